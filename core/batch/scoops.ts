@@ -1,0 +1,81 @@
+import { litresIn } from '#core/units/factors';
+import { type UnitSystem } from '#core/units/show';
+
+/** A measure that the user owns. */
+export interface Scoop {
+  id: string;
+  name: string;
+  litres: number;
+  system: UnitSystem;
+}
+
+/** Usual measures, struck level. */
+export const scoops: readonly Scoop[] = [
+  { id: 'bucket-10l', name: '10 L bucket', litres: 10, system: 'metric' },
+  { id: 'bucket-5l', name: '5 L bucket', litres: 5, system: 'metric' },
+  { id: 'jug-1l', name: '1 L jug', litres: 1, system: 'metric' },
+  { id: 'jug-500ml', name: '½ L jug', litres: 0.5, system: 'metric' },
+  { id: 'bucket-5gal', name: '5 gal bucket', litres: 5 * litresIn.gallon, system: 'us' },
+  { id: 'pail-1gal', name: '1 gal pail', litres: litresIn.gallon, system: 'us' },
+  { id: 'quart', name: 'quart', litres: litresIn.quart, system: 'us' },
+  { id: 'cup', name: 'cup', litres: litresIn.cup, system: 'us' },
+];
+
+/** A count at the bench: whole measures and one simple fraction. */
+export interface Scooped {
+  whole: number;
+  fraction: '' | '¼' | '⅓' | '½' | '⅔' | '¾';
+  /** (scooped − wanted) / wanted. */
+  error: number;
+}
+
+const FRACTIONS = [
+  [0, ''],
+  [1 / 4, '¼'],
+  [1 / 3, '⅓'],
+  [1 / 2, '½'],
+  [2 / 3, '⅔'],
+  [3 / 4, '¾'],
+  [1, ''],
+] as const;
+
+/** The nearest count of a measure, with what the rounding costs. @param litres at least 0 */
+export function inScoops(litres: number, scoopLitres: number): Scooped {
+  const exact = litres / scoopLitres;
+  const floor = Math.floor(exact);
+  const [value, fraction] = FRACTIONS.reduce((best, next) =>
+    Math.abs(next[0] - (exact - floor)) < Math.abs(best[0] - (exact - floor)) ? next : best,
+  );
+  const counted = floor + value;
+  return { whole: value === 1 ? floor + 1 : floor, fraction, error: exact > 0 ? counted / exact - 1 : 0 };
+}
+
+/** "6 ½", "¼", "0". */
+export function scoopText({ whole, fraction }: Scooped): string {
+  if (!fraction) return String(whole);
+  return whole ? `${whole} ${fraction}` : fraction;
+}
+
+/** The measure that takes an amount in the fewest scoops without a fraction smaller than itself. */
+export function fittingScoop(litres: number, system: UnitSystem): Scoop {
+  const own = scoops.filter((s) => s.system === system);
+  return own.find((s) => litres / s.litres >= 1) ?? own.at(-1)!;
+}
+
+/** A small dose in spoons: level spoons of the system's own size. */
+export function inSpoons(
+  grams: number,
+  bulkDensityGPerMl: number,
+  system: UnitSystem,
+): { text: string; unit: string } {
+  const litres = grams / bulkDensityGPerMl / 1000;
+  const tablespoon = system === 'metric' ? litresIn.metricTablespoon : litresIn.tablespoon;
+  const teaspoon = system === 'metric' ? litresIn.metricTeaspoon : litresIn.teaspoon;
+  if (litres >= 40 * tablespoon) {
+    const measure = system === 'metric' ? 1 : litresIn.cup;
+    return { text: scoopText(inScoops(litres, measure)), unit: system === 'metric' ? 'L' : 'cups' };
+  }
+  return litres >= 2 * tablespoon
+    ? { text: scoopText(inScoops(litres, tablespoon)), unit: 'tablespoons' }
+    : { text: scoopText(inScoops(litres, teaspoon)), unit: 'teaspoons' };
+}

@@ -1,0 +1,43 @@
+import { type Evaluation } from '#core/mix/evaluate';
+import { checkRange } from '#core/units/check';
+
+export const moistures = ['sowing', 'block'] as const;
+export type Moisture = (typeof moistures)[number];
+
+/** Degree of saturation (water / pores) to mix to: common practice, no source. */
+export const targetSaturation: Record<Moisture, number> = { sowing: 0.45, block: 0.8 };
+
+/** Amounts for a batch of finished mix. */
+export interface BatchSheet {
+  /** Finished mix, in the vessels, after shrinkage and firming. */
+  litres: number;
+  components: { material: string; looseLitres: number; massKg: number }[];
+  amendments: { amendment: string; grams: number }[];
+  waterLitres: number;
+}
+
+export const MOST_LITRES = 1_000_000;
+
+/**
+ * What to scoop, weigh and pour for so much finished mix.
+ * Loose litres are litres × D × f; mass is at the moisture as bought; water is what lifts the mix from
+ * as-bought moisture to the target saturation, never below 0.
+ * @param litres 0.001–1,000,000
+ */
+export function batchSheet(evaluation: Evaluation, litres: number, moisture: Moisture): BatchSheet {
+  checkRange('litres', litres, 0.001, MOST_LITRES);
+  const { composition } = evaluation;
+  return {
+    litres,
+    components: composition.parts.map(({ material }, i) => {
+      const looseLitres = litres * composition.densification * composition.shares[i]!;
+      const dryKg = (looseLitres * material.dryBulkDensityGPerL) / 1000;
+      return { material: material.id, looseLitres, massKg: dryKg / (1 - material.moistureWetBasis) };
+    }),
+    amendments: evaluation.doses.map((d) => ({ amendment: d.amendment.id, grams: d.gPerL * litres })),
+    waterLitres: Math.max(
+      0,
+      litres * (targetSaturation[moisture] * composition.totalPorosity - composition.waterAsBought),
+    ),
+  };
+}

@@ -1,0 +1,65 @@
+import { orderOfWork, type Step } from '#core/batch/order-of-work';
+import { batchSheet, type BatchSheet, type Moisture } from '#core/batch/sheet';
+import { judgeMix } from '#core/judge/judge';
+import { type Flag } from '#core/judge/flag';
+import { type Reading } from '#core/judge/readings';
+import { type Amendment } from '#core/material/amendment';
+import { type Material } from '#core/material/material';
+import { litresOf, mixInputOf, type Library, type Recipe } from '#core/mix/recipe';
+import { vesselKind } from '#core/reference/vessels';
+import { type UnitSystem } from '#core/units/show';
+import { type VesselKind } from '#core/vessel/tray';
+
+/** How the maker wants to read and measure it. */
+export interface CardChoice {
+  units: UnitSystem;
+  scoop: string;
+}
+
+/**
+ * Everything that a batch was made from and came to, frozen on the day: later edits of the mix, the library
+ * or the model do not reach it.
+ */
+export interface BatchSnapshot {
+  format: 1;
+  recipe: Recipe;
+  vessel: VesselKind;
+  materials: Material[];
+  amendments: Amendment[];
+  doses: { amendment: string; gPerL: number }[];
+  moisture: Moisture;
+  sheet: BatchSheet;
+  steps: Step[];
+  readings: Reading[];
+  flags: Flag[];
+  ph: number;
+  shrinkage: number;
+  wetWeightG: number;
+  choice: CardChoice;
+}
+
+/** @throws RangeError as mixInputOf, judgeMix and batchSheet */
+export function snapshotBatch(recipe: Recipe, library: Library, choice: CardChoice): BatchSnapshot {
+  const judgement = judgeMix(mixInputOf(recipe, library));
+  const { evaluation } = judgement;
+  const vessel = vesselKind(recipe.vessel);
+  const moisture: Moisture = vessel.vessel.shape === 'block' ? 'block' : 'sowing';
+  const sheet = batchSheet(evaluation, litresOf(recipe.job, vessel), moisture);
+  return {
+    format: 1,
+    recipe,
+    vessel,
+    materials: evaluation.composition.parts.map((p) => p.material),
+    amendments: evaluation.doses.map((d) => d.amendment),
+    doses: evaluation.doses.map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
+    moisture,
+    sheet,
+    steps: orderOfWork(judgement, sheet, moisture),
+    readings: [...judgement.readings],
+    flags: [...judgement.flags],
+    ph: evaluation.ph,
+    shrinkage: evaluation.composition.shrinkage,
+    wetWeightG: evaluation.wetWeightG,
+    choice,
+  };
+}

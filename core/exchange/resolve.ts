@@ -1,0 +1,44 @@
+import { type Moisture } from '#core/batch/sheet';
+import { type BatchSheetRequest, type EvaluateRequest } from '#core/exchange/requests';
+import { materialFromRow } from '#core/material/material';
+import { type MixInput } from '#core/mix/evaluate';
+import { lookUp, type Library } from '#core/mix/recipe';
+import { jobLitres } from '#core/vessel/tray';
+import { type Vessel } from '#core/vessel/vessel';
+
+/** Firming where none is stated: a block is pressed. Fraction. */
+export const defaultCompaction = (vessel: Vessel): number => (vessel.shape === 'block' ? 0.25 : 0);
+
+/** Ids become materials and amendments, percentages become fractions. @throws OutOfRange for an unknown id */
+export function resolveMix(request: EvaluateRequest, library: Library): MixInput {
+  const { stage, vessel, compactionPct, components, amendments, limeToPh } = request;
+  return {
+    stage,
+    vessel,
+    compaction: compactionPct === undefined ? defaultCompaction(vessel) : compactionPct / 100,
+    components: components.map((c, i) => ({
+      parts: c.parts,
+      material: c.properties
+        ? materialFromRow(c.properties)
+        : lookUp(library.materials, c.material ?? '', `components.${i}.material`),
+    })),
+    amendments: (amendments ?? []).map((d, i) => ({
+      gPerL: d.gPerL,
+      amendment: lookUp(library.amendments, d.amendment, `amendments.${i}.amendment`),
+    })),
+    ...(limeToPh && {
+      limeToPh: {
+        ph: limeToPh.ph,
+        amendment: lookUp(library.amendments, limeToPh.amendment, 'limeToPh.amendment'),
+      },
+    }),
+  };
+}
+
+/** Litres of finished mix that a batch request asks for, and the moisture to mix it to. */
+export function resolveJob(request: BatchSheetRequest): { litres: number; moisture: Moisture } {
+  return {
+    litres: request.litres ?? jobLitres(request.vessel, request.vessels ?? 0, (request.sparePct ?? 0) / 100),
+    moisture: request.moisture ?? (request.vessel.shape === 'block' ? 'block' : 'sowing'),
+  };
+}

@@ -1,0 +1,46 @@
+import { type Reading, type ReadingId } from '#core/judge/readings';
+import { type Evaluation, type MixInput } from '#core/mix/evaluate';
+import { type Said } from '#core/units/said';
+
+export const severities = ['stop', 'warn', 'note'] as const;
+/** stop: this hurts plants or people · warn: likely to go wrong · note: good to know. */
+export type Severity = (typeof severities)[number];
+
+/** A change of the recipe that a remedy makes with one press. */
+export type Fix =
+  | { kind: 'limeToPh'; amendment: string; ph: number }
+  | { kind: 'noLime' }
+  | { kind: 'dropAmendment'; amendment: string }
+  | { kind: 'dose'; amendment: string; gPerL: number }
+  | { kind: 'swapMaterial'; from: string; to: string }
+  | { kind: 'addPart'; material: string }
+  | { kind: 'compaction'; pct: number };
+
+export interface Flag {
+  code: string;
+  severity: Severity;
+  /** What is the matter and why, with the number. */
+  text: Said;
+  /** The way out. */
+  remedy: Said;
+  fix?: Fix;
+}
+
+/** What a rule may look at. */
+export interface Judged {
+  input: MixInput;
+  evaluation: Evaluation;
+  reading: (id: ReadingId) => Reading | undefined;
+}
+
+/** One rule: silent, or one flag. */
+export type Rule = (judged: Judged) => Flag | null;
+
+/** Names of materials as spoken in a sentence: what stands before the size in brackets, lower case. */
+export function spoken(names: readonly string[]): string {
+  const plain = [...new Set(names.map((name) => name.replace(/\s*\(.*\)$/, '').toLowerCase()))];
+  if (plain.length < 2) return plain.join('');
+  return `${plain.slice(0, -1).join(', ')} and ${plain.at(-1)!}`;
+}
+
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

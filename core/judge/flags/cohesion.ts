@@ -1,0 +1,19 @@
+import { type Rule } from '#core/judge/flag';
+import { capital, spoken } from '#core/judge/flag';
+import { said } from '#core/units/said';
+
+/** Too fluffy to press: the block falls apart at the first touch. */
+export const cohesionLow: Rule = (judged) => {
+  const reading = judged.reading('cohesion');
+  if (reading?.verdict !== 'low') return null;
+  const loose = judged.evaluation.composition.parts
+    .filter((p) => p.material.cohesion < 0.4)
+    .map((p) => p.material.name);
+  return {
+    code: 'cohesion-low',
+    severity: reading.value < 0.4 ? 'stop' : 'warn',
+    text: said`Will not hold as a block: binding ${reading.value.toFixed(2)}, it takes ${reading.low.toFixed(2)}. ${capital(spoken(loose))} do not bind.`,
+    remedy: said`Add a part of black peat, fine peat or loam.`,
+    fix: { kind: 'addPart', material: 'peat-black' },
+  };
+};

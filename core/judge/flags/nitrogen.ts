@@ -1,0 +1,42 @@
+import { type Rule } from '#core/judge/flag';
+import { stageWord } from '#core/judge/readings';
+import { said } from '#core/units/said';
+
+/** Soft, leggy, burnt: more nitrogen than young plants take. */
+export const nitrogenHigh: Rule = (judged) => {
+  const reading = judged.reading('n');
+  if (reading?.verdict !== 'high') return null;
+  const feed = judged.evaluation.doses
+    .filter((d) => d.amendment.kind === 'salt' && d.amendment.nPct > 0 && d.gPerL > 0)
+    .sort((a, b) => b.gPerL * b.amendment.nPct - a.gPerL * a.amendment.nPct)[0];
+  const fromFeed = feed ? feed.gPerL * 10 * feed.amendment.nPct : 0;
+  const enough = feed
+    ? (feed.gPerL * Math.max(0, fromFeed - (reading.value - reading.high) * 1.1)) / fromFeed
+    : 0;
+  return {
+    code: 'nitrogen-high',
+    severity: reading.value > 2 * reading.high ? 'stop' : 'warn',
+    text: said`Too much nitrogen for ${stageWord[judged.input.stage]}: ${reading.value.toFixed(0)} mg/L, ${reading.high} is the most.`,
+    remedy: feed
+      ? said`Cut the ${feed.amendment.name.toLowerCase()} to ${{ doseGPerL: enough }}.`
+      : said`Use less compost or castings.`,
+    ...(feed
+      ? { fix: { kind: 'dose' as const, amendment: feed.amendment.id, gPerL: Math.floor(enough * 20) / 20 } }
+      : {}),
+  };
+};
+
+/** Growing on with nothing to eat. Not a fault at sowing: the seed carries its own. */
+export const nitrogenLow: Rule = (judged) => {
+  const reading = judged.reading('n');
+  if (reading?.verdict !== 'low') return null;
+  const short = (reading.low + reading.high) / 2 - reading.value;
+  const gPerL = Math.round((short / 155) * 20) / 20;
+  return {
+    code: 'nitrogen-low',
+    severity: 'note',
+    text: said`Hungry for ${stageWord[judged.input.stage]}: ${reading.value.toFixed(0)} mg/L of ready nitrogen, ${reading.low} or more is wanted. Feed must start at once.`,
+    remedy: said`Add ${{ doseGPerL: gPerL }} of calcium nitrate, or feed with the first watering.`,
+    fix: { kind: 'dose', amendment: 'calcium-nitrate', gPerL },
+  };
+};

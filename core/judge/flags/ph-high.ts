@@ -1,0 +1,22 @@
+import { type Rule } from '#core/judge/flag';
+import { limeState } from '#core/judge/flags/lime';
+import { capital, spoken } from '#core/judge/flag';
+import { said } from '#core/units/said';
+
+/** Too sweet with no lime at all: the parts do it. */
+export const phHigh: Rule = (judged) => {
+  const lime = limeState(judged);
+  const { ph, composition } = judged.evaluation;
+  if (lime.main || judged.input.limeToPh || ph <= lime.window.high + 0.005) return null;
+  const sweet = composition.parts.filter(
+    (p) => p.material.ph > lime.window.high && p.material.bufferMeqPerLPerPh >= 4,
+  );
+  const who = spoken((sweet.length ? sweet : composition.parts).map((p) => p.material.name));
+  return {
+    code: 'ph-high',
+    severity: ph > 7 ? 'stop' : 'warn',
+    text: said`Sweet: pH ${ph.toFixed(1)} with no lime, over ${lime.window.high.toFixed(1)}. ${capital(who)} bring it.`,
+    remedy: said`Put in a part of sour peat, or less ${who}.`,
+    fix: { kind: 'addPart', material: 'peat-fine' },
+  };
+};

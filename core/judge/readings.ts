@@ -1,0 +1,73 @@
+import { type Stage } from '#core/judge/stage';
+import {
+  BLOCK_AIR_AFTER_DRYDOWN_PCT,
+  BLOCK_COHESION,
+  particleWindow,
+  phWindow,
+  stageWindows,
+  type Window,
+} from '#core/judge/windows';
+import { type Evaluation, type MixInput } from '#core/mix/evaluate';
+
+export const readingIds = [
+  'air',
+  'airAfterDrydown',
+  'cohesion',
+  'ph',
+  'ecSaturated',
+  'n',
+  'largestParticle',
+] as const;
+export type ReadingId = (typeof readingIds)[number];
+export type Verdict = 'low' | 'ok' | 'high';
+
+/** A computed property against its window, in the units of the edge (percent, not fractions). */
+export interface Reading {
+  id: ReadingId;
+  value: number;
+  unit: '%' | '' | 'mS/cm' | 'mg/L' | 'mm';
+  low: number;
+  high: number;
+  verdict: Verdict;
+  source: string;
+}
+
+const TOLERANCE = 1e-9;
+
+export function verdict(value: number, { low, high }: Pick<Window, 'low' | 'high'>): Verdict {
+  if (value < low - TOLERANCE) return 'low';
+  return value > high + TOLERANCE ? 'high' : 'ok';
+}
+
+/** Every reading that counts for this stage and vessel. A pressed block is judged after its first dry-down. */
+export function readingsOf(input: Pick<MixInput, 'stage' | 'vessel'>, evaluation: Evaluation): Reading[] {
+  const windows = stageWindows[input.stage];
+  const reading = (id: ReadingId, value: number, unit: Reading['unit'], window: Window): Reading => ({
+    id,
+    value,
+    unit,
+    ...window,
+    verdict: verdict(value, window),
+  });
+  const structure =
+    input.vessel.shape === 'block'
+      ? [
+          reading('airAfterDrydown', evaluation.airAfterDrydown * 100, '%', BLOCK_AIR_AFTER_DRYDOWN_PCT),
+          reading('cohesion', evaluation.cohesion, '', BLOCK_COHESION),
+        ]
+      : [reading('air', evaluation.drained.air * 100, '%', windows.airPct)];
+  return [
+    ...structure,
+    reading('ph', evaluation.ph, '', phWindow(input.stage, evaluation)),
+    reading('ecSaturated', evaluation.ecSaturatedMSPerCm, 'mS/cm', windows.ecSaturatedMSPerCm),
+    reading('n', evaluation.elementsMgPerL.n, 'mg/L', windows.nMgPerL),
+    reading('largestParticle', evaluation.largestParticleMm, 'mm', particleWindow(input.stage, input.vessel)),
+  ];
+}
+
+export const stageWord: Record<Stage, string> = {
+  germination: 'sowing',
+  rooting: 'striking',
+  seedling: 'growing on',
+  potting: 'potting up',
+};

@@ -1,0 +1,44 @@
+export const amendmentKinds = ['lime', 'salt', 'trace', 'wetting', 'coated', 'organic', 'mineral'] as const;
+export type AmendmentKind = (typeof amendmentKinds)[number];
+
+/** What is dosed in grams per litre. Label percentages as they stand on the bag. */
+export interface Amendment {
+  id: string;
+  name: string;
+  kind: AmendmentKind;
+  nPct: number;
+  p2O5Pct: number;
+  k2OPct: number;
+  caPct: number;
+  mgPct: number;
+  sPct: number;
+  /** Calcium carbonate equivalent, % of pure calcium carbonate. */
+  ccePct: number;
+  passing2360UmPct: number;
+  passing250UmPct: number;
+  /** Soluble cations, meq per g. */
+  solubleSaltsMeqPerG: number;
+  organicNReleaseFraction: number;
+  releaseRatePerWeek20C: number;
+  longevityWeeks21C: number;
+  bulkDensityGPerMl: number;
+  caution: 'dust' | 'caustic' | 'oxidiser' | '';
+}
+
+/** 50.04 g of calcium carbonate hold one equivalent. */
+const MEQ_PER_G_CACO3 = 1000 / 50.04;
+
+/**
+ * Acid neutralised per gram of product once it has reacted, meq/g:
+ * calcium carbonate equivalent × fineness, where all that passes 0.25 mm counts whole and what lies
+ * between 0.25 and 2.36 mm counts half (US agronomic convention; Argo & Fisher 2002).
+ */
+export function neutralisingMeqPerG(product: Amendment): number {
+  const fine = product.passing250UmPct / 100;
+  const coarse = product.passing2360UmPct / 100 - fine;
+  return MEQ_PER_G_CACO3 * (product.ccePct / 100) * (fine + coarse / 2);
+}
+
+/** Label oxide to element (atomic weights). */
+export const P_PER_P2O5 = 0.4364;
+export const K_PER_K2O = 0.8301;

@@ -1,0 +1,93 @@
+export const roles = ['water', 'air', 'weight', 'food'] as const;
+/** What a material is there for. */
+export type Role = (typeof roles)[number];
+
+export const makes = ['organic', 'mineral'] as const;
+/** What it is made of; decides its heat capacity. */
+export type Make = (typeof makes)[number];
+
+/** What is measured in parts. Fractions 0–1; water contents by volume of the loose heap at the suction named. */
+export interface Material {
+  id: string;
+  name: string;
+  role: Role;
+  make: Make;
+  dryBulkDensityGPerL: number;
+  totalPorosity: number;
+  waterAt10Cm: number;
+  waterAt50Cm: number;
+  waterAt100Cm: number;
+  /** Characteristic size for packing, and the largest piece, mm. */
+  particleMm: number;
+  maxParticleMm: number;
+  /** Share of the loose heap that is particle envelope, pores inside particles included. */
+  packingFraction: number;
+  ph: number;
+  bufferMeqPerLPerPh: number;
+  /** Water as a fraction of the wet weight, as bought. */
+  moistureWetBasis: number;
+  /** 0 falls apart, 1 binds like clay; parts-weighted in a mix. */
+  cohesion: number;
+  saltsMeqPerL: number;
+  availableNMgPerL: number;
+  availablePMgPerL: number;
+  availableKMgPerL: number;
+  availableCaMgPerL: number;
+  availableMgMgPerL: number;
+  peatFree: boolean;
+  renewableWithinDecades: boolean;
+  dusty: boolean;
+}
+
+/** The same as it stands in the table, in files and on the wire: percentages, camelCase column names. */
+export type MaterialRow = Omit<
+  Material,
+  'totalPorosity' | 'waterAt10Cm' | 'waterAt50Cm' | 'waterAt100Cm' | 'moistureWetBasis'
+> & {
+  totalPorosityPct: number;
+  waterAt10CmPct: number;
+  waterAt50CmPct: number;
+  waterAt100CmPct: number;
+  moistureAsBoughtPctWb: number;
+};
+
+/** @throws RangeError when the row contradicts itself: more water held at a higher suction, or more than its pores */
+export function materialFromRow(row: MaterialRow): Material {
+  const {
+    totalPorosityPct,
+    waterAt10CmPct,
+    waterAt50CmPct,
+    waterAt100CmPct,
+    moistureAsBoughtPctWb,
+    ...same
+  } = row;
+  if (!(
+    totalPorosityPct >= waterAt10CmPct &&
+    waterAt10CmPct >= waterAt50CmPct &&
+    waterAt50CmPct >= waterAt100CmPct &&
+    waterAt100CmPct >= 0
+  )) {
+    throw new RangeError(
+      `${row.id}: totalPorosityPct ≥ waterAt10CmPct ≥ waterAt50CmPct ≥ waterAt100CmPct ≥ 0 must hold, ` +
+        `was ${totalPorosityPct}, ${waterAt10CmPct}, ${waterAt50CmPct}, ${waterAt100CmPct}`,
+    );
+  }
+  if (row.maxParticleMm < row.particleMm) {
+    throw new RangeError(
+      `${row.id}: maxParticleMm must be at least particleMm (${row.particleMm}), was ${row.maxParticleMm}`,
+    );
+  }
+  return {
+    ...same,
+    totalPorosity: totalPorosityPct / 100,
+    waterAt10Cm: waterAt10CmPct / 100,
+    waterAt50Cm: waterAt50CmPct / 100,
+    waterAt100Cm: waterAt100CmPct / 100,
+    moistureWetBasis: moistureAsBoughtPctWb / 100,
+  };
+}
+
+/** Water carried by a litre of the loose material as bought, g/L: ρ w / (1 − w). */
+export function waterAsBoughtGPerL(material: Material): number {
+  return (material.dryBulkDensityGPerL * material.moistureWetBasis) / (1 - material.moistureWetBasis);
+}

@@ -1,0 +1,166 @@
+import { type Material } from '#core/material/material';
+
+/** van Genuchten (1980) water retention with m = 1 − 1/n. θ in fractions of volume, suction in cm of water. */
+export interface RetentionCurve {
+  thetaS: number;
+  thetaR: number;
+  alphaPerCm: number;
+  n: number;
+}
+
+export interface RetentionPoint {
+  suctionCm: number;
+  water: number;
+}
+
+/** Fits never guess silently: either a curve with its largest miss, or why the data cannot be used. */
+export type RetentionFit =
+  { outcome: 'fitted'; curve: RetentionCurve; largestMiss: number } | { outcome: 'unusable'; reason: string };
+
+const LN_ALPHA = [Math.log(1e-4), Math.log(2)] as const;
+const LN_N1 = [Math.log(0.02), Math.log(20)] as const;
+
+/** Effective saturation at a suction, 0–1. Zero or negative suction is saturated. */
+function effectiveSaturation(alphaPerCm: number, n: number, suctionCm: number): number {
+  if (suctionCm <= 0) return 1;
+  return (1 + (alphaPerCm * suctionCm) ** n) ** (1 / n - 1);
+}
+
+/** Water content at a suction. */
+export function waterAt(curve: RetentionCurve, suctionCm: number): number {
+  const se = effectiveSaturation(curve.alphaPerCm, curve.n, suctionCm);
+  return curve.thetaR + (curve.thetaS - curve.thetaR) * se;
+}
+
+/**
+ * Least squares through measured points, with θs = total porosity, 0 ≤ θr ≤ the driest point, α ≤ 2 per cm.
+ * θr is linear once α and n are given, so it is solved in closed form and only α and n are searched:
+ * a coarse grid first (no start value to get wrong), then damped Gauss–Newton from its best cells.
+ * @param points at least two, suctions above 0, water contents from 0 to thetaS that do not rise with suction
+ */
+export function fitRetention(points: readonly RetentionPoint[], thetaS: number): RetentionFit {
+  const reason = unusable(points, thetaS);
+  if (reason) return { outcome: 'unusable', reason };
+  const ceiling = Math.min(...points.map((p) => p.water));
+
+  const thetaRFor = (se: readonly number[]): number => {
+    let top = 0;
+    let bottom = 0;
+    points.forEach((p, i) => {
+      const dry = 1 - se[i]!;
+      top += dry * (p.water - thetaS * se[i]!);
+      bottom += dry * dry;
+    });
+    return bottom > 0 ? Math.min(ceiling, Math.max(0, top / bottom)) : 0;
+  };
+  const residuals = (lnAlpha: number, lnN1: number): number[] => {
+    const se = points.map((p) => effectiveSaturation(Math.exp(lnAlpha), 1 + Math.exp(lnN1), p.suctionCm));
+    const thetaR = thetaRFor(se);
+    return points.map((p, i) => thetaR + (thetaS - thetaR) * se[i]! - p.water);
+  };
+
+  const starts: { x: number; y: number; cost: number }[] = [];
+  const STEPS = 24;
+  for (let i = 0; i <= STEPS; i++) {
+    for (let j = 0; j <= STEPS; j++) {
+      const x = LN_ALPHA[0] + ((LN_ALPHA[1] - LN_ALPHA[0]) * i) / STEPS;
+      const y = LN_N1[0] + ((LN_N1[1] - LN_N1[0]) * j) / STEPS;
+      starts.push({ x, y, cost: sumOfSquares(residuals(x, y)) });
+    }
+  }
+  starts.sort((a, b) => a.cost - b.cost);
+  const best = starts
+    .slice(0, 4)
+    .map((start) => refine(residuals, start))
+    .reduce((a, b) => (b.cost < a.cost ? b : a));
+
+  const alphaPerCm = Math.exp(best.x);
+  const n = 1 + Math.exp(best.y);
+  const thetaR = thetaRFor(points.map((p) => effectiveSaturation(alphaPerCm, n, p.suctionCm)));
+  const largestMiss = Math.max(...residuals(best.x, best.y).map(Math.abs));
+  return { outcome: 'fitted', curve: { thetaS, thetaR, alphaPerCm, n }, largestMiss };
+}
+
+function unusable(points: readonly RetentionPoint[], thetaS: number): string | null {
+  if (points.length < 2) return `at least 2 points are needed, got ${points.length}`;
+  if (!(thetaS > 0 && thetaS <= 1)) return `total porosity must be above 0 and at most 1, was ${thetaS}`;
+  const sorted = [...points].sort((a, b) => a.suctionCm - b.suctionCm);
+  let wetter = thetaS;
+  for (const p of sorted) {
+    if (!(p.suctionCm > 0)) return `suction must be above 0 cm, was ${p.suctionCm}`;
+    if (!(p.water >= 0 && p.water <= wetter + 1e-9)) {
+      return `water at ${p.suctionCm} cm must be from 0 to ${wetter}, was ${p.water}`;
+    }
+    wetter = p.water;
+  }
+  return null;
+}
+
+function refine(
+  residuals: (x: number, y: number) => number[],
+  start: { x: number; y: number; cost: number },
+): { x: number; y: number; cost: number } {
+  let { x, y, cost } = start;
+  let damping = 1e-2;
+  const H = 1e-6;
+  for (let step = 0; step < 200 && cost > 1e-18; step++) {
+    const r = residuals(x, y);
+    const rx = residuals(x + H, y).map((v, i) => (v - r[i]!) / H);
+    const ry = residuals(x, y + H).map((v, i) => (v - r[i]!) / H);
+    const dot = (a: number[], b: number[]): number => a.reduce((sum, v, i) => sum + v * b[i]!, 0);
+    const [xx, xy, yy, gx, gy] = [dot(rx, rx), dot(rx, ry), dot(ry, ry), dot(rx, r), dot(ry, r)];
+    const a = xx * (1 + damping) + 1e-15;
+    const c = yy * (1 + damping) + 1e-15;
+    const det = a * c - xy * xy;
+    if (!(Math.abs(det) > 1e-40)) break;
+    const nx = clamp(x - (c * gx - xy * gy) / det, LN_ALPHA);
+    const ny = clamp(y - (a * gy - xy * gx) / det, LN_N1);
+    const next = sumOfSquares(residuals(nx, ny));
+    if (next < cost) {
+      const gain = (cost - next) / cost;
+      [x, y, cost] = [nx, ny, next];
+      damping = Math.max(1e-12, damping / 5);
+      if (gain < 1e-12) break;
+    } else {
+      damping *= 4;
+      if (damping > 1e12) break;
+    }
+  }
+  return { x, y, cost };
+}
+
+const clamp = (value: number, [low, high]: readonly [number, number]): number =>
+  Math.min(high, Math.max(low, value));
+const sumOfSquares = (values: number[]): number => values.reduce((sum, v) => sum + v * v, 0);
+
+const curves = new WeakMap<Material, RetentionCurve>();
+const heldAt = new WeakMap<Material, Map<number, number>>();
+
+/** Water of a loose material at a suction, remembered: recipes ask for the same few suctions again and again. */
+export function waterOf(material: Material, suctionCm: number): number {
+  let known = heldAt.get(material);
+  if (!known) heldAt.set(material, (known = new Map<number, number>()));
+  let water = known.get(suctionCm);
+  if (water === undefined) known.set(suctionCm, (water = waterAt(retentionOf(material), suctionCm)));
+  return water;
+}
+
+/**
+ * The curve of a material through its three table points (De Boodt & Verdonck's suctions), fitted once per object.
+ * @throws RangeError when its points cannot be used
+ */
+export function retentionOf(material: Material): RetentionCurve {
+  const known = curves.get(material);
+  if (known) return known;
+  const fit = fitRetention(
+    [
+      { suctionCm: 10, water: material.waterAt10Cm },
+      { suctionCm: 50, water: material.waterAt50Cm },
+      { suctionCm: 100, water: material.waterAt100Cm },
+    ],
+    material.totalPorosity,
+  );
+  if (fit.outcome === 'unusable') throw new RangeError(`${material.id}: ${fit.reason}`);
+  curves.set(material, fit.curve);
+  return fit.curve;
+}

@@ -1,0 +1,83 @@
+import { type Material } from '#core/material/material';
+import { mixingShrinkage } from '#core/mix/packing';
+import { checkRange, OutOfRange } from '#core/units/check';
+
+/** So many parts, by volume of the loose material. */
+export interface Part {
+  material: Material;
+  parts: number;
+}
+
+export const MOST_COMPONENTS = 30;
+export const MOST_COMPACTION = 0.5;
+
+/** What the parts become once mixed and firmed. Fractions of the finished volume unless a unit is named. */
+export interface Composition {
+  parts: readonly Part[];
+  /** f_i: share of each part in the loose volume; sums to 1. */
+  shares: readonly number[];
+  /** S: loose volume lost by mixing. */
+  shrinkage: number;
+  compaction: number;
+  /** D: loose litres in a litre of finished mix. */
+  densification: number;
+  dryBulkDensityGPerL: number;
+  totalPorosity: number;
+  /** Water that the materials bring along as bought. */
+  waterAsBought: number;
+}
+
+/**
+ * @param parts 1–30 materials, parts above 0 and at most 1000
+ * @param compaction firming, 0–0.5
+ * @param measuredShrinkage the user's own yield for this mix; replaces the estimate
+ * @throws RangeError for a bad count or number, or when firming would leave no pores
+ */
+export function compose(parts: readonly Part[], compaction: number, measuredShrinkage?: number): Composition {
+  if (parts.length < 1 || parts.length > MOST_COMPONENTS) {
+    throw new OutOfRange('components', parts.length, `1 to ${MOST_COMPONENTS} materials`);
+  }
+  parts.forEach((p, i) => checkRange(`components.${i}.parts`, p.parts, 1e-6, 1000));
+  checkRange('compaction', compaction, 0, MOST_COMPACTION);
+  const shrinkage =
+    measuredShrinkage ??
+    mixingShrinkage(
+      parts.map(({ material, parts: volume }) => ({
+        volume,
+        packingFraction: material.packingFraction,
+        particleMm: material.particleMm,
+      })),
+    );
+  const sum = parts.reduce((total, p) => total + p.parts, 0);
+  const shares = parts.map((p) => p.parts / sum);
+  const densification = 1 / ((1 - shrinkage) * (1 - compaction));
+  const mean = (of: (m: Material) => number): number =>
+    densification * parts.reduce((total, p, i) => total + shares[i]! * of(p.material), 0);
+  const totalPorosity = 1 - mean((m) => 1 - m.totalPorosity);
+  if (totalPorosity <= 0.02) {
+    const most = 1 - (1 - compaction) * ((1 - totalPorosity) / 0.98);
+    throw new OutOfRange(
+      'compactionPct',
+      round1(compaction * 100),
+      `at most ${round1(100 * Math.max(0, most))} for this mix: more leaves no pores`,
+    );
+  }
+  return {
+    parts,
+    shares,
+    shrinkage,
+    compaction,
+    densification,
+    dryBulkDensityGPerL: mean((m) => m.dryBulkDensityGPerL),
+    totalPorosity,
+    waterAsBought:
+      mean((m) => (m.dryBulkDensityGPerL * m.moistureWetBasis) / (1 - m.moistureWetBasis)) / 1000,
+  };
+}
+
+/** Mean over the parts by share, without densification. */
+export function meanByShare(composition: Composition, of: (material: Material) => number): number {
+  return composition.parts.reduce((total, p, i) => total + composition.shares[i]! * of(p.material), 0);
+}
+
+const round1 = (value: number): number => Math.round(value * 10) / 10;

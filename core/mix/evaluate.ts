@@ -1,0 +1,106 @@
+import { type Amendment } from '#core/material/amendment';
+import { type Stage } from '#core/judge/stage';
+import { compose, meanByShare, type Composition, type Part } from '#core/mix/composition';
+import { acidity, limeDoseGPerL, limedMeqPerL, phAfter, type Acidity, type Dose } from '#core/mix/ph';
+import { dilutionWater, ecMSPerCm, elementsMgPerL, saltLoadMeqPerL, type Elements } from '#core/mix/salts';
+import { columnOf, drain, soakedFootMm, waterHeld, type Column, type Drained } from '#core/mix/water-air';
+import { checkRange } from '#core/units/check';
+import { checkVessel, type Vessel } from '#core/vessel/vessel';
+
+/** A recipe for a stage in a vessel: all that is needed to compute it. */
+export interface MixInput {
+  stage: Stage;
+  vessel: Vessel;
+  /** Firming, fraction of volume lost, 0–0.5. */
+  compaction: number;
+  components: readonly Part[];
+  /** Doses per litre of finished mix. */
+  amendments: readonly Dose[];
+  /** Dose this lime, on top of the others, to reach this pH. */
+  limeToPh?: { amendment: Amendment; ph: number };
+}
+
+/** Fractions of volume; everything else carries its unit. */
+export interface Evaluation {
+  composition: Composition;
+  column: Column;
+  drained: Drained;
+  acidity: Acidity;
+  ph: number;
+  /** The lime that was asked for to a pH, dosed. */
+  lime: Dose | null;
+  /** All doses, the solved lime last. */
+  doses: readonly Dose[];
+  waterAt10Cm: number;
+  waterAt100Cm: number;
+  airAt10Cm: number;
+  easilyAvailableWater: number;
+  saltsMeqPerL: number;
+  ecSaturatedMSPerCm: number;
+  ec1to2MSPerCm: number;
+  ecDisplacedMSPerCm: number;
+  elementsMgPerL: Elements;
+  largestParticleMm: number;
+  cohesion: number;
+  peat: number;
+  airAfterDrydown: number;
+  wetWeightG: number;
+  availableWaterMl: number;
+  soakedFootMm: number;
+}
+
+export const MOST_GRAMS_PER_LITRE = 1000;
+
+/**
+ * From a recipe to everything that is known of it in its vessel. Model sections 2–8.
+ * @throws RangeError naming the argument, its value and what is allowed
+ */
+export function evaluateMix(input: MixInput): Evaluation {
+  checkVessel(input.vessel);
+  input.amendments.forEach((d, i) => checkRange(`amendments.${i}.gPerL`, d.gPerL, 0, MOST_GRAMS_PER_LITRE));
+  const composition = compose(input.components, input.compaction);
+  const column = columnOf(input.vessel);
+  const drained = drain(composition, column);
+
+  const state = acidity(composition);
+  const otherMeqPerL = limedMeqPerL(input.amendments);
+  const lime = input.limeToPh && {
+    amendment: input.limeToPh.amendment,
+    gPerL: limeDoseGPerL(state, input.limeToPh.amendment, input.limeToPh.ph, otherMeqPerL),
+  };
+  const doses = lime ? [...input.amendments, lime] : input.amendments;
+
+  const waterAt10Cm = waterHeld(composition, 10);
+  const waterAt100Cm = waterHeld(composition, 100);
+  const easilyAvailableWater = waterAt10Cm - waterHeld(composition, 50);
+  const saltsMeqPerL = saltLoadMeqPerL(composition, doses);
+  const { totalPorosity } = composition;
+  const ec = (method: keyof typeof dilutionWater): number =>
+    ecMSPerCm(saltsMeqPerL, dilutionWater[method](totalPorosity, drained.water));
+
+  return {
+    composition,
+    column,
+    drained,
+    acidity: state,
+    ph: phAfter(state, limedMeqPerL(doses)),
+    lime: lime ?? null,
+    doses,
+    waterAt10Cm,
+    waterAt100Cm,
+    airAt10Cm: totalPorosity - waterAt10Cm,
+    easilyAvailableWater,
+    saltsMeqPerL,
+    ecSaturatedMSPerCm: ec('saturated'),
+    ec1to2MSPerCm: ec('oneToTwo'),
+    ecDisplacedMSPerCm: ec('displaced'),
+    elementsMgPerL: elementsMgPerL(composition, doses),
+    largestParticleMm: Math.max(...composition.parts.map((p) => p.material.maxParticleMm)),
+    cohesion: meanByShare(composition, (m) => m.cohesion),
+    peat: meanByShare(composition, (m) => (m.peatFree ? 0 : 1)),
+    airAfterDrydown: Math.min(totalPorosity, drained.air + easilyAvailableWater / 2),
+    wetWeightG: column.volumeL * (composition.dryBulkDensityGPerL + 1000 * drained.water),
+    availableWaterMl: Math.max(0, column.volumeL * 1000 * (drained.water - waterAt100Cm)),
+    soakedFootMm: soakedFootMm(composition, column, drained),
+  };
+}

@@ -1,0 +1,74 @@
+import { K_PER_K2O, P_PER_P2O5, type Amendment } from '#core/material/amendment';
+import { meanByShare, type Composition } from '#core/mix/composition';
+import { type Dose } from '#core/mix/ph';
+
+/** Soluble cations in a litre of finished mix, meq/L. */
+export function saltLoadMeqPerL(composition: Composition, doses: readonly Dose[]): number {
+  return (
+    composition.densification * meanByShare(composition, (m) => m.saltsMeqPerL) +
+    doses.reduce((sum, d) => sum + d.gPerL * d.amendment.solubleSaltsMeqPerG, 0)
+  );
+}
+
+/** Litres of water per litre of mix in which each method dissolves the same salts (EN 13037, EN 13038). */
+export const dilutionWater = {
+  saturated: (totalPorosity: number) => totalPorosity,
+  displaced: (_: number, water: number) => water,
+  oneToTwo: (_: number, water: number) => 2 + water,
+  oneToFive: (_: number, water: number) => 5 + water,
+} as const satisfies Record<string, (totalPorosity: number, water: number) => number>;
+
+export type EcMethod = keyof typeof dilutionWater;
+
+/** EC of a solution of soluble salts, mS/cm: meq of cations per litre of water / 10 (Sonneveld & Voogt 2009). */
+export function ecMSPerCm(saltsMeqPerL: number, waterLPerL: number): number {
+  return saltsMeqPerL / waterLPerL / 10;
+}
+
+/** The same salts read by another method, mS/cm. */
+export function convertEc(
+  ecMS: number,
+  from: EcMethod,
+  to: EcMethod,
+  at: { totalPorosity: number; water: number },
+): number {
+  const litres = (method: EcMethod): number => dilutionWater[method](at.totalPorosity, at.water);
+  return (ecMS * litres(from)) / litres(to);
+}
+
+export interface Elements {
+  n: number;
+  p: number;
+  k: number;
+  ca: number;
+  mg: number;
+  s: number;
+}
+
+/** Whether a product's label nutrients count from the first day: salts, and limes (calcium and magnesium whole). */
+const countsAtMixing = (a: Amendment): boolean => a.kind === 'salt' || a.kind === 'lime';
+
+/** Nutrients soluble at mixing, mg per litre of finished mix: g/L × % × 10, label oxides as elements. */
+export function elementsMgPerL(composition: Composition, doses: readonly Dose[]): Elements {
+  const d = composition.densification;
+  const from = (of: Parameters<typeof meanByShare>[1]): number => d * meanByShare(composition, of);
+  const sum: Elements = {
+    n: from((m) => m.availableNMgPerL),
+    p: from((m) => m.availablePMgPerL),
+    k: from((m) => m.availableKMgPerL),
+    ca: from((m) => m.availableCaMgPerL),
+    mg: from((m) => m.availableMgMgPerL),
+    s: 0,
+  };
+  for (const { amendment: a, gPerL } of doses) {
+    if (!countsAtMixing(a)) continue;
+    const per = gPerL * 10;
+    sum.n += per * a.nPct;
+    sum.p += per * a.p2O5Pct * P_PER_P2O5;
+    sum.k += per * a.k2OPct * K_PER_K2O;
+    sum.ca += per * a.caPct;
+    sum.mg += per * a.mgPct;
+    sum.s += per * a.sPct;
+  }
+  return sum;
+}

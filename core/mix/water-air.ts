@@ -1,0 +1,105 @@
+import { type Material } from '#core/material/material';
+import { retentionOf, waterAt, waterOf } from '#core/material/retention';
+import { type Composition } from '#core/mix/composition';
+import { areaAtMm2, fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
+
+/** A vessel cut into heights at which water is reckoned: weights are shares of its volume and sum to 1. */
+export interface Column {
+  vessel: Vessel;
+  volumeL: number;
+  heightsMm: Float64Array;
+  weights: Float64Array;
+}
+
+/** Gauss–Legendre, 4 points on [0, 1]; Abramowitz & Stegun table 25.4. */
+const GAUSS = [
+  [0.069431844202974, 0.173927422568727],
+  [0.330009478207572, 0.326072577431273],
+  [0.669990521792428, 0.326072577431273],
+  [0.930568155797026, 0.173927422568727],
+] as const;
+const PANELS = 10;
+
+const columns = new WeakMap<Vessel, Column>();
+
+/** Prepared once per vessel object: forty heights, crowded nowhere, exact for polynomials of degree 7 per panel. */
+export function columnOf(vessel: Vessel): Column {
+  const known = columns.get(vessel);
+  if (known) return known;
+  const depth = fillDepthMm(vessel);
+  const volume = volumeL(vessel);
+  const heightsMm = new Float64Array(PANELS * GAUSS.length);
+  const weights = new Float64Array(PANELS * GAUSS.length);
+  for (let panel = 0; panel < PANELS; panel++) {
+    GAUSS.forEach(([at, weight], g) => {
+      const k = panel * GAUSS.length + g;
+      heightsMm[k] = (depth * (panel + at)) / PANELS;
+      weights[k] = (areaAtMm2(vessel, heightsMm[k]) * weight * depth) / PANELS / 1e6 / volume;
+    });
+  }
+  const column = { vessel, volumeL: volume, heightsMm, weights };
+  columns.set(vessel, column);
+  return column;
+}
+
+const profiles = new WeakMap<Column, WeakMap<Material, Float64Array>>();
+
+/** Water content of a loose material at each height of a drained column (suction in cm = height in cm). */
+export function retentionProfile(material: Material, column: Column): Float64Array {
+  let byMaterial = profiles.get(column);
+  if (!byMaterial) profiles.set(column, (byMaterial = new WeakMap()));
+  let profile = byMaterial.get(material);
+  if (!profile) {
+    const curve = retentionOf(material);
+    profile = column.heightsMm.map((mm) => waterAt(curve, mm / 10));
+    byMaterial.set(material, profile);
+  }
+  return profile;
+}
+
+/** Water held by the mix at one suction, as a fraction of volume: never more than its pores. */
+export function waterHeld(composition: Composition, suctionCm: number): number {
+  let sum = 0;
+  composition.parts.forEach((p, i) => {
+    sum += composition.shares[i]! * waterOf(p.material, suctionCm);
+  });
+  return Math.min(composition.totalPorosity, composition.densification * sum);
+}
+
+export interface Drained {
+  /** Mean over the vessel at container capacity. */
+  water: number;
+  air: number;
+  /** By height, at `column.heightsMm`. */
+  waterProfile: Float64Array;
+}
+
+/**
+ * Water and air in the vessel after saturation and free drainage to a base at zero suction:
+ * θ_cc = (1/V) ∫ A(z) θ(z) dz, θ(z) = min(TP, D Σ f_i θ_i(z)). Same idea as Fonteno, Acta Hort. 238:67 (1989).
+ */
+export function drain(composition: Composition, column: Column): Drained {
+  const n = column.heightsMm.length;
+  const waterProfile = new Float64Array(n);
+  composition.parts.forEach((p, i) => {
+    const profile = retentionProfile(p.material, column);
+    const share = composition.densification * composition.shares[i]!;
+    for (let k = 0; k < n; k++) waterProfile[k]! += share * profile[k]!;
+  });
+  let water = 0;
+  for (let k = 0; k < n; k++) {
+    waterProfile[k] = Math.min(composition.totalPorosity, waterProfile[k]!);
+    water += column.weights[k]! * waterProfile[k]!;
+  }
+  return { water, air: Math.max(0, composition.totalPorosity - water), waterProfile };
+}
+
+/** Height above the base, mm, below which air is under 1 % of the volume: the soaked foot. */
+export function soakedFootMm(composition: Composition, column: Column, drained: Drained): number {
+  let foot = 0;
+  for (let k = 0; k < column.heightsMm.length; k++) {
+    if (composition.totalPorosity - drained.waterProfile[k]! >= 0.01) break;
+    foot = column.heightsMm[k]!;
+  }
+  return foot;
+}

@@ -1,0 +1,65 @@
+import { recipeSchema } from '#core/exchange/recipe-schema';
+import { recipeFromLink, recipeToLink, type LinkParams } from '#core/exchange/recipe-link';
+import { judgeMix } from '#core/judge/judge';
+import { stages } from '#core/judge/stage';
+import { libraryOf, litresOf, mixInputOf } from '#core/mix/recipe';
+import { starterMixes } from '#core/reference/starter-mixes';
+import { vesselKind } from '#core/reference/vessels';
+import { amendments, materials } from '#core/testing/library';
+
+const library = libraryOf(materials, amendments);
+
+test.each(stages)('the starter mix for %s meets every window and warns of nothing', (stage) => {
+  const { readings, flags } = judgeMix(mixInputOf(starterMixes[stage], library));
+  expect(readings.filter((r) => r.verdict !== 'ok').map((r) => [r.id, r.value, r.low, r.high])).toEqual([]);
+  expect(flags.filter((f) => f.severity !== 'note').map((f) => f.code)).toEqual([]);
+  expect(recipeSchema.safeParse(starterMixes[stage]).success).toBe(true);
+});
+
+describe('links', () => {
+  const reader = (params: LinkParams | Record<string, string>) => (name: string) =>
+    (params as Record<string, string | null>)[name] ?? null;
+
+  test.each(stages)('a recipe for %s survives the address bar', (stage) => {
+    const { recipe, problems } = recipeFromLink(
+      reader(recipeToLink(starterMixes[stage])),
+      library,
+      starterMixes.rooting,
+    );
+    expect([recipe, problems]).toEqual([starterMixes[stage], []]);
+  });
+
+  test('a job in litres, no lime, no dose', () => {
+    const bare = { ...starterMixes.potting, lime: null, amendments: [], job: { litres: 42.5 } };
+    expect(recipeFromLink(reader(recipeToLink(bare)), library, starterMixes.rooting).recipe).toEqual(bare);
+  });
+
+  test('what makes no sense is told, the rest is kept', () => {
+    const { recipe, problems } = recipeFromLink(
+      reader({
+        stage: 'sprout',
+        into: 'bathtub',
+        parts: 'peat-fine:3,moondust:1,perlite-fine:-2',
+        lime: 'chalk:99',
+        make: 'many',
+      }),
+      library,
+      starterMixes.germination,
+    );
+    expect(recipe.components).toEqual([{ material: 'peat-fine', parts: 3 }]);
+    expect(recipe.stage).toBe('germination');
+    expect(problems).toHaveLength(6);
+    expect(problems.join()).toContain(
+      'parts of perlite-fine must be a number from 0.01 to 1000, the link says “-2”',
+    );
+  });
+});
+
+test('a job in trays is cells times their volume, with spare', () => {
+  const kind = vesselKind('cell-72');
+  expect(litresOf({ trays: 10, sparePct: 10 }, kind)).toBeCloseTo(
+    1.1 * 10 * litresOf({ trays: 1, sparePct: 0 }, kind),
+    9,
+  );
+  expect(litresOf({ litres: 33 }, kind)).toBe(33);
+});

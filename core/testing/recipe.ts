@@ -1,0 +1,33 @@
+import { type Stage } from '#core/judge/stage';
+import { type MixInput } from '#core/mix/evaluate';
+import { vesselKind } from '#core/reference/vessels';
+import { amendment, material } from '#core/testing/library';
+import { type Vessel } from '#core/vessel/vessel';
+
+export interface RecipeSketch {
+  stage?: Stage;
+  vessel?: Vessel | string;
+  compaction?: number;
+  doses?: Record<string, number>;
+  limeToPh?: number;
+  lime?: string;
+}
+
+/** A recipe in short: recipe({ 'peat-fine': 5, 'perlite-coarse': 2 }, { stage: 'germination' }). */
+export function recipe(parts: Record<string, number>, sketch: RecipeSketch = {}): MixInput {
+  const vessel =
+    typeof sketch.vessel === 'object' ? sketch.vessel : vesselKind(sketch.vessel ?? 'cell-72').vessel;
+  return {
+    stage: sketch.stage ?? 'germination',
+    vessel,
+    compaction: sketch.compaction ?? (vessel.shape === 'block' ? 0.25 : 0),
+    components: Object.entries(parts).map(([id, n]) => ({ material: material(id), parts: n })),
+    amendments: Object.entries(sketch.doses ?? {}).map(([id, gPerL]) => ({
+      amendment: amendment(id),
+      gPerL,
+    })),
+    ...(sketch.limeToPh !== undefined && {
+      limeToPh: { amendment: amendment(sketch.lime ?? 'lime-dolomitic'), ph: sketch.limeToPh },
+    }),
+  };
+}

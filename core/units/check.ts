@@ -1,0 +1,26 @@
+/** A number or choice outside what is allowed: names the argument, the value given and what is allowed. */
+export class OutOfRange extends RangeError {
+  constructor(
+    readonly argument: string,
+    readonly value: unknown,
+    readonly allowed: string,
+  ) {
+    super(`${argument} must be ${allowed}, was ${typeof value === 'string' ? `"${value}"` : String(value)}`);
+    this.name = 'OutOfRange';
+  }
+}
+
+/**
+ * The one rule for bad numbers.
+ * @param name what the number is, unit included, e.g. `depthMm`
+ * @param low  inclusive lower bound
+ * @param high inclusive upper bound
+ * @returns the value, so that checks can stand inside expressions
+ * @throws OutOfRange when the value is not a finite number from low to high
+ */
+export function checkRange(name: string, value: number, low: number, high: number): number {
+  if (!Number.isFinite(value) || value < low || value > high) {
+    throw new OutOfRange(name, value, `a number from ${low} to ${high}`);
+  }
+  return value;
+}

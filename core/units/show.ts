@@ -1,0 +1,71 @@
+import {
+  fahrenheitFromCelsius,
+  gPerLInPoundPerCubicYard,
+  gramsIn,
+  litresIn,
+  millimetresIn,
+} from '#core/units/factors';
+
+/** What the person reads. Nothing stored or computed ever depends on it. */
+export type UnitSystem = 'metric' | 'us';
+
+export interface Shown {
+  /** Already rounded, for reading. */
+  text: string;
+  unit: string;
+}
+
+/** Rounded to a given number of significant digits, thousands apart, never in exponent form. */
+export function significant(value: number, digits: number): string {
+  if (value === 0) return '0';
+  const places = Math.max(0, Math.min(6, digits - 1 - Math.floor(Math.log10(Math.abs(value)) + 1e-9)));
+  return fixed(value, places);
+}
+
+export function fixed(value: number, places: number): string {
+  return value.toLocaleString('en-GB', { minimumFractionDigits: places, maximumFractionDigits: places });
+}
+
+/** @param litres at least 0 */
+export function showVolume(litres: number, system: UnitSystem): Shown {
+  if (system === 'metric') {
+    return litres >= 1 || litres === 0
+      ? { text: significant(litres, 3), unit: 'L' }
+      : { text: significant(litres / litresIn.millilitre, 3), unit: 'mL' };
+  }
+  const cups = litres / litresIn.cup;
+  if (cups >= 16 || litres === 0) return { text: significant(litres / litresIn.gallon, 3), unit: 'gal' };
+  if (cups >= 1) return { text: significant(cups, 3), unit: 'cups' };
+  return { text: significant(litres / litresIn.fluidOunce, 3), unit: 'fl oz' };
+}
+
+/** @param grams at least 0 */
+export function showMass(grams: number, system: UnitSystem): Shown {
+  if (system === 'metric') {
+    return grams >= 1000
+      ? { text: significant(grams / gramsIn.kilogram, 3), unit: 'kg' }
+      : { text: significant(grams, 3), unit: 'g' };
+  }
+  return grams >= gramsIn.pound
+    ? { text: significant(grams / gramsIn.pound, 3), unit: 'lb' }
+    : { text: significant(grams / gramsIn.ounce, 3), unit: 'oz' };
+}
+
+export function showLength(mm: number, system: UnitSystem): Shown {
+  return system === 'metric'
+    ? { text: significant(mm, mm < 100 ? 2 : 3), unit: 'mm' }
+    : { text: fixed(mm / millimetresIn.inch, mm < 25 ? 2 : 1), unit: 'in' };
+}
+
+/** A dose per volume of finished mix: g/L, or the lb/yd³ of US trade sheets. */
+export function showDose(gPerL: number, system: UnitSystem): Shown {
+  return system === 'metric'
+    ? { text: fixed(gPerL, 2), unit: 'g/L' }
+    : { text: fixed(gPerL / gPerLInPoundPerCubicYard, 2), unit: 'lb/yd³' };
+}
+
+export function showTemperature(celsius: number, system: UnitSystem): Shown {
+  return system === 'metric'
+    ? { text: fixed(celsius, 0), unit: '°C' }
+    : { text: fixed(fahrenheitFromCelsius(celsius), 0), unit: '°F' };
+}

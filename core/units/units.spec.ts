@@ -1,0 +1,122 @@
+import fc from 'fast-check';
+import { unit } from 'mathjs';
+import { checkRange } from '#core/units/check';
+import {
+  celsiusFromFahrenheit,
+  fahrenheitFromCelsius,
+  gPerLInPoundPerCubicYard,
+  gramsIn,
+  litresIn,
+  millimetresIn,
+} from '#core/units/factors';
+import { readOut, said } from '#core/units/said';
+import { showDose, showMass, showVolume, significant } from '#core/units/show';
+import { published } from '#core/testing/published';
+
+const reference = (from: string, to: string): number => unit(1, from).toNumber(to);
+
+describe('unit factors, against the unit tables of mathjs', () => {
+  test.each([
+    ['fluidOunce', 'fluidounce'],
+    ['cup', 'cup'],
+    ['quart', 'quart'],
+    ['gallon', 'gallon'],
+    ['cubicInch', 'cuin'],
+    ['cubicFoot', 'cuft'],
+    ['cubicYard', 'cuyd'],
+  ] as const)('%s in litres', (ours, theirs) => {
+    // mathjs rounds its kitchen measures to four or five digits; its spoons are metric, so not compared.
+    const published = reference(theirs, 'litre');
+    expect(litresIn[ours] / published).toBeCloseTo(
+      1,
+      theirs.startsWith('cup') || !theirs.startsWith('cu') ? 2 : 4,
+    );
+  });
+
+  test('exact definitions: a gallon is 231 cubic inches, and the rest follow', () => {
+    const inch = millimetresIn.inch / 100; // dm
+    expect(litresIn.gallon).toBeCloseTo(231 * inch ** 3, 12);
+    expect(litresIn.quart * 4).toBeCloseTo(litresIn.gallon, 12);
+    expect(litresIn.cup * 16).toBeCloseTo(litresIn.gallon, 12);
+    expect(litresIn.fluidOunce * 128).toBeCloseTo(litresIn.gallon, 12);
+    expect(litresIn.tablespoon * 256).toBeCloseTo(litresIn.gallon, 12);
+    expect(litresIn.teaspoon * 768).toBeCloseTo(litresIn.gallon, 12);
+    expect(litresIn.cubicFoot).toBeCloseTo((12 * inch) ** 3, 9);
+    expect(litresIn.cubicYard).toBeCloseTo((36 * inch) ** 3, 8);
+    // US bushel: 2150.42 cubic inches (NIST Handbook 44, appendix C (from memory)).
+    expect(litresIn.bushel).toBeCloseTo(2150.42 * inch ** 3, 9);
+  });
+
+  test('mass, length and temperature', () => {
+    expect(gramsIn.ounce).toBeCloseTo(reference('oz', 'g'), 9);
+    expect(gramsIn.pound).toBeCloseTo(reference('lbm', 'g'), 6);
+    expect(millimetresIn.inch).toBeCloseTo(reference('inch', 'mm'), 9);
+    expect(millimetresIn.foot).toBeCloseTo(reference('foot', 'mm'), 9);
+    for (const f of [-40, 32, 140, 212]) {
+      expect(celsiusFromFahrenheit(f)).toBeCloseTo(unit(f, 'degF').toNumber('degC'), 6);
+      expect(fahrenheitFromCelsius(celsiusFromFahrenheit(f))).toBeCloseTo(f, 9);
+    }
+  });
+
+  test('one pound to the cubic yard', () => {
+    published({
+      what: '1 lb/yd³ in g/L',
+      source: 'mathjs unit tables',
+      published: unit(1, 'lbm/cuyd').toNumber('g/l'),
+      ours: gPerLInPoundPerCubicYard,
+      unit: 'g/L',
+      within: 1e-4,
+    });
+  });
+});
+
+describe('what is shown', () => {
+  test('significant digits, never exponents', () => {
+    expect([
+      significant(0, 3),
+      significant(86.42, 3),
+      significant(1234.5, 3),
+      significant(0.01234, 3),
+    ]).toEqual(['0', '86.4', '1,235', '0.0123']);
+  });
+
+  test('picks the unit that a person would use', () => {
+    expect(showVolume(0.25, 'metric')).toEqual({ text: '250', unit: 'mL' });
+    expect(showVolume(litresIn.gallon * 2, 'us')).toEqual({ text: '2.00', unit: 'gal' });
+    expect(showVolume(litresIn.cup * 3, 'us')).toEqual({ text: '3.00', unit: 'cups' });
+    expect(showMass(1500, 'metric')).toEqual({ text: '1.50', unit: 'kg' });
+    expect(showMass(gramsIn.ounce * 8, 'us')).toEqual({ text: '8.00', unit: 'oz' });
+    expect(showDose(gPerLInPoundPerCubicYard * 5, 'us')).toEqual({ text: '5.00', unit: 'lb/yd³' });
+  });
+
+  test('a sentence keeps its quantities until it is read', () => {
+    const sentence = said`Pour ${{ volumeL: litresIn.gallon }} on`;
+    expect(readOut(sentence, 'metric')).toBe('Pour 3.79\u00a0L on');
+    expect(readOut(sentence, 'us')).toBe('Pour 1.00\u00a0gal on');
+  });
+
+  test('every shown volume means what is stored, to three digits', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.001, max: 5000, noNaN: true }), (litres) => {
+        const factor = {
+          L: 1,
+          mL: 0.001,
+          gal: litresIn.gallon,
+          cups: litresIn.cup,
+          'fl oz': litresIn.fluidOunce,
+        };
+        for (const system of ['metric', 'us'] as const) {
+          const shown = showVolume(litres, system);
+          const back = Number(shown.text.replaceAll(',', '')) * factor[shown.unit as keyof typeof factor];
+          expect(Math.abs(back / litres - 1)).toBeLessThan(0.0051);
+        }
+      }),
+    );
+  });
+});
+
+test.each([NaN, Infinity, -1, 11])('a bad number is named with its range: %p', (bad) => {
+  expect(() => checkRange('depthMm', bad, 0, 10)).toThrow(
+    `depthMm must be a number from 0 to 10, was ${bad}`,
+  );
+});

@@ -1,0 +1,26 @@
+import { checkRange } from '#core/units/check';
+import { volumeL, type Vessel } from '#core/vessel/vessel';
+
+/** A vessel as it is bought and counted: so many to a tray, or one by one. */
+export interface VesselKind {
+  id: string;
+  name: string;
+  /** One of it, in the singular, as spoken at the bench: "cell", "block", "pot", "flat". */
+  noun: string;
+  vessel: Vessel;
+  /** Vessels to one tray or set; 1 where it is counted one by one. */
+  perTray: number;
+  /** Firming it usually gets, fraction of volume lost: 0 tapped, 0.25 pressed (common practice, no source). */
+  usualCompaction: number;
+}
+
+/**
+ * Litres of finished mix for a job.
+ * @param vessels how many single vessels (cells, not trays), 1–1,000,000
+ * @param spare fraction on top, 0–2
+ */
+export function jobLitres(vessel: Vessel, vessels: number, spare: number): number {
+  checkRange('vessels', vessels, 1, 1_000_000);
+  checkRange('spare', spare, 0, 2);
+  return vessels * volumeL(vessel) * (1 + spare);
+}
