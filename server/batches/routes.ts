@@ -1,0 +1,60 @@
+import { Router } from 'express';
+import { z } from 'zod';
+import { scoops } from '#core/batch/scoops';
+import { snapshotBatch } from '#core/batch/snapshot';
+import { oneOf, text } from '#core/exchange/fields';
+import { recipeSchema } from '#core/exchange/recipe-schema';
+import { type Library } from '#core/mix/recipe';
+import { type Batches } from '#server/batches/batches';
+import { idOf } from '#server/ids';
+import { type Mixes } from '#server/mixes/mixes';
+import { notFound, parse } from '#server/problem';
+
+const day = z.iso.date({ error: 'must be a day, YYYY-MM-DD' });
+
+export const newBatchSchema = z.strictObject({
+  key: z.uuid({ error: 'must be a UUID made by the client: the same key twice is one batch' }),
+  name: text(80),
+  recipe: recipeSchema,
+  mixVersionId: z.number().int().min(1).nullable().default(null),
+  madeOn: day,
+  units: oneOf(['metric', 'us']),
+  scoop: oneOf(scoops.map((s) => s.id) as [string, ...string[]]),
+});
+
+export function batchRoutes(batches: Batches, mixes: Mixes, library: () => Library, now: () => Date): Router {
+  const router = Router();
+  router.get('/', (_req, res) => {
+    res.json(batches.all());
+  });
+  router.post('/', (req, res) => {
+    const { units, scoop, recipe, ...given } = parse(newBatchSchema, req.body);
+    const known = batches.byKey(given.key);
+    if (known) {
+      res.status(200).json(known);
+      return;
+    }
+    if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
+      throw notFound('mix version', given.mixVersionId);
+    }
+    const snapshot = snapshotBatch(recipe, library(), { units, scoop });
+    res.status(201).json(batches.add({ ...given, snapshot, createdAt: now().toISOString() }));
+  });
+  router.get('/:id', (req, res) => {
+    const id = idOf(req.params.id);
+    const batch = batches.one(id);
+    if (!batch) throw notFound('batch', id);
+    res.json(batch);
+  });
+  router.delete('/:id', (req, res) => {
+    const id = idOf(req.params.id);
+    if (!batches.putAway(id, now().toISOString())) throw notFound('batch', id);
+    res.status(204).end();
+  });
+  router.post('/:id/restore', (req, res) => {
+    const id = idOf(req.params.id);
+    if (!batches.putAway(id, null)) throw notFound('batch', id);
+    res.status(204).end();
+  });
+  return router;
+}

@@ -1,0 +1,263 @@
+import request from 'supertest';
+import { batchSheetAnswerSchema, evaluationAnswerSchema } from '#core/exchange/answers';
+import { testApp } from '#server/testing/app';
+
+const { app } = testApp();
+const vessel = { shape: 'rect', topMm: [55, 55], baseMm: [40, 40], depthMm: 57, headspaceMm: 3 };
+const body = {
+  stage: 'germination',
+  vessel,
+  components: [
+    { material: 'peat-fine', parts: 5 },
+    { material: 'perlite-coarse', parts: 2 },
+    { material: 'vermiculite-medium', parts: 1 },
+  ],
+  amendments: [{ amendment: 'calcium-nitrate', gPerL: 0.25 }],
+  limeToPh: { amendment: 'lime-dolomitic', ph: 5.8 },
+};
+const post = (path: string, sent: object | string) =>
+  request(app)
+    .post(path)
+    .set('content-type', 'application/json')
+    .send(typeof sent === 'string' ? sent : JSON.stringify(sent));
+
+describe('POST /api/evaluate', () => {
+  test('answers as the contract says, with numbers worked by hand', async () => {
+    const { status, body: answer } = await post('/api/evaluate', body);
+    expect(status).toBe(200);
+    expect(evaluationAnswerSchema.strict().safeParse(answer).success).toBe(true);
+    // By hand from the table: buffer-weighted pH and parts-weighted peat and binding.
+    const buffer = 5 * 46 + 2 * 0.3 + 4;
+    expect(answer.mix.phBeforeLime).toBeCloseTo((5 * 46 * 3.9 + 2 * 0.3 * 7.2 + 4 * 7.3) / buffer, 9);
+    expect(answer.mix.ph).toBeCloseTo(5.8, 9);
+    expect(answer.mix.peatPct).toBeCloseTo(62.5, 9);
+    expect(answer.mix.cohesion).toBeCloseTo((5 * 0.9 + 0.2) / 8, 9);
+    const d = 1 / (1 - answer.mix.mixingShrinkagePct / 100);
+    expect(answer.mix.dryBulkDensityGPerL).toBeCloseTo((d * (5 * 95 + 2 * 100 + 105)) / 8, 9);
+    // Dolomitic lime: 1000/50.04 × 1.02 × (0.6 + 0.4/2) meq per gram.
+    const meqPerG = (1000 / 50.04) * 1.02 * 0.8;
+    expect(answer.lime.gPerL).toBeCloseTo(
+      (((d * buffer) / 8) * (5.8 - answer.mix.phBeforeLime)) / meqPerG,
+      9,
+    );
+    expect(answer.mix.elementsMgPerL.n).toBeCloseTo((d * 5 * 15) / 8 + 0.25 * 155, 9);
+    expect(answer.readings.map((r: { id: string }) => r.id)).toEqual([
+      'air',
+      'ph',
+      'ecSaturated',
+      'n',
+      'largestParticle',
+    ]);
+  });
+
+  test('takes described materials, and says the same as for the table row', async () => {
+    const described = {
+      dryBulkDensityGPerL: 95,
+      totalPorosityPct: 94,
+      waterAt10CmPct: 80,
+      waterAt50CmPct: 47,
+      waterAt100CmPct: 40,
+      particleMm: 0.6,
+      maxParticleMm: 5,
+      packingFraction: 0.55,
+      ph: 3.9,
+      bufferMeqPerLPerPh: 46,
+      moistureAsBoughtPctWb: 45,
+      cohesion: 0.9,
+      saltsMeqPerL: 1,
+      availableNMgPerL: 15,
+      availablePMgPerL: 3,
+      availableKMgPerL: 10,
+      availableCaMgPerL: 40,
+      availableMgMgPerL: 20,
+      peatFree: 0,
+    };
+    const inWords = await post('/api/evaluate', {
+      stage: 'rooting',
+      vessel,
+      components: [{ parts: 1, properties: described }],
+    });
+    const byId = await post('/api/evaluate', {
+      stage: 'rooting',
+      vessel,
+      components: [{ parts: 1, material: 'peat-fine' }],
+    });
+    expect(inWords.body.mix).toEqual(byId.body.mix);
+    expect(inWords.body.vessel).toEqual(byId.body.vessel);
+  });
+
+  test('a block is pressed by a quarter unless told otherwise', async () => {
+    const block = { ...body, vessel: { shape: 'block', edgeMm: [50, 50], depthMm: 50 } };
+    const pressed = await post('/api/evaluate', block);
+    const stated = await post('/api/evaluate', { ...block, compactionPct: 25 });
+    expect(pressed.body).toEqual(stated.body);
+  });
+});
+
+describe('POST /api/batch-sheet', () => {
+  test('litres by vessels with spare; doses by litre', async () => {
+    const { status, body: sheet } = await post('/api/batch-sheet', { ...body, vessels: 1000, sparePct: 8 });
+    expect(status).toBe(200);
+    expect(batchSheetAnswerSchema.strict().safeParse(sheet).success).toBe(true);
+    const { body: evaluated } = await post('/api/evaluate', body);
+    expect(sheet.litres).toBeCloseTo((evaluated.vessel.volumeMl / 1000) * 1080, 6);
+    expect(sheet.amendments).toEqual([
+      { amendment: 'calcium-nitrate', grams: expect.closeTo(0.25 * sheet.litres, 6) },
+      { amendment: 'lime-dolomitic', grams: expect.closeTo(evaluated.lime.gPerL * sheet.litres, 6) },
+    ]);
+    const loose = sheet.components.map((c: { looseLitres: number }) => c.looseLitres);
+    expect(loose[0] / loose[2]).toBeCloseTo(5, 9);
+    expect((loose[0] + loose[1] + loose[2]) * (1 - evaluated.mix.mixingShrinkagePct / 100)).toBeCloseTo(
+      sheet.litres,
+      6,
+    );
+    // 45 % moisture on wet basis: dry 95 g/L weighs 95 / 0.55.
+    expect(sheet.components[0].massKg).toBeCloseTo((loose[0] * 95) / 0.55 / 1000, 9);
+  });
+
+  test('blocks take more water than sowing', async () => {
+    const wet = await post('/api/batch-sheet', { ...body, litres: 50, moisture: 'block' });
+    const sow = await post('/api/batch-sheet', { ...body, litres: 50 });
+    expect(wet.body.waterLitres).toBeGreaterThan(sow.body.waterLitres);
+  });
+});
+
+describe('bad input', () => {
+  const part = { material: 'peat-fine', parts: 1 };
+  const many = Array.from({ length: 10_000 }, () => ({ material: 'x', parts: 1 }));
+  test.each<[string, object | string, number, string, string]>([
+    [
+      'negative parts',
+      { ...body, components: [{ ...part, parts: -1 }] },
+      400,
+      'components.0.parts',
+      'from 0.0001 to 1000',
+    ],
+    [
+      'zero parts',
+      { ...body, components: [{ ...part, parts: 0 }] },
+      400,
+      'components.0.parts',
+      'from 0.0001 to 1000',
+    ],
+    [
+      'huge parts',
+      { ...body, components: [{ ...part, parts: 1e12 }] },
+      400,
+      'components.0.parts',
+      'from 0.0001 to 1000',
+    ],
+    [
+      'parts past any number',
+      JSON.stringify(body).replace('"parts":5', '"parts":1e999'),
+      400,
+      'components.0.parts',
+      'from 0.0001 to 1000',
+    ],
+    ['words for numbers', { ...body, compactionPct: 'NaN' }, 400, 'compactionPct', 'from 0 to 50'],
+    ['no components', { ...body, components: [] }, 400, 'components', '1 to 30 materials'],
+    [
+      'an unknown material',
+      { ...body, components: [{ ...part, material: 'moondust' }] },
+      400,
+      'components.0.material',
+      'peat-fine',
+    ],
+    [
+      'an unknown amendment',
+      { ...body, amendments: [{ amendment: 'salt', gPerL: 1 }] },
+      400,
+      'amendments.0.amendment',
+      'lime-dolomitic',
+    ],
+    ['an unknown key', { ...body, colour: 'green' }, 400, 'colour', 'not a known key'],
+    [
+      'an unknown stage',
+      { ...body, stage: 'sprouting' },
+      400,
+      'stage',
+      'germination, rooting, seedling, potting',
+    ],
+    [
+      'headspace that leaves nothing',
+      { ...body, vessel: { ...vessel, headspaceMm: 57 } },
+      400,
+      'vessel.headspaceMm',
+      'from 0 to 52',
+    ],
+    [
+      'a target out of reach',
+      { ...body, limeToPh: { amendment: 'lime-dolomitic', ph: 9 } },
+      400,
+      'limeToPh.ph',
+      'from 3.5 to 8',
+    ],
+    [
+      'lime that is none',
+      { ...body, limeToPh: { amendment: 'gypsum', ph: 6 } },
+      400,
+      'limeToPh.amendment',
+      'neutralises acid',
+    ],
+    [
+      'ten thousand components',
+      { ...body, components: many.slice(0, 5000) },
+      400,
+      'components',
+      '1 to 30 materials',
+    ],
+  ])('%s', async (_, sent, status, path, allowed) => {
+    const answer = await post('/api/evaluate', sent);
+    expect(answer.status).toBe(status);
+    expect(answer.type).toBe('application/problem+json');
+    expect(answer.body).toMatchObject({
+      status,
+      title: expect.any(String),
+      detail: expect.stringContaining(path),
+    });
+    const issue = answer.body.issues.find((i: { path: string }) => i.path === path);
+    expect(issue.allowed).toContain(allowed);
+    expect(issue).toHaveProperty('value');
+  });
+
+  test('a material that contradicts itself', async () => {
+    const dry = {
+      dryBulkDensityGPerL: 95,
+      totalPorosityPct: 60,
+      waterAt10CmPct: 80,
+      waterAt50CmPct: 47,
+      waterAt100CmPct: 40,
+      particleMm: 1,
+      ph: 5,
+      bufferMeqPerLPerPh: 9,
+    };
+    const { status, body: answer } = await post('/api/evaluate', {
+      ...body,
+      components: [{ parts: 1, properties: dry }],
+    });
+    expect([status, answer.detail]).toEqual([400, expect.stringContaining('was 60, 80, 47, 40')]);
+  });
+
+  test.each([
+    ['malformed JSON', '{"stage":', 'application/json', 400],
+    ['a bare number', '3', 'application/json', 400],
+    ['an empty body', '', 'application/json', 400],
+    ['the wrong content type', 'stage=potting', 'application/x-www-form-urlencoded', 415],
+    ['plain text', '{}', 'text/plain', 415],
+    ['a body over the limit', JSON.stringify({ ...body, components: many }), 'application/json', 413],
+  ])('%s', async (_, sent, type, status) => {
+    const answer = await request(app).post('/api/evaluate').set('content-type', type).send(sent);
+    expect([answer.status, answer.type]).toEqual([status, 'application/problem+json']);
+    expect(answer.body.status).toBe(status);
+  });
+
+  test('litres and vessels exclude each other', async () => {
+    const answer = await post('/api/batch-sheet', { ...body, litres: 5, vessels: 5 });
+    expect([answer.status, answer.body.issues[0].path]).toEqual([400, 'litres']);
+  });
+
+  test('an unknown endpoint and an unknown page', async () => {
+    expect((await request(app).get('/api/nothing')).status).toBe(404);
+    expect((await request(app).get('/nowhere.js')).type).toBe('application/problem+json');
+  });
+});

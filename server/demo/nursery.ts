@@ -1,0 +1,94 @@
+import { type Job, type Recipe } from '#core/mix/recipe';
+import { starterMixes } from '#core/reference/starter-mixes';
+import { gPerLInPoundPerCubicYard as lbPerYd3 } from '#core/units/factors';
+
+/** The made-up nursery of the demo. Names, crops and numbers are invented, but for mix A of 1967. */
+const rounded = (poundsPerCubicYard: number): number =>
+  Math.round(poundsPerCubicYard * lbPerYd3 * 1000) / 1000;
+
+interface DemoMix {
+  name: string;
+  note: string;
+  recipe: Recipe;
+}
+
+export const demoMixes: readonly DemoMix[] = [
+  { name: 'Seed mix, house', note: 'For tomatoes, peppers and brassicas.', recipe: starterMixes.germination },
+  { name: 'Cutting mix, open', note: 'Herbs and fuchsias under mist.', recipe: starterMixes.rooting },
+  {
+    name: 'Growing-on mix',
+    note: 'After pricking out, to two pairs of leaves.',
+    recipe: starterMixes.seedling,
+  },
+  { name: 'Potting mix, bark', note: 'To planting size.', recipe: starterMixes.potting },
+  {
+    name: 'Block mix, 50 mm',
+    note: 'Lettuce and beet. Pressed wet, carries the plant to the field.',
+    recipe: {
+      stage: 'seedling',
+      vessel: 'block-50',
+      compactionPct: 25,
+      components: [
+        { material: 'peat-black', parts: 3 },
+        { material: 'peat-fine', parts: 3 },
+        { material: 'compost', parts: 1 },
+        { material: 'sand-sharp', parts: 1 },
+      ],
+      lime: { amendment: 'lime-dolomitic', ph: 5.9 },
+      amendments: [{ amendment: 'blood-meal', gPerL: 1 }],
+      job: { trays: 20, sparePct: 8 },
+    },
+  },
+  {
+    name: 'Seed mix, no peat',
+    note: 'Coir for customers who ask.',
+    recipe: {
+      stage: 'germination',
+      vessel: 'cell-72',
+      compactionPct: 0,
+      components: [
+        { material: 'coir-pith', parts: 4 },
+        { material: 'perlite-fine', parts: 1 },
+      ],
+      lime: null,
+      amendments: [{ amendment: 'calcium-nitrate', gPerL: 0.1 }],
+      job: { trays: 10, sparePct: 8 },
+    },
+  },
+  {
+    name: 'Peat-lite mix A (1967)',
+    note: 'Worked example: Boodley & Sheldrake, Cornell Peat-Lite Mixes, per cubic yard 11 bushels each of sphagnum peat and vermiculite, 5 lb dolomitic limestone, 2 lb superphosphate, 1 lb calcium nitrate (from memory).',
+    recipe: {
+      stage: 'potting',
+      vessel: 'pot-15',
+      compactionPct: 0,
+      components: [
+        { material: 'peat-medium', parts: 11 },
+        { material: 'vermiculite-medium', parts: 11 },
+      ],
+      lime: null,
+      amendments: [
+        { amendment: 'lime-dolomitic', gPerL: rounded(5) },
+        { amendment: 'superphosphate-single', gPerL: rounded(2) },
+        { amendment: 'calcium-nitrate', gPerL: rounded(1) },
+      ],
+      job: { litres: 764.555 },
+    },
+  },
+];
+
+interface DemoBatch {
+  mix: string;
+  name: string;
+  daysAgo: number;
+  job: Job;
+}
+
+export const demoBatches: readonly DemoBatch[] = [
+  { mix: 'Seed mix, house', name: 'First tomatoes', daysAgo: 34, job: { trays: 12, sparePct: 8 } },
+  { mix: 'Block mix, 50 mm', name: 'Lettuce blocks, run 1', daysAgo: 27, job: { trays: 16, sparePct: 10 } },
+  { mix: 'Cutting mix, open', name: 'Rosemary under mist', daysAgo: 20, job: { trays: 6, sparePct: 8 } },
+  { mix: 'Seed mix, no peat', name: 'Peat-free peppers', daysAgo: 13, job: { trays: 8, sparePct: 8 } },
+  { mix: 'Growing-on mix', name: 'Tomatoes pricked out', daysAgo: 6, job: { trays: 30, sparePct: 8 } },
+  { mix: 'Peat-lite mix A (1967)', name: 'One yard of mix A', daysAgo: 2, job: { litres: 764.555 } },
+];

@@ -1,0 +1,45 @@
+import { join } from 'node:path';
+import { pino } from 'pino';
+import { createApp } from '#server/app';
+import { openDatabase } from '#server/database/open';
+import { seedDemo } from '#server/demo/seed';
+import { seedLibrary } from '#server/library/library';
+
+const HOST = '127.0.0.1';
+const port = Number(process.env['PORT'] ?? 4180);
+if (!Number.isInteger(port) || port < 0 || port > 65535) {
+  throw new RangeError(`PORT must be a whole number from 0 to 65535, was ${process.env['PORT'] ?? ''}`);
+}
+const folder = process.env['WELCOME_DATA'] ?? './data';
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
+
+const db = openDatabase(folder);
+seedLibrary(db);
+if (process.env['WELCOME_DEMO'] !== '0') seedDemo(db, new Date());
+
+const app = createApp({
+  db,
+  webFolder: join(import.meta.dirname, '..', 'dist', 'web', 'browser'),
+  log,
+  now: () => new Date(),
+});
+const server = app.listen(port, HOST, (error?: Error) => {
+  if (error) {
+    const inUse = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
+    console.error(inUse ? `Port ${port} is taken. Choose another: PORT=4181 npm start` : error.message);
+    process.exit(1);
+  }
+  const address = server.address();
+  const at = typeof address === 'object' && address ? address.port : port;
+  console.log(`Welcome is open at http://${HOST}:${at}  (data in ${folder}; stop with Ctrl+C)`);
+});
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.on(signal, () => {
+    server.close(() => {
+      db.close();
+      process.exit(0);
+    });
+    server.closeAllConnections();
+  });
+}

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { batchSheetAnswerSchema, evaluationAnswerSchema, problemSchema } from '#core/exchange/answers';
+import { batchSheetRequestSchema, evaluateRequestSchema } from '#core/exchange/requests';
+import { newBatchSchema } from '#server/batches/routes';
+import { newMixSchema, newVersionSchema } from '#server/mixes/routes';
+
+const json = (schema: z.ZodType, io: 'input' | 'output'): object => ({
+  'application/json': {
+    schema: z.toJSONSchema(schema, { io, unrepresentable: 'any', target: 'draft-2020-12' }),
+  },
+});
+const problem = (description: string): object => ({
+  description,
+  content: {
+    'application/problem+json': { schema: z.toJSONSchema(problemSchema, { unrepresentable: 'any' }) },
+  },
+});
+const refusals = {
+  400: problem('Bad input: names path, value and range'),
+  413: problem('Body too large'),
+  415: problem('Body is not application/json'),
+};
+const post = (summary: string, request: z.ZodType, answer: z.ZodType | null, status = 200): object => ({
+  post: {
+    summary,
+    requestBody: { required: true, content: json(request, 'input') },
+    responses: {
+      [status]: { description: 'Done', ...(answer && { content: json(answer, 'output') }) },
+      ...refusals,
+    },
+  },
+});
+const get = (summary: string): object => ({
+  get: { summary, responses: { 200: { description: 'Done' }, 404: problem('Not there') } },
+});
+
+/** The HTTP interface, from the very schemas that check it. */
+export function openApi(): object {
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Welcome',
+      version: '1',
+      description: 'Computes and keeps propagation media. Served on loopback.',
+    },
+    paths: {
+      '/api/evaluate': post(
+        'Everything known of a recipe in its vessel',
+        evaluateRequestSchema,
+        evaluationAnswerSchema,
+      ),
+      '/api/batch-sheet': post(
+        'What to scoop, weigh and pour',
+        batchSheetRequestSchema,
+        batchSheetAnswerSchema,
+      ),
+      '/api/library': get('Materials and amendments with their sources'),
+      '/api/mixes': {
+        ...get('Newest version of every mix'),
+        ...post('Keep a recipe', newMixSchema, null, 201),
+      },
+      '/api/mixes/{id}/versions': {
+        ...get('All versions of a mix'),
+        ...post('Keep a changed recipe as a new version', newVersionSchema, null, 201),
+      },
+      '/api/batches': { ...get('Batches, newest first'), ...post('Keep a batch', newBatchSchema, null, 201) },
+      '/api/batches/{id}': get('One batch with all it was made from'),
+    },
+  };
+}
