@@ -1,5 +1,5 @@
 import { type ErrorRequestHandler, type RequestHandler } from 'express';
-import { z } from 'zod';
+import { type z } from 'zod';
 import { OutOfRange } from '#core/units/check';
 
 export interface Issue {

@@ -30,7 +30,7 @@ export function securityHeaders(): Router {
           'img-src': ["'self'", 'data:'],
           'connect-src': ["'self'"],
           'manifest-src': ["'self'"],
-          'base-uri': ["'none'"],
+          'base-uri': ["'self'"],
           'form-action': ["'self'"],
           'frame-ancestors': ["'none'"],
         },

@@ -106,8 +106,8 @@ describe('scoops', () => {
 
   test('small doses in level spoons', () => {
     // 337 g of ground limestone at 1.45 g/mL: 232 mL, fifteen and a half tablespoons of 15 mL.
-    expect(inSpoons(337, 1.45, 'metric')).toEqual({ text: '15 ½', unit: 'tablespoons' });
-    expect(inSpoons(22, 1.05, 'metric')).toEqual({ text: '4 ¼', unit: 'teaspoons' });
+    expect(inSpoons(337, 1.45, 'metric')).toEqual({ text: '15 ½', unit: 'tbsp' });
+    expect(inSpoons(22, 1.05, 'metric')).toEqual({ text: '4 ¼', unit: 'tsp' });
   });
 });
 

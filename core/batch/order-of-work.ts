@@ -40,7 +40,7 @@ export function orderOfWork(judgement: Judgement, sheet: BatchSheet, moisture: M
   }
   const given = evaluation.doses.filter((d) => d.gPerL > 0);
   const doses = given
-    .flatMap((d): Said => [{ massG: d.gPerL * sheet.litres }, ` ${d.amendment.name.toLowerCase()}`, ', '])
+    .flatMap((d): Said => [{ massG: d.gPerL * sheet.litres }, ` ${d.amendment.name.toLowerCase()}`, '; '])
     .slice(0, -1);
   if (given.length > 0) {
     const carrier = [...parts].sort((a, b) => b.parts - a.parts)[0]!;
@@ -59,11 +59,11 @@ export function orderOfWork(judgement: Judgement, sheet: BatchSheet, moisture: M
     text: [
       'Tip a quarter of everything at a time, in layers: ',
       ...sheet.components.flatMap((c, i): Said => [
-        ...(i ? [', '] : []),
+        ...(i ? ['; '] : []),
         { volumeL: c.looseLitres / 4 },
         ` ${spoken([parts[i]!.material.name])}`,
       ]),
-      given.length > 0 ? ', and a quarter of the blend. Turn three times.' : '. Turn three times.',
+      given.length > 0 ? '; and a quarter of the blend. Turn three times.' : '. Turn three times.',
     ],
     why: said`It settles from ${{ volumeL: sheet.components.reduce((a, c) => a + c.looseLitres, 0) }} scooped to ${{ volumeL: sheet.litres }} in the ${input.vessel.shape === 'block' ? 'blocks' : 'vessels'}: fines slip between the coarse.`,
   });

@@ -76,6 +76,6 @@ export function inSpoons(
     return { text: scoopText(inScoops(litres, measure)), unit: system === 'metric' ? 'L' : 'cups' };
   }
   return litres >= 2 * tablespoon
-    ? { text: scoopText(inScoops(litres, tablespoon)), unit: 'tablespoons' }
-    : { text: scoopText(inScoops(litres, teaspoon)), unit: 'teaspoons' };
+    ? { text: scoopText(inScoops(litres, tablespoon)), unit: 'tbsp' }
+    : { text: scoopText(inScoops(litres, teaspoon)), unit: 'tsp' };
 }

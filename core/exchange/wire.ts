@@ -33,7 +33,14 @@ export function evaluationToWire({ evaluation: e, readings, flags }: Judgement) 
       availableWaterMl: e.availableWaterMl,
     },
     lime: e.lime && { amendment: e.lime.amendment.id, gPerL: e.lime.gPerL },
-    readings: readings.map(({ source: _, ...reading }) => reading),
+    readings: readings.map(({ id, value, unit, low, high, verdict }) => ({
+      id,
+      value,
+      unit,
+      low,
+      high,
+      verdict,
+    })),
     flags: flags.map(({ code, severity, text, remedy }) => ({
       code,
       severity,

@@ -103,3 +103,19 @@ export function soakedFootMm(composition: Composition, column: Column, drained: 
   }
   return foot;
 }
+
+/** Solids, water and air at a height above the base, fractions of volume; between reckoned heights on a straight line. */
+export function phasesAt(
+  composition: Composition,
+  column: Column,
+  drained: Drained,
+  zMm: number,
+): { solid: number; water: number; air: number } {
+  const { heightsMm } = column;
+  let k = 1;
+  while (k < heightsMm.length - 1 && heightsMm[k]! < zMm) k++;
+  const t = (zMm - heightsMm[k - 1]!) / (heightsMm[k]! - heightsMm[k - 1]!);
+  const [low, high] = [drained.waterProfile[k - 1]!, drained.waterProfile[k]!];
+  const water = Math.min(composition.totalPorosity, Math.max(0, low + (high - low) * t));
+  return { solid: 1 - composition.totalPorosity, water, air: composition.totalPorosity - water };
+}

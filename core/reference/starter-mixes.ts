@@ -8,9 +8,9 @@ export const starterMixes: Record<Stage, Recipe> = {
     vessel: 'cell-72',
     compactionPct: 0,
     components: [
-      { material: 'peat-fine', parts: 5 },
-      { material: 'perlite-fine', parts: 2 },
-      { material: 'vermiculite-fine', parts: 1 },
+      { material: 'peat-fine', parts: 4 },
+      { material: 'perlite-coarse', parts: 2 },
+      { material: 'vermiculite-medium', parts: 1 },
     ],
     lime: { amendment: 'lime-dolomitic', ph: 5.8 },
     amendments: [{ amendment: 'calcium-nitrate', gPerL: 0.2 }],

@@ -7,9 +7,9 @@ export const dust: Rule = ({ evaluation }) => {
     ...evaluation.composition.parts
       .filter((p) => p.material.dusty)
       .map((p) => p.material.name.split(',')[0]!),
-    ...(evaluation.doses.some((d) => d.gPerL > 0 && d.amendment.caution === 'dust')
-      ? ['lime and meals']
-      : []),
+    ...evaluation.doses
+      .filter((d) => d.gPerL > 0 && d.amendment.caution === 'dust')
+      .map((d) => (d.amendment.kind === 'lime' ? 'lime' : d.amendment.name)),
   ];
   if (names.length === 0) return null;
   return {

@@ -1,0 +1,97 @@
+import { expect, field, numberOf, test } from './bench';
+
+test('from a job to a bench card that stays as it was', async ({ page }) => {
+  await page.goto('/mix');
+  await page.getByRole('radio', { name: 'Germinate' }).check({ force: true });
+  await page.getByRole('button', { name: /72-cell tray/ }).click();
+  await page.getByRole('button', { name: /128-cell tray/ }).click();
+  await field(page, 'Number of trays').fill('30');
+  await field(page, 'To spare, percent').fill('10');
+  const litres = await numberOf(page.locator('.sum'));
+  await page.getByRole('button', { name: 'Make this batch' }).click();
+
+  await page.getByLabel('Called').fill('');
+  await expect(page.getByRole('alert')).toContainText('A name must have 1 to 80 letters');
+  await page.getByLabel('Called').fill('Early cabbage');
+  await page.getByLabel('Counted in').selectOption('5 L bucket');
+  await page.getByRole('button', { name: 'Keep this batch' }).click();
+
+  const card = page.getByRole('article', { name: 'Bench card: Early cabbage' });
+  await expect(card).toContainText('30 × 128-cell tray (3840 cells), 10 % to spare');
+  await expect(card).toContainText('Put on a fitted mask');
+  await expect(card).toContainText('5 L bucket');
+  expect(litres).toBeGreaterThan(50);
+  await expect(card).toContainText(`settles to ${litres}`);
+  const kept = await card.innerText();
+  const address = page.url();
+
+  // A later edit of the recipe does not reach the card.
+  await page.getByRole('link', { name: 'Mix', exact: true }).click();
+  await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
+  await page.goto(address);
+  await expect(card).toBeVisible();
+  expect(await card.innerText()).toBe(kept);
+
+  await page.getByRole('link', { name: 'Batches' }).click();
+  await expect(page.getByRole('link', { name: /Early cabbage/ })).toBeVisible();
+});
+
+test('the card prints on one page of A4 and of Letter', async ({ page }) => {
+  await page.goto('/batches');
+  await page.getByRole('link', { name: /Lettuce blocks/ }).click();
+  await expect(page.getByRole('article')).toBeVisible();
+  for (const format of ['A4', 'Letter'] as const) {
+    const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+  }
+});
+
+test('the card reads in gallons, ounces and their scoops, and says the same', async ({ page }) => {
+  await page.goto('/batches');
+  await page.getByRole('link', { name: /First tomatoes/ }).click();
+  const lime = page.getByRole('row', { name: /dolomitic/ });
+  const grams = await numberOf(lime.locator('.big'));
+  await page.getByRole('button', { name: 'gal · oz' }).click();
+  await expect(page.getByRole('article')).toContainText(/gal (bucket|pail)/);
+  const ounces = await numberOf(lime.locator('.big'));
+  expect(grams / ounces).toBeCloseTo(28.35, 0);
+  await expect(page.getByRole('article')).not.toContainText(/\d\s(L|mL|kg|mm)\b/);
+});
+
+test('a card is put away and brought back', async ({ page }) => {
+  await page.goto('/batches');
+  await page.getByRole('link', { name: /Peat-free peppers/ }).click();
+  await page.getByRole('button', { name: 'Put away' }).click();
+  await expect(page.getByRole('status')).toContainText('is put away');
+  await expect(page.getByRole('link', { name: /Peat-free peppers/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: /Peat-free peppers/ })).toBeVisible();
+});
+
+test('a save that gets no answer keeps what was typed; pressing again keeps one batch', async ({ page }) => {
+  await page.goto('/mix');
+  await page.getByRole('button', { name: 'Make this batch' }).click();
+  await page.getByLabel('Called').fill('Patchy network');
+  // The server keeps it, but the answer is lost on the way back.
+  await page.route('**/api/batches', async (route) => {
+    if (route.request().method() !== 'POST') return route.continue();
+    await route.fetch();
+    await route.abort('failed');
+  });
+  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await expect(page.getByRole('alert')).toContainText('does not answer');
+  await expect(page.getByLabel('Called')).toHaveValue('Patchy network');
+  await page.unroute('**/api/batches');
+  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await expect(page.getByRole('article')).toBeVisible();
+  await page.getByRole('link', { name: 'Batches' }).click();
+  await expect(page.getByRole('link', { name: /Patchy network/ })).toHaveCount(1);
+});
+
+test('a batch that is not there says so', async ({ page }) => {
+  await page.route('**/api/batches/9999', (route) =>
+    route.fulfill({ status: 200, contentType: 'application/json', body: 'not json' }),
+  );
+  await page.goto('/batches/9999');
+  await expect(page.getByRole('heading', { name: 'This card cannot be shown' })).toBeVisible();
+});

@@ -1,0 +1,24 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+/** A page on which any script error, content-policy refusal or console error fails the test. */
+export const test = base.extend({
+  page: async ({ page }, use) => {
+    const wrong: string[] = [];
+    page.on('pageerror', (error) => wrong.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !message.text().includes('ERR_FAILED')) wrong.push(message.text());
+    });
+    await use(page);
+    expect(wrong).toEqual([]);
+  },
+});
+export { expect };
+
+export const reading = (page: Page, name: string): Locator =>
+  page.locator('app-reading-ruler', { hasText: name }).locator('.value');
+
+export async function numberOf(locator: Locator): Promise<number> {
+  return Number((await locator.innerText()).replace(/[^\d.]/g, ''));
+}
+
+export const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });

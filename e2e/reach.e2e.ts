@@ -1,0 +1,89 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { type Page } from '@playwright/test';
+import { expect, test } from './bench';
+
+const places: [string, string][] = [
+  ['mix', '/mix'],
+  [
+    'mix with every kind of flag',
+    '/mix?stage=germination&into=block-50&parts=peat-coarse:3,perlite-coarse:2,compost:1&lime=none&dose=lime-dolomitic:60,calcium-nitrate:2',
+  ],
+  ['batches', '/batches'],
+  ['new batch', '/batches/new'],
+  ['batch', '/batches/1'],
+  ['nowhere', '/nowhere'],
+];
+
+for (const [name, address] of places) {
+  for (const width of [1280, 390]) {
+    test(`${name} at ${width} px: axe finds nothing, nothing sticks out`, async ({ page }) => {
+      await page.setViewportSize({ width, height: 800 });
+      await page.goto(address);
+      await expect(page.locator('main h1').first()).toBeAttached();
+      await page.waitForTimeout(300);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => [v.id, v.nodes.map((n) => n.target)])).toEqual([]);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(wide).toBeLessThanOrEqual(0);
+    });
+  }
+}
+
+test('an open menu passes axe too', async ({ page }) => {
+  await page.goto('/mix');
+  await page.getByRole('button', { name: 'Add a material' }).click();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((v) => [v.id, v.nodes.map((n) => n.target)])).toEqual([]);
+});
+
+/** Presses Tab until the element with this accessible name has the focus. */
+async function tabTo(page: Page, name: RegExp): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    await page.keyboard.press('Tab');
+    const label = await page.evaluate(() => {
+      const at = document.activeElement as HTMLElement;
+      const own = at instanceof HTMLInputElement ? (at.labels?.[0]?.textContent ?? '') : '';
+      return at.getAttribute('aria-label') ?? (own || at.textContent || '');
+    });
+    if (name.test(label.trim())) return;
+  }
+  throw new Error(`Tab never reached ${String(name)}`);
+}
+
+test('the whole flow with the keyboard alone', async ({ page }) => {
+  await page.goto('/mix');
+  await expect(page.locator('app-reading-ruler').first()).toBeVisible();
+  await tabTo(page, /^Germinate/);
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('radio', { name: /^Root/ })).toBeChecked();
+  await page.keyboard.press('ArrowLeft');
+  await tabTo(page, /72-cell tray/);
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('128-cell tray').first()).toBeVisible();
+  await tabTo(page, /^Number of trays$/);
+  await tabTo(page, /^Number of trays$/);
+  await page.keyboard.type('15');
+  await tabTo(page, /^Parts of Perlite, coarse$/);
+  await tabTo(page, /^Parts of Perlite, coarse$/);
+  await page.keyboard.press('ArrowUp');
+  await tabTo(page, /^Make this batch$/);
+  await page.keyboard.press('Enter');
+  await tabTo(page, /^Called$/);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('By keys');
+  await tabTo(page, /^Keep this batch$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('article', { name: 'Bench card: By keys' })).toContainText(
+    '15 × 128-cell tray',
+  );
+});
+
+test('the work can be reached past the header', async ({ page }) => {
+  await page.goto('/mix');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  expect(await page.evaluate(() => document.activeElement?.id)).toBe('main');
+});

@@ -1,0 +1,79 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { inScoops, inSpoons, scoops, scoopText } from '#core/batch/scoops';
+import { targetSaturation } from '#core/batch/sheet';
+import { type BatchSnapshot } from '#core/batch/snapshot';
+import { vesselsOf } from '#core/mix/recipe';
+import { fixed } from '#core/units/show';
+import { Units } from '../data/units';
+import { Amount } from '../ui/amount';
+import { SaidPipe } from '../ui/said';
+import { Swatch } from '../ui/swatch';
+import { inReadersUnits, readingWords, shortName, stageNames } from '../ui/words';
+
+/** The bench card: what to scoop, weigh and pour, and in what order. One page of A4 or Letter. */
+@Component({
+  selector: 'app-batch-card',
+  imports: [DatePipe, Amount, SaidPipe, Swatch],
+  templateUrl: './batch-card.html',
+  styleUrl: './batch-card.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class BatchCard {
+  readonly name = input.required<string>();
+  readonly madeOn = input.required<string>();
+  readonly number = input<number | null>(null);
+  readonly snapshot = input.required<BatchSnapshot>();
+  /** Id of the scoop to count in. */
+  readonly scoop = input.required<string>();
+  private readonly units = inject(Units);
+
+  protected readonly stage = computed(() => stageNames[this.snapshot().recipe.stage].name);
+  protected readonly scoopOf = computed(() => scoops.find((s) => s.id === this.scoop()) ?? scoops[0]!);
+  protected readonly forWhat = computed(() => {
+    const { recipe, vessel } = this.snapshot();
+    if (!('trays' in recipe.job)) return `for ${vessel.name}`;
+    const { trays, sparePct } = recipe.job;
+    const spare = sparePct > 0 ? `, ${sparePct} % to spare` : '';
+    if (vessel.perTray === 1) return `${trays} × ${vessel.name}${spare}`;
+    return `${trays} × ${vessel.name} (${vesselsOf(recipe.job, vessel)} ${vessel.noun}s)${spare}`;
+  });
+  protected readonly saturation = computed(() =>
+    Math.round(targetSaturation[this.snapshot().moisture] * 100),
+  );
+
+  protected readonly parts = computed(() => {
+    const { sheet, materials, recipe } = this.snapshot();
+    return sheet.components.map((c, i) => {
+      const scooped = inScoops(c.looseLitres, this.scoopOf().litres);
+      return {
+        ...c,
+        name: shortName(materials[i]!.name),
+        parts: recipe.components[i]!.parts,
+        scoops: scoopText(scooped),
+        errorPct: Math.round(scooped.error * 100),
+      };
+    });
+  });
+  protected readonly doses = computed(() => {
+    const { sheet, amendments, doses } = this.snapshot();
+    return sheet.amendments.map((a, i) => ({
+      ...a,
+      name: shortName(amendments[i]!.name),
+      gPerL: doses[i]!.gPerL,
+      spoons: inSpoons(a.grams, amendments[i]!.bulkDensityGPerMl, this.units.system()),
+    }));
+  });
+  protected readonly looseLitres = computed(() =>
+    this.snapshot().sheet.components.reduce((sum, c) => sum + c.looseLitres, 0),
+  );
+  protected readonly readings = computed(() =>
+    this.snapshot().readings.map((r) => {
+      const words = readingWords(r.id, this.snapshot().vessel.noun);
+      const read = inReadersUnits(r, this.units.system());
+      const text = `${fixed(read.value, read.places ?? words.places)} ${read.unit}`.trim();
+      return { id: r.id, name: words.name, text, verdict: r.verdict };
+    }),
+  );
+  protected readonly loud = computed(() => this.snapshot().flags.filter((f) => f.severity !== 'note'));
+}

@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { formatISO, isValid, parseISO } from 'date-fns';
+import { fittingScoop } from '#core/batch/scoops';
+import { snapshotBatch, type BatchSnapshot } from '#core/batch/snapshot';
+import { BatchesService } from '../data/batches';
+import { Notices } from '../data/notices';
+import { Units } from '../data/units';
+import { RecipeStore } from '../mix/recipe-store';
+import { stageNames } from '../ui/words';
+import { BatchCard } from './batch-card';
+import { scoopChoice } from './scoop-choice';
+import { ScoopPicker } from './scoop-picker';
+
+/** The card of the recipe on the bench, before it is kept. */
+@Component({
+  selector: 'app-batch-new',
+  imports: [RouterLink, BatchCard, ScoopPicker],
+  templateUrl: './batch-new.html',
+  styleUrl: './batch-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class BatchNew {
+  private readonly store = inject(RecipeStore);
+  private readonly batches = inject(BatchesService);
+  private readonly router = inject(Router);
+  private readonly notices = inject(Notices);
+  private readonly units = inject(Units);
+  /** One key for this card: pressing Keep again after a lost answer keeps one batch. */
+  private readonly key = uuid();
+
+  protected readonly name = signal(this.proposedName());
+  protected readonly madeOn = signal(formatISO(new Date(), { representation: 'date' }));
+  protected readonly busy = signal(false);
+  protected readonly problem = signal('');
+
+  protected readonly nameProblem = computed(() => {
+    const length = this.name().trim().length;
+    return length >= 1 && length <= 80 ? '' : `A name must have 1 to 80 letters, this one has ${length}`;
+  });
+  protected readonly dayProblem = computed(() =>
+    isValid(parseISO(this.madeOn())) ? '' : 'The day must be a date',
+  );
+
+  protected readonly snapshot = computed((): BatchSnapshot | null => {
+    const library = this.store.library();
+    if (!library) return null;
+    try {
+      const system = this.units.system();
+      return snapshotBatch(this.store.recipe(), library, {
+        units: system,
+        scoop: fittingScoop(this.store.litres() / 6, system).id,
+      });
+    } catch (error) {
+      if (error instanceof RangeError) return null;
+      throw error;
+    }
+  });
+  protected readonly scoop = scoopChoice(this.snapshot, this.units.system);
+
+  protected keep(event: Event): void {
+    event.preventDefault();
+    if (this.nameProblem() || this.dayProblem()) return;
+    this.busy.set(true);
+    this.problem.set('');
+    const opened = this.store.opened();
+    this.batches
+      .keep({
+        key: this.key,
+        name: this.name().trim(),
+        recipe: this.store.recipe(),
+        mixVersionId: opened && !this.store.changed() ? opened.id : null,
+        madeOn: this.madeOn(),
+        units: this.units.system(),
+        scoop: this.scoop(),
+      })
+      .subscribe({
+        next: (batch) => {
+          this.notices.say(`Batch ${batch.id} is kept.`);
+          void this.router.navigate(['/batches', batch.id], { replaceUrl: true });
+        },
+        error: (error: Error) => {
+          this.busy.set(false);
+          this.problem.set(`Not kept: ${error.message}`);
+        },
+      });
+  }
+
+  private proposedName(): string {
+    const opened = this.store.opened();
+    return opened?.name ?? `${stageNames[this.store.recipe().stage].name}, ${this.store.kind().name}`;
+  }
+}
+
+/** A random UUID; also where the page is not a secure context. */
+function uuid(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
+  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
+  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
+}

@@ -1,0 +1,67 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { Router, RouterLink } from '@angular/router';
+import { catchError, map, of, startWith, switchMap } from 'rxjs';
+import { BatchesService, type Batch } from '../data/batches';
+import { Notices } from '../data/notices';
+import { Units } from '../data/units';
+import { RecipeStore } from '../mix/recipe-store';
+import { BatchCard } from './batch-card';
+import { scoopChoice } from './scoop-choice';
+import { ScoopPicker } from './scoop-picker';
+
+type Loading = { state: 'loading' } | { state: 'there'; batch: Batch } | { state: 'failed'; why: string };
+
+/** A kept batch: its card as it was on the day. */
+@Component({
+  selector: 'app-batch-page',
+  imports: [RouterLink, BatchCard, ScoopPicker],
+  templateUrl: './batch-page.html',
+  styleUrl: './batch-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class BatchPage {
+  readonly id = input.required<string>();
+  private readonly batches = inject(BatchesService);
+  private readonly router = inject(Router);
+  private readonly notices = inject(Notices);
+  private readonly store = inject(RecipeStore);
+  private readonly units = inject(Units);
+
+  protected readonly loading = toSignal(
+    toObservable(this.id).pipe(
+      switchMap((id) =>
+        this.batches.one(Number(id)).pipe(
+          map((batch): Loading => ({ state: 'there', batch })),
+          catchError((error: Error) => of<Loading>({ state: 'failed', why: error.message })),
+          startWith<Loading>({ state: 'loading' }),
+        ),
+      ),
+    ),
+    { initialValue: { state: 'loading' } as Loading },
+  );
+  private readonly snapshot = computed(() => {
+    const loading = this.loading();
+    return loading.state === 'there' ? loading.batch.snapshot : null;
+  });
+  protected readonly scoop = scoopChoice(this.snapshot, this.units.system);
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected mixAgain(batch: Batch): void {
+    this.store.set(batch.snapshot.recipe, `again ${batch.id}`, null);
+    void this.router.navigateByUrl('/mix');
+  }
+
+  protected putAway(batch: Batch): void {
+    this.batches.putAway(batch.id).subscribe({
+      next: () => {
+        this.notices.say(`“${batch.name}” is put away.`, () => this.batches.bringBack(batch.id).subscribe());
+        void this.router.navigateByUrl('/batches');
+      },
+      error: (error: Error) => this.notices.say(`Not put away: ${error.message}`),
+    });
+  }
+}

@@ -1,0 +1,123 @@
+import { Location } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  untracked,
+} from '@angular/core';
+import { ActivatedRoute, Router } from '@angular/router';
+import { recipeFromLink, recipeToLink } from '#core/exchange/recipe-link';
+import { type ReadingId } from '#core/judge/readings';
+import { starterMixes } from '#core/reference/starter-mixes';
+import { fixed } from '#core/units/show';
+import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
+import { readingWords } from '../ui/words';
+import { CutThrough } from './cut-through';
+import { DoseList } from './dose-list';
+import { FlagList } from './flag-list';
+import { JobPanel } from './job-panel';
+import { PartList } from './part-list';
+import { ReadingRuler } from './reading-ruler';
+import { RecipeBar } from './recipe-bar';
+import { RecipeStore, type Outcome } from './recipe-store';
+
+const LINK_DELAY_MS = 250;
+
+const briefNames: Record<ReadingId, string> = {
+  air: 'air %',
+  airAfterDrydown: 'air %',
+  cohesion: 'hold',
+  ph: 'pH',
+  ecSaturated: 'EC',
+  n: 'N',
+  largestParticle: 'size',
+};
+
+/** The heart: job on the left, parts in the middle, the vessel and its readings on the right. */
+@Component({
+  selector: 'app-mix-page',
+  imports: [CutThrough, DoseList, FlagList, JobPanel, PartList, ReadingRuler, RecipeBar],
+  templateUrl: './mix-page.html',
+  styleUrl: './mix-page.scss',
+  host: { '(document:keydown)': 'onKey($event)' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MixPage {
+  protected readonly store = inject(RecipeStore);
+  protected readonly library = inject(LibraryService).state;
+  private readonly location = inject(Location);
+  private readonly router = inject(Router);
+  private readonly notices = inject(Notices);
+  /** Query of the address that was opened; read once, as soon as the library is there. */
+  private unread: URLSearchParams | null = new URLSearchParams(
+    inject(ActivatedRoute).snapshot.queryParams as Record<string, string>,
+  );
+
+  /** The last recipe that could be computed stays in sight while the present one cannot. */
+  protected readonly computedOutcome = linkedSignal<Outcome, Extract<Outcome, { state: 'computed' }> | null>({
+    source: this.store.outcome,
+    computation: (outcome, previous) => (outcome.state === 'computed' ? outcome : (previous?.value ?? null)),
+  });
+  /** For the phone, where the readings are out of sight while the parts are changed. */
+  protected readonly brief = computed(() =>
+    (this.computedOutcome()?.judgement.readings ?? []).slice(0, 4).map((r) => ({
+      name: briefNames[r.id],
+      text: `${fixed(r.value, readingWords(r.id, '').places)}${{ low: ' ▾', ok: '', high: ' ▴' }[r.verdict]}`,
+      off: r.verdict !== 'ok',
+    })),
+  );
+  protected readonly impossible = computed(() => {
+    const outcome = this.store.outcome();
+    return outcome.state === 'impossible' ? outcome.why : '';
+  });
+
+  constructor() {
+    effect(() => {
+      const library = this.store.library();
+      if (!library || !this.unread) return;
+      const link = this.unread;
+      this.unread = null;
+      if ([...link.keys()].length === 0) return;
+      const { recipe, problems } = recipeFromLink(
+        (name) => link.get(name),
+        library,
+        starterMixes.germination,
+      );
+      untracked(() => {
+        if (JSON.stringify(recipe) !== JSON.stringify(this.store.recipe())) this.store.start(recipe);
+        if (problems.length > 0) this.notices.say(`The link was not read whole. ${problems.join('. ')}.`);
+      });
+    });
+    effect((onCleanup) => {
+      const params = recipeToLink(this.store.recipe());
+      if (!this.store.library()) return;
+      const timer = setTimeout(() => this.showInAddress(params), LINK_DELAY_MS);
+      onCleanup(() => clearTimeout(timer));
+    });
+  }
+
+  private showInAddress(params: ReturnType<typeof recipeToLink>): void {
+    if (!this.router.url.startsWith('/mix')) return;
+    const pairs = Object.entries(params).filter((pair): pair is [string, string] => pair[1] !== null);
+    // Ids, numbers, colons and commas: safe in a query as they are, and readable.
+    this.location.replaceState('/mix', pairs.map(([key, value]) => `${key}=${value}`).join('&'));
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+    const key = event.key.toLowerCase();
+    const typing = event.target instanceof HTMLInputElement && event.target.id === 'mix-name';
+    if (typing || (key !== 'z' && key !== 'y')) return;
+    event.preventDefault();
+    if (key === 'y' || event.shiftKey) this.store.redo();
+    else this.store.undo();
+  }
+
+  protected make(): void {
+    void this.router.navigateByUrl('/batches/new');
+  }
+}

@@ -1,0 +1,73 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { type Observable } from 'rxjs';
+import { MixesService, type MixVersion } from '../data/mixes';
+import { Notices } from '../data/notices';
+import { stageNames } from '../ui/words';
+import { RecipeStore } from './recipe-store';
+
+/** Which recipe this is: open a kept one, keep this one. */
+@Component({
+  selector: 'app-recipe-bar',
+  imports: [NgbDropdownModule],
+  templateUrl: './recipe-bar.html',
+  styleUrl: './recipe-bar.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class RecipeBar {
+  protected readonly store = inject(RecipeStore);
+  private readonly mixes = inject(MixesService);
+  private readonly notices = inject(Notices);
+  protected readonly stageNames = stageNames;
+  protected readonly all = toSignal(this.mixes.all$, { initialValue: [] });
+  protected readonly naming = signal(false);
+  protected readonly name = signal('');
+  protected readonly problem = signal('');
+  protected readonly busy = signal(false);
+
+  protected readonly title = computed(() => {
+    const opened = this.store.opened();
+    if (!opened) return 'A recipe without a name';
+    return opened.name + (this.store.changed() ? ', changed' : '');
+  });
+
+  protected keep(): void {
+    const opened = this.store.opened();
+    if (opened) {
+      this.save(this.mixes.keepVersion(opened.mixId, this.store.recipe()));
+      return;
+    }
+    this.problem.set('');
+    this.naming.set(true);
+  }
+
+  protected keepNamed(event: Event): void {
+    event.preventDefault();
+    const name = this.name().trim();
+    if (name === '' || name.length > 80) {
+      this.problem.set('A name must have 1 to 80 letters');
+      return;
+    }
+    this.save(this.mixes.keepNew(name, this.store.recipe()));
+  }
+
+  private save(saving: Observable<MixVersion>): void {
+    this.busy.set(true);
+    saving.subscribe({
+      next: (mix) => {
+        this.store.keptAs(mix);
+        this.naming.set(false);
+        this.name.set('');
+        this.busy.set(false);
+        this.notices.say(`Kept as ${mix.name}, version ${mix.version}.`);
+      },
+      error: (error: Error) => {
+        this.busy.set(false);
+        this.problem.set(error.message);
+        this.naming.set(this.store.opened() === null);
+        if (this.store.opened()) this.notices.say(`Not kept: ${error.message}`);
+      },
+    });
+  }
+}

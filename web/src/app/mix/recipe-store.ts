@@ -1,0 +1,146 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { batchSheet, type BatchSheet } from '#core/batch/sheet';
+import { type Fix } from '#core/judge/flag';
+import { judgeMix, type Judgement } from '#core/judge/judge';
+import { type Stage } from '#core/judge/stage';
+import { litresOf, mixInputOf, type Library, type Recipe } from '#core/mix/recipe';
+import { starterMixes } from '#core/reference/starter-mixes';
+import { vesselKind } from '#core/reference/vessels';
+import { LibraryService } from '../data/library';
+import { type MixVersion } from '../data/mixes';
+import { applyFix } from './apply-fix';
+
+const DEEPEST = 200;
+/** Changes of one control within this time are one step back. */
+const ONE_GESTURE_MS = 700;
+
+interface Moment {
+  recipe: Recipe;
+  opened: MixVersion | null;
+}
+
+export type Outcome =
+  | { state: 'waiting' }
+  | { state: 'computed'; judgement: Judgement; sheet: BatchSheet }
+  | { state: 'impossible'; why: string };
+
+/** The recipe on the bench: what it is, what it comes to, and the way back. */
+@Injectable({ providedIn: 'root' })
+export class RecipeStore {
+  private readonly libraryState = inject(LibraryService).state;
+  private readonly now = signal<Moment>({ recipe: starterMixes.germination, opened: null });
+  private readonly past = signal<readonly Moment[]>([]);
+  private readonly future = signal<readonly Moment[]>([]);
+  private lastGesture = { name: '', at: 0 };
+
+  readonly recipe = computed(() => this.now().recipe);
+  /** The kept mix that this recipe came from. */
+  readonly opened = computed(() => this.now().opened);
+  readonly canUndo = computed(() => this.past().length > 0);
+  readonly canRedo = computed(() => this.future().length > 0);
+  readonly library = computed((): Library | null => {
+    const state = this.libraryState();
+    return state.state === 'ready' ? state.library : null;
+  });
+  readonly kind = computed(() => vesselKind(this.recipe().vessel));
+  readonly litres = computed(() => litresOf(this.recipe().job, this.kind()));
+  readonly changed = computed(() => {
+    const { recipe, opened } = this.now();
+    return opened === null || JSON.stringify(recipe) !== JSON.stringify(opened.recipe);
+  });
+
+  readonly outcome = computed((): Outcome => {
+    const library = this.library();
+    if (!library) return { state: 'waiting' };
+    try {
+      const judgement = judgeMix(mixInputOf(this.recipe(), library));
+      const moisture = this.kind().vessel.shape === 'block' ? 'block' : 'sowing';
+      return {
+        state: 'computed',
+        judgement,
+        sheet: batchSheet(judgement.evaluation, this.litres(), moisture),
+      };
+    } catch (error) {
+      if (error instanceof RangeError) return { state: 'impossible', why: error.message };
+      throw error;
+    }
+  });
+
+  /**
+   * Puts a changed recipe on the bench.
+   * @param gesture names the control; changes by the same one in quick succession are one step to undo
+   */
+  set(recipe: Recipe, gesture: string, opened: MixVersion | null = this.opened()): void {
+    const at = Date.now();
+    const goesOn = gesture === this.lastGesture.name && at - this.lastGesture.at < ONE_GESTURE_MS;
+    this.lastGesture = { name: gesture, at };
+    if (!goesOn) this.past.update((past) => [...past, this.now()].slice(-DEEPEST));
+    this.future.set([]);
+    this.now.set({ recipe, opened });
+  }
+
+  patch(change: Partial<Recipe>, gesture: string): void {
+    this.set({ ...this.recipe(), ...change }, gesture);
+  }
+
+  /** Takes over a recipe with no way back, as from a link at the start. */
+  start(recipe: Recipe): void {
+    this.now.set({ recipe, opened: null });
+    this.past.set([]);
+    this.future.set([]);
+  }
+
+  open(mix: MixVersion): void {
+    this.set(mix.recipe, `open ${mix.id}`, mix);
+  }
+
+  /** The recipe as it stands is now kept under this version. */
+  keptAs(mix: MixVersion): void {
+    this.now.update((moment) => ({ ...moment, opened: mix }));
+  }
+
+  /** Another stage: its starter mix, if the present recipe is still a starter mix; else only the stage changes. */
+  toStage(stage: Stage): void {
+    const untouched = JSON.stringify(this.recipe()) === JSON.stringify(starterMixes[this.recipe().stage]);
+    if (untouched) this.set(starterMixes[stage], 'stage', null);
+    else this.patch({ stage }, 'stage');
+  }
+
+  toVessel(id: string): void {
+    const kind = vesselKind(id);
+    const { job } = this.recipe();
+    const wasTrays = this.kind().perTray > 1;
+    // Twenty trays are not twenty pots: keep the litres about the same when the way of counting changes.
+    const recount = 'trays' in job && wasTrays !== kind.perTray > 1;
+    const perTray = litresOf({ trays: 1, sparePct: 'trays' in job ? job.sparePct : 0 }, kind);
+    this.patch(
+      {
+        vessel: id,
+        compactionPct: kind.usualCompaction * 100,
+        ...(recount && { job: { ...job, trays: Math.max(1, Math.round(this.litres() / perTray)) } }),
+      },
+      'vessel',
+    );
+  }
+
+  fix(fix: Fix): void {
+    this.set(applyFix(this.recipe(), fix), `fix ${fix.kind} ${Date.now()}`);
+  }
+
+  undo(): void {
+    this.step(this.past, this.future);
+  }
+
+  redo(): void {
+    this.step(this.future, this.past);
+  }
+
+  private step(from: typeof this.past, to: typeof this.past): void {
+    const moment = from().at(-1);
+    if (!moment) return;
+    from.update((all) => all.slice(0, -1));
+    to.update((all) => [...all, this.now()]);
+    this.lastGesture = { name: '', at: 0 };
+    this.now.set(moment);
+  }
+}

@@ -1,0 +1,20 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { RouterLink } from '@angular/router';
+
+@Component({
+  selector: 'app-nowhere',
+  imports: [RouterLink],
+  template: `
+    <h1>There is nothing here</h1>
+    <p>The address may be mistyped.</p>
+    <a class="press next" routerLink="/mix">To the mix</a>
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 32px 20px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Nowhere {}

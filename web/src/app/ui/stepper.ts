@@ -1,0 +1,98 @@
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+
+let count = 0;
+
+/**
+ * A number with big minus and plus. Typing is kept as typed: what cannot be used is said beside it and nothing
+ * changes until it can.
+ */
+@Component({
+  selector: 'app-stepper',
+  template: `
+    <div class="row" role="group" [attr.aria-label]="label()">
+      <button
+        type="button"
+        [disabled]="value() <= min()"
+        [attr.aria-label]="'Less: ' + label()"
+        (click)="nudge(-1)"
+      >
+        −
+      </button>
+      <input
+        inputmode="decimal"
+        autocomplete="off"
+        [id]="id"
+        [value]="typed()"
+        [attr.aria-label]="label()"
+        [attr.aria-invalid]="problem() ? true : null"
+        [attr.aria-describedby]="problem() ? id + '-wrong' : null"
+        (input)="take($any($event.target).value)"
+        (blur)="tidy()"
+        (keydown.arrowUp)="$event.preventDefault(); nudge(1)"
+        (keydown.arrowDown)="$event.preventDefault(); nudge(-1)"
+        (focus)="$any($event.target).select()"
+      />
+      @if (unit()) {
+        <span class="unit">{{ unit() }}</span>
+      }
+      <button
+        type="button"
+        [disabled]="value() >= max()"
+        [attr.aria-label]="'More: ' + label()"
+        (click)="nudge(1)"
+      >
+        +
+      </button>
+    </div>
+    @if (problem()) {
+      <p class="wrong" [id]="id + '-wrong'" role="alert">{{ problem() }}</p>
+    }
+  `,
+  styleUrl: './stepper.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Stepper {
+  readonly label = input.required<string>();
+  readonly value = input.required<number>();
+  readonly min = input.required<number>();
+  readonly max = input.required<number>();
+  readonly step = input(1);
+  readonly unit = input('');
+  readonly changed = output<number>();
+
+  protected readonly id = `stepper-${++count}`;
+  /** What stands in the field: the value, until a person types. */
+  protected readonly typed = linkedSignal(() => written(this.value()));
+  protected readonly problem = computed(() => {
+    const text = this.typed().trim().replace(',', '.');
+    const number = Number(text);
+    if (text !== '' && Number.isFinite(number) && number >= this.min() && number <= this.max()) return '';
+    return `${this.label()} must be a number from ${this.min()} to ${this.max()}`;
+  });
+
+  protected take(text: string): void {
+    this.typed.set(text);
+    if (this.problem()) return;
+    const number = Number(text.trim().replace(',', '.'));
+    if (number !== this.value()) this.changed.emit(number);
+  }
+
+  /** On leaving, a usable number is written the usual way; one that is not stays as typed. */
+  protected tidy(): void {
+    if (!this.problem()) this.typed.set(written(this.value()));
+  }
+
+  protected nudge(direction: 1 | -1): void {
+    const step = this.step();
+    // The next whole step in that direction, so that 4.3 goes to 4.5 or 4 by halves.
+    const at = this.value() / step;
+    const next = direction > 0 ? Math.floor(at + 1 + 1e-9) : Math.ceil(at - 1 - 1e-9);
+    const value = Math.min(this.max(), Math.max(this.min(), next * step));
+    this.typed.set(written(value));
+    this.changed.emit(Number(value.toFixed(6)));
+  }
+}
+
+/** Short enough for its field: fewer decimals as the number grows. */
+const written = (value: number): string =>
+  String(Number(value.toFixed(value >= 100 ? 1 : value >= 10 ? 2 : 3)));
