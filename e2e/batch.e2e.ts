@@ -7,7 +7,7 @@ test('from a job to a bench card that stays as it was', async ({ page }) => {
   await page.getByRole('button', { name: /128-cell tray/ }).click();
   await field(page, 'Number of trays').fill('30');
   await field(page, 'To spare, percent').fill('10');
-  const litres = await numberOf(page.locator('.sum'));
+  const litres = await numberOf(page.locator('.sum app-amount'));
   await page.getByRole('button', { name: 'Make this batch' }).click();
 
   await page.getByLabel('Called').fill('');
@@ -16,6 +16,7 @@ test('from a job to a bench card that stays as it was', async ({ page }) => {
   await page.getByLabel('Counted in').selectOption('5 L bucket');
   await page.getByRole('button', { name: 'Keep this batch' }).click();
 
+  await expect(page).toHaveURL(/batches\/\d+$/);
   const card = page.getByRole('article', { name: 'Bench card: Early cabbage' });
   await expect(card).toContainText('30 × 128-cell tray (3840 cells), 10 % to spare');
   await expect(card).toContainText('Put on a fitted mask');
@@ -32,7 +33,7 @@ test('from a job to a bench card that stays as it was', async ({ page }) => {
   await expect(card).toBeVisible();
   expect(await card.innerText()).toBe(kept);
 
-  await page.getByRole('link', { name: 'Batches' }).click();
+  await page.getByRole('link', { name: 'Batches', exact: true }).click();
   await expect(page.getByRole('link', { name: /Early cabbage/ })).toBeVisible();
 });
 
@@ -84,7 +85,7 @@ test('a save that gets no answer keeps what was typed; pressing again keeps one 
   await page.unroute('**/api/batches');
   await page.getByRole('button', { name: 'Keep this batch' }).click();
   await expect(page.getByRole('article')).toBeVisible();
-  await page.getByRole('link', { name: 'Batches' }).click();
+  await page.getByRole('link', { name: 'Batches', exact: true }).click();
   await expect(page.getByRole('link', { name: /Patchy network/ })).toHaveCount(1);
 });
 

@@ -38,7 +38,7 @@ export class BatchPage {
         ),
       ),
     ),
-    { initialValue: { state: 'loading' } as Loading },
+    { initialValue: { state: 'loading' } },
   );
   private readonly snapshot = computed(() => {
     const loading = this.loading();

@@ -53,9 +53,7 @@ export class MixPage {
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
   /** Query of the address that was opened; read once, as soon as the library is there. */
-  private unread: URLSearchParams | null = new URLSearchParams(
-    inject(ActivatedRoute).snapshot.queryParams as Record<string, string>,
-  );
+  private unread: URLSearchParams | null = new URLSearchParams(inject(ActivatedRoute).snapshot.queryParams);
 
   /** The last recipe that could be computed stays in sight while the present one cannot. */
   protected readonly computedOutcome = linkedSignal<Outcome, Extract<Outcome, { state: 'computed' }> | null>({

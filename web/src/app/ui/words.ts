@@ -53,7 +53,7 @@ export function readingWords(id: ReadingId, noun: string): ReadingWords {
 }
 
 /** Size words cut from a material's name: "Sphagnum peat, fine (0-5 mm)" → "Sphagnum peat, fine". */
-export const shortName = (name: string): string => name.replace(/\s*\(.*\)$/, '');
+export const shortName = (name: string): string => name.replace(/\s*\([^)]* mm[^)]*\)$/, '');
 
 /** A reading for the eye: lengths turn to inches with the switch, all else is read the same everywhere. */
 export function inReadersUnits(

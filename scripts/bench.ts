@@ -1,0 +1,128 @@
+// npm run bench: measured, never asserted. Needs a build (npm start once) and Chromium.
+import { chromium } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { cpus, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { judgeMix } from '#core/judge/judge';
+import { evaluateMix } from '#core/mix/evaluate';
+import { columnOf, retentionProfile } from '#core/mix/water-air';
+import { recipe } from '#core/testing/recipe';
+
+const median = (values: number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+const percentile = (values: number[], p: number): number =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * p))]!;
+const row = (what: string, value: string): void => console.log(`${what.padEnd(58)} ${value}`);
+
+/** Median time of one call, µs, over rounds of many calls. */
+function microseconds(work: () => unknown, calls = 20_000, rounds = 15): number {
+  const times: number[] = [];
+  for (let round = 0; round < rounds; round++) {
+    const start = performance.now();
+    for (let i = 0; i < calls; i++) work();
+    times.push(((performance.now() - start) * 1000) / calls);
+  }
+  return median(times);
+}
+
+function core(): void {
+  const input = recipe(
+    { 'peat-fine': 4, 'perlite-coarse': 2, 'vermiculite-medium': 1 },
+    { limeToPh: 5.8, doses: { 'calcium-nitrate': 0.2 } },
+  );
+  const column = columnOf(input.vessel);
+  const profiles = input.components.map((p) => retentionProfile(p.material, column));
+  let sink = 0;
+  const bare = microseconds(() => {
+    for (let k = 0; k < column.weights.length; k++) {
+      let water = 0;
+      for (const profile of profiles) water += 0.33 * profile[k]!;
+      sink += column.weights[k]! * water;
+    }
+  });
+  const evaluation = microseconds(() => evaluateMix(input));
+  const judged = microseconds(() => judgeMix(input));
+  row('one full evaluation in core', `${evaluation.toFixed(2)} µs`);
+  row('  … and judged by every rule', `${judged.toFixed(2)} µs`);
+  row('bare sums of the retention vectors', `${bare.toFixed(3)} µs`);
+  row('evaluation / bare sums', `${(evaluation / bare).toFixed(1)}×`);
+  if (sink < 0) throw new Error('unreachable');
+}
+
+function bundle(): void {
+  const folder = join('dist', 'web', 'browser');
+  const html = readFileSync(join(folder, 'index.html'), 'utf8');
+  const initial = new Set([...html.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map((m) => m[1]!));
+  const size = (names: Iterable<string>): number =>
+    [...names].reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0);
+  const all = readdirSync(folder).filter((name) => name.endsWith('.js'));
+  row('initial JavaScript, gzipped', `${(size(initial) / 1000).toFixed(0)} kB in ${initial.size} files`);
+  row('all JavaScript, gzipped', `${(size(all) / 1000).toFixed(0)} kB`);
+}
+
+function serve(port: number): Promise<{ child: ChildProcess; ms: number }> {
+  const start = performance.now();
+  const child = spawn('npm', ['start', '--silent'], {
+    env: { ...process.env, PORT: String(port), WELCOME_DATA: mkdtempSync(join(tmpdir(), 'welcome-bench-')) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+    detached: true,
+  });
+  return new Promise((resolve, reject) => {
+    child.once('exit', () => reject(new Error('the server did not start')));
+    child.stdout.on('data', (chunk: Buffer) => {
+      if (chunk.toString().includes('Welcome is open')) resolve({ child, ms: performance.now() - start });
+    });
+  });
+}
+
+async function browser(port: number): Promise<void> {
+  const instance = await chromium.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  const page = await instance.newPage({ viewport: { width: 1280, height: 800 } });
+  const firsts: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    await page.goto(`http://127.0.0.1:${port}/mix`);
+    await page.locator('app-reading-ruler').first().waitFor();
+    firsts.push(await page.evaluate(() => performance.now()));
+  }
+  row('opened to readings on screen, median of 5', `${median(firsts).toFixed(0)} ms`);
+  const moves = await page.evaluate(async () => {
+    const slider = document.querySelector<HTMLInputElement>('input[type=range]')!;
+    const frame = (): Promise<number> => new Promise((done) => requestAnimationFrame(done));
+    const times: number[] = [];
+    for (let i = 0; i < 200; i++) {
+      await frame();
+      slider.value = String(1 + (i % 11));
+      const start = performance.now();
+      slider.dispatchEvent(new Event('input', { bubbles: true }));
+      // The task after the next frame's rendering: style, layout and paint are done by then.
+      await frame();
+      await new Promise<void>((done) => {
+        const channel = new MessageChannel();
+        channel.port1.onmessage = () => done();
+        channel.port2.postMessage(0);
+      });
+      times.push(performance.now() - start);
+    }
+    return times;
+  });
+  row('slider input to painted frame, median (frame wait included)', `${median(moves).toFixed(1)} ms`);
+  row('slider input to painted frame, p95', `${percentile(moves, 0.95).toFixed(1)} ms`);
+  await instance.close();
+}
+
+console.log(`${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}\n`);
+core();
+bundle();
+const port = 4300 + (process.pid % 500);
+const { child, ms } = await serve(port);
+row('warm npm start to listening', `${(ms / 1000).toFixed(1)} s`);
+try {
+  await browser(port);
+} finally {
+  process.kill(-child.pid!, 'SIGTERM');
+}

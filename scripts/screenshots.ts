@@ -1,0 +1,28 @@
+import { test, type Page } from '@playwright/test';
+
+const folder = 'docs/screenshots';
+const sizes = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } };
+
+async function shoot(
+  page: Page,
+  name: string,
+  address: string,
+  size: keyof typeof sizes,
+  ready: string,
+): Promise<void> {
+  await page.setViewportSize(sizes[size]);
+  await page.goto(address);
+  await page.locator(ready).first().waitFor();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+}
+
+test('pictures of the main views', async ({ page }) => {
+  await shoot(page, 'mix', '/mix', 'desk', 'app-reading-ruler');
+  await shoot(page, 'mix-phone', '/mix', 'phone', 'app-reading-ruler');
+  const wrong =
+    '/mix?stage=germination&into=cell-128&parts=peat-fine:4,perlite-coarse:2&lime=none&dose=lime-dolomitic:60';
+  await shoot(page, 'mix-flags', wrong, 'desk', 'app-reading-ruler');
+  await shoot(page, 'batches', '/batches', 'desk', 'app-batch-list li');
+  await shoot(page, 'batch-card', '/batches/1', 'desk', 'article');
+});

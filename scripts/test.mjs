@@ -1,0 +1,78 @@
+// npm test: install, then every check there is; the last line counts.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, checkNode, install, root, run } from './prepare.mjs';
+
+const chromiumPaths = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+
+/** The browser of the tests: CHROMIUM, or Debian's, installed when it is missing. */
+function chromium() {
+  const found = [process.env.CHROMIUM, ...chromiumPaths].find((path) => path && existsSync(path));
+  if (found) return found;
+  console.log('Installing Chromium through apt…');
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    return spawnSync(command, rest, {
+      stdio: 'inherit',
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    }).status;
+  };
+  apt('update', '-qq');
+  if (apt('install', '-y', '-qq', 'chromium') !== 0 || !existsSync(chromiumPaths[0])) {
+    console.error(
+      'Chromium could not be installed. Install it yourself, or name one: CHROMIUM=/path/to/chromium npm test',
+    );
+    process.exit(1);
+  }
+  return chromiumPaths[0];
+}
+
+checkNode();
+install();
+const browser = chromium();
+mkdirSync(join(root, 'dist'), { recursive: true });
+
+let passed = 0;
+let failed = 0;
+function check(name, script, args = []) {
+  console.log(`\n== ${name}`);
+  const ok = run('npm', ['run', '--silent', script, ...args]) === 0;
+  if (ok) passed++;
+  else failed++;
+  return ok;
+}
+
+check('types', 'typecheck');
+check('lint and format', 'lint');
+check('imports', 'imports');
+
+console.log('\n== unit tests');
+const jestReport = join(root, 'dist', 'jest-report.json');
+rmSync(jestReport, { force: true });
+const jestOk = run('npx', ['--no-install', 'jest', '--json', `--outputFile=${jestReport}`, '--silent']) === 0;
+if (existsSync(jestReport)) {
+  const report = JSON.parse(readFileSync(jestReport, 'utf8'));
+  passed += report.numPassedTests;
+  failed += report.numFailedTests + report.numRuntimeErrorTestSuites;
+}
+if (!jestOk && failed === 0) failed++;
+
+console.log('\n== build');
+build();
+
+console.log('\n== browser tests');
+const e2eReport = join(root, 'dist', 'e2e-report.json');
+rmSync(e2eReport, { force: true });
+const e2eOk =
+  run('npx', ['--no-install', 'playwright', 'test'], { env: { ...process.env, CHROMIUM: browser } }) === 0;
+if (existsSync(e2eReport)) {
+  const { stats } = JSON.parse(readFileSync(e2eReport, 'utf8'));
+  passed += stats.expected + stats.flaky;
+  failed += stats.unexpected;
+}
+if (!e2eOk && failed === 0) failed++;
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
