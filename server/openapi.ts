@@ -1,6 +1,17 @@
 import { z } from 'zod';
-import { batchSheetAnswerSchema, evaluationAnswerSchema, problemSchema } from '#core/exchange/answers';
-import { batchSheetRequestSchema, evaluateRequestSchema } from '#core/exchange/requests';
+import {
+  batchSheetAnswerSchema,
+  evaluationAnswerSchema,
+  hotWaterAnswerSchema,
+  problemSchema,
+  sowingAnswerSchema,
+} from '#core/exchange/answers';
+import {
+  batchSheetRequestSchema,
+  evaluateRequestSchema,
+  hotWaterRequestSchema,
+  sowingRequestSchema,
+} from '#core/exchange/requests';
 import { newBatchSchema } from '#server/batches/routes';
 import { newMixSchema, newVersionSchema } from '#server/mixes/routes';
 
@@ -53,6 +64,16 @@ export function openApi(): object {
         'What to scoop, weigh and pour',
         batchSheetRequestSchema,
         batchSheetAnswerSchema,
+      ),
+      '/api/hot-water': post(
+        'Hot water that brings a mix to a temperature',
+        hotWaterRequestSchema,
+        hotWaterAnswerSchema,
+      ),
+      '/api/sowing': post(
+        'Seeds to a cell and cells to sow for a stand',
+        sowingRequestSchema,
+        sowingAnswerSchema,
       ),
       '/api/library': get('Materials and amendments with their sources'),
       '/api/mixes': {

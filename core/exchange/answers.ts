@@ -53,6 +53,9 @@ export const batchSheetAnswerSchema = z.object({
   waterLitres: z.number(),
 });
 
+export const hotWaterAnswerSchema = numbers('waterLitres', 'finalC', 'finalSaturation');
+export const sowingAnswerSchema = numbers('emptyFraction', 'sparesPerCell', 'cells');
+
 /** RFC 9457 problem details, with one entry per thing that is wrong. */
 export const problemSchema = z.object({
   type: z.string(),

@@ -6,7 +6,7 @@ import { amendments, materials } from '#core/testing/library';
 const csv = readFileSync('core/reference/materials.csv', 'utf8');
 
 test('the starter tables are read whole', () => {
-  expect(materials).toHaveLength(23);
+  expect(materials).toHaveLength(24);
   expect(amendments).toHaveLength(36);
   expect(materials[0]).toMatchObject({
     id: 'peat-fine',

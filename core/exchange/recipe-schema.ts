@@ -27,4 +27,14 @@ export const recipeSchema = z.strictObject({
     .array(z.strictObject({ amendment: text(60), gPerL: num(0, 1000) }))
     .max(30, { error: 'must be a list of at most 30 doses' }),
   job: jobSchema,
+  measured: z
+    .strictObject({
+      shrinkagePct: num(0, 50),
+      airPct: num(0, 90),
+      ph: num(2.5, 11),
+      ecSaturatedMSPerCm: num(0, 50),
+      jar: z.strictObject({ bufferMeqPerLPerPh: num(0.1, 1000), phBeforeLime: num(2.5, 9) }),
+    })
+    .partial()
+    .optional(),
 });

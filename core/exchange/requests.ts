@@ -30,15 +30,17 @@ const componentSchema = z
     error: 'must have either material or properties',
   });
 
+const componentsSchema = z
+  .array(componentSchema, { error: 'must be a list of 1 to 30 materials' })
+  .min(1, { error: 'must be a list of 1 to 30 materials' })
+  .max(MOST_COMPONENTS, { error: 'must be a list of 1 to 30 materials' });
+
 /** Fields of every request that describes a recipe for a job. */
 const recipeShape = {
   stage: oneOf(stages),
   vessel: vesselSchema,
   compactionPct: num(0, MOST_COMPACTION * 100).optional(),
-  components: z
-    .array(componentSchema, { error: 'must be a list of 1 to 30 materials' })
-    .min(1, { error: 'must be a list of 1 to 30 materials' })
-    .max(MOST_COMPONENTS, { error: 'must be a list of 1 to 30 materials' }),
+  components: componentsSchema,
   amendments: z
     .array(z.strictObject({ amendment: text(60), gPerL: num(0, MOST_GRAMS_PER_LITRE) }))
     .max(30, { error: 'must be a list of at most 30 doses' })
@@ -66,3 +68,18 @@ export const batchSheetRequestSchema = z
     path: ['sparePct'],
   });
 export type BatchSheetRequest = z.output<typeof batchSheetRequestSchema>;
+
+export const hotWaterRequestSchema = z.strictObject({
+  components: componentsSchema,
+  litres: num(0.01, 1_000_000),
+  mixC: num(0, 95),
+  waterC: num(1, 100),
+  targetC: num(0, 100),
+});
+
+export const sowingRequestSchema = z.strictObject({
+  germination: num(0.01, 1),
+  perCell: int(1, 50),
+  wantedPlants: int(1, 100_000),
+  confidence: num(0.5, 0.9999),
+});

@@ -2,6 +2,7 @@ import { type Moisture } from '#core/batch/sheet';
 import { type BatchSheetRequest, type EvaluateRequest } from '#core/exchange/requests';
 import { materialFromRow } from '#core/material/material';
 import { type MixInput } from '#core/mix/evaluate';
+import { type Part } from '#core/mix/composition';
 import { lookUp, type Library } from '#core/mix/recipe';
 import { jobLitres } from '#core/vessel/tray';
 import { type Vessel } from '#core/vessel/vessel';
@@ -16,12 +17,7 @@ export function resolveMix(request: EvaluateRequest, library: Library): MixInput
     stage,
     vessel,
     compaction: compactionPct === undefined ? defaultCompaction(vessel) : compactionPct / 100,
-    components: components.map((c, i) => ({
-      parts: c.parts,
-      material: c.properties
-        ? materialFromRow(c.properties)
-        : lookUp(library.materials, c.material ?? '', `components.${i}.material`),
-    })),
+    components: resolveParts(components, library),
     amendments: (amendments ?? []).map((d, i) => ({
       gPerL: d.gPerL,
       amendment: lookUp(library.amendments, d.amendment, `amendments.${i}.amendment`),
@@ -33,6 +29,16 @@ export function resolveMix(request: EvaluateRequest, library: Library): MixInput
       },
     }),
   };
+}
+
+/** @throws OutOfRange for an unknown id, RangeError for a description that contradicts itself */
+export function resolveParts(components: EvaluateRequest['components'], library: Library): Part[] {
+  return components.map((c, i) => ({
+    parts: c.parts,
+    material: c.properties
+      ? materialFromRow(c.properties)
+      : lookUp(library.materials, c.material ?? '', `components.${i}.material`),
+  }));
 }
 
 /** Litres of finished mix that a batch request asks for, and the moisture to mix it to. */

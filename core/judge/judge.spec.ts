@@ -1,4 +1,8 @@
+import { recipeSchema } from '#core/exchange/recipe-schema';
 import { judgeMix } from '#core/judge/judge';
+import { schools } from '#core/judge/schools';
+import { libraryOf, mixInputOf } from '#core/mix/recipe';
+import { amendments, material, materials } from '#core/testing/library';
 import { type Severity } from '#core/judge/flag';
 import { stages } from '#core/judge/stage';
 import { stageWindows } from '#core/judge/windows';
@@ -40,20 +44,148 @@ const raised: Case[] = [
   ['dust', 'note', good, {}],
   ['oxidiser', 'note', good, { doses: { 'potassium-nitrate': 0.1 } }],
   ['legionella', 'note', { 'peat-fine': 3, compost: 1 }, {}],
+  ['manure-food', 'note', { 'peat-fine': 3, compost: 1 }, {}],
+  ['store-open', 'note', { 'peat-fine': 3, compost: 1 }, {}],
+  ['lime-eyes', 'note', good, { limeToPh: 5.8 }],
+  ['old-vermiculite', 'note', good, {}],
+  ['drowns-here', 'warn', { 'peat-fine': 1 }, { vessel: 'cell-288', limeToPh: 5.8 }],
+  ['nitrogen-ahead', 'warn', good, { stage: 'potting', limeToPh: 6, doses: { 'calcium-nitrate': 0.8 } }],
+  ['nitrogen-ahead', 'warn', good, { stage: 'potting', limeToPh: 6, doses: { 'blood-meal': 1.5 } }],
+  ['reused-mix', 'warn', { 'mix-reused': 1, 'peat-fine': 1 }, {}],
+  ['reused-mix', 'note', { 'mix-reused': 1, 'peat-fine': 1 }, { stage: 'potting' }],
+  ['heat-ammonium', 'note', { 'peat-fine': 3, compost: 1 }, {}],
+  ['feed-idle', 'warn', good, { doses: { 'blood-meal': 1 } }],
+  ['feed-idle', 'warn', good, { stage: 'rooting', doses: { 'coated-14-14-14': 2 } }],
+  ['feed-not-ready', 'warn', good, { stage: 'potting', doses: { 'blood-meal': 1.5 } }],
+  ['feed-runs-out', 'note', good, { stage: 'seedling', limeToPh: 5.8 }],
+  ['too-light', 'note', { 'perlite-coarse': 3, 'rice-hulls': 2 }, { stage: 'potting', vessel: 'pot-15' }],
+  ['screen-wet', 'note', { 'peat-coarse': 1 }, {}],
+  ['shrinkage-short', 'note', { 'peat-fine': 1, 'perlite-coarse': 1 }, { litres: 100 }],
+  ['lifting', 'note', good, { litres: 100 }],
+  ['press-too-wet', 'warn', { 'peat-black': 3, castings: 3 }, { vessel: 'block-50', compaction: 0.35 }],
+  ['press-too-dry', 'note', { 'peat-fine': 1 }, { vessel: 'block-50' }],
+  ['repels-water', 'note', { 'coir-pith': 1 }, {}],
+  ['bark-rest', 'note', { 'bark-pine': 1 }, { stage: 'potting' }],
+  ['bark-rest', 'warn', { 'bark-pine': 1 }, {}],
+  ['coir-calcium', 'note', { 'coir-pith': 1 }, {}],
 ];
+
+/** A lot that is not in the table. */
+const saltyCoir = { ...material('coir-pith'), saltsMeqPerL: 20 };
+test('salty coir is a stop with what to leach; washed coir is not', () => {
+  const input = { ...recipe({ 'peat-fine': 1 }, {}), components: [{ material: saltyCoir, parts: 1 }] };
+  const flag = judgeMix(input).flags.find((f) => f.code === 'coir-salty');
+  expect(flag?.severity).toBe('stop');
+  // From 20 to 4 meq/L: ln 5 = 1.6 volumes.
+  expect(readOut(flag!.remedy, 'metric')).toContain('1.6 volumes');
+});
 
 test.each(raised)('%s is raised as %s (%#)', (code, severity, parts, sketch) => {
   expect(flags(parts, sketch)).toContainEqual(expect.objectContaining({ code, severity }));
 });
 
-test('a sound seed mix raises only the note on dust', () => {
-  expect(flags(good, { limeToPh: 5.8 }).map((f) => f.code)).toEqual(['dust']);
+/** Where each flag must keep quiet: a plain case as near to the raised one as can be. */
+const silent: [code: string, parts: Record<string, number>, sketch: RecipeSketch][] = [
+  ['lime-overdose', good, { limeToPh: 5.8 }],
+  ['carbonate-ceiling', good, { doses: { 'lime-dolomitic': 5 } }],
+  ['lime-underdose', good, { limeToPh: 5.6 }],
+  ['lime-wrong-direction', good, { limeToPh: 5.8 }],
+  ['lime-hydrated', good, { doses: { chalk: 3 } }],
+  ['wood-ash', good, { limeToPh: 5.8 }],
+  ['lime-pellets', good, { limeToPh: 5.8 }],
+  ['no-magnesium', { 'coir-pith': 1, 'peat-fine': 1 }, { limeToPh: 5.8 }],
+  ['ph-high', { 'vermiculite-fine': 1, 'peat-fine': 3 }, { limeToPh: 5.8 }],
+  ['air-low', { 'peat-fine': 1 }, { vessel: 'pot-15', limeToPh: 5.8 }],
+  ['drowns-here', { 'peat-fine': 1 }, { vessel: 'pot-15', limeToPh: 5.8 }],
+  ['air-high', { 'perlite-coarse': 1, 'peat-coarse': 3 }, { vessel: 'flat', limeToPh: 5.8 }],
+  ['block-air-high', { 'peat-black': 1 }, { vessel: 'block-50' }],
+  ['block-air-low', { 'peat-fine': 1 }, { vessel: 'block-40' }],
+  ['cohesion-low', { 'perlite-coarse': 1, 'peat-fine': 3 }, { vessel: 'block-50' }],
+  ['particles-large', { 'peat-medium': 1 }, { stage: 'potting', vessel: 'pot-11' }],
+  ['salts-high', { compost: 1, 'peat-fine': 4 }, { stage: 'potting' }],
+  ['nitrogen-high', good, { limeToPh: 5.8, doses: { 'calcium-nitrate': 0.2 } }],
+  ['nitrogen-low', good, { stage: 'potting', limeToPh: 5.8, doses: { 'calcium-nitrate': 0.6 } }],
+  ['nitrogen-ahead', good, { stage: 'potting', doses: { 'blend-10-10-10': 1 } }],
+  ['living-at-germination', { 'peat-fine': 3, castings: 1 }, { stage: 'potting' }],
+  ['reused-mix', { 'peat-fine': 3 }, {}],
+  ['heat-ammonium', { 'peat-fine': 3, compost: 1 }, { stage: 'potting' }],
+  ['dust', { 'peat-black': 1 }, {}],
+  ['oxidiser', good, { doses: { gypsum: 1 } }],
+  ['legionella', good, {}],
+  ['manure-food', good, {}],
+  ['store-open', good, { doses: { 'calcium-nitrate': 0.2 } }],
+  ['lime-eyes', good, {}],
+  ['old-vermiculite', { 'peat-fine': 3, 'perlite-fine': 1 }, {}],
+  ['feed-idle', good, { stage: 'potting', doses: { 'blood-meal': 1 } }],
+  ['feed-not-ready', good, { stage: 'potting', doses: { 'blood-meal': 1, 'calcium-nitrate': 1 } }],
+  [
+    'feed-runs-out',
+    good,
+    { stage: 'seedling', vessel: 'pot-15', doses: { 'coated-14-14-14': 6, 'calcium-nitrate': 1 } },
+  ],
+  ['too-light', { 'peat-fine': 3, 'sand-sharp': 1 }, { stage: 'potting', vessel: 'pot-15' }],
+  ['screen-wet', { 'coir-fibre': 1 }, {}],
+  ['shrinkage-short', { 'peat-fine': 1 }, {}],
+  ['lifting', good, { litres: 10 }],
+  ['press-too-wet', { 'peat-black': 1 }, { vessel: 'block-50', compaction: 0 }],
+  ['press-too-dry', { 'peat-black': 1 }, { vessel: 'pot-11' }],
+  ['repels-water', { 'peat-fine': 1 }, {}],
+  ['bark-rest', good, {}],
+  ['coir-salty', { 'coir-pith': 1 }, {}],
+  ['coir-calcium', { 'coir-pith': 1 }, { doses: { gypsum: 3 } }],
+];
+
+test.each(silent)('%s keeps quiet where it should (%#)', (code, parts, sketch) => {
+  expect(flags(parts, sketch).map((f) => f.code)).not.toContain(code);
 });
 
-test('damp mineral grit raises no dust, lime or living flag', () => {
-  const codes = flags({ 'peat-black': 3 }, { stage: 'rooting', vessel: 'pot-11' }).map((f) => f.code);
-  for (const silent of ['dust', 'legionella', 'oxidiser', 'lime-overdose', 'living-at-germination'])
-    expect(codes).not.toContain(silent);
+test('every rule that can speak is seen to speak and to keep quiet', () => {
+  const spoken = new Set([...raised.map(([code]) => code), 'coir-salty']);
+  const quiet = new Set(silent.map(([code]) => code));
+  expect([...spoken].filter((code) => !quiet.has(code))).toEqual([]);
+  expect([...quiet].filter((code) => !spoken.has(code))).toEqual([]);
+  const said = [...raised, ...silent.map((s): Case => [s[0], 'note', s[1], s[2]])].flatMap(([, , p, s]) =>
+    flags(p, s),
+  );
+  expect(said.map((f) => f.code).filter((code) => !spoken.has(code))).toEqual([]);
+});
+
+test('a sound seed mix raises notes only', () => {
+  expect(new Set(flags(good, { limeToPh: 5.8 }).map((f) => f.severity))).toEqual(new Set(['note']));
+});
+
+describe('schools', () => {
+  test('a school changes how loudly a rule speaks, but never a stop', () => {
+    const deaf = Object.fromEntries(raised.map(([code]) => [code, 'note' as const]));
+    for (const [, , parts, sketch] of raised) {
+      const before = judgeMix(recipe(parts, sketch)).flags;
+      const after = judgeMix(recipe(parts, sketch), deaf).flags;
+      const stops = (all: typeof before) =>
+        all
+          .filter((f) => f.severity === 'stop')
+          .map((f) => f.code)
+          .sort();
+      expect(stops(after)).toEqual(stops(before));
+      expect(after.filter((f) => f.severity === 'warn')).toEqual([]);
+    }
+  });
+
+  const library = libraryOf(materials, amendments);
+  test.each(
+    schools.flatMap((s) => Object.entries(s.mixes).map(([stage, mix]) => [s.id, stage, mix] as const)),
+  )('the starting mix of %s for %s meets every window', (_, stage, mix) => {
+    expect(mix.stage).toBe(stage);
+    expect(recipeSchema.safeParse(mix).success).toBe(true);
+    const { readings, flags: all } = judgeMix(mixInputOf(mix, library));
+    expect(readings.filter((r) => r.verdict !== 'ok').map((r) => [r.id, r.value, r.low, r.high])).toEqual([]);
+    expect(all.filter((f) => f.severity === 'stop')).toEqual([]);
+  });
+
+  test('there are seven, each says what it is good at, what it costs and what it risks', () => {
+    expect(schools).toHaveLength(7);
+    for (const s of schools)
+      expect([s.stance, s.goodAt, s.costs, s.risks].every((words) => words.length > 20)).toBe(true);
+  });
 });
 
 test('thirty times too much lime is a stop that says thirty', () => {

@@ -30,6 +30,8 @@ export interface Reading {
   high: number;
   verdict: Verdict;
   source: string;
+  /** Read at the bench, not computed. */
+  measured: boolean;
 }
 
 const TOLERANCE = 1e-9;
@@ -40,26 +42,47 @@ export function verdict(value: number, { low, high }: Pick<Window, 'low' | 'high
 }
 
 /** Every reading that counts for this stage and vessel. A pressed block is judged after its first dry-down. */
-export function readingsOf(input: Pick<MixInput, 'stage' | 'vessel'>, evaluation: Evaluation): Reading[] {
+export function readingsOf(
+  input: Pick<MixInput, 'stage' | 'vessel' | 'measured'>,
+  evaluation: Evaluation,
+): Reading[] {
   const windows = stageWindows[input.stage];
-  const reading = (id: ReadingId, value: number, unit: Reading['unit'], window: Window): Reading => ({
-    id,
-    value,
-    unit,
-    ...window,
-    verdict: verdict(value, window),
-  });
+  const reading = (
+    id: ReadingId,
+    computed: number,
+    unit: Reading['unit'],
+    window: Window,
+    test?: number,
+  ): Reading => {
+    const value = test ?? computed;
+    return { id, value, unit, ...window, verdict: verdict(value, window), measured: test !== undefined };
+  };
+  const { air, ph, ecSaturatedMSPerCm } = input.measured ?? {};
   const structure =
     input.vessel.shape === 'block'
       ? [
           reading('airAfterDrydown', evaluation.airAfterDrydown * 100, '%', BLOCK_AIR_AFTER_DRYDOWN_PCT),
           reading('cohesion', evaluation.cohesion, '', BLOCK_COHESION),
         ]
-      : [reading('air', evaluation.drained.air * 100, '%', windows.airPct)];
+      : [
+          reading(
+            'air',
+            evaluation.drained.air * 100,
+            '%',
+            windows.airPct,
+            air === undefined ? undefined : air * 100,
+          ),
+        ];
   return [
     ...structure,
-    reading('ph', evaluation.ph, '', phWindow(input.stage, evaluation)),
-    reading('ecSaturated', evaluation.ecSaturatedMSPerCm, 'mS/cm', windows.ecSaturatedMSPerCm),
+    reading('ph', evaluation.ph, '', phWindow(input.stage, evaluation), ph),
+    reading(
+      'ecSaturated',
+      evaluation.ecSaturatedMSPerCm,
+      'mS/cm',
+      windows.ecSaturatedMSPerCm,
+      ecSaturatedMSPerCm,
+    ),
     reading('n', evaluation.elementsMgPerL.n, 'mg/L', windows.nMgPerL),
     reading('largestParticle', evaluation.largestParticleMm, 'mm', particleWindow(input.stage, input.vessel)),
   ];

@@ -16,8 +16,24 @@ export interface MixInput {
   components: readonly Part[];
   /** Doses per litre of finished mix. */
   amendments: readonly Dose[];
+  /** What the user's own tests of this very mix say; each takes the place of an estimate. */
+  measured?: Measured;
+  /** Finished mix for the job, L, where a job is known. */
+  litres?: number;
   /** Dose this lime, on top of the others, to reach this pH. */
   limeToPh?: { amendment: Amendment; ph: number };
+}
+
+/** Tests at the bench. */
+export interface Measured {
+  /** From a measured yield: 1 − settled volume / scooped volume. */
+  shrinkage?: number;
+  /** Jar test: buffer of the finished mix and its pH before lime. */
+  jar?: { bufferMeqPerLPerPh: number; phBeforeLime: number };
+  /** Saturate-and-drain in the vessel of this recipe, fraction. */
+  air?: number;
+  ph?: number;
+  ecSaturatedMSPerCm?: number;
 }
 
 /** Fractions of volume; everything else carries its unit. */
@@ -58,11 +74,15 @@ export const MOST_GRAMS_PER_LITRE = 1000;
 export function evaluateMix(input: MixInput): Evaluation {
   checkVessel(input.vessel);
   input.amendments.forEach((d, i) => checkRange(`amendments.${i}.gPerL`, d.gPerL, 0, MOST_GRAMS_PER_LITRE));
-  const composition = compose(input.components, input.compaction);
+  const composition = compose(
+    input.components,
+    input.compaction,
+    checkMeasured(input.measured ?? {}).shrinkage,
+  );
   const column = columnOf(input.vessel);
   const drained = drain(composition, column);
 
-  const state = acidity(composition);
+  const state = input.measured?.jar ?? acidity(composition);
   const otherMeqPerL = limedMeqPerL(input.amendments);
   const lime = input.limeToPh && {
     amendment: input.limeToPh.amendment,
@@ -103,4 +123,17 @@ export function evaluateMix(input: MixInput): Evaluation {
     availableWaterMl: Math.max(0, column.volumeL * 1000 * (drained.water - waterAt100Cm)),
     soakedFootMm: soakedFootMm(composition, column, drained),
   };
+}
+
+function checkMeasured(measured: Measured): Measured {
+  const { shrinkage, jar, air, ph, ecSaturatedMSPerCm } = measured;
+  if (shrinkage !== undefined) checkRange('measured.shrinkage', shrinkage, 0, 0.5);
+  if (air !== undefined) checkRange('measured.air', air, 0, 0.9);
+  if (ph !== undefined) checkRange('measured.ph', ph, 2.5, 11);
+  if (ecSaturatedMSPerCm !== undefined) checkRange('measured.ecSaturatedMSPerCm', ecSaturatedMSPerCm, 0, 50);
+  if (jar) {
+    checkRange('measured.jar.bufferMeqPerLPerPh', jar.bufferMeqPerLPerPh, 0.1, 1000);
+    checkRange('measured.jar.phBeforeLime', jar.phBeforeLime, 2.5, 9);
+  }
+  return measured;
 }

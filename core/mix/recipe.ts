@@ -2,7 +2,7 @@ import { type VesselKind } from '#core/vessel/tray';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { type Stage } from '#core/judge/stage';
-import { type MixInput } from '#core/mix/evaluate';
+import { type Measured, type MixInput } from '#core/mix/evaluate';
 import { OutOfRange } from '#core/units/check';
 import { vesselKind } from '#core/reference/vessels';
 import { jobLitres } from '#core/vessel/tray';
@@ -17,6 +17,17 @@ export interface Recipe {
   lime: { amendment: string; ph: number } | null;
   amendments: { amendment: string; gPerL: number }[];
   job: Job;
+  /** The user's own tests of this mix, as they were read. */
+  measured?: MeasuredByHand;
+}
+
+/** Tests in the units in which they are read. */
+export interface MeasuredByHand {
+  shrinkagePct?: number;
+  airPct?: number;
+  ph?: number;
+  ecSaturatedMSPerCm?: number;
+  jar?: { bufferMeqPerLPerPh: number; phBeforeLime: number };
 }
 
 /** How much to make: trays (or single vessels where they are counted so) with some to spare, or litres. */
@@ -52,6 +63,8 @@ export function mixInputOf(recipe: Recipe, library: Library): MixInput {
       parts: c.parts,
       material: lookUp(library.materials, c.material, `components.${i}.material`),
     })),
+    litres: litresOf(recipe.job, vesselKind(recipe.vessel)),
+    ...(recipe.measured && { measured: measuredOf(recipe.measured) }),
     amendments: recipe.amendments.map((d, i) => ({
       gPerL: d.gPerL,
       amendment: lookUp(library.amendments, d.amendment, `amendments.${i}.amendment`),
@@ -72,4 +85,12 @@ export const vesselsOf = (job: Job, kind: VesselKind): number =>
 /** Litres of finished mix that the job takes. */
 export function litresOf(job: Job, kind: VesselKind): number {
   return 'trays' in job ? jobLitres(kind.vessel, vesselsOf(job, kind), job.sparePct / 100) : job.litres;
+}
+
+function measuredOf({ shrinkagePct, airPct, ...same }: MeasuredByHand): Measured {
+  return {
+    ...same,
+    ...(shrinkagePct !== undefined && { shrinkage: shrinkagePct / 100 }),
+    ...(airPct !== undefined && { air: airPct / 100 }),
+  };
 }

@@ -1,5 +1,5 @@
 import { type Stage } from '#core/judge/stage';
-import { type MixInput } from '#core/mix/evaluate';
+import { type Measured, type MixInput } from '#core/mix/evaluate';
 import { vesselKind } from '#core/reference/vessels';
 import { amendment, material } from '#core/testing/library';
 import { type Vessel } from '#core/vessel/vessel';
@@ -11,6 +11,8 @@ export interface RecipeSketch {
   doses?: Record<string, number>;
   limeToPh?: number;
   lime?: string;
+  litres?: number;
+  measured?: Measured;
 }
 
 /** A recipe in short: recipe({ 'peat-fine': 5, 'perlite-coarse': 2 }, { stage: 'germination' }). */
@@ -20,6 +22,8 @@ export function recipe(parts: Record<string, number>, sketch: RecipeSketch = {})
   return {
     stage: sketch.stage ?? 'germination',
     vessel,
+    ...(sketch.litres !== undefined && { litres: sketch.litres }),
+    ...(sketch.measured && { measured: sketch.measured }),
     compaction: sketch.compaction ?? (vessel.shape === 'block' ? 0.25 : 0),
     components: Object.entries(parts).map(([id, n]) => ({ material: material(id), parts: n })),
     amendments: Object.entries(sketch.doses ?? {}).map(([id, gPerL]) => ({

@@ -122,6 +122,55 @@ describe('POST /api/batch-sheet', () => {
   });
 });
 
+describe('POST /api/hot-water and /api/sowing', () => {
+  const heat = {
+    components: [{ material: 'peat-fine', parts: 1 }],
+    litres: 10,
+    mixC: 15,
+    waterC: 100,
+    targetC: 60,
+  };
+
+  test('hot water by the heat balance, worked by hand', async () => {
+    const { status, body: answer } = await post('/api/hot-water', heat);
+    const mixHeat = 0.95 * 1.3 + ((0.95 * 0.45) / 0.55) * 4.186;
+    expect(status).toBe(200);
+    expect(answer.waterLitres).toBeCloseTo((mixHeat * 45) / (4.186 * 40), 9);
+    expect(answer.finalC).toBe(60);
+  });
+
+  test('a target that cannot be reached answers with what can', async () => {
+    const { status, body: answer } = await post('/api/hot-water', { ...heat, waterC: 70, targetC: 68 });
+    expect(status).toBe(400);
+    expect(answer.issues[0]).toMatchObject({
+      path: 'targetC',
+      value: 68,
+      allowed: expect.stringMatching(/at most 6\d/),
+    });
+  });
+
+  test('sowing', async () => {
+    const { body: answer } = await post('/api/sowing', {
+      germination: 0.85,
+      perCell: 2,
+      wantedPlants: 100,
+      confidence: 0.95,
+    });
+    expect(answer).toEqual({
+      emptyFraction: expect.closeTo(0.0225, 9),
+      sparesPerCell: expect.closeTo(0.7225, 9),
+      cells: 105,
+    });
+    const bad = await post('/api/sowing', {
+      germination: 85,
+      perCell: 2,
+      wantedPlants: 100,
+      confidence: 0.95,
+    });
+    expect([bad.status, bad.body.issues[0].path]).toEqual([400, 'germination']);
+  });
+});
+
 describe('bad input', () => {
   const part = { material: 'peat-fine', parts: 1 };
   const many = Array.from({ length: 10_000 }, () => ({ material: 'x', parts: 1 }));

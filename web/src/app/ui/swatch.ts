@@ -27,6 +27,7 @@ const looks: [prefix: string, look: Look][] = [
   ['leaf', { ground: '#6e6233', mark: '#b5a967', texture: 'flakes' }],
   ['loam', { ground: '#8e6b46', mark: '#d5b78e', texture: 'specks' }],
   ['rice', { ground: '#e0c98a', mark: '#937a35', texture: 'flakes' }],
+  ['mix', { ground: '#7a6a52', mark: '#d9cfbd', texture: 'specks' }],
   ['wood', { ground: '#e3cba3', mark: '#99763f', texture: 'waves' }],
 ];
 const other: Look = { ground: '#b9c2bc', mark: '#4c5e55', texture: 'dots' };

@@ -1,0 +1,74 @@
+import fc from 'fast-check';
+import { coolingFrom, hotWater, hoursUntil } from '#core/batch/hot-water';
+import { compose } from '#core/mix/composition';
+import { material, materials } from '#core/testing/library';
+import { published } from '#core/testing/published';
+
+const peat = compose([{ material: material('peat-fine'), parts: 1 }], 0);
+
+test('ten litres of peat to 60 °C, by hand', () => {
+  // 0.95 kg dry × 1.3 + 0.777 kg water × 4.186 = 4.489 kJ/K; × 45 K = 202 kJ; boiling water gives 4.186 × 40 = 167.4 kJ/kg.
+  const water = (0.95 * 0.45) / 0.55;
+  const byHand = ((0.95 * 1.3 + water * 4.186) * 45) / (4.186 * 40);
+  const ours = hotWater(peat, 10, 15, 100, 60);
+  published({
+    what: 'boiling water for 10 L of peat from 15 to 60 °C',
+    source: 'heat balance by hand; specific heats of the CRC Handbook (from memory)',
+    published: byHand,
+    ours: ours.waterLitres,
+    unit: 'L',
+    within: 1e-9,
+  });
+  expect(ours.finalSaturation).toBeCloseTo((water + byHand) / 9.4, 9);
+});
+
+test('heat is neither made nor lost', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...materials),
+      fc.integer({ min: 5, max: 30 }),
+      fc.integer({ min: 31, max: 55 }),
+      (m, mixC, targetC) => {
+        const c = compose([{ material: m, parts: 1 }], 0);
+        let result;
+        try {
+          result = hotWater(c, 20, mixC, 100, targetC);
+        } catch (error) {
+          expect(String(error)).toContain('more water than that would stand');
+          return;
+        }
+        const cDry = m.make === 'organic' ? 1.3 : 0.85;
+        const gained =
+          (20 * (m.dryBulkDensityGPerL / 1000) * cDry + 20 * c.waterAsBought * 4.186) * (targetC - mixC);
+        expect(result.waterLitres * 4.186 * (100 - targetC)).toBeCloseTo(gained, 6);
+        expect(result.finalSaturation).toBeLessThanOrEqual(1 + 1e-9);
+      },
+    ),
+  );
+});
+
+test('a target past saturation answers with what is reachable', () => {
+  expect(() => hotWater(peat, 10, 15, 70, 68)).toThrow(/targetC must be at most 6\d\.\d/);
+  const most = Number(/at most ([\d.]+)/.exec(messageOf(() => hotWater(peat, 10, 15, 70, 68)))![1]);
+  expect(hotWater(peat, 10, 15, 70, most).finalSaturation).toBeGreaterThan(0.95);
+  expect(() => hotWater(peat, 10, 15, 60, 60)).toThrow("below the water's 60 °C");
+  expect(hotWater(peat, 10, 25, 100, 20)).toMatchObject({ waterLitres: 0, finalC: 25 });
+});
+
+test('cooling runs through its two readings', () => {
+  const cooling = coolingFrom(65, 50, 1.5, 15);
+  expect(hoursUntil(cooling, 50)).toBeCloseTo(1.5, 12);
+  // Newton: half the excess over the surroundings takes the same time each time.
+  expect(hoursUntil(cooling, 27.5) - hoursUntil(cooling, 40)).toBeCloseTo(hoursUntil(cooling, 40), 9);
+  expect(hoursUntil(cooling, 10)).toBe(Infinity);
+  expect(() => coolingFrom(65, 70, 1, 15)).toThrow('laterC must be between the surroundings');
+});
+
+function messageOf(act: () => unknown): string {
+  try {
+    act();
+  } catch (error) {
+    return String(error);
+  }
+  return '';
+}

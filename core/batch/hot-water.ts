@@ -1,0 +1,88 @@
+import { type Composition } from '#core/mix/composition';
+import { checkRange, OutOfRange } from '#core/units/check';
+
+/** Specific heats, kJ/kg K: CRC Handbook (water), dry organic and mineral matter typical (from memory). */
+const C_WATER = 4.186;
+const C_DRY = { organic: 1.3, mineral: 0.85 };
+
+export interface HotWater {
+  waterLitres: number;
+  finalC: number;
+  /** Degree of saturation afterwards. */
+  finalSaturation: number;
+}
+
+/**
+ * Boiling or hot water that brings tapped mix at its as-bought moisture to a temperature:
+ * T = (m_hot c_w T_hot + C_mix T_mix) / (m_hot c_w + C_mix). Losses to tub and air are not counted.
+ * @param composition without firming
+ * @throws OutOfRange when the target cannot be reached, or not before the mix is saturated
+ */
+export function hotWater(
+  composition: Composition,
+  litres: number,
+  mixC: number,
+  waterC: number,
+  targetC: number,
+): HotWater {
+  checkRange('litres', litres, 0.01, 1_000_000);
+  checkRange('mixC', mixC, 0, 95);
+  checkRange('waterC', waterC, 1, 100);
+  checkRange('targetC', targetC, 0, 100);
+  const pores = litres * composition.totalPorosity;
+  const brought = litres * composition.waterAsBought;
+  if (targetC <= mixC) return { waterLitres: 0, finalC: mixC, finalSaturation: brought / pores };
+  if (targetC >= waterC) throw new OutOfRange('targetC', targetC, `below the water's ${waterC} °C`);
+
+  const dryHeat = composition.parts.reduce((sum, p, i) => {
+    const kg =
+      (litres * composition.densification * composition.shares[i]! * p.material.dryBulkDensityGPerL) / 1000;
+    return sum + kg * C_DRY[p.material.make];
+  }, 0);
+  const mixHeat = dryHeat + brought * C_WATER;
+  const waterLitres = (mixHeat * (targetC - mixC)) / (C_WATER * (waterC - targetC));
+  if (brought + waterLitres > pores) {
+    const room = Math.max(0, pores - brought) * C_WATER;
+    const most = (room * waterC + mixHeat * mixC) / (room + mixHeat);
+    throw new OutOfRange(
+      'targetC',
+      targetC,
+      `at most ${(Math.floor(most * 10) / 10).toFixed(1)}: more water than that would stand in the mix`,
+    );
+  }
+  return { waterLitres, finalC: targetC, finalSaturation: (brought + waterLitres) / pores };
+}
+
+/** What an aim does, °C for half an hour: Baker (ed.), The U.C. System (1957) (from memory). */
+export const heatAims = [
+  { celsius: 60, says: 'kills most damping-off fungi' },
+  { celsius: 71, says: 'kills most weed seed too' },
+  { celsius: 82, says: 'above this, compost and loam release ammonium and manganese' },
+] as const;
+
+/** Newton's law of cooling, fitted to two readings of the thermometer. */
+export interface Cooling {
+  ratePerH: number;
+  ambientC: number;
+  startC: number;
+}
+
+/** @throws OutOfRange when the readings do not cool towards the surroundings */
+export function coolingFrom(startC: number, laterC: number, hours: number, ambientC: number): Cooling {
+  checkRange('hours', hours, 0.01, 240);
+  if (!(laterC > ambientC && laterC < startC)) {
+    throw new OutOfRange(
+      'laterC',
+      laterC,
+      `between the surroundings (${ambientC} °C) and the first reading (${startC} °C)`,
+    );
+  }
+  return { ratePerH: Math.log((startC - ambientC) / (laterC - ambientC)) / hours, ambientC, startC };
+}
+
+/** Hours from the start until the mix is down to a temperature. @returns Infinity where it never gets there */
+export function hoursUntil(cooling: Cooling, celsius: number): number {
+  if (celsius >= cooling.startC) return 0;
+  if (celsius <= cooling.ambientC) return Infinity;
+  return Math.log((cooling.startC - cooling.ambientC) / (celsius - cooling.ambientC)) / cooling.ratePerH;
+}

@@ -1,0 +1,22 @@
+import { type Evaluation } from '#core/mix/evaluate';
+import { checkRange } from '#core/units/check';
+import { exposedAreaMm2, type Vessel } from '#core/vessel/vessel';
+
+/** Water that leaves a wet, open surface, mm an hour. Common practice, no source. */
+export const weathers = [
+  { id: 'dull', says: 'dull and still', evaporationMmPerH: 0.08 },
+  { id: 'bright', says: 'bright house', evaporationMmPerH: 0.25 },
+  { id: 'sun', says: 'sun and wind', evaporationMmPerH: 0.6 },
+] as const;
+export type Weather = (typeof weathers)[number];
+
+/**
+ * Hours until half of the easily available water has left: that volume / (evaporation × exposed area). A block
+ * loses from its top and four sides, a cell from its top.
+ * @param evaporationMmPerH 0.01–5
+ */
+export function dryDownHours(evaluation: Evaluation, vessel: Vessel, evaporationMmPerH: number): number {
+  checkRange('evaporationMmPerH', evaporationMmPerH, 0.01, 5);
+  const halfLitres = (evaluation.column.volumeL * evaluation.easilyAvailableWater) / 2;
+  return halfLitres / ((evaporationMmPerH * exposedAreaMm2(vessel)) / 1e6);
+}

@@ -1,0 +1,70 @@
+import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
+import { phAfter, type Acidity, type Dose } from '#core/mix/ph';
+import { checkRange } from '#core/units/check';
+
+/** Rates per day in moist, warm mix: common practice, no source. */
+const FINE_PER_DAY = 0.3;
+const COARSE_PER_DAY = 0.08;
+
+/** Share of a lime's strength that has acted after so many days, 0–1: two pools, below and above 0.25 mm. */
+export function limeReacted(product: Amendment, days: number): number {
+  checkRange('days', days, 0, 3650);
+  const fine = product.passing250UmPct;
+  const coarse = (product.passing2360UmPct - product.passing250UmPct) / 2;
+  if (fine + coarse <= 0) return 0;
+  const done = (rate: number): number => 1 - Math.exp(-rate * days);
+  return (fine * done(FINE_PER_DAY) + coarse * done(COARSE_PER_DAY)) / (fine + coarse);
+}
+
+/** pH on a day after mixing. */
+export function phOnDay(state: Acidity, doses: readonly Dose[], days: number): number {
+  const meq = doses.reduce((sum, d) => {
+    const strength = neutralisingMeqPerG(d.amendment);
+    return strength > 0 ? sum + d.gPerL * strength * limeReacted(d.amendment, days) : sum;
+  }, 0);
+  return phAfter(state, meq);
+}
+
+export interface JarReading {
+  gPerL: number;
+  ph: number;
+}
+
+/** What a jar test says of a mix and a lime, or why it cannot be used. */
+export type JarFit =
+  | { outcome: 'fitted'; phBeforeLime: number; bufferMeqPerLPerPh: number; largestMissPh: number }
+  | { outcome: 'unusable'; reason: string };
+
+/**
+ * Equal jars with 0, 2, 4, 6, 8 g/L of lime, read on day 7: a straight line through pH against dose gives the
+ * buffer. Jars above pH 7.5 lie on the carbonate plateau and are left out.
+ * @param readings two or more usable jars
+ */
+export function fitJarTest(readings: readonly JarReading[], product: Amendment): JarFit {
+  const strength = neutralisingMeqPerG(product) * limeReacted(product, 7);
+  if (!(strength > 0)) return { outcome: 'unusable', reason: `${product.name} does not neutralise acid` };
+  for (const r of readings) {
+    if (!(r.gPerL >= 0 && r.gPerL <= 50))
+      return { outcome: 'unusable', reason: `a dose must be 0 to 50 g/L, was ${r.gPerL}` };
+    if (!(r.ph >= 2.5 && r.ph <= 11))
+      return { outcome: 'unusable', reason: `a pH must be 2.5 to 11, was ${r.ph}` };
+  }
+  const used = readings.filter((r) => r.ph <= 7.5);
+  if (new Set(used.map((r) => r.gPerL)).size < 2) {
+    return { outcome: 'unusable', reason: 'at least two different doses below pH 7.5 are needed' };
+  }
+  const mean = (of: (r: JarReading) => number): number =>
+    used.reduce((sum, r) => sum + of(r), 0) / used.length;
+  const [g0, ph0] = [mean((r) => r.gPerL), mean((r) => r.ph)];
+  const slope = mean((r) => (r.gPerL - g0) * (r.ph - ph0)) / mean((r) => (r.gPerL - g0) ** 2);
+  if (!(slope > 0))
+    return { outcome: 'unusable', reason: 'pH does not rise with the dose: were the jars kept moist?' };
+  const phBeforeLime = ph0 - slope * g0;
+  const misses = used.map((r) => Math.abs(phBeforeLime + slope * r.gPerL - r.ph));
+  return {
+    outcome: 'fitted',
+    phBeforeLime,
+    bufferMeqPerLPerPh: strength / slope,
+    largestMissPh: Math.max(...misses),
+  };
+}
