@@ -1,0 +1,29 @@
+import { inject, Injectable } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { map, retry, shareReplay, startWith, catchError, of } from 'rxjs';
+import { type Amendment } from '#core/material/amendment';
+import { type Material } from '#core/material/material';
+import { libraryOf, type Library } from '#core/mix/recipe';
+import { Api } from './api';
+
+interface LibraryAnswer {
+  materials: Material[];
+  amendments: Amendment[];
+}
+
+export type LibraryState = { state: 'loading' } | { state: 'ready'; library: Library } | { state: 'failed'; why: string };
+
+/** Materials and amendments, fetched once and shared; tried again three times before it is called failed. */
+@Injectable({ providedIn: 'root' })
+export class LibraryService {
+  readonly library$ = inject(Api)
+    .get<LibraryAnswer>('library')
+    .pipe(
+      retry({ count: 3, delay: 1000 }),
+      map((answer): LibraryState => ({ state: 'ready', library: libraryOf(answer.materials, answer.amendments) })),
+      catchError((error: Error) => of<LibraryState>({ state: 'failed', why: error.message })),
+      startWith<LibraryState>({ state: 'loading' }),
+      shareReplay({ bufferSize: 1, refCount: false }),
+    );
+  readonly state = toSignal(this.library$, { requireSync: true });
+}

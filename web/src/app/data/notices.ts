@@ -1,0 +1,31 @@
+import { Injectable, signal } from '@angular/core';
+
+export interface Notice {
+  text: string;
+  undo?: () => void;
+}
+
+/** One short message at a time, with the way back where there is one. */
+@Injectable({ providedIn: 'root' })
+export class Notices {
+  private readonly shown = signal<Notice | null>(null);
+  readonly current = this.shown.asReadonly();
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  say(text: string, undo?: () => void): void {
+    clearTimeout(this.timer);
+    this.shown.set(undo ? { text, undo } : { text });
+    this.timer = setTimeout(() => this.shown.set(null), undo ? 12_000 : 6_000);
+  }
+
+  undo(): void {
+    const undo = this.shown()?.undo;
+    this.close();
+    undo?.();
+  }
+
+  close(): void {
+    clearTimeout(this.timer);
+    this.shown.set(null);
+  }
+}
