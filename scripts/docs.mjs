@@ -25,7 +25,11 @@ const rows = readFileSync(file, 'utf8')
     const difference = range ? 'inside' : figure(ours - published);
     return `| ${what} | ${source} | ${theirs} ${unit} | ${figure(ours)} ${unit} | ${difference} |`;
   });
-const table = ['| check | source | published | ours | difference |', '| --- | --- | --- | --- | --- |', ...rows].join('\n');
+const table = [
+  '| check | source | published | ours | difference |',
+  '| --- | --- | --- | --- | --- |',
+  ...rows,
+].join('\n');
 
 const page = join(root, 'docs', 'model.md');
 const [start, end] = ['<!-- checks: written by npm run docs -->', '<!-- end of checks -->'];

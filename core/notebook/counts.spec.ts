@@ -144,6 +144,6 @@ describe('stands', () => {
     [0.5, 1, 0, 0.9],
     [0.5, 1, 10, 1],
   ])('%p %p %p %p is refused', (...given) => {
-    expect(() => standOf(...(given as [number, number, number, number]))).toThrow(RangeError);
+    expect(() => standOf(...given)).toThrow(RangeError);
   });
 });

@@ -39,8 +39,13 @@ export class Api {
 
 function asApiError(error: unknown): Observable<never> {
   if (!(error instanceof HttpErrorResponse)) return throwError(() => error);
-  const problem = (typeof error.error === 'object' ? error.error : null) as { detail?: string; issues?: ApiIssue[] } | null;
+  const problem = (typeof error.error === 'object' ? error.error : null) as {
+    detail?: string;
+    issues?: ApiIssue[];
+  } | null;
   const words =
-    error.status === 0 ? 'Welcome’s server does not answer. Is it still running?' : (problem?.detail ?? error.statusText);
+    error.status === 0
+      ? 'Welcome’s server does not answer. Is it still running?'
+      : (problem?.detail ?? error.statusText);
   return throwError(() => new ApiError(error.status, words, problem?.issues ?? []));
 }

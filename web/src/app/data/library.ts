@@ -11,7 +11,8 @@ interface LibraryAnswer {
   amendments: Amendment[];
 }
 
-export type LibraryState = { state: 'loading' } | { state: 'ready'; library: Library } | { state: 'failed'; why: string };
+export type LibraryState =
+  { state: 'loading' } | { state: 'ready'; library: Library } | { state: 'failed'; why: string };
 
 /** Materials and amendments, fetched once and shared; tried again three times before it is called failed. */
 @Injectable({ providedIn: 'root' })
@@ -20,7 +21,10 @@ export class LibraryService {
     .get<LibraryAnswer>('library')
     .pipe(
       retry({ count: 3, delay: 1000 }),
-      map((answer): LibraryState => ({ state: 'ready', library: libraryOf(answer.materials, answer.amendments) })),
+      map((answer): LibraryState => ({
+        state: 'ready',
+        library: libraryOf(answer.materials, answer.amendments),
+      })),
       catchError((error: Error) => of<LibraryState>({ state: 'failed', why: error.message })),
       startWith<LibraryState>({ state: 'loading' }),
       shareReplay({ bufferSize: 1, refCount: false }),

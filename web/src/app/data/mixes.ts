@@ -30,6 +30,8 @@ export class MixesService {
   }
 
   keepVersion(mixId: number, recipe: Recipe): Observable<MixVersion> {
-    return this.api.post<MixVersion>(`mixes/${mixId}/versions`, { recipe }).pipe(tap(() => this.changed.next()));
+    return this.api
+      .post<MixVersion>(`mixes/${mixId}/versions`, { recipe })
+      .pipe(tap(() => this.changed.next()));
   }
 }

@@ -19,7 +19,9 @@ import { readingWords } from '../ui/words';
 import { CutThrough } from './cut-through';
 import { DoseList } from './dose-list';
 import { FlagList } from './flag-list';
+import { HowSure } from './how-sure';
 import { JobPanel } from './job-panel';
+import { OwnTests } from './own-tests';
 import { PartList } from './part-list';
 import { ReadingRuler } from './reading-ruler';
 import { RecipeBar } from './recipe-bar';
@@ -40,7 +42,7 @@ const briefNames: Record<ReadingId, string> = {
 /** The heart: job on the left, parts in the middle, the vessel and its readings on the right. */
 @Component({
   selector: 'app-mix-page',
-  imports: [CutThrough, DoseList, FlagList, JobPanel, PartList, ReadingRuler, RecipeBar],
+  imports: [CutThrough, DoseList, FlagList, JobPanel, OwnTests, PartList, ReadingRuler, RecipeBar],
   templateUrl: './mix-page.html',
   styleUrl: './mix-page.scss',
   host: { '(document:keydown)': 'onKey($event)' },
@@ -48,6 +50,7 @@ const briefNames: Record<ReadingId, string> = {
 })
 export class MixPage {
   protected readonly store = inject(RecipeStore);
+  protected readonly sure = inject(HowSure);
   protected readonly library = inject(LibraryService).state;
   private readonly location = inject(Location);
   private readonly router = inject(Router);
@@ -68,6 +71,13 @@ export class MixPage {
       off: r.verdict !== 'ok',
     })),
   );
+  /** In plain odds: "9 in 10". */
+  protected readonly odds = computed(() => {
+    const share = this.sure.result()?.allInside ?? 0;
+    if (share > 0.985) return 'nearly always';
+    if (share < 0.005) return 'almost never';
+    return share < 0.05 ? 'hardly ever' : `${Math.max(1, Math.min(9, Math.round(share * 10)))} in 10`;
+  });
   protected readonly impossible = computed(() => {
     const outcome = this.store.outcome();
     return outcome.state === 'impossible' ? outcome.why : '';

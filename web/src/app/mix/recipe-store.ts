@@ -7,6 +7,7 @@ import { litresOf, mixInputOf, type Library, type Recipe } from '#core/mix/recip
 import { starterMixes } from '#core/reference/starter-mixes';
 import { vesselKind } from '#core/reference/vessels';
 import { LibraryService } from '../data/library';
+import { Stances } from '../data/stances';
 import { type MixVersion } from '../data/mixes';
 import { applyFix } from './apply-fix';
 
@@ -27,6 +28,7 @@ export type Outcome =
 /** The recipe on the bench: what it is, what it comes to, and the way back. */
 @Injectable({ providedIn: 'root' })
 export class RecipeStore {
+  private readonly stances = inject(Stances);
   private readonly libraryState = inject(LibraryService).state;
   private readonly now = signal<Moment>({ recipe: starterMixes.germination, opened: null });
   private readonly past = signal<readonly Moment[]>([]);
@@ -53,7 +55,7 @@ export class RecipeStore {
     const library = this.library();
     if (!library) return { state: 'waiting' };
     try {
-      const judgement = judgeMix(mixInputOf(this.recipe(), library));
+      const judgement = judgeMix(mixInputOf(this.recipe(), library), this.stances.school().loudness);
       const moisture = this.kind().vessel.shape === 'block' ? 'block' : 'sowing';
       return {
         state: 'computed',
@@ -99,10 +101,14 @@ export class RecipeStore {
     this.now.update((moment) => ({ ...moment, opened: mix }));
   }
 
-  /** Another stage: its starter mix, if the present recipe is still a starter mix; else only the stage changes. */
+  /** Another stage: the starting mix of the school, if the present recipe is still one; else only the stage changes. */
   toStage(stage: Stage): void {
-    const untouched = JSON.stringify(this.recipe()) === JSON.stringify(starterMixes[this.recipe().stage]);
-    if (untouched) this.set(starterMixes[stage], 'stage', null);
+    const own = this.stances.school().mixes;
+    const asText = JSON.stringify(this.recipe());
+    const untouched = [...Object.values(own), ...Object.values(starterMixes)].some(
+      (r) => JSON.stringify(r) === asText,
+    );
+    if (untouched) this.set(own[stage] ?? starterMixes[stage], 'stage', null);
     else this.patch({ stage }, 'stage');
   }
 

@@ -1,0 +1,69 @@
+import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
+import { type ReadingId } from '#core/judge/readings';
+import { type Band, type Sampled } from '#core/spread/sample';
+import { Stances } from '../data/stances';
+import { SPREAD_WORKER } from '../workers/spread-worker';
+import { type SpreadAnswer, type SpreadRequest } from '../workers/spread.protocol';
+import { RecipeStore } from './recipe-store';
+
+const DRAWS = 2000;
+const SEED = 20_260;
+/** A slider that is still moving is not sampled. */
+const PAUSE_MS = 120;
+
+/** How sure the readings are: sampled in a worker, so that the page never waits for it. */
+@Injectable({ providedIn: 'root' })
+export class HowSure {
+  private readonly store = inject(RecipeStore);
+  private readonly stances = inject(Stances);
+  private readonly worker = inject(SPREAD_WORKER)();
+  private readonly sampled = signal<Sampled | null>(null);
+  private readonly share = signal(1);
+  private asked = 0;
+
+  readonly result = this.sampled.asReadonly();
+  readonly progress = this.share.asReadonly();
+  readonly bands = computed(
+    () => new Map<ReadingId, Band>((this.sampled()?.bands ?? []).map((b) => [b.id, b])),
+  );
+
+  constructor() {
+    this.worker.addEventListener('message', ({ data }: MessageEvent<SpreadAnswer>) => this.take(data));
+    inject(DestroyRef).onDestroy(() => this.worker.terminate());
+    effect(() => {
+      const library = this.store.library();
+      if (!library) return;
+      this.send({
+        kind: 'library',
+        materials: [...library.materials.values()],
+        amendments: [...library.amendments.values()],
+      });
+    });
+    effect((onCleanup) => {
+      const recipe = this.store.recipe();
+      const spreads = this.stances.spreads();
+      if (this.store.outcome().state !== 'computed') {
+        this.sampled.set(null);
+        return;
+      }
+      const timer = setTimeout(() => {
+        this.asked++;
+        this.share.set(0);
+        this.send({ kind: 'sample', id: this.asked, recipe, spreads, seed: SEED, draws: DRAWS });
+      }, PAUSE_MS);
+      onCleanup(() => clearTimeout(timer));
+    });
+  }
+
+  private take(answer: SpreadAnswer): void {
+    if (answer.id !== this.asked) return;
+    if (answer.kind === 'progress') this.share.set(answer.share);
+    else this.share.set(1);
+    if (answer.kind === 'done') this.sampled.set(answer.sampled);
+    if (answer.kind === 'impossible') this.sampled.set(null);
+  }
+
+  private send(request: SpreadRequest): void {
+    this.worker.postMessage(request);
+  }
+}

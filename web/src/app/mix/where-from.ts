@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { explain } from '#core/explain/explain';
+import { type Judgement } from '#core/judge/judge';
+import { type ReadingId } from '#core/judge/readings';
+import { significant } from '#core/units/show';
+
+/** Where a number comes from: the sum in words, its inputs, its source, what would change it most. */
+@Component({
+  selector: 'app-where-from',
+  template: `
+    <p>{{ it().how }}</p>
+    <table>
+      <caption class="visually-hidden">
+        What goes in
+      </caption>
+      <tbody>
+        @for (term of it().terms; track $index) {
+          <tr>
+            <th scope="row">{{ term.name }}</th>
+            <td class="n">{{ number(term.value) }} {{ term.unit }}</td>
+            <td>{{ term.from }}</td>
+          </tr>
+        }
+      </tbody>
+    </table>
+    @if (it().movers.length > 0) {
+      <p>
+        <b>What moves it most:</b>
+        @for (mover of it().movers; track mover.what) {
+          {{ mover.what }} <b>{{ signed(mover.by) }}</b>{{ $last ? '.' : ',' }}
+        }
+      </p>
+    }
+    <p class="term">Source: {{ it().source }}. {{ it().limits }}</p>
+  `,
+  styles: `
+    :host {
+      display: block;
+      grid-column: 1 / -1;
+      padding: 4px 12px 10px;
+      background: var(--surface);
+      font-size: 14px;
+    }
+    p {
+      margin: 4px 0;
+    }
+    table {
+      width: 100%;
+    }
+    th {
+      font-weight: 450;
+    }
+    td {
+      padding: 1px 0 1px 12px;
+      color: var(--muted);
+    }
+    .n {
+      color: var(--ink);
+      font-weight: 650;
+      text-align: right;
+      white-space: nowrap;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class WhereFrom {
+  readonly judgement = input.required<Judgement>();
+  readonly reading = input.required<ReadingId>();
+  protected readonly it = computed(() => explain(this.judgement(), this.reading()));
+
+  protected number(value: number): string {
+    return significant(value, 3);
+  }
+
+  protected signed(value: number): string {
+    return `${value > 0 ? '+' : '−'}${significant(Math.abs(value), 2)}`;
+  }
+}

@@ -1,0 +1,15 @@
+import { type Amendment } from '#core/material/amendment';
+import { type Material } from '#core/material/material';
+import { type Recipe } from '#core/mix/recipe';
+import { type Sampled } from '#core/spread/sample';
+import { type Spreads } from '#core/spread/spreads';
+
+export type SpreadRequest =
+  | { kind: 'library'; materials: Material[]; amendments: Amendment[] }
+  | { kind: 'sample'; id: number; recipe: Recipe; spreads: Spreads; seed: number; draws: number };
+
+/** Answers carry the number of the request: an older one is dropped. */
+export type SpreadAnswer =
+  | { kind: 'progress'; id: number; share: number }
+  | { kind: 'done'; id: number; sampled: Sampled }
+  | { kind: 'impossible'; id: number; why: string };

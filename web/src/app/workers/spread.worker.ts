@@ -1,0 +1,39 @@
+/// <reference lib="webworker" />
+import { libraryOf, mixInputOf, type Library } from '#core/mix/recipe';
+import { Sampler } from '#core/spread/sample';
+import { type SpreadAnswer, type SpreadRequest } from './spread.protocol';
+
+const PIECE = 250;
+let library: Library | null = null;
+/** Number of the newest request; whoever finds another number here stops. */
+let newest = 0;
+
+const answer = (message: SpreadAnswer): void => postMessage(message);
+/** Lets waiting messages in. */
+const breathe = (): Promise<void> => new Promise((done) => setTimeout(done));
+
+async function sample(request: Extract<SpreadRequest, { kind: 'sample' }>): Promise<void> {
+  const { id, recipe, spreads, seed, draws } = request;
+  if (!library) return;
+  try {
+    const sampler = new Sampler(mixInputOf(recipe, library), spreads, seed);
+    for (let done = 0; done < draws; done += PIECE) {
+      sampler.draw(Math.min(PIECE, draws - done));
+      answer({ kind: 'progress', id, share: Math.min(1, (done + PIECE) / draws) });
+      await breathe();
+      if (id !== newest) return;
+    }
+    answer({ kind: 'done', id, sampled: sampler.result() });
+  } catch (error) {
+    answer({ kind: 'impossible', id, why: error instanceof Error ? error.message : String(error) });
+  }
+}
+
+addEventListener('message', ({ data }: MessageEvent<SpreadRequest>) => {
+  if (data.kind === 'library') {
+    library = libraryOf(data.materials, data.amendments);
+    return;
+  }
+  newest = data.id;
+  void sample(data);
+});
