@@ -1,7 +1,8 @@
-import { judgeMix, type Judgement } from '#core/judge/judge';
+import { targetSaturation } from '#core/batch/sheet';
+import { type Judgement } from '#core/judge/judge';
 import { type ReadingId } from '#core/judge/readings';
 import { neutralisingMeqPerG } from '#core/material/amendment';
-import { type Evaluation, type MixInput } from '#core/mix/evaluate';
+import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { CARBONATE_CEILING_PH, limedMeqPerL } from '#core/mix/ph';
 import { fixed } from '#core/units/show';
 import { fillDepthMm } from '#core/vessel/vessel';
@@ -20,9 +21,14 @@ export interface Mover {
   by: number;
 }
 
+/** Computed numbers beside the readings that can say where they come from. */
+export const amountIds = ['limeDose', 'scooped', 'waterToAdd', 'wetWeight'] as const;
+export type AmountId = (typeof amountIds)[number];
+export type ExplainedId = ReadingId | AmountId;
+
 /** Where a number comes from: the sum in plain words, its inputs, its source, and what would change it most. */
 export interface Explanation {
-  id: ReadingId;
+  id: ExplainedId;
   how: string;
   terms: Term[];
   /** The sum done again from the terms above. */
@@ -45,7 +51,7 @@ interface Sum {
 
 const term = (name: string, value: number, unit: string, from: string): Term => ({ name, value, unit, from });
 
-const sums: Record<ReadingId, (input: MixInput, e: Evaluation) => Sum> = {
+const sums: Record<ExplainedId, (input: MixInput, e: Evaluation) => Sum> = {
   air: (input, e) => {
     const pores = term('pores', e.composition.totalPorosity * 100, '%', 'parts, shrinkage and firming');
     const water = term(
@@ -219,32 +225,104 @@ const sums: Record<ReadingId, (input: MixInput, e: Evaluation) => Sum> = {
       limits: 'Screening changes it.',
     };
   },
+  limeDose: (input, e) => {
+    const target = input.limeToPh;
+    const strength = target ? neutralisingMeqPerG(target.amendment) : 0;
+    const aim = term('pH wanted', target?.ph ?? e.acidity.phBeforeLime, '', 'the recipe');
+    const before = term('pH of the parts', e.acidity.phBeforeLime, '', 'buffer-weighted mean');
+    const buffer = term(
+      'buffer',
+      e.acidity.bufferMeqPerLPerPh,
+      'meq/L per pH',
+      input.measured?.jar ? 'your jar test' : LIBRARY,
+    );
+    const others = term('done by other doses', limedMeqPerL(input.amendments), 'meq/L', COMPUTED);
+    const need = buffer.value * (aim.value - before.value) - others.value;
+    return {
+      how: 'Acid to neutralise on the way to the pH wanted, divided by the strength of a gram of this lime.',
+      terms: [
+        aim,
+        before,
+        buffer,
+        others,
+        term('strength of the lime', strength, 'meq/g', 'calcium carbonate equivalent × fineness'),
+      ],
+      result: strength > 0 ? Math.max(0, need / strength) : 0,
+      source: 'Argo & Fisher 2002; fineness by US agronomic convention (from memory)',
+      limits: 'g per litre of finished mix, ±25 % until you test your own peat.',
+    };
+  },
+  scooped: (input, e) => {
+    const lost = term(
+      'lost in mixing',
+      e.composition.shrinkage * 100,
+      '%',
+      input.measured?.shrinkage === undefined ? 'de Larrard 1999' : 'your yield test',
+    );
+    const firmed = term('firmed by', e.composition.compaction * 100, '%', 'the recipe');
+    return {
+      how: 'Loose litres to scoop for each litre in the vessels: what mixing and firming take has to go in as well.',
+      terms: [lost, firmed],
+      result: 1 / ((1 - lost.value / 100) * (1 - firmed.value / 100)),
+      source: 'compressible packing model: de Larrard 1999',
+      limits: 'Made for grains; for fibrous stuff an estimate, until you measure your own yield.',
+    };
+  },
+  waterToAdd: (input, e) => {
+    const moisture = input.vessel.shape === 'block' ? 'block' : 'sowing';
+    const pores = term('pores', e.composition.totalPorosity * 100, '%', COMPUTED);
+    const target = term(
+      'pores to fill with water',
+      targetSaturation[moisture] * 100,
+      '%',
+      'common practice, no source',
+    );
+    const brought = term(
+      'water the materials bring',
+      e.composition.waterAsBought * 100,
+      '% of volume',
+      'moisture as bought, material table',
+    );
+    return {
+      how: 'Water that is wanted, less what the materials bring along, per litre of finished mix.',
+      terms: [pores, target, brought],
+      result: Math.max(0, (pores.value * target.value) / 1e4 - brought.value / 100),
+      source: 'volumes; moisture as bought from the material table',
+      limits: 'Bales dry out: squeeze a handful and stop when it feels right.',
+    };
+  },
+  wetWeight: (_input, e) => {
+    const volume = term('volume', e.column.volumeL, 'L', 'the vessel');
+    const dry = term('dry matter', e.composition.dryBulkDensityGPerL, 'g/L', LIBRARY);
+    const water = term('water when drained', e.drained.water * 1000, 'g/L', COMPUTED);
+    return {
+      how: 'Dry matter and drained water in one of these vessels.',
+      terms: [volume, dry, water],
+      result: volume.value * (dry.value + water.value),
+      source: 'EN 13041 for the method of the parts',
+      limits: 'Without vessel, plant and label.',
+    };
+  },
 };
 
-/** Explains a reading. Movers are found by computing the recipe again with one thing changed. */
-export function explain(judgement: Judgement, id: ReadingId): Explanation {
-  const { input, evaluation } = judgement;
-  return { id, ...sums[id](input, evaluation), movers: moversOf(judgement, id) };
+/** Explains a number. Movers are found by computing the recipe again with one thing changed. */
+export function explain({ input, evaluation }: Judgement, id: ExplainedId): Explanation {
+  return { id, ...sums[id](input, evaluation), movers: moversOf(input, id) };
 }
 
 const MOST_MOVERS = 3;
 
-function moversOf({ input, readings }: Judgement, id: ReadingId): Mover[] {
-  const now = readings.find((r) => r.id === id)?.value;
-  if (now === undefined) return [];
-  // A test of the reading itself would hide every effect; ask the model.
-  const { measured, ...rest } = input;
-  const untested: MixInput = { ...rest, ...(measured?.jar && { measured: { jar: measured.jar } }) };
+function moversOf(input: MixInput, id: ExplainedId): Mover[] {
   const read = (changed: MixInput): number | null => {
     try {
-      return judgeMix(changed).readings.find((r) => r.id === id)?.value ?? null;
+      return sums[id](changed, evaluateMix(changed)).result;
     } catch {
       return null;
     }
   };
-  const start = read(untested);
+  const start = read(input);
   if (start === null) return [];
-  return variations(untested)
+  return variations(input)
     .flatMap(({ what, changed }) => {
       const value = read(changed);
       return value === null || Math.abs(value - start) < 1e-9 ? [] : [{ what, by: value - start }];

@@ -14,7 +14,8 @@ export type Fix =
   | { kind: 'dose'; amendment: string; gPerL: number }
   | { kind: 'swapMaterial'; from: string; to: string }
   | { kind: 'addPart'; material: string }
-  | { kind: 'compaction'; pct: number };
+  | { kind: 'compaction'; pct: number }
+  | { kind: 'vessel'; vessel: string };
 
 export interface Flag {
   code: string;

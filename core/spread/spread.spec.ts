@@ -1,3 +1,4 @@
+import { batchSheet } from '#core/batch/sheet';
 import { explain } from '#core/explain/explain';
 import { readingIds } from '#core/judge/readings';
 import { judgeMix } from '#core/judge/judge';
@@ -155,6 +156,19 @@ describe('where from', () => {
       }
     }
     expect(seen).toBeGreaterThan(readingIds.length * 2);
+  });
+
+  test('amounts explain themselves too, from their own terms', () => {
+    for (const input of many) {
+      const judgement = judgeMix(input);
+      const { evaluation: e } = judgement;
+      expect(explain(judgement, 'limeDose').result).toBeCloseTo(e.lime?.gPerL ?? 0, 9);
+      expect(explain(judgement, 'scooped').result).toBeCloseTo(e.composition.densification, 9);
+      expect(explain(judgement, 'wetWeight').result).toBeCloseTo(e.wetWeightG, 9);
+      const moisture = input.vessel.shape === 'block' ? 'block' : 'sowing';
+      expect(explain(judgement, 'waterToAdd').result).toBeCloseTo(batchSheet(e, 1, moisture).waterLitres, 9);
+    }
+    expect(explain(judgeMix(mix), 'limeDose').movers.map((m) => m.what)).toContain('liming 0.2 pH higher');
   });
 
   test('what moves it most is found by moving it', () => {

@@ -7,7 +7,7 @@ const cents = (n: number): number => Math.round(n * 100) / 100;
 const LIMES = /^(lime-|chalk|eggshell|wood-ash)/;
 
 /** The recipe with a remedy done. */
-export function applyFix(recipe: Recipe, fix: Fix): Recipe {
+export function applyFix(recipe: Recipe, fix: Exclude<Fix, { kind: 'vessel' }>): Recipe {
   switch (fix.kind) {
     case 'limeToPh':
       // Lime to a pH takes the place of every lime dosed by hand.

@@ -44,7 +44,7 @@ import { WhereFrom } from './where-from';
       <b>{{ word() }}</b>
     </div>
     @if (open()) {
-      <app-where-from [judgement]="judgement()" [reading]="reading().id" />
+      <app-where-from [judgement]="judgement()" [of]="reading().id" />
     }
   `,
   styleUrl: './reading-ruler.scss',

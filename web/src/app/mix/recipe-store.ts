@@ -130,7 +130,8 @@ export class RecipeStore {
   }
 
   fix(fix: Fix): void {
-    this.set(applyFix(this.recipe(), fix), `fix ${fix.kind} ${Date.now()}`);
+    if (fix.kind === 'vessel') this.toVessel(fix.vessel);
+    else this.set(applyFix(this.recipe(), fix), `fix ${fix.kind} ${Date.now()}`);
   }
 
   undo(): void {

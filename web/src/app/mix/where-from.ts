@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { explain } from '#core/explain/explain';
+import { explain, type ExplainedId } from '#core/explain/explain';
 import { type Judgement } from '#core/judge/judge';
-import { type ReadingId } from '#core/judge/readings';
 import { significant } from '#core/units/show';
 
 /** Where a number comes from: the sum in words, its inputs, its source, what would change it most. */
@@ -65,8 +64,8 @@ import { significant } from '#core/units/show';
 })
 export class WhereFrom {
   readonly judgement = input.required<Judgement>();
-  readonly reading = input.required<ReadingId>();
-  protected readonly it = computed(() => explain(this.judgement(), this.reading()));
+  readonly of = input.required<ExplainedId>();
+  protected readonly it = computed(() => explain(this.judgement(), this.of()));
 
   protected number(value: number): string {
     return significant(value, 3);
