@@ -8,6 +8,7 @@ const places: [string, string][] = [
     'mix with every kind of flag',
     '/mix?stage=germination&into=block-50&parts=peat-coarse:3,perlite-coarse:2,compost:1&lime=none&dose=lime-dolomitic:60,calcium-nitrate:2',
   ],
+  ['settings', '/settings'],
   ['batches', '/batches'],
   ['new batch', '/batches/new'],
   ['batch', '/batches/1'],
@@ -27,6 +28,23 @@ for (const [name, address] of places) {
       expect(wide).toBeLessThanOrEqual(0);
     });
   }
+}
+
+for (const width of [1280, 390]) {
+  test(`everything that opens on the mix, open at ${width} px, passes axe too`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 800 });
+    await page.goto('/mix');
+    await page.getByText('Over days and weeks').click();
+    await page.getByText('Your own tests of this mix').click();
+    for (const button of await page.getByRole('button', { name: /: where from\?$/ }).all())
+      await button.click();
+    await expect(page.locator('app-where-from')).toHaveCount(6);
+    await expect(page.locator('app-feed-chart canvas')).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map((v) => [v.id, v.nodes.map((n) => n.target)])).toEqual([]);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(wide).toBeLessThanOrEqual(0);
+  });
 }
 
 test('an open menu passes axe too', async ({ page }) => {

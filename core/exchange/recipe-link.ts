@@ -1,10 +1,10 @@
 import { stages } from '#core/judge/stage';
-import { type Library, type Recipe } from '#core/mix/recipe';
+import { type Library, type MeasuredByHand, type Recipe, withTests } from '#core/mix/recipe';
 import { vesselKinds } from '#core/reference/vessels';
 
 /** Query parameters of a recipe link, readable by people: `parts=peat-fine:5,perlite-fine:2&lime=lime-dolomitic:5.8`. */
 export type LinkParams = Record<
-  'stage' | 'into' | 'firm' | 'parts' | 'lime' | 'dose' | 'make' | 'spare',
+  'stage' | 'into' | 'firm' | 'parts' | 'lime' | 'dose' | 'make' | 'spare' | 'tests',
   string | null
 >;
 
@@ -21,7 +21,33 @@ export function recipeToLink(recipe: Recipe): LinkParams {
     dose: recipe.amendments.map((d) => pair(d.amendment, d.gPerL)).join(',') || null,
     make: 'trays' in job ? String(job.trays) : `${job.litres}L`,
     spare: 'trays' in job ? String(job.sparePct) : null,
+    tests: recipe.measured ? testsToText(recipe.measured) : null,
   };
+}
+
+/** Names of the tests in a link, with their ranges. The jar test is two numbers that go together. */
+const testNames = {
+  shrink: [0, 50],
+  air: [0, 90],
+  ph: [2.5, 11],
+  ec: [0, 50],
+  buffer: [0.1, 1000],
+  sour: [2.5, 9],
+} as const;
+
+function testsToText({ shrinkagePct, airPct, ph, ecSaturatedMSPerCm, jar }: MeasuredByHand): string {
+  const all: Record<keyof typeof testNames, number | undefined> = {
+    shrink: shrinkagePct,
+    air: airPct,
+    ph,
+    ec: ecSaturatedMSPerCm,
+    buffer: jar?.bufferMeqPerLPerPh,
+    sour: jar?.phBeforeLime,
+  };
+  return Object.entries(all)
+    .filter((entry): entry is [string, number] => entry[1] !== undefined)
+    .map(([name, value]) => pair(name, value))
+    .join(',');
 }
 
 /** What a link said, as far as it can be used, and what could not be, in words. */
@@ -100,7 +126,32 @@ export function recipeFromLink(
     const sparePct = optional(get('spare'), (v) => number('spare', v, 0, 200)) ?? 0;
     if (trays !== null) recipe.job = { trays: Math.round(trays), sparePct };
   }
-  return { recipe, problems };
+  const tests = new Map<string, number>();
+  for (const piece of (get('tests') ?? '').split(',').filter(Boolean)) {
+    const [name = '', amount = ''] = piece.split(':');
+    if (!Object.hasOwn(testNames, name)) {
+      problems.push(`tests: there is no “${name}”`);
+      continue;
+    }
+    const [low, high] = testNames[name as keyof typeof testNames];
+    const value = number(`test ${name}`, amount, low, high);
+    if (value !== null) tests.set(name, value);
+  }
+  return { recipe: withTests(recipe, measuredFrom(tests)), problems };
+}
+
+function measuredFrom(tests: ReadonlyMap<string, number>): MeasuredByHand {
+  const [shrinkagePct, airPct, ph, ecSaturatedMSPerCm, buffer, sour] = Object.keys(testNames).map((name) =>
+    tests.get(name),
+  );
+  return {
+    ...(shrinkagePct !== undefined && { shrinkagePct }),
+    ...(airPct !== undefined && { airPct }),
+    ...(ph !== undefined && { ph }),
+    ...(ecSaturatedMSPerCm !== undefined && { ecSaturatedMSPerCm }),
+    ...(buffer !== undefined &&
+      sour !== undefined && { jar: { bufferMeqPerLPerPh: buffer, phBeforeLime: sour } }),
+  };
 }
 
 const usual = (vessel: string): number =>

@@ -7,8 +7,10 @@ import { demandMgPerPlant, feedingOf } from '#core/mix/feeding';
 import { leachLitresPerL, saltsLeft } from '#core/mix/leaching';
 import { fitJarTest, limeReacted, phOnDay } from '#core/mix/lime-reaction';
 import { squeezeAt } from '#core/mix/moisture';
+import { drain } from '#core/mix/water-air';
+import { retentionOf, waterAt } from '#core/material/retention';
 import { labelMgPerL, releasedMgPerL, releasedShare } from '#core/mix/release';
-import { amendment, amendments } from '#core/testing/library';
+import { amendment, amendments, material } from '#core/testing/library';
 import { published } from '#core/testing/published';
 import { recipe } from '#core/testing/recipe';
 import { volumeL } from '#core/vessel/vessel';
@@ -177,6 +179,19 @@ describe('water', () => {
     expect(saltsLeft(1)).toBeCloseTo(1 / Math.E, 12);
     expect(leachLitresPerL(3, 1, 0.8)).toBeCloseTo(0.8 * Math.log(3), 12);
     expect(leachLitresPerL(1, 3, 0.8)).toBe(0);
+  });
+
+  test('a bed that draws 10 cm is a column that stands 10 cm higher', () => {
+    const input = recipe({ 'peat-fine': 1 }, { vessel: 'cell-72' });
+    const { composition, column } = evaluateMix(input);
+    const onBed = drain(composition, column, 10);
+    const byHand = column.heightsMm.reduce(
+      (sum, mm, k) => sum + column.weights[k]! * waterAt(retentionOf(material('peat-fine')), mm / 10 + 10),
+      0,
+    );
+    expect(onBed.water).toBeCloseTo(byHand, 12);
+    expect(onBed.air).toBeGreaterThan(drain(composition, column).air);
+    expect(() => drain(composition, column, 101)).toThrow('bedSuctionCm must be a number from 0 to 100');
   });
 
   test('a block dries from five sides, by hand', () => {

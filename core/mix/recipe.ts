@@ -94,3 +94,28 @@ function measuredOf({ shrinkagePct, airPct, ...same }: MeasuredByHand): Measured
     ...(airPct !== undefined && { air: airPct / 100 }),
   };
 }
+
+/** What a change of a recipe leaves of the user's own tests: a test holds only for the mix that it was made on. */
+export function withValidTests(before: Recipe, after: Recipe): Recipe {
+  const { measured } = after;
+  if (!measured || measured !== before.measured) return after;
+  const differs = (key: keyof Recipe): boolean => JSON.stringify(before[key]) !== JSON.stringify(after[key]);
+  const parts = differs('components');
+  const packed = parts || differs('compactionPct');
+  const dosed = parts || differs('lime') || differs('amendments');
+  const { shrinkagePct, airPct, ph, ecSaturatedMSPerCm, jar } = measured;
+  return withTests(after, {
+    ...(shrinkagePct !== undefined && !parts && { shrinkagePct }),
+    ...(airPct !== undefined && !packed && !differs('vessel') && { airPct }),
+    ...(ph !== undefined && !dosed && { ph }),
+    ...(ecSaturatedMSPerCm !== undefined && !dosed && { ecSaturatedMSPerCm }),
+    ...(jar && !packed && { jar }),
+  });
+}
+
+/** The recipe with these tests and no others. */
+export function withTests(recipe: Recipe, measured: MeasuredByHand): Recipe {
+  const bare = { ...recipe };
+  delete bare.measured;
+  return Object.keys(measured).length > 0 ? { ...bare, measured } : bare;
+}

@@ -1,6 +1,7 @@
 import { type Material } from '#core/material/material';
-import { retentionOf, waterAt, waterOf } from '#core/material/retention';
+import { retentionOf, waterAt, waterOf, type RetentionCurve } from '#core/material/retention';
 import { type Composition } from '#core/mix/composition';
+import { checkRange } from '#core/units/check';
 import { areaAtMm2, fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
 
 /** A vessel cut into heights at which water is reckoned: weights are shares of its volume and sum to 1. */
@@ -45,17 +46,18 @@ export function columnOf(vessel: Vessel): Column {
 const profiles = new WeakMap<Column, WeakMap<Material, Float64Array>>();
 
 /** Water content of a loose material at each height of a drained column (suction in cm = height in cm). */
-export function retentionProfile(material: Material, column: Column): Float64Array {
+export function retentionProfile(material: Material, column: Column, bedSuctionCm = 0): Float64Array {
+  // Beds are asked for one recipe at a time; only the free base is remembered.
+  if (bedSuctionCm > 0) return profileOf(retentionOf(material), column, bedSuctionCm);
   let byMaterial = profiles.get(column);
   if (!byMaterial) profiles.set(column, (byMaterial = new WeakMap()));
   let profile = byMaterial.get(material);
-  if (!profile) {
-    const curve = retentionOf(material);
-    profile = column.heightsMm.map((mm) => waterAt(curve, mm / 10));
-    byMaterial.set(material, profile);
-  }
+  if (!profile) byMaterial.set(material, (profile = profileOf(retentionOf(material), column, 0)));
   return profile;
 }
+
+const profileOf = (curve: RetentionCurve, column: Column, bedSuctionCm: number): Float64Array =>
+  column.heightsMm.map((mm) => waterAt(curve, mm / 10 + bedSuctionCm));
 
 /** Water held by the mix at one suction, as a fraction of volume: never more than its pores. */
 export function waterHeld(composition: Composition, suctionCm: number): number {
@@ -77,12 +79,14 @@ export interface Drained {
 /**
  * Water and air in the vessel after saturation and free drainage to a base at zero suction:
  * θ_cc = (1/V) ∫ A(z) θ(z) dz, θ(z) = min(TP, D Σ f_i θ_i(z)). Same idea as Fonteno, Acta Hort. 238:67 (1989).
+ * @param bedSuctionCm pull of a sand bed or mat below the base, cm of water, 0–100; 0 for a free base
  */
-export function drain(composition: Composition, column: Column): Drained {
+export function drain(composition: Composition, column: Column, bedSuctionCm = 0): Drained {
+  checkRange('bedSuctionCm', bedSuctionCm, 0, 100);
   const n = column.heightsMm.length;
   const waterProfile = new Float64Array(n);
   composition.parts.forEach((p, i) => {
-    const profile = retentionProfile(p.material, column);
+    const profile = retentionProfile(p.material, column, bedSuctionCm);
     const share = composition.densification * composition.shares[i]!;
     for (let k = 0; k < n; k++) waterProfile[k]! += share * profile[k]!;
   });

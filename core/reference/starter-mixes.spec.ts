@@ -2,7 +2,7 @@ import { recipeSchema } from '#core/exchange/recipe-schema';
 import { recipeFromLink, recipeToLink, type LinkParams } from '#core/exchange/recipe-link';
 import { judgeMix } from '#core/judge/judge';
 import { stages } from '#core/judge/stage';
-import { libraryOf, litresOf, mixInputOf } from '#core/mix/recipe';
+import { libraryOf, litresOf, mixInputOf, withValidTests, type Recipe } from '#core/mix/recipe';
 import { starterMixes } from '#core/reference/starter-mixes';
 import { vesselKind } from '#core/reference/vessels';
 import { amendments, materials } from '#core/testing/library';
@@ -27,6 +27,27 @@ describe('links', () => {
       starterMixes.rooting,
     );
     expect([recipe, problems]).toEqual([starterMixes[stage], []]);
+  });
+
+  test("the user's own tests travel along", () => {
+    const tested = {
+      ...starterMixes.potting,
+      measured: {
+        shrinkagePct: 12.5,
+        airPct: 14,
+        ph: 5.9,
+        ecSaturatedMSPerCm: 1.4,
+        jar: { bufferMeqPerLPerPh: 30.25, phBeforeLime: 4.1 },
+      },
+    };
+    expect(recipeFromLink(reader(recipeToLink(tested)), library, starterMixes.rooting).recipe).toEqual(
+      tested,
+    );
+    const wrong = { ...recipeToLink(starterMixes.potting), tests: 'ph:19,smell:3' };
+    expect(recipeFromLink(reader(wrong), library, starterMixes.rooting).problems).toEqual([
+      'test ph must be a number from 2.5 to 11, the link says “19”',
+      'tests: there is no “smell”',
+    ]);
   });
 
   test('a job in litres, no lime, no dose', () => {
@@ -62,4 +83,29 @@ test('a job in trays is cells times their volume, with spare', () => {
     9,
   );
   expect(litresOf({ litres: 33 }, kind)).toBe(33);
+});
+
+describe('a test holds only for the mix that it was made on', () => {
+  const measured = {
+    shrinkagePct: 12,
+    airPct: 14,
+    ph: 5.9,
+    ecSaturatedMSPerCm: 1.4,
+    jar: { bufferMeqPerLPerPh: 30, phBeforeLime: 4.1 },
+  };
+  const before: Recipe = { ...starterMixes.potting, measured };
+  const left = (change: Partial<Recipe>): string[] =>
+    Object.keys(withValidTests(before, { ...before, ...change }).measured ?? {}).sort();
+
+  test.each<[string, Partial<Recipe>, string[]]>([
+    ['another job', { job: { litres: 5 } }, Object.keys(measured).sort()],
+    ['other parts', { components: [{ material: 'peat-fine', parts: 1 }] }, []],
+    ['another vessel', { vessel: 'pot-9' }, ['ecSaturatedMSPerCm', 'jar', 'ph', 'shrinkagePct']],
+    ['firmer', { compactionPct: 10 }, ['ecSaturatedMSPerCm', 'ph', 'shrinkagePct']],
+    ['another lime', { lime: null }, ['airPct', 'jar', 'shrinkagePct']],
+    ['another feed', { amendments: [] }, ['airPct', 'jar', 'shrinkagePct']],
+    ['new tests', { measured: { ph: 6 }, amendments: [] }, ['ph']],
+  ])('%s', (_, change, kept) => {
+    expect(left(change)).toEqual(kept);
+  });
 });

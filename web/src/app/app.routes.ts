@@ -24,5 +24,10 @@ export const routes: Routes = [
       },
     ],
   },
+  {
+    path: 'settings',
+    title: 'Settings',
+    loadComponent: () => import('./settings/settings-page').then((m) => m.SettingsPage),
+  },
   { path: '**', title: 'Not found', loadComponent: () => import('./ui/nowhere').then((m) => m.Nowhere) },
 ];

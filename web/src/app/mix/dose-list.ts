@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { inSpoons } from '#core/batch/scoops';
 import { neutralisingMeqPerG, type Amendment, type AmendmentKind } from '#core/material/amendment';
@@ -8,6 +8,8 @@ import { Amount } from '../ui/amount';
 import { Stepper } from '../ui/stepper';
 import { shortName } from '../ui/words';
 import { RecipeStore } from './recipe-store';
+import { SwapMenu } from './swap-menu';
+import { WhereFrom } from './where-from';
 
 const kinds: Record<AmendmentKind, string> = {
   lime: 'sweetens',
@@ -22,7 +24,7 @@ const kinds: Record<AmendmentKind, string> = {
 /** The small amounts that are weighed: lime to a pH, a starter charge, and whatever else goes in by the gram. */
 @Component({
   selector: 'app-dose-list',
-  imports: [NgbDropdownModule, Amount, Stepper],
+  imports: [NgbDropdownModule, Amount, Stepper, SwapMenu, WhereFrom],
   templateUrl: './dose-list.html',
   styleUrl: './dose-list.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -63,6 +65,12 @@ export class DoseList {
       return amendment ? [{ amendment, ...this.weighed(amendment, d.gPerL) }] : [];
     }),
   );
+
+  protected readonly limeFrom = signal(false);
+  protected readonly judgement = computed(() => {
+    const outcome = this.store.outcome();
+    return outcome.state === 'computed' ? outcome.judgement : null;
+  });
 
   private weighed(amendment: Amendment, gPerL: number) {
     const grams = gPerL * this.store.litres();

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { stages } from '#core/judge/stage';
 import { litresIn } from '#core/units/factors';
@@ -6,6 +7,7 @@ import { showLength, type UnitSystem } from '#core/units/show';
 import { vesselsOf } from '#core/mix/recipe';
 import { vesselKinds } from '#core/reference/vessels';
 import { volumeL, type Vessel } from '#core/vessel/vessel';
+import { Stances } from '../data/stances';
 import { Units } from '../data/units';
 import { Amount } from '../ui/amount';
 import { Stepper } from '../ui/stepper';
@@ -16,13 +18,14 @@ import { RecipeStore } from './recipe-store';
 /** What it is for, what it goes into, and how much of it. */
 @Component({
   selector: 'app-job-panel',
-  imports: [NgbDropdownModule, Amount, Stepper, VesselOutline],
+  imports: [NgbDropdownModule, RouterLink, Amount, Stepper, VesselOutline],
   templateUrl: './job-panel.html',
   styleUrl: './job-panel.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class JobPanel {
   protected readonly store = inject(RecipeStore);
+  protected readonly stances = inject(Stances);
   private readonly units = inject(Units);
   protected readonly stages = stages.map((id) => ({ id, ...stageNames[id] }));
   protected readonly kinds = vesselKinds;

@@ -21,6 +21,7 @@ import { DoseList } from './dose-list';
 import { FlagList } from './flag-list';
 import { HowSure } from './how-sure';
 import { JobPanel } from './job-panel';
+import { OverTime } from './over-time';
 import { OwnTests } from './own-tests';
 import { PartList } from './part-list';
 import { ReadingRuler } from './reading-ruler';
@@ -42,7 +43,7 @@ const briefNames: Record<ReadingId, string> = {
 /** The heart: job on the left, parts in the middle, the vessel and its readings on the right. */
 @Component({
   selector: 'app-mix-page',
-  imports: [CutThrough, DoseList, FlagList, JobPanel, OwnTests, PartList, ReadingRuler, RecipeBar],
+  imports: [CutThrough, DoseList, FlagList, JobPanel, OverTime, OwnTests, PartList, ReadingRuler, RecipeBar],
   templateUrl: './mix-page.html',
   styleUrl: './mix-page.scss',
   host: { '(document:keydown)': 'onKey($event)' },

@@ -1,21 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { convertEc, type EcMethod } from '#core/mix/salts';
-import { type MeasuredByHand, type Recipe } from '#core/mix/recipe';
+import { type MeasuredByHand, withTests } from '#core/mix/recipe';
 import { significant } from '#core/units/show';
 import { NumberField } from '../ui/number-field';
+import { ecMethodNames } from '../ui/words';
+import { JarTest } from './jar-test';
 import { RecipeStore } from './recipe-store';
 
-const methods: { id: EcMethod; says: string }[] = [
-  { id: 'saturated', says: 'saturated extract' },
-  { id: 'displaced', says: 'poured through' },
-  { id: 'oneToTwo', says: '1 part to 2 of water' },
-  { id: 'oneToFive', says: '1 part to 5 of water' },
-];
+const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, says: ecMethodNames[id] }));
 
 /** The person's own tests of this mix: each replaces an estimate and narrows its band. */
 @Component({
   selector: 'app-own-tests',
-  imports: [NumberField],
+  imports: [JarTest, NumberField],
   template: `
     <details>
       <summary>
@@ -72,9 +69,10 @@ const methods: { id: EcMethod; says: string }[] = [
           </select>
         </div>
       </div>
+      <app-jar-test (fitted)="set({ jar: $event })" />
       @if (tests().jar; as jar) {
         <p>
-          A jar test is in use: pH {{ number(jar.phBeforeLime) }} before lime, buffer
+          In use: pH {{ number(jar.phBeforeLime) }} before lime, buffer
           {{ number(jar.bufferMeqPerLPerPh) }} meq/L per pH.
         </p>
       }
@@ -102,7 +100,7 @@ export class OwnTests {
     return saturated === undefined ? undefined : this.convert(saturated, 'saturated', this.method());
   });
 
-  protected set(change: Partial<Record<keyof MeasuredByHand, number | undefined>>): void {
+  protected set(change: { [K in keyof MeasuredByHand]?: MeasuredByHand[K] | undefined }): void {
     const merged = Object.entries({ ...this.tests(), ...change }).filter(([, value]) => value !== undefined);
     const measured = Object.fromEntries(merged) as MeasuredByHand;
     this.store.set(withTests(this.store.recipe(), measured), `test ${Object.keys(change).join()}`);
@@ -152,11 +150,4 @@ export class OwnTests {
     const { composition, drained } = outcome.judgement.evaluation;
     return convertEc(ec, from, to, { totalPorosity: composition.totalPorosity, water: drained.water });
   }
-}
-
-/** The recipe with these tests and no others. */
-function withTests(recipe: Recipe, measured: MeasuredByHand): Recipe {
-  const bare = { ...recipe };
-  delete bare.measured;
-  return Object.keys(measured).length > 0 ? { ...bare, measured } : bare;
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Material } from '#core/material/material';
 import { Amount } from '../ui/amount';
@@ -6,13 +6,14 @@ import { Stepper } from '../ui/stepper';
 import { Swatch } from '../ui/swatch';
 import { materialSays, shortName } from '../ui/words';
 import { RecipeStore } from './recipe-store';
+import { WhereFrom } from './where-from';
 
 const MOST_ON_SLIDER = 12;
 
 /** The parts: what is in it and how much of each. */
 @Component({
   selector: 'app-part-list',
-  imports: [NgbDropdownModule, Amount, Stepper, Swatch],
+  imports: [NgbDropdownModule, Amount, Stepper, Swatch, WhereFrom],
   templateUrl: './part-list.html',
   styleUrl: './part-list.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -40,8 +41,14 @@ export class PartList {
     const outcome = this.store.outcome();
     if (outcome.state !== 'computed') return null;
     const loose = outcome.sheet.components.reduce((sum, c) => sum + c.looseLitres, 0);
-    return { loose, litres: outcome.sheet.litres, firmed: this.store.recipe().compactionPct > 0 };
+    return {
+      loose,
+      litres: outcome.sheet.litres,
+      firmed: this.store.recipe().compactionPct > 0,
+      judgement: outcome.judgement,
+    };
   });
+  protected readonly scoopedFrom = signal(false);
   protected readonly absent = computed((): Material[] => {
     const used = new Set(this.store.recipe().components.map((c) => c.material));
     return [...(this.store.library()?.materials.values() ?? [])].filter((m) => !used.has(m.id));

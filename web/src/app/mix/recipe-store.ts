@@ -3,10 +3,11 @@ import { batchSheet, type BatchSheet } from '#core/batch/sheet';
 import { type Fix } from '#core/judge/flag';
 import { judgeMix, type Judgement } from '#core/judge/judge';
 import { type Stage } from '#core/judge/stage';
-import { litresOf, mixInputOf, type Library, type Recipe } from '#core/mix/recipe';
+import { litresOf, mixInputOf, withValidTests, type Library, type Recipe } from '#core/mix/recipe';
 import { starterMixes } from '#core/reference/starter-mixes';
 import { vesselKind } from '#core/reference/vessels';
 import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
 import { Stances } from '../data/stances';
 import { type MixVersion } from '../data/mixes';
 import { applyFix } from './apply-fix';
@@ -29,6 +30,7 @@ export type Outcome =
 @Injectable({ providedIn: 'root' })
 export class RecipeStore {
   private readonly stances = inject(Stances);
+  private readonly notices = inject(Notices);
   private readonly libraryState = inject(LibraryService).state;
   private readonly now = signal<Moment>({ recipe: starterMixes.germination, opened: null });
   private readonly past = signal<readonly Moment[]>([]);
@@ -78,7 +80,11 @@ export class RecipeStore {
     this.lastGesture = { name: gesture, at };
     if (!goesOn) this.past.update((past) => [...past, this.now()].slice(-DEEPEST));
     this.future.set([]);
-    this.now.set({ recipe, opened });
+    const valid = withValidTests(this.recipe(), recipe);
+    if (valid !== recipe && JSON.stringify(valid) !== JSON.stringify(recipe)) {
+      this.notices.say('Your tests were of the mix as it was; they are laid aside.', () => this.undo());
+    }
+    this.now.set({ recipe: valid, opened });
   }
 
   patch(change: Partial<Recipe>, gesture: string): void {
@@ -110,6 +116,11 @@ export class RecipeStore {
     );
     if (untouched) this.set(own[stage] ?? starterMixes[stage], 'stage', null);
     else this.patch({ stage }, 'stage');
+  }
+
+  /** The starting mix of a school for a stage. */
+  startWith(recipe: Recipe): void {
+    this.set(recipe, `school ${Date.now()}`, null);
   }
 
   toVessel(id: string): void {

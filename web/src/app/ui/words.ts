@@ -3,12 +3,21 @@ import { millimetresIn } from '#core/units/factors';
 import { type UnitSystem } from '#core/units/show';
 import { type Stage } from '#core/judge/stage';
 import { type Role } from '#core/material/material';
+import { type EcMethod } from '#core/mix/salts';
 
 export const stageNames: Record<Stage, { name: string; says: string }> = {
   germination: { name: 'Germinate', says: 'sow and cover' },
   rooting: { name: 'Root', says: 'strike cuttings' },
   seedling: { name: 'Grow on', says: 'pricked out' },
   potting: { name: 'Pot up', says: 'to planting size' },
+};
+
+/** How a pen reading was taken. */
+export const ecMethodNames: Record<EcMethod, string> = {
+  saturated: 'saturated extract',
+  displaced: 'poured through',
+  oneToTwo: '1 part to 2 of water',
+  oneToFive: '1 part to 5 of water',
 };
 
 export const roleWords: Record<Role, string> = {

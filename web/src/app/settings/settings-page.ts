@@ -1,0 +1,60 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { Router } from '@angular/router';
+import { schools, type School } from '#core/judge/schools';
+import { stages, type Stage } from '#core/judge/stage';
+import { type Recipe } from '#core/mix/recipe';
+import { type Spreads } from '#core/spread/spreads';
+import { Stances } from '../data/stances';
+import { RecipeStore } from '../mix/recipe-store';
+import { NumberField } from '../ui/number-field';
+import { stageNames } from '../ui/words';
+
+/** Spreads as people think of them: plain words, shown in percent, points or pH units. */
+const spreadWords: { name: keyof Spreads; label: string; times: number }[] = [
+  { name: 'scoop', label: 'How full a scoop is, ± %', times: 100 },
+  { name: 'dose', label: 'How well a dose is weighed, ± %', times: 100 },
+  { name: 'limeStrength', label: 'Strength of the lime, ± %', times: 100 },
+  { name: 'buffer', label: 'Buffer of peat and others, ± %', times: 100 },
+  { name: 'phUnits', label: 'pH of the materials, ± units', times: 1 },
+  { name: 'salts', label: 'Salts and nutrients in them, ± %', times: 100 },
+  { name: 'density', label: 'Weight of a litre, ± %', times: 100 },
+  { name: 'particle', label: 'Size of the bits, ± %', times: 100 },
+  { name: 'porosityPoints', label: 'Pores, ± points', times: 100 },
+  { name: 'poreSize', label: 'Width of the pores, ± %', times: 100 },
+  { name: 'shrinkagePoints', label: 'Lost in mixing, ± points', times: 100 },
+  { name: 'ecFactor', label: 'EC of so much salt, ± %', times: 100 },
+];
+
+/** Ways of working to choose from, and how far things scatter. */
+@Component({
+  selector: 'app-settings-page',
+  imports: [NumberField],
+  templateUrl: './settings-page.html',
+  styleUrl: './settings-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SettingsPage {
+  protected readonly stances = inject(Stances);
+  private readonly store = inject(RecipeStore);
+  private readonly router = inject(Router);
+  protected readonly schools = schools;
+  protected readonly spreadWords = spreadWords;
+  protected readonly stageNames = stageNames;
+
+  protected mixesOf(school: School): { stage: Stage; recipe: Recipe }[] {
+    return stages.flatMap((stage) => {
+      const recipe = school.mixes[stage];
+      return recipe ? [{ stage, recipe }] : [];
+    });
+  }
+
+  protected start(school: School, recipe: Recipe): void {
+    this.stances.follow(school.id);
+    this.store.startWith(recipe);
+    void this.router.navigateByUrl('/mix');
+  }
+
+  protected setSpread(name: keyof Spreads, times: number, shown: number | undefined): void {
+    if (shown !== undefined) this.stances.setSpread(name, shown / times);
+  }
+}
