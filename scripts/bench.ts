@@ -8,6 +8,8 @@ import { gzipSync } from 'node:zlib';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
 import { columnOf, retentionProfile } from '#core/mix/water-air';
+import { sampleReadings } from '#core/spread/sample';
+import { defaultSpreads } from '#core/spread/spreads';
 import { recipe } from '#core/testing/recipe';
 
 const median = (values: number[]): number =>
@@ -48,6 +50,14 @@ function core(): void {
   row('  … and judged by every rule', `${judged.toFixed(2)} µs`);
   row('bare sums of the retention vectors', `${bare.toFixed(3)} µs`);
   row('evaluation / bare sums', `${(evaluation / bare).toFixed(1)}×`);
+  const DRAWS = 2000;
+  const sampling = microseconds(() => sampleReadings(input, defaultSpreads, 1, DRAWS), 1, 7) / DRAWS;
+  row(
+    'one draw of the spread (every reading)',
+    `${sampling.toFixed(1)} µs, ${Math.round(1e6 / sampling)} draws/s`,
+  );
+  row('  … / one evaluation with nothing varied', `${(sampling / evaluation).toFixed(1)}×`);
+  row('  … / bare sums', `${(sampling / bare).toFixed(0)}×`);
   if (sink < 0) throw new Error('unreachable');
 }
 
@@ -83,6 +93,8 @@ async function browser(port: number): Promise<void> {
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   const page = await instance.newPage({ viewport: { width: 1280, height: 800 } });
+  // Functions sent to the page carry a helper of the TypeScript loader with them.
+  await page.addInitScript('globalThis.__name = (f) => f');
   const firsts: number[] = [];
   for (let i = 0; i < 5; i++) {
     await page.goto(`http://127.0.0.1:${port}/mix`);
@@ -112,6 +124,25 @@ async function browser(port: number): Promise<void> {
   });
   row('slider input to painted frame, median (frame wait included)', `${median(moves).toFixed(1)} ms`);
   row('slider input to painted frame, p95', `${percentile(moves, 0.95).toFixed(1)} ms`);
+  const blocked = await page.evaluate(async () => {
+    let longest = 0;
+    const watch = new PerformanceObserver((list) => {
+      for (const task of list.getEntries()) longest = Math.max(longest, task.duration);
+    });
+    watch.observe({ type: 'longtask' });
+    const slider = document.querySelector<HTMLInputElement>('input[type=range]')!;
+    for (let i = 0; i < 8; i++) {
+      slider.value = String(2 + (i % 5));
+      slider.dispatchEvent(new Event('input', { bubbles: true }));
+      await new Promise((done) => setTimeout(done, 600));
+    }
+    watch.disconnect();
+    return longest;
+  });
+  row(
+    'longest main-thread task while sampling 8 × 2000 draws',
+    blocked > 0 ? `${blocked.toFixed(0)} ms` : 'none over 50 ms',
+  );
   await instance.close();
 }
 

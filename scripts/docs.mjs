@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { root } from './prepare.mjs';
+import { must, root } from './prepare.mjs';
 
 const file = join(root, 'dist', 'checks.jsonl');
 rmSync(file, { force: true });
@@ -37,4 +37,5 @@ const text = readFileSync(page, 'utf8');
 const before = text.slice(0, text.indexOf(start) + start.length);
 const after = text.slice(text.indexOf(end));
 writeFileSync(page, `${before}\n\n${table}\n\n${after}`);
+must('npx', ['--no-install', 'prettier', '--write', '--log-level=warn', page]);
 console.log(`${rows.length} checks written to docs/model.md`);
