@@ -1,4 +1,5 @@
 import { type Stage } from '#core/judge/stage';
+import { type Material } from '#core/material/material';
 import { meanByShare } from '#core/mix/composition';
 import { type Evaluation } from '#core/mix/evaluate';
 import { narrowestSideMm, type Vessel } from '#core/vessel/vessel';
@@ -61,13 +62,13 @@ export const EARTHY_PH_WINDOW = ph(6.0, 6.8);
 export const BLOCK_AIR_AFTER_DRYDOWN_PCT = window(RULE)(8, 25);
 export const BLOCK_COHESION = window(RULE)(0.55, 1);
 
-/** Share of loam, compost and castings by volume of parts. */
-export function earthyShare(evaluation: Evaluation): number {
-  return meanByShare(evaluation.composition, (m) => (m.role === 'food' || m.id === 'loam' ? 1 : 0));
-}
+/** Loam, compost and castings: more than this share of them by volume of parts moves the pH window. */
+export const isEarthy = (material: Material): boolean => material.role === 'food' || material.id === 'loam';
+export const MOST_EARTHY_SHARE = 0.25;
 
 export function phWindow(stage: Stage, evaluation: Evaluation): Window {
-  return earthyShare(evaluation) > 0.25 ? EARTHY_PH_WINDOW : stageWindows[stage].ph;
+  const share = meanByShare(evaluation.composition, (m) => (isEarthy(m) ? 1 : 0));
+  return share > MOST_EARTHY_SHARE ? EARTHY_PH_WINDOW : stageWindows[stage].ph;
 }
 
 /** Pieces up to a quarter of the narrowest side; for germination never over 6 mm. */

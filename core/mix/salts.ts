@@ -48,18 +48,9 @@ export interface Elements {
 /** Whether a product's label nutrients count from the first day: salts, and limes (calcium and magnesium whole). */
 const countsAtMixing = (a: Amendment): boolean => a.kind === 'salt' || a.kind === 'lime';
 
-/** Nutrients soluble at mixing, mg per litre of finished mix: g/L × % × 10, label oxides as elements. */
-export function elementsMgPerL(composition: Composition, doses: readonly Dose[]): Elements {
-  const d = composition.densification;
-  const from = (of: Parameters<typeof meanByShare>[1]): number => d * meanByShare(composition, of);
-  const sum: Elements = {
-    n: from((m) => m.availableNMgPerL),
-    p: from((m) => m.availablePMgPerL),
-    k: from((m) => m.availableKMgPerL),
-    ca: from((m) => m.availableCaMgPerL),
-    mg: from((m) => m.availableMgMgPerL),
-    s: 0,
-  };
+/** Nutrients of doses that are soluble at mixing, mg per litre of finished mix: g/L × % × 10, oxides as elements. */
+export function elementsOfDoses(doses: readonly Dose[]): Elements {
+  const sum: Elements = { n: 0, p: 0, k: 0, ca: 0, mg: 0, s: 0 };
   for (const { amendment: a, gPerL } of doses) {
     if (!countsAtMixing(a)) continue;
     const per = gPerL * 10;
@@ -71,4 +62,19 @@ export function elementsMgPerL(composition: Composition, doses: readonly Dose[])
     sum.s += per * a.sPct;
   }
   return sum;
+}
+
+/** Nutrients soluble at mixing, of materials and doses together. */
+export function elementsMgPerL(composition: Composition, doses: readonly Dose[]): Elements {
+  const d = composition.densification;
+  const from = (of: Parameters<typeof meanByShare>[1]): number => d * meanByShare(composition, of);
+  const dosed = elementsOfDoses(doses);
+  return {
+    n: dosed.n + from((m) => m.availableNMgPerL),
+    p: dosed.p + from((m) => m.availablePMgPerL),
+    k: dosed.k + from((m) => m.availableKMgPerL),
+    ca: dosed.ca + from((m) => m.availableCaMgPerL),
+    mg: dosed.mg + from((m) => m.availableMgMgPerL),
+    s: dosed.s,
+  };
 }

@@ -1,0 +1,77 @@
+import { spreadOut } from '#core/finder/parts';
+
+export interface Found {
+  score: number;
+  /** By index on the shelf. */
+  parts: Uint8Array;
+}
+
+/** Scores closer than this are a tie: smaller totals, then earlier materials, come first. */
+const TIE = 1e-12;
+
+/** @returns below 0 when a comes first */
+export function compareFound(a: Found, b: Found): number {
+  if (Math.abs(a.score - b.score) > TIE) return a.score - b.score;
+  const total = (parts: Uint8Array): number => parts.reduce((s, p) => s + p, 0);
+  const smaller = total(a.parts) - total(b.parts);
+  if (smaller !== 0) return smaller;
+  for (let i = 0; i < a.parts.length; i++) {
+    if (a.parts[i] !== b.parts[i]) return b.parts[i]! - a.parts[i]!;
+  }
+  return 0;
+}
+
+/** The best of however many, in bounded memory: a heap with the worst kept on top. */
+export class BestOf {
+  private readonly heap: Found[] = [];
+
+  constructor(private readonly keep: number) {}
+
+  /** A score above this cannot enter. */
+  get worst(): number {
+    return this.heap.length < this.keep ? Infinity : this.heap[0]!.score + TIE;
+  }
+
+  offer(score: number, members: ArrayLike<number>, amounts: ArrayLike<number>, n: number): void {
+    this.take({ score, parts: spreadOut(members, amounts, n) });
+  }
+
+  take(found: Found): void {
+    const { heap } = this;
+    if (heap.length < this.keep) {
+      heap.push(found);
+      this.up(heap.length - 1);
+    } else if (compareFound(found, heap[0]!) < 0) {
+      heap[0] = found;
+      this.down(0);
+    }
+  }
+
+  /** Best first. */
+  sorted(): Found[] {
+    return [...this.heap].sort(compareFound);
+  }
+
+  private up(at: number): void {
+    const { heap } = this;
+    while (at > 0) {
+      const parent = (at - 1) >> 1;
+      if (compareFound(heap[at]!, heap[parent]!) <= 0) return;
+      [heap[at], heap[parent]] = [heap[parent]!, heap[at]!];
+      at = parent;
+    }
+  }
+
+  private down(at: number): void {
+    const { heap } = this;
+    for (;;) {
+      let worst = at;
+      for (const child of [2 * at + 1, 2 * at + 2]) {
+        if (child < heap.length && compareFound(heap[child]!, heap[worst]!) > 0) worst = child;
+      }
+      if (worst === at) return;
+      [heap[at], heap[worst]] = [heap[worst]!, heap[at]!];
+      at = worst;
+    }
+  }
+}

@@ -1,0 +1,365 @@
+import fc from 'fast-check';
+import { isMet, penalty, stageAims } from '#core/finder/aims';
+import { compareFound, type Found } from '#core/finder/best-of';
+import {
+  conflictOf,
+  formulated,
+  searchAll,
+  shelfAndLimits,
+  starterFor,
+  type FinderJob,
+} from '#core/finder/formulate';
+import { gcd, gathered } from '#core/finder/parts';
+import { merged, Search } from '#core/finder/search';
+import { noPreferences, Shelf } from '#core/finder/shelf';
+import { starterDoseGPerL } from '#core/finder/starter';
+import { readingsOf } from '#core/judge/readings';
+import { phWindow } from '#core/judge/windows';
+import { stages } from '#core/judge/stage';
+import { evaluateMix } from '#core/mix/evaluate';
+import { vesselKinds, vesselKind } from '#core/reference/vessels';
+import { amendment, amendments, material, materials } from '#core/testing/library';
+
+const library = new Map(amendments.map((a) => [a.id, a]));
+const cost = (id: string): number => 0.05 + (id.length % 7) * 0.03;
+
+function job(ids: readonly string[], change: Partial<FinderJob> = {}): FinderJob {
+  const stage = change.stage ?? 'germination';
+  const vessel = change.vessel ?? vesselKind('cell-72').vessel;
+  return {
+    stage,
+    vessel,
+    compaction: vessel.shape === 'block' ? 0.25 : 0,
+    shelved: ids.map((id) => ({ material: material(id), costPerL: cost(id) })),
+    maxTotal: 6,
+    minParts: {},
+    maxParts: {},
+    materialsMax: 10,
+    peatMax: 1,
+    preferences: noPreferences,
+    weights: {},
+    lime: amendment('lime-dolomitic'),
+    starter: starterFor(stage, library),
+    fixedDoses: [],
+    ...change,
+  };
+}
+
+/** Every set of whole parts, each computed by the plain model and scored by its readings: slow and obvious. */
+function naive(j: FinderJob): { tried: number; found: Found[] } {
+  const found: Found[] = [];
+  const n = j.shelved.length;
+  const parts = new Uint8Array(n);
+  const walk = (at: number, left: number): void => {
+    if (at < n) {
+      for (let p = 0; p <= left; p++) {
+        parts[at] = p;
+        walk(at + 1, left - p);
+      }
+      parts[at] = 0;
+      return;
+    }
+    const total = parts.reduce((a, b) => a + b, 0);
+    if (parts.reduce(gcd, 0) !== 1) return;
+    const within = j.shelved.every(({ material: { id } }, i) => {
+      return parts[i]! >= (j.minParts[id] ?? 0) && parts[i]! <= (j.maxParts[id] ?? Infinity);
+    });
+    const peat = j.shelved.reduce((s, { material: m }, i) => s + (m.peatFree ? 0 : parts[i]!), 0);
+    const used = parts.filter((p) => p > 0).length;
+    if (!within || used > j.materialsMax || peat / total > j.peatMax + 1e-12) return;
+    found.push({ score: naiveScore(j, parts), parts: parts.slice() });
+  };
+  walk(0, j.maxTotal);
+  return { tried: found.length, found: found.sort(compareFound) };
+}
+
+function naiveScore(j: FinderJob, parts: Uint8Array): number {
+  const { members, amounts } = gathered(parts);
+  const aims = stageAims(j.stage, j.vessel, j.weights);
+  const base = {
+    stage: j.stage,
+    vessel: j.vessel,
+    compaction: j.compaction,
+    components: members.map((i, k) => ({ material: j.shelved[i]!.material, parts: amounts[k]! })),
+  };
+  const bare = evaluateMix({ ...base, amendments: j.fixedDoses });
+  const window = phWindow(j.stage, bare);
+  const limed = evaluateMix({
+    ...base,
+    amendments: j.fixedDoses,
+    ...(j.lime && { limeToPh: { amendment: j.lime, ph: (window.low + window.high) / 2 } }),
+  });
+  const whole = j.starter.reduce((s, p) => s + p.parts, 0);
+  const blend = (grams: number) =>
+    j.starter.map((p) => ({ amendment: p.amendment, gPerL: (grams * p.parts) / whole }));
+  const withStarter = (grams: number) =>
+    evaluateMix({ ...base, amendments: [...limed.doses, ...blend(grams)] });
+  const one = withStarter(1);
+  const grams =
+    whole > 0
+      ? starterDoseGPerL(
+          limed.elementsMgPerL.n,
+          one.elementsMgPerL.n - limed.elementsMgPerL.n,
+          limed.ecSaturatedMSPerCm,
+          one.ecSaturatedMSPerCm - limed.ecSaturatedMSPerCm,
+          aims.n!,
+          aims.ecSaturated!,
+        )
+      : 0;
+  const e = withStarter(grams);
+  const p = j.preferences;
+  const total = amounts.reduce((a, b) => a + b, 0);
+  const share = (of: (i: number) => number): number =>
+    members.reduce((s, i, k) => s + (of(i) * amounts[k]!) / total, 0);
+  const highest = Math.max(...j.shelved.map((s) => s.costPerL ?? 0)) || 1;
+  const windows = readingsOf(base, e).reduce((sum, r) => {
+    const kind = r.id === 'largestParticle' ? 'atMost' : r.id === 'cohesion' ? 'atLeast' : 'between';
+    return sum + (j.weights[r.id] ?? 1) * penalty(r.value, { low: r.low, high: r.high, kind, weight: 1 });
+  }, 0);
+  return (
+    windows +
+    (p.price * e.composition.densification * share((i) => j.shelved[i]!.costPerL ?? 0)) / highest +
+    p.peat * e.peat +
+    (p.weight * e.wetWeightG) / e.column.volumeL / 1500 +
+    p.ingredients * 0.1 * (members.length - 1) +
+    p.useUp * (1 - share((i) => (j.shelved[i]!.useUp ? 1 : 0)))
+  );
+}
+
+const shelfIds = fc.uniqueArray(fc.constantFrom(...materials.map((m) => m.id)), {
+  minLength: 1,
+  maxLength: 4,
+});
+const anyJob = fc
+  .record({
+    ids: shelfIds,
+    stage: fc.constantFrom(...stages),
+    kind: fc.constantFrom(...vesselKinds),
+    maxTotal: fc.integer({ min: 1, max: 6 }),
+    materialsMax: fc.integer({ min: 1, max: 4 }),
+    peatMax: fc.constantFrom(0, 0.5, 0.75, 1),
+    minFirst: fc.integer({ min: 0, max: 1 }),
+    maxFirst: fc.integer({ min: 1, max: 6 }),
+    preferences: fc.record({
+      price: fc.constantFrom(0, 0, 3),
+      peat: fc.constantFrom(0, 0, 5),
+      weight: fc.constantFrom(0, 1),
+      ingredients: fc.constantFrom(0, 0, 2),
+      useUp: fc.constantFrom(0, 0, 4),
+    }),
+    weight: fc.constantFrom(0.5, 1, 3),
+    lime: fc.constantFrom('lime-dolomitic', 'wood-ash', null),
+    gypsum: fc.constantFrom(0, 1),
+  })
+  .map(({ ids, kind, minFirst, maxFirst, weight, lime, gypsum, ...rest }) => {
+    const j = job(ids, {
+      ...rest,
+      vessel: kind.vessel,
+      minParts: { [ids[0]!]: minFirst },
+      maxParts: { [ids[0]!]: maxFirst },
+      weights: { air: weight, n: weight },
+      lime: lime === null ? null : amendment(lime),
+      fixedDoses: gypsum ? [{ amendment: amendment('gypsum'), gPerL: gypsum }] : [],
+    });
+    return { ...j, shelved: j.shelved.map((s, i) => ({ ...s, useUp: i === 0 })) };
+  });
+
+describe('the search is exact', () => {
+  test('the same answer as the naive enumeration on random small shelves', () => {
+    let feasible = 0;
+    fc.assert(
+      fc.property(anyJob, (j) => {
+        const { shelf, limits } = shelfAndLimits(j);
+        const fast = searchAll(shelf, limits, 8);
+        const slow = naive(j);
+        expect(fast.tried).toBe(slow.tried);
+        expect(fast.best).toHaveLength(Math.min(8, slow.tried - fast.noPores));
+        fast.best.forEach((f, i) => {
+          expect(f.score).toBeCloseTo(slow.found[i]!.score, 7);
+          // The same recipe, unless two are tied to rounding.
+          if (Math.abs((slow.found[i + 1]?.score ?? Infinity) - slow.found[i]!.score) > 1e-7 && i === 0)
+            expect([...f.parts]).toEqual([...slow.found[0]!.parts]);
+        });
+        if (fast.feasible > 0) feasible++;
+      }),
+      { numRuns: 150 },
+    );
+    expect(feasible).toBeGreaterThan(5);
+  });
+
+  test('shared among workers, in small steps: what one finds alone', () => {
+    const ids = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'compost', 'coir-pith', 'sand-sharp'];
+    const { shelf, limits } = shelfAndLimits(job(ids, { maxTotal: 9 }));
+    const alone = searchAll(shelf, limits, 20);
+    const parts = [0, 1, 2].map((worker) => {
+      const search = new Search(shelfAndLimits(job(ids)).shelf, limits, 20, { worker, of: 3 });
+      while (!search.step(50)) expect(search.progress).toBeLessThanOrEqual(1);
+      return search.result();
+    });
+    expect(merged(parts, 20)).toEqual(alone);
+    // Compositions of up to 9 into 6: C(15, 6) − 1 sets, with and without a common divisor.
+    expect(alone.tried + alone.commonDivisor).toBe(5004);
+  });
+
+  test('leaving out by the bound changes nothing, and leaves much out', () => {
+    const ids = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'coir-pith', 'compost'];
+    const strong = { price: 1, peat: 30, weight: 0, ingredients: 20, useUp: 0 };
+    const j = job(ids, { maxTotal: 8, preferences: strong });
+    const { shelf, limits } = shelfAndLimits(j);
+    const fast = searchAll(shelf, limits, 3);
+    expect(fast.provedWorse).toBeGreaterThan(fast.tried / 4);
+    expect(fast.best.map((f) => [...f.parts])).toEqual(
+      naive(j)
+        .found.slice(0, 3)
+        .map((f) => [...f.parts]),
+    );
+  });
+
+  test('the numbers of a found recipe are those of the model', () => {
+    const j = job(['peat-medium', 'perlite-coarse', 'bark-pine'], {
+      stage: 'potting',
+      vessel: vesselKind('pot-11').vessel,
+    });
+    const { shelf, limits } = shelfAndLimits(j);
+    for (const { parts, score } of searchAll(shelf, limits, 10).best) {
+      const f = formulated(j, shelf, parts);
+      expect(f.score).toBeCloseTo(score, 12);
+      shelf.scored.forEach((id, r) => {
+        expect(shelf.looked.values[r]).toBeCloseTo(f.judgement.readings.find((x) => x.id === id)!.value, 9);
+      });
+    }
+  });
+});
+
+describe('score', () => {
+  test('0 in the middle, 1 at the edges, missed windows come behind all met ones', () => {
+    const aim = { low: 10, high: 20, kind: 'between' as const, weight: 1 };
+    expect([15, 10, 20, 12.5].map((v) => penalty(v, aim))).toEqual([0, 1, 1, 0.25]);
+    expect(penalty(20.01, aim)).toBeGreaterThan(10);
+    expect(penalty(30, aim)).toBeGreaterThan(penalty(25, aim));
+    const atMost = { ...aim, kind: 'atMost' as const };
+    expect([penalty(3, atMost), penalty(20, atMost)]).toEqual([0, 0]);
+    expect(penalty(21, atMost)).toBeGreaterThan(10);
+    expect([isMet(3, atMost), isMet(3, aim), isMet(20, aim), isMet(20.1, aim)]).toEqual([
+      true,
+      false,
+      true,
+      false,
+    ]);
+  });
+
+  test('a starter that can meet nitrogen and EC meets both', () => {
+    const n = { low: 40, high: 120, kind: 'between' as const, weight: 1 };
+    const ec = { low: 0.75, high: 2, kind: 'between' as const, weight: 1 };
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 20, max: 160, noNaN: true }),
+        fc.double({ min: 0.2, max: 2, noNaN: true }),
+        (n0, ec0, nPer, ecPer) => {
+          const dose = starterDoseGPerL(n0, nPer, ec0, ecPer, n, ec);
+          expect(dose).toBeGreaterThanOrEqual(0);
+          const both = (d: number): boolean => isMet(n0 + d * nPer, n) && isMet(ec0 + d * ecPer, ec);
+          const possible = Array.from({ length: 2001 }, (_, i) => i / 200).some(both);
+          if (possible) expect(both(dose)).toBe(true);
+        },
+      ),
+    );
+  });
+});
+
+describe('when nothing fits', () => {
+  test('sand alone for cuttings: which windows are never met, and the least change', () => {
+    const j = job(['sand-sharp', 'sand-fine'], { stage: 'rooting', vessel: vesselKind('cell-288').vessel });
+    const { shelf, limits } = shelfAndLimits(j);
+    const conflict = conflictOf(shelf, searchAll(shelf, limits, 5))!;
+    expect(conflict.never).toContain('air');
+    expect(conflict.metAlone.air).toBe(0);
+  });
+
+  test('the nearest recipe misses one window only, and moving that window lets it in', () => {
+    const j = job(['peat-medium', 'perlite-coarse'], { maxTotal: 8 });
+    const { shelf, limits } = shelfAndLimits(j);
+    const result = searchAll(shelf, limits, 5);
+    expect(result.feasible).toBe(0);
+    const { nearest } = conflictOf(shelf, result)!;
+    const { judgement } = formulated(j, shelf, nearest!.parts);
+    const off = judgement.readings.filter((r) => r.verdict !== 'ok');
+    expect(off.map((r) => r.id)).toEqual([nearest!.id]);
+    expect(off[0]!.value).toBeCloseTo(nearest!.value, 9);
+  });
+
+  test('nothing to say where something fits', () => {
+    const { shelf, limits } = shelfAndLimits(job(['peat-fine', 'perlite-coarse']));
+    expect(conflictOf(shelf, searchAll(shelf, limits, 1))).toBeNull();
+  });
+});
+
+describe('bad input', () => {
+  test.each<[string, Partial<FinderJob>, string]>([
+    ['an empty shelf', { shelved: [] }, 'materials must be 1 to 10 materials, was 0'],
+    [
+      'eleven',
+      { shelved: materials.slice(0, 11).map((m) => ({ material: m })) },
+      'materials must be 1 to 10 materials, was 11',
+    ],
+    [
+      'twice',
+      { shelved: [{ material: material('loam') }, { material: material('loam') }] },
+      'materials.1 must be named once only, was "loam"',
+    ],
+    [
+      'floor over ceiling',
+      { minParts: { 'peat-fine': 3 }, maxParts: { 'peat-fine': 2 } },
+      'limits.minParts.peat-fine must be at most its maxParts, 2',
+    ],
+    [
+      'floors over the total',
+      { minParts: { 'peat-fine': 4, loam: 4 } },
+      'limits.minParts must be at most 6 parts in all (maxTotalParts), was 8',
+    ],
+    [
+      'more musts than materials',
+      { minParts: { 'peat-fine': 1, loam: 1 }, materialsMax: 1 },
+      'limits.materialsMax must be at least 2',
+    ],
+    [
+      'a limit on nothing',
+      { maxParts: { moondust: 1 } },
+      'limits.maxParts must be for a material on the shelf',
+    ],
+    [
+      'half a part',
+      { minParts: { loam: 0.5 } },
+      'limits.minParts.loam must be a whole number from 0 to 20, was 0.5',
+    ],
+    ['too many parts', { maxTotal: 21 }, 'maxTotalParts must be a whole number from 1 to 20, was 21'],
+    ['all forbidden', { maxParts: { 'peat-fine': 0, loam: 0 } }, 'limits.maxParts must be above 0'],
+    ['gypsum as lime', { lime: amendment('gypsum') }, 'lime must be a product that neutralises acid'],
+    [
+      'ash as feed',
+      { starter: [{ amendment: amendment('wood-ash'), parts: 1 }] },
+      'starter must be a product that does not lime',
+    ],
+    [
+      'negative wish',
+      { preferences: { ...noPreferences, price: -1 } },
+      'preferences.price must be a number from 0 to 100',
+    ],
+  ])('%s', (_, change, message) => {
+    const act = (): void => {
+      const { shelf, limits } = shelfAndLimits(job(['peat-fine', 'loam'], change));
+      searchAll(shelf, limits, 1);
+    };
+    expect(act).toThrow(RangeError);
+    expect(act).toThrow(message);
+  });
+
+  test('one material is one recipe', () => {
+    const { shelf, limits } = shelfAndLimits(job(['peat-fine']));
+    const { tried, best } = searchAll(shelf, limits, 5);
+    expect([tried, best.map((b) => [...b.parts])]).toEqual([1, [[1]]]);
+    expect(shelf).toBeInstanceOf(Shelf);
+  });
+});

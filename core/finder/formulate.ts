@@ -1,0 +1,157 @@
+import { stageAims, type AimWeights, type ScoredId } from '#core/finder/aims';
+import { gathered } from '#core/finder/parts';
+import { Search, type Limits, type SearchResult } from '#core/finder/search';
+import { Shelf, type Preferences, type Shelved } from '#core/finder/shelf';
+import { blendOf, usualStarter } from '#core/finder/starter';
+import { judgeMix, type Judgement } from '#core/judge/judge';
+import { type Stage } from '#core/judge/stage';
+import { type Amendment } from '#core/material/amendment';
+import { type Dose } from '#core/mix/ph';
+import { OutOfRange } from '#core/units/check';
+import { type Vessel } from '#core/vessel/vessel';
+
+/** What is asked of the finder. */
+export interface FinderJob {
+  stage: Stage;
+  vessel: Vessel;
+  compaction: number;
+  shelved: readonly Shelved[];
+  maxTotal: number;
+  /** By material id; ids not named go from 0 to everything. */
+  minParts: Readonly<Record<string, number>>;
+  maxParts: Readonly<Record<string, number>>;
+  materialsMax: number;
+  peatMax: number;
+  preferences: Preferences;
+  weights: AimWeights;
+  lime: Amendment | null;
+  /** Products of the starter charge with their shares; empty for none. */
+  starter: readonly { amendment: Amendment; parts: number }[];
+  fixedDoses: readonly Dose[];
+}
+
+/** One answer: whole parts, and all that is known of them. */
+export interface Formulated {
+  /** Parts by material id, shelf order. */
+  parts: Record<string, number>;
+  score: number;
+  /** null where a price on the shelf is not known. */
+  costPerL: number | null;
+  /** Lime, starter and fixed doses, per litre of finished mix. */
+  doses: Dose[];
+  lime: Dose | null;
+  judgement: Judgement;
+}
+
+/** The usual starter charge of a stage, of what the library holds. */
+export function starterFor(
+  stage: Stage,
+  amendments: ReadonlyMap<string, Amendment>,
+): { amendment: Amendment; parts: number }[] {
+  return Object.entries(usualStarter[stage]).flatMap(([id, parts]) => {
+    const amendment = amendments.get(id);
+    return amendment ? [{ amendment, parts }] : [];
+  });
+}
+
+/** @throws OutOfRange for a material named twice, or a limit on one that is not there */
+export function shelfAndLimits(job: FinderJob): { shelf: Shelf; limits: Limits } {
+  const ids = job.shelved.map((s) => s.material.id);
+  ids.forEach((id, i) => {
+    if (ids.indexOf(id) !== i) throw new OutOfRange(`materials.${i}`, id, 'named once only');
+  });
+  for (const [name, limit] of [
+    ['minParts', job.minParts],
+    ['maxParts', job.maxParts],
+  ] as const) {
+    for (const id of Object.keys(limit)) {
+      if (!ids.includes(id))
+        throw new OutOfRange(`limits.${name}`, id, `for a material on the shelf: ${ids.join(', ')}`);
+    }
+  }
+  const shelf = new Shelf({
+    vessel: job.vessel,
+    compaction: job.compaction,
+    shelved: job.shelved,
+    aims: stageAims(job.stage, job.vessel, job.weights),
+    preferences: job.preferences,
+    lime: job.lime,
+    starter: job.starter.length > 0 ? blendOf(job.starter) : null,
+    fixedDoses: job.fixedDoses,
+  });
+  const limits: Limits = {
+    maxTotal: job.maxTotal,
+    min: ids.map((id) => job.minParts[id] ?? 0),
+    max: ids.map((id) => Math.min(job.maxTotal, job.maxParts[id] ?? job.maxTotal)),
+    materialsMax: job.materialsMax,
+    peatMax: job.peatMax,
+  };
+  return { shelf, limits };
+}
+
+/** A found recipe in full, judged by every rule. */
+export function formulated(job: FinderJob, shelf: Shelf, parts: ArrayLike<number>): Formulated {
+  const { members, amounts } = gathered(parts);
+  shelf.look(members, amounts);
+  const { score, costPerL } = shelf.looked;
+  const doses = shelf.dosesLooked();
+  const judgement = judgeMix({
+    stage: job.stage,
+    vessel: job.vessel,
+    compaction: job.compaction,
+    components: members.map((i, k) => ({ material: job.shelved[i]!.material, parts: amounts[k]! })),
+    amendments: doses,
+  });
+  return {
+    parts: Object.fromEntries(members.map((i, k) => [job.shelved[i]!.material.id, amounts[k]!])),
+    score,
+    costPerL: Number.isNaN(costPerL) ? null : costPerL,
+    doses,
+    lime: doses.find((d) => d.amendment === job.lime) ?? null,
+    judgement,
+  };
+}
+
+/** Why nothing meets every window, and what would come nearest. */
+export interface Conflict {
+  /** How many recipes meet each window by itself. */
+  metAlone: Partial<Record<ScoredId, number>>;
+  /** Windows that no recipe meets, even alone. */
+  never: ScoredId[];
+  /** Pairs of windows, each of which is met, that no recipe meets together. */
+  pairs: [ScoredId, ScoredId][];
+  /** The least change that opens one: this window moved to this value would let this recipe in. */
+  nearest: { id: ScoredId; value: number; parts: ArrayLike<number> } | null;
+}
+
+/** @returns null where some recipe meets every window, or none was looked at */
+export function conflictOf(shelf: Shelf, result: SearchResult): Conflict | null {
+  const { scored } = shelf;
+  const metBy = (mask: number): number =>
+    result.metCounts.reduce((sum, count, met) => ((met & mask) === mask ? sum + count : sum), 0);
+  if (result.feasible > 0 || metBy(0) === 0) return null;
+  const alone = scored.map((_, r) => metBy(1 << r));
+  const never = scored.filter((_, r) => alone[r] === 0);
+  const pairs: [ScoredId, ScoredId][] = [];
+  for (let a = 0; a < scored.length; a++) {
+    for (let b = a + 1; b < scored.length; b++) {
+      if (alone[a]! > 0 && alone[b]! > 0 && metBy((1 << a) | (1 << b)) === 0)
+        pairs.push([scored[a]!, scored[b]!]);
+    }
+  }
+  const nearest = result.nearest.flatMap((miss, r) => (miss ? [{ id: scored[r]!, ...miss }] : []));
+  nearest.sort((a, b) => a.beyond - b.beyond);
+  return {
+    metAlone: Object.fromEntries(scored.map((id, r) => [id, alone[r]!])),
+    never,
+    pairs,
+    nearest: nearest[0] ? { id: nearest[0].id, value: nearest[0].value, parts: nearest[0].parts } : null,
+  };
+}
+
+/** The whole search at once, for tests and small shelves. */
+export function searchAll(shelf: Shelf, limits: Limits, keep: number): SearchResult {
+  const search = new Search(shelf, limits, keep);
+  while (!search.step(100_000));
+  return search.result();
+}

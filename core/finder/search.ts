@@ -1,0 +1,273 @@
+import { BestOf, compareFound, type Found } from '#core/finder/best-of';
+import { gcd, spreadOut } from '#core/finder/parts';
+import { type Shelf } from '#core/finder/shelf';
+import { OutOfRange } from '#core/units/check';
+
+export const MOST_PARTS = 20;
+
+export interface Limits {
+  /** Parts in all, 1–20. */
+  maxTotal: number;
+  /** By index on the shelf. */
+  min: readonly number[];
+  max: readonly number[];
+  /** Different materials at most. */
+  materialsMax: number;
+  /** Share of peat by volume of parts, 0–1. */
+  peatMax: number;
+}
+
+/** Nearest that a recipe came to meeting all windows but one. */
+export interface NearMiss {
+  value: number;
+  beyond: number;
+  parts: Uint8Array;
+}
+
+export interface SearchResult {
+  /** Recipes within the limits: all of these were looked at or proved unable to enter. */
+  tried: number;
+  /** Of these, left out because their preferences alone were worse than all that was kept. */
+  provedWorse: number;
+  /** The same proportions in smaller numbers. */
+  commonDivisor: number;
+  overLimits: number;
+  noPores: number;
+  /** Meeting every window. */
+  feasible: number;
+  best: Found[];
+  /** How many recipes met just these windows, by mask of met bits. */
+  metCounts: Float64Array;
+  /** By scored reading: the recipe that misses only this window, by least. */
+  nearest: (NearMiss | null)[];
+}
+
+/** Up to four materials are enumerated by the inner loop without a pause; the others form the tasks before it. */
+const INNER = 4;
+
+/**
+ * Every set of whole parts up to a total with no common divisor, within the limits. Runs in steps, so that it can be
+ * told how far it is, stopped, and shared among workers: task t belongs to worker t mod of.
+ */
+export class Search {
+  private readonly n: number;
+  private readonly outer: number;
+  private readonly prefix: number[];
+  private prefixSum: number;
+  private exhausted = false;
+  private task = 0;
+  private readonly counts = { tried: 0, provedWorse: 0, commonDivisor: 0, overLimits: 0, noPores: 0 };
+  private readonly metCounts = new Float64Array(256);
+  private readonly nearest: (NearMiss | null)[];
+  private readonly best: BestOf;
+  private readonly members: number[] = [];
+  private readonly amounts: number[] = [];
+  private readonly peaty: boolean[];
+  private readonly bounded: boolean;
+
+  /**
+   * @param keep how many of the best to hold, 1–500
+   * @throws OutOfRange for limits that contradict each other
+   */
+  constructor(
+    private readonly shelf: Shelf,
+    private readonly limits: Limits,
+    keep: number,
+    private readonly share = { worker: 0, of: 1 },
+  ) {
+    checkLimits(shelf, limits);
+    this.n = shelf.size;
+    this.outer = Math.max(0, this.n - INNER);
+    this.prefix = limits.min.slice(0, this.outer);
+    this.prefixSum = this.prefix.reduce((a, b) => a + b, 0);
+    this.best = new BestOf(keep);
+    this.nearest = shelf.scored.map(() => null);
+    this.peaty = shelf.spec.shelved.map((s) => !s.material.peatFree);
+    this.bounded = Object.values(shelf.spec.preferences).some((w) => w > 0);
+  }
+
+  /** Looks at whole tasks until about so many recipes are done. @returns whether the search is over */
+  step(recipes: number): boolean {
+    const until = this.looks() + recipes;
+    while (!this.exhausted && this.looks() < until) {
+      if (this.task % this.share.of === this.share.worker) this.runTask();
+      this.task++;
+      this.nextPrefix();
+    }
+    return this.exhausted;
+  }
+
+  /** Rough share done: where the first material's count stands. */
+  get progress(): number {
+    if (this.exhausted) return 1;
+    const { min, max, maxTotal } = this.limits;
+    if (this.outer === 0) return 0;
+    const [low, high] = [min[0]!, Math.min(max[0]!, maxTotal)];
+    // The first counts hold most of the recipes: what is left shrinks with a high power of what remains.
+    const left = 1 - (this.prefix[0]! - low) / (high - low + 1);
+    return 1 - left ** this.n;
+  }
+
+  result(): SearchResult {
+    return {
+      ...this.counts,
+      feasible: this.metCounts[this.shelf.allMet]!,
+      best: this.best.sorted(),
+      metCounts: this.metCounts,
+      nearest: this.nearest,
+    };
+  }
+
+  private looks(): number {
+    const { tried, commonDivisor, overLimits } = this.counts;
+    return tried + commonDivisor + overLimits;
+  }
+
+  private nextPrefix(): void {
+    const { min, max, maxTotal } = this.limits;
+    for (let i = this.outer - 1; i >= 0; i--) {
+      if (this.prefix[i]! < max[i]! && this.prefixSum < maxTotal) {
+        this.prefix[i]!++;
+        this.prefixSum++;
+        return;
+      }
+      this.prefixSum -= this.prefix[i]! - min[i]!;
+      this.prefix[i] = min[i]!;
+    }
+    this.exhausted = true;
+  }
+
+  private runTask(): void {
+    this.members.length = 0;
+    this.amounts.length = 0;
+    let divisor = 0;
+    for (let i = 0; i < this.outer; i++) {
+      const parts = this.prefix[i]!;
+      if (parts === 0) continue;
+      this.members.push(i);
+      this.amounts.push(parts);
+      divisor = gcd(divisor, parts);
+    }
+    if (this.members.length > this.limits.materialsMax) return;
+    this.inner(this.outer, this.limits.maxTotal - this.prefixSum, divisor);
+  }
+
+  private inner(at: number, left: number, divisor: number): void {
+    if (at === this.n) {
+      this.leaf(divisor);
+      return;
+    }
+    const { min, max, materialsMax } = this.limits;
+    const most = Math.min(max[at]!, left);
+    let parts = min[at]!;
+    if (parts === 0) {
+      this.inner(at + 1, left, divisor);
+      parts = 1;
+    }
+    if (this.members.length >= materialsMax) return;
+    this.members.push(at);
+    this.amounts.push(0);
+    for (; parts <= most; parts++) {
+      this.amounts[this.amounts.length - 1] = parts;
+      this.inner(at + 1, left - parts, gcd(divisor, parts));
+    }
+    this.members.pop();
+    this.amounts.pop();
+  }
+
+  private leaf(divisor: number): void {
+    if (divisor !== 1) {
+      if (divisor > 1) this.counts.commonDivisor++;
+      return;
+    }
+    const { members, amounts, shelf } = this;
+    if (this.limits.peatMax < 1 && this.peatShare() > this.limits.peatMax + 1e-12) {
+      this.counts.overLimits++;
+      return;
+    }
+    this.counts.tried++;
+    if (this.bounded && shelf.leastScore(members, amounts) > this.best.worst) {
+      this.counts.provedWorse++;
+      return;
+    }
+    if (!shelf.look(members, amounts)) {
+      this.counts.noPores++;
+      return;
+    }
+    const { score, met } = shelf.looked;
+    this.metCounts[met]!++;
+    if (score <= this.best.worst) this.best.offer(score, members, amounts, this.n);
+    const missed = shelf.allMet & ~met;
+    if (missed !== 0 && (missed & (missed - 1)) === 0) this.noteNearMiss(31 - Math.clz32(missed));
+  }
+
+  private noteNearMiss(r: number): void {
+    const { shelf } = this;
+    const beyond = shelf.looked.penalties[r]!;
+    const known = this.nearest[r]!;
+    if (known && known.beyond < beyond) return;
+    const parts = spreadOut(this.members, this.amounts, this.n);
+    this.nearest[r] = nearer(known, { value: shelf.looked.values[r]!, beyond, parts });
+  }
+
+  private peatShare(): number {
+    let [peat, total] = [0, 0];
+    for (let i = 0; i < this.members.length; i++) {
+      total += this.amounts[i]!;
+      if (this.peaty[this.members[i]!]) peat += this.amounts[i]!;
+    }
+    return peat / total;
+  }
+}
+
+/** What the workers found, as if one had done it all. */
+export function merged(results: readonly SearchResult[], keep: number): SearchResult {
+  const sum = (of: (r: SearchResult) => number): number => results.reduce((s, r) => s + of(r), 0);
+  const best = new BestOf(keep);
+  for (const found of results.flatMap((r) => r.best)) best.take(found);
+  return {
+    tried: sum((r) => r.tried),
+    provedWorse: sum((r) => r.provedWorse),
+    commonDivisor: sum((r) => r.commonDivisor),
+    overLimits: sum((r) => r.overLimits),
+    noPores: sum((r) => r.noPores),
+    feasible: sum((r) => r.feasible),
+    best: best.sorted(),
+    metCounts: results[0]!.metCounts.map((_, mask) => sum((r) => r.metCounts[mask]!)),
+    nearest: results[0]!.nearest.map((_, r) =>
+      results.reduce<NearMiss | null>((a, { nearest }) => nearer(a, nearest[r]!), null),
+    ),
+  };
+}
+
+/** The one that misses by less; of two that miss by as much, the simpler. */
+function nearer(a: NearMiss | null, b: NearMiss | null): NearMiss | null {
+  if (a === null || b === null) return a ?? b;
+  const found = (miss: NearMiss): Found => ({ score: miss.beyond, parts: miss.parts });
+  return compareFound(found(b), found(a)) < 0 ? b : a;
+}
+
+function checkLimits(shelf: Shelf, { maxTotal, min, max, materialsMax, peatMax }: Limits): void {
+  const whole = (name: string, value: number, low: number, high: number): void => {
+    if (!Number.isInteger(value) || value < low || value > high)
+      throw new OutOfRange(name, value, `a whole number from ${low} to ${high}`);
+  };
+  whole('maxTotalParts', maxTotal, 1, MOST_PARTS);
+  whole('limits.materialsMax', materialsMax, 1, 10);
+  if (!(peatMax >= 0 && peatMax <= 1))
+    throw new OutOfRange('limits.peatPctMax', peatMax * 100, 'from 0 to 100');
+  shelf.spec.shelved.forEach(({ material: { id } }, i) => {
+    whole(`limits.minParts.${id}`, min[i]!, 0, MOST_PARTS);
+    whole(`limits.maxParts.${id}`, max[i]!, 0, MOST_PARTS);
+    if (min[i]! > max[i]!)
+      throw new OutOfRange(`limits.minParts.${id}`, min[i], `at most its maxParts, ${max[i]!}`);
+  });
+  const floor = min.reduce((a, b) => a + b, 0);
+  if (floor > maxTotal)
+    throw new OutOfRange('limits.minParts', floor, `at most ${maxTotal} parts in all (maxTotalParts)`);
+  const must = min.filter((m) => m > 0).length;
+  if (must > materialsMax)
+    throw new OutOfRange('limits.materialsMax', materialsMax, `at least ${must}: so many have a minimum`);
+  if (max.every((m) => m === 0))
+    throw new OutOfRange('limits.maxParts', 0, 'above 0 for at least one material');
+}
