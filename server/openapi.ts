@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   batchSheetAnswerSchema,
   evaluationAnswerSchema,
+  formulateAnswerSchema,
   hotWaterAnswerSchema,
   problemSchema,
   sowingAnswerSchema,
@@ -9,6 +10,7 @@ import {
 import {
   batchSheetRequestSchema,
   evaluateRequestSchema,
+  formulateRequestSchema,
   hotWaterRequestSchema,
   sowingRequestSchema,
 } from '#core/exchange/requests';
@@ -64,6 +66,11 @@ export function openApi(): object {
         'What to scoop, weigh and pour',
         batchSheetRequestSchema,
         batchSheetAnswerSchema,
+      ),
+      '/api/formulate': post(
+        'The best whole-part recipes of what stands on the shelf',
+        formulateRequestSchema,
+        formulateAnswerSchema,
       ),
       '/api/hot-water': post(
         'Hot water that brings a mix to a temperature',

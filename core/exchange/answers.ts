@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { scoredIds } from '#core/finder/aims';
 import { severities } from '#core/judge/flag';
 import { readingIds } from '#core/judge/readings';
 
@@ -55,6 +56,38 @@ export const batchSheetAnswerSchema = z.object({
 
 export const hotWaterAnswerSchema = numbers('waterLitres', 'finalC', 'finalSaturation');
 export const sowingAnswerSchema = numbers('emptyFraction', 'sparesPerCell', 'cells');
+
+const parts = z.record(z.string(), z.number());
+const scored = z.enum(scoredIds);
+
+/** The answer of `/api/formulate`: best first, 0 is the middle of every window. */
+export const formulateAnswerSchema = numbers(
+  'tried',
+  'commonDivisor',
+  'overLimits',
+  'noPores',
+  'feasible',
+).extend({
+  recipes: z.array(
+    z.object({
+      parts,
+      score: z.number(),
+      costPerL: z.number().nullable(),
+      lime: dose.nullable(),
+      amendments: z.array(dose),
+      evaluation: evaluationAnswerSchema,
+    }),
+  ),
+  /** Only where nothing meets every window. */
+  conflict: z
+    .object({
+      metAlone: z.partialRecord(scored, z.number()),
+      never: z.array(scored),
+      pairs: z.array(z.tuple([scored, scored])),
+      nearest: z.object({ reading: scored, value: z.number(), parts }).nullable(),
+    })
+    .nullable(),
+});
 
 /** RFC 9457 problem details, with one entry per thing that is wrong. */
 export const problemSchema = z.object({

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { moistures } from '#core/batch/sheet';
 import { int, num, oneOf, text } from '#core/exchange/fields';
 import { propertiesSchema } from '#core/exchange/library';
+import { MOST_PARTS } from '#core/finder/search';
+import { MOST_ON_SHELF, noPreferences } from '#core/finder/shelf';
 import { stages } from '#core/judge/stage';
 import { MOST_COMPACTION, MOST_COMPONENTS } from '#core/mix/composition';
 import { MOST_GRAMS_PER_LITRE } from '#core/mix/evaluate';
@@ -83,3 +85,51 @@ export const sowingRequestSchema = z.strictObject({
   wantedPlants: int(1, 100_000),
   confidence: num(0.5, 0.9999),
 });
+
+const wish = num(0, 100).default(0);
+const wholeParts = z.record(text(60), int(0, MOST_PARTS), {
+  error: `must be whole parts from 0 to ${MOST_PARTS} by material id`,
+});
+
+export const formulateRequestSchema = z.strictObject({
+  stage: oneOf(stages),
+  vessel: vesselSchema,
+  compactionPct: num(0, MOST_COMPACTION * 100).optional(),
+  materials: z
+    .array(
+      z.union(
+        [
+          text(60),
+          z.strictObject({
+            id: text(60),
+            properties: propertiesSchema.optional(),
+            costPerL: num(0, 1_000_000).optional(),
+            useUp: z.boolean().optional(),
+          }),
+        ],
+        { error: 'must be an id, or an id with properties or costPerL' },
+      ),
+      { error: `must be a list of 1 to ${MOST_ON_SHELF} materials` },
+    )
+    .min(1, { error: `must be a list of 1 to ${MOST_ON_SHELF} materials` })
+    .max(MOST_ON_SHELF, { error: `must be a list of 1 to ${MOST_ON_SHELF} materials` }),
+  maxTotalParts: int(1, MOST_PARTS).default(10),
+  limits: z
+    .strictObject({
+      peatPctMax: num(0, 100).optional(),
+      minParts: wholeParts.optional(),
+      maxParts: wholeParts.optional(),
+      materialsMax: int(1, MOST_ON_SHELF).optional(),
+    })
+    .default({}),
+  top: int(1, 50).default(10),
+  /** Lime dosed to the middle of the pH window; null for none. */
+  lime: text(60).nullable().default('lime-dolomitic'),
+  /** Starter charge as shares by weight of products; empty for none, the usual one of the stage when absent. */
+  starter: z.record(text(60), num(0.001, 1000)).optional(),
+  /** What counts besides the windows. */
+  preferences: z
+    .strictObject({ price: wish, peat: wish, weight: wish, ingredients: wish, useUp: wish })
+    .default(noPreferences),
+});
+export type FormulateRequest = z.output<typeof formulateRequestSchema>;

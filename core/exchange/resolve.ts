@@ -1,5 +1,7 @@
 import { type Moisture } from '#core/batch/sheet';
-import { type BatchSheetRequest, type EvaluateRequest } from '#core/exchange/requests';
+import { type BatchSheetRequest, type EvaluateRequest, type FormulateRequest } from '#core/exchange/requests';
+import { starterFor, type FinderJob } from '#core/finder/formulate';
+import { MOST_ON_SHELF } from '#core/finder/shelf';
 import { materialFromRow } from '#core/material/material';
 import { type MixInput } from '#core/mix/evaluate';
 import { type Part } from '#core/mix/composition';
@@ -46,5 +48,40 @@ export function resolveJob(request: BatchSheetRequest): { litres: number; moistu
   return {
     litres: request.litres ?? jobLitres(request.vessel, request.vessels ?? 0, (request.sparePct ?? 0) / 100),
     moisture: request.moisture ?? (request.vessel.shape === 'block' ? 'block' : 'sowing'),
+  };
+}
+
+/** @throws OutOfRange for an unknown id */
+export function resolveFinderJob(request: FormulateRequest, library: Library): FinderJob {
+  const { stage, vessel, compactionPct, limits } = request;
+  return {
+    stage,
+    vessel,
+    compaction: compactionPct === undefined ? defaultCompaction(vessel) : compactionPct / 100,
+    shelved: request.materials.map((given, i) => {
+      const { id, properties, ...more } =
+        typeof given === 'string' ? { id: given, properties: undefined } : given;
+      return {
+        material: properties
+          ? { ...materialFromRow(properties), id }
+          : lookUp(library.materials, id, `materials.${i}`),
+        ...more,
+      };
+    }),
+    maxTotal: request.maxTotalParts,
+    minParts: limits.minParts ?? {},
+    maxParts: limits.maxParts ?? {},
+    materialsMax: limits.materialsMax ?? MOST_ON_SHELF,
+    peatMax: (limits.peatPctMax ?? 100) / 100,
+    preferences: request.preferences,
+    weights: {},
+    lime: request.lime === null ? null : lookUp(library.amendments, request.lime, 'lime'),
+    starter: request.starter
+      ? Object.entries(request.starter).map(([id, parts]) => ({
+          amendment: lookUp(library.amendments, id, `starter.${id}`),
+          parts,
+        }))
+      : starterFor(stage, library.amendments),
+    fixedDoses: [],
   };
 }

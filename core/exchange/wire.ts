@@ -1,3 +1,6 @@
+import { conflictOf, formulated, type FinderJob } from '#core/finder/formulate';
+import { type SearchResult } from '#core/finder/search';
+import { type Shelf } from '#core/finder/shelf';
 import { type Judgement } from '#core/judge/judge';
 import { readOut } from '#core/units/said';
 
@@ -47,5 +50,39 @@ export function evaluationToWire({ evaluation: e, readings, flags }: Judgement) 
       text: readOut(text, 'metric'),
       remedy: readOut(remedy, 'metric'),
     })),
+  };
+}
+
+/** The answer of `/api/formulate`. */
+export function formulateToWire(job: FinderJob, shelf: Shelf, result: SearchResult) {
+  const conflict = conflictOf(shelf, result);
+  const ids = job.shelved.map((s) => s.material.id);
+  return {
+    tried: result.tried,
+    commonDivisor: result.commonDivisor,
+    overLimits: result.overLimits,
+    noPores: result.noPores,
+    feasible: result.feasible,
+    recipes: result.best.map(({ parts }) => {
+      const f = formulated(job, shelf, parts);
+      return {
+        parts: f.parts,
+        score: f.score,
+        costPerL: f.costPerL,
+        lime: f.lime && { amendment: f.lime.amendment.id, gPerL: f.lime.gPerL },
+        amendments: f.doses.map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
+        evaluation: evaluationToWire(f.judgement),
+      };
+    }),
+    conflict: conflict && {
+      ...conflict,
+      nearest: conflict.nearest && {
+        reading: conflict.nearest.id,
+        value: conflict.nearest.value,
+        parts: Object.fromEntries(
+          ids.flatMap((id, i) => (conflict.nearest!.parts[i] ? [[id, conflict.nearest!.parts[i]!]] : [])),
+        ),
+      },
+    },
   };
 }

@@ -10,9 +10,10 @@ export function gathered(parts: ArrayLike<number>): { members: number[]; amounts
   const members: number[] = [];
   const amounts: number[] = [];
   for (let i = 0; i < parts.length; i++) {
-    if (parts[i]! === 0) continue;
+    const amount = parts[i]!;
+    if (amount === 0) continue;
     members.push(i);
-    amounts.push(parts[i]!);
+    amounts.push(amount);
   }
   return { members, amounts };
 }

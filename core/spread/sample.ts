@@ -32,32 +32,72 @@ function streamFor(key: string): number {
   return stream;
 }
 
+/**
+ * One world per draw: how far each material, scoop, dose and test is off in it. Names decide the scatter, so that
+ * all recipes of one draw share it (common random numbers); a scattered material is made once and shared too.
+ */
+class World {
+  private readonly made = new Map<Material, Material>();
+
+  constructor(
+    private readonly spreads: Spreads,
+    private readonly seed: number,
+    private readonly draw: number,
+  ) {}
+
+  scatter(key: string): number {
+    return normalAt(this.seed, streamFor(key), this.draw);
+  }
+
+  relative(key: string, spread: number): number {
+    return Math.max(0.1, 1 + spread * this.scatter(key));
+  }
+
+  material(typical: Material, jarTested: boolean): Material {
+    // A jar test is of one mix; such a material is not shared.
+    if (jarTested) return scattered(typical, this.spreads, this, true);
+    let material = this.made.get(typical);
+    if (!material) this.made.set(typical, (material = scattered(typical, this.spreads, this, false)));
+    return material;
+  }
+}
+
+/** One recipe with what was weighed for it: fixed by the typical figures; the mix it goes into is not typical. */
+interface Made {
+  input: MixInput;
+  nominal: readonly Reading[];
+  doses: readonly Dose[];
+}
+
+function make(input: MixInput): Made {
+  const evaluation = evaluateMix(input);
+  return { input, nominal: readingsOf(input, evaluation), doses: evaluation.doses };
+}
+
+function checkSpreads(spreads: Spreads): void {
+  for (const [name, value] of Object.entries(spreads)) checkRange(`spreads.${name}`, value as number, 0, 1);
+}
+
 /** One run of draws, gathered in pieces so that a worker can tell how far it is and be stopped. */
 export class Sampler {
   private readonly values = new Map<ReadingId, number[]>();
   private allInside = 0;
   private done = 0;
-  private readonly nominal: Reading[];
-  private readonly doses: readonly Dose[];
+  private readonly made: Made;
 
   /** @throws RangeError as evaluateMix */
   constructor(
-    private readonly input: MixInput,
+    input: MixInput,
     private readonly spreads: Spreads,
     private readonly seed: number,
   ) {
-    for (const [name, value] of Object.entries(spreads)) checkRange(`spreads.${name}`, value as number, 0, 1);
-    const evaluation = evaluateMix(input);
-    this.nominal = readingsOf(input, evaluation);
-    // What is weighed is fixed by the typical figures; the mix it goes into is not typical.
-    this.doses = evaluation.doses;
+    checkSpreads(spreads);
+    this.made = make(input);
   }
 
-  /** Draws on. Draw number and names decide the scatter, so that two recipes share it (common random numbers). */
   draw(count: number): void {
     for (let i = 0; i < count; i++) {
-      const draw = this.done + i;
-      const readings = this.readingsAt(draw);
+      const readings = readingsIn(new World(this.spreads, this.seed, this.done + i), this.made, this.spreads);
       let all = true;
       for (const r of readings) {
         let list = this.values.get(r.id);
@@ -72,7 +112,7 @@ export class Sampler {
 
   result(): Sampled {
     if (this.done === 0) throw new OutOfRange('draws', 0, 'at least 1');
-    const bands = this.nominal.map((r): Band => {
+    const bands = this.made.nominal.map((r): Band => {
       const sorted = Float64Array.from(this.values.get(r.id) ?? []).sort();
       const at = (share: number): number =>
         sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
@@ -81,84 +121,110 @@ export class Sampler {
     });
     return { draws: this.done, bands, allInside: this.allInside / this.done };
   }
+}
 
-  private readingsAt(draw: number): Reading[] {
-    const { input, spreads } = this;
-    const scatter = (key: string): number => normalAt(this.seed, streamFor(key), draw);
-    const relative = (key: string, spread: number): number => Math.max(0.1, 1 + spread * scatter(key));
-    const measured = input.measured ?? {};
+/** The chance that all windows are met, of many recipes at once in the same worlds. */
+export class Odds {
+  private readonly made: readonly Made[];
+  private readonly hits: Float64Array;
+  private done = 0;
 
-    const components = input.components.map(({ material, parts }) => ({
-      material: scattered(material, spreads, scatter, relative, measured.jar !== undefined),
-      parts: parts * relative(`scoop/${material.id}`, spreads.scoop),
-    }));
-    const amendments = this.doses.map(({ amendment, gPerL }) => ({
-      gPerL: gPerL * relative(`dose/${amendment.id}`, spreads.dose),
-      amendment: {
-        ...amendment,
-        ccePct: amendment.ccePct * relative(`strength/${amendment.id}`, spreads.limeStrength),
-      },
-    }));
-    // Size and packing scatter move the model's shrinkage; the rest is what the model does not know.
-    const modelled =
-      measured.shrinkage ??
-      mixingShrinkage(
-        components.map((c) => ({
-          volume: c.parts,
-          packingFraction: c.material.packingFraction,
-          particleMm: c.material.particleMm,
-        })),
-      );
-    const points = measured.shrinkage === undefined ? spreads.shrinkagePoints : testSpreads.shrinkagePoints;
-    const shrinkage = Math.min(0.45, Math.max(0, modelled + points * scatter('shrinkage')));
-    const jar = measured.jar && {
-      bufferMeqPerLPerPh: measured.jar.bufferMeqPerLPerPh * relative('jar/buffer', testSpreads.jarBuffer),
-      phBeforeLime: measured.jar.phBeforeLime + testSpreads.jarPhUnits * scatter('jar/ph'),
-    };
-    const evaluation = evaluateMix({
-      stage: input.stage,
-      vessel: input.vessel,
-      compaction: input.compaction,
-      components,
-      amendments,
-      measured: { shrinkage, ...(jar && { jar }) },
-    });
-    // A test of the reading itself leaves only the scatter of the test.
-    const tested = {
-      ...(measured.air !== undefined && {
-        air: Math.max(0, measured.air + (testSpreads.airPct / 100) * scatter('test/air')),
-      }),
-      ...(measured.ph !== undefined && { ph: measured.ph + testSpreads.ph * scatter('test/ph') }),
-      ecSaturatedMSPerCm:
-        measured.ecSaturatedMSPerCm === undefined
-          ? evaluation.ecSaturatedMSPerCm * relative('ec/factor', spreads.ecFactor)
-          : measured.ecSaturatedMSPerCm * relative('test/ec', testSpreads.ecRelative),
-    };
-    return readingsOf({ stage: input.stage, vessel: input.vessel, measured: tested }, evaluation);
+  /** @throws RangeError as evaluateMix */
+  constructor(
+    inputs: readonly MixInput[],
+    private readonly spreads: Spreads,
+    private readonly seed: number,
+  ) {
+    checkSpreads(spreads);
+    this.made = inputs.map(make);
+    this.hits = new Float64Array(inputs.length);
+  }
+
+  draw(count: number): void {
+    for (let i = 0; i < count; i++) {
+      const world = new World(this.spreads, this.seed, this.done + i);
+      this.made.forEach((made, k) => {
+        if (readingsIn(world, made, this.spreads).every((r) => r.verdict === 'ok')) this.hits[k]!++;
+      });
+    }
+    this.done += count;
+  }
+
+  /** Share of the draws, in the order of the recipes. */
+  result(): number[] {
+    if (this.done === 0) throw new OutOfRange('draws', 0, 'at least 1');
+    return [...this.hits].map((hits) => hits / this.done);
   }
 }
 
+/** The readings of a recipe in one world. */
+function readingsIn(world: World, { input, doses }: Made, spreads: Spreads): Reading[] {
+  const measured = input.measured ?? {};
+  const components = input.components.map(({ material, parts }) => ({
+    material: world.material(material, measured.jar !== undefined),
+    parts: parts * world.relative(`scoop/${material.id}`, spreads.scoop),
+  }));
+  const amendments = doses.map(({ amendment, gPerL }) => ({
+    gPerL: gPerL * world.relative(`dose/${amendment.id}`, spreads.dose),
+    amendment: {
+      ...amendment,
+      ccePct: amendment.ccePct * world.relative(`strength/${amendment.id}`, spreads.limeStrength),
+    },
+  }));
+  // Size and packing scatter move the model's shrinkage; the rest is what the model does not know.
+  const modelled =
+    measured.shrinkage ??
+    mixingShrinkage(
+      components.map((c) => ({
+        volume: c.parts,
+        packingFraction: c.material.packingFraction,
+        particleMm: c.material.particleMm,
+      })),
+    );
+  const points = measured.shrinkage === undefined ? spreads.shrinkagePoints : testSpreads.shrinkagePoints;
+  const shrinkage = Math.min(0.45, Math.max(0, modelled + points * world.scatter('shrinkage')));
+  const jar = measured.jar && {
+    bufferMeqPerLPerPh: measured.jar.bufferMeqPerLPerPh * world.relative('jar/buffer', testSpreads.jarBuffer),
+    phBeforeLime: measured.jar.phBeforeLime + testSpreads.jarPhUnits * world.scatter('jar/ph'),
+  };
+  const evaluation = evaluateMix({
+    stage: input.stage,
+    vessel: input.vessel,
+    compaction: input.compaction,
+    components,
+    amendments,
+    measured: { shrinkage, ...(jar && { jar }) },
+  });
+  // A test of the reading itself leaves only the scatter of the test.
+  const tested = {
+    ...(measured.air !== undefined && {
+      air: Math.max(0, measured.air + (testSpreads.airPct / 100) * world.scatter('test/air')),
+    }),
+    ...(measured.ph !== undefined && { ph: measured.ph + testSpreads.ph * world.scatter('test/ph') }),
+    ecSaturatedMSPerCm:
+      measured.ecSaturatedMSPerCm === undefined
+        ? evaluation.ecSaturatedMSPerCm * world.relative('ec/factor', spreads.ecFactor)
+        : measured.ecSaturatedMSPerCm * world.relative('test/ec', testSpreads.ecRelative),
+  };
+  return readingsOf({ stage: input.stage, vessel: input.vessel, measured: tested }, evaluation);
+}
+
 /** A material a little off its typical figures. Its curve is the typical one, moved: no new fit for each draw. */
-function scattered(
-  m: Material,
-  spreads: Spreads,
-  scatter: (key: string) => number,
-  relative: (key: string, spread: number) => number,
-  jarTested: boolean,
-): Material {
+function scattered(m: Material, spreads: Spreads, world: World, jarTested: boolean): Material {
   const totalPorosity = Math.min(
     0.99,
-    Math.max(0.1, m.totalPorosity + spreads.porosityPoints * scatter(`porosity/${m.id}`)),
+    Math.max(0.1, m.totalPorosity + spreads.porosityPoints * world.scatter(`porosity/${m.id}`)),
   );
-  const salts = relative(`salts/${m.id}`, spreads.salts);
-  const particle = relative(`particle/${m.id}`, spreads.particle);
+  const salts = world.relative(`salts/${m.id}`, spreads.salts);
+  const particle = world.relative(`particle/${m.id}`, spreads.particle);
   const other: Material = {
     ...m,
     totalPorosity,
-    dryBulkDensityGPerL: m.dryBulkDensityGPerL * relative(`density/${m.id}`, spreads.density),
+    dryBulkDensityGPerL: m.dryBulkDensityGPerL * world.relative(`density/${m.id}`, spreads.density),
     particleMm: m.particleMm * particle,
-    bufferMeqPerLPerPh: m.bufferMeqPerLPerPh * (jarTested ? 1 : relative(`buffer/${m.id}`, spreads.buffer)),
-    ph: m.ph + (jarTested ? 0 : spreads.phUnits * scatter(`ph/${m.id}`)),
+    bufferMeqPerLPerPh:
+      m.bufferMeqPerLPerPh * (jarTested ? 1 : world.relative(`buffer/${m.id}`, spreads.buffer)),
+    ph: m.ph + (jarTested ? 0 : spreads.phUnits * world.scatter(`ph/${m.id}`)),
     saltsMeqPerL: m.saltsMeqPerL * salts,
     availableNMgPerL: m.availableNMgPerL * salts,
   };
@@ -167,7 +233,7 @@ function scattered(
     ...curve,
     thetaS: totalPorosity,
     thetaR: Math.min(curve.thetaR, totalPorosity),
-    alphaPerCm: curve.alphaPerCm * Math.exp(spreads.poreSize * scatter(`pores/${m.id}`)),
+    alphaPerCm: curve.alphaPerCm * Math.exp(spreads.poreSize * world.scatter(`pores/${m.id}`)),
   });
   return other;
 }

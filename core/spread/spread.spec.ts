@@ -3,7 +3,7 @@ import { explain } from '#core/explain/explain';
 import { readingIds } from '#core/judge/readings';
 import { judgeMix } from '#core/judge/judge';
 import { normalAt, normalQuantile, streamOf, uniformAt } from '#core/spread/normal';
-import { sampleReadings, Sampler } from '#core/spread/sample';
+import { Odds, sampleReadings, Sampler } from '#core/spread/sample';
 import { defaultSpreads, type Spreads } from '#core/spread/spreads';
 import { published } from '#core/testing/published';
 import { recipe } from '#core/testing/recipe';
@@ -119,6 +119,18 @@ describe('bands', () => {
   test('a measured yield takes the place of the estimate', () => {
     const tested = judgeMix({ ...mix, measured: { shrinkage: 0.05 } });
     expect(tested.evaluation.composition.shrinkage).toBe(0.05);
+  });
+
+  test('odds of many recipes at once are those of each by itself: all share the same worlds', () => {
+    const other = recipe({ 'coir-pith': 4, 'perlite-fine': 1 }, { doses: { 'calcium-nitrate': 0.1 } });
+    const odds = new Odds([mix, other, mix], defaultSpreads, 1);
+    odds.draw(150);
+    odds.draw(50);
+    const [first, second, again] = odds.result();
+    expect(first).toBe(sampleReadings(mix, defaultSpreads, 1, 200).allInside);
+    expect(second).toBe(sampleReadings(other, defaultSpreads, 1, 200).allInside);
+    expect(again).toBe(first);
+    expect(() => new Odds([mix], defaultSpreads, 1).result()).toThrow('draws must be at least 1');
   });
 
   test('bad numbers are refused', () => {

@@ -4,11 +4,14 @@ import { batchSheet } from '#core/batch/sheet';
 import {
   batchSheetRequestSchema,
   evaluateRequestSchema,
+  formulateRequestSchema,
   hotWaterRequestSchema,
   sowingRequestSchema,
 } from '#core/exchange/requests';
-import { resolveJob, resolveMix, resolveParts } from '#core/exchange/resolve';
-import { evaluationToWire } from '#core/exchange/wire';
+import { resolveFinderJob, resolveJob, resolveMix, resolveParts } from '#core/exchange/resolve';
+import { evaluationToWire, formulateToWire } from '#core/exchange/wire';
+import { shelfAndLimits } from '#core/finder/formulate';
+import { Search } from '#core/finder/search';
 import { judgeMix } from '#core/judge/judge';
 import { compose } from '#core/mix/composition';
 import { evaluateMix } from '#core/mix/evaluate';
@@ -36,5 +39,20 @@ export function computeRoutes(library: () => Library): Router {
     const { germination, perCell, wantedPlants, confidence } = parse(sowingRequestSchema, req.body);
     res.json(standOf(germination, perCell, wantedPlants, confidence));
   });
+  router.post('/formulate', async (req, res) => {
+    const request = parse(formulateRequestSchema, req.body);
+    const job = resolveFinderJob(request, library());
+    const { shelf, limits } = shelfAndLimits(job);
+    const search = new Search(shelf, limits, request.top);
+    // In slices, so that others are answered meanwhile; whoever hangs up is not searched for.
+    while (!search.step(SLICE)) {
+      await new Promise(setImmediate);
+      if (res.destroyed) return;
+    }
+    res.json(formulateToWire(job, shelf, search.result()));
+  });
   return router;
 }
+
+/** Recipes to a slice: some 20 ms. */
+const SLICE = 5000;
