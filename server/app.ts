@@ -11,6 +11,8 @@ import { Mixes } from '#server/mixes/mixes';
 import { mixRoutes } from '#server/mixes/routes';
 import { openApi } from '#server/openapi';
 import { BODY_LIMIT, notFound, onlyJson, problems } from '#server/problem';
+import { shelfRoutes } from '#server/shelf/routes';
+import { Shelf } from '#server/shelf/shelf';
 import { securityHeaders, webRoutes } from '#server/web';
 
 export interface AppParts {
@@ -49,6 +51,7 @@ export function createApp({ db, webFolder, log, now }: AppParts): Express {
   api.use(computeRoutes(library));
   api.use('/mixes', mixRoutes(mixes, library, now));
   api.use('/batches', batchRoutes(new Batches(db), mixes, library, now));
+  api.use('/shelf', shelfRoutes(new Shelf(db), library, now));
   api.use((req) => {
     throw notFound('endpoint', `${req.method} ${req.originalUrl.split('?')[0] ?? ''}`);
   });

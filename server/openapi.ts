@@ -15,6 +15,7 @@ import {
   sowingRequestSchema,
 } from '#core/exchange/requests';
 import { newBatchSchema } from '#server/batches/routes';
+import { shelfLineSchema } from '#server/shelf/routes';
 import { newMixSchema, newVersionSchema } from '#server/mixes/routes';
 
 const json = (schema: z.ZodType, io: 'input' | 'output'): object => ({
@@ -33,7 +34,12 @@ const refusals = {
   413: problem('Body too large'),
   415: problem('Body is not application/json'),
 };
-const post = (summary: string, request: z.ZodType, answer: z.ZodType | null, status = 200): object => ({
+const post = (
+  summary: string,
+  request: z.ZodType,
+  answer: z.ZodType | null,
+  status = 200,
+): { post: object } => ({
   post: {
     summary,
     requestBody: { required: true, content: json(request, 'input') },
@@ -83,6 +89,10 @@ export function openApi(): object {
         sowingAnswerSchema,
       ),
       '/api/library': get('Materials and amendments with their sources'),
+      '/api/shelf': get('What stands on the shelf, with prices'),
+      '/api/shelf/{material}': {
+        put: post('Put a material on the shelf, price it or take it off', shelfLineSchema, null).post,
+      },
       '/api/mixes': {
         ...get('Newest version of every mix'),
         ...post('Keep a recipe', newMixSchema, null, 201),

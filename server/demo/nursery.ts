@@ -92,3 +92,15 @@ export const demoBatches: readonly DemoBatch[] = [
   { mix: 'Growing-on mix', name: 'Tomatoes pricked out', daysAgo: 6, job: { trays: 30, sparePct: 8 } },
   { mix: 'Peat-lite mix A (1967)', name: 'One yard of mix A', daysAgo: 2, job: { litres: 764.555 } },
 ];
+
+/** What the made-up nursery has standing, with invented prices per litre. */
+export const demoShelf: readonly { material: string; costPerL: number; useUp?: boolean }[] = [
+  { material: 'peat-fine', costPerL: 0.09 },
+  { material: 'peat-medium', costPerL: 0.07, useUp: true },
+  { material: 'coir-pith', costPerL: 0.12 },
+  { material: 'perlite-fine', costPerL: 0.21 },
+  { material: 'perlite-coarse', costPerL: 0.19 },
+  { material: 'vermiculite-medium', costPerL: 0.26 },
+  { material: 'sand-sharp', costPerL: 0.05 },
+  { material: 'compost', costPerL: 0.03 },
+];

@@ -4,9 +4,10 @@ import { snapshotBatch } from '#core/batch/snapshot';
 import { libraryOf } from '#core/mix/recipe';
 import { Batches } from '#server/batches/batches';
 import { type Db } from '#server/database/open';
-import { demoBatches, demoMixes } from '#server/demo/nursery';
+import { demoBatches, demoMixes, demoShelf } from '#server/demo/nursery';
 import { readLibrary } from '#server/library/library';
 import { Mixes } from '#server/mixes/mixes';
+import { Shelf } from '#server/shelf/shelf';
 
 /** Fills an empty data folder with the made-up nursery. Dates count back from `now`. Leaves any other folder alone. */
 export function seedDemo(db: Db, now: Date): void {
@@ -23,6 +24,10 @@ export function seedDemo(db: Db, now: Date): void {
   const started = addDays(now, -60).toISOString();
   db.transaction(() => {
     const kept = new Map(demoMixes.map((m) => [m.name, mixes.create(m.name, m.note, m.recipe, started)]));
+    const shelf = new Shelf(db);
+    for (const { material, costPerL, useUp = false } of demoShelf) {
+      shelf.put({ material, here: true, costPerL, useUp }, started);
+    }
     demoBatches.forEach(({ mix, name, daysAgo, job }, index) => {
       const version = kept.get(mix);
       if (!version) throw new RangeError(`demo batch ${name} names a mix that is not there: ${mix}`);
