@@ -8,6 +8,7 @@ const places: [string, string][] = [
     'mix with every kind of flag',
     '/mix?stage=germination&into=block-50&parts=peat-coarse:3,perlite-coarse:2,compost:1&lime=none&dose=lime-dolomitic:60,calcium-nitrate:2',
   ],
+  ['finder', '/finder'],
   ['settings', '/settings'],
   ['batches', '/batches'],
   ['new batch', '/batches/new'],

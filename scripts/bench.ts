@@ -10,6 +10,10 @@ import { evaluateMix } from '#core/mix/evaluate';
 import { columnOf, retentionProfile } from '#core/mix/water-air';
 import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
+import { searchAll, shelfAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
+import { noPreferences } from '#core/finder/shelf';
+import { amendment, amendments, material } from '#core/testing/library';
+import { linearised, milpSolver } from '#core/testing/milp';
 import { recipe } from '#core/testing/recipe';
 
 const median = (values: number[]): number =>
@@ -58,6 +62,89 @@ function core(): void {
   );
   row('  … / one evaluation with nothing varied', `${(sampling / evaluation).toFixed(1)}×`);
   row('  … / bare sums', `${(sampling / bare).toFixed(0)}×`);
+  if (sink < 0) throw new Error('unreachable');
+}
+
+const SHELF = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'coir-pith', 'compost', 'sand-sharp'];
+
+async function finder(): Promise<void> {
+  const input = recipe({ 'peat-fine': 1 });
+  const job: FinderJob = {
+    stage: 'germination',
+    vessel: input.vessel,
+    compaction: 0,
+    shelved: SHELF.map((id, i) => ({ material: material(id), costPerL: 0.05 + i / 20 })),
+    maxTotal: 20,
+    minParts: {},
+    maxParts: {},
+    materialsMax: 10,
+    peatMax: 1,
+    preferences: noPreferences,
+    weights: {},
+    lime: amendment('lime-dolomitic'),
+    starter: starterFor('germination', new Map(amendments.map((a) => [a.id, a]))),
+    fixedDoses: [],
+  };
+  const { shelf, limits } = shelfAndLimits(job);
+  const times: number[] = [];
+  let tried = 0;
+  for (let round = 0; round < 5; round++) {
+    const start = performance.now();
+    tried = searchAll(shelf, limits, 50).tried;
+    times.push(performance.now() - start);
+  }
+  const perRecipe = (median(times) * 1000) / tried;
+  const column = columnOf(input.vessel);
+  const profiles = SHELF.map((id) => retentionProfile(material(id), column));
+  // The same recipes, of which only the retention vectors are summed.
+  const sums: number[] = [];
+  let sink = 0;
+  for (let round = 0; round < 5; round++) {
+    const start = performance.now();
+    for (let i = 0; i < tried; i++) {
+      for (let k = 0; k < column.weights.length; k++) {
+        let water = 0;
+        for (let m = 0; m < profiles.length; m++) water += ((i + m) % 7) * profiles[m]![k]!;
+        sink += column.weights[k]! * water;
+      }
+    }
+    sums.push(performance.now() - start);
+  }
+  row('finder, 6 materials to 20 parts, one core', `${median(times).toFixed(0)} ms for ${tried} recipes`);
+  row('  … recipes per second per core', `${Math.round(1e6 / perRecipe)}`);
+  row('  … / a loop that only sums the retention vectors', `${(median(times) / median(sums)).toFixed(2)}×`);
+  const bounded = shelfAndLimits({
+    ...job,
+    preferences: { ...noPreferences, price: 1, peat: 4, ingredients: 4, water: 4 },
+  });
+  const start = performance.now();
+  const result = searchAll(bounded.shelf, bounded.limits, 24);
+  row(
+    '  … with wishes: left out by the bound',
+    `${((100 * result.provedWorse) / result.tried).toFixed(0)} %, ${(performance.now() - start).toFixed(0)} ms`,
+  );
+  const linear = linearised({ ...job, maxTotal: 12, peatMax: 0.5, materialsMax: 3 });
+  const made = shelfAndLimits(linear);
+  const solve = await milpSolver();
+  const time = (work: () => unknown): number => {
+    const all: number[] = [];
+    for (let round = 0; round < 5; round++) {
+      const at = performance.now();
+      work();
+      all.push(performance.now() - at);
+    }
+    return median(all);
+  };
+  const ours = time(() => searchAll(made.shelf, made.limits, 1));
+  const theirs = time(() => solve(linear));
+  const highest = Math.max(...linear.shelved.map((s) => s.costPerL ?? 0));
+  const gap = Math.abs(
+    (searchAll(made.shelf, made.limits, 1).best[0]?.score ?? 0) * highest - (solve(linear) ?? 0),
+  );
+  row(
+    'linear sub-problem, finder against HiGHS, same answer',
+    `${ours.toFixed(1)} ms against ${theirs.toFixed(0)} ms, ${(theirs / ours).toFixed(1)}×, gap ${gap.toExponential(0)}`,
+  );
   if (sink < 0) throw new Error('unreachable');
 }
 
@@ -143,11 +230,36 @@ async function browser(port: number): Promise<void> {
     'longest main-thread task while sampling 8 × 2000 draws',
     blocked > 0 ? `${blocked.toFixed(0)} ms` : 'none over 50 ms',
   );
+  await page.goto(`http://127.0.0.1:${port}/finder`);
+  await page.getByText(/recipes looked at in/).waitFor();
+  const finding = await page.evaluate(async () => {
+    let longest = 0;
+    const watch = new PerformanceObserver((list) => {
+      for (const task of list.getEntries()) longest = Math.max(longest, task.duration);
+    });
+    watch.observe({ type: 'longtask' });
+    const box = document.querySelectorAll<HTMLInputElement>('app-finder-page app-stepper input')[0]!;
+    const start = performance.now();
+    box.value = '20';
+    box.dispatchEvent(new Event('input', { bubbles: true }));
+    await new Promise((done) => setTimeout(done, 500));
+    while (document.querySelector('progress')) await new Promise((done) => setTimeout(done, 20));
+    const searched = performance.now() - start;
+    await new Promise((done) => setTimeout(done, 3000));
+    watch.disconnect();
+    return { longest, searched };
+  });
+  row('finder in the page, 8 materials to 20 parts, 4 at most', `${(finding.searched / 1000).toFixed(1)} s`);
+  row(
+    '  … longest main-thread task, odds included',
+    finding.longest > 0 ? `${finding.longest.toFixed(0)} ms` : 'none over 50 ms',
+  );
   await instance.close();
 }
 
 console.log(`${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}\n`);
 core();
+await finder();
 bundle();
 const port = 4300 + (process.pid % 500);
 const { child, ms } = await serve(port);

@@ -129,7 +129,7 @@ export const formulateRequestSchema = z.strictObject({
   starter: z.record(text(60), num(0.001, 1000)).optional(),
   /** What counts besides the windows. */
   preferences: z
-    .strictObject({ price: wish, peat: wish, weight: wish, ingredients: wish, useUp: wish })
+    .strictObject({ price: wish, peat: wish, weight: wish, ingredients: wish, useUp: wish, water: wish })
     .default(noPreferences),
 });
 export type FormulateRequest = z.output<typeof formulateRequestSchema>;

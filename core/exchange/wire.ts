@@ -80,7 +80,7 @@ export function formulateToWire(job: FinderJob, shelf: Shelf, result: SearchResu
         reading: conflict.nearest.id,
         value: conflict.nearest.value,
         parts: Object.fromEntries(
-          ids.flatMap((id, i) => (conflict.nearest!.parts[i] ? [[id, conflict.nearest!.parts[i]!]] : [])),
+          ids.flatMap((id, i) => (conflict.nearest!.parts[i] ? [[id, conflict.nearest!.parts[i]]] : [])),
         ),
       },
     },

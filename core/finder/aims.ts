@@ -1,4 +1,4 @@
-import { type ReadingId } from '#core/judge/readings';
+import { type Reading, type ReadingId } from '#core/judge/readings';
 import { type Stage } from '#core/judge/stage';
 import {
   BLOCK_AIR_AFTER_DRYDOWN_PCT,
@@ -82,4 +82,18 @@ export function stageAims(stage: Stage, vessel: Vessel, weights: AimWeights = {}
     n: aim('n', windows.nMgPerL),
     largestParticle: aim('largestParticle', particleWindow(stage, vessel), 'atMost'),
   };
+}
+
+/** What each reading adds to a score, by its own window. */
+export function readingPenalty(
+  r: Pick<Reading, 'id' | 'value' | 'low' | 'high'>,
+  weights: AimWeights = {},
+): number {
+  const kind = r.id === 'largestParticle' ? 'atMost' : r.id === 'cohesion' ? 'atLeast' : 'between';
+  return (weights[r.id] ?? 1) * penalty(r.value, { low: r.low, high: r.high, kind, weight: 1 });
+}
+
+/** Score of readings by their windows alone: below 10 where all are met. */
+export function windowScore(readings: readonly Reading[], weights: AimWeights = {}): number {
+  return readings.reduce((sum, r) => sum + readingPenalty(r, weights), 0);
 }

@@ -1,5 +1,3 @@
-import { spreadOut } from '#core/finder/parts';
-
 export interface Found {
   score: number;
   /** By index on the shelf. */
@@ -30,10 +28,6 @@ export class BestOf {
   /** A score above this cannot enter. */
   get worst(): number {
     return this.heap.length < this.keep ? Infinity : this.heap[0]!.score + TIE;
-  }
-
-  offer(score: number, members: ArrayLike<number>, amounts: ArrayLike<number>, n: number): void {
-    this.take({ score, parts: spreadOut(members, amounts, n) });
   }
 
   take(found: Found): void {

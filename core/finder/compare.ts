@@ -1,7 +1,7 @@
-import { penalty, stageAims, type ScoredId } from '#core/finder/aims';
-import { formulated, shelfAndLimits, type FinderJob, type Formulated } from '#core/finder/formulate';
+import { readingPenalty, stageAims, type ScoredId } from '#core/finder/aims';
+import { shelfAndLimits, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
-import { type Shelf } from '#core/finder/shelf';
+import { MOST_ON_SHELF, type Shelf } from '#core/finder/shelf';
 import { type Reading, type ReadingId } from '#core/judge/readings';
 import { type Material } from '#core/material/material';
 
@@ -14,12 +14,7 @@ export interface Difference {
 
 /** The window that costs a recipe most: what it would be better without. Null where all lie in the middle. */
 export function bindingWindow(job: FinderJob, found: Formulated): { id: ReadingId; costs: number } | null {
-  const aims = stageAims(job.stage, job.vessel, job.weights);
-  const costs = found.judgement.readings.map((r) => {
-    const aim = aims[r.id];
-    const here = aim && { ...aim, low: r.low, high: r.high };
-    return { id: r.id, costs: here ? here.weight * penalty(r.value, here) : 0 };
-  });
+  const costs = found.judgement.readings.map((r) => ({ id: r.id, costs: readingPenalty(r, job.weights) }));
   const worst = costs.reduce((a, b) => (b.costs > a.costs ? b : a));
   return worst.costs > 1e-6 ? worst : null;
 }
@@ -79,10 +74,12 @@ export function differences(from: readonly Reading[], to: readonly Reading[]): D
     .sort((x, y) => Number(y.from.verdict !== y.to.verdict) - Number(x.from.verdict !== x.to.verdict));
 }
 
-/** The material that is not on the shelf and would help most: so many parts of it bring the score down to this. */
+/** The material that is not on the shelf and would help most, added or in the place of another one. */
 export interface Missing {
   material: Material;
   parts: number;
+  /** The one that it takes the place of; null where it is added. */
+  instead: Material | null;
   score: number;
   was: number;
 }
@@ -95,33 +92,33 @@ export function missingMaterial(
   found: Formulated,
   elsewhere: readonly Material[],
 ): Missing | null {
-  const used = job.shelved.filter((s) => found.parts[s.material.id] !== undefined);
   // Without prices: what is not on the shelf has none.
   const base = { ...job, minParts: {}, maxParts: {}, preferences: { ...job.preferences, price: 0 } };
-  const scoreOf = (extra: Material | null, parts: number): number => {
-    const shelved = extra ? [...used.slice(0, 9), { material: extra }] : used;
-    const { shelf } = shelfAndLimits({ ...base, shelved });
-    const amounts = shelved.map((s) => found.parts[s.material.id] ?? parts);
-    return shelf.look(
-      amounts.map((_, i) => i),
-      amounts,
-    )
-      ? shelf.looked.score
-      : Infinity;
+  const scoreOf = (parts: readonly { material: Material; parts: number }[]): number => {
+    const { shelf } = shelfAndLimits({ ...base, shelved: parts.map(({ material }) => ({ material })) });
+    const possible = shelf.look(
+      parts.map((_, i) => i),
+      parts.map((p) => p.parts),
+    );
+    return possible ? shelf.looked.score : Infinity;
   };
-  const was = scoreOf(null, 0);
+  const now = job.shelved.flatMap(({ material }) => {
+    const parts = found.parts[material.id];
+    return parts === undefined ? [] : [{ material, parts }];
+  });
+  const was = scoreOf(now);
   let best: Missing | null = null;
+  const offer = (candidate: Omit<Missing, 'score' | 'was'>, score: number): void => {
+    if (score < 0.95 * was && score < (best?.score ?? Infinity)) best = { ...candidate, score, was };
+  };
   for (const material of elsewhere) {
     if (job.shelved.some((s) => s.material.id === material.id)) continue;
-    for (let parts = 1; parts <= MOST_TRIED; parts++) {
-      const score = scoreOf(material, parts);
-      if (score < 0.95 * was && score < (best?.score ?? Infinity)) best = { material, parts, score, was };
+    for (let parts = 1; parts <= MOST_TRIED && now.length < MOST_ON_SHELF; parts++)
+      offer({ material, parts, instead: null }, scoreOf([...now, { material, parts }]));
+    for (const out of now) {
+      const swapped = now.map((p) => (p === out ? { material, parts: p.parts } : p));
+      offer({ material, parts: out.parts, instead: out.material }, scoreOf(swapped));
     }
   }
   return best;
-}
-
-/** A found recipe by its parts, again with all that is known of it. */
-export function recipeAt(job: FinderJob, parts: ArrayLike<number>): Formulated {
-  return formulated(job, shelfAndLimits(job).shelf, parts);
 }

@@ -42,6 +42,8 @@ const MOST_ADDED = 1;
 const STEP = 0.05;
 /** More leaching than this takes the feed and a day. Common practice, no source. */
 const MOST_LEACH_VOLUMES = 3;
+/** What is added should not stop at the very edge of a window: this share of its width inside. */
+const MARGIN = 0.15;
 /** Saturation may be off by so much. Common practice, no source. */
 const SATURATION_SLACK = 0.06;
 
@@ -179,9 +181,10 @@ function tryAdding(
   const tooMuchLeaching = leach > MOST_LEACH_VOLUMES * e.drained.water;
 
   const wrong: string[] = [];
+  const margin = material ? MARGIN * (airWindow.high - airWindow.low) : 0;
   if (input.vessel.shape !== 'block' && state.airPct !== undefined) {
-    if (air * 100 < airWindow.low) wrong.push('too little air');
-    else if (air * 100 > airWindow.high) wrong.push('too much air');
+    if (air * 100 < airWindow.low + margin) wrong.push('too little air');
+    else if (air * 100 > airWindow.high - margin) wrong.push('too much air');
   }
   if (state.ph !== undefined && mixedPh > window.high) wrong.push('too sweet');
   if (tooMuchLeaching) wrong.push('too salty');

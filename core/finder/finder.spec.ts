@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { isMet, penalty, stageAims } from '#core/finder/aims';
+import { isMet, penalty, stageAims, windowScore } from '#core/finder/aims';
 import { compareFound, type Found } from '#core/finder/best-of';
 import {
   conflictOf,
@@ -112,17 +112,15 @@ function naiveScore(j: FinderJob, parts: Uint8Array): number {
   const share = (of: (i: number) => number): number =>
     members.reduce((s, i, k) => s + (of(i) * amounts[k]!) / total, 0);
   const highest = Math.max(...j.shelved.map((s) => s.costPerL ?? 0)) || 1;
-  const windows = readingsOf(base, e).reduce((sum, r) => {
-    const kind = r.id === 'largestParticle' ? 'atMost' : r.id === 'cohesion' ? 'atLeast' : 'between';
-    return sum + (j.weights[r.id] ?? 1) * penalty(r.value, { low: r.low, high: r.high, kind, weight: 1 });
-  }, 0);
+  const windows = windowScore(readingsOf(base, e), j.weights);
   return (
     windows +
     (p.price * e.composition.densification * share((i) => j.shelved[i]!.costPerL ?? 0)) / highest +
     p.peat * e.peat +
     (p.weight * e.wetWeightG) / e.column.volumeL / 1500 +
     p.ingredients * 0.1 * (members.length - 1) +
-    p.useUp * (1 - share((i) => (j.shelved[i]!.useUp ? 1 : 0)))
+    p.useUp * (1 - share((i) => (j.shelved[i]!.useUp ? 1 : 0))) +
+    p.water * Math.max(0, 1 - e.easilyAvailableWater / 0.2)
   );
 }
 
@@ -146,6 +144,7 @@ const anyJob = fc
       weight: fc.constantFrom(0, 1),
       ingredients: fc.constantFrom(0, 0, 2),
       useUp: fc.constantFrom(0, 0, 4),
+      water: fc.constantFrom(0, 3),
     }),
     weight: fc.constantFrom(0.5, 1, 3),
     lime: fc.constantFrom('lime-dolomitic', 'wood-ash', null),
@@ -203,7 +202,7 @@ describe('the search is exact', () => {
 
   test('leaving out by the bound changes nothing, and leaves much out', () => {
     const ids = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'coir-pith', 'compost'];
-    const strong = { price: 1, peat: 30, weight: 0, ingredients: 20, useUp: 0 };
+    const strong = { ...noPreferences, price: 1, peat: 30, ingredients: 20 };
     const j = job(ids, { maxTotal: 8, preferences: strong });
     const { shelf, limits } = shelfAndLimits(j);
     const fast = searchAll(shelf, limits, 3);
@@ -213,6 +212,22 @@ describe('the search is exact', () => {
         .found.slice(0, 3)
         .map((f) => [...f.parts]),
     );
+  });
+
+  test('the best of every set of materials is found too, bounded or not', () => {
+    const ids = ['peat-fine', 'perlite-coarse', 'compost', 'coir-pith'];
+    for (const preferences of [noPreferences, { ...noPreferences, peat: 9, ingredients: 9 }]) {
+      const j = job(ids, { preferences });
+      const { shelf, limits } = shelfAndLimits(j);
+      const { perSet } = searchAll(shelf, limits, 2);
+      const best = new Map<string, Found>();
+      for (const f of naive(j).found) {
+        const set = gathered(f.parts).members.join();
+        if (!best.has(set)) best.set(set, f);
+      }
+      expect(perSet.map((f) => [...f.parts])).toEqual([...best.values()].map((f) => [...f.parts]));
+      expect(perSet).toHaveLength(15);
+    }
   });
 
   test('the numbers of a found recipe are those of the model', () => {

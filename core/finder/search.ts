@@ -36,6 +36,8 @@ export interface SearchResult {
   /** Meeting every window. */
   feasible: number;
   best: Found[];
+  /** The best of every set of materials, best first. */
+  perSet: Found[];
   /** How many recipes met just these windows, by mask of met bits. */
   metCounts: Float64Array;
   /** By scored reading: the recipe that misses only this window, by least. */
@@ -60,6 +62,8 @@ export class Search {
   private readonly metCounts = new Float64Array(256);
   private readonly nearest: (NearMiss | null)[];
   private readonly best: BestOf;
+  /** By bits of the materials used. */
+  private readonly perSet: (Found | undefined)[];
   private readonly members: number[] = [];
   private readonly amounts: number[] = [];
   private readonly peaty: boolean[];
@@ -82,6 +86,7 @@ export class Search {
     this.prefixSum = this.prefix.reduce((a, b) => a + b, 0);
     this.best = new BestOf(keep);
     this.nearest = shelf.scored.map(() => null);
+    this.perSet = new Array<Found | undefined>(1 << this.n);
     this.peaty = shelf.spec.shelved.map((s) => !s.material.peatFree);
     this.bounded = Object.values(shelf.spec.preferences).some((w) => w > 0);
   }
@@ -113,9 +118,15 @@ export class Search {
       ...this.counts,
       feasible: this.metCounts[this.shelf.allMet]!,
       best: this.best.sorted(),
+      perSet: this.perSet.filter((found) => found !== undefined).sort(compareFound),
       metCounts: this.metCounts,
       nearest: this.nearest,
     };
+  }
+
+  /** Recipes so far. */
+  get tried(): number {
+    return this.counts.tried;
   }
 
   private looks(): number {
@@ -186,9 +197,15 @@ export class Search {
       return;
     }
     this.counts.tried++;
-    if (this.bounded && shelf.leastScore(members, amounts) > this.best.worst) {
-      this.counts.provedWorse++;
-      return;
+    let set = 0;
+    for (const member of members) set |= 1 << member;
+    const known = this.perSet[set];
+    if (this.bounded && known) {
+      const least = shelf.leastScore(members, amounts);
+      if (least > this.best.worst && least > known.score + 1e-12) {
+        this.counts.provedWorse++;
+        return;
+      }
     }
     if (!shelf.look(members, amounts)) {
       this.counts.noPores++;
@@ -196,7 +213,12 @@ export class Search {
     }
     const { score, met } = shelf.looked;
     this.metCounts[met]!++;
-    if (score <= this.best.worst) this.best.offer(score, members, amounts, this.n);
+    const enters = score <= this.best.worst;
+    if (enters || !known || score <= known.score + 1e-12) {
+      const found = { score, parts: spreadOut(members, amounts, this.n) };
+      if (enters) this.best.take(found);
+      if (!known || compareFound(found, known) < 0) this.perSet[set] = found;
+    }
     const missed = shelf.allMet & ~met;
     if (missed !== 0 && (missed & (missed - 1)) === 0) this.noteNearMiss(31 - Math.clz32(missed));
   }
@@ -233,11 +255,22 @@ export function merged(results: readonly SearchResult[], keep: number): SearchRe
     noPores: sum((r) => r.noPores),
     feasible: sum((r) => r.feasible),
     best: best.sorted(),
+    perSet: bestOfSets(results.flatMap((r) => r.perSet)),
     metCounts: results[0]!.metCounts.map((_, mask) => sum((r) => r.metCounts[mask]!)),
     nearest: results[0]!.nearest.map((_, r) =>
       results.reduce<NearMiss | null>((a, { nearest }) => nearer(a, nearest[r]!), null),
     ),
   };
+}
+
+function bestOfSets(all: readonly Found[]): Found[] {
+  const sets = new Map<string, Found>();
+  for (const found of all) {
+    const set = found.parts.map((p) => Math.min(p, 1)).join('');
+    const known = sets.get(set);
+    if (!known || compareFound(found, known) < 0) sets.set(set, found);
+  }
+  return [...sets.values()].sort(compareFound);
 }
 
 /** The one that misses by less; of two that miss by as much, the simpler. */

@@ -30,8 +30,20 @@ export interface Preferences {
   weight: number;
   ingredients: number;
   useUp: number;
+  /** Easily available water: 0 from the low end of De Boodt & Verdonck's ideal on, 1 where there is none. */
+  water: number;
 }
-export const noPreferences: Preferences = { price: 0, peat: 0, weight: 0, ingredients: 0, useUp: 0 };
+export const noPreferences: Preferences = {
+  price: 0,
+  peat: 0,
+  weight: 0,
+  ingredients: 0,
+  useUp: 0,
+  water: 0,
+};
+
+/** Ideal easily available water is 20–30 % by volume: De Boodt & Verdonck, Acta Hort. 26:37 (1972) (from memory). */
+export const ENOUGH_EASY_WATER = 0.2;
 
 export interface ShelfSpec {
   vessel: Vessel;
@@ -256,7 +268,8 @@ export class Shelf {
       spec.preferences.peat * peat +
       spec.preferences.weight * ((d * density + 1000 * water) / 1500) +
       spec.preferences.ingredients * (m - 1) * 0.1 +
-      spec.preferences.useUp * (1 - gone);
+      spec.preferences.useUp * (1 - gone) +
+      spec.preferences.water * Math.max(0, 1 - easy / ENOUGH_EASY_WATER);
     let met = 0;
     for (let r = 0; r < this.scored.length; r++) {
       const id = this.scored[r]!;

@@ -70,7 +70,8 @@ export function swapMaterial(now: Judgement, from: string, to: Material, help: S
   });
   const total = input.components.reduce((sum, c) => sum + c.parts, 0);
   const maxTotal = Math.min(MOST_PARTS, Math.max(10, Math.ceil(total)));
-  const must = shelved.map((m) => (m.id === to.id ? 1 : 0));
+  // It stays the same mix but for the one material: each of the others keeps a part at least.
+  const must = shelved.map(() => 1);
   const found = searchAll(
     shelf,
     { maxTotal, min: must, max: must.map(() => maxTotal), materialsMax: shelved.length, peatMax: 1 },

@@ -69,6 +69,15 @@ describe('why a recipe is where it is', () => {
     expect(missingMaterial(rooting, only, [])).toBeNull();
   });
 
+  test('what is missing: the finer grade in place of the coarse one', () => {
+    const coarse = job(['peat-medium', 'sand-sharp']);
+    const made = shelfAndLimits(coarse);
+    const only = formulated(coarse, made.shelf, [3, 1]);
+    const missing = missingMaterial(coarse, only, materials)!;
+    expect(missing.instead?.id).toBe('peat-medium');
+    expect(missing.material.maxParticleMm).toBeLessThanOrEqual(6);
+  });
+
   test('differences: changed verdicts first', () => {
     const a = judgeMix(recipe({ 'peat-fine': 1 }, { vessel: 'cell-288' })).readings;
     const b = judgeMix(recipe({ 'peat-fine': 1, 'perlite-coarse': 2 }, { vessel: 'pot-15' })).readings;

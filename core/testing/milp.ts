@@ -1,5 +1,6 @@
 import highsLoader from 'highs';
 import { type FinderJob } from '#core/finder/formulate';
+import { noPreferences } from '#core/finder/shelf';
 
 /**
  * The linear sub-problem of the finder as integer programs, one for each total, for the general solver HiGHS: the
@@ -54,7 +55,7 @@ export function linearised(job: FinderJob): FinderJob {
       material: { ...s.material, particleMm: 1, packingFraction: 0.55 },
     })),
     weights: { air: 0, airAfterDrydown: 0, cohesion: 0, ph: 0, ecSaturated: 0, n: 0, largestParticle: 0 },
-    preferences: { price: 1, peat: 0, weight: 0, ingredients: 0, useUp: 0 },
+    preferences: { ...noPreferences, price: 1 },
     lime: null,
     starter: [],
   };

@@ -5,6 +5,11 @@ export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'mix' },
   { path: 'mix', title: 'Mix', component: MixPage },
   {
+    path: 'finder',
+    title: 'Finder',
+    loadComponent: () => import('./finder/finder-page').then((m) => m.FinderPage),
+  },
+  {
     path: 'batches',
     children: [
       {

@@ -7,6 +7,7 @@ import { Notices } from '../data/notices';
 import { Units } from '../data/units';
 import { RecipeStore } from '../mix/recipe-store';
 import { BatchCard } from './batch-card';
+import { CorrectBatch } from './correct-batch';
 import { scoopChoice } from './scoop-choice';
 import { ScoopPicker } from './scoop-picker';
 
@@ -15,7 +16,7 @@ type Loading = { state: 'loading' } | { state: 'there'; batch: Batch } | { state
 /** A kept batch: its card as it was on the day. */
 @Component({
   selector: 'app-batch-page',
-  imports: [RouterLink, BatchCard, ScoopPicker],
+  imports: [RouterLink, BatchCard, CorrectBatch, ScoopPicker],
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

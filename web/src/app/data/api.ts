@@ -32,6 +32,10 @@ export class Api {
     return this.http.post<T>(`/api/${path}`, body).pipe(catchError(asApiError));
   }
 
+  put<T>(path: string, body: object): Observable<T> {
+    return this.http.put<T>(`/api/${path}`, body).pipe(catchError(asApiError));
+  }
+
   remove(path: string): Observable<void> {
     return this.http.delete<void>(`/api/${path}`).pipe(catchError(asApiError));
   }

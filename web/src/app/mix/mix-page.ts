@@ -8,14 +8,14 @@ import {
   linkedSignal,
   untracked,
 } from '@angular/core';
-import { ActivatedRoute, Router } from '@angular/router';
+import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { recipeFromLink, recipeToLink } from '#core/exchange/recipe-link';
 import { type ReadingId } from '#core/judge/readings';
 import { starterMixes } from '#core/reference/starter-mixes';
 import { fixed } from '#core/units/show';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
-import { readingWords } from '../ui/words';
+import { oddsWords, readingWords } from '../ui/words';
 import { CutThrough } from './cut-through';
 import { DoseList } from './dose-list';
 import { FlagList } from './flag-list';
@@ -43,7 +43,18 @@ const briefNames: Record<ReadingId, string> = {
 /** The heart: job on the left, parts in the middle, the vessel and its readings on the right. */
 @Component({
   selector: 'app-mix-page',
-  imports: [CutThrough, DoseList, FlagList, JobPanel, OverTime, OwnTests, PartList, ReadingRuler, RecipeBar],
+  imports: [
+    CutThrough,
+    DoseList,
+    FlagList,
+    JobPanel,
+    OverTime,
+    OwnTests,
+    PartList,
+    ReadingRuler,
+    RecipeBar,
+    RouterLink,
+  ],
   templateUrl: './mix-page.html',
   styleUrl: './mix-page.scss',
   host: { '(document:keydown)': 'onKey($event)' },
@@ -73,12 +84,7 @@ export class MixPage {
     })),
   );
   /** In plain odds: "9 in 10". */
-  protected readonly odds = computed(() => {
-    const share = this.sure.result()?.allInside ?? 0;
-    if (share > 0.985) return 'nearly always';
-    if (share < 0.005) return 'almost never';
-    return share < 0.05 ? 'hardly ever' : `${Math.max(1, Math.min(9, Math.round(share * 10)))} in 10`;
-  });
+  protected readonly odds = computed(() => oddsWords(this.sure.result()?.allInside ?? 0));
   protected readonly impossible = computed(() => {
     const outcome = this.store.outcome();
     return outcome.state === 'impossible' ? outcome.why : '';

@@ -6,6 +6,7 @@ import { Stepper } from '../ui/stepper';
 import { Swatch } from '../ui/swatch';
 import { materialSays, shortName } from '../ui/words';
 import { RecipeStore } from './recipe-store';
+import { SwapMaterial } from './swap-material';
 import { WhereFrom } from './where-from';
 
 const MOST_ON_SLIDER = 12;
@@ -13,7 +14,7 @@ const MOST_ON_SLIDER = 12;
 /** The parts: what is in it and how much of each. */
 @Component({
   selector: 'app-part-list',
-  imports: [NgbDropdownModule, Amount, Stepper, Swatch, WhereFrom],
+  imports: [NgbDropdownModule, Amount, Stepper, SwapMaterial, Swatch, WhereFrom],
   templateUrl: './part-list.html',
   styleUrl: './part-list.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -37,6 +37,7 @@ export class NumberField {
   readonly value = input.required<number | undefined>();
   readonly min = input.required<number>();
   readonly max = input.required<number>();
+  readonly whole = input(false);
   /** undefined when the field was emptied. */
   readonly changed = output<number | undefined>();
 
@@ -52,9 +53,9 @@ export class NumberField {
   protected readonly problem = computed(() => {
     const number = read(this.typed());
     if (number === undefined) return '';
-    return number >= this.min() && number <= this.max()
-      ? ''
-      : `${this.label()}: must be a number from ${this.min()} to ${this.max()}`;
+    const fits = number >= this.min() && number <= this.max() && (!this.whole() || Number.isInteger(number));
+    const kind = this.whole() ? 'a whole number' : 'a number';
+    return fits ? '' : `${this.label()}: must be ${kind} from ${this.min()} to ${this.max()}`;
   });
 
   protected take(text: string): void {

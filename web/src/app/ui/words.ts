@@ -1,4 +1,5 @@
-import { type Reading, type ReadingId } from '#core/judge/readings';
+import { type ScoredId } from '#core/finder/aims';
+import { type Reading } from '#core/judge/readings';
 import { millimetresIn } from '#core/units/factors';
 import { type UnitSystem } from '#core/units/show';
 import { type Stage } from '#core/judge/stage';
@@ -43,8 +44,8 @@ export interface ReadingWords {
   reach: number;
 }
 
-export function readingWords(id: ReadingId, noun: string): ReadingWords {
-  const words: Record<ReadingId, ReadingWords> = {
+export function readingWords(id: ScoredId, noun: string): ReadingWords {
+  const words: Record<ScoredId, ReadingWords> = {
     air: { name: `Air in the ${noun}`, term: 'air-filled porosity', places: 1, reach: 0.5 },
     airAfterDrydown: {
       name: 'Air once half dried',
@@ -56,6 +57,7 @@ export function readingWords(id: ReadingId, noun: string): ReadingWords {
     ph: { name: 'Sourness', term: 'pH, lime acted', places: 1, reach: 1.5 },
     ecSaturated: { name: 'Salts', term: 'EC, saturated extract', places: 2, reach: 0.7 },
     n: { name: 'Ready nitrogen', term: 'soluble N', places: 0, reach: 0.7 },
+    easilyAvailableWater: { name: 'Easy water', term: 'water at 10 less at 50 cm', places: 1, reach: 0.8 },
     largestParticle: { name: 'Largest piece', term: 'against the narrowest side', places: 1, reach: 0.8 },
   };
   return words[id];
@@ -72,4 +74,11 @@ export function inReadersUnits(
   if (unit !== 'mm' || system === 'metric') return { value, low, high, unit };
   const inches = (mm: number): number => mm / millimetresIn.inch;
   return { value: inches(value), low: inches(low), high: inches(high), unit: 'in', places: 2 };
+}
+
+/** A chance in plain words: "7 in 10". */
+export function oddsWords(share: number): string {
+  if (share > 0.985) return 'nearly always';
+  if (share < 0.005) return 'almost never';
+  return share < 0.05 ? 'hardly ever' : `${Math.max(1, Math.min(9, Math.round(share * 10)))} in 10`;
 }

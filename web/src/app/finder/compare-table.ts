@@ -1,0 +1,120 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { fixed } from '#core/units/show';
+import { volumeL } from '#core/vessel/vessel';
+import { RecipeStore } from '../mix/recipe-store';
+import { oddsWords, readingWords, shortName } from '../ui/words';
+import { type Listed } from './finder-search';
+
+/** Up to three recipes side by side; a row in which they differ is marked. */
+@Component({
+  selector: 'app-compare-table',
+  template: `
+    <div class="scroll">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col"><span class="visually-hidden">What</span></th>
+            @for (one of list(); track $index) {
+              <th scope="col">{{ 'ABC'[$index] }}</th>
+            }
+          </tr>
+        </thead>
+        <tbody>
+          @for (row of rows(); track row.name) {
+            <tr [class.differs]="row.differs">
+              <th scope="row">
+                {{ row.name }}
+                @if (row.differs) {
+                  <span class="visually-hidden">, differs</span>
+                }
+              </th>
+              @for (cell of row.cells; track $index) {
+                <td>{{ cell }}</td>
+              }
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+  `,
+  styles: `
+    .scroll {
+      overflow-x: auto;
+      margin-bottom: 10px;
+    }
+    table {
+      width: 100%;
+      font-size: 15px;
+    }
+    th {
+      font-weight: 450;
+    }
+    td,
+    thead th {
+      padding: 3px 6px;
+      text-align: right;
+      white-space: nowrap;
+    }
+    tr {
+      border-bottom: 1px solid var(--hairline);
+    }
+    .differs td,
+    .differs th {
+      font-weight: 700;
+    }
+    .differs th::before {
+      content: '≠ ';
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class CompareTable {
+  readonly list = input.required<readonly Listed[]>();
+  readonly counted = input.required<string>();
+  private readonly store = inject(RecipeStore);
+
+  protected readonly rows = computed(() => {
+    const list = this.list();
+    const row = (name: string, cells: string[]): { name: string; cells: string[]; differs: boolean } => ({
+      name,
+      cells,
+      differs: new Set(cells).size > 1,
+    });
+    const materials = [...new Set(list.flatMap((one) => Object.keys(one.found.parts)))];
+    const library = this.store.library();
+    const kind = this.store.kind();
+    return [
+      ...materials.map((id) =>
+        row(
+          shortName(library?.materials.get(id)?.name ?? id),
+          list.map((one) => String(one.found.parts[id] ?? 0)),
+        ),
+      ),
+      ...list[0]!.found.judgement.readings.map((r) =>
+        row(
+          readingWords(r.id, kind.noun).name,
+          list.map((one) => {
+            const there = one.found.judgement.readings.find((x) => x.id === r.id);
+            return there ? fixed(there.value, readingWords(r.id, '').places) : '–';
+          }),
+        ),
+      ),
+      row(
+        'All right',
+        list.map((one) => (one.odds === null ? '…' : oddsWords(one.odds))),
+      ),
+      row(
+        'Peat, %',
+        list.map((one) => fixed(one.found.judgement.evaluation.peat * 100, 0)),
+      ),
+      row(
+        `Price a ${this.counted()}`,
+        list.map((one) =>
+          one.found.costPerL === null
+            ? '–'
+            : fixed(one.found.costPerL * volumeL(kind.vessel) * kind.perTray, 2),
+        ),
+      ),
+    ];
+  });
+}

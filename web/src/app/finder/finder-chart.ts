@@ -1,0 +1,71 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { type Formulated } from '#core/finder/formulate';
+import { axis, Chart, chartLook } from '../ui/chart';
+import { type Listed } from './finder-search';
+
+/** Every listed recipe as a point: what it costs, or its peat, against the odds that all is right. */
+@Component({
+  selector: 'app-finder-chart',
+  imports: [Chart],
+  template: `
+    <app-chart [options]="options()" [says]="says()" (picked)="picked.emit($event)" />
+    <button type="button" class="press quiet" (click)="byPeat.set(!byPeat())">
+      {{ byPeat() ? 'Show price instead of peat' : 'Show peat instead of price' }}
+    </button>
+  `,
+  styles: `
+    app-chart {
+      height: 186px;
+    }
+    .press {
+      padding: 0;
+      font-weight: 450;
+      font-size: 14px;
+      text-decoration: underline;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class FinderChart {
+  readonly list = input.required<readonly Listed[]>();
+  readonly chosen = input.required<string | null>();
+  readonly picked = output<number>();
+  protected readonly byPeat = signal(false);
+
+  private readonly points = computed(() =>
+    this.list().map((one) => [this.across(one.found), (one.odds ?? 0) * 100] as const),
+  );
+  protected readonly says = computed(() => {
+    const odds = this.points().map(([, y]) => y);
+    return `${this.points().length} recipes by ${this.byPeat() ? 'peat' : 'price'} and odds; odds from ${Math.min(...odds).toFixed(0)} to ${Math.max(...odds).toFixed(0)} in 100. The list has them all.`;
+  });
+  protected readonly options = computed(() => {
+    const chosen = this.chosen();
+    const data = this.list().map((one, i) => {
+      const on = key(one.found) === chosen;
+      return {
+        value: this.points()[i],
+        symbolSize: on ? 20 : 13,
+        symbol: on ? 'diamond' : 'circle',
+        itemStyle: { color: on ? chartLook.ink : chartLook.water, opacity: on ? 1 : 0.75 },
+      };
+    });
+    return {
+      animation: false,
+      textStyle: { fontFamily: chartLook.font },
+      grid: { left: 48, right: 14, top: 10, bottom: 42 },
+      xAxis: axis(this.byPeat() ? '% peat' : 'price per L', { type: 'value', scale: true }),
+      yAxis: axis('odds, in 100', { type: 'value', scale: true, nameGap: 34 }),
+      series: [{ type: 'scatter', data }],
+    };
+  });
+
+  private across(found: Formulated): number {
+    return this.byPeat() ? found.judgement.evaluation.peat * 100 : (found.costPerL ?? 0);
+  }
+}
+
+const key = (found: Formulated): string =>
+  Object.entries(found.parts)
+    .map(([id, n]) => `${id}:${n}`)
+    .join(',');

@@ -1,0 +1,258 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { windowScore, type ScoredId } from '#core/finder/aims';
+import { differences } from '#core/finder/compare';
+import { type Formulated } from '#core/finder/formulate';
+import { type Preferences } from '#core/finder/shelf';
+import { fixed, significant } from '#core/units/show';
+import { volumeL } from '#core/vessel/vessel';
+import { Notices } from '../data/notices';
+import { RecipeStore } from '../mix/recipe-store';
+import { Amount } from '../ui/amount';
+import { MiniCut } from '../ui/mini-cut';
+import { Stepper } from '../ui/stepper';
+import { oddsWords, readingWords, shortName, stageNames } from '../ui/words';
+import { CompareTable } from './compare-table';
+import { FinderChart } from './finder-chart';
+import { FinderSearch, type Listed } from './finder-search';
+import { ShelfPanel } from './shelf-panel';
+import { Wishes } from './wishes';
+
+const PAUSE_MS = 350;
+const MOST_COMPARED = 3;
+const MOST_NEIGHBOURS = 4;
+/** Lines before "more" is pressed. */
+const SHOWN = 10;
+
+/** The best whole-part recipes of what stands on the shelf. */
+@Component({
+  selector: 'app-finder-page',
+  imports: [Amount, CompareTable, FinderChart, MiniCut, RouterLink, ShelfPanel, Stepper],
+  providers: [FinderSearch],
+  templateUrl: './finder-page.html',
+  styleUrl: './finder-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class FinderPage {
+  protected readonly store = inject(RecipeStore);
+  protected readonly wishes = inject(Wishes);
+  protected readonly search = inject(FinderSearch);
+  private readonly router = inject(Router);
+  private readonly notices = inject(Notices);
+  protected readonly stageNames = stageNames;
+  protected readonly sliders: { name: keyof Preferences; label: string }[] = [
+    { name: 'water', label: 'Water that roots can take' },
+    { name: 'price', label: 'A low price' },
+    { name: 'peat', label: 'Less peat' },
+    { name: 'weight', label: 'Light to carry' },
+    { name: 'ingredients', label: 'Few materials' },
+    { name: 'useUp', label: 'Use up what wants using up' },
+  ];
+
+  protected readonly byOdds = signal(false);
+  protected readonly length = signal(SHOWN);
+  protected readonly ranked = computed((): readonly Listed[] => {
+    const list = this.search.list();
+    return this.byOdds() ? [...list].sort((a, b) => (b.odds ?? -1) - (a.odds ?? -1)) : list;
+  });
+  /** The one looked at: the first, until another is pressed. */
+  protected readonly looked = linkedSignal<readonly Listed[], string | null>({
+    source: this.search.list,
+    computation: (list) => (list[0] ? keyOf(list[0].found) : null),
+  });
+  protected readonly chosen = computed(
+    () => this.search.list().find((one) => keyOf(one.found) === this.looked()) ?? null,
+  );
+  /** Odds that come in later do not make it another recipe. */
+  private readonly chosenParts = computed(() => {
+    const one = this.chosen();
+    return one && this.search.answeredJob() ? one.parts.join() + JSON.stringify(one.found.doses) : null;
+  });
+  private readonly picked = linkedSignal<readonly Listed[], readonly string[]>({
+    source: this.search.list,
+    computation: (list, before) => {
+      const there = new Set(list.map((one) => keyOf(one.found)));
+      return (before?.value ?? []).filter((key) => there.has(key));
+    },
+  });
+  protected readonly compared = computed(() =>
+    this.picked().flatMap((key) => this.search.list().filter((one) => keyOf(one.found) === key)),
+  );
+  protected readonly fullCompare = computed(() => this.compared().length >= MOST_COMPARED);
+
+  protected readonly progress = computed(() => {
+    const state = this.search.state();
+    return state.state === 'searching'
+      ? { pct: Math.round(state.share * 100), tried: significant(state.tried, 3) }
+      : null;
+  });
+  protected readonly summary = computed(() => {
+    const state = this.search.state();
+    if (state.state !== 'done') return '';
+    const met =
+      state.feasible === 0 ? 'none meets every window' : `${grouped(state.feasible)} meet every window`;
+    return `${grouped(state.tried)} recipes looked at in ${fixed(state.ms / 1000, 1)} s, ${met}`;
+  });
+  protected readonly stuck = computed(() => {
+    const state = this.search.state();
+    const job = this.search.answeredJob();
+    if (state.state !== 'done' || !state.conflict || !job) return null;
+    const { never, pairs, nearest } = state.conflict;
+    const name = (id: ScoredId): string => this.nameOf(id);
+    const near = nearest && {
+      name: name(nearest.id),
+      value: significant(nearest.value, 3),
+      parts: partsText(
+        Object.fromEntries(job.shelved.map((s, i) => [s.material.id, nearest.parts[i] ?? 0])),
+        (id) => shortName(job.shelved.find((s) => s.material.id === id)!.material.name),
+      ),
+    };
+    return {
+      never: never.map(name),
+      pairs: pairs.slice(0, 3).map(([a, b]) => `${name(a)} with ${name(b)}`),
+      near,
+    };
+  });
+
+  /** All that explains the one looked at. */
+  protected readonly why = computed(() => {
+    const one = this.chosen();
+    if (!one) return null;
+    const answer = this.search.reasons();
+    const reasons = answer?.parts === one.parts.join() ? answer.why : null;
+    const steps = [...(reasons?.neighbours ?? [])]
+      .sort((a, b) => a.scoreChange - b.scoreChange)
+      .slice(0, MOST_NEIGHBOURS)
+      .map((n) => ({
+        text: `${n.by > 0 ? 'one more' : 'one less'} ${this.materialName(n.material).toLowerCase()}`,
+        effect: `${this.nameOf(n.moves.id).toLowerCase()} ${signed(n.moves.by)}`,
+        better: n.scoreChange < 0,
+      }));
+    const { binding, missing } = reasons ?? { binding: null, missing: null };
+    const outcome = this.store.outcome();
+    const now = outcome.state === 'computed' ? outcome.judgement : null;
+    return {
+      binding: binding && this.nameOf(binding.id),
+      steps,
+      against:
+        now &&
+        differences(now.readings, one.found.judgement.readings)
+          .map((d) => ({
+            name: this.nameOf(d.id),
+            from: fixed(d.from.value, readingWords(d.id, '').places),
+            to: fixed(d.to.value, readingWords(d.id, '').places),
+            better: d.from.verdict !== 'ok' && d.to.verdict === 'ok',
+            worse: d.from.verdict === 'ok' && d.to.verdict !== 'ok',
+          }))
+          .filter((row) => row.from !== row.to)
+          .slice(0, 4),
+      beats: now ? windowScore(now.readings) - windowScore(one.found.judgement.readings) : 0,
+      missing:
+        missing &&
+        `${missing.parts} of ${shortName(missing.material.name).toLowerCase()}${missing.instead ? ` in place of the ${shortName(missing.instead.name).toLowerCase()}` : ''}, not on the shelf`,
+    };
+  });
+
+  constructor() {
+    effect((onCleanup) => {
+      const job = this.wishes.job();
+      if (!job) return;
+      const timer = setTimeout(() => untracked(() => this.search.start(job)), PAUSE_MS);
+      onCleanup(() => clearTimeout(timer));
+    });
+    effect(() => {
+      const parts = this.chosenParts();
+      const one = untracked(this.chosen);
+      const library = untracked(this.store.library);
+      if (parts && one && library) this.search.explain(one, [...library.materials.values()]);
+    });
+  }
+
+  protected readonly key = (one: Listed): string => keyOf(one.found);
+
+  protected parts(found: Formulated): string {
+    return partsText(found.parts, (id) => this.materialName(id));
+  }
+
+  protected odds(one: Listed): string {
+    return one.odds === null ? '…' : oddsWords(one.odds);
+  }
+
+  /** Price of one tray, or of one vessel where they are counted singly. */
+  protected price(found: Formulated): string {
+    if (found.costPerL === null) return '–';
+    const kind = this.store.kind();
+    return fixed(found.costPerL * volumeL(kind.vessel) * kind.perTray, 2);
+  }
+
+  protected readonly counted = computed(() =>
+    this.store.kind().perTray > 1 ? 'tray' : this.store.kind().noun,
+  );
+
+  protected isPicked(one: Listed): boolean {
+    return this.picked().includes(keyOf(one.found));
+  }
+
+  protected pick(one: Listed, yes: boolean): void {
+    const key = keyOf(one.found);
+    this.picked.update((all) => (yes ? [...all, key].slice(-MOST_COMPARED) : all.filter((k) => k !== key)));
+  }
+
+  protected lookAt(index: number): void {
+    const one = this.search.list()[index];
+    if (one) this.looked.set(keyOf(one.found));
+  }
+
+  protected take(one: Listed): void {
+    const { found } = one;
+    const lime = found.lime;
+    this.store.patch(
+      {
+        components: Object.entries(found.parts).map(([material, parts]) => ({ material, parts })),
+        lime: lime && {
+          amendment: lime.amendment.id,
+          ph: Math.round(found.judgement.evaluation.ph * 100) / 100,
+        },
+        amendments: found.doses
+          .filter((d) => d !== lime)
+          .map((d) => ({ amendment: d.amendment.id, gPerL: Math.round(d.gPerL * 1000) / 1000 })),
+      },
+      `finder ${keyOf(found)}`,
+    );
+    this.notices.say('It is on the bench.', () => this.store.undo());
+    void this.router.navigateByUrl('/mix');
+  }
+
+  protected nameOf(id: ScoredId): string {
+    return readingWords(id, this.store.kind().noun).name;
+  }
+
+  private materialName(id: string): string {
+    return shortName(this.store.library()?.materials.get(id)?.name ?? id);
+  }
+}
+
+const keyOf = (found: Formulated): string =>
+  Object.entries(found.parts)
+    .map(([id, n]) => `${id}:${n}`)
+    .join(',');
+
+function partsText(parts: Readonly<Record<string, number>>, name: (id: string) => string): string {
+  return Object.entries(parts)
+    .filter(([, n]) => n > 0)
+    .sort(([, a], [, b]) => b - a)
+    .map(([id, n]) => `${n} ${name(id).toLowerCase()}`)
+    .join(' · ');
+}
+
+const grouped = (n: number): string => n.toLocaleString('en-GB');
+const signed = (n: number): string => `${n > 0 ? '+' : '−'}${significant(Math.abs(n), 2)}`;

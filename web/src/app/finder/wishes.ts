@@ -1,0 +1,108 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { starterFor, type FinderJob } from '#core/finder/formulate';
+import { type Preferences } from '#core/finder/shelf';
+import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
+import { ShelfService } from '../data/shelf';
+import { RecipeStore } from '../mix/recipe-store';
+
+/** Floors and ceilings of a material in this search, whole parts. */
+export interface Bounds {
+  min: number;
+  max: number;
+}
+
+const usual: Preferences = { price: 1, peat: 0, weight: 1, ingredients: 1, useUp: 0.5, water: 4 };
+
+/** What is asked of the finder: the job on the bench, the shelf, and what matters. */
+@Injectable({ providedIn: 'root' })
+export class Wishes {
+  private readonly store = inject(RecipeStore);
+  private readonly shelf = inject(ShelfService);
+  private readonly wished = signal<Preferences>(usual);
+  private readonly bounded = signal<ReadonlyMap<string, Bounds>>(new Map());
+  private readonly total = signal(10);
+  private readonly kinds = signal(4);
+  private readonly noPeat = signal(false);
+
+  readonly preferences = this.wished.asReadonly();
+  readonly maxTotal = this.total.asReadonly();
+  readonly materialsMax = this.kinds.asReadonly();
+  readonly peatFree = this.noPeat.asReadonly();
+
+  readonly entries = computed(() => {
+    const library = this.store.library();
+    return [...(library?.materials.values() ?? [])].map((material) => ({
+      material,
+      line: this.shelf.line(material.id),
+      bounds: this.bounded().get(material.id) ?? { min: 0, max: this.total() },
+    }));
+  });
+  readonly here = computed(() => this.entries().filter((entry) => entry.line.here));
+
+  readonly job = computed((): FinderJob | null => {
+    const library = this.store.library();
+    const here = this.here();
+    if (!library || here.length === 0) return null;
+    const recipe = this.store.recipe();
+    const starter = starterFor(recipe.stage, library.amendments);
+    const charge = new Set(starter.map((s) => s.amendment.id));
+    const wished = this.wished();
+    const priced = here.every(({ line }) => line.costPerL !== null);
+    return {
+      stage: recipe.stage,
+      vessel: this.store.kind().vessel,
+      compaction: recipe.compactionPct / 100,
+      shelved: here.map(({ material, line: { costPerL, useUp } }) => ({
+        material,
+        useUp,
+        ...(costPerL !== null && { costPerL }),
+      })),
+      maxTotal: this.total(),
+      minParts: Object.fromEntries(here.map((l) => [l.material.id, Math.min(l.bounds.min, this.total())])),
+      maxParts: Object.fromEntries(here.map((l) => [l.material.id, Math.min(l.bounds.max, this.total())])),
+      materialsMax: this.kinds(),
+      peatMax: this.noPeat() ? 0 : 1,
+      // A wish that nothing on the shelf can tell apart is no wish.
+      preferences: {
+        ...wished,
+        price: priced ? wished.price : 0,
+        useUp: here.some(({ line }) => line.useUp) ? wished.useUp : 0,
+      },
+      weights: {},
+      lime: limeOf(recipe.lime?.amendment, library.amendments),
+      starter,
+      fixedDoses: recipe.amendments.flatMap((d) => {
+        const amendment = library.amendments.get(d.amendment);
+        const stays =
+          amendment && !charge.has(d.amendment) && amendment.kind !== 'salt' && amendment.kind !== 'lime';
+        return stays ? [{ amendment, gPerL: d.gPerL }] : [];
+      }),
+    };
+  });
+
+  wish(name: keyof Preferences, value: number): void {
+    this.wished.update((wishes) => ({ ...wishes, [name]: value }));
+  }
+
+  bound(material: string, bounds: Bounds): void {
+    this.bounded.update((all) => new Map(all).set(material, bounds));
+  }
+
+  setTotal(parts: number): void {
+    this.total.set(Math.round(parts));
+  }
+
+  setMaterialsMax(materials: number): void {
+    this.kinds.set(Math.round(materials));
+  }
+
+  withoutPeat(yes: boolean): void {
+    this.noPeat.set(yes);
+  }
+}
+
+function limeOf(id: string | undefined, amendments: ReadonlyMap<string, Amendment>): Amendment | null {
+  const own = id === undefined ? undefined : amendments.get(id);
+  if (own && neutralisingMeqPerG(own) > 0) return own;
+  return amendments.get('lime-dolomitic') ?? null;
+}
