@@ -232,6 +232,8 @@ async function browser(port: number): Promise<void> {
   );
   await page.goto(`http://127.0.0.1:${port}/finder`);
   await page.getByText(/recipes looked at in/).waitFor();
+  await page.locator('app-finder-chart canvas').waitFor();
+  await page.waitForTimeout(2500);
   const finding = await page.evaluate(async () => {
     let longest = 0;
     const watch = new PerformanceObserver((list) => {

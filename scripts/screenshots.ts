@@ -23,6 +23,18 @@ test('pictures of the main views', async ({ page }) => {
   const wrong =
     '/mix?stage=germination&into=cell-128&parts=peat-fine:4,perlite-coarse:2&lime=none&dose=lime-dolomitic:60';
   await shoot(page, 'mix-flags', wrong, 'desk', 'app-reading-ruler');
+  await shoot(page, 'finder', '/finder', 'desk', 'app-finder-page ol li');
+  await page
+    .getByRole('checkbox', { name: /^Side by side/ })
+    .nth(0)
+    .check();
+  await page
+    .getByRole('checkbox', { name: /^Side by side/ })
+    .nth(2)
+    .check();
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: `${folder}/finder.png` });
+  await shoot(page, 'settings', '/settings', 'desk', 'app-settings-page li');
   await shoot(page, 'batches', '/batches', 'desk', 'app-batch-list li');
   await shoot(page, 'batch-card', '/batches/1', 'desk', 'article');
 });

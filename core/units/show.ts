@@ -23,8 +23,16 @@ export function significant(value: number, digits: number): string {
 }
 
 export function fixed(value: number, places: number): string {
-  return value.toLocaleString('en-GB', { minimumFractionDigits: places, maximumFractionDigits: places });
+  let format = formats.get(places);
+  if (!format) {
+    const digits = { minimumFractionDigits: places, maximumFractionDigits: places };
+    formats.set(places, (format = new Intl.NumberFormat('en-GB', digits)));
+  }
+  return format.format(value);
 }
+
+/** Made once: a page writes hundreds of numbers at every move of a slider. */
+const formats = new Map<number, Intl.NumberFormat>();
 
 /** @param litres at least 0 */
 export function showVolume(litres: number, system: UnitSystem): Shown {
