@@ -152,6 +152,11 @@ function bundle(): void {
   const folder = join('dist', 'web', 'browser');
   const html = readFileSync(join(folder, 'index.html'), 'utf8');
   const initial = new Set([...html.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map((m) => m[1]!));
+  // What those import statically comes along, named in the page or not.
+  for (const name of initial) {
+    const code = readFileSync(join(folder, name), 'utf8');
+    for (const [, imported] of code.matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) initial.add(imported!);
+  }
   const size = (names: Iterable<string>): number =>
     [...names].reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0);
   const all = readdirSync(folder).filter((name) => name.endsWith('.js'));
