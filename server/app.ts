@@ -6,6 +6,11 @@ import { Batches } from '#server/batches/batches';
 import { batchRoutes } from '#server/batches/routes';
 import { computeRoutes } from '#server/compute/routes';
 import { type Db } from '#server/database/open';
+import { type InstrumentHub } from '#server/instruments/hub';
+import { instrumentRoutes } from '#server/instruments/routes';
+import { Lots } from '#server/record/lots';
+import { Record } from '#server/record/record';
+import { lotRoutes, recordRoutes } from '#server/record/routes';
 import { libraryReader, readLibrary } from '#server/library/library';
 import { Mixes } from '#server/mixes/mixes';
 import { mixRoutes } from '#server/mixes/routes';
@@ -21,10 +26,11 @@ export interface AppParts {
   webFolder: string;
   log: Logger;
   now: () => Date;
+  instruments: InstrumentHub;
 }
 
 /** The application without a port: tests need none. */
-export function createApp({ db, webFolder, log, now }: AppParts): Express {
+export function createApp({ db, webFolder, log, now, instruments }: AppParts): Express {
   const app = express();
   const library = libraryReader(db);
   const mixes = new Mixes(db);
@@ -50,7 +56,13 @@ export function createApp({ db, webFolder, log, now }: AppParts): Express {
   });
   api.use(computeRoutes(library));
   api.use('/mixes', mixRoutes(mixes, library, now));
-  api.use('/batches', batchRoutes(new Batches(db), mixes, library, now));
+  const batches = new Batches(db);
+  const record = new Record(db);
+  const lots = new Lots(db);
+  api.use('/batches', batchRoutes(batches, mixes, library, now));
+  api.use('/batches', recordRoutes(batches, record, lots, now));
+  api.use('/lots', lotRoutes(lots, record, library, now));
+  api.use('/instruments', instrumentRoutes(instruments, now));
   api.use('/shelf', shelfRoutes(new Shelf(db), library, now));
   api.use((req) => {
     throw notFound('endpoint', `${req.method} ${req.originalUrl.split('?')[0] ?? ''}`);

@@ -3,6 +3,8 @@ import { pino } from 'pino';
 import { createApp } from '#server/app';
 import { openDatabase } from '#server/database/open';
 import { seedDemo } from '#server/demo/seed';
+import { InstrumentHub } from '#server/instruments/hub';
+import { simulatedBench } from '#server/instruments/simulated';
 import { seedLibrary } from '#server/library/library';
 
 const HOST = '127.0.0.1';
@@ -22,6 +24,7 @@ const app = createApp({
   webFolder: join(import.meta.dirname, '..', 'dist', 'web', 'browser'),
   log,
   now: () => new Date(),
+  instruments: new InstrumentHub(simulatedBench()),
 });
 const server = app.listen(port, HOST, (error?: Error) => {
   if (error) {

@@ -125,6 +125,7 @@ describe('order of work', () => {
       'layer',
       'water',
       'squeeze',
+      'drain-test',
       'fill',
       'label',
       're-test',

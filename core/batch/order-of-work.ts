@@ -1,3 +1,6 @@
+import { hotWater } from '#core/batch/hot-water';
+import { type BenchTestId } from '#core/batch/bench-tests';
+import { compose } from '#core/mix/composition';
 import { targetSaturation, type BatchSheet, type Moisture } from '#core/batch/sheet';
 import { capital, spoken } from '#core/judge/flag';
 import { type Judgement } from '#core/judge/judge';
@@ -9,12 +12,44 @@ export interface Step {
   text: Said;
   why?: Said;
   caution?: Said;
+  /** Ticked so many times: once for each load. */
+  times?: number;
+  /** Time matters: minutes on the clock. */
+  timerMin?: number;
+  /** Days until it is due, counted from the day of mixing; or until the mix is ready. */
+  waitDays?: number;
+  /** A test at the bench that goes with it. */
+  test?: BenchTestId;
 }
+
+/** What the maker works with. */
+export interface Kit {
+  /** Largest loose volume turned at once, L. */
+  tubLitres: number;
+  /** Most that one person should lift, kg. */
+  liftKg: number;
+  kettleLitres: number;
+  /** Heat the mix through before use. */
+  heat: boolean;
+}
+
+/** Common practice, no source. */
+export const usualKit: Kit = { tubLitres: 60, liftKg: 20, kettleLitres: 1.7, heat: false };
+
+/** Dry coir takes 4–6 L of water to the kilogram: common practice, no source. */
+const COIR_WATER_L_PER_KG = 5;
+const HEAT_TO_C = 60;
+const HOLD_MIN = 30;
 
 const shortName = (name: string): string => name.replace(/\s*\(.*\)$/, '');
 
 /** The steps of mixing a batch, in order. Trade practice, no source, but for the amounts. */
-export function orderOfWork(judgement: Judgement, sheet: BatchSheet, moisture: Moisture): Step[] {
+export function orderOfWork(
+  judgement: Judgement,
+  sheet: BatchSheet,
+  moisture: Moisture,
+  kit: Kit = usualKit,
+): Step[] {
   const { input, evaluation } = judgement;
   const { parts } = evaluation.composition;
   const steps: Step[] = [];
@@ -38,6 +73,19 @@ export function orderOfWork(judgement: Judgement, sheet: BatchSheet, moisture: M
       why: said`Larger bits do not fit this job. Do it dry: wet material will not go through.`,
     });
   }
+  const coir = sheet.components.filter((c, i) => parts[i]!.material.id.startsWith('coir') && c.massKg > 0);
+  if (coir.length > 0) {
+    const dryKg = coir.reduce((sum, c) => {
+      const { moistureWetBasis } = parts.find((p) => p.material.id === c.material)!.material;
+      return sum + c.massKg * (1 - moistureWetBasis);
+    }, 0);
+    steps.push({
+      id: 'hydrate',
+      text: said`If the coir comes as bricks: pour about ${{ volumeL: dryKg * COIR_WATER_L_PER_KG }} of warm water on it and wait until it falls apart.`,
+      why: said`Warm water goes in faster. Old bricks sometimes never take up water: leave those out. Count this water off what is poured on later.`,
+      timerMin: 30,
+    });
+  }
   const given = evaluation.doses.filter((d) => d.gPerL > 0);
   const doses = given
     .flatMap((d): Said => [{ massG: d.gPerL * sheet.litres }, ` ${d.amendment.name.toLowerCase()}`, '; '])
@@ -54,17 +102,23 @@ export function orderOfWork(judgement: Judgement, sheet: BatchSheet, moisture: M
         : said`Lime and feed in eyes: rinse long with water. Labels decide.`,
     });
   }
+  const loads = loadsOf(sheet, kit);
   steps.push({
     id: 'layer',
     text: [
-      'Tip a quarter of everything at a time, in layers: ',
+      loads > 1
+        ? `In ${loads} loads, each: tip a quarter at a time, in layers: `
+        : 'Tip a quarter of everything at a time, in layers: ',
       ...sheet.components.flatMap((c, i): Said => [
         ...(i ? ['; '] : []),
-        { volumeL: c.looseLitres / 4 },
+        { volumeL: c.looseLitres / loads / 4 },
         ` ${spoken([parts[i]!.material.name])}`,
       ]),
-      given.length > 0 ? '; and a quarter of the blend. Turn three times.' : '. Turn three times.',
+      given.length > 0
+        ? `; and ${loads > 1 ? `its share of the blend, 1 part in ${4 * loads}` : 'a quarter of the blend'}. Turn three times.`
+        : '. Turn three times.',
     ],
+    ...(loads > 1 && { times: loads }),
     why: said`It settles from ${{ volumeL: sheet.components.reduce((a, c) => a + c.looseLitres, 0) }} scooped to ${{ volumeL: sheet.litres }} in the ${input.vessel.shape === 'block' ? 'blocks' : 'vessels'}: fines slip between the coarse.`,
   });
   if (sheet.waterLitres > 0) {
@@ -74,19 +128,38 @@ export function orderOfWork(judgement: Judgement, sheet: BatchSheet, moisture: M
       why: said`Takes the mix to ${Math.round(targetSaturation[moisture] * 100)} % of its pores full.`,
     });
   }
+  if (kit.heat) steps.push(heatStep(judgement, sheet, kit));
   steps.push(
     moisture === 'block'
       ? {
           id: 'squeeze',
+          test: 'squeeze',
           text: said`Squeeze a handful: like a stiff batter, water oozes between the fingers, none stands in the tub.`,
           why: said`Blocks press at 70–90 % of pores full. It gets soupier as you press: keep a bucket of dry mix by.`,
         }
       : {
           id: 'squeeze',
+          test: 'squeeze',
           text: said`Squeeze a handful: it holds, and crumbs open again when poked.`,
           why: said`Drops mean too wet, dust means too dry.`,
         },
   );
+  if (input.vessel.shape !== 'block') {
+    steps.push({
+      id: 'drain-test',
+      test: 'drain',
+      text: said`Fill a pot, pour on water: it should stand a second or two, then run through.`,
+      why: said`Water that stands tells of too many fines before a tray is lost.`,
+    });
+  }
+  if (given.some((d) => d.amendment.kind === 'organic')) {
+    steps.push({
+      id: 'rest',
+      text: said`Let it rest two weeks, moist, cool, lid ajar, before anything is sown.`,
+      why: said`Organic feed does nothing for one to three weeks, and can harm while it starts.`,
+      waitDays: 14,
+    });
+  }
   const firming = Math.round(evaluation.composition.compaction * 100);
   steps.push(
     input.vessel.shape === 'block'
@@ -104,6 +177,8 @@ export function orderOfWork(judgement: Judgement, sheet: BatchSheet, moisture: M
   if (given.some((d) => d.amendment.kind === 'lime')) {
     steps.push({
       id: 're-test',
+      test: 'ph',
+      waitDays: 7,
       text: said`Test pH on day 7 and again on day 14.`,
       why: said`Lime needs one to two weeks of moist mix to act. Today's reading would mislead.`,
     });
@@ -117,7 +192,45 @@ export function orderOfWork(judgement: Judgement, sheet: BatchSheet, moisture: M
   }
   steps.push({
     id: 'lift',
-    text: said`Lift in loads that suit your back: this batch weighs about ${{ massG: sheet.components.reduce((a, c) => a + c.massKg, 0) * 1000 + sheet.waterLitres * 1000 }} wet.`,
+    text: said`Lift at most ${{ massG: kit.liftKg * 1000 }} at a time, or with two: this batch weighs about ${{ massG: wetKg(sheet) * 1000 }} wet.`,
   });
   return steps;
+}
+
+const wetKg = (sheet: BatchSheet): number =>
+  sheet.components.reduce((sum, c) => sum + c.massKg, 0) + sheet.waterLitres;
+
+/** So many loads that none overfills the tub and none, wet, is more than three lifts' weight on the turning arm. */
+export function loadsOf(sheet: BatchSheet, kit: Kit): number {
+  const loose = sheet.components.reduce((sum, c) => sum + c.looseLitres, 0);
+  return Math.max(
+    1,
+    Math.ceil(loose / kit.tubLitres - 1e-9),
+    Math.ceil(wetKg(sheet) / (3 * kit.liftKg) - 1e-9),
+  );
+}
+
+/** Boiling water over the lidded tub, or another way where it would drown the mix. */
+function heatStep(judgement: Judgement, sheet: BatchSheet, kit: Kit): Step {
+  const { composition } = judgement.evaluation;
+  const living = composition.parts.some((p) => p.material.role === 'food' || p.material.id === 'loam');
+  const base = {
+    id: 'heat',
+    timerMin: HOLD_MIN,
+    why: said`${HEAT_TO_C} °C for ${HOLD_MIN} minutes kills most damping-off fungi. Sow only below 30 °C.`,
+    caution: said`Boiling water and steam scald.${living ? ' Above about 82 °C compost and loam give off ammonium and manganese.' : ''}`,
+  };
+  try {
+    const { waterLitres } = hotWater(compose(composition.parts, 0), sheet.litres, 15, 100, HEAT_TO_C);
+    const kettles = Math.ceil(waterLitres / kit.kettleLitres);
+    return {
+      ...base,
+      text: said`Pour ${{ volumeL: waterLitres }} of boiling water over it, about ${kettles} kettles, in place of the water above. Lid on, hold at ${HEAT_TO_C} °C.`,
+    };
+  } catch {
+    return {
+      ...base,
+      text: said`Heat it in an oven or with steam to ${HEAT_TO_C} °C, lid on: boiling water alone would drown it.`,
+    };
+  }
 }

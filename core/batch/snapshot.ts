@@ -1,4 +1,4 @@
-import { orderOfWork, type Step } from '#core/batch/order-of-work';
+import { orderOfWork, usualKit, type Kit, type Step } from '#core/batch/order-of-work';
 import { batchSheet, type BatchSheet, type Moisture } from '#core/batch/sheet';
 import { judgeMix } from '#core/judge/judge';
 import { type Flag } from '#core/judge/flag';
@@ -36,10 +36,17 @@ export interface BatchSnapshot {
   shrinkage: number;
   wetWeightG: number;
   choice: CardChoice;
+  /** What it was to be made with; batches from before kits were asked have none. */
+  kit?: Kit;
 }
 
 /** @throws RangeError as mixInputOf, judgeMix and batchSheet */
-export function snapshotBatch(recipe: Recipe, library: Library, choice: CardChoice): BatchSnapshot {
+export function snapshotBatch(
+  recipe: Recipe,
+  library: Library,
+  choice: CardChoice,
+  kit: Kit = usualKit,
+): BatchSnapshot {
   const judgement = judgeMix(mixInputOf(recipe, library));
   const { evaluation } = judgement;
   const vessel = vesselKind(recipe.vessel);
@@ -54,12 +61,13 @@ export function snapshotBatch(recipe: Recipe, library: Library, choice: CardChoi
     doses: evaluation.doses.map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
     moisture,
     sheet,
-    steps: orderOfWork(judgement, sheet, moisture),
+    steps: orderOfWork(judgement, sheet, moisture, kit),
     readings: [...judgement.readings],
     flags: [...judgement.flags],
     ph: evaluation.ph,
     shrinkage: evaluation.composition.shrinkage,
     wetWeightG: evaluation.wetWeightG,
     choice,
+    kit,
   };
 }

@@ -1,8 +1,9 @@
 import { Router } from 'express';
 import { z } from 'zod';
+import { usualKit } from '#core/batch/order-of-work';
 import { scoops } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
-import { oneOf, text } from '#core/exchange/fields';
+import { num, oneOf, text } from '#core/exchange/fields';
 import { recipeSchema } from '#core/exchange/recipe-schema';
 import { type Library } from '#core/mix/recipe';
 import { type Batches } from '#server/batches/batches';
@@ -19,6 +20,14 @@ export const newBatchSchema = z.strictObject({
   mixVersionId: z.number().int().min(1).nullable().default(null),
   madeOn: day,
   units: oneOf(['metric', 'us']),
+  kit: z
+    .strictObject({
+      tubLitres: num(1, 5000),
+      liftKg: num(1, 100),
+      kettleLitres: num(0.2, 200),
+      heat: z.boolean({ error: 'must be true or false' }),
+    })
+    .default(usualKit),
   scoop: oneOf(scoops.map((s) => s.id) as [string, ...string[]]),
 });
 
@@ -28,7 +37,7 @@ export function batchRoutes(batches: Batches, mixes: Mixes, library: () => Libra
     res.json(batches.all());
   });
   router.post('/', (req, res) => {
-    const { units, scoop, recipe, ...given } = parse(newBatchSchema, req.body);
+    const { units, scoop, recipe, kit, ...given } = parse(newBatchSchema, req.body);
     const known = batches.byKey(given.key);
     if (known) {
       res.status(200).json(known);
@@ -37,7 +46,7 @@ export function batchRoutes(batches: Batches, mixes: Mixes, library: () => Libra
     if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
       throw notFound('mix version', given.mixVersionId);
     }
-    const snapshot = snapshotBatch(recipe, library(), { units, scoop });
+    const snapshot = snapshotBatch(recipe, library(), { units, scoop }, kit);
     res.status(201).json(batches.add({ ...given, snapshot, createdAt: now().toISOString() }));
   });
   router.get('/:id', (req, res) => {

@@ -2,13 +2,24 @@ import { type Express } from 'express';
 import { pino } from 'pino';
 import { createApp } from '#server/app';
 import { openDatabase, type Db } from '#server/database/open';
+import { InstrumentHub } from '#server/instruments/hub';
+import { simulatedBench } from '#server/instruments/simulated';
 import { seedLibrary } from '#server/library/library';
 
 export const TODAY = new Date('2031-03-04T09:30:00Z');
 
 /** An application on a database in memory, without a port. */
-export function testApp(db: Db = openDatabase(':memory:')): { app: Express; db: Db } {
+export function testApp(
+  db: Db = openDatabase(':memory:'),
+  instruments = new InstrumentHub(simulatedBench()),
+): { app: Express; db: Db } {
   seedLibrary(db);
-  const app = createApp({ db, webFolder: 'dist/none', log: pino({ level: 'silent' }), now: () => TODAY });
+  const app = createApp({
+    db,
+    webFolder: 'dist/none',
+    log: pino({ level: 'silent' }),
+    now: () => TODAY,
+    instruments,
+  });
   return { app, db };
 }

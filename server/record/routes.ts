@@ -1,0 +1,104 @@
+import { Router } from 'express';
+import { runBenchTest, type TestContext } from '#core/batch/bench-tests';
+import { targetSaturation } from '#core/batch/sheet';
+import { type BatchSnapshot } from '#core/batch/snapshot';
+import { newEntrySchema, newLotSchema } from '#core/exchange/record';
+import { phWindow } from '#core/judge/windows';
+import { evaluateMix } from '#core/mix/evaluate';
+import { libraryOf, mixInputOf, type Library } from '#core/mix/recipe';
+import { OutOfRange } from '#core/units/check';
+import { type Batch, type Batches } from '#server/batches/batches';
+import { idOf } from '#server/ids';
+import { notFound, parse, Problem } from '#server/problem';
+import { type Lots } from '#server/record/lots';
+import { type Record } from '#server/record/record';
+import { lastSeen, openStream } from '#server/stream';
+
+/** What the tests of a batch are judged against: the batch as it was made. */
+export function testContextOf({
+  recipe,
+  materials,
+  amendments,
+  moisture,
+  sheet,
+}: BatchSnapshot): TestContext {
+  const evaluation = evaluateMix(mixInputOf(recipe, libraryOf(materials, amendments)));
+  return {
+    stage: recipe.stage,
+    ph: phWindow(recipe.stage, evaluation),
+    totalPorosity: evaluation.composition.totalPorosity,
+    drainedWater: evaluation.drained.water,
+    dryBulkDensityGPerL: evaluation.composition.dryBulkDensityGPerL,
+    targetSaturation: targetSaturation[moisture],
+    looseLitres: sheet.components.reduce((sum, c) => sum + c.looseLitres, 0),
+  };
+}
+
+/** The record of a batch: read, added to, listened to. */
+export function recordRoutes(batches: Batches, record: Record, lots: Lots, now: () => Date): Router {
+  const router = Router({ mergeParams: true });
+  const batchOf = (given: string | undefined): Batch => {
+    const id = idOf(given);
+    const batch = batches.one(id);
+    if (!batch) throw notFound('batch', id);
+    return batch;
+  };
+  router.get('/:id/entries', (req, res) => {
+    res.json(record.of(batchOf(req.params.id).id));
+  });
+  router.post('/:id/entries', (req, res) => {
+    const batch = batchOf(req.params.id);
+    const { key, seen, data } = parse(newEntrySchema, req.body);
+    const known = record.byKey(key);
+    if (known) {
+      res.status(200).json(known);
+      return;
+    }
+    if (data.kind === 'lot' && !lots.one(data.lot)) throw notFound('lot', data.lot);
+    if (data.kind === 'use' && data.on > now().toISOString().slice(0, 10))
+      throw new OutOfRange('data.on', data.on, 'not later than today');
+    const result =
+      data.kind === 'test' ? runBenchTest(data.test, data.values, testContextOf(batch.snapshot)) : undefined;
+    const theirs = record.unseen(batch.id, data, seen);
+    if (theirs) {
+      throw new Problem(409, 'Somebody else wrote here', 'another device entered something else meanwhile', [
+        { path: theirs.subject, value: theirs.data, allowed: 'look at it, then enter yours again' },
+      ]);
+    }
+    res
+      .status(201)
+      .json(record.add(batch.id, key, { ...data, ...(result && { result }) }, now().toISOString()));
+  });
+  router.get('/:id/stream', (req, res) => {
+    const batch = batchOf(req.params.id);
+    const stream = openStream(req, res);
+    for (const entry of record.of(batch.id, lastSeen(req))) stream.send('entry', entry, entry.id);
+    stream.onEnd(record.listen(batch.id, (entry) => stream.send('entry', entry, entry.id)));
+  });
+  return router;
+}
+
+export function lotRoutes(lots: Lots, record: Record, library: () => Library, now: () => Date): Router {
+  const router = Router();
+  router.get('/', (_req, res) => {
+    res.json(lots.all());
+  });
+  router.post('/', (req, res) => {
+    const lot = parse(newLotSchema, req.body);
+    const { materials, amendments } = library();
+    if (!materials.has(lot.item) && !amendments.has(lot.item))
+      throw notFound('material or product', lot.item);
+    if (lot.receivedOn > now().toISOString().slice(0, 10))
+      throw new OutOfRange('receivedOn', lot.receivedOn, 'not later than today');
+    res.status(201).json(lots.add(lot, now().toISOString()));
+  });
+  /** Forward: the batches that a lot went into, and where those were used. */
+  router.get('/:id/trace', (req, res) => {
+    const id = idOf(req.params.id);
+    const lot = lots.one(id);
+    if (!lot) throw notFound('lot', id);
+    const batches = record.batchesOfLot(id);
+    res.json({ lot, batches, uses: record.usesOf(batches.map((b) => b.id)) });
+  });
+  return router;
+}
