@@ -9,6 +9,7 @@ import { type Db } from '#server/database/open';
 import { type InstrumentHub } from '#server/instruments/hub';
 import { instrumentRoutes } from '#server/instruments/routes';
 import { Lots } from '#server/record/lots';
+import { printRoutes } from '#server/print/routes';
 import { Record } from '#server/record/record';
 import { lotRoutes, recordRoutes } from '#server/record/routes';
 import { libraryReader, readLibrary } from '#server/library/library';
@@ -61,6 +62,7 @@ export function createApp({ db, webFolder, log, now, instruments }: AppParts): E
   const lots = new Lots(db);
   api.use('/batches', batchRoutes(batches, mixes, library, now));
   api.use('/batches', recordRoutes(batches, record, lots, now));
+  api.use('/batches', printRoutes(batches));
   api.use('/lots', lotRoutes(lots, record, library, now));
   api.use('/instruments', instrumentRoutes(instruments, now));
   api.use('/shelf', shelfRoutes(new Shelf(db), library, now));

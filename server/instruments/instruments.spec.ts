@@ -4,7 +4,7 @@ import { type AddressInfo } from 'node:net';
 import request from 'supertest';
 import { forecastFor, weatherRisks } from '#core/season/weather';
 import { InstrumentHub } from '#server/instruments/hub';
-import { SimulatedInstrument, simulatedBench } from '#server/instruments/simulated';
+import { type SimulatedInstrument, simulatedBench } from '#server/instruments/simulated';
 import { testApp } from '#server/testing/app';
 
 const START = new Date('2031-03-04T08:00:00Z');

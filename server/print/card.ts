@@ -1,0 +1,113 @@
+import QRCode from 'qrcode';
+import { type TDocumentDefinitions } from 'pdfmake/interfaces';
+import { inScoops, inSpoons, scoopText, type Scoop } from '#core/batch/scoops';
+import { readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
+import { type UnitSystem } from '#core/units/show';
+import { type Batch } from '#server/batches/batches';
+
+const shortName = (name: string): string => name.replace(/\s*\([^)]* mm[^)]*\)$/, '');
+
+/** The bench card on one page, plain black on white. */
+export async function benchCard(
+  { id, name, madeOn, snapshot }: Batch,
+  units: UnitSystem,
+  scoop: Scoop,
+  url: string,
+): Promise<TDocumentDefinitions> {
+  const amount = (q: Quantity): string => withUnit(showQuantity(q, units));
+  const { sheet, materials, amendments } = snapshot;
+  const qr = await QRCode.toDataURL(url, { errorCorrectionLevel: 'M', margin: 2, scale: 4 });
+  const head = (...cells: string[]) =>
+    cells.map((text, i) => ({
+      text,
+      bold: true,
+      fontSize: 9,
+      alignment: i ? ('right' as const) : ('left' as const),
+    }));
+  const right = (text: string, bold = false) => ({ text, bold, alignment: 'right' as const });
+  return {
+    pageSize: units === 'us' ? 'LETTER' : 'A4',
+    pageMargins: [40, 34, 40, 30],
+    info: { title: `Bench card ${id}: ${name}` },
+    defaultStyle: { font: 'Roboto', fontSize: 10.5, color: '#000000' },
+    content: [
+      {
+        columns: [
+          {
+            width: '*',
+            stack: [
+              { text: name, fontSize: 20, bold: true },
+              { text: `Batch ${id} · ${madeOn} · ${snapshot.vessel.name}` },
+            ],
+          },
+          { width: 62, image: qr, fit: [62, 62] },
+        ],
+      },
+      ...snapshot.flags
+        .filter((f) => f.severity !== 'note')
+        .map((f) => ({
+          text: `${f.severity === 'stop' ? 'STOP' : 'Mind'}: ${readOut(f.text, units)} ${readOut(f.remedy, units)}`,
+          bold: true,
+          fontSize: 9.5,
+          margin: [0, 3, 0, 0] as [number, number, number, number],
+        })),
+      {
+        margin: [0, 8, 0, 4],
+        layout: 'lightHorizontalLines',
+        table: {
+          headerRows: 1,
+          widths: ['*', 'auto', 'auto', 'auto'],
+          body: [
+            head(`Scoop, ${scoop.name}, struck`, 'Scoops', 'Volume', 'Weighs'),
+            ...sheet.components.map((c, i) => [
+              shortName(materials[i]!.name),
+              right(scoopText(inScoops(c.looseLitres, scoop.litres)), true),
+              right(amount({ volumeL: c.looseLitres })),
+              right(amount({ massG: c.massKg * 1000 })),
+            ]),
+          ],
+        },
+      },
+      {
+        margin: [0, 4, 0, 4],
+        layout: 'lightHorizontalLines',
+        table: {
+          headerRows: 1,
+          widths: ['*', 'auto', 'auto', 'auto'],
+          body: [
+            head('Weigh', 'Grams or ounces', 'Or, level', 'Rate'),
+            ...sheet.amendments.map((a, i) => {
+              const spoons = inSpoons(a.grams, amendments[i]!.bulkDensityGPerMl, units);
+              return [
+                shortName(amendments[i]!.name),
+                right(amount({ massG: a.grams }), true),
+                right(`${spoons.text} ${spoons.unit}`),
+                right(amount({ doseGPerL: snapshot.doses[i]!.gPerL })),
+              ];
+            }),
+          ],
+        },
+      },
+      {
+        text: `Water: ${amount({ volumeL: sheet.waterLitres })}. Comes to ${amount({ volumeL: sheet.litres })}.`,
+        bold: true,
+        margin: [0, 4, 0, 6],
+      },
+      {
+        ol: snapshot.steps.map((s) => ({
+          text: [
+            readOut(s.text, units),
+            ...(s.caution ? [{ text: ` ${readOut(s.caution, units)}`, bold: true }] : []),
+          ],
+          margin: [0, 1, 0, 1] as [number, number, number, number],
+          fontSize: 9.5,
+        })),
+      },
+      {
+        text: 'Estimates from typical figures: test pH, air and salts. Labels of products, local rules and licensed practice come before this card.',
+        fontSize: 8,
+        margin: [0, 8, 0, 0],
+      },
+    ],
+  };
+}
