@@ -10,6 +10,10 @@ const places: [string, string][] = [
   ],
   ['finder', '/finder'],
   ['settings', '/settings'],
+  ['today', '/today'],
+  ['instruments', '/instruments'],
+  ['run', '/batches/1/run'],
+  ['lot', '/lots/1'],
   ['batches', '/batches'],
   ['new batch', '/batches/new'],
   ['batch', '/batches/1'],
@@ -22,6 +26,7 @@ for (const [name, address] of places) {
       await page.setViewportSize({ width, height: 800 });
       await page.goto(address);
       await expect(page.locator('main h1').first()).toBeAttached();
+      if (address === '/finder') await page.locator('app-finder-chart canvas').waitFor();
       await page.waitForTimeout(300);
       const { violations } = await new AxeBuilder({ page }).analyze();
       expect(violations.map((v) => [v.id, v.nodes.map((n) => n.target)])).toEqual([]);

@@ -13,12 +13,15 @@ import { printRoutes } from '#server/print/routes';
 import { Record } from '#server/record/record';
 import { lotRoutes, recordRoutes } from '#server/record/routes';
 import { libraryReader, readLibrary } from '#server/library/library';
+import { Measures } from '#server/measures/measures';
+import { measureRoutes } from '#server/measures/routes';
 import { Mixes } from '#server/mixes/mixes';
 import { mixRoutes } from '#server/mixes/routes';
 import { openApi } from '#server/openapi';
 import { BODY_LIMIT, notFound, onlyJson, problems } from '#server/problem';
 import { shelfRoutes } from '#server/shelf/routes';
 import { Shelf } from '#server/shelf/shelf';
+import { todayRoutes } from '#server/today/routes';
 import { securityHeaders, webRoutes } from '#server/web';
 
 export interface AppParts {
@@ -60,10 +63,13 @@ export function createApp({ db, webFolder, log, now, instruments }: AppParts): E
   const batches = new Batches(db);
   const record = new Record(db);
   const lots = new Lots(db);
-  api.use('/batches', batchRoutes(batches, mixes, library, now));
+  const measures = new Measures(db);
+  api.use('/batches', batchRoutes(batches, mixes, measures, library, now));
   api.use('/batches', recordRoutes(batches, record, lots, now));
   api.use('/batches', printRoutes(batches));
   api.use('/lots', lotRoutes(lots, record, library, now));
+  api.use('/measures', measureRoutes(measures, now));
+  api.use('/today', todayRoutes(batches, record, now));
   api.use('/instruments', instrumentRoutes(instruments, now));
   api.use('/shelf', shelfRoutes(new Shelf(db), library, now));
   api.use((req) => {

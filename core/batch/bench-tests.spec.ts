@@ -45,6 +45,14 @@ test.each<[string, Parameters<typeof runBenchTest>[0], Record<string, number>, n
   ['squeeze, dust', 'squeeze', { grade: 0 }, 7.5, 'low'],
   ['drain', 'drain', { pondS: 2, throughS: 6 }, 2, 'ok'],
   ['drain, ponds', 'drain', { pondS: 25, throughS: 60 }, 25, 'high'],
+  // 60 − 20 falls to 50 − 20 in an hour: rate ln(4/3); to 30 it takes ln 4 / ln(4/3) = 4.82 h, one is gone.
+  [
+    'cooling',
+    'cooling',
+    { startC: 60, laterC: 50, minutes: 60, ambientC: 20 },
+    Math.log(4) / Math.log(4 / 3) - 1,
+    'ok',
+  ],
   ['fill weight', 'fill', { volumeMl: 500, emptyG: 20, filledG: 282 }, 524, 'ok'],
   ['moisture', 'moisture', { dishG: 50, wetG: 150, dryG: 75 }, 75, 'ok'],
   ['pH', 'ph', { ph: 6.4 }, 6.4, 'high'],
@@ -63,6 +71,7 @@ test('a pen in the 1:2 extract is read as the saturated one', () => {
 });
 
 test.each<[Parameters<typeof runBenchTest>[0], Record<string, number>, string]>([
+  ['cooling', { startC: 60, laterC: 70, minutes: 10, ambientC: 20 }, 'laterC must be between'],
   ['ph', { ph: 19 }, 'ph must be a number from 2.5 to 11, was 19'],
   ['fill', { volumeMl: 100, emptyG: -3, filledG: 5 }, 'emptyG must be a number from 0 to 50000, was -3'],
   ['fill', { volumeMl: 100, emptyG: 9, filledG: 5 }, 'filledG must be more than the empty vessel'],

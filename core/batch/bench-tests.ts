@@ -1,3 +1,4 @@
+import { coolingFrom, hoursUntil } from '#core/batch/hot-water';
 import { type Stage } from '#core/judge/stage';
 import { stageWindows } from '#core/judge/windows';
 import { convertEc, type EcMethod } from '#core/mix/salts';
@@ -7,6 +8,7 @@ import { checkRange, OutOfRange } from '#core/units/check';
 export const benchTestIds = [
   'squeeze',
   'drain',
+  'cooling',
   'air',
   'fill',
   'moisture',
@@ -96,6 +98,9 @@ export function particleDensityGPerL(ash: number): number {
   return 1000 / ((1 - ash) / 1.55 + ash / 2.65);
 }
 
+/** Not sown above this: common practice, no source. */
+const COOL_ENOUGH_C = 30;
+
 const ecMethods: readonly EcMethod[] = ['saturated', 'displaced', 'oneToTwo', 'oneToFive'];
 
 /** Tests that a bench can do, with the arithmetic done. Methods: common practice, no source, unless one is named. */
@@ -140,6 +145,27 @@ export const benchTests: Record<BenchTestId, BenchTest> = {
         low: '',
         ok: 'Goes in at once: it drains.',
         high: 'Water stands: too many fines, or dry peat that repels it. Wet it and try again before you change it.',
+      });
+    },
+  },
+  cooling: {
+    id: 'cooling',
+    name: 'Cooling',
+    howTo:
+      'Lid on, probe in the middle. Read once when the heat is off, and again half an hour or more later.',
+    fields: [
+      field('startC', 'First reading', '°C', 30, 100, 'thermometer'),
+      field('laterC', 'Later reading', '°C', 5, 100, 'thermometer'),
+      field('minutes', 'Minutes between', 'min', 1, 1440),
+      field('ambientC', 'Around it', '°C', -10, 40),
+    ],
+    compute: ({ startC, laterC, minutes, ambientC }) => {
+      const hours = minutes! / 60;
+      const left = hoursUntil(coolingFrom(startC!, laterC!, hours, ambientC!), COOL_ENOUGH_C) - hours;
+      return result(Math.max(0, left), `h until ${COOL_ENOUGH_C} °C`, null, null, {
+        low: '',
+        ok: left > 0 ? 'Sow below 30 °C, not before.' : 'Cool enough to sow.',
+        high: '',
       });
     },
   },

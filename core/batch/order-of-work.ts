@@ -128,7 +128,14 @@ export function orderOfWork(
       why: said`Takes the mix to ${Math.round(targetSaturation[moisture] * 100)} % of its pores full.`,
     });
   }
-  if (kit.heat) steps.push(heatStep(judgement, sheet, kit));
+  if (kit.heat) {
+    steps.push(heatStep(judgement, sheet, kit), {
+      id: 'cool',
+      test: 'cooling',
+      text: said`Let it cool below 30 °C with the lid ajar. Two readings of the probe tell how long that takes.`,
+      why: said`Seed sown into a hot mix dies; a sealed warm mix grows mould.`,
+    });
+  }
   steps.push(
     moisture === 'block'
       ? {

@@ -1,4 +1,5 @@
 import { litresIn } from '#core/units/factors';
+import { OutOfRange } from '#core/units/check';
 import { type UnitSystem } from '#core/units/show';
 
 /** A measure that the user owns. */
@@ -20,6 +21,32 @@ export const scoops: readonly Scoop[] = [
   { id: 'quart', name: 'quart', litres: litresIn.quart, system: 'us' },
   { id: 'cup', name: 'cup', litres: litresIn.cup, system: 'us' },
 ];
+
+/** A measure of the user's own, struck level and, where it was measured too, heaped. */
+export interface OwnMeasure {
+  id: number;
+  name: string;
+  litres: number;
+  heapedLitres: number | null;
+}
+
+/** Own measures as they are counted in; they go with both systems of units. */
+export function ownScoops(measures: readonly OwnMeasure[], system: UnitSystem): Scoop[] {
+  return measures.flatMap(({ id, name, litres, heapedLitres }): Scoop[] => [
+    { id: `own-${id}-struck`, name: `${name}, struck`, litres, system },
+    ...(heapedLitres === null
+      ? []
+      : [{ id: `own-${id}-heaped`, name: `${name}, heaped`, litres: heapedLitres, system }]),
+  ]);
+}
+
+/** All that can be counted in, own measures first. @throws OutOfRange for an unknown id */
+export function scoopOf(id: string, measures: readonly OwnMeasure[], system: UnitSystem): Scoop {
+  const all = [...ownScoops(measures, system), ...scoops];
+  const found = all.find((s) => s.id === id);
+  if (!found) throw new OutOfRange('scoop', id, `one of ${all.map((s) => s.id).join(', ')}`);
+  return found;
+}
 
 /** A count at the bench: whole measures and one simple fraction. */
 export interface Scooped {

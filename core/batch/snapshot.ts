@@ -1,4 +1,5 @@
 import { orderOfWork, usualKit, type Kit, type Step } from '#core/batch/order-of-work';
+import { type Scoop } from '#core/batch/scoops';
 import { batchSheet, type BatchSheet, type Moisture } from '#core/batch/sheet';
 import { judgeMix } from '#core/judge/judge';
 import { type Flag } from '#core/judge/flag';
@@ -14,6 +15,8 @@ import { type VesselKind } from '#core/vessel/tray';
 export interface CardChoice {
   units: UnitSystem;
   scoop: string;
+  /** That measure as it was on the day; cards from before own measures have none. */
+  measure?: Scoop;
 }
 
 /**

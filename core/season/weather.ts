@@ -1,5 +1,6 @@
 import { normalAt, streamOf, uniformAt } from '#core/spread/normal';
 import { checkRange } from '#core/units/check';
+import { fixed } from '#core/units/show';
 
 export interface DayForecast {
   /** YYYY-MM-DD, in UTC. */
@@ -54,13 +55,13 @@ export function weatherRisks(forecast: readonly DayForecast[]): WeatherRisk[] {
     risks.push({
       code: 'frost',
       severity: 'warn',
-      text: `Frost tonight, down to ${tonight.minC.toFixed(0)} °C: cover, or bring in what is tender.`,
+      text: `Frost tonight, down to ${fixed(tonight.minC, 0)} °C: cover, or bring in what is tender.`,
     });
   else if (tonight && tonight.minC <= COLD_C)
     risks.push({
       code: 'cold',
       severity: 'note',
-      text: `Cold tonight, ${tonight.minC.toFixed(0)} °C: tomatoes and peppers stay in; water in the morning only.`,
+      text: `Cold tonight, ${fixed(tonight.minC, 0)} °C: tomatoes and peppers stay in; water in the morning only.`,
     });
   const dry = forecast.findIndex((d) => d.rainMm >= 1);
   const spell = dry < 0 ? forecast.length : dry;

@@ -28,7 +28,7 @@ export function fixed(value: number, places: number): string {
     const digits = { minimumFractionDigits: places, maximumFractionDigits: places };
     formats.set(places, (format = new Intl.NumberFormat('en-GB', digits)));
   }
-  return format.format(value);
+  return format.format(value).replace('-', '−');
 }
 
 /** Made once: a page writes hundreds of numbers at every move of a slider. */

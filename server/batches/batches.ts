@@ -16,6 +16,8 @@ export interface Batch {
   key: string;
   name: string;
   mixVersionId: number | null;
+  /** The mix of that version. */
+  mixId: number | null;
   madeOn: string;
   createdAt: string;
   snapshot: BatchSnapshot;
@@ -27,7 +29,8 @@ const read = ({ snapshot_json, ...row }: Row): Batch => ({
   ...row,
   snapshot: JSON.parse(snapshot_json) as BatchSnapshot,
 });
-const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId, made_on AS madeOn, created_at AS createdAt,
+const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId,
+  (SELECT mix_id FROM mix_versions WHERE id = mix_version_id) AS mixId, made_on AS madeOn, created_at AS createdAt,
   snapshot_json FROM batches`;
 
 /** What was made, each with all it was made from. */
@@ -56,7 +59,7 @@ export class Batches {
     return row ? read(row) : null;
   }
 
-  add(batch: Omit<Batch, 'id'>): Batch {
+  add(batch: Omit<Batch, 'id' | 'mixId'>): Batch {
     const { lastInsertRowid } = this.db
       .prepare(
         `INSERT INTO batches (key, name, mix_version_id, made_on, snapshot_json, created_at)

@@ -1,13 +1,14 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { usualKit } from '#core/batch/order-of-work';
-import { scoops } from '#core/batch/scoops';
+import { scoopOf } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { num, oneOf, text } from '#core/exchange/fields';
 import { recipeSchema } from '#core/exchange/recipe-schema';
 import { type Library } from '#core/mix/recipe';
 import { type Batches } from '#server/batches/batches';
 import { idOf } from '#server/ids';
+import { type Measures } from '#server/measures/measures';
 import { type Mixes } from '#server/mixes/mixes';
 import { notFound, parse } from '#server/problem';
 
@@ -28,10 +29,16 @@ export const newBatchSchema = z.strictObject({
       heat: z.boolean({ error: 'must be true or false' }),
     })
     .default(usualKit),
-  scoop: oneOf(scoops.map((s) => s.id) as [string, ...string[]]),
+  scoop: text(60),
 });
 
-export function batchRoutes(batches: Batches, mixes: Mixes, library: () => Library, now: () => Date): Router {
+export function batchRoutes(
+  batches: Batches,
+  mixes: Mixes,
+  measures: Measures,
+  library: () => Library,
+  now: () => Date,
+): Router {
   const router = Router();
   router.get('/', (_req, res) => {
     res.json(batches.all());
@@ -46,7 +53,12 @@ export function batchRoutes(batches: Batches, mixes: Mixes, library: () => Libra
     if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
       throw notFound('mix version', given.mixVersionId);
     }
-    const snapshot = snapshotBatch(recipe, library(), { units, scoop }, kit);
+    const snapshot = snapshotBatch(
+      recipe,
+      library(),
+      { units, scoop, measure: scoopOf(scoop, measures.all(), units) },
+      kit,
+    );
     res.status(201).json(batches.add({ ...given, snapshot, createdAt: now().toISOString() }));
   });
   router.get('/:id', (req, res) => {

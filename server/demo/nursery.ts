@@ -1,3 +1,4 @@
+import { type EntryData } from '#core/exchange/record';
 import { type Job, type Recipe } from '#core/mix/recipe';
 import { starterMixes } from '#core/reference/starter-mixes';
 import { gPerLInPoundPerCubicYard as lbPerYd3 } from '#core/units/factors';
@@ -104,3 +105,35 @@ export const demoShelf: readonly { material: string; costPerL: number; useUp?: b
   { material: 'sand-sharp', costPerL: 0.05 },
   { material: 'compost', costPerL: 0.03 },
 ];
+
+/** Lots of the made-up nursery: item, name, days ago. */
+export const demoLots: readonly [item: string, name: string, daysAgo: number][] = [
+  ['peat-fine', 'Bale, February delivery', 50],
+  ['perlite-coarse', 'Sack from the spring order', 45],
+  ['coir-pith', 'Pallet of bricks', 40],
+  ['lime-dolomitic', 'Bag opened in January', 70],
+];
+
+/** What the made-up nursery wrote down, by batch; good tests and bad. Ticks are all but the last so many steps. */
+export const demoRecords: Readonly<Record<string, { left: number; entries: readonly EntryData[] }>> = {
+  'First tomatoes': {
+    left: 0,
+    entries: [
+      { kind: 'test', test: 'drain', values: { pondS: 1, throughS: 4 } },
+      { kind: 'test', test: 'ph', values: { ph: 5.7 } },
+      { kind: 'test', test: 'air', values: { volumeMl: 400, drainedMl: 27 } },
+    ],
+  },
+  'Peat-free peppers': {
+    left: 0,
+    entries: [
+      { kind: 'test', test: 'ph', values: { ph: 6.5 } },
+      { kind: 'test', test: 'ec', values: { ec: 0.42, method: 2 } },
+      { kind: 'note', text: 'Salts high: that pallet of bricks wants washing.' },
+    ],
+  },
+  'Tomatoes pricked out': {
+    left: 2,
+    entries: [{ kind: 'test', test: 'squeeze', values: { grade: 2 } }],
+  },
+};

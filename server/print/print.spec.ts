@@ -3,7 +3,7 @@ import { inflateSync } from 'node:zlib';
 import jsQR from 'jsqr';
 import request from 'supertest';
 import { starterMixes } from '#core/reference/starter-mixes';
-import { labelSizes } from '#server/print/labels';
+import { labelSizes } from '#core/batch/label-sizes';
 import { testApp } from '#server/testing/app';
 
 const { app } = testApp();

@@ -1,12 +1,13 @@
 import { Router, type Request } from 'express';
 import { z } from 'zod';
+import { labelSize, labelSizes } from '#core/batch/label-sizes';
 import { scoops } from '#core/batch/scoops';
 import { oneOf } from '#core/exchange/fields';
 import { type Batch, type Batches } from '#server/batches/batches';
 import { idOf } from '#server/ids';
 import { benchCard } from '#server/print/card';
 import { pdf } from '#server/print/documents';
-import { labelSheet, labelSize, labelSizes } from '#server/print/labels';
+import { labelSheet } from '#server/print/labels';
 import { notFound, parse } from '#server/problem';
 
 const MOST_LABELS = 500;
@@ -60,7 +61,8 @@ export function printRoutes(batches: Batches): Router {
   router.get('/:id/card.pdf', async (req, res) => {
     const { batch, url } = batchOf(req);
     const { units, scoop } = parse(cardQuery, req.query);
-    const wanted = scoops.find((s) => s.id === (scoop ?? batch.snapshot.choice.scoop));
+    const { choice } = batch.snapshot;
+    const wanted = scoops.find((s) => s.id === (scoop ?? choice.scoop)) ?? choice.measure;
     const counted = wanted?.system === units ? wanted : scoops.find((s) => s.system === units)!;
     res.type('application/pdf').send(await pdf(await benchCard(batch, units, counted, url)));
   });

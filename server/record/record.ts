@@ -1,6 +1,7 @@
 import { EventEmitter } from 'node:events';
 import { type TestResult } from '#core/batch/bench-tests';
-import { replaces, subjectOf, type EntryData } from '#core/exchange/record';
+import { replaces, subjectOf } from '#core/batch/record-subject';
+import { type EntryData } from '#core/exchange/record';
 import { type Db } from '#server/database/open';
 
 export interface Entry {

@@ -1,11 +1,8 @@
 import { Router } from 'express';
-import { runBenchTest, type TestContext } from '#core/batch/bench-tests';
-import { targetSaturation } from '#core/batch/sheet';
-import { type BatchSnapshot } from '#core/batch/snapshot';
+import { runBenchTest } from '#core/batch/bench-tests';
+import { testContextOf } from '#core/batch/test-context';
 import { newEntrySchema, newLotSchema } from '#core/exchange/record';
-import { phWindow } from '#core/judge/windows';
-import { evaluateMix } from '#core/mix/evaluate';
-import { libraryOf, mixInputOf, type Library } from '#core/mix/recipe';
+import { type Library } from '#core/mix/recipe';
 import { OutOfRange } from '#core/units/check';
 import { type Batch, type Batches } from '#server/batches/batches';
 import { idOf } from '#server/ids';
@@ -13,26 +10,6 @@ import { notFound, parse, Problem } from '#server/problem';
 import { type Lots } from '#server/record/lots';
 import { type Record } from '#server/record/record';
 import { lastSeen, openStream } from '#server/stream';
-
-/** What the tests of a batch are judged against: the batch as it was made. */
-export function testContextOf({
-  recipe,
-  materials,
-  amendments,
-  moisture,
-  sheet,
-}: BatchSnapshot): TestContext {
-  const evaluation = evaluateMix(mixInputOf(recipe, libraryOf(materials, amendments)));
-  return {
-    stage: recipe.stage,
-    ph: phWindow(recipe.stage, evaluation),
-    totalPorosity: evaluation.composition.totalPorosity,
-    drainedWater: evaluation.drained.water,
-    dryBulkDensityGPerL: evaluation.composition.dryBulkDensityGPerL,
-    targetSaturation: targetSaturation[moisture],
-    looseLitres: sheet.components.reduce((sum, c) => sum + c.looseLitres, 0),
-  };
-}
 
 /** The record of a batch: read, added to, listened to. */
 export function recordRoutes(batches: Batches, record: Record, lots: Lots, now: () => Date): Router {

@@ -23,11 +23,27 @@ export const routes: Routes = [
         loadComponent: () => import('./batches/batch-new').then((m) => m.BatchNew),
       },
       {
+        path: ':id/run',
+        title: 'Making it',
+        loadComponent: () => import('./run/run-page').then((m) => m.RunPage),
+      },
+      {
         path: ':id',
         title: 'Batch',
         loadComponent: () => import('./batches/batch-page').then((m) => m.BatchPage),
       },
     ],
+  },
+  {
+    path: 'today',
+    title: 'Today',
+    loadComponent: () => import('./today/today-page').then((m) => m.TodayPage),
+  },
+  { path: 'lots/:id', title: 'Lot', loadComponent: () => import('./run/lot-page').then((m) => m.LotPage) },
+  {
+    path: 'instruments',
+    title: 'Instruments',
+    loadComponent: () => import('./instruments/instruments-page').then((m) => m.InstrumentsPage),
   },
   {
     path: 'settings',

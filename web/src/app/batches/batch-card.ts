@@ -1,10 +1,11 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { inScoops, inSpoons, scoops, scoopText } from '#core/batch/scoops';
+import { inScoops, inSpoons, ownScoops, scoops, scoopText } from '#core/batch/scoops';
 import { targetSaturation } from '#core/batch/sheet';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { vesselsOf } from '#core/mix/recipe';
 import { fixed } from '#core/units/show';
+import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
 import { Amount } from '../ui/amount';
 import { SaidPipe } from '../ui/said';
@@ -27,9 +28,16 @@ export class BatchCard {
   /** Id of the scoop to count in. */
   readonly scoop = input.required<string>();
   private readonly units = inject(Units);
+  private readonly measures = inject(MeasuresService);
 
   protected readonly stage = computed(() => stageNames[this.snapshot().recipe.stage].name);
-  protected readonly scoopOf = computed(() => scoops.find((s) => s.id === this.scoop()) ?? scoops[0]!);
+  protected readonly scoopOf = computed(() => {
+    const id = this.scoop();
+    const { measure } = this.snapshot().choice;
+    const own = ownScoops(this.measures.all(), this.units.system());
+    // The measure as it was on the day comes before what it is today.
+    return [...(measure ? [measure] : []), ...own, ...scoops].find((s) => s.id === id) ?? scoops[0]!;
+  });
   protected readonly forWhat = computed(() => {
     const { recipe, vessel } = this.snapshot();
     if (!('trays' in recipe.job)) return `for ${vessel.name}`;

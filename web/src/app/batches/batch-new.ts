@@ -7,7 +7,10 @@ import { BatchesService } from '../data/batches';
 import { Notices } from '../data/notices';
 import { Units } from '../data/units';
 import { RecipeStore } from '../mix/recipe-store';
+import { uuid } from '../ui/uuid';
 import { stageNames } from '../ui/words';
+import { KitChoice } from './kit-choice';
+import { KitForm } from './kit-form';
 import { BatchCard } from './batch-card';
 import { scoopChoice } from './scoop-choice';
 import { ScoopPicker } from './scoop-picker';
@@ -15,7 +18,7 @@ import { ScoopPicker } from './scoop-picker';
 /** The card of the recipe on the bench, before it is kept. */
 @Component({
   selector: 'app-batch-new',
-  imports: [RouterLink, BatchCard, ScoopPicker],
+  imports: [RouterLink, BatchCard, KitForm, ScoopPicker],
   templateUrl: './batch-new.html',
   styleUrl: './batch-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -26,6 +29,7 @@ export class BatchNew {
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
   private readonly units = inject(Units);
+  private readonly kit = inject(KitChoice).kit;
   /** One key for this card: pressing Keep again after a lost answer keeps one batch. */
   private readonly key = uuid();
 
@@ -47,10 +51,15 @@ export class BatchNew {
     if (!library) return null;
     try {
       const system = this.units.system();
-      return snapshotBatch(this.store.recipe(), library, {
-        units: system,
-        scoop: fittingScoop(this.store.litres() / 6, system).id,
-      });
+      return snapshotBatch(
+        this.store.recipe(),
+        library,
+        {
+          units: system,
+          scoop: fittingScoop(this.store.litres() / 6, system).id,
+        },
+        this.kit(),
+      );
     } catch (error) {
       if (error instanceof RangeError) return null;
       throw error;
@@ -73,6 +82,7 @@ export class BatchNew {
         madeOn: this.madeOn(),
         units: this.units.system(),
         scoop: this.scoop(),
+        kit: this.kit(),
       })
       .subscribe({
         next: (batch) => {
@@ -90,13 +100,4 @@ export class BatchNew {
     const opened = this.store.opened();
     return opened?.name ?? `${stageNames[this.store.recipe().stage].name}, ${this.store.kind().name}`;
   }
-}
-
-/** A random UUID; also where the page is not a secure context. */
-function uuid(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
-  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
-  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
-  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
 }

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import {
   correctBatch,
@@ -9,8 +17,9 @@ import {
 import { libraryOf, mixInputOf } from '#core/mix/recipe';
 import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
-import { type Said } from '#core/units/said';
+import { readOut, type Said } from '#core/units/said';
 import { LibraryService } from '../data/library';
+import { Units } from '../data/units';
 import { ShelfService } from '../data/shelf';
 import { NumberField } from '../ui/number-field';
 import { SaidPipe } from '../ui/said';
@@ -20,6 +29,8 @@ const grades = squeezes.map((s, i) => {
   const low = i === 0 ? 0 : squeezes[i - 1]!.upTo;
   return { says: s.says, saturation: (low + Math.min(s.upTo, 1)) / 2 };
 });
+
+type Found = Omit<BatchState, 'input' | 'litres'>;
 
 /** What was measured on a batch, and the least that puts it right. */
 @Component({
@@ -34,7 +45,13 @@ export class CorrectBatch {
   private readonly library = inject(LibraryService).state;
   private readonly shelf = inject(ShelfService);
   protected readonly grades = grades;
-  protected readonly measured = signal<Omit<BatchState, 'input' | 'litres'>>({});
+  /** What the tests of the batch found; can be typed over. */
+  readonly found = input<Found>({});
+  /** Whether a correction can be entered in a record. */
+  readonly enters = input(false);
+  readonly corrected = output<string[]>();
+  private readonly units = inject(Units);
+  protected readonly measured = linkedSignal<Found>(() => this.found());
 
   protected readonly isBlock = computed(() => this.snapshot().vessel.vessel.shape === 'block');
   protected readonly plan = computed((): CorrectionPlan | null => {
@@ -65,7 +82,11 @@ export class CorrectBatch {
       .join(', ');
   });
 
-  protected set(name: keyof Omit<BatchState, 'input' | 'litres'>, value: number | undefined): void {
+  protected enter(): void {
+    this.corrected.emit(this.steps().map((step) => readOut(step, this.units.system())));
+  }
+
+  protected set(name: keyof Found, value: number | undefined): void {
     this.measured.update((all) => {
       const next = { ...all };
       if (value === undefined) delete next[name];

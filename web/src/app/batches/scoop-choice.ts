@@ -11,6 +11,8 @@ export function scoopChoice(
   return linkedSignal(() => {
     const snap = snapshot();
     if (!snap) return '';
+    if (snap.choice.measure?.id === snap.choice.scoop && snap.choice.scoop.startsWith('own-'))
+      return snap.choice.scoop;
     if (scoops.find((s) => s.id === snap.choice.scoop)?.system === system()) return snap.choice.scoop;
     return fittingScoop(Math.max(...snap.sheet.components.map((c) => c.looseLitres)) / 3, system()).id;
   });

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
-import { scoops } from '#core/batch/scoops';
+import { ownScoops, scoops } from '#core/batch/scoops';
+import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
 
 /** Which measure stands at the bench. */
@@ -27,5 +28,9 @@ import { Units } from '../data/units';
 export class ScoopPicker {
   readonly scoop = model.required<string>();
   private readonly units = inject(Units);
-  protected readonly offered = computed(() => scoops.filter((s) => s.system === this.units.system()));
+  private readonly measures = inject(MeasuresService);
+  protected readonly offered = computed(() => {
+    const system = this.units.system();
+    return [...ownScoops(this.measures.all(), system), ...scoops.filter((s) => s.system === system)];
+  });
 }

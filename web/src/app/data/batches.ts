@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, Subject, startWith, switchMap, tap } from 'rxjs';
+import { type Kit } from '#core/batch/order-of-work';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { type Recipe } from '#core/mix/recipe';
 import { type UnitSystem } from '#core/units/show';
@@ -18,6 +19,7 @@ export interface BatchLine {
 export interface Batch {
   id: number;
   name: string;
+  mixId: number | null;
   madeOn: string;
   createdAt: string;
   snapshot: BatchSnapshot;
@@ -32,6 +34,7 @@ export interface NewBatch {
   madeOn: string;
   units: UnitSystem;
   scoop: string;
+  kit: Kit;
 }
 
 @Injectable({ providedIn: 'root' })

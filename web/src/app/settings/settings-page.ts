@@ -8,6 +8,7 @@ import { Stances } from '../data/stances';
 import { RecipeStore } from '../mix/recipe-store';
 import { NumberField } from '../ui/number-field';
 import { stageNames } from '../ui/words';
+import { MeasureList } from './measure-list';
 
 /** Spreads as people think of them: plain words, shown in percent, points or pH units. */
 const spreadWords: { name: keyof Spreads; label: string; times: number }[] = [
@@ -28,7 +29,7 @@ const spreadWords: { name: keyof Spreads; label: string; times: number }[] = [
 /** Ways of working to choose from, and how far things scatter. */
 @Component({
   selector: 'app-settings-page',
-  imports: [NumberField],
+  imports: [MeasureList, NumberField],
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,0 +1,259 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type APIRequestContext, type Page } from '@playwright/test';
+import { expect, field, test } from './bench';
+
+/** Tells a stand-in what lies on it or in what it stands, and mends it. */
+async function give(request: APIRequestContext, id: string, truth: number): Promise<void> {
+  await request.post(`/api/instruments/${id}/put`, { data: { truth } });
+  await request.post(`/api/instruments/${id}/fault`, { data: { fault: null } });
+}
+
+const tick = (page: Page, step: string) => page.getByRole('checkbox', { name: `Done: ${step}`, exact: true });
+
+/** Makes a batch from a link and opens its run. */
+async function begin(page: Page, link: string, name: string, heat = false): Promise<void> {
+  await page.goto(link);
+  await page.getByRole('button', { name: 'Make this batch' }).click();
+  await field(page, 'Called').fill(name);
+  if (heat) {
+    await page.getByText('Tub, loads and heat').click();
+    await page.getByRole('checkbox', { name: 'heat it through' }).check();
+  }
+  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await page.getByRole('link', { name: 'Make it, step by step' }).click();
+  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+}
+
+test.beforeEach(async ({ request }) => {
+  for (const [id, truth] of [
+    ['scale', 0],
+    ['pen-ph', 7],
+    ['pen-ec', 0.3],
+    ['probe', 16],
+  ] as const)
+    await give(request, id, truth);
+});
+
+test('a whole run: hydrate, dose, wet, squeeze, heat and cool, drain, correct, label; a reload and a fault between', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(90_000);
+  await begin(
+    page,
+    '/mix?stage=germination&into=cell-72&parts=coir-pith:3,peat-fine:2,perlite-fine:1&lime=lime-dolomitic:5.8&dose=calcium-nitrate:0.2&make=4&spare=0',
+    'Whole run',
+    true,
+  );
+  await tick(page, 'damp down').check();
+  await expect(page.getByText(/warm water on it and wait/)).toBeVisible();
+  await page.getByRole('button', { name: 'Start 30 min' }).first().click();
+  await expect(page.getByRole('timer')).toHaveText(/^(30:00|29:5\d)$/);
+  await tick(page, 'hydrate').check();
+
+  // Dosing: the scale shows what is still to go; then its battery dies, and nothing of the batch changes.
+  const toWeigh = page.getByRole('list', { name: 'To weigh' }).getByRole('listitem').first();
+  await give(request, 'scale', 1);
+  await expect(toWeigh).toContainText('g to go');
+  await request.post('/api/instruments/scale/fault', { data: { fault: 'flat-battery' } });
+  const instruments = page.getByRole('list', { name: 'Instruments' });
+  await expect(instruments).toContainText('battery is flat');
+  await expect(toWeigh).not.toContainText('to go');
+  await expect(tick(page, 'pre blend')).not.toBeChecked();
+  await give(request, 'scale', 0);
+  await expect(instruments).not.toContainText('battery is flat');
+  await tick(page, 'pre blend').check();
+  await tick(page, 'layer').check();
+  await tick(page, 'water').check();
+
+  // Everything ticked is there after a reload, and the clock still runs.
+  await page.reload();
+  for (const step of ['damp down', 'hydrate', 'pre blend', 'layer', 'water'])
+    await expect(tick(page, step)).toBeChecked();
+  await expect(page.getByRole('timer')).toHaveText(/^29:/);
+  await expect(tick(page, 'heat')).not.toBeChecked();
+  await expect(page.getByText(/Boiling water and steam scald/)).toBeVisible();
+  await tick(page, 'heat').check();
+
+  // Cooling by two readings of the probe: 60 to 50 in an hour at 20 °C around it leaves 3.8 h to 30 °C.
+  await page.getByRole('button', { name: 'Cooling: enter what it did' }).click();
+  await give(request, 'probe', 59.3);
+  await expect(instruments.getByRole('listitem').filter({ hasText: 'Probe' })).toContainText(/(59|60)\.\d/);
+  await page.getByRole('button', { name: 'Take First reading from the instrument' }).first().click();
+  await expect(field(page, 'First reading, °C').first()).toHaveValue(/^(5|6)\d/);
+  await field(page, 'First reading, °C').first().fill('60');
+  await field(page, 'Later reading, °C').first().fill('50');
+  await field(page, 'Minutes between, min').first().fill('60');
+  await field(page, 'Around it, °C').first().fill('20');
+  await page.getByRole('button', { name: 'Enter cooling' }).first().click();
+  await expect(page.getByText('3.82 h until 30 °C.').first()).toBeVisible();
+  await tick(page, 'cool').check();
+
+  await page.getByRole('button', { name: 'Squeeze: enter what it did' }).click();
+  await page.getByLabel('What it did').first().selectOption('holds a clump and crumbs open');
+  await page.getByRole('button', { name: 'Enter squeeze' }).first().click();
+  await expect(page.getByText(/holds a clump and crumbs open: right/).first()).toBeVisible();
+  await tick(page, 'squeeze').check();
+
+  await page.getByRole('button', { name: 'Drain: enter what it did' }).click();
+  await field(page, 'Water stood for, s').first().fill('2');
+  await field(page, 'Ran through after, s').first().fill('7');
+  await page.getByRole('button', { name: 'Enter drain' }).first().click();
+  await expect(page.getByText('Goes in at once: it drains.').first()).toBeVisible();
+  await tick(page, 'drain test').check();
+
+  // Sour by the pen: the reading is taken, judged, and the correction goes into the record.
+  await give(request, 'pen-ph', 5.1);
+  await expect(instruments).toContainText(/5\.[012]\d/);
+  await page.getByRole('button', { name: 'pH: enter what it did' }).click();
+  await page.getByRole('button', { name: 'Take pH from the instrument' }).first().click();
+  await page.getByRole('button', { name: 'Enter pH', exact: false }).first().click();
+  await expect(page.getByText(/pH\. Sour\./).first()).toBeVisible();
+  await page.getByText('Put it right').click();
+  await expect(page.getByText(/Blend in .*\sg\sof ground dolomitic limestone/)).toBeVisible();
+  await page.getByRole('button', { name: 'Enter it in the record' }).click();
+  const record = page.getByRole('list', { name: 'Record' });
+  await expect(record.getByText(/^.*Put right: Blend in/).first()).toBeVisible();
+
+  // Labels: the file comes, and is one.
+  const address = await page.getByRole('link', { name: 'Labels to print' }).getAttribute('href');
+  const labels = await request.get(address!);
+  expect(labels.headers()['content-type']).toContain('application/pdf');
+  expect((await labels.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await expect(page.getByRole('link', { name: /Test pH on day 7/ }).first()).toBeVisible();
+});
+
+test('two tabs on one batch: no tick is lost, and what differs is shown, not overwritten', async ({
+  page,
+  context,
+}) => {
+  await begin(page, '/mix', 'Two tabs');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByRole('heading', { name: 'Two tabs' })).toBeVisible();
+  await tick(page, 'damp down').check();
+  await tick(other, 'water').check();
+  for (const tab of [page, other]) {
+    await expect(tick(tab, 'damp down')).toBeChecked();
+    await expect(tick(tab, 'water')).toBeChecked();
+  }
+  // The other tab goes deaf, both enter a pH.
+  await other.route('**/stream*', (route) => route.abort());
+  await other.route('**/entries', (route) => route.abort());
+  await other.locator('summary', { hasText: /^\s*pH/ }).click();
+  await field(other, 'pH').first().fill('6.6');
+  await other.getByRole('button', { name: 'Enter pH' }).first().click();
+  await expect(other.getByText('1 waiting to be sent')).toBeVisible();
+  await page.locator('summary', { hasText: /^\s*pH/ }).click();
+  await field(page, 'pH').first().fill('5.9');
+  await page.getByRole('button', { name: 'Enter pH' }).first().click();
+  await expect(page.getByText('5.90 pH. Right.').first()).toBeVisible();
+  // Back again: what waited is sent, is seen to differ, and stays until somebody decides.
+  await other.unroute('**/stream*');
+  await other.unroute('**/entries');
+  await expect(other.getByRole('alert')).toContainText('Another device entered something else', {
+    timeout: 15_000,
+  });
+  await other.getByRole('button', { name: 'Enter mine after it' }).click();
+  for (const tab of [page, other]) {
+    await expect(tab.getByRole('list', { name: 'Record' })).toContainText('6.60 pH');
+    await expect(tab.getByRole('list', { name: 'Record' })).toContainText('5.90 pH');
+  }
+});
+
+test('lots both ways, uses, and impossible entries', async ({ page }) => {
+  await begin(page, '/mix', 'Traced');
+  await page.getByText('A new lot').click();
+  await page.getByLabel('Name on the bag, bale or heap').fill('Bale 17');
+  await page.getByRole('button', { name: 'of sphagnum peat, fine' }).click();
+  await expect(page.getByRole('list', { name: 'Record' })).toContainText('Sphagnum peat, fine from Bale 17');
+  await page.getByLabel('Sowing, cuttings or pots').fill('Leeks');
+  await field(page, 'How many').first().fill('400');
+  await page.getByRole('button', { name: 'Enter', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Record' })).toContainText('Used for Leeks, 400');
+  await page.getByRole('link', { name: 'where it went' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Bale 17' })).toBeVisible();
+  await expect(page.getByText(/Leeks: 400/)).toBeVisible();
+  await page.goBack();
+  await page.locator('summary', { hasText: 'Fill weight' }).click();
+  await field(page, 'The vessel holds, mL').fill('500');
+  await field(page, 'Empty, g').fill('-20');
+  await expect(page.getByRole('alert')).toHaveText('Empty, g: must be a number from 0 to 50000');
+  await field(page, 'Empty, g').fill('20');
+  await field(page, 'Filled, g').fill('5');
+  await expect(page.getByRole('button', { name: 'Enter fill weight' })).toBeDisabled();
+  await expect(page.getByRole('alert')).toHaveText('Filled must be more than the empty vessel, 20 g');
+});
+
+test('instruments: calibrated, and a fault is said', async ({ page, request }) => {
+  await give(request, 'pen-ph', 5.8);
+  await page.goto('/instruments');
+  const pen = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'pH pen' }) });
+  await pen.getByRole('button', { name: /Calibrate the pH pen/ }).click();
+  await expect(pen).toContainText(/calibrated .* in 4.01 it read/);
+  await expect(pen.locator('.value')).toContainText(/5\.[78]/);
+  await pen.getByLabel('Stand-in: fault of the pH pen').selectOption('disconnected');
+  await expect(pen.locator('.value')).toContainText('not connected');
+  await pen.getByLabel('Stand-in: fault of the pH pen').selectOption('');
+  await expect(pen.locator('.value')).toContainText(/5\.\d/);
+});
+
+test('an own bucket counts on the card', async ({ page }) => {
+  await page.goto('/settings');
+  await page.getByLabel('A bucket, cup or tub').fill('Blue bucket');
+  await field(page, 'Holds, struck, L').fill('7.5');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('button', { name: 'Put away Blue bucket' })).toBeVisible();
+  await page.goto('/batches');
+  await page.getByRole('link', { name: /First tomatoes/ }).click();
+  await page.getByLabel('Counted in').selectOption('Blue bucket, struck');
+  // 36.5 L of peat: four and seven eighths of 7.5 L.
+  await expect(page.getByRole('row', { name: /Sphagnum peat, fine/ }).locator('.big')).toContainText(
+    /^\s*4 ¾|5/,
+  );
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Put away Blue bucket' }).click();
+  await expect(page.getByRole('status')).toContainText('is put away');
+});
+
+/** Starts a server of its own, to be killed. */
+function serve(port: number, folder: string): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    env: { ...process.env, PORT: String(port), WELCOME_DATA: folder },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  return new Promise((resolve, reject) => {
+    child.once('exit', () => reject(new Error('the server did not start')));
+    child.stdout.on('data', (chunk: Buffer) => {
+      if (chunk.toString().includes('Welcome is open')) resolve(child);
+    });
+  });
+}
+
+test('the server is killed while streaming: the page says so, keeps the tick, and recovers by itself', async ({
+  browser,
+}) => {
+  test.setTimeout(60_000);
+  const folder = mkdtempSync(join(tmpdir(), 'welcome-kill-'));
+  const port = 4900 + (process.pid % 90);
+  const first = await serve(port, folder);
+  // Refused connections are what this test is about: a page of its own, without the check for console errors.
+  const page = await browser.newPage();
+  await page.goto(`http://127.0.0.1:${port}/batches/6/run`);
+  await expect(page.getByRole('list', { name: 'Instruments' })).toContainText('Bench scale');
+  first.kill('SIGKILL');
+  await expect(page.getByText('no answer from the server, trying again')).toBeVisible();
+  await tick(page, 'damp down').check();
+  await expect(page.getByText('1 waiting to be sent')).toBeVisible();
+  const second = await serve(port, folder);
+  await expect(page.getByText('waiting to be sent')).toHaveCount(0, { timeout: 20_000 });
+  await expect(page.getByText('no answer from the server')).toHaveCount(0, { timeout: 20_000 });
+  await page.reload();
+  await expect(tick(page, 'damp down')).toBeChecked();
+  await page.close();
+  second.kill('SIGTERM');
+});

@@ -1,0 +1,31 @@
+import { benchTests } from '#core/batch/bench-tests';
+import { type TestResult } from '#core/batch/bench-tests';
+import { type EntryData } from '#core/exchange/record';
+import { fixed } from '#core/units/show';
+
+/** An entry of the record in a sentence. */
+export function entryText(
+  data: EntryData & { result?: TestResult },
+  item: (id: string) => string,
+  lot: (id: number) => string,
+): string {
+  switch (data.kind) {
+    case 'tick':
+      return `${data.done ? 'Done' : 'Not done after all'}: ${data.step.replaceAll('-', ' ')}${data.load > 0 ? `, load ${data.load + 1}` : ''}`;
+    case 'test': {
+      const { result } = data;
+      const values = Object.entries(data.values)
+        .map(([name, value]) => `${name} ${value}`)
+        .join(', ');
+      return `${benchTests[data.test].name}: ${result ? `${fixed(result.value, 2)} ${result.unit}. ${result.says}` : values}`;
+    }
+    case 'correction':
+      return `Put right: ${data.steps.join(' ')}`;
+    case 'lot':
+      return `${item(data.item)} from ${lot(data.lot)}`;
+    case 'use':
+      return `Used for ${data.what}, ${data.count} on ${data.on}`;
+    case 'note':
+      return data.text;
+  }
+}

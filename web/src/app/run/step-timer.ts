@@ -1,0 +1,92 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+} from '@angular/core';
+
+/** A clock for a step where time matters. It keeps its start on the device, so a reload does not stop it. */
+@Component({
+  selector: 'app-step-timer',
+  template: `
+    @if (left() === null) {
+      <button type="button" class="press" (click)="start()">Start {{ minutes() }} min</button>
+    } @else {
+      <span role="timer" class="left" [class.over]="left() === 0">{{ text() }}</span>
+      <button type="button" class="press quiet" (click)="clear()">Stop the clock</button>
+    }
+  `,
+  styles: `
+    :host {
+      display: inline-flex;
+      align-items: center;
+      gap: 10px;
+    }
+    .left {
+      font-size: 22px;
+      font-weight: 750;
+    }
+    .over {
+      color: var(--window-edge);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class StepTimer {
+  readonly minutes = input.required<number>();
+  /** Where its start is kept. */
+  readonly name = input.required<string>();
+  private readonly now = signal(Date.now());
+  private readonly started = linkedSignal(() => readStart(this.name()));
+  protected readonly left = computed(() => {
+    const started = this.started();
+    return started === null
+      ? null
+      : Math.max(0, Math.ceil((started - this.now()) / 1000 + this.minutes() * 60));
+  });
+  protected readonly text = computed(() => {
+    const left = this.left() ?? 0;
+    if (left === 0) return 'Time is up';
+    return `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
+  });
+
+  constructor() {
+    const beat = setInterval(() => this.now.set(Date.now()), 1000);
+    inject(DestroyRef).onDestroy(() => clearInterval(beat));
+  }
+
+  protected start(): void {
+    this.now.set(Date.now());
+    this.started.set(Date.now());
+    write(this.name(), String(Date.now()));
+  }
+
+  protected clear(): void {
+    write(this.name(), null);
+    this.started.set(null);
+  }
+}
+
+const key = (name: string): string => `welcome.timer.${name}`;
+
+function readStart(name: string): number | null {
+  try {
+    const kept = Number(localStorage.getItem(key(name)) ?? NaN);
+    return Number.isFinite(kept) ? kept : null;
+  } catch {
+    return null;
+  }
+}
+
+function write(name: string, value: string | null): void {
+  try {
+    if (value === null) localStorage.removeItem(key(name));
+    else localStorage.setItem(key(name), value);
+  } catch {
+    // A browser that keeps nothing still counts down.
+  }
+}

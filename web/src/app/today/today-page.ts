@@ -1,0 +1,47 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import { format, parseISO } from 'date-fns';
+import { catchError, of } from 'rxjs';
+import { weatherRisks } from '#core/season/weather';
+import { fixed } from '#core/units/show';
+import { InstrumentsService } from '../data/instruments';
+import { TodayService, type DueStep } from '../data/today';
+
+/** What is due: steps and re-tests of the batches, mixes that rest or cool, and tonight's risk. */
+@Component({
+  selector: 'app-today-page',
+  imports: [RouterLink],
+  templateUrl: './today-page.html',
+  styleUrl: './today-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class TodayPage {
+  protected readonly due = toSignal(
+    inject(TodayService)
+      .due()
+      .pipe(catchError(() => of(null))),
+  );
+  protected readonly forecast = toSignal(
+    inject(InstrumentsService)
+      .weather()
+      .pipe(catchError(() => of(null))),
+  );
+  protected readonly risks = computed(() => weatherRisks(this.forecast() ?? []));
+  protected readonly week = computed(() =>
+    (this.forecast() ?? []).map((d) => ({
+      ...d,
+      name: format(parseISO(d.day), 'EEE d'),
+      low: fixed(d.minC, 0),
+      high: fixed(d.maxC, 0),
+      rain: d.rainMm.toFixed(0),
+    })),
+  );
+  protected readonly late = computed(() => (this.due() ?? []).filter((d) => d.state === 'due'));
+  protected readonly soon = computed(() => (this.due() ?? []).filter((d) => d.state === 'waiting'));
+  protected readonly open = computed(() => (this.due() ?? []).filter((d) => d.state === 'open'));
+
+  protected day(step: DueStep): string {
+    return step.on ? format(parseISO(step.on), 'd MMMM') : '';
+  }
+}
