@@ -93,7 +93,7 @@ test('a whole run: hydrate, dose, wet, squeeze, heat and cool, drain, correct, l
   await tick(page, 'cool').check();
 
   await page.getByRole('button', { name: 'Squeeze: enter what it did' }).click();
-  await page.getByLabel('What it did').first().selectOption('holds a clump and crumbs open');
+  await page.getByText('holds a clump and crumbs open', { exact: true }).first().click();
   await page.getByRole('button', { name: 'Enter squeeze' }).first().click();
   await expect(page.getByText(/holds a clump and crumbs open: right/).first()).toBeVisible();
   await tick(page, 'squeeze').check();
@@ -189,6 +189,24 @@ test('lots both ways, uses, and impossible entries', async ({ page }) => {
   await expect(page.getByRole('alert')).toHaveText('Filled must be more than the empty vessel, 20 g');
 });
 
+test('a measured yield stands for the mix from now on', async ({ page }) => {
+  await page.goto('/batches');
+  await page.getByRole('link', { name: /Rosemary under mist/ }).click();
+  await page.getByRole('link', { name: 'Make it, step by step' }).click();
+  await page.locator('summary', { hasText: 'Yield' }).click();
+  const asked = /from ([\d.]+) to ([\d.]+) L/;
+  await field(page, 'Finished mix, L').fill('1');
+  const [, , all] = asked.exec(await page.getByRole('alert').innerText())!;
+  await field(page, 'Finished mix, L').fill(String(0.9 * Number(all)));
+  await page.getByRole('button', { name: 'Enter yield' }).click();
+  await page.getByRole('button', { name: 'Use this yield for the mix' }).click();
+  await expect(page.getByRole('status').last()).toContainText('Kept in Cutting mix, open, version 2');
+  await page.goto('/mix');
+  await page.getByRole('button', { name: 'Open a kept recipe' }).click();
+  await page.getByRole('button', { name: /Cutting mix, open/ }).click();
+  await expect(page.getByText('1 in use')).toBeVisible();
+});
+
 test('instruments: calibrated, and a fault is said', async ({ page, request }) => {
   await give(request, 'pen-ph', 5.8);
   await page.goto('/instruments');
@@ -200,6 +218,11 @@ test('instruments: calibrated, and a fault is said', async ({ page, request }) =
   await expect(pen.locator('.value')).toContainText('not connected');
   await pen.getByLabel('Stand-in: fault of the pH pen').selectOption('');
   await expect(pen.locator('.value')).toContainText(/5\.\d/);
+  const weather = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Weather' }) });
+  await weather.getByRole('checkbox').check();
+  await expect(weather).toContainText('does not answer');
+  await weather.getByRole('checkbox').uncheck();
+  await expect(weather).toContainText('mm rain');
 });
 
 test('an own bucket counts on the card', async ({ page }) => {

@@ -34,6 +34,9 @@ test('pictures of the main views', async ({ page }) => {
     .check();
   await page.waitForTimeout(1500);
   await page.screenshot({ path: `${folder}/finder.png` });
+  await shoot(page, 'today', '/today', 'desk', 'app-today-page .rows li');
+  await shoot(page, 'run', '/batches/5/run', 'desk', 'app-run-page .live li');
+  await shoot(page, 'instruments', '/instruments', 'desk', 'app-instruments-page li');
   await shoot(page, 'settings', '/settings', 'desk', 'app-settings-page li');
   await shoot(page, 'batches', '/batches', 'desk', 'app-batch-list li');
   await shoot(page, 'batch-card', '/batches/1', 'desk', 'article');

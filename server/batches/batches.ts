@@ -18,6 +18,7 @@ export interface Batch {
   mixVersionId: number | null;
   /** The mix of that version. */
   mixId: number | null;
+  mixName: string | null;
   madeOn: string;
   createdAt: string;
   snapshot: BatchSnapshot;
@@ -30,7 +31,9 @@ const read = ({ snapshot_json, ...row }: Row): Batch => ({
   snapshot: JSON.parse(snapshot_json) as BatchSnapshot,
 });
 const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId,
-  (SELECT mix_id FROM mix_versions WHERE id = mix_version_id) AS mixId, made_on AS madeOn, created_at AS createdAt,
+  (SELECT mix_id FROM mix_versions WHERE id = mix_version_id) AS mixId,
+  (SELECT m.name FROM mix_versions v JOIN mixes m ON m.id = v.mix_id WHERE v.id = mix_version_id) AS mixName,
+  made_on AS madeOn, created_at AS createdAt,
   snapshot_json FROM batches`;
 
 /** What was made, each with all it was made from. */
@@ -59,7 +62,7 @@ export class Batches {
     return row ? read(row) : null;
   }
 
-  add(batch: Omit<Batch, 'id' | 'mixId'>): Batch {
+  add(batch: Omit<Batch, 'id' | 'mixId' | 'mixName'>): Batch {
     const { lastInsertRowid } = this.db
       .prepare(
         `INSERT INTO batches (key, name, mix_version_id, made_on, snapshot_json, created_at)

@@ -69,7 +69,12 @@ describe('routes', () => {
     expect(await value()).toMatchObject({ value: null, fault: 'flat-battery' });
     await post('scale/fault', { fault: null }).expect(204);
     expect((await post('scale/calibrate', {})).body.references).toEqual([0, 1000]);
-    expect((await request(app).get('/api/instruments/weather')).body).toHaveLength(7);
+    const weather = () => request(app).get('/api/instruments/weather');
+    expect((await weather()).body).toHaveLength(7);
+    await post('weather/answers', { answers: false }).expect(204);
+    expect((await weather()).status).toBe(503);
+    await post('weather/answers', { answers: true }).expect(204);
+    expect((await weather()).status).toBe(200);
   });
 
   test.each<[string, object, number]>([

@@ -13,6 +13,10 @@ export const calibrateSchema = z.strictObject({
   references: z.array(num(-1_000_000, 1_000_000)).min(1).max(3).optional(),
 });
 
+export const weatherSchema = z.strictObject({
+  answers: z.boolean({ error: 'must be true or false' }),
+});
+
 const about = (one: Instrument): object => ({
   id: one.id,
   kind: one.kind,
@@ -44,8 +48,14 @@ export function instrumentRoutes(hub: InstrumentHub, now: () => Date): Router {
   router.get('/readings', (_req, res) => {
     res.json(hub.readAll(now()));
   });
+  let weatherAnswers = true;
   router.get('/weather', (_req, res) => {
+    if (!weatherAnswers) throw new Problem(503, 'No weather', 'the weather service does not answer');
     res.json(forecastFor(now(), 7));
+  });
+  router.post('/weather/answers', (req, res) => {
+    weatherAnswers = parse(weatherSchema, req.body).answers;
+    res.status(204).end();
   });
   router.get('/stream', (req, res) => {
     const stream = openStream(req, res);

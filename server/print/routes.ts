@@ -2,6 +2,7 @@ import { Router, type Request } from 'express';
 import { z } from 'zod';
 import { labelSize, labelSizes } from '#core/batch/label-sizes';
 import { scoops } from '#core/batch/scoops';
+import { stageWord } from '#core/judge/readings';
 import { oneOf } from '#core/exchange/fields';
 import { type Batch, type Batches } from '#server/batches/batches';
 import { idOf } from '#server/ids';
@@ -46,7 +47,11 @@ export function printRoutes(batches: Batches): Router {
       labelSize(size),
       {
         title: batch.name,
-        lines: [`Batch ${batch.id}, mixed ${batch.madeOn}`, batch.snapshot.vessel.name],
+        lines: [
+          `Batch ${batch.id}, mixed ${batch.madeOn}`,
+          `${batch.mixName ?? 'mix without a name'}, for ${stageWord[batch.snapshot.recipe.stage]}`,
+          batch.snapshot.vessel.name,
+        ],
         dates: [
           { name: 'Sown', on: sown },
           { name: 'Pricked out', on: pricked },

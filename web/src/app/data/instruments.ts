@@ -84,6 +84,11 @@ export class InstrumentsService {
     return this.api.get<DayForecast[]>('instruments/weather');
   }
 
+  /** Stand-in: whether the weather service answers. */
+  letWeatherAnswer(answers: boolean): Observable<void> {
+    return this.api.post<void>('instruments/weather/answers', { answers });
+  }
+
   private start(): void {
     this.refresh();
     const source = new EventSource('/api/instruments/stream');

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
 import { DatePipe } from '@angular/common';
+import { type DayForecast } from '#core/season/weather';
+import { fixed } from '#core/units/show';
 import { type Fault, faultWords, type InstrumentInfo, InstrumentsService } from '../data/instruments';
 import { Notices } from '../data/notices';
 import { NumberField } from '../ui/number-field';
@@ -18,11 +20,30 @@ export class InstrumentsPage {
   protected readonly service = inject(InstrumentsService);
   private readonly notices = inject(Notices);
   protected readonly faults = faults;
+  protected readonly fixed = fixed;
   protected readonly words = faultWords;
   protected readonly before = signal<ReadonlyMap<string, string>>(new Map());
 
+  /** null where the service does not answer. */
+  protected readonly tonight = signal<DayForecast | null | undefined>(undefined);
+
   constructor() {
     inject(DestroyRef).onDestroy(this.service.watch());
+    this.askWeather();
+  }
+
+  protected answers(yes: boolean): void {
+    this.service.letWeatherAnswer(yes).subscribe({
+      next: () => this.askWeather(),
+      error: (e: Error) => this.failed(e),
+    });
+  }
+
+  private askWeather(): void {
+    this.service.weather().subscribe({
+      next: (days) => this.tonight.set(days[0]),
+      error: () => this.tonight.set(null),
+    });
   }
 
   protected put(one: InstrumentInfo, truth: number | undefined): void {

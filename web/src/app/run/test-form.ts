@@ -13,17 +13,37 @@ import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
 import { faultWords, InstrumentsService } from '../data/instruments';
 import { NumberField } from '../ui/number-field';
+import { SqueezePicture } from '../ui/squeeze-picture';
 import { ecMethodNames } from '../ui/words';
+
+let count = 0;
 
 /** One test: how it is done, its fields (typed, or taken from an instrument), and what came of it last. */
 @Component({
   selector: 'app-test-form',
-  imports: [NumberField],
+  imports: [NumberField, SqueezePicture],
   template: `
     <p class="term">{{ test().howTo }}</p>
     <div class="fields">
       @for (f of test().fields; track f.id) {
-        @if (choices(f); as options) {
+        @if (f.id === 'grade') {
+          <fieldset class="grades">
+            <legend>{{ f.label }}</legend>
+            @for (grade of grades; track grade.says; let i = $index) {
+              <label [class.on]="values()[f.id] === i">
+                <input
+                  type="radio"
+                  class="visually-hidden"
+                  [name]="name"
+                  [checked]="values()[f.id] === i"
+                  (change)="set(f.id, i)"
+                />
+                <app-squeeze-picture [grade]="i" />
+                {{ grade.says }}
+              </label>
+            }
+          </fieldset>
+        } @else if (choices(f); as options) {
           <div>
             <label [for]="test().id + f.id">{{ f.label }}</label>
             <select
@@ -106,6 +126,41 @@ import { ecMethodNames } from '../ui/words';
       color: var(--muted);
       font-size: 14px;
     }
+    .grades {
+      grid-column: 1 / -1;
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(124px, 1fr));
+      gap: 6px;
+      margin: 0;
+      padding: 0;
+      border: 0;
+    }
+    legend {
+      color: var(--muted);
+      font-size: 14px;
+    }
+    .grades label {
+      display: grid;
+      justify-items: center;
+      align-content: start;
+      min-height: 84px;
+      padding: 6px;
+      border: 1px solid #6d8076;
+      border-radius: 8px;
+      background: var(--surface);
+      color: var(--ink);
+      line-height: 1.15;
+      text-align: center;
+      cursor: pointer;
+    }
+    .grades label.on {
+      border: 3px solid var(--ink);
+      font-weight: 650;
+    }
+    .grades label:focus-within {
+      outline: 3px solid var(--ink);
+      outline-offset: 2px;
+    }
     .came {
       margin: 8px 0 0;
     }
@@ -120,6 +175,8 @@ export class TestForm {
   readonly context = input.required<TestContext>();
   readonly last = input<TestResult | undefined>();
   readonly entered = output<Record<string, number>>();
+  protected readonly grades = squeezes;
+  protected readonly name = `grade-${++count}`;
   private readonly instruments = inject(InstrumentsService);
   protected readonly test = computed(() => benchTests[this.id()]);
   protected readonly values = signal<Readonly<Record<string, number | undefined>>>({});
@@ -151,7 +208,6 @@ export class TestForm {
   }
 
   protected choices(f: TestField): string[] | null {
-    if (f.id === 'grade') return squeezes.map((s) => s.says);
     if (f.id === 'method') return (Object.keys(dilutionWater) as EcMethod[]).map((m) => ecMethodNames[m]);
     return null;
   }
