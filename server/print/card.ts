@@ -5,6 +5,9 @@ import { readOut, showQuantity, withUnit, type Quantity } from '#core/units/said
 import { type UnitSystem } from '#core/units/show';
 import { type Batch } from '#server/batches/batches';
 
+/** Thirds have no sign of their own in the print font. */
+const inPrint = (text: string): string => text.replaceAll('⅓', '1/3').replaceAll('⅔', '2/3');
+
 const shortName = (name: string): string => name.replace(/\s*\([^)]* mm[^)]*\)$/, '');
 
 /** The bench card on one page, plain black on white. */
@@ -61,7 +64,7 @@ export async function benchCard(
             head(`Scoop, ${scoop.name}, struck`, 'Scoops', 'Volume', 'Weighs'),
             ...sheet.components.map((c, i) => [
               shortName(materials[i]!.name),
-              right(scoopText(inScoops(c.looseLitres, scoop.litres)), true),
+              right(inPrint(scoopText(inScoops(c.looseLitres, scoop.litres))), true),
               right(amount({ volumeL: c.looseLitres })),
               right(amount({ massG: c.massKg * 1000 })),
             ]),
@@ -81,7 +84,7 @@ export async function benchCard(
               return [
                 shortName(amendments[i]!.name),
                 right(amount({ massG: a.grams }), true),
-                right(`${spoons.text} ${spoons.unit}`),
+                right(inPrint(`${spoons.text} ${spoons.unit}`)),
                 right(amount({ doseGPerL: snapshot.doses[i]!.gPerL })),
               ];
             }),

@@ -24,6 +24,8 @@ export async function labelSheet(
   const [width, height] = size.label;
   const qr = await QRCode.toDataURL(text.url, { errorCorrectionLevel: 'M', margin: 2, scale: 4 });
   const small = height < 24;
+  // Points for the name and for the lines: seven lines have to fit where dates stand on it.
+  const [title, line] = small ? [8, 6] : height < 32 ? [9, 6.5] : [11, 8];
   const qrMm = Math.min(height - 3, small ? 15 : 22);
   const content: Content[] = [];
   for (let i = 0; i < count; i++) {
@@ -39,11 +41,11 @@ export async function labelSheet(
         {
           width: pt(width - qrMm - 4),
           stack: [
-            { text: text.title, bold: true, fontSize: small ? 8 : 11 },
-            ...text.lines.map((line) => ({ text: line, fontSize: small ? 6 : 8 })),
+            { text: text.title, bold: true, fontSize: title },
+            ...text.lines.map((said) => ({ text: said, fontSize: line })),
             ...(small
               ? []
-              : text.dates.map(({ name, on }) => ({ text: `${name} ${on ?? '_________'}`, fontSize: 8 }))),
+              : text.dates.map(({ name, on }) => ({ text: `${name} ${on ?? '_________'}`, fontSize: line }))),
           ],
         },
         { width: pt(qrMm), image: qr, fit: [pt(qrMm), pt(qrMm)] },

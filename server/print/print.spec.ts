@@ -1,9 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { inflateSync } from 'node:zlib';
+import { create, type Font } from 'fontkit';
+import { readFileSync } from 'node:fs';
 import jsQR from 'jsqr';
 import request from 'supertest';
+import { scoops } from '#core/batch/scoops';
 import { starterMixes } from '#core/reference/starter-mixes';
 import { labelSizes } from '#core/batch/label-sizes';
+import { type Batch } from '#server/batches/batches';
+import { benchCard } from '#server/print/card';
 import { testApp } from '#server/testing/app';
 
 const { app } = testApp();
@@ -87,6 +92,18 @@ test.each(['metric', 'us'])('the card in %s is one page with a code', async (uni
   expect(pages(file)).toBe(1);
   const { width, height, rgba } = picture(file);
   expect(jsQR(rgba, width, height)?.data).toContain(`/batches/${id}`);
+});
+
+test('the card uses only signs that the print font has', async () => {
+  const font = create(readFileSync('node_modules/pdfmake/build/fonts/Roboto/Roboto-Regular.ttf')) as Font;
+  const batch = (await request(app).get(`/api/batches/${id}`)).body as Batch;
+  for (const units of ['metric', 'us'] as const) {
+    for (const scoop of scoops) {
+      const text = JSON.stringify(await benchCard(batch, units, scoop, 'http://x/1'));
+      const missing = [...text].filter((c) => c > '~' && !font.hasGlyphForCodePoint(c.codePointAt(0)!));
+      expect(new Set(missing)).toEqual(new Set());
+    }
+  }
 });
 
 test.each([

@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { gramsIn, litresIn } from '#core/units/factors';
+import { Units } from '../data/units';
 import { NumberField } from '../ui/number-field';
 import { KitChoice } from './kit-choice';
 
@@ -10,25 +12,25 @@ import { KitChoice } from './kit-choice';
     <details>
       <summary>Tub, loads and heat</summary>
       <app-number-field
-        label="The tub turns, L loose"
-        [value]="choice.kit().tubLitres"
+        [label]="'The tub turns, ' + per().volume + ' loose'"
+        [value]="choice.kit().tubLitres / per().litres"
         [min]="1"
-        [max]="5000"
-        (changed)="$event !== undefined && choice.set({ tubLitres: $event })"
+        [max]="1000"
+        (changed)="$event !== undefined && choice.set({ tubLitres: $event * per().litres })"
       />
       <app-number-field
-        label="One lifts at most, kg"
-        [value]="choice.kit().liftKg"
-        [min]="1"
+        [label]="'One lifts at most, ' + per().mass"
+        [value]="choice.kit().liftKg / per().kg"
+        [min]="3"
         [max]="100"
-        (changed)="$event !== undefined && choice.set({ liftKg: $event })"
+        (changed)="$event !== undefined && choice.set({ liftKg: $event * per().kg })"
       />
       <app-number-field
-        label="The kettle holds, L"
-        [value]="choice.kit().kettleLitres"
+        [label]="'The kettle holds, ' + per().volume"
+        [value]="choice.kit().kettleLitres / per().litres"
         [min]="0.2"
-        [max]="200"
-        (changed)="$event !== undefined && choice.set({ kettleLitres: $event })"
+        [max]="50"
+        (changed)="$event !== undefined && choice.set({ kettleLitres: $event * per().litres })"
       />
       <label>
         <input
@@ -65,4 +67,10 @@ import { KitChoice } from './kit-choice';
 })
 export class KitForm {
   protected readonly choice = inject(KitChoice);
+  private readonly units = inject(Units);
+  protected readonly per = computed(() =>
+    this.units.system() === 'metric'
+      ? { volume: 'L', litres: 1, mass: 'kg', kg: 1 }
+      : { volume: 'gal', litres: litresIn.gallon, mass: 'lb', kg: gramsIn.pound / 1000 },
+  );
 }

@@ -136,6 +136,9 @@ let count = 0;
       border: 0;
     }
     legend {
+      grid-column: 1 / -1;
+      float: left;
+      width: 100%;
       color: var(--muted);
       font-size: 14px;
     }
