@@ -11,7 +11,7 @@ module.exports = {
     {
       name: 'testing-only-from-tests',
       severity: 'error',
-      from: { pathNot: '(\\.spec\\.ts$|^core/testing/|^scripts/)' },
+      from: { pathNot: '(\\.spec\\.ts$|^core/testing/|^web/src/testing/|^scripts/)' },
       to: { path: '^core/testing/' },
     },
     {

@@ -57,7 +57,7 @@ export function orderOfWork(
   if (dusty.length > 0) {
     steps.push({
       id: 'damp-down',
-      text: said`Put on a fitted mask. Sprinkle the ${spoken(dusty.map((p) => p.material.name.split(',')[0]!))} before tipping.`,
+      text: said`Put on a fitted mask. Sprinkle the ${spoken(dusty.map((p) => p.material.name.split(',')[0]!))} before you pour it out.`,
       why: said`Dry peat and coir also repel water: damp takes up water, dust floats.`,
       caution: said`Dust, some of it silica. Never sweep dry.`,
     });

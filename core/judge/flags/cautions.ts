@@ -16,7 +16,7 @@ export const dust: Rule = ({ evaluation }) => {
     code: 'dust',
     severity: 'note',
     text: said`Dust from ${spoken(names)}: some of it is silica.`,
-    remedy: said`Damp down before tipping, wear a fitted mask, never sweep dry.`,
+    remedy: said`Damp down before pouring, wear a fitted mask, never sweep dry.`,
   };
 };
 

@@ -7,12 +7,14 @@ import {
   withInMemoryScrolling,
 } from '@angular/router';
 import { routes } from './app.routes';
+import { provideWorkers } from './workers/make-workers';
 import { PlaceTitle } from './place-title';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideHttpClient(withFetch()),
+    provideWorkers(),
     provideRouter(
       routes,
       withComponentInputBinding(),

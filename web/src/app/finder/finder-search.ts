@@ -3,7 +3,7 @@ import { type Conflict, type FinderJob } from '#core/finder/formulate';
 import { type Material } from '#core/material/material';
 import { merged, type SearchResult } from '#core/finder/search';
 import { Stances } from '../data/stances';
-import { FINDER_WORKER } from '../workers/finder-worker';
+import { FINDER_WORKER } from '../workers/tokens';
 import { type FinderAnswer, type FinderRequest, type Told, type Why } from '../workers/finder.protocol';
 
 const KEEP = 24;

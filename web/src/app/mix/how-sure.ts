@@ -2,7 +2,7 @@ import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angul
 import { type ReadingId } from '#core/judge/readings';
 import { type Band, type Sampled } from '#core/spread/sample';
 import { Stances } from '../data/stances';
-import { SPREAD_WORKER } from '../workers/spread-worker';
+import { SPREAD_WORKER } from '../workers/tokens';
 import { type SpreadAnswer, type SpreadRequest } from '../workers/spread.protocol';
 import { RecipeStore } from './recipe-store';
 

@@ -2,6 +2,7 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { batchSheet, type BatchSheet } from '#core/batch/sheet';
 import { type Fix } from '#core/judge/flag';
 import { judgeMix, type Judgement } from '#core/judge/judge';
+import { schools } from '#core/judge/schools';
 import { type Stage } from '#core/judge/stage';
 import { litresOf, mixInputOf, withValidTests, type Library, type Recipe } from '#core/mix/recipe';
 import { starterMixes } from '#core/reference/starter-mixes';
@@ -111,9 +112,8 @@ export class RecipeStore {
   toStage(stage: Stage): void {
     const own = this.stances.school().mixes;
     const asText = JSON.stringify(this.recipe());
-    const untouched = [...Object.values(own), ...Object.values(starterMixes)].some(
-      (r) => JSON.stringify(r) === asText,
-    );
+    const starts = [...schools.flatMap((s) => Object.values(s.mixes)), ...Object.values(starterMixes)];
+    const untouched = starts.some((r) => JSON.stringify(r) === asText);
     if (untouched) this.set(own[stage] ?? starterMixes[stage], 'stage', null);
     else this.patch({ stage }, 'stage');
   }

@@ -1,7 +1,7 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { type Swap } from '#core/finder/swap';
 import { type Judgement } from '#core/judge/judge';
-import { FINDER_WORKER } from '../workers/finder-worker';
+import { FINDER_WORKER } from '../workers/tokens';
 import { type FinderAnswer } from '../workers/finder.protocol';
 import { RecipeStore } from './recipe-store';
 

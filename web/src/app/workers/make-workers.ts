@@ -1,0 +1,16 @@
+import { type Provider } from '@angular/core';
+import { FINDER_WORKER, SPREAD_WORKER } from './tokens';
+
+/** The real workers. Apart from their tokens, since tests have no workers and no `import.meta`. */
+export function provideWorkers(): Provider[] {
+  return [
+    {
+      provide: SPREAD_WORKER,
+      useValue: () => new Worker(new URL('./spread.worker', import.meta.url), { type: 'module' }),
+    },
+    {
+      provide: FINDER_WORKER,
+      useValue: () => new Worker(new URL('./finder.worker', import.meta.url), { type: 'module' }),
+    },
+  ];
+}

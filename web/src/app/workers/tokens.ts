@@ -1,0 +1,6 @@
+import { InjectionToken } from '@angular/core';
+
+/** Makes a worker that samples how sure a recipe is. */
+export const SPREAD_WORKER = new InjectionToken<() => Worker>('spread worker');
+/** Makes a worker that searches, tells and swaps recipes. */
+export const FINDER_WORKER = new InjectionToken<() => Worker>('finder worker');
