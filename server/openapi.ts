@@ -14,6 +14,9 @@ import {
   hotWaterRequestSchema,
   sowingRequestSchema,
 } from '#core/exchange/requests';
+import { newEntrySchema, newLotSchema } from '#core/exchange/record';
+import { calibrateSchema, faultSchema, putSchema } from '#server/instruments/routes';
+import { newMeasureSchema } from '#server/measures/routes';
 import { newBatchSchema } from '#server/batches/routes';
 import { shelfLineSchema } from '#server/shelf/routes';
 import { newMixSchema, newVersionSchema } from '#server/mixes/routes';
@@ -103,6 +106,35 @@ export function openApi(): object {
       },
       '/api/batches': { ...get('Batches, newest first'), ...post('Keep a batch', newBatchSchema, null, 201) },
       '/api/batches/{id}': get('One batch with all it was made from'),
+      '/api/batches/{id}/entries': {
+        ...get('The record of a batch, oldest first'),
+        ...post(
+          'Add an entry; 409 when another device wrote something else meanwhile',
+          newEntrySchema,
+          null,
+          201,
+        ),
+      },
+      '/api/batches/{id}/stream': get('The record as server-sent events, from Last-Event-ID on'),
+      '/api/batches/{id}/labels.pdf': get('Labels; size, count, sown, pricked and potted in the query'),
+      '/api/batches/{id}/card.pdf': get('The bench card; units and scoop in the query'),
+      '/api/lots': {
+        ...get('Purchases and heaps'),
+        ...post('Enter a lot', newLotSchema, null, 201),
+      },
+      '/api/lots/{id}/trace': get('Where a lot went, and where that was used'),
+      '/api/measures': {
+        ...get('The user’s own measures'),
+        ...post('Keep a measure', newMeasureSchema, null, 201),
+      },
+      '/api/today': get('Steps and re-tests that are due, waiting or open'),
+      '/api/instruments': get('Instruments with their calibrations'),
+      '/api/instruments/readings': get('One reading of each'),
+      '/api/instruments/stream': get('Readings as server-sent events'),
+      '/api/instruments/weather': get('Forecast of the simulated weather service'),
+      '/api/instruments/{id}/calibrate': post('Calibrate in references', calibrateSchema, null),
+      '/api/instruments/{id}/put': post('Stand-in: what lies on it', putSchema, null, 204),
+      '/api/instruments/{id}/fault': post('Stand-in: a fault, or none', faultSchema, null, 204),
     },
   };
 }
