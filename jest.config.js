@@ -4,7 +4,7 @@ process.env.TZ = 'Australia/Adelaide';
 import presets from 'jest-preset-angular/presets/index.js';
 
 /** Packages (with their dependencies) that ship only ESM as .js: Jest must compile them to CommonJS. */
-const esmOnly = ['echarts', 'zrender'];
+const esmOnly = ['echarts', 'zrender', 'd3-delaunay', 'delaunator', 'robust-predicates'];
 const transformIgnorePatterns = [
   `/node_modules/(?!(.*\\.mjs$|@angular/common/locales/.*\\.js$|(${esmOnly.join('|')})/))`,
 ];

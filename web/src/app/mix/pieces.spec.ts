@@ -1,0 +1,174 @@
+import { type ComponentRef, type Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { batchSheet } from '#core/batch/sheet';
+import { judgeMix } from '#core/judge/judge';
+import { sampleReadings } from '#core/spread/sample';
+import { defaultSpreads } from '#core/spread/spreads';
+import { recipe, type RecipeSketch } from '#core/testing/recipe';
+import { type VesselKind } from '#core/vessel/tray';
+import { vesselKind } from '#core/reference/vessels';
+import { bench } from '../../testing/bench';
+import { Units } from '../data/units';
+import { MiniCut } from '../ui/mini-cut';
+import { CutThrough } from './cut-through';
+import { FlagList } from './flag-list';
+import { OverTime } from './over-time';
+import { ReadingRuler } from './reading-ruler';
+import { WhereFrom } from './where-from';
+
+const good = { 'peat-fine': 4, 'perlite-coarse': 2, 'vermiculite-medium': 1 };
+const judged = (parts: Record<string, number> = good, sketch: RecipeSketch = {}) =>
+  judgeMix(recipe(parts, { limeToPh: 5.8, doses: { 'calcium-nitrate': 0.2 }, ...sketch }));
+
+beforeEach(() => bench());
+
+function show<T>(
+  piece: Type<T>,
+  inputs: Record<string, unknown>,
+): { page: HTMLElement; ref: ComponentRef<T>; fixture: ComponentFixture<T> } {
+  const fixture = TestBed.createComponent(piece);
+  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
+  TestBed.tick();
+  return { page: fixture.nativeElement as HTMLElement, ref: fixture.componentRef, fixture };
+}
+const said = (page: HTMLElement): string => page.textContent.replace(/\s+/g, ' ').trim();
+
+describe('what to mind', () => {
+  const { flags } = judged(good, { doses: { 'lime-dolomitic': 60 } });
+
+  test('the worst stand open, the rest behind one press, each with a word and a mark', () => {
+    const { page } = show(FlagList, { flags });
+    expect(page.querySelectorAll('li')).toHaveLength(2);
+    expect(said(page)).toContain('Stop: Too much lime');
+    page.querySelector<HTMLButtonElement>('.more')!.click();
+    TestBed.tick();
+    expect(page.querySelectorAll('li')).toHaveLength(flags.length);
+    expect([...page.querySelectorAll('li p b')].every((b) => /Stop|Mind|Note/.test(b.textContent))).toBe(
+      true,
+    );
+  });
+
+  test('the way out is one press, in the units of the reader', () => {
+    TestBed.inject(Units).use('us');
+    const { page, ref } = show(FlagList, { flags });
+    const fixes: unknown[] = [];
+    ref.instance.fixed.subscribe((fix) => fixes.push(fix));
+    page.querySelector<HTMLButtonElement>('.out button')!.click();
+    expect(fixes).toEqual([{ kind: 'limeToPh', amendment: 'lime-dolomitic', ph: 5.8 }]);
+    expect(said(page)).toContain('lb/yd³');
+    expect(said(page)).not.toContain('g/L');
+  });
+
+  test('nothing to mind is said too', () => {
+    expect(said(show(FlagList, { flags: [] }).page)).toBe('Nothing to mind.');
+  });
+});
+
+describe('a reading', () => {
+  const judgement = judged();
+  const bands = sampleReadings(judgement.input, defaultSpreads, 1, 300).bands;
+  const ph = judgement.readings.find((r) => r.id === 'ph')!;
+  const inputs = { reading: ph, judgement, noun: 'cell', band: bands.find((b) => b.id === 'ph') };
+
+  test('value, window, verdict, and how sure', () => {
+    const { page } = show(ReadingRuler, inputs);
+    expect(said(page)).toMatch(/^Sourness pH, lime acted 5\.8likely 5\.\d–6\.\d5\.5–6right$/);
+    const share = (of: string): number => parseFloat(page.querySelector<HTMLElement>(of)!.style.left);
+    expect(share('.band')).toBeLessThan(share('.needle'));
+    expect(share('.window')).toBeLessThan(share('.needle'));
+  });
+
+  test('asked where it is from, it opens its sum and closes again', () => {
+    const { page } = show(ReadingRuler, inputs);
+    const ask = page.querySelector<HTMLButtonElement>('button')!;
+    expect(ask.getAttribute('aria-expanded')).toBe('false');
+    ask.click();
+    TestBed.tick();
+    expect(ask.getAttribute('aria-expanded')).toBe('true');
+    expect(said(page)).toContain('Argo & Fisher 2002');
+    ask.click();
+    TestBed.tick();
+    expect(page.querySelector('app-where-from')).toBeNull();
+  });
+
+  test('every number that can be asked answers with words, terms and a source', () => {
+    for (const of of [
+      'air',
+      'ph',
+      'ecSaturated',
+      'n',
+      'largestParticle',
+      'limeDose',
+      'scooped',
+      'waterToAdd',
+      'wetWeight',
+    ]) {
+      const { page } = show(WhereFrom, { judgement, of });
+      expect(page.querySelectorAll('tr').length).toBeGreaterThan(0);
+      expect(said(page)).toMatch(/Source: .{5}/);
+      expect(said(page)).not.toMatch(/NaN|undefined|Infinity/);
+    }
+  });
+});
+
+describe('the vessel cut open', () => {
+  const draw = (kind: VesselKind) =>
+    show(CutThrough, { kind, evaluation: judged(good, { vessel: kind.vessel }).evaluation });
+
+  test.each(['cell-288', 'cell-72', 'block-50', 'flat', 'pot-15'])(
+    '%s is told in words that add up',
+    (id) => {
+      const { page } = draw(vesselKind(id));
+      const label = page.querySelector('[role=img]')!.getAttribute('aria-label')!;
+      const shares = [...label.matchAll(/([\d.]+) % (air|water|solid)/g)].map((m) => Number(m[1]));
+      expect(shares).toHaveLength(3);
+      expect(Math.abs(shares.reduce((a, b) => a + b) - 100)).toBeLessThanOrEqual(1.1);
+      expect(label).toMatch(/[Ss]oak|Drains/);
+    },
+  );
+
+  test('a deeper vessel shows more air; inches with the switch', () => {
+    const air = (id: string): number =>
+      Number(
+        /([\d.]+) % air/.exec(
+          draw(vesselKind(id)).page.querySelector('[role=img]')!.getAttribute('aria-label')!,
+        )![1],
+      );
+    expect(air('pot-15')).toBeGreaterThan(air('cell-72'));
+    expect(air('cell-72')).toBeGreaterThan(air('cell-288'));
+    TestBed.inject(Units).use('us');
+    expect(said(draw(vesselKind('pot-15')).page)).toMatch(/\bin\b/);
+  });
+
+  test('the small cut holds all three phases inside its walls', () => {
+    const { page } = show(MiniCut, { evaluation: judged().evaluation });
+    const paths = [...page.querySelectorAll('path')].map((p) => p.getAttribute('d')!);
+    expect(paths).toHaveLength(4);
+    for (const number of paths
+      .join(' ')
+      .match(/[\d.]+/g)!
+      .map(Number)) {
+      expect(number).toBeGreaterThanOrEqual(0);
+      expect(number).toBeLessThanOrEqual(48);
+    }
+  });
+});
+
+test('over days and weeks: opened only when asked, and says what the model says', () => {
+  const judgement = judged();
+  const sheet = batchSheet(judgement.evaluation, 50, 'sowing');
+  const { page } = show(OverTime, { judgement, sheet, noun: 'cell' });
+  expect(page.querySelector('dl')).toBeNull();
+  const details = page.querySelector('details')!;
+  details.open = true;
+  details.dispatchEvent(new Event('toggle'));
+  TestBed.tick();
+  const text = said(page);
+  expect(text).toContain('holds a clump and crumbs open (45 %)');
+  expect(text).toContain('day 28 5.8');
+  expect(text).toMatch(/saturated extract 0\.\d\d/);
+  expect(text).toMatch(/runs short in week \d/);
+  page.querySelector<HTMLButtonElement>('.ask')!.click();
+  TestBed.tick();
+  expect(page.querySelector('app-where-from')).not.toBeNull();
+});
