@@ -58,7 +58,9 @@ export function orderOfWork(
     steps.push({
       id: 'damp-down',
       text: said`Put on a fitted mask. Sprinkle the ${spoken(dusty.map((p) => p.material.name.split(',')[0]!))} before you pour it out.`,
-      why: said`Dry peat and coir also repel water: damp takes up water, dust floats.`,
+      why: dusty.some((p) => p.material.id.startsWith('peat'))
+        ? said`Measure peat loose: a compressed bale loosens to about twice its volume. Dry peat also repels water: damp takes it up, dust floats.`
+        : said`Dry peat and coir repel water: damp takes up water, dust floats.`,
       caution: said`Dust, some of it silica. Never sweep dry.`,
     });
   }
