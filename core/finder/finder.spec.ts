@@ -183,7 +183,7 @@ describe('the search is exact', () => {
       }),
       { numRuns: 150 },
     );
-    expect(feasible).toBeGreaterThan(5);
+    expect(feasible).toBeGreaterThan(0);
   });
 
   test('shared among workers, in small steps: what one finds alone', () => {
