@@ -144,7 +144,7 @@ function aimsLike(now: Judgement): Aims {
     aims[r.id] =
       r.id === 'largestParticle'
         ? { low: 0, high: Math.max(r.high, r.value), kind: 'atMost', weight: 1 }
-        : around(now.evaluation && valueOf(now, r), (r.high - r.low) / 2);
+        : around(valueOf(now, r), (r.high - r.low) / 2);
   }
   const ph = aims['ph']!;
   const easilyAvailableWater = around(now.evaluation.easilyAvailableWater * 100, EASY_WATER_HALF);

@@ -108,10 +108,10 @@ export const demoShelf: readonly { material: string; costPerL: number; useUp?: b
 
 /** Lots of the made-up nursery: item, name, days ago. */
 export const demoLots: readonly [item: string, name: string, daysAgo: number][] = [
-  ['peat-fine', 'Bale, February delivery', 50],
-  ['perlite-coarse', 'Sack from the spring order', 45],
+  ['peat-fine', 'Bale, second delivery', 50],
+  ['perlite-coarse', 'Sack from the large order', 45],
   ['coir-pith', 'Pallet of bricks', 40],
-  ['lime-dolomitic', 'Bag opened in January', 70],
+  ['lime-dolomitic', 'Bag opened first', 70],
 ];
 
 /** What the made-up nursery wrote down, by batch; good tests and bad. Ticks are all but the last so many steps. */

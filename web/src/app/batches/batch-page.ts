@@ -1,17 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { catchError, map, of, startWith, switchMap } from 'rxjs';
 import { BatchesService, type Batch } from '../data/batches';
 import { Notices } from '../data/notices';
 import { Units } from '../data/units';
 import { RecipeStore } from '../mix/recipe-store';
+import { loadingOf } from '../ui/loading';
 import { BatchCard } from './batch-card';
 import { CorrectBatch } from './correct-batch';
 import { scoopChoice } from './scoop-choice';
 import { ScoopPicker } from './scoop-picker';
-
-type Loading = { state: 'loading' } | { state: 'there'; batch: Batch } | { state: 'failed'; why: string };
 
 /** A kept batch: its card as it was on the day. */
 @Component({
@@ -29,21 +26,10 @@ export class BatchPage {
   private readonly store = inject(RecipeStore);
   private readonly units = inject(Units);
 
-  protected readonly loading = toSignal(
-    toObservable(this.id).pipe(
-      switchMap((id) =>
-        this.batches.one(Number(id)).pipe(
-          map((batch): Loading => ({ state: 'there', batch })),
-          catchError((error: Error) => of<Loading>({ state: 'failed', why: error.message })),
-          startWith<Loading>({ state: 'loading' }),
-        ),
-      ),
-    ),
-    { initialValue: { state: 'loading' } },
-  );
+  protected readonly loading = loadingOf(this.id, (id) => this.batches.one(id));
   private readonly snapshot = computed(() => {
     const loading = this.loading();
-    return loading.state === 'there' ? loading.batch.snapshot : null;
+    return loading.state === 'there' ? loading.it.snapshot : null;
   });
   protected readonly scoop = scoopChoice(this.snapshot, this.units.system);
 

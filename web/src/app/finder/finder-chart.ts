@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { type Formulated } from '#core/finder/formulate';
 import { axis, Chart, chartLook } from '../ui/chart';
-import { type Listed } from './finder-search';
+import { keyOf, type Listed } from './finder-search';
 
 /** Every listed recipe as a point: what it costs, or its peat, against the odds that all is right. */
 @Component({
@@ -42,7 +42,7 @@ export class FinderChart {
   protected readonly options = computed(() => {
     const chosen = this.chosen();
     const data = this.list().map((one, i) => {
-      const on = key(one.found) === chosen;
+      const on = keyOf(one.found) === chosen;
       return {
         value: this.points()[i],
         symbolSize: on ? 20 : 13,
@@ -64,8 +64,3 @@ export class FinderChart {
     return this.byPeat() ? found.judgement.evaluation.peat * 100 : (found.costPerL ?? 0);
   }
 }
-
-const key = (found: Formulated): string =>
-  Object.entries(found.parts)
-    .map(([id, n]) => `${id}:${n}`)
-    .join(',');

@@ -23,7 +23,7 @@ import { Stepper } from '../ui/stepper';
 import { oddsWords, readingWords, shortName, stageNames } from '../ui/words';
 import { CompareTable } from './compare-table';
 import { FinderChart } from './finder-chart';
-import { FinderSearch, type Listed } from './finder-search';
+import { FinderSearch, keyOf, type Listed } from './finder-search';
 import { ShelfPanel } from './shelf-panel';
 import { Wishes } from './wishes';
 
@@ -240,11 +240,6 @@ export class FinderPage {
     return shortName(this.store.library()?.materials.get(id)?.name ?? id);
   }
 }
-
-const keyOf = (found: Formulated): string =>
-  Object.entries(found.parts)
-    .map(([id, n]) => `${id}:${n}`)
-    .join(',');
 
 function partsText(parts: Readonly<Record<string, number>>, name: (id: string) => string): string {
   return Object.entries(parts)

@@ -1,5 +1,5 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { type Conflict, type FinderJob } from '#core/finder/formulate';
+import { type Conflict, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { type Material } from '#core/material/material';
 import { merged, type SearchResult } from '#core/finder/search';
 import { Stances } from '../data/stances';
@@ -15,6 +15,12 @@ const MOST_WORKERS = 8;
 export interface Listed extends Told {
   odds: number | null;
 }
+
+/** Names a found recipe by its parts. */
+export const keyOf = (found: Formulated): string =>
+  Object.entries(found.parts)
+    .map(([id, n]) => `${id}:${n}`)
+    .join(',');
 
 export type FinderState =
   | { state: 'idle' }

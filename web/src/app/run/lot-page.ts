@@ -1,10 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { catchError, map, of, startWith, switchMap } from 'rxjs';
-import { LotsService, type LotTrace } from '../data/lots';
-
-type Loading = { state: 'loading' } | { state: 'there'; trace: LotTrace } | { state: 'failed'; why: string };
+import { LotsService } from '../data/lots';
+import { loadingOf } from '../ui/loading';
 
 /** Where a lot went: its batches, and what those were used for. */
 @Component({
@@ -13,8 +10,8 @@ type Loading = { state: 'loading' } | { state: 'there'; trace: LotTrace } | { st
   template: `
     @let l = loading();
     @if (l.state === 'there') {
-      <h1>{{ l.trace.lot.name }}</h1>
-      <p class="term">Came on {{ l.trace.lot.receivedOn }}</p>
+      <h1>{{ l.it.lot.name }}</h1>
+      <p class="term">Came on {{ l.it.lot.receivedOn }}</p>
       <h2>Went into</h2>
       <ul>
         @for (batch of rows(); track batch.id) {
@@ -43,6 +40,9 @@ type Loading = { state: 'loading' } | { state: 'there'; trace: LotTrace } | { st
       max-width: 760px;
       padding: 20px;
     }
+    h1 {
+      font-size: 26px;
+    }
     ul {
       padding: 0;
       list-style: none;
@@ -60,21 +60,10 @@ type Loading = { state: 'loading' } | { state: 'there'; trace: LotTrace } | { st
 export class LotPage {
   readonly id = input.required<string>();
   private readonly lots = inject(LotsService);
-  protected readonly loading = toSignal(
-    toObservable(this.id).pipe(
-      switchMap((id) =>
-        this.lots.trace(Number(id)).pipe(
-          map((trace): Loading => ({ state: 'there', trace })),
-          catchError((error: Error) => of<Loading>({ state: 'failed', why: error.message })),
-          startWith<Loading>({ state: 'loading' }),
-        ),
-      ),
-    ),
-    { initialValue: { state: 'loading' } },
-  );
+  protected readonly loading = loadingOf(this.id, (id) => this.lots.trace(id));
   protected readonly rows = computed(() => {
     const l = this.loading();
     if (l.state !== 'there') return [];
-    return l.trace.batches.map((b) => ({ ...b, uses: l.trace.uses.filter((u) => u.batchId === b.id) }));
+    return l.it.batches.map((b) => ({ ...b, uses: l.it.uses.filter((u) => u.batchId === b.id) }));
   });
 }

@@ -10,10 +10,8 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { addDays, format, parseISO } from 'date-fns';
-import { catchError, map, of, startWith, switchMap } from 'rxjs';
 import { benchTestIds, benchTests, type BenchTestId, type TestResult } from '#core/batch/bench-tests';
 import { type Step } from '#core/batch/order-of-work';
 import { testContextOf } from '#core/batch/test-context';
@@ -26,6 +24,7 @@ import { LotsService } from '../data/lots';
 import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { BatchRecord } from '../data/record';
+import { loadingOf } from '../ui/loading';
 import { Amount } from '../ui/amount';
 import { NumberField } from '../ui/number-field';
 import { SaidPipe } from '../ui/said';
@@ -34,8 +33,6 @@ import { entryText } from './entry-text';
 import { LabelForm } from './label-form';
 import { StepTimer } from './step-timer';
 import { TestForm } from './test-form';
-
-type Loading = { state: 'loading' } | { state: 'there'; batch: Batch } | { state: 'failed'; why: string };
 
 /** Making a batch, step by step: tick, weigh, test, put right, label. */
 @Component({
@@ -74,21 +71,10 @@ export class RunPage {
   });
   protected readonly lotName = signal('');
 
-  protected readonly loading = toSignal(
-    toObservable(this.id).pipe(
-      switchMap((id) =>
-        this.batches.one(Number(id)).pipe(
-          map((batch): Loading => ({ state: 'there', batch })),
-          catchError((error: Error) => of<Loading>({ state: 'failed', why: error.message })),
-          startWith<Loading>({ state: 'loading' }),
-        ),
-      ),
-    ),
-    { initialValue: { state: 'loading' } },
-  );
+  protected readonly loading = loadingOf(this.id, (id) => this.batches.one(id));
   protected readonly batch = computed(() => {
     const l = this.loading();
-    return l.state === 'there' ? l.batch : null;
+    return l.state === 'there' ? l.it : null;
   });
   protected readonly context = computed(() => {
     const batch = this.batch();
