@@ -26,7 +26,7 @@ const node = {
 /** @type {import('jest').Config} */
 export default {
   projects: [
-    { ...node, displayName: 'core', testMatch: ['<rootDir>/core/**/*.spec.ts'] },
+    { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,contract}/**/*.spec.ts'] },
     { ...node, displayName: 'server', testMatch: ['<rootDir>/server/**/*.spec.ts'] },
     {
       ...presets.createCjsPreset({

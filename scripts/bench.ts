@@ -11,10 +11,10 @@ import { columnOf, retentionProfile } from '#core/mix/water-air';
 import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
 import { searchAll, shelfAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
-import { noPreferences } from '#core/finder/shelf';
-import { amendment, amendments, material } from '#core/testing/library';
-import { linearised, milpSolver } from '#core/testing/milp';
-import { recipe } from '#core/testing/recipe';
+import { noPreferences } from '#core/finder/fast-evaluation';
+import { amendment, amendments, material } from '#testing/library';
+import { linearised, milpSolver } from '#testing/milp';
+import { recipe } from '#testing/recipe';
 
 const median = (values: number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;

@@ -55,7 +55,7 @@ function* files(folder) {
 
 /** Builds the interface when a source file has changed since the last build. */
 export function build() {
-  const sources = ['core', 'web', 'package-lock.json', 'angular.json', 'tsconfig.json'];
+  const sources = ['core', 'contract', 'web', 'package-lock.json', 'angular.json', 'tsconfig.json'];
   const hash = createHash('sha256');
   for (const source of sources) {
     const path = join(root, source);

@@ -4,8 +4,8 @@ import { createApp } from '#server/app';
 import { openDatabase } from '#server/database/open';
 import { seedDemo } from '#server/demo/seed';
 import { InstrumentHub } from '#server/instruments/hub';
-import { simulatedBench } from '#server/instruments/simulated';
-import { seedLibrary } from '#server/library/library';
+import { simulatedBench } from '#server/simulated/instruments';
+import { seedLibrary } from '#server/library/store';
 
 const HOST = '127.0.0.1';
 const port = Number(process.env['PORT'] ?? 4180);

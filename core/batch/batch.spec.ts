@@ -4,8 +4,8 @@ import { fittingScoop, inScoops, inSpoons, scoops, scoopText } from '#core/batch
 import { batchSheet } from '#core/batch/sheet';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
-import { materials } from '#core/testing/library';
-import { recipe } from '#core/testing/recipe';
+import { materials } from '#testing/library';
+import { recipe } from '#testing/recipe';
 import { gramsIn, litresIn } from '#core/units/factors';
 import { readOut } from '#core/units/said';
 

@@ -8,8 +8,8 @@ import {
 import { batchSheet } from '#core/batch/sheet';
 import { loadsOf, orderOfWork, usualKit } from '#core/batch/order-of-work';
 import { judgeMix } from '#core/judge/judge';
-import { published } from '#core/testing/published';
-import { recipe } from '#core/testing/recipe';
+import { published } from '#testing/published';
+import { recipe } from '#testing/recipe';
 import { readOut } from '#core/units/said';
 
 const context: TestContext = {

@@ -1,5 +1,5 @@
 import { coolingFrom, hoursUntil } from '#core/batch/hot-water';
-import { type Stage } from '#core/judge/stage';
+import { type Stage } from '#core/mix/stage';
 import { stageWindows } from '#core/judge/windows';
 import { convertEc, type EcMethod } from '#core/mix/salts';
 import { squeezeAt, squeezes } from '#core/mix/moisture';

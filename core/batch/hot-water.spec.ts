@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { coolingFrom, hotWater, hoursUntil } from '#core/batch/hot-water';
 import { compose } from '#core/mix/composition';
-import { material, materials } from '#core/testing/library';
-import { published } from '#core/testing/published';
+import { material, materials } from '#testing/library';
+import { published } from '#testing/published';
 
 const peat = compose([{ material: material('peat-fine'), parts: 1 }], 0);
 

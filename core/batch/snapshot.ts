@@ -6,8 +6,8 @@ import { type Flag } from '#core/judge/flag';
 import { type Reading } from '#core/judge/readings';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
-import { litresOf, mixInputOf, type Library, type Recipe } from '#core/mix/recipe';
-import { vesselKind } from '#core/reference/vessels';
+import { litresOf, mixInputOf, type Library, type Recipe } from '#core/recipe/recipe';
+import { vesselKind } from '#core/vessel/kinds';
 import { type UnitSystem } from '#core/units/show';
 import { type VesselKind } from '#core/vessel/tray';
 

@@ -3,7 +3,7 @@ import { targetSaturation } from '#core/batch/sheet';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { phWindow } from '#core/judge/windows';
 import { evaluateMix } from '#core/mix/evaluate';
-import { libraryOf, mixInputOf } from '#core/mix/recipe';
+import { libraryOf, mixInputOf } from '#core/recipe/recipe';
 
 /** What the tests of a batch are judged against: the batch as it was made. */
 export function testContextOf({

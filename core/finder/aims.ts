@@ -1,5 +1,5 @@
 import { type Reading, type ReadingId } from '#core/judge/readings';
-import { type Stage } from '#core/judge/stage';
+import { type Stage } from '#core/mix/stage';
 import {
   BLOCK_AIR_AFTER_DRYDOWN_PCT,
   BLOCK_COHESION,

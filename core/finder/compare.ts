@@ -1,7 +1,7 @@
 import { readingPenalty, stageAims, type ScoredId } from '#core/finder/aims';
 import { shelfAndLimits, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
-import { MOST_ON_SHELF, type Shelf } from '#core/finder/shelf';
+import { MOST_ON_SHELF, type Shelf } from '#core/finder/fast-evaluation';
 import { type Reading, type ReadingId } from '#core/judge/readings';
 import { type Material } from '#core/material/material';
 

@@ -11,14 +11,14 @@ import {
 } from '#core/finder/formulate';
 import { gcd, gathered } from '#core/finder/parts';
 import { merged, Search } from '#core/finder/search';
-import { noPreferences, Shelf } from '#core/finder/shelf';
+import { noPreferences, Shelf } from '#core/finder/fast-evaluation';
 import { starterDoseGPerL } from '#core/finder/starter';
 import { readingsOf } from '#core/judge/readings';
 import { phWindow } from '#core/judge/windows';
-import { stages } from '#core/judge/stage';
+import { stages } from '#core/mix/stage';
 import { evaluateMix } from '#core/mix/evaluate';
-import { vesselKinds, vesselKind } from '#core/reference/vessels';
-import { amendment, amendments, material, materials } from '#core/testing/library';
+import { vesselKinds, vesselKind } from '#core/vessel/kinds';
+import { amendment, amendments, material, materials } from '#testing/library';
 
 const library = new Map(amendments.map((a) => [a.id, a]));
 const cost = (id: string): number => 0.05 + (id.length % 7) * 0.03;

@@ -1,10 +1,10 @@
 import { stageAims, type AimWeights, type ScoredId } from '#core/finder/aims';
 import { gathered } from '#core/finder/parts';
 import { Search, type Limits, type SearchResult } from '#core/finder/search';
-import { Shelf, type Preferences, type Shelved } from '#core/finder/shelf';
+import { Shelf, type Preferences, type Shelved } from '#core/finder/fast-evaluation';
 import { blendOf, usualStarter } from '#core/finder/starter';
 import { judgeMix, type Judgement } from '#core/judge/judge';
-import { type Stage } from '#core/judge/stage';
+import { type Stage } from '#core/mix/stage';
 import { type Amendment } from '#core/material/amendment';
 import { type Dose } from '#core/mix/ph';
 import { OutOfRange } from '#core/units/check';

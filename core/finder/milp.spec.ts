@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { searchAll, shelfAndLimits, type FinderJob } from '#core/finder/formulate';
-import { noPreferences } from '#core/finder/shelf';
-import { vesselKind } from '#core/reference/vessels';
-import { materials } from '#core/testing/library';
-import { linearised, milpSolver } from '#core/testing/milp';
-import { published } from '#core/testing/published';
+import { noPreferences } from '#core/finder/fast-evaluation';
+import { vesselKind } from '#core/vessel/kinds';
+import { materials } from '#testing/library';
+import { linearised, milpSolver } from '#testing/milp';
+import { published } from '#testing/published';
 
 const anyJob = fc
   .record({

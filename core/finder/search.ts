@@ -1,6 +1,6 @@
 import { BestOf, compareFound, type Found } from '#core/finder/best-of';
 import { gcd, spreadOut } from '#core/finder/parts';
-import { type Shelf } from '#core/finder/shelf';
+import { type Shelf } from '#core/finder/fast-evaluation';
 import { OutOfRange } from '#core/units/check';
 
 export const MOST_PARTS = 20;

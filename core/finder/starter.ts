@@ -1,5 +1,5 @@
 import { type Aim } from '#core/finder/aims';
-import { type Stage } from '#core/judge/stage';
+import { type Stage } from '#core/mix/stage';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { elementsOfDoses, type Elements } from '#core/mix/salts';
 import { OutOfRange } from '#core/units/check';

@@ -2,7 +2,7 @@ import { type Aim, type Aims } from '#core/finder/aims';
 import { searchAll } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
 import { MOST_PARTS } from '#core/finder/search';
-import { noPreferences, Shelf } from '#core/finder/shelf';
+import { noPreferences, Shelf } from '#core/finder/fast-evaluation';
 import { blendOf } from '#core/finder/starter';
 import { judgeMix, type Judgement } from '#core/judge/judge';
 import { type Reading } from '#core/judge/readings';

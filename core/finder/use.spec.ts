@@ -1,13 +1,13 @@
 import { bindingWindow, differences, missingMaterial, neighboursOf } from '#core/finder/compare';
-import { correctBatch, type BatchState } from '#core/finder/correct';
+import { correctBatch, type BatchState } from '#core/batch/correct';
 import { formulated, searchAll, shelfAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
-import { noPreferences } from '#core/finder/shelf';
+import { noPreferences } from '#core/finder/fast-evaluation';
 import { swapMaterial, swapsFor } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
-import { vesselKind } from '#core/reference/vessels';
-import { amendment, amendments, material, materials } from '#core/testing/library';
-import { recipe } from '#core/testing/recipe';
+import { vesselKind } from '#core/vessel/kinds';
+import { amendment, amendments, material, materials } from '#testing/library';
+import { recipe } from '#testing/recipe';
 
 const library = new Map(amendments.map((a) => [a.id, a]));
 const job = (ids: string[]): FinderJob => ({

@@ -1,12 +1,12 @@
-import { recipeSchema } from '#core/exchange/recipe-schema';
+import { recipeSchema } from '#contract/recipe';
 import { judgeMix } from '#core/judge/judge';
-import { schools } from '#core/judge/schools';
-import { libraryOf, mixInputOf } from '#core/mix/recipe';
-import { amendments, material, materials } from '#core/testing/library';
+import { schools } from '#core/recipe/schools';
+import { libraryOf, mixInputOf } from '#core/recipe/recipe';
+import { amendments, material, materials } from '#testing/library';
 import { type Severity } from '#core/judge/flag';
-import { stages } from '#core/judge/stage';
+import { stages } from '#core/mix/stage';
 import { stageWindows } from '#core/judge/windows';
-import { recipe, type RecipeSketch } from '#core/testing/recipe';
+import { recipe, type RecipeSketch } from '#testing/recipe';
 import { readOut } from '#core/units/said';
 
 type Case = [code: string, severity: Severity, parts: Record<string, number>, sketch: RecipeSketch];

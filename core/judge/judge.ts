@@ -35,7 +35,7 @@ import {
   tooLight,
 } from '#core/judge/flags/vessel-fit';
 import { readingsOf, type Reading } from '#core/judge/readings';
-import { type School } from '#core/judge/schools';
+import { type School } from '#core/recipe/schools';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 
 /** Every rule, in the order in which flags of equal severity are told. */

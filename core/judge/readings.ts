@@ -1,4 +1,4 @@
-import { type Stage } from '#core/judge/stage';
+import { type Stage } from '#core/mix/stage';
 import {
   BLOCK_AIR_AFTER_DRYDOWN_PCT,
   BLOCK_COHESION,

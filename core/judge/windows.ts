@@ -1,4 +1,4 @@
-import { type Stage } from '#core/judge/stage';
+import { type Stage } from '#core/mix/stage';
 import { type Material } from '#core/material/material';
 import { meanByShare } from '#core/mix/composition';
 import { type Evaluation } from '#core/mix/evaluate';

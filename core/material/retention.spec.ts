@@ -1,7 +1,7 @@
 import { bignumber, create, all } from 'mathjs';
 import { fitRetention, retentionOf, waterAt, type RetentionCurve } from '#core/material/retention';
-import { materials } from '#core/testing/library';
-import { published } from '#core/testing/published';
+import { materials } from '#testing/library';
+import { published } from '#testing/published';
 
 /** Parameters of table 1 in van Genuchten, Soil Sci. Soc. Am. J. 44:892 (1980) (from memory). */
 const soils: [string, RetentionCurve][] = [

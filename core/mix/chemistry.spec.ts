@@ -3,9 +3,9 @@ import { neutralisingMeqPerG } from '#core/material/amendment';
 import { evaluateMix } from '#core/mix/evaluate';
 import { CARBONATE_CEILING_PH } from '#core/mix/ph';
 import { convertEc, type EcMethod } from '#core/mix/salts';
-import { amendment } from '#core/testing/library';
-import { published } from '#core/testing/published';
-import { recipe } from '#core/testing/recipe';
+import { amendment } from '#testing/library';
+import { published } from '#testing/published';
+import { recipe } from '#testing/recipe';
 import { gPerLInPoundPerCubicYard as lbPerYd3 } from '#core/units/factors';
 
 /** Boodley & Sheldrake, Cornell Peat-Lite Mixes (1967): per cubic yard of mix A (from memory). */

@@ -3,9 +3,9 @@ import { waterAt, retentionOf } from '#core/material/retention';
 import { compose } from '#core/mix/composition';
 import { evaluateMix } from '#core/mix/evaluate';
 import { columnOf, drain } from '#core/mix/water-air';
-import { material, materials } from '#core/testing/library';
-import { published } from '#core/testing/published';
-import { recipe } from '#core/testing/recipe';
+import { material, materials } from '#testing/library';
+import { published } from '#testing/published';
+import { recipe } from '#testing/recipe';
 import { areaAtMm2, fillDepthMm, type Vessel } from '#core/vessel/vessel';
 
 const someParts = fc.dictionary(

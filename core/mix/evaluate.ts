@@ -1,5 +1,5 @@
 import { type Amendment } from '#core/material/amendment';
-import { type Stage } from '#core/judge/stage';
+import { type Stage } from '#core/mix/stage';
 import { compose, meanByShare, type Composition, type Part } from '#core/mix/composition';
 import { acidity, limeDoseGPerL, limedMeqPerL, phAfter, type Acidity, type Dose } from '#core/mix/ph';
 import { dilutionWater, ecMSPerCm, elementsMgPerL, saltLoadMeqPerL, type Elements } from '#core/mix/salts';

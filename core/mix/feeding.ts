@@ -1,4 +1,4 @@
-import { type Stage } from '#core/judge/stage';
+import { type Stage } from '#core/mix/stage';
 import { type Evaluation } from '#core/mix/evaluate';
 import { releasedMgPerL } from '#core/mix/release';
 import { volumeL, type Vessel } from '#core/vessel/vessel';

@@ -10,9 +10,9 @@ import { squeezeAt } from '#core/mix/moisture';
 import { drain } from '#core/mix/water-air';
 import { retentionOf, waterAt } from '#core/material/retention';
 import { labelMgPerL, releasedMgPerL, releasedShare } from '#core/mix/release';
-import { amendment, amendments, material } from '#core/testing/library';
-import { published } from '#core/testing/published';
-import { recipe } from '#core/testing/recipe';
+import { amendment, amendments, material } from '#testing/library';
+import { published } from '#testing/published';
+import { recipe } from '#testing/recipe';
 import { volumeL } from '#core/vessel/vessel';
 
 describe('release of feeds', () => {

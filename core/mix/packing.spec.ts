@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { mixingShrinkage, packingDensity, type Grains } from '#core/mix/packing';
-import { published } from '#core/testing/published';
+import { published } from '#testing/published';
 
 const grain = (volume: number, particleMm: number, packingFraction = 0.55): Grains => ({
   volume,

@@ -1,8 +1,8 @@
 import { evaluateMix } from '#core/mix/evaluate';
 import { K_PER_K2O, P_PER_P2O5 } from '#core/material/amendment';
-import { amendment } from '#core/testing/library';
-import { published } from '#core/testing/published';
-import { recipe } from '#core/testing/recipe';
+import { amendment } from '#testing/library';
+import { published } from '#testing/published';
+import { recipe } from '#testing/recipe';
 import { gramsIn, litresIn } from '#core/units/factors';
 
 /**

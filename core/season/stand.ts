@@ -1,4 +1,4 @@
-import { logChoose } from '#core/notebook/log-gamma';
+import { logChoose } from '#core/stats/log-gamma';
 import { checkRange, OutOfRange } from '#core/units/check';
 
 export interface Stand {

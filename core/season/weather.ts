@@ -1,4 +1,4 @@
-import { normalAt, streamOf, uniformAt } from '#core/spread/normal';
+import { normalAt, streamOf, uniformAt } from '#core/stats/normal';
 import { checkRange } from '#core/units/check';
 import { fixed } from '#core/units/show';
 

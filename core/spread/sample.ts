@@ -4,7 +4,7 @@ import { adoptCurve, retentionOf } from '#core/material/retention';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
 import { mixingShrinkage } from '#core/mix/packing';
 import { type Dose } from '#core/mix/ph';
-import { normalAt, streamOf } from '#core/spread/normal';
+import { normalAt, streamOf } from '#core/stats/normal';
 import { testSpreads, type Spreads } from '#core/spread/spreads';
 import { checkRange, OutOfRange } from '#core/units/check';
 

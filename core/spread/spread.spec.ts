@@ -2,11 +2,11 @@ import { batchSheet } from '#core/batch/sheet';
 import { explain } from '#core/explain/explain';
 import { readingIds } from '#core/judge/readings';
 import { judgeMix } from '#core/judge/judge';
-import { normalAt, normalQuantile, streamOf, uniformAt } from '#core/spread/normal';
+import { normalAt, normalQuantile, streamOf, uniformAt } from '#core/stats/normal';
 import { Odds, sampleReadings, Sampler } from '#core/spread/sample';
 import { defaultSpreads, type Spreads } from '#core/spread/spreads';
-import { published } from '#core/testing/published';
-import { recipe } from '#core/testing/recipe';
+import { published } from '#testing/published';
+import { recipe } from '#testing/recipe';
 
 const still = Object.fromEntries(Object.keys(defaultSpreads).map((k) => [k, 0])) as unknown as Spreads;
 const mix = recipe(

@@ -11,7 +11,7 @@ import {
 } from '#core/units/factors';
 import { readOut, said } from '#core/units/said';
 import { showDose, showMass, showVolume, significant } from '#core/units/show';
-import { published } from '#core/testing/published';
+import { published } from '#testing/published';
 
 const reference = (from: string, to: string): number => unit(1, from).toNumber(to);
 

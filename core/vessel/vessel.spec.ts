@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { vesselKinds } from '#core/reference/vessels';
-import { published } from '#core/testing/published';
+import { vesselKinds } from '#core/vessel/kinds';
+import { published } from '#testing/published';
 import { jobLitres } from '#core/vessel/tray';
 import {
   areaAtMm2,

@@ -1,8 +1,8 @@
 import request from 'supertest';
-import { starterMixes } from '#core/reference/starter-mixes';
+import { starterMixes } from '#core/recipe/starter-mixes';
 import { seedDemo } from '#server/demo/seed';
 import { demoBatches, demoMixes } from '#server/demo/nursery';
-import { testApp, TODAY } from '#server/testing/app';
+import { testApp, TODAY } from '#testing/server';
 
 const recipe = starterMixes.germination;
 const key = '6fa459ea-ee8a-4ca4-894e-db77e160355e';

@@ -3,14 +3,14 @@ import { z } from 'zod';
 import { usualKit } from '#core/batch/order-of-work';
 import { scoopOf } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
-import { num, oneOf, text } from '#core/exchange/fields';
-import { recipeSchema } from '#core/exchange/recipe-schema';
-import { type Library } from '#core/mix/recipe';
-import { type Batches } from '#server/batches/batches';
-import { idOf } from '#server/ids';
-import { type Measures } from '#server/measures/measures';
-import { type Mixes } from '#server/mixes/mixes';
-import { notFound, parse } from '#server/problem';
+import { num, oneOf, text } from '#contract/fields';
+import { recipeSchema } from '#contract/recipe';
+import { type Library } from '#core/recipe/recipe';
+import { type Batches } from '#server/batches/store';
+import { idOf } from '#server/http/ids';
+import { type Measures } from '#server/measures/store';
+import { type Mixes } from '#server/mixes/store';
+import { notFound, parse } from '#server/http/problem';
 
 const day = z.iso.date({ error: 'must be a day, YYYY-MM-DD' });
 

@@ -1,6 +1,6 @@
 import request from 'supertest';
-import { batchSheetAnswerSchema, evaluationAnswerSchema } from '#core/exchange/answers';
-import { testApp } from '#server/testing/app';
+import { batchSheetAnswerSchema, evaluationAnswerSchema } from '#contract/compute-answers';
+import { testApp } from '#testing/server';
 
 const { app } = testApp();
 const vessel = { shape: 'rect', topMm: [55, 55], baseMm: [40, 40], depthMm: 57, headspaceMm: 3 };

@@ -1,8 +1,8 @@
 import request from 'supertest';
-import { formulateAnswerSchema } from '#core/exchange/answers';
-import { type FormulateRequest } from '#core/exchange/requests';
+import { formulateAnswerSchema } from '#contract/compute-answers';
+import { type FormulateRequest } from '#contract/compute-requests';
 import { type z } from 'zod';
-import { testApp } from '#server/testing/app';
+import { testApp } from '#testing/server';
 
 type Answer = z.infer<typeof formulateAnswerSchema>;
 

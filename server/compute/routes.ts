@@ -7,17 +7,17 @@ import {
   formulateRequestSchema,
   hotWaterRequestSchema,
   sowingRequestSchema,
-} from '#core/exchange/requests';
-import { resolveFinderJob, resolveJob, resolveMix, resolveParts } from '#core/exchange/resolve';
-import { evaluationToWire, formulateToWire } from '#core/exchange/wire';
+} from '#contract/compute-requests';
+import { resolveFinderJob, resolveJob, resolveMix, resolveParts } from '#server/compute/resolve';
+import { evaluationToWire, formulateToWire } from '#server/compute/wire';
 import { shelfAndLimits } from '#core/finder/formulate';
 import { Search } from '#core/finder/search';
 import { judgeMix } from '#core/judge/judge';
 import { compose } from '#core/mix/composition';
 import { evaluateMix } from '#core/mix/evaluate';
-import { type Library } from '#core/mix/recipe';
+import { type Library } from '#core/recipe/recipe';
 import { standOf } from '#core/season/stand';
-import { parse } from '#server/problem';
+import { parse } from '#server/http/problem';
 
 /** Endpoints that compute and store nothing. */
 export function computeRoutes(library: () => Library): Router {

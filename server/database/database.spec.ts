@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { existsSync, mkdtempSync, rmSync, writeFileSync, cpSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { starterMixes } from '#core/reference/starter-mixes';
+import { starterMixes } from '#core/recipe/starter-mixes';
 import { openDatabase } from '#server/database/open';
 
 let folder: string;

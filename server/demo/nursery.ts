@@ -1,6 +1,6 @@
-import { type EntryData } from '#core/exchange/record';
-import { type Job, type Recipe } from '#core/mix/recipe';
-import { starterMixes } from '#core/reference/starter-mixes';
+import { type EntryData } from '#contract/record';
+import { type Job, type Recipe } from '#core/recipe/recipe';
+import { starterMixes } from '#core/recipe/starter-mixes';
 import { gPerLInPoundPerCubicYard as lbPerYd3 } from '#core/units/factors';
 
 /** The made-up nursery of the demo. Names, crops and numbers are invented, but for mix A of 1967. */

@@ -3,15 +3,15 @@ import { runBenchTest } from '#core/batch/bench-tests';
 import { testContextOf } from '#core/batch/test-context';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
-import { libraryOf } from '#core/mix/recipe';
-import { Batches, type Batch } from '#server/batches/batches';
+import { libraryOf } from '#core/recipe/recipe';
+import { Batches, type Batch } from '#server/batches/store';
 import { type Db } from '#server/database/open';
 import { demoBatches, demoLots, demoMixes, demoRecords, demoShelf } from '#server/demo/nursery';
-import { readLibrary } from '#server/library/library';
-import { Mixes } from '#server/mixes/mixes';
-import { Lots } from '#server/record/lots';
-import { Record, type Entry } from '#server/record/record';
-import { Shelf } from '#server/shelf/shelf';
+import { readLibrary } from '#server/library/store';
+import { Mixes } from '#server/mixes/store';
+import { Lots } from '#server/lots/store';
+import { Record, type Entry } from '#server/record/store';
+import { Shelf } from '#server/shelf/store';
 
 /** Fills an empty data folder with the made-up nursery. Dates count back from `now`. Leaves any other folder alone. */
 export function seedDemo(db: Db, now: Date): void {

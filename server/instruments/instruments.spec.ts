@@ -4,8 +4,8 @@ import { type AddressInfo } from 'node:net';
 import request from 'supertest';
 import { forecastFor, weatherRisks } from '#core/season/weather';
 import { InstrumentHub } from '#server/instruments/hub';
-import { type SimulatedInstrument, simulatedBench } from '#server/instruments/simulated';
-import { testApp } from '#server/testing/app';
+import { type SimulatedInstrument, simulatedBench } from '#server/simulated/instruments';
+import { testApp } from '#testing/server';
 
 const START = new Date('2031-03-04T08:00:00Z');
 const later = (hours: number): Date => new Date(START.getTime() + hours * 3_600_000);

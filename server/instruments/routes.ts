@@ -1,11 +1,11 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { num, oneOf } from '#core/exchange/fields';
+import { num, oneOf } from '#contract/fields';
 import { forecastFor } from '#core/season/weather';
 import { type InstrumentHub } from '#server/instruments/hub';
 import { faults, isSimulated, type Instrument, type Simulated } from '#server/instruments/instrument';
-import { notFound, parse, Problem } from '#server/problem';
-import { openStream } from '#server/stream';
+import { notFound, parse, Problem } from '#server/http/problem';
+import { openStream } from '#server/http/stream';
 
 export const putSchema = z.strictObject({ truth: num(-1_000_000, 1_000_000) });
 export const faultSchema = z.strictObject({ fault: oneOf(faults).nullable() });

@@ -1,9 +1,9 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { num, text } from '#core/exchange/fields';
-import { idOf } from '#server/ids';
-import { type Measures } from '#server/measures/measures';
-import { notFound, parse } from '#server/problem';
+import { num, text } from '#contract/fields';
+import { idOf } from '#server/http/ids';
+import { type Measures } from '#server/measures/store';
+import { notFound, parse } from '#server/http/problem';
 
 export const newMeasureSchema = z
   .strictObject({

@@ -1,11 +1,11 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { text } from '#core/exchange/fields';
-import { recipeSchema } from '#core/exchange/recipe-schema';
-import { mixInputOf, type Library } from '#core/mix/recipe';
-import { idOf } from '#server/ids';
-import { type Mixes } from '#server/mixes/mixes';
-import { notFound, parse } from '#server/problem';
+import { text } from '#contract/fields';
+import { recipeSchema } from '#contract/recipe';
+import { mixInputOf, type Library } from '#core/recipe/recipe';
+import { idOf } from '#server/http/ids';
+import { type Mixes } from '#server/mixes/store';
+import { notFound, parse } from '#server/http/problem';
 
 export const newMixSchema = z.strictObject({
   name: text(80),

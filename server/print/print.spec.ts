@@ -5,11 +5,11 @@ import { readFileSync } from 'node:fs';
 import jsQR from 'jsqr';
 import request from 'supertest';
 import { scoops } from '#core/batch/scoops';
-import { starterMixes } from '#core/reference/starter-mixes';
+import { starterMixes } from '#core/recipe/starter-mixes';
 import { labelSizes } from '#core/batch/label-sizes';
-import { type Batch } from '#server/batches/batches';
+import { type Batch } from '#server/batches/store';
 import { benchCard } from '#server/print/card';
-import { testApp } from '#server/testing/app';
+import { testApp } from '#testing/server';
 
 const { app } = testApp();
 let id: number;

@@ -3,13 +3,13 @@ import { z } from 'zod';
 import { labelSize, labelSizes } from '#core/batch/label-sizes';
 import { scoops } from '#core/batch/scoops';
 import { stageWord } from '#core/judge/readings';
-import { oneOf } from '#core/exchange/fields';
-import { type Batch, type Batches } from '#server/batches/batches';
-import { idOf } from '#server/ids';
+import { oneOf } from '#contract/fields';
+import { type Batch, type Batches } from '#server/batches/store';
+import { idOf } from '#server/http/ids';
 import { benchCard } from '#server/print/card';
 import { pdf } from '#server/print/documents';
 import { labelSheet } from '#server/print/labels';
-import { notFound, parse } from '#server/problem';
+import { notFound, parse } from '#server/http/problem';
 
 const MOST_LABELS = 500;
 const day = z.iso.date({ error: 'must be a day, YYYY-MM-DD' }).nullable().default(null);

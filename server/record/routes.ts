@@ -1,15 +1,15 @@
 import { Router } from 'express';
 import { runBenchTest } from '#core/batch/bench-tests';
 import { testContextOf } from '#core/batch/test-context';
-import { newEntrySchema, newLotSchema } from '#core/exchange/record';
-import { type Library } from '#core/mix/recipe';
+import { newEntrySchema, newLotSchema } from '#contract/record';
+import { type Library } from '#core/recipe/recipe';
 import { OutOfRange } from '#core/units/check';
-import { type Batch, type Batches } from '#server/batches/batches';
-import { idOf } from '#server/ids';
-import { notFound, parse, Problem } from '#server/problem';
-import { type Lots } from '#server/record/lots';
-import { type Record } from '#server/record/record';
-import { lastSeen, openStream } from '#server/stream';
+import { type Batch, type Batches } from '#server/batches/store';
+import { idOf } from '#server/http/ids';
+import { notFound, parse, Problem } from '#server/http/problem';
+import { type Lots } from '#server/lots/store';
+import { type Record } from '#server/record/store';
+import { lastSeen, openStream } from '#server/http/stream';
 
 /** The record of a batch: read, added to, listened to. */
 export function recordRoutes(batches: Batches, record: Record, lots: Lots, now: () => Date): Router {

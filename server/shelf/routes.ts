@@ -1,9 +1,9 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { num } from '#core/exchange/fields';
-import { type Library } from '#core/mix/recipe';
-import { notFound, parse } from '#server/problem';
-import { type Shelf } from '#server/shelf/shelf';
+import { num } from '#contract/fields';
+import { type Library } from '#core/recipe/recipe';
+import { notFound, parse } from '#server/http/problem';
+import { type Shelf } from '#server/shelf/store';
 
 const yes = z.boolean({ error: 'must be true or false' });
 

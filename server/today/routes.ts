@@ -1,8 +1,8 @@
 import { addDays, formatISO, parseISO } from 'date-fns';
 import { Router } from 'express';
 import { readOut } from '#core/units/said';
-import { type Batches } from '#server/batches/batches';
-import { type Record } from '#server/record/record';
+import { type Batches } from '#server/batches/store';
+import { type Record } from '#server/record/store';
 
 interface DueStep {
   batchId: number;

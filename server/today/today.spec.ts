@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
-import { starterMixes } from '#core/reference/starter-mixes';
-import { testApp } from '#server/testing/app';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { testApp } from '#testing/server';
 
 /** Today is 4 March 2031. */
 const { app } = testApp();

@@ -1,7 +1,7 @@
 import { type Fix, type Rule } from '#core/judge/flag';
 import { particleWindow } from '#core/judge/windows';
 import { type MixInput } from '#core/mix/evaluate';
-import { vesselKinds } from '#core/reference/vessels';
+import { vesselKinds } from '#core/vessel/kinds';
 import { type VesselKind } from '#core/vessel/tray';
 import { volumeL } from '#core/vessel/vessel';
 import { said } from '#core/units/said';

@@ -1,6 +1,6 @@
 import { type Rule } from '#core/judge/flag';
 import { stageWindows } from '#core/judge/windows';
-import { vesselKind } from '#core/reference/vessels';
+import { vesselKind } from '#core/vessel/kinds';
 import { columnOf, drain } from '#core/mix/water-air';
 import { said } from '#core/units/said';
 import { fillDepthMm } from '#core/vessel/vessel';

@@ -39,11 +39,11 @@ export const routes: Routes = [
     title: 'Today',
     loadComponent: () => import('./today/today-page').then((m) => m.TodayPage),
   },
-  { path: 'lots/:id', title: 'Lot', loadComponent: () => import('./run/lot-page').then((m) => m.LotPage) },
+  { path: 'lots/:id', title: 'Lot', loadComponent: () => import('./shelf/lot-page').then((m) => m.LotPage) },
   {
     path: 'instruments',
     title: 'Instruments',
-    loadComponent: () => import('./instruments/instruments-page').then((m) => m.InstrumentsPage),
+    loadComponent: () => import('./shelf/instruments-page').then((m) => m.InstrumentsPage),
   },
   {
     path: 'settings',

@@ -3,14 +3,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { inScoops, inSpoons, ownScoops, scoops, scoopText } from '#core/batch/scoops';
 import { targetSaturation } from '#core/batch/sheet';
 import { type BatchSnapshot } from '#core/batch/snapshot';
-import { vesselsOf } from '#core/mix/recipe';
+import { vesselsOf } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';
 import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
-import { Amount } from '../ui/amount';
-import { SaidPipe } from '../ui/said';
-import { Swatch } from '../ui/swatch';
-import { inReadersUnits, readingWords, shortName, stageNames } from '../ui/words';
+import { Amount } from '../ui/words/amount';
+import { SaidPipe } from '../ui/words/said';
+import { Swatch } from '../ui/pictures/swatch';
+import { inReadersUnits, readingWords, shortName, stageNames } from '../ui/words/words';
 
 /** The bench card: what to scoop, weigh and pour, and in what order. One page of A4 or Letter. */
 @Component({

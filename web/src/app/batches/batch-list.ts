@@ -4,8 +4,8 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { catchError, map, of } from 'rxjs';
 import { BatchesService, type BatchLine } from '../data/batches';
-import { Amount } from '../ui/amount';
-import { stageNames } from '../ui/words';
+import { Amount } from '../ui/words/amount';
+import { stageNames } from '../ui/words/words';
 
 interface Listing {
   lines: BatchLine[] | null;

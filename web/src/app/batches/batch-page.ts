@@ -3,10 +3,10 @@ import { Router, RouterLink } from '@angular/router';
 import { BatchesService, type Batch } from '../data/batches';
 import { Notices } from '../data/notices';
 import { Units } from '../data/units';
-import { RecipeStore } from '../mix/recipe-store';
+import { RecipeStore } from '../bench/recipe-store';
 import { loadingOf } from '../ui/loading';
 import { BatchCard } from './batch-card';
-import { CorrectBatch } from './correct-batch';
+import { CorrectBatch } from '../bench/correct-batch';
 import { scoopChoice } from './scoop-choice';
 import { ScoopPicker } from './scoop-picker';
 

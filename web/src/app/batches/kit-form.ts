@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { gramsIn, litresIn } from '#core/units/factors';
 import { Units } from '../data/units';
-import { NumberField } from '../ui/number-field';
-import { KitChoice } from './kit-choice';
+import { NumberField } from '../ui/fields/number-field';
+import { KitChoice } from '../data/kit-choice';
 
 /** The tub, the back and the kettle: they decide the loads. */
 @Component({

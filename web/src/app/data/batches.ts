@@ -2,9 +2,9 @@ import { inject, Injectable } from '@angular/core';
 import { type Observable, Subject, startWith, switchMap, tap } from 'rxjs';
 import { type Kit } from '#core/batch/order-of-work';
 import { type BatchSnapshot } from '#core/batch/snapshot';
-import { type Recipe } from '#core/mix/recipe';
+import { type Recipe } from '#core/recipe/recipe';
 import { type UnitSystem } from '#core/units/show';
-import { type Stage } from '#core/judge/stage';
+import { type Stage } from '#core/mix/stage';
 import { Api } from './api';
 
 export interface BatchLine {

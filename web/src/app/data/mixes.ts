@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, Subject, startWith, switchMap, tap, shareReplay, catchError, of } from 'rxjs';
-import { type Recipe } from '#core/mix/recipe';
+import { type Recipe } from '#core/recipe/recipe';
 import { Api } from './api';
 
 export interface MixVersion {

@@ -1,7 +1,7 @@
 import { type HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
-import { type EntryData } from '#core/exchange/record';
-import { bench, FakeSource } from '../../testing/bench';
+import { type EntryData } from '#contract/record';
+import { bench, FakeSource } from '#testing/page';
 import { BatchRecord, type Entry } from './record';
 
 const tick = (step: string, done = true): EntryData => ({ kind: 'tick', step, load: 0, done });

@@ -1,8 +1,8 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { type TestResult } from '#core/batch/bench-tests';
-import { replaces, subjectOf } from '#core/batch/record-subject';
-import { type EntryData } from '#core/exchange/record';
-import { uuid } from '../ui/uuid';
+import { replaces, subjectOf } from '#contract/record-subject';
+import { type EntryData } from '#contract/record';
+import { uuid } from './uuid';
 import { Api, ApiError } from './api';
 
 export interface Entry {

@@ -1,7 +1,7 @@
 import { type HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { defaultSpreads } from '#core/spread/spreads';
-import { bench, FakeSource } from '../../testing/bench';
+import { bench, FakeSource } from '#testing/page';
 import { InstrumentsService } from './instruments';
 import { LibraryService } from './library';
 import { Notices } from './notices';

@@ -1,5 +1,5 @@
 import { computed, Injectable, signal } from '@angular/core';
-import { school } from '#core/judge/schools';
+import { school } from '#core/recipe/schools';
 import { defaultSpreads, type Spreads } from '#core/spread/spreads';
 
 const SCHOOL_KEY = 'welcome.school';

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { fixed } from '#core/units/show';
 import { volumeL } from '#core/vessel/vessel';
-import { RecipeStore } from '../mix/recipe-store';
-import { oddsWords, readingWords, shortName } from '../ui/words';
+import { RecipeStore } from '../bench/recipe-store';
+import { oddsWords, readingWords, shortName } from '../ui/words/words';
 import { type Listed } from './finder-search';
 
 /** Up to three recipes side by side; a row in which they differ is marked. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { type Formulated } from '#core/finder/formulate';
-import { axis, Chart, chartLook } from '../ui/chart';
+import { axis, Chart, chartLook } from '../ui/pictures/chart';
 import { keyOf, type Listed } from './finder-search';
 
 /** Every listed recipe as a point: what it costs, or its peat, against the odds that all is right. */

@@ -1,8 +1,8 @@
 import { type HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { conflictOf, formulated, searchAll, shelfAndLimits } from '#core/finder/formulate';
-import { bench, FakeSource, giveLibrary } from '../../testing/bench';
-import { RecipeStore } from '../mix/recipe-store';
+import { bench, FakeSource, giveLibrary } from '#testing/page';
+import { RecipeStore } from '../bench/recipe-store';
 import { FINDER_WORKER } from '../workers/tokens';
 import { type FinderAnswer, type FinderRequest } from '../workers/finder.protocol';
 import { FinderSearch } from './finder-search';

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { MOST_ON_SHELF } from '#core/finder/shelf';
+import { MOST_ON_SHELF } from '#core/finder/fast-evaluation';
 import { litresIn } from '#core/units/factors';
 import { Notices } from '../data/notices';
 import { ShelfService, type ShelfLine } from '../data/shelf';
 import { Units } from '../data/units';
-import { NumberField } from '../ui/number-field';
-import { Swatch } from '../ui/swatch';
-import { materialSays, shortName } from '../ui/words';
+import { NumberField } from '../ui/fields/number-field';
+import { Swatch } from '../ui/pictures/swatch';
+import { materialSays, shortName } from '../ui/words/words';
 import { type Bounds, Wishes } from './wishes';
 
 /** What stands on the shelf: ticked, priced, bounded. */

@@ -1,9 +1,9 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { starterFor, type FinderJob } from '#core/finder/formulate';
-import { type Preferences } from '#core/finder/shelf';
+import { type Preferences } from '#core/finder/fast-evaluation';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { ShelfService } from '../data/shelf';
-import { RecipeStore } from '../mix/recipe-store';
+import { RecipeStore } from '../bench/recipe-store';
 
 /** Floors and ceilings of a material in this search, whole parts. */
 export interface Bounds {

@@ -9,24 +9,24 @@ import {
   untracked,
 } from '@angular/core';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
-import { recipeFromLink, recipeToLink } from '#core/exchange/recipe-link';
+import { recipeFromLink, recipeToLink } from '#core/recipe/link';
 import { type ReadingId } from '#core/judge/readings';
-import { starterMixes } from '#core/reference/starter-mixes';
+import { starterMixes } from '#core/recipe/starter-mixes';
 import { fixed } from '#core/units/show';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
-import { oddsWords, readingWords } from '../ui/words';
-import { CutThrough } from './cut-through';
-import { DoseList } from './dose-list';
-import { FlagList } from './flag-list';
-import { HowSure } from './how-sure';
-import { JobPanel } from './job-panel';
-import { OverTime } from './over-time';
-import { OwnTests } from './own-tests';
-import { PartList } from './part-list';
-import { ReadingRuler } from './reading-ruler';
+import { oddsWords, readingWords } from '../ui/words/words';
+import { CutThrough } from './answer/cut-through';
+import { DoseList } from './doses/dose-list';
+import { FlagList } from './answer/flag-list';
+import { HowSure } from '../bench/how-sure';
+import { JobPanel } from './job/job-panel';
+import { OverTime } from './answer/over-time';
+import { OwnTests } from './tests/own-tests';
+import { PartList } from './parts/part-list';
+import { ReadingRuler } from './answer/reading-ruler';
 import { RecipeBar } from './recipe-bar';
-import { RecipeStore, type Outcome } from './recipe-store';
+import { RecipeStore, type Outcome } from '../bench/recipe-store';
 
 const LINK_DELAY_MS = 250;
 

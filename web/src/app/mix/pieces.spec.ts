@@ -4,17 +4,17 @@ import { batchSheet } from '#core/batch/sheet';
 import { judgeMix } from '#core/judge/judge';
 import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
-import { recipe, type RecipeSketch } from '#core/testing/recipe';
+import { recipe, type RecipeSketch } from '#testing/recipe';
 import { type VesselKind } from '#core/vessel/tray';
-import { vesselKind } from '#core/reference/vessels';
-import { bench } from '../../testing/bench';
+import { vesselKind } from '#core/vessel/kinds';
+import { bench } from '#testing/page';
 import { Units } from '../data/units';
-import { MiniCut } from '../ui/mini-cut';
-import { CutThrough } from './cut-through';
-import { FlagList } from './flag-list';
-import { OverTime } from './over-time';
-import { ReadingRuler } from './reading-ruler';
-import { WhereFrom } from './where-from';
+import { MiniCut } from '../ui/pictures/mini-cut';
+import { CutThrough } from './answer/cut-through';
+import { FlagList } from './answer/flag-list';
+import { OverTime } from './answer/over-time';
+import { ReadingRuler } from './answer/reading-ruler';
+import { WhereFrom } from './answer/where-from';
 
 const good = { 'peat-fine': 4, 'perlite-coarse': 2, 'vermiculite-medium': 1 };
 const judged = (parts: Record<string, number> = good, sketch: RecipeSketch = {}) =>

@@ -4,8 +4,8 @@ import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Observable } from 'rxjs';
 import { MixesService, type MixVersion } from '../data/mixes';
 import { Notices } from '../data/notices';
-import { stageNames } from '../ui/words';
-import { RecipeStore } from './recipe-store';
+import { stageNames } from '../ui/words/words';
+import { RecipeStore } from '../bench/recipe-store';
 
 /** Which recipe this is: open a kept one, keep this one. */
 @Component({

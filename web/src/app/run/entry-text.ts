@@ -1,6 +1,6 @@
 import { benchTests } from '#core/batch/bench-tests';
 import { type TestResult } from '#core/batch/bench-tests';
-import { type EntryData } from '#core/exchange/record';
+import { type EntryData } from '#contract/record';
 import { fixed } from '#core/units/show';
 
 /** An entry of the record in a sentence. */

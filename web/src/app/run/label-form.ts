@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { labelSizes } from '#core/batch/label-sizes';
-import { NumberField } from '../ui/number-field';
+import { NumberField } from '../ui/fields/number-field';
 
 /** Labels of a batch, as a PDF that any printer can do. */
 @Component({

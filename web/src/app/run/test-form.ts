@@ -12,9 +12,9 @@ import { dilutionWater, type EcMethod } from '#core/mix/salts';
 import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
 import { faultWords, InstrumentsService } from '../data/instruments';
-import { NumberField } from '../ui/number-field';
-import { SqueezePicture } from '../ui/squeeze-picture';
-import { ecMethodNames } from '../ui/words';
+import { NumberField } from '../ui/fields/number-field';
+import { SqueezePicture } from '../ui/pictures/squeeze-picture';
+import { ecMethodNames } from '../ui/words/words';
 
 let count = 0;
 

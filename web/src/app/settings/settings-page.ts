@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { schools, type School } from '#core/judge/schools';
-import { stages, type Stage } from '#core/judge/stage';
-import { type Recipe } from '#core/mix/recipe';
+import { schools, type School } from '#core/recipe/schools';
+import { stages, type Stage } from '#core/mix/stage';
+import { type Recipe } from '#core/recipe/recipe';
 import { type Spreads } from '#core/spread/spreads';
 import { Stances } from '../data/stances';
-import { RecipeStore } from '../mix/recipe-store';
-import { NumberField } from '../ui/number-field';
-import { stageNames } from '../ui/words';
-import { MeasureList } from './measure-list';
+import { RecipeStore } from '../bench/recipe-store';
+import { NumberField } from '../ui/fields/number-field';
+import { stageNames } from '../ui/words/words';
+import { MeasureList } from '../shelf/measure-list';
 
 /** Spreads as people think of them: plain words, shown in percent, points or pH units. */
 const spreadWords: { name: keyof Spreads; label: string; times: number }[] = [

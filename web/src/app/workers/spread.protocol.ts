@@ -1,6 +1,6 @@
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
-import { type Recipe } from '#core/mix/recipe';
+import { type Recipe } from '#core/recipe/recipe';
 import { type Sampled } from '#core/spread/sample';
 import { type Spreads } from '#core/spread/spreads';
 

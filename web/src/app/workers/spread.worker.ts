@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { libraryOf, mixInputOf, type Library } from '#core/mix/recipe';
+import { libraryOf, mixInputOf, type Library } from '#core/recipe/recipe';
 import { Sampler } from '#core/spread/sample';
 import { type SpreadAnswer, type SpreadRequest } from './spread.protocol';
 

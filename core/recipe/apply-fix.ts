@@ -1,0 +1,47 @@
+import { type Fix } from '#core/judge/flag';
+import { type Recipe } from '#core/recipe/recipe';
+
+/** Two decimals are what a bench scale and a dose stepper can follow. */
+const cents = (n: number): number => Math.round(n * 100) / 100;
+
+const LIMES = /^(lime-|chalk|eggshell|wood-ash)/;
+
+/** The recipe with a remedy done. */
+export function applyFix(recipe: Recipe, fix: Exclude<Fix, { kind: 'vessel' }>): Recipe {
+  switch (fix.kind) {
+    case 'limeToPh':
+      // Lime to a pH takes the place of every lime dosed by hand.
+      return {
+        ...recipe,
+        lime: { amendment: fix.amendment, ph: cents(fix.ph) },
+        amendments: recipe.amendments.filter((d) => !LIMES.test(d.amendment)),
+      };
+    case 'noLime':
+      return { ...recipe, lime: null, amendments: recipe.amendments.filter((d) => !LIMES.test(d.amendment)) };
+    case 'dropAmendment':
+      return { ...recipe, amendments: recipe.amendments.filter((d) => d.amendment !== fix.amendment) };
+    case 'dose': {
+      const others = recipe.amendments.filter((d) => d.amendment !== fix.amendment);
+      return { ...recipe, amendments: [...others, { amendment: fix.amendment, gPerL: cents(fix.gPerL) }] };
+    }
+    case 'swapMaterial': {
+      const merged = new Map<string, number>();
+      for (const c of recipe.components) {
+        const id = c.material === fix.from ? fix.to : c.material;
+        merged.set(id, (merged.get(id) ?? 0) + c.parts);
+      }
+      return { ...recipe, components: [...merged].map(([material, parts]) => ({ material, parts })) };
+    }
+    case 'addPart': {
+      const there = recipe.components.some((c) => c.material === fix.material);
+      return {
+        ...recipe,
+        components: there
+          ? recipe.components.map((c) => (c.material === fix.material ? { ...c, parts: c.parts + 1 } : c))
+          : [...recipe.components, { material: fix.material, parts: 1 }],
+      };
+    }
+    case 'compaction':
+      return { ...recipe, compactionPct: fix.pct };
+  }
+}

@@ -1,0 +1,160 @@
+import { stages } from '#core/mix/stage';
+import { type Library, type MeasuredByHand, type Recipe, withTests } from '#core/recipe/recipe';
+import { vesselKinds } from '#core/vessel/kinds';
+
+/** Query parameters of a recipe link, readable by people: `parts=peat-fine:5,perlite-fine:2&lime=lime-dolomitic:5.8`. */
+export type LinkParams = Record<
+  'stage' | 'into' | 'firm' | 'parts' | 'lime' | 'dose' | 'make' | 'spare' | 'tests',
+  string | null
+>;
+
+const pair = (id: string, n: number): string => `${id}:${n}`;
+
+export function recipeToLink(recipe: Recipe): LinkParams {
+  const { job } = recipe;
+  return {
+    stage: recipe.stage,
+    into: recipe.vessel,
+    firm: String(recipe.compactionPct),
+    parts: recipe.components.map((c) => pair(c.material, c.parts)).join(','),
+    lime: recipe.lime ? pair(recipe.lime.amendment, recipe.lime.ph) : 'none',
+    dose: recipe.amendments.map((d) => pair(d.amendment, d.gPerL)).join(',') || null,
+    make: 'trays' in job ? String(job.trays) : `${job.litres}L`,
+    spare: 'trays' in job ? String(job.sparePct) : null,
+    tests: recipe.measured ? testsToText(recipe.measured) : null,
+  };
+}
+
+/** Names of the tests in a link, with their ranges. The jar test is two numbers that go together. */
+const testNames = {
+  shrink: [0, 50],
+  air: [0, 90],
+  ph: [2.5, 11],
+  ec: [0, 50],
+  buffer: [0.1, 1000],
+  sour: [2.5, 9],
+} as const;
+
+function testsToText({ shrinkagePct, airPct, ph, ecSaturatedMSPerCm, jar }: MeasuredByHand): string {
+  const all: Record<keyof typeof testNames, number | undefined> = {
+    shrink: shrinkagePct,
+    air: airPct,
+    ph,
+    ec: ecSaturatedMSPerCm,
+    buffer: jar?.bufferMeqPerLPerPh,
+    sour: jar?.phBeforeLime,
+  };
+  return Object.entries(all)
+    .filter((entry): entry is [string, number] => entry[1] !== undefined)
+    .map(([name, value]) => pair(name, value))
+    .join(',');
+}
+
+/** What a link said, as far as it can be used, and what could not be, in words. */
+export interface LinkReading {
+  recipe: Recipe;
+  problems: string[];
+}
+
+/**
+ * Reads a link. A part that makes no sense is told and left at what `fallback` has; nothing is guessed in silence.
+ */
+export function recipeFromLink(
+  get: (name: string) => string | null,
+  library: Library,
+  fallback: Recipe,
+): LinkReading {
+  const problems: string[] = [];
+  const number = (name: string, given: string, low: number, high: number): number | null => {
+    const value = Number(given);
+    if (given.trim() !== '' && Number.isFinite(value) && value >= low && value <= high) return value;
+    problems.push(`${name} must be a number from ${low} to ${high}, the link says “${given}”`);
+    return null;
+  };
+  const known = <T extends string>(name: string, all: readonly T[], otherwise: T): T => {
+    const given = get(name);
+    if (given === null) return otherwise;
+    const found = all.find((one) => one === given);
+    if (!found) problems.push(`${name}: there is no “${given}”`);
+    return found ?? otherwise;
+  };
+  const pairs = (
+    name: string,
+    ids: ReadonlyMap<string, unknown>,
+    low: number,
+    high: number,
+  ): [string, number][] =>
+    (get(name) ?? '')
+      .split(',')
+      .filter((piece) => piece.trim() !== '')
+      .flatMap((piece): [string, number][] => {
+        const [id = '', amount = ''] = piece.split(':');
+        if (!ids.has(id)) {
+          problems.push(`${name}: there is no “${id}” on the shelf`);
+          return [];
+        }
+        const value = number(`${name} of ${id}`, amount, low, high);
+        return value === null ? [] : [[id, value]];
+      });
+
+  const vessel = known(
+    'into',
+    vesselKinds.map((v) => v.id),
+    fallback.vessel,
+  );
+  const parts = pairs('parts', library.materials, 0.01, 1000).slice(0, 30);
+  const limeGiven = get('lime');
+  const lime = limeGiven === 'none' ? undefined : pairs('lime', library.amendments, 3.5, 8)[0];
+  const make = get('make');
+  const recipe: Recipe = {
+    stage: known('stage', stages, fallback.stage),
+    vessel,
+    compactionPct: optional(get('firm'), (v) => number('firm', v, 0, 50)) ?? usual(vessel),
+    components: parts.length ? parts.map(([material, n]) => ({ material, parts: n })) : fallback.components,
+    lime: limeGiven === null ? fallback.lime : lime ? { amendment: lime[0], ph: lime[1] } : null,
+    amendments: pairs('dose', library.amendments, 0, 1000).map(([amendment, gPerL]) => ({
+      amendment,
+      gPerL,
+    })),
+    job: fallback.job,
+  };
+  if (make?.endsWith('L')) {
+    const litres = number('make', make.slice(0, -1), 0.01, 100_000);
+    if (litres !== null) recipe.job = { litres };
+  } else if (make !== null) {
+    const trays = number('make', make, 1, 100_000);
+    const sparePct = optional(get('spare'), (v) => number('spare', v, 0, 200)) ?? 0;
+    if (trays !== null) recipe.job = { trays: Math.round(trays), sparePct };
+  }
+  const tests = new Map<string, number>();
+  for (const piece of (get('tests') ?? '').split(',').filter(Boolean)) {
+    const [name = '', amount = ''] = piece.split(':');
+    if (!Object.hasOwn(testNames, name)) {
+      problems.push(`tests: there is no “${name}”`);
+      continue;
+    }
+    const [low, high] = testNames[name as keyof typeof testNames];
+    const value = number(`test ${name}`, amount, low, high);
+    if (value !== null) tests.set(name, value);
+  }
+  return { recipe: withTests(recipe, measuredFrom(tests)), problems };
+}
+
+function measuredFrom(tests: ReadonlyMap<string, number>): MeasuredByHand {
+  const [shrinkagePct, airPct, ph, ecSaturatedMSPerCm, buffer, sour] = Object.keys(testNames).map((name) =>
+    tests.get(name),
+  );
+  return {
+    ...(shrinkagePct !== undefined && { shrinkagePct }),
+    ...(airPct !== undefined && { airPct }),
+    ...(ph !== undefined && { ph }),
+    ...(ecSaturatedMSPerCm !== undefined && { ecSaturatedMSPerCm }),
+    ...(buffer !== undefined &&
+      sour !== undefined && { jar: { bufferMeqPerLPerPh: buffer, phBeforeLime: sour } }),
+  };
+}
+
+const usual = (vessel: string): number =>
+  100 * (vesselKinds.find((v) => v.id === vessel)?.usualCompaction ?? 0);
+const optional = <T>(given: string | null, read: (given: string) => T): T | null =>
+  given === null ? null : read(given);

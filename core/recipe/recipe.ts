@@ -1,0 +1,121 @@
+import { type VesselKind } from '#core/vessel/tray';
+import { type Amendment } from '#core/material/amendment';
+import { type Material } from '#core/material/material';
+import { type Stage } from '#core/mix/stage';
+import { type Measured, type MixInput } from '#core/mix/evaluate';
+import { OutOfRange } from '#core/units/check';
+import { vesselKind } from '#core/vessel/kinds';
+import { jobLitres } from '#core/vessel/tray';
+
+/** A recipe as people keep and pass it on: ids and plain numbers, all that a link or a file has to hold. */
+export interface Recipe {
+  stage: Stage;
+  /** Id of a vessel kind. */
+  vessel: string;
+  compactionPct: number;
+  components: { material: string; parts: number }[];
+  lime: { amendment: string; ph: number } | null;
+  amendments: { amendment: string; gPerL: number }[];
+  job: Job;
+  /** The user's own tests of this mix, as they were read. */
+  measured?: MeasuredByHand;
+}
+
+/** Tests in the units in which they are read. */
+export interface MeasuredByHand {
+  shrinkagePct?: number;
+  airPct?: number;
+  ph?: number;
+  ecSaturatedMSPerCm?: number;
+  jar?: { bufferMeqPerLPerPh: number; phBeforeLime: number };
+}
+
+/** How much to make: trays (or single vessels where they are counted so) with some to spare, or litres. */
+export type Job = { trays: number; sparePct: number } | { litres: number };
+
+/** Where ids are looked up. */
+export interface Library {
+  materials: ReadonlyMap<string, Material>;
+  amendments: ReadonlyMap<string, Amendment>;
+}
+
+export function libraryOf(materials: readonly Material[], amendments: readonly Amendment[]): Library {
+  return {
+    materials: new Map(materials.map((m) => [m.id, m])),
+    amendments: new Map(amendments.map((a) => [a.id, a])),
+  };
+}
+
+/** @throws OutOfRange naming the place, the id and what there is */
+export function lookUp<T>(rows: ReadonlyMap<string, T>, id: string, path: string): T {
+  const row = rows.get(id);
+  if (row === undefined) throw new OutOfRange(path, id, `one of ${[...rows.keys()].join(', ')}`);
+  return row;
+}
+
+/** Ids become materials and amendments, percentages become fractions. @throws OutOfRange for an unknown id */
+export function mixInputOf(recipe: Recipe, library: Library): MixInput {
+  return {
+    stage: recipe.stage,
+    vessel: vesselKind(recipe.vessel).vessel,
+    compaction: recipe.compactionPct / 100,
+    components: recipe.components.map((c, i) => ({
+      parts: c.parts,
+      material: lookUp(library.materials, c.material, `components.${i}.material`),
+    })),
+    litres: litresOf(recipe.job, vesselKind(recipe.vessel)),
+    ...(recipe.measured && { measured: measuredOf(recipe.measured) }),
+    amendments: recipe.amendments.map((d, i) => ({
+      gPerL: d.gPerL,
+      amendment: lookUp(library.amendments, d.amendment, `amendments.${i}.amendment`),
+    })),
+    ...(recipe.lime && {
+      limeToPh: {
+        ph: recipe.lime.ph,
+        amendment: lookUp(library.amendments, recipe.lime.amendment, 'lime.amendment'),
+      },
+    }),
+  };
+}
+
+/** Single vessels in a job counted in trays. */
+export const vesselsOf = (job: Job, kind: VesselKind): number =>
+  'trays' in job ? job.trays * kind.perTray : 0;
+
+/** Litres of finished mix that the job takes. */
+export function litresOf(job: Job, kind: VesselKind): number {
+  return 'trays' in job ? jobLitres(kind.vessel, vesselsOf(job, kind), job.sparePct / 100) : job.litres;
+}
+
+function measuredOf({ shrinkagePct, airPct, ...same }: MeasuredByHand): Measured {
+  return {
+    ...same,
+    ...(shrinkagePct !== undefined && { shrinkage: shrinkagePct / 100 }),
+    ...(airPct !== undefined && { air: airPct / 100 }),
+  };
+}
+
+/** What a change of a recipe leaves of the user's own tests: a test holds only for the mix that it was made on. */
+export function withValidTests(before: Recipe, after: Recipe): Recipe {
+  const { measured } = after;
+  if (!measured || measured !== before.measured) return after;
+  const differs = (key: keyof Recipe): boolean => JSON.stringify(before[key]) !== JSON.stringify(after[key]);
+  const parts = differs('components');
+  const packed = parts || differs('compactionPct');
+  const dosed = parts || differs('lime') || differs('amendments');
+  const { shrinkagePct, airPct, ph, ecSaturatedMSPerCm, jar } = measured;
+  return withTests(after, {
+    ...(shrinkagePct !== undefined && !parts && { shrinkagePct }),
+    ...(airPct !== undefined && !packed && !differs('vessel') && { airPct }),
+    ...(ph !== undefined && !dosed && { ph }),
+    ...(ecSaturatedMSPerCm !== undefined && !dosed && { ecSaturatedMSPerCm }),
+    ...(jar && !packed && { jar }),
+  });
+}
+
+/** The recipe with these tests and no others. */
+export function withTests(recipe: Recipe, measured: MeasuredByHand): Recipe {
+  const bare = { ...recipe };
+  delete bare.measured;
+  return Object.keys(measured).length > 0 ? { ...bare, measured } : bare;
+}

@@ -1,0 +1,111 @@
+import { recipeSchema } from '#contract/recipe';
+import { recipeFromLink, recipeToLink, type LinkParams } from '#core/recipe/link';
+import { judgeMix } from '#core/judge/judge';
+import { stages } from '#core/mix/stage';
+import { libraryOf, litresOf, mixInputOf, withValidTests, type Recipe } from '#core/recipe/recipe';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { vesselKind } from '#core/vessel/kinds';
+import { amendments, materials } from '#testing/library';
+
+const library = libraryOf(materials, amendments);
+
+test.each(stages)('the starter mix for %s meets every window and warns of nothing', (stage) => {
+  const { readings, flags } = judgeMix(mixInputOf(starterMixes[stage], library));
+  expect(readings.filter((r) => r.verdict !== 'ok').map((r) => [r.id, r.value, r.low, r.high])).toEqual([]);
+  expect(flags.filter((f) => f.severity !== 'note').map((f) => f.code)).toEqual([]);
+  expect(recipeSchema.safeParse(starterMixes[stage]).success).toBe(true);
+});
+
+describe('links', () => {
+  const reader = (params: LinkParams | Record<string, string>) => (name: string) =>
+    (params as Record<string, string | null>)[name] ?? null;
+
+  test.each(stages)('a recipe for %s survives the address bar', (stage) => {
+    const { recipe, problems } = recipeFromLink(
+      reader(recipeToLink(starterMixes[stage])),
+      library,
+      starterMixes.rooting,
+    );
+    expect([recipe, problems]).toEqual([starterMixes[stage], []]);
+  });
+
+  test("the user's own tests travel along", () => {
+    const tested = {
+      ...starterMixes.potting,
+      measured: {
+        shrinkagePct: 12.5,
+        airPct: 14,
+        ph: 5.9,
+        ecSaturatedMSPerCm: 1.4,
+        jar: { bufferMeqPerLPerPh: 30.25, phBeforeLime: 4.1 },
+      },
+    };
+    expect(recipeFromLink(reader(recipeToLink(tested)), library, starterMixes.rooting).recipe).toEqual(
+      tested,
+    );
+    const wrong = { ...recipeToLink(starterMixes.potting), tests: 'ph:19,smell:3' };
+    expect(recipeFromLink(reader(wrong), library, starterMixes.rooting).problems).toEqual([
+      'test ph must be a number from 2.5 to 11, the link says “19”',
+      'tests: there is no “smell”',
+    ]);
+  });
+
+  test('a job in litres, no lime, no dose', () => {
+    const bare = { ...starterMixes.potting, lime: null, amendments: [], job: { litres: 42.5 } };
+    expect(recipeFromLink(reader(recipeToLink(bare)), library, starterMixes.rooting).recipe).toEqual(bare);
+  });
+
+  test('what makes no sense is told, the rest is kept', () => {
+    const { recipe, problems } = recipeFromLink(
+      reader({
+        stage: 'sprout',
+        into: 'bathtub',
+        parts: 'peat-fine:3,moondust:1,perlite-fine:-2',
+        lime: 'chalk:99',
+        make: 'many',
+      }),
+      library,
+      starterMixes.germination,
+    );
+    expect(recipe.components).toEqual([{ material: 'peat-fine', parts: 3 }]);
+    expect(recipe.stage).toBe('germination');
+    expect(problems).toHaveLength(6);
+    expect(problems.join()).toContain(
+      'parts of perlite-fine must be a number from 0.01 to 1000, the link says “-2”',
+    );
+  });
+});
+
+test('a job in trays is cells times their volume, with spare', () => {
+  const kind = vesselKind('cell-72');
+  expect(litresOf({ trays: 10, sparePct: 10 }, kind)).toBeCloseTo(
+    1.1 * 10 * litresOf({ trays: 1, sparePct: 0 }, kind),
+    9,
+  );
+  expect(litresOf({ litres: 33 }, kind)).toBe(33);
+});
+
+describe('a test holds only for the mix that it was made on', () => {
+  const measured = {
+    shrinkagePct: 12,
+    airPct: 14,
+    ph: 5.9,
+    ecSaturatedMSPerCm: 1.4,
+    jar: { bufferMeqPerLPerPh: 30, phBeforeLime: 4.1 },
+  };
+  const before: Recipe = { ...starterMixes.potting, measured };
+  const left = (change: Partial<Recipe>): string[] =>
+    Object.keys(withValidTests(before, { ...before, ...change }).measured ?? {}).sort();
+
+  test.each<[string, Partial<Recipe>, string[]]>([
+    ['another job', { job: { litres: 5 } }, Object.keys(measured).sort()],
+    ['other parts', { components: [{ material: 'peat-fine', parts: 1 }] }, []],
+    ['another vessel', { vessel: 'pot-9' }, ['ecSaturatedMSPerCm', 'jar', 'ph', 'shrinkagePct']],
+    ['firmer', { compactionPct: 10 }, ['ecSaturatedMSPerCm', 'ph', 'shrinkagePct']],
+    ['another lime', { lime: null }, ['airPct', 'jar', 'shrinkagePct']],
+    ['another feed', { amendments: [] }, ['airPct', 'jar', 'shrinkagePct']],
+    ['new tests', { measured: { ph: 6 }, amendments: [] }, ['ph']],
+  ])('%s', (_, change, kept) => {
+    expect(left(change)).toEqual(kept);
+  });
+});

@@ -1,0 +1,82 @@
+import { randomUUID } from 'node:crypto';
+import request from 'supertest';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { testApp } from '#testing/server';
+
+const { app } = testApp();
+interface Operation {
+  summary: string;
+  requestBody?: { content: { 'application/json': { schema: { type?: string; properties?: object } } } };
+  responses: Record<string, object>;
+}
+let paths: Record<string, Record<string, Operation>>;
+beforeAll(async () => {
+  const batch = {
+    key: randomUUID(),
+    name: 'Run',
+    recipe: starterMixes.germination,
+    madeOn: '2031-03-04',
+    units: 'metric',
+    scoop: 'bucket-10l',
+  };
+  await request(app).post('/api/batches').send(batch).expect(201);
+  await request(app)
+    .post('/api/lots')
+    .send({ item: 'loam', name: 'Heap', receivedOn: '2031-03-01' })
+    .expect(201);
+  await request(app).post('/api/mixes').send({ name: 'Mix', recipe: starterMixes.germination }).expect(201);
+  const { body } = await request(app).get('/api/openapi.json');
+  expect(body.openapi).toBe('3.1.0');
+  paths = body.paths;
+});
+
+/** A real address for a path of the document. */
+const real = (path: string): string =>
+  path.replace('/instruments/{id}', '/instruments/scale').replace('{id}', '1').replace('{material}', 'loam');
+
+test('everything that it tells of is there', async () => {
+  const told: string[] = [];
+  for (const [path, operations] of Object.entries(paths)) {
+    for (const method of Object.keys(operations)) {
+      told.push(`${method} ${path}`);
+      if (path.endsWith('/stream')) continue;
+      const answer = await (method === 'get'
+        ? request(app).get(real(path))
+        : request(app)[method as 'post' | 'put'](real(path)).send({ nonsense: true }));
+      // A known address answers; with nonsense it says what it wants instead.
+      expect([path, method, answer.status]).toEqual([path, method, method === 'get' ? 200 : 400]);
+      if (method !== 'get') expect(answer.headers['content-type']).toContain('problem+json');
+    }
+  }
+  expect(told.length).toBeGreaterThan(28);
+});
+
+test('the computing endpoints of the contract are there, with the schemas that check them', () => {
+  for (const path of ['evaluate', 'formulate', 'batch-sheet', 'hot-water', 'sowing']) {
+    const { post } = paths[`/api/${path}`]!;
+    expect(
+      Object.keys(post!.requestBody!.content['application/json'].schema.properties ?? {}).length,
+    ).toBeGreaterThan(2);
+    expect(Object.keys(post!.responses).sort()).toEqual(['200', '400', '413', '415']);
+  }
+});
+
+test.each(['evaluate', 'formulate', 'batch-sheet', 'hot-water', 'sowing'])(
+  '%s: malformed, wrong type, too large and strange bodies are refused by kind',
+  async (path) => {
+    const post = (type: string, body: string) =>
+      request(app).post(`/api/${path}`).set('content-type', type).send(body);
+    expect((await post('application/json', '{')).status).toBe(400);
+    expect((await post('text/plain', 'hello')).status).toBe(415);
+    expect((await post('application/json', JSON.stringify({ a: 'x'.repeat(300_000) }))).status).toBe(413);
+    for (const body of ['[]', 'null', '42', '{}', '{"stage":{"toString":1}}']) {
+      const answer = await post('application/json', body);
+      expect([body, answer.status]).toEqual([body, 400]);
+      expect(answer.body).toMatchObject({
+        status: 400,
+        title: expect.any(String),
+        detail: expect.any(String),
+      });
+    }
+  },
+);

@@ -1,0 +1,19 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { amendmentsFromCsv, materialsFromCsv } from '#contract/library-tables';
+import { type Amendment } from '#core/material/amendment';
+import { type Material } from '#core/material/material';
+
+/** The starter library, for tests: read from the same files that seed the database. */
+const table = (file: string): string => readFileSync(join('core', 'material', file), 'utf8');
+
+export const materials: readonly Material[] = materialsFromCsv(table('materials.csv'));
+export const amendments: readonly Amendment[] = amendmentsFromCsv(table('amendments.csv'));
+
+const find = <T extends { id: string }>(rows: readonly T[], id: string): T => {
+  const row = rows.find((one) => one.id === id);
+  if (!row) throw new Error(`no ${id} in the starter library`);
+  return row;
+};
+export const material = (id: string): Material => find(materials, id);
+export const amendment = (id: string): Amendment => find(amendments, id);

@@ -1,0 +1,25 @@
+import { type Express } from 'express';
+import { pino } from 'pino';
+import { createApp } from '#server/app';
+import { openDatabase, type Db } from '#server/database/open';
+import { InstrumentHub } from '#server/instruments/hub';
+import { simulatedBench } from '#server/simulated/instruments';
+import { seedLibrary } from '#server/library/store';
+
+export const TODAY = new Date('2031-03-04T09:30:00Z');
+
+/** An application on a database in memory, without a port. */
+export function testApp(
+  db: Db = openDatabase(':memory:'),
+  instruments = new InstrumentHub(simulatedBench()),
+): { app: Express; db: Db } {
+  seedLibrary(db);
+  const app = createApp({
+    db,
+    webFolder: 'dist/none',
+    log: pino({ level: 'silent' }),
+    now: () => TODAY,
+    instruments,
+  });
+  return { app, db };
+}

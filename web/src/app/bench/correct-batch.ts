@@ -1,0 +1,117 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
+import { type BatchSnapshot } from '#core/batch/snapshot';
+import { correctBatch, type BatchState, type CorrectionPlan, type CorrectionStep } from '#core/batch/correct';
+import { libraryOf, mixInputOf } from '#core/recipe/recipe';
+import { squeezes } from '#core/mix/moisture';
+import { fixed } from '#core/units/show';
+import { readOut, type Said } from '#core/units/said';
+import { LibraryService } from '../data/library';
+import { Units } from '../data/units';
+import { ShelfService } from '../data/shelf';
+import { NumberField } from '../ui/fields/number-field';
+import { SaidPipe } from '../ui/words/said';
+
+/** Middle of each grade of the squeeze scale, for a hand instead of a figure. */
+const grades = squeezes.map((s, i) => {
+  const low = i === 0 ? 0 : squeezes[i - 1]!.upTo;
+  return { says: s.says, saturation: (low + Math.min(s.upTo, 1)) / 2 };
+});
+
+type Found = Omit<BatchState, 'input' | 'litres'>;
+
+/** What was measured on a batch, and the least that puts it right. */
+@Component({
+  selector: 'app-correct-batch',
+  imports: [NumberField, SaidPipe],
+  templateUrl: './correct-batch.html',
+  styleUrl: './correct-batch.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class CorrectBatch {
+  readonly snapshot = input.required<BatchSnapshot>();
+  private readonly library = inject(LibraryService).state;
+  private readonly shelf = inject(ShelfService);
+  protected readonly grades = grades;
+  /** What the tests of the batch found; can be typed over. */
+  readonly found = input<Found>({});
+  /** Whether a correction can be entered in a record. */
+  readonly enters = input(false);
+  readonly corrected = output<string[]>();
+  private readonly units = inject(Units);
+  protected readonly measured = linkedSignal<Found>(() => this.found());
+
+  protected readonly isBlock = computed(() => this.snapshot().vessel.vessel.shape === 'block');
+  protected readonly plan = computed((): CorrectionPlan | null => {
+    const state = this.library();
+    const measured = this.measured();
+    if (state.state !== 'ready' || Object.keys(measured).length === 0) return null;
+    const { recipe, materials, amendments, sheet, moisture } = this.snapshot();
+    const lime = state.library.amendments.get(recipe.lime?.amendment ?? 'lime-dolomitic');
+    if (!lime) return null;
+    const own = [...state.library.materials.values()].filter((m) => this.shelf.line(m.id).here);
+    // The batch is judged by what it was made of, not by what the library says today.
+    const input = mixInputOf(recipe, libraryOf(materials, amendments));
+    const shelf = own.length > 0 ? own : materials;
+    return correctBatch({ input, litres: sheet.litres, ...measured }, shelf, lime, moisture);
+  });
+  protected readonly steps = computed(() => (this.plan()?.steps ?? []).map(stepText));
+  protected readonly after = computed(() => {
+    const after = this.plan()?.after;
+    if (!after) return '';
+    const { airPct, ph, ecSaturatedMSPerCm, saturation } = after;
+    return [
+      airPct === undefined ? '' : `air ${fixed(airPct, 1)} %`,
+      ph === undefined ? '' : `pH ${fixed(ph, 1)}`,
+      ecSaturatedMSPerCm === undefined ? '' : `EC ${fixed(ecSaturatedMSPerCm, 2)} mS/cm`,
+      saturation === undefined ? '' : `${fixed(saturation * 100, 0)} % of the pores full`,
+    ]
+      .filter(Boolean)
+      .join(', ');
+  });
+
+  protected enter(): void {
+    this.corrected.emit(this.steps().map((step) => readOut(step, this.units.system())));
+  }
+
+  protected set(name: keyof Found, value: number | undefined): void {
+    this.measured.update((all) => {
+      const next = { ...all };
+      if (value === undefined) delete next[name];
+      else next[name] = value;
+      return next;
+    });
+  }
+
+  protected squeeze(index: string): void {
+    this.set('saturation', index === '' ? undefined : grades[Number(index)]!.saturation);
+  }
+}
+
+function stepText(step: CorrectionStep): Said {
+  switch (step.kind) {
+    case 'addMaterial':
+      return ['Add ', { volumeL: step.looseLitres }, ` of ${step.material.name.toLowerCase()}, loose.`];
+    case 'addLime':
+      return [
+        'Blend in ',
+        { massG: step.grams },
+        ` of ${step.amendment.name.toLowerCase()}, damp, and test again after a week.`,
+      ];
+    case 'leach':
+      return ['Run ', { volumeL: step.litres }, ' of clean water through it and let it drain.'];
+    case 'addWater':
+      return ['Water it with ', { volumeL: step.litres }, ' in portions, turning between.'];
+    case 'addDryMix':
+      return ['Work in ', { volumeL: step.litres }, ' of the same mix as it comes, unwatered.'];
+    case 'spreadOut':
+      return ['Spread it out and let it dry until it squeezes right.'];
+  }
+}

@@ -1,0 +1,125 @@
+import { TestBed } from '@angular/core/testing';
+import { schools } from '#core/recipe/schools';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { bench, giveLibrary } from '#testing/page';
+import { Notices } from '../data/notices';
+import { Stances } from '../data/stances';
+import { RecipeStore } from './recipe-store';
+
+let store: RecipeStore;
+beforeEach(() => {
+  const http = bench();
+  store = TestBed.inject(RecipeStore);
+  giveLibrary(http);
+});
+afterEach(() => jest.useRealTimers());
+
+const computed = () => {
+  const outcome = store.outcome();
+  if (outcome.state !== 'computed') throw new Error(outcome.state);
+  return outcome;
+};
+
+test('a working recipe stands there as soon as the library does', () => {
+  expect(computed().judgement.readings.every((r) => r.verdict === 'ok')).toBe(true);
+  expect(computed().sheet.litres).toBeCloseTo(store.litres(), 9);
+  expect(store.canUndo()).toBe(false);
+});
+
+test('undo and redo walk back and forth; a new change ends the way forward', () => {
+  store.patch({ compactionPct: 5 }, 'firm');
+  store.patch({ job: { litres: 10 } }, 'job');
+  store.undo();
+  expect([store.recipe().compactionPct, 'trays' in store.recipe().job]).toEqual([5, true]);
+  store.undo();
+  expect(store.recipe()).toEqual(starterMixes.germination);
+  store.undo();
+  expect(store.canUndo()).toBe(false);
+  store.redo();
+  expect(store.recipe().compactionPct).toBe(5);
+  store.patch({ compactionPct: 10 }, 'firm');
+  expect(store.canRedo()).toBe(false);
+});
+
+test('a slider that is dragged is one step back; two sliders are two', () => {
+  jest.useFakeTimers({ now: 0 });
+  for (let pct = 1; pct <= 20; pct++) {
+    jest.setSystemTime(pct * 30);
+    store.patch({ compactionPct: pct }, 'firm');
+  }
+  store.patch({ job: { litres: 4 } }, 'litres');
+  store.undo();
+  expect(store.recipe().compactionPct).toBe(20);
+  store.undo();
+  expect(store.recipe().compactionPct).toBe(0);
+  // The same slider after a pause is another step.
+  store.patch({ compactionPct: 3 }, 'firm');
+  jest.setSystemTime(10_000);
+  store.patch({ compactionPct: 4 }, 'firm');
+  store.undo();
+  expect(store.recipe().compactionPct).toBe(3);
+});
+
+test('another stage brings its starting mix while nothing is changed, and only the stage once something is', () => {
+  store.toStage('potting');
+  expect(store.recipe()).toEqual(starterMixes.potting);
+  store.patch({ compactionPct: 5 }, 'firm');
+  store.toStage('rooting');
+  expect(store.recipe()).toEqual({ ...starterMixes.potting, compactionPct: 5, stage: 'rooting' });
+});
+
+test('the way of working decides what a stage starts from', () => {
+  TestBed.inject(Stances).follow('coir');
+  store.toStage('potting');
+  expect(store.recipe()).toEqual(schools.find((s) => s.id === 'coir')!.mixes.potting);
+  // A stage that it has no mix for starts from the usual one.
+  TestBed.inject(Stances).follow('acid-peat');
+  store.toStage('rooting');
+  expect(store.recipe()).toEqual(starterMixes.rooting);
+});
+
+test('from trays to pots the litres stay about the same, and back; blocks are pressed', () => {
+  const before = store.litres();
+  store.toVessel('pot-9');
+  expect(store.litres() / before).toBeCloseTo(1, 1);
+  store.toVessel('cell-72');
+  expect(store.litres() / before).toBeCloseTo(1, 1);
+  store.toVessel('block-50');
+  expect(store.recipe().compactionPct).toBe(25);
+  store.fix({ kind: 'vessel', vessel: 'pot-15' });
+  expect([store.recipe().vessel, store.recipe().compactionPct]).toEqual(['pot-15', 0]);
+});
+
+test('what cannot be made says why and stays on the bench', () => {
+  store.patch({ components: [{ material: 'sand-fine', parts: 1 }], compactionPct: 45 }, 'all');
+  expect(store.outcome()).toMatchObject({
+    state: 'impossible',
+    why: expect.stringContaining('leaves no pores'),
+  });
+  expect(store.recipe().compactionPct).toBe(45);
+  store.patch({ components: [{ material: 'gone', parts: 1 }], compactionPct: 0 }, 'gone');
+  expect(store.outcome()).toMatchObject({ state: 'impossible', why: expect.stringContaining('"gone"') });
+});
+
+test('a test of the mix as it was is laid aside when the mix changes, told, and undone', () => {
+  store.patch({ measured: { ph: 5.9, airPct: 7 } }, 'test');
+  store.patch({ job: { litres: 3 } }, 'job');
+  expect(store.recipe().measured).toEqual({ ph: 5.9, airPct: 7 });
+  store.patch({ lime: null }, 'lime');
+  expect(store.recipe().measured).toEqual({ airPct: 7 });
+  const notices = TestBed.inject(Notices);
+  expect(notices.current()?.text).toContain('laid aside');
+  notices.undo();
+  expect(store.recipe().measured).toEqual({ ph: 5.9, airPct: 7 });
+});
+
+test('opened, changed, kept', () => {
+  const mix = { id: 4, mixId: 2, version: 1, name: 'House', note: '', recipe: starterMixes.seedling };
+  expect(store.changed()).toBe(true);
+  store.open(mix);
+  expect([store.changed(), store.opened()?.name]).toEqual([false, 'House']);
+  store.patch({ compactionPct: 5 }, 'firm');
+  expect(store.changed()).toBe(true);
+  store.keptAs({ ...mix, id: 5, version: 2, recipe: store.recipe() });
+  expect([store.changed(), store.opened()?.version]).toEqual([false, 2]);
+});

@@ -1,0 +1,164 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { batchSheet, type BatchSheet } from '#core/batch/sheet';
+import { type Fix } from '#core/judge/flag';
+import { judgeMix, type Judgement } from '#core/judge/judge';
+import { schools } from '#core/recipe/schools';
+import { type Stage } from '#core/mix/stage';
+import { litresOf, mixInputOf, withValidTests, type Library, type Recipe } from '#core/recipe/recipe';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { vesselKind } from '#core/vessel/kinds';
+import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
+import { Stances } from '../data/stances';
+import { type MixVersion } from '../data/mixes';
+import { applyFix } from '#core/recipe/apply-fix';
+
+const DEEPEST = 200;
+/** Changes of one control within this time are one step back. */
+const ONE_GESTURE_MS = 700;
+
+interface Moment {
+  recipe: Recipe;
+  opened: MixVersion | null;
+}
+
+export type Outcome =
+  | { state: 'waiting' }
+  | { state: 'computed'; judgement: Judgement; sheet: BatchSheet }
+  | { state: 'impossible'; why: string };
+
+/** The recipe on the bench: what it is, what it comes to, and the way back. */
+@Injectable({ providedIn: 'root' })
+export class RecipeStore {
+  private readonly stances = inject(Stances);
+  private readonly notices = inject(Notices);
+  private readonly libraryState = inject(LibraryService).state;
+  private readonly now = signal<Moment>({ recipe: starterMixes.germination, opened: null });
+  private readonly past = signal<readonly Moment[]>([]);
+  private readonly future = signal<readonly Moment[]>([]);
+  private lastGesture = { name: '', at: 0 };
+
+  readonly recipe = computed(() => this.now().recipe);
+  /** The kept mix that this recipe came from. */
+  readonly opened = computed(() => this.now().opened);
+  readonly canUndo = computed(() => this.past().length > 0);
+  readonly canRedo = computed(() => this.future().length > 0);
+  readonly library = computed((): Library | null => {
+    const state = this.libraryState();
+    return state.state === 'ready' ? state.library : null;
+  });
+  readonly kind = computed(() => vesselKind(this.recipe().vessel));
+  readonly litres = computed(() => litresOf(this.recipe().job, this.kind()));
+  readonly changed = computed(() => {
+    const { recipe, opened } = this.now();
+    return opened === null || JSON.stringify(recipe) !== JSON.stringify(opened.recipe);
+  });
+
+  readonly outcome = computed((): Outcome => {
+    const library = this.library();
+    if (!library) return { state: 'waiting' };
+    try {
+      const judgement = judgeMix(mixInputOf(this.recipe(), library), this.stances.school().loudness);
+      const moisture = this.kind().vessel.shape === 'block' ? 'block' : 'sowing';
+      return {
+        state: 'computed',
+        judgement,
+        sheet: batchSheet(judgement.evaluation, this.litres(), moisture),
+      };
+    } catch (error) {
+      if (error instanceof RangeError) return { state: 'impossible', why: error.message };
+      throw error;
+    }
+  });
+
+  /**
+   * Puts a changed recipe on the bench.
+   * @param gesture names the control; changes by the same one in quick succession are one step to undo
+   */
+  set(recipe: Recipe, gesture: string, opened: MixVersion | null = this.opened()): void {
+    const at = Date.now();
+    const goesOn = gesture === this.lastGesture.name && at - this.lastGesture.at < ONE_GESTURE_MS;
+    this.lastGesture = { name: gesture, at };
+    if (!goesOn) this.past.update((past) => [...past, this.now()].slice(-DEEPEST));
+    this.future.set([]);
+    const valid = withValidTests(this.recipe(), recipe);
+    if (valid !== recipe && JSON.stringify(valid) !== JSON.stringify(recipe)) {
+      this.notices.say('Your tests were of the mix as it was; they are laid aside.', () => this.undo());
+    }
+    this.now.set({ recipe: valid, opened });
+  }
+
+  patch(change: Partial<Recipe>, gesture: string): void {
+    this.set({ ...this.recipe(), ...change }, gesture);
+  }
+
+  /** Takes over a recipe with no way back, as from a link at the start. */
+  start(recipe: Recipe): void {
+    this.now.set({ recipe, opened: null });
+    this.past.set([]);
+    this.future.set([]);
+  }
+
+  open(mix: MixVersion): void {
+    this.set(mix.recipe, `open ${mix.id}`, mix);
+  }
+
+  /** The recipe as it stands is now kept under this version. */
+  keptAs(mix: MixVersion): void {
+    this.now.update((moment) => ({ ...moment, opened: mix }));
+  }
+
+  /** Another stage: the starting mix of the school, if the present recipe is still one; else only the stage changes. */
+  toStage(stage: Stage): void {
+    const own = this.stances.school().mixes;
+    const asText = JSON.stringify(this.recipe());
+    const starts = [...schools.flatMap((s) => Object.values(s.mixes)), ...Object.values(starterMixes)];
+    const untouched = starts.some((r) => JSON.stringify(r) === asText);
+    if (untouched) this.set(own[stage] ?? starterMixes[stage], 'stage', null);
+    else this.patch({ stage }, 'stage');
+  }
+
+  /** The starting mix of a school for a stage. */
+  startWith(recipe: Recipe): void {
+    this.set(recipe, `school ${Date.now()}`, null);
+  }
+
+  toVessel(id: string): void {
+    const kind = vesselKind(id);
+    const { job } = this.recipe();
+    const wasTrays = this.kind().perTray > 1;
+    // Twenty trays are not twenty pots: keep the litres about the same when the way of counting changes.
+    const recount = 'trays' in job && wasTrays !== kind.perTray > 1;
+    const perTray = litresOf({ trays: 1, sparePct: 'trays' in job ? job.sparePct : 0 }, kind);
+    this.patch(
+      {
+        vessel: id,
+        compactionPct: kind.usualCompaction * 100,
+        ...(recount && { job: { ...job, trays: Math.max(1, Math.round(this.litres() / perTray)) } }),
+      },
+      'vessel',
+    );
+  }
+
+  fix(fix: Fix): void {
+    if (fix.kind === 'vessel') this.toVessel(fix.vessel);
+    else this.set(applyFix(this.recipe(), fix), `fix ${fix.kind} ${Date.now()}`);
+  }
+
+  undo(): void {
+    this.step(this.past, this.future);
+  }
+
+  redo(): void {
+    this.step(this.future, this.past);
+  }
+
+  private step(from: typeof this.past, to: typeof this.past): void {
+    const moment = from().at(-1);
+    if (!moment) return;
+    from.update((all) => all.slice(0, -1));
+    to.update((all) => [...all, this.now()]);
+    this.lastGesture = { name: '', at: 0 };
+    this.now.set(moment);
+  }
+}

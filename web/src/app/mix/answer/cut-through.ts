@@ -1,0 +1,98 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { type Evaluation } from '#core/mix/evaluate';
+import { phasesAt } from '#core/mix/water-air';
+import { millimetresIn } from '#core/units/factors';
+import { fixed, showLength, showMass } from '#core/units/show';
+import { withUnit } from '#core/units/said';
+import { type VesselKind } from '#core/vessel/tray';
+import { fillDepthMm } from '#core/vessel/vessel';
+import { Units } from '../../data/units';
+import { drawVessel } from './grain-cells';
+
+const WIDTH = 300;
+const HEIGHT = 224;
+
+/** The vessel to scale, cut open after draining: grains, water and air by height. */
+@Component({
+  selector: 'app-cut-through',
+  templateUrl: './cut-through.html',
+  styleUrl: './cut-through.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class CutThrough {
+  readonly kind = input.required<VesselKind>();
+  readonly evaluation = input.required<Evaluation>();
+  private readonly units = inject(Units);
+  protected readonly width = WIDTH;
+  protected readonly height = HEIGHT;
+
+  private readonly vessel = computed(() => this.kind().vessel);
+  protected readonly drawing = computed(() => drawVessel(this.vessel(), WIDTH, HEIGHT));
+
+  protected readonly phases = computed(() => {
+    const { composition, column, drained } = this.evaluation();
+    const paths = { solid: '', air: '' };
+    for (const cell of this.drawing().cells) {
+      const here = phasesAt(composition, column, drained, cell.zMm);
+      if (cell.rank < here.solid) paths.solid += cell.path;
+      else if (cell.rank > 1 - here.air) paths.air += cell.path;
+    }
+    return paths;
+  });
+
+  protected readonly shares = computed(() => {
+    const { drained, composition } = this.evaluation();
+    return {
+      air: fixed(drained.air * 100, 1),
+      water: fixed(drained.water * 100, 0),
+      solid: fixed((1 - composition.totalPorosity) * 100, 0),
+    };
+  });
+
+  /** A mark each 10 mm (or quarter inch on small, half or whole inch on tall), with the number where there is room. */
+  protected readonly ticks = computed(() => {
+    const { pxPerMm, baseY } = this.drawing();
+    const depth = this.vessel().depthMm;
+    const metric = this.units.system() === 'metric';
+    const unit = metric ? 1 : millimetresIn.inch;
+    const steps = metric ? [5, 10, 20, 50] : [0.25, 0.5, 1, 2];
+    const step = steps.find((s) => s * unit * pxPerMm >= 22) ?? steps.at(-1)!;
+    const marks: { y: number; label: string }[] = [];
+    for (let at = 0; at * unit <= depth + 1e-6; at += step) {
+      marks.push({ y: baseY - at * unit * pxPerMm, label: String(at) });
+    }
+    return marks;
+  });
+  protected readonly rulerX = computed(() => {
+    const { pxPerMm, centreX, broken } = this.drawing();
+    const vessel = this.vessel();
+    const top =
+      vessel.shape === 'block' ? vessel.edgeMm[0] : vessel.shape === 'round' ? vessel.topMm : vessel.topMm[0];
+    const half = broken ? WIDTH / 2 : (top * pxPerMm) / 2;
+    return Math.min(WIDTH + 6, centreX + half + 10);
+  });
+  protected readonly rulerUnit = computed(() => (this.units.system() === 'metric' ? 'mm' : 'in'));
+
+  protected readonly fillY = computed(
+    () => this.drawing().baseY - fillDepthMm(this.vessel()) * this.drawing().pxPerMm,
+  );
+  protected readonly soakedY = computed(
+    () => this.drawing().baseY - this.evaluation().soakedFootMm * this.drawing().pxPerMm,
+  );
+
+  protected readonly foot = computed(() => {
+    const foot = this.evaluation().soakedFootMm;
+    const depth = fillDepthMm(this.vessel());
+    const length = (mm: number): string => withUnit(showLength(mm, this.units.system()));
+    if (foot < 2) return 'Drains right down to the foot.';
+    if (foot > depth - 2) return 'Soaked from foot to top: almost nothing drains at this depth.';
+    return `The foot stays soaked. Only the top ${length(depth - foot)} drains.`;
+  });
+  protected readonly weight = computed(() =>
+    withUnit(showMass(this.evaluation().wetWeightG, this.units.system())),
+  );
+  protected readonly label = computed(() => {
+    const { air, water, solid } = this.shares();
+    return `Cut through one ${this.kind().noun}, drained: ${air} % air, ${water} % water, ${solid} % solid. ${this.foot()}`;
+  });
+}

@@ -1,0 +1,55 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { type Feeding } from '#core/mix/feeding';
+import { axis, Chart, chartLook } from '../../ui/pictures/chart';
+
+/** Nitrogen within reach against what the plant has taken up, week by week. */
+@Component({
+  selector: 'app-feed-chart',
+  imports: [Chart],
+  template: `<app-chart [options]="options()" [says]="says()" />`,
+  styles: `
+    app-chart {
+      height: 190px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class FeedChart {
+  readonly feeding = input.required<Feeding>();
+  protected readonly says = computed(() => {
+    const last = this.feeding().weeks.at(-1)!;
+    return `Nitrogen in each vessel over ${last.week} weeks: ${last.supplyMg.toFixed(0)} mg within reach, ${last.demandMg.toFixed(0)} mg wanted.`;
+  });
+  protected readonly options = computed(() => {
+    const { weeks } = this.feeding();
+    const line = (name: string, color: string, type: 'solid' | 'dashed', values: number[]): object => ({
+      name,
+      type: 'line',
+      data: values,
+      symbol: 'none',
+      lineStyle: { color, width: 3, type },
+      endLabel: { show: true, formatter: name, color, fontSize: 13, fontWeight: 600 },
+    });
+    return {
+      animation: false,
+      textStyle: { fontFamily: chartLook.font },
+      grid: { left: 46, right: 78, top: 12, bottom: 40 },
+      xAxis: axis('week', { type: 'category', data: weeks.map((w) => w.week) }),
+      yAxis: axis('mg N', { type: 'value', nameGap: 34 }),
+      series: [
+        line(
+          'ready',
+          chartLook.windowEdge,
+          'solid',
+          weeks.map((w) => w.supplyMg),
+        ),
+        line(
+          'wanted',
+          chartLook.solid,
+          'dashed',
+          weeks.map((w) => w.demandMg),
+        ),
+      ],
+    };
+  });
+}

@@ -1,0 +1,85 @@
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { targetSaturation, type BatchSheet } from '#core/batch/sheet';
+import { type Judgement } from '#core/judge/judge';
+import { dryDownHours, weathers } from '#core/mix/dry-down';
+import { demandMgPerPlant, feedingOf } from '#core/mix/feeding';
+import { phOnDay } from '#core/mix/lime-reaction';
+import { squeezeAt } from '#core/mix/moisture';
+import { limedMeqPerL } from '#core/mix/ph';
+import { dilutionWater, ecMSPerCm, type EcMethod } from '#core/mix/salts';
+import { drain, columnOf } from '#core/mix/water-air';
+import { fixed } from '#core/units/show';
+import { Amount } from '../../ui/words/amount';
+import { ecMethodNames } from '../../ui/words/words';
+import { FeedChart } from './feed-chart';
+import { WhereFrom } from './where-from';
+
+const HOUSE_C = 20;
+
+/** How the mix behaves once it is made: by the squeeze, in the sun, as lime acts, until feed runs out. */
+@Component({
+  selector: 'app-over-time',
+  imports: [Amount, FeedChart, WhereFrom],
+  templateUrl: './over-time.html',
+  styleUrl: './over-time.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class OverTime {
+  readonly judgement = input.required<Judgement>();
+  readonly sheet = input.required<BatchSheet>();
+  readonly noun = input.required<string>();
+  protected readonly open = signal(false);
+  protected readonly waterFrom = signal(false);
+  protected readonly weightFrom = signal(false);
+
+  private readonly evaluation = computed(() => this.judgement().evaluation);
+  protected readonly wetWeightG = computed(() => this.evaluation().wetWeightG);
+
+  protected readonly squeeze = computed(() => {
+    const { composition } = this.evaluation();
+    const now = composition.waterAsBought / composition.totalPorosity;
+    const aim = targetSaturation[this.judgement().input.vessel.shape === 'block' ? 'block' : 'sowing'];
+    return {
+      now: { pct: fixed(now * 100, 0), says: squeezeAt(now) },
+      aim: { pct: fixed(Math.max(now, aim) * 100, 0), says: squeezeAt(Math.max(now, aim)) },
+    };
+  });
+  protected readonly dryDown = computed(() =>
+    weathers.map((w) => ({
+      says: w.says,
+      takes: span(dryDownHours(this.evaluation(), this.judgement().input.vessel, w.evaporationMmPerH)),
+    })),
+  );
+  protected readonly lime = computed(() => {
+    const { acidity, doses } = this.evaluation();
+    if (limedMeqPerL(doses) <= 0) return null;
+    return [0, 3, 7, 14, 28].map((day) => ({ day, ph: fixed(phOnDay(acidity, doses, day), 1) }));
+  });
+  protected readonly ec = computed(() => {
+    const { composition, drained, saltsMeqPerL } = this.evaluation();
+    return (Object.keys(dilutionWater) as EcMethod[]).map((method) => ({
+      says: ecMethodNames[method],
+      ec: fixed(ecMSPerCm(saltsMeqPerL, dilutionWater[method](composition.totalPorosity, drained.water)), 2),
+    }));
+  });
+  /** On a mat that draws, the whole column is drier. */
+  protected readonly onMat = computed(() => {
+    const { composition, column } = this.evaluation();
+    const { vessel } = this.judgement().input;
+    if (vessel.shape === 'block') return null;
+    const mat = drain(composition, columnOf(vessel), MAT_SUCTION_CM);
+    return column && fixed(mat.air * 100, 1);
+  });
+  protected readonly feeding = computed(() => {
+    const { input } = this.judgement();
+    return feedingOf(this.evaluation(), input.vessel, HOUSE_C, demandMgPerPlant[input.stage]);
+  });
+}
+
+/** A sand bed 10 cm deep with its water table at the bottom. Common practice, no source. */
+const MAT_SUCTION_CM = 10;
+
+function span(hours: number): string {
+  if (hours < 36) return `${Math.max(1, Math.round(hours))} h`;
+  return `${fixed(hours / 24, 1)} days`;
+}

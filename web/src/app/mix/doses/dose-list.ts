@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { inSpoons } from '#core/batch/scoops';
+import { neutralisingMeqPerG, type Amendment, type AmendmentKind } from '#core/material/amendment';
+import { gPerLInPoundPerCubicYard } from '#core/units/factors';
+import { Units } from '../../data/units';
+import { Amount } from '../../ui/words/amount';
+import { Stepper } from '../../ui/fields/stepper';
+import { shortName } from '../../ui/words/words';
+import { RecipeStore } from '../../bench/recipe-store';
+import { SwapMenu } from './swap-menu';
+import { WhereFrom } from '../answer/where-from';
+
+const kinds: Record<AmendmentKind, string> = {
+  lime: 'sweetens',
+  salt: 'feeds at once',
+  trace: 'traces',
+  wetting: 'helps wetting',
+  coated: 'feeds slowly',
+  organic: 'feeds after it rots',
+  mineral: 'slow mineral',
+};
+
+/** The small amounts that are weighed: lime to a pH, a starter charge, and whatever else goes in by the gram. */
+@Component({
+  selector: 'app-dose-list',
+  imports: [NgbDropdownModule, Amount, Stepper, SwapMenu, WhereFrom],
+  templateUrl: './dose-list.html',
+  styleUrl: './dose-list.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DoseList {
+  protected readonly store = inject(RecipeStore);
+  private readonly units = inject(Units);
+  protected readonly shortName = shortName;
+  protected readonly kinds = kinds;
+
+  protected readonly all = computed(() => [...(this.store.library()?.amendments.values() ?? [])]);
+  /** Anything that neutralises acid by a fair amount can be dosed to a pH. */
+  protected readonly limes = computed(() =>
+    this.all().filter((a) => a.kind === 'lime' && neutralisingMeqPerG(a) > 1),
+  );
+  protected readonly absent = computed(() => {
+    const used = new Set(this.store.recipe().amendments.map((d) => d.amendment));
+    return this.all().filter((a) => !used.has(a.id));
+  });
+
+  /** What the stepper of a dose counts in: g/L, or lb/yd³ of US trade sheets. */
+  protected readonly doseUnit = computed(() =>
+    this.units.system() === 'metric'
+      ? { unit: 'g/L', gPerL: 1, step: 0.05, most: 1000 }
+      : { unit: 'lb/yd³', gPerL: gPerLInPoundPerCubicYard, step: 0.1, most: 1685 },
+  );
+
+  protected readonly lime = computed(() => {
+    const { lime } = this.store.recipe();
+    const outcome = this.store.outcome();
+    if (!lime) return null;
+    const solved = outcome.state === 'computed' ? outcome.judgement.evaluation.lime : null;
+    return { ...lime, solved: solved && this.weighed(solved.amendment, solved.gPerL) };
+  });
+  protected readonly rows = computed(() =>
+    this.store.recipe().amendments.flatMap((d) => {
+      const amendment = this.store.library()?.amendments.get(d.amendment);
+      return amendment ? [{ amendment, ...this.weighed(amendment, d.gPerL) }] : [];
+    }),
+  );
+
+  protected readonly limeFrom = signal(false);
+  protected readonly judgement = computed(() => {
+    const outcome = this.store.outcome();
+    return outcome.state === 'computed' ? outcome.judgement : null;
+  });
+
+  private weighed(amendment: Amendment, gPerL: number) {
+    const grams = gPerL * this.store.litres();
+    return { gPerL, grams, spoons: inSpoons(grams, amendment.bulkDensityGPerMl, this.units.system()) };
+  }
+
+  protected setLime(id: string): void {
+    const ph = this.store.recipe().lime?.ph ?? 5.8;
+    this.store.patch({ lime: id === 'none' ? null : { amendment: id, ph } }, 'lime');
+  }
+
+  protected setPh(ph: number): void {
+    const { lime } = this.store.recipe();
+    if (lime) this.store.patch({ lime: { ...lime, ph } }, 'ph');
+  }
+
+  protected setDose(id: string, shown: number): void {
+    const gPerL = shown * this.doseUnit().gPerL;
+    const amendments = this.store.recipe().amendments.map((d) => (d.amendment === id ? { ...d, gPerL } : d));
+    this.store.patch({ amendments }, `dose of ${id}`);
+  }
+
+  protected add(amendment: Amendment): void {
+    const gPerL = amendment.kind === 'salt' ? 0.2 : 1;
+    const dose = { amendment: amendment.id, gPerL };
+    this.store.patch({ amendments: [...this.store.recipe().amendments, dose] }, `add ${amendment.id}`);
+  }
+
+  protected remove(id: string): void {
+    const amendments = this.store.recipe().amendments.filter((d) => d.amendment !== id);
+    this.store.patch({ amendments }, `remove ${id}`);
+  }
+}

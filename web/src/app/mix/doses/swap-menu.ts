@@ -1,0 +1,111 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { swapAnalysis, usualBasis, type SwapBasis, type SwapChange } from '#core/mix/analysis-swap';
+import { type Amendment } from '#core/material/amendment';
+import { significant } from '#core/units/show';
+import { Amount } from '../../ui/words/amount';
+import { shortName } from '../../ui/words/words';
+import { RecipeStore } from '../../bench/recipe-store';
+
+const basisWords: Record<SwapBasis, string> = {
+  n: 'as much nitrogen',
+  p: 'as much phosphorus',
+  k: 'as much potassium',
+  lime: 'as much lime value',
+};
+const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
+  n: ['N', 'mg/L'],
+  p: ['P', 'mg/L'],
+  k: ['K', 'mg/L'],
+  ca: ['Ca', 'mg/L'],
+  mg: ['Mg', 'mg/L'],
+  saltsMeq: ['salts', 'meq/L'],
+  limeMeq: ['lime value', 'meq/L'],
+  readyNInTwoWeeks: ['N ready in two weeks', 'mg/L'],
+};
+
+/** "I have this product instead": as much of what it is bought for, and what else changes. */
+@Component({
+  selector: 'app-swap-menu',
+  imports: [NgbDropdownModule, Amount],
+  template: `
+    @if (basis(); as by) {
+      <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start">
+        <button type="button" class="press quiet" ngbDropdownToggle>
+          I have another<span class="visually-hidden"> product than {{ amendment().name }}</span>
+        </button>
+        <div ngbDropdownMenu>
+          @if (menu.isOpen()) {
+            <p class="term">Each brings {{ words[by] }}.</p>
+            @for (one of others(); track one.amendment.id) {
+              <button type="button" ngbDropdownItem (click)="take(one.amendment.id, one.gPerL)">
+                <span>
+                  <b>{{ shortName(one.amendment.name) }}</b>
+                  <app-amount [of]="{ doseGPerL: one.gPerL }" />
+                  <span class="term">{{ one.changes }}</span>
+                </span>
+              </button>
+            } @empty {
+              <p class="term">Nothing else on the shelf brings it.</p>
+            }
+          }
+        </div>
+      </div>
+    }
+  `,
+  styles: `
+    .press {
+      min-height: 44px;
+      padding: 0;
+      font-weight: 450;
+      font-size: 14px;
+      text-decoration: underline dotted;
+      text-underline-offset: 3px;
+    }
+    .dropdown-menu {
+      width: min(400px, calc(100vw - 24px));
+    }
+    p {
+      margin: 4px 12px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SwapMenu {
+  private readonly store = inject(RecipeStore);
+  readonly amendment = input.required<Amendment>();
+  readonly gPerL = input.required<number>();
+  protected readonly words = basisWords;
+  protected readonly shortName = shortName;
+  protected readonly basis = computed(() => usualBasis(this.amendment()));
+
+  protected readonly others = computed(() => {
+    const by = this.basis();
+    const from = this.amendment();
+    if (!by) return [];
+    return [...(this.store.library()?.amendments.values() ?? [])]
+      .filter((to) => to.id !== from.id && usualBasis(to) === by)
+      .map((amendment) => {
+        const { gPerL, changes } = swapAnalysis(from, this.gPerL(), amendment, by);
+        return { amendment, gPerL, changes: changes.map(changeText).join(' · ') };
+      });
+  });
+
+  protected take(id: string, gPerL: number): void {
+    const doses = this.store.recipe().amendments;
+    const already = doses.find((d) => d.amendment === id)?.gPerL ?? 0;
+    const amendments = doses
+      .filter((d) => d.amendment !== id)
+      .map((d) =>
+        d.amendment === this.amendment().id
+          ? { amendment: id, gPerL: Math.round((gPerL + already) * 1000) / 1000 }
+          : d,
+      );
+    this.store.patch({ amendments }, `swap ${this.amendment().id} ${id}`);
+  }
+}
+
+function changeText({ what, from, to }: SwapChange): string {
+  const [name, unit] = changeWords[what];
+  return `${name} ${significant(from, 2)} → ${significant(to, 2)} ${unit}`;
+}

@@ -1,0 +1,74 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { type Material } from '#core/material/material';
+import { Amount } from '../../ui/words/amount';
+import { Stepper } from '../../ui/fields/stepper';
+import { Swatch } from '../../ui/pictures/swatch';
+import { materialSays, shortName } from '../../ui/words/words';
+import { RecipeStore } from '../../bench/recipe-store';
+import { SwapMaterial } from './swap-material';
+import { WhereFrom } from '../answer/where-from';
+
+const MOST_ON_SLIDER = 12;
+
+/** The parts: what is in it and how much of each. */
+@Component({
+  selector: 'app-part-list',
+  imports: [NgbDropdownModule, Amount, Stepper, SwapMaterial, Swatch, WhereFrom],
+  templateUrl: './part-list.html',
+  styleUrl: './part-list.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PartList {
+  protected readonly store = inject(RecipeStore);
+  protected readonly mostOnSlider = MOST_ON_SLIDER;
+  protected readonly says = materialSays;
+  protected readonly shortName = shortName;
+
+  protected readonly rows = computed(() => {
+    const library = this.store.library();
+    const outcome = this.store.outcome();
+    return this.store.recipe().components.flatMap(({ material: id, parts }, i) => {
+      const material = library?.materials.get(id);
+      if (!material) return [];
+      const amount = outcome.state === 'computed' ? outcome.sheet.components[i] : undefined;
+      return [{ material, parts, amount }];
+    });
+  });
+  protected readonly total = computed(() =>
+    this.store.recipe().components.reduce((sum, c) => sum + c.parts, 0),
+  );
+  protected readonly settling = computed(() => {
+    const outcome = this.store.outcome();
+    if (outcome.state !== 'computed') return null;
+    const loose = outcome.sheet.components.reduce((sum, c) => sum + c.looseLitres, 0);
+    return {
+      loose,
+      litres: outcome.sheet.litres,
+      firmed: this.store.recipe().compactionPct > 0,
+      judgement: outcome.judgement,
+    };
+  });
+  protected readonly scoopedFrom = signal(false);
+  protected readonly absent = computed((): Material[] => {
+    const used = new Set(this.store.recipe().components.map((c) => c.material));
+    return [...(this.store.library()?.materials.values() ?? [])].filter((m) => !used.has(m.id));
+  });
+
+  protected setParts(id: string, parts: number): void {
+    const components = this.store.recipe().components.map((c) => (c.material === id ? { ...c, parts } : c));
+    this.store.patch({ components }, `parts of ${id}`);
+  }
+
+  protected add(id: string): void {
+    this.store.patch(
+      { components: [...this.store.recipe().components, { material: id, parts: 1 }] },
+      `add ${id}`,
+    );
+  }
+
+  protected remove(id: string): void {
+    const components = this.store.recipe().components.filter((c) => c.material !== id);
+    if (components.length > 0) this.store.patch({ components }, `remove ${id}`);
+  }
+}

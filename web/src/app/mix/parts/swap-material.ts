@@ -1,0 +1,133 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { type Swap } from '#core/finder/swap';
+import { type Material } from '#core/material/material';
+import { fixed } from '#core/units/show';
+import { ShelfService } from '../../data/shelf';
+import { Swatch } from '../../ui/pictures/swatch';
+import { materialSays, readingWords, shortName } from '../../ui/words/words';
+import { RecipeStore } from '../../bench/recipe-store';
+import { SwapSearch } from '../../bench/swap-search';
+
+const SHOWN = 7;
+
+/** The name of a part; pressed, it offers what could stand in its place, with parts and doses worked out again. */
+@Component({
+  selector: 'app-swap-material',
+  imports: [NgbDropdownModule, Swatch],
+  template: `
+    <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start" (openChange)="opened($event)">
+      <button type="button" class="ask" ngbDropdownToggle [attr.aria-label]="'Swap ' + name()">
+        <b>{{ name() }}</b>
+        <span class="term">{{ says(material().id, material().role) }}</span>
+      </button>
+      <div ngbDropdownMenu>
+        @if (menu.isOpen()) {
+          <p class="term">In its place, made to behave as alike as whole parts allow:</p>
+          @for (one of swaps(); track one.swap.to.id) {
+            <button type="button" ngbDropdownItem (click)="take(one.swap)">
+              <app-swatch class="small" [material]="one.swap.to.id" />
+              <span>
+                <b>{{ one.name }}</b>{{ one.here ? ', on your shelf' : '' }}
+                <span class="term">{{ one.parts }}</span>
+                <span class="term">{{ one.told }}</span>
+              </span>
+            </button>
+          } @empty {
+            <p role="status">{{ waiting() ? 'Looking…' : 'Nothing can stand in for it.' }}</p>
+          }
+        }
+      </div>
+    </div>
+  `,
+  styles: `
+    .ask {
+      min-height: 40px;
+      line-height: 1.2;
+      text-decoration: none;
+      text-align: left;
+    }
+    .ask b {
+      text-decoration: underline dotted var(--muted);
+      text-underline-offset: 3px;
+    }
+    .ask.dropdown-toggle::after {
+      display: none;
+    }
+    .dropdown-menu {
+      width: min(430px, calc(100vw - 24px));
+      max-height: 70vh;
+      overflow: auto;
+    }
+    p {
+      margin: 4px 12px;
+    }
+    .small {
+      flex: none;
+      width: 26px;
+      height: 30px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SwapMaterial {
+  private readonly store = inject(RecipeStore);
+  private readonly search = inject(SwapSearch);
+  private readonly shelf = inject(ShelfService);
+  readonly material = input.required<Material>();
+  protected readonly says = materialSays;
+  protected readonly name = computed(() => shortName(this.material().name));
+
+  private readonly answer = computed(() => {
+    const answer = this.search.answer();
+    return answer?.from === this.material().id ? answer.swaps : null;
+  });
+  protected readonly waiting = computed(() => this.answer() === null);
+  /** The most alike first; of those that match as well, what stands on the shelf. */
+  protected readonly swaps = computed(() =>
+    [...(this.answer() ?? [])]
+      .map((swap) => ({
+        swap,
+        here: this.shelf.line(swap.to.id).here,
+        name: shortName(swap.to.name),
+        parts: swap.components
+          .map((c) => `${c.parts} ${shortName(c.material.name).toLowerCase()}`)
+          .join(' · '),
+        told: this.told(swap),
+      }))
+      .sort((a, b) => a.swap.unmatched.length - b.swap.unmatched.length || Number(b.here) - Number(a.here))
+      .slice(0, SHOWN),
+  );
+
+  protected opened(open: boolean): void {
+    const outcome = this.store.outcome();
+    if (open && outcome.state === 'computed') this.search.ask(outcome.judgement, this.material().id);
+  }
+
+  protected take(swap: Swap): void {
+    this.store.patch(
+      {
+        components: swap.components.map((c) => ({ material: c.material.id, parts: c.parts })),
+        amendments: swap.amendments.map((d) => ({
+          amendment: d.amendment.id,
+          gPerL: Math.round(d.gPerL * 1000) / 1000,
+        })),
+        lime: swap.limeToPh && {
+          amendment: swap.limeToPh.amendment.id,
+          ph: Math.round(swap.limeToPh.ph * 100) / 100,
+        },
+      },
+      `swap ${this.material().id} ${swap.to.id}`,
+    );
+  }
+
+  private told({ unmatched }: Swap): string {
+    if (unmatched.length === 0) return 'behaves alike';
+    const { noun } = this.store.kind();
+    const all = unmatched.map(({ id, was, is }) => {
+      const { name, places } = readingWords(id, noun);
+      return `${name.toLowerCase()} ${fixed(was, places)} → ${fixed(is, places)}`;
+    });
+    return `not matched: ${all.join(', ')}`;
+  }
+}

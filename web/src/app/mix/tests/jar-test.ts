@@ -1,0 +1,87 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { fitJarTest, type JarFit } from '#core/mix/lime-reaction';
+import { type MeasuredByHand } from '#core/recipe/recipe';
+import { fixed } from '#core/units/show';
+import { NumberField } from '../../ui/fields/number-field';
+import { RecipeStore } from '../../bench/recipe-store';
+
+const JARS_G_PER_L = [0, 2, 4, 6, 8];
+
+/** Equal jars of the mix without lime, each with its dose, kept moist and read on day 7. */
+@Component({
+  selector: 'app-jar-test',
+  imports: [NumberField],
+  template: `
+    <h3>Jar test of your lime</h3>
+    <p class="term">
+      Fill five jars with a litre each of this mix without lime, put in these doses, keep moist, read pH on
+      day 7.
+    </p>
+    <div class="jars">
+      @for (dose of doses; track dose; let i = $index) {
+        <app-number-field
+          [label]="dose + ' g/L, pH'"
+          [value]="read()[i]"
+          [min]="2.5"
+          [max]="11"
+          (changed)="take(i, $event)"
+        />
+      }
+    </div>
+    @if (fit(); as f) {
+      @if (f.outcome === 'fitted') {
+        <p>
+          pH {{ two(f.phBeforeLime) }} before lime, buffer {{ two(f.bufferMeqPerLPerPh) }} meq/L per pH; the
+          jars lie within {{ two(f.largestMissPh) }} pH of a straight line.
+        </p>
+      } @else {
+        <p class="wrong" role="alert">These jars cannot be used: {{ f.reason }}</p>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      grid-column: 1 / -1;
+    }
+    h3 {
+      font-size: 16px;
+    }
+    p {
+      margin: 2px 0 6px;
+    }
+    .jars {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(86px, 1fr));
+      gap: 8px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class JarTest {
+  private readonly store = inject(RecipeStore);
+  readonly fitted = output<NonNullable<MeasuredByHand['jar']> | undefined>();
+  protected readonly doses = JARS_G_PER_L;
+  protected readonly read = signal<readonly (number | undefined)[]>(JARS_G_PER_L.map(() => undefined));
+  protected readonly fit = computed((): JarFit | null => {
+    const library = this.store.library();
+    const lime = library?.amendments.get(this.store.recipe().lime?.amendment ?? 'lime-dolomitic');
+    const readings = this.read().flatMap((ph, i) =>
+      ph === undefined ? [] : [{ gPerL: JARS_G_PER_L[i]!, ph }],
+    );
+    return lime && readings.length >= 2 ? fitJarTest(readings, lime) : null;
+  });
+
+  protected take(jar: number, ph: number | undefined): void {
+    this.read.update((all) => all.map((old, i) => (i === jar ? ph : old)));
+    const fit = this.fit();
+    this.fitted.emit(
+      fit?.outcome === 'fitted'
+        ? { bufferMeqPerLPerPh: fit.bufferMeqPerLPerPh, phBeforeLime: fit.phBeforeLime }
+        : undefined,
+    );
+  }
+
+  protected two(value: number): string {
+    return fixed(value, 2);
+  }
+}

@@ -1,0 +1,140 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { type OwnMeasure } from '#core/batch/scoops';
+import { litresIn } from '#core/units/factors';
+import { MeasuresService } from '../data/measures';
+import { Notices } from '../data/notices';
+import { Units } from '../data/units';
+import { Amount } from '../ui/words/amount';
+import { NumberField } from '../ui/fields/number-field';
+
+/** The person's own measures: cards count in them. */
+@Component({
+  selector: 'app-measure-list',
+  imports: [Amount, NumberField],
+  template: `
+    <ul>
+      @for (one of measures.all(); track one.id) {
+        <li>
+          <b>{{ one.name }}</b>
+          <span
+            ><app-amount [of]="{ volumeL: one.litres }" /> struck
+            @if (one.heapedLitres !== null) {
+              , <app-amount [of]="{ volumeL: one.heapedLitres }" /> heaped
+            }
+          </span>
+          <button type="button" class="press" (click)="putAway(one)">
+            Put away<span class="visually-hidden"> {{ one.name }}</span>
+          </button>
+        </li>
+      } @empty {
+        <li class="term">None yet: fill yours with water from a measured jug, and enter what it holds.</li>
+      }
+    </ul>
+    <div class="new">
+      <div>
+        <label for="measure-name">A bucket, cup or tub</label>
+        <input
+          id="measure-name"
+          class="field"
+          autocomplete="off"
+          [value]="name()"
+          (input)="name.set($any($event.target).value)"
+        />
+      </div>
+      <app-number-field
+        [label]="'Holds, struck, ' + per().unit"
+        [value]="struck()"
+        [min]="0.001"
+        [max]="1000"
+        (changed)="struck.set($event)"
+      />
+      <app-number-field
+        [label]="'Heaped, ' + per().unit + ' (if you heap it)'"
+        [value]="heaped()"
+        [min]="0.001"
+        [max]="2000"
+        (changed)="heaped.set($event)"
+      />
+      <button
+        type="button"
+        class="press"
+        [disabled]="name().trim() === '' || struck() === undefined"
+        (click)="add()"
+      >
+        Keep it
+      </button>
+    </div>
+    @if (problem()) {
+      <p class="wrong" role="alert">{{ problem() }}</p>
+    }
+  `,
+  styles: `
+    ul {
+      margin: 0 0 10px;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 18px;
+      align-items: center;
+      padding: 6px 0;
+      border-bottom: 1px solid var(--hairline);
+    }
+    .press {
+      margin-left: auto;
+    }
+    .new {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+      gap: 10px 16px;
+      align-items: end;
+    }
+    label {
+      color: var(--muted);
+      font-size: 14px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MeasureList {
+  protected readonly measures = inject(MeasuresService);
+  private readonly notices = inject(Notices);
+  private readonly units = inject(Units);
+  protected readonly name = signal('');
+  protected readonly struck = signal<number | undefined>(undefined);
+  protected readonly heaped = signal<number | undefined>(undefined);
+  protected readonly problem = signal('');
+  protected readonly per = computed(() =>
+    this.units.system() === 'metric' ? { unit: 'L', litres: 1 } : { unit: 'quarts', litres: litresIn.quart },
+  );
+
+  protected add(): void {
+    const [struck, heaped] = [this.struck(), this.heaped()];
+    if (struck === undefined) return;
+    const { litres } = this.per();
+    this.problem.set('');
+    this.measures
+      .add({
+        name: this.name().trim(),
+        litres: struck * litres,
+        heapedLitres: heaped === undefined ? null : heaped * litres,
+      })
+      .subscribe({
+        next: () => {
+          this.name.set('');
+          this.struck.set(undefined);
+          this.heaped.set(undefined);
+        },
+        error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+      });
+  }
+
+  protected putAway({ id, name }: OwnMeasure): void {
+    this.measures.putAway(id).subscribe({
+      next: () => this.notices.say(`${name} is put away.`, () => this.measures.restore(id).subscribe()),
+      error: (error: Error) => this.notices.say(error.message),
+    });
+  }
+}

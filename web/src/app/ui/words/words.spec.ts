@@ -1,0 +1,55 @@
+import { readingIds, readingsOf } from '#core/judge/readings';
+import { evaluateMix } from '#core/mix/evaluate';
+import { materials } from '#testing/library';
+import { recipe } from '#testing/recipe';
+import { entryText } from '../../run/entry-text';
+import { inReadersUnits, materialSays, oddsWords, readingWords, shortName } from './words';
+
+test('odds in plain words', () => {
+  expect([0, 0.001, 0.03, 0.05, 0.44, 0.96, 0.98, 0.99].map(oddsWords)).toEqual([
+    'almost never',
+    'almost never',
+    'hardly ever',
+    '1 in 10',
+    '4 in 10',
+    '9 in 10',
+    '9 in 10',
+    'nearly always',
+  ]);
+});
+
+test('perlite and vermiculite are told apart where they are chosen', () => {
+  const says = (id: string): string => materialSays(id, materials.find((m) => m.id === id)!.role);
+  expect(says('perlite-fine')).toContain('drains');
+  expect(says('vermiculite-fine')).toContain('holds water');
+  expect(new Set(materials.map((m) => shortName(m.name))).size).toBe(materials.length);
+});
+
+test('every reading has plain words, the term beside them, and reads in inches where it is a length', () => {
+  for (const id of readingIds) {
+    const { name, term } = readingWords(id, 'cell');
+    expect([name.length > 3, term.length > 3]).toEqual([true, true]);
+  }
+  const input = recipe({ 'peat-fine': 1 });
+  const piece = readingsOf(input, evaluateMix(input)).find((r) => r.id === 'largestParticle')!;
+  expect(inReadersUnits(piece, 'us').value).toBeCloseTo(5 / 25.4, 9);
+  expect(inReadersUnits(piece, 'metric').value).toBe(5);
+});
+
+test('the record reads as sentences', () => {
+  const text = (data: Parameters<typeof entryText>[0]): string =>
+    entryText(
+      data,
+      (id) => `<${id}>`,
+      (lot) => `lot ${lot}`,
+    );
+  expect(text({ kind: 'tick', step: 'pre-blend', load: 0, done: true })).toBe('Done: pre blend');
+  expect(text({ kind: 'tick', step: 'layer', load: 2, done: false })).toBe(
+    'Not done after all: layer, load 3',
+  );
+  expect(text({ kind: 'lot', item: 'peat-fine', lot: 4 })).toBe('<peat-fine> from lot 4');
+  expect(text({ kind: 'use', what: 'Leeks', count: 40, on: '2031-03-04' })).toBe(
+    'Used for Leeks, 40 on 2031-03-04',
+  );
+  expect(text({ kind: 'test', test: 'ph', values: { ph: 6 } })).toBe('pH: ph 6');
+});
