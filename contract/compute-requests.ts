@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { moistures } from '#core/batch/sheet';
+import { moistures } from '#core/mix/moisture';
 import { int, num, oneOf, text } from '#contract/fields';
 import { propertiesSchema } from '#contract/library-tables';
 import { MOST_PARTS } from '#core/finder/search';

@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { flag, num, oneOf, text } from '#contract/fields';
-import { amendmentKinds, type Amendment } from '#core/material/amendment';
+import { amendmentForms, amendmentKinds, type Amendment } from '#core/material/amendment';
+import { families } from '#core/material/families';
 import { makes, materialFromRow, roles, type Material, type MaterialRow } from '#core/material/material';
 
 const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/, { error: 'must be a short id of a–z, 0–9 and -' });
@@ -31,6 +32,7 @@ const physical = {
 export const materialRowSchema = z.strictObject({
   id,
   name: text(120),
+  family: oneOf(families),
   role: oneOf(roles),
   make: oneOf(makes),
   ...physical,
@@ -48,6 +50,7 @@ export const propertiesSchema = z
     ...physical,
     id: id.default('described'),
     name: text(120).default('Described material'),
+    family: oneOf(families).default('other'),
     role: oneOf(roles).default('water'),
     make: oneOf(makes).optional(),
     maxParticleMm: physical.maxParticleMm.optional(),
@@ -74,6 +77,7 @@ export const amendmentSchema = z.strictObject({
   id,
   name: text(120),
   kind: oneOf(amendmentKinds),
+  form: oneOf(amendmentForms),
   nPct: num(0, 100),
   p2O5Pct: num(0, 100),
   k2OPct: num(0, 100),

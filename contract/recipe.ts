@@ -1,9 +1,6 @@
 import { z } from 'zod';
 import { int, num, oneOf, text } from '#contract/fields';
 import { stages } from '#core/mix/stage';
-import { vesselKinds } from '#core/vessel/kinds';
-
-const ids = vesselKinds.map((v) => v.id) as [string, ...string[]];
 
 export const jobSchema = z.union(
   [
@@ -16,7 +13,7 @@ export const jobSchema = z.union(
 /** A recipe as it is kept. */
 export const recipeSchema = z.strictObject({
   stage: oneOf(stages),
-  vessel: oneOf(ids),
+  vessel: text(60),
   compactionPct: num(0, 50),
   components: z
     .array(z.strictObject({ material: text(60), parts: num(0.01, 1000) }))

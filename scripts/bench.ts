@@ -10,7 +10,7 @@ import { evaluateMix } from '#core/mix/evaluate';
 import { columnOf, retentionProfile } from '#core/mix/water-air';
 import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
-import { searchAll, shelfAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
+import { searchAll, fastAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
 import { noPreferences } from '#core/finder/fast-evaluation';
 import { amendment, amendments, material } from '#testing/library';
 import { linearised, milpSolver } from '#testing/milp';
@@ -80,17 +80,16 @@ async function finder(): Promise<void> {
     materialsMax: 10,
     peatMax: 1,
     preferences: noPreferences,
-    weights: {},
     lime: amendment('lime-dolomitic'),
     starter: starterFor('germination', new Map(amendments.map((a) => [a.id, a]))),
     fixedDoses: [],
   };
-  const { shelf, limits } = shelfAndLimits(job);
+  const { fast, limits } = fastAndLimits(job);
   const times: number[] = [];
   let tried = 0;
   for (let round = 0; round < 5; round++) {
     const start = performance.now();
-    tried = searchAll(shelf, limits, 50).tried;
+    tried = searchAll(fast, limits, 50).tried;
     times.push(performance.now() - start);
   }
   const perRecipe = (median(times) * 1000) / tried;
@@ -113,18 +112,18 @@ async function finder(): Promise<void> {
   row('finder, 6 materials to 20 parts, one core', `${median(times).toFixed(0)} ms for ${tried} recipes`);
   row('  … recipes per second per core', `${Math.round(1e6 / perRecipe)}`);
   row('  … / a loop that only sums the retention vectors', `${(median(times) / median(sums)).toFixed(2)}×`);
-  const bounded = shelfAndLimits({
+  const bounded = fastAndLimits({
     ...job,
     preferences: { ...noPreferences, price: 1, peat: 4, ingredients: 4, water: 4 },
   });
   const start = performance.now();
-  const result = searchAll(bounded.shelf, bounded.limits, 24);
+  const result = searchAll(bounded.fast, bounded.limits, 24);
   row(
     '  … with wishes: left out by the bound',
     `${((100 * result.provedWorse) / result.tried).toFixed(0)} %, ${(performance.now() - start).toFixed(0)} ms`,
   );
   const linear = linearised({ ...job, maxTotal: 12, peatMax: 0.5, materialsMax: 3 });
-  const made = shelfAndLimits(linear);
+  const made = fastAndLimits(linear);
   const solve = await milpSolver();
   const time = (work: () => unknown): number => {
     const all: number[] = [];
@@ -135,11 +134,11 @@ async function finder(): Promise<void> {
     }
     return median(all);
   };
-  const ours = time(() => searchAll(made.shelf, made.limits, 1));
+  const ours = time(() => searchAll(made.fast, made.limits, 1));
   const theirs = time(() => solve(linear));
   const highest = Math.max(...linear.shelved.map((s) => s.costPerL ?? 0));
   const gap = Math.abs(
-    (searchAll(made.shelf, made.limits, 1).best[0]?.score ?? 0) * highest - (solve(linear) ?? 0),
+    (searchAll(made.fast, made.limits, 1).best[0]?.score ?? 0) * highest - (solve(linear) ?? 0),
   );
   row(
     'linear sub-problem, finder against HiGHS, same answer',

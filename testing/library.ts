@@ -2,6 +2,9 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { amendmentsFromCsv, materialsFromCsv } from '#contract/library-tables';
 import { type Amendment } from '#core/material/amendment';
+import { libraryOf, type Library } from '#core/recipe/library';
+import { vesselKinds } from '#core/vessel/kinds';
+import { type VesselKind } from '#core/vessel/tray';
 import { type Material } from '#core/material/material';
 
 /** The starter library, for tests: read from the same files that seed the database. */
@@ -17,3 +20,6 @@ const find = <T extends { id: string }>(rows: readonly T[], id: string): T => {
 };
 export const material = (id: string): Material => find(materials, id);
 export const amendment = (id: string): Amendment => find(amendments, id);
+export const vesselKind = (id: string): VesselKind => find(vesselKinds, id);
+/** All of it, to look things up in. */
+export const library: Library = libraryOf(materials, amendments);

@@ -1,4 +1,5 @@
 import highsLoader from 'highs';
+import { stageAims, type Aims } from '#core/finder/aims';
 import { type FinderJob } from '#core/finder/formulate';
 import { noPreferences } from '#core/finder/fast-evaluation';
 
@@ -45,6 +46,14 @@ function model(job: FinderJob, total: number): string {
   ].join('\n');
 }
 
+/** Windows so wide that nothing in them counts. */
+export function noWindows(job: FinderJob): Aims {
+  const wide = { low: -1e9, high: 1e9, kind: 'between' as const };
+  return Object.fromEntries(
+    Object.keys(stageAims(job.stage, job.vessel)).map((id) => [id, wide]),
+  ) as unknown as Aims;
+}
+
 /** The job with every material of one size and nothing wished for but a low price. */
 export function linearised(job: FinderJob): FinderJob {
   return {
@@ -54,7 +63,6 @@ export function linearised(job: FinderJob): FinderJob {
       ...s,
       material: { ...s.material, particleMm: 1, packingFraction: 0.55 },
     })),
-    weights: { air: 0, airAfterDrydown: 0, cohesion: 0, ph: 0, ecSaturated: 0, n: 0, largestParticle: 0 },
     preferences: { ...noPreferences, price: 1 },
     lime: null,
     starter: [],

@@ -1,7 +1,6 @@
 import { type Stage } from '#core/mix/stage';
 import { type Measured, type MixInput } from '#core/mix/evaluate';
-import { vesselKind } from '#core/vessel/kinds';
-import { amendment, material } from '#testing/library';
+import { vesselKind, amendment, material } from '#testing/library';
 import { type Vessel } from '#core/vessel/vessel';
 
 export interface RecipeSketch {

@@ -1,9 +1,10 @@
-import { targetSaturation, type Moisture } from '#core/batch/sheet';
+import { targetSaturation, type Moisture } from '#core/mix/moisture';
 import { phWindow, stageWindows } from '#core/judge/windows';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { waterAsBoughtGPerL, type Material } from '#core/material/material';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { leachLitresPerL } from '#core/mix/leaching';
+import { limits, type Range } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 
 /** A batch as it stands in the tub, and what was measured on it. Percent and pen units, as they are read. */
@@ -75,12 +76,14 @@ export function correctBatch(
   moisture: Moisture,
 ): CorrectionPlan {
   const { input } = state;
-  checkRange('litres', state.litres, 0.01, 1_000_000);
-  if (state.airPct !== undefined) checkRange('airPct', state.airPct, 0, 90);
-  if (state.ph !== undefined) checkRange('ph', state.ph, 2.5, 11);
-  if (state.ecSaturatedMSPerCm !== undefined)
-    checkRange('ecSaturatedMSPerCm', state.ecSaturatedMSPerCm, 0, 50);
-  if (state.saturation !== undefined) checkRange('saturation', state.saturation, 0, 1.2);
+  const check = (name: string, value: number | undefined, range: Range): void => {
+    if (value !== undefined) checkRange(name, value, ...range);
+  };
+  check('litres', state.litres, limits.hotMixLitres);
+  check('airPct', state.airPct, limits.measuredAirPct);
+  check('ph', state.ph, limits.measuredPh);
+  check('ecSaturatedMSPerCm', state.ecSaturatedMSPerCm, limits.measuredEcMSPerCm);
+  check('saturation', state.saturation, limits.saturation);
 
   const now = evaluateMix(withoutTests(input));
   const plain: Trial = tryAdding(state, now, null, 0, lime);

@@ -1,4 +1,5 @@
 import { type Composition } from '#core/mix/composition';
+import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 
 /** Specific heats, kJ/kg K: CRC Handbook (water), dry organic and mineral matter typical (from memory). */
@@ -25,10 +26,10 @@ export function hotWater(
   waterC: number,
   targetC: number,
 ): HotWater {
-  checkRange('litres', litres, 0.01, 1_000_000);
-  checkRange('mixC', mixC, 0, 95);
-  checkRange('waterC', waterC, 1, 100);
-  checkRange('targetC', targetC, 0, 100);
+  checkRange('litres', litres, ...limits.hotMixLitres);
+  checkRange('mixC', mixC, ...limits.mixC);
+  checkRange('waterC', waterC, ...limits.hotWaterC);
+  checkRange('targetC', targetC, ...limits.heatTargetC);
   const pores = litres * composition.totalPorosity;
   const brought = litres * composition.waterAsBought;
   if (targetC <= mixC) return { waterLitres: 0, finalC: mixC, finalSaturation: brought / pores };
@@ -52,13 +53,6 @@ export function hotWater(
   }
   return { waterLitres, finalC: targetC, finalSaturation: (brought + waterLitres) / pores };
 }
-
-/** What an aim does, °C for half an hour: Baker (ed.), The U.C. System (1957) (from memory). */
-export const heatAims = [
-  { celsius: 60, says: 'kills most damping-off fungi' },
-  { celsius: 71, says: 'kills most weed seed too' },
-  { celsius: 82, says: 'above this, compost and loam release ammonium and manganese' },
-] as const;
 
 /** Newton's law of cooling, fitted to two readings of the thermometer. */
 export interface Cooling {

@@ -1,9 +1,11 @@
 import { hotWater } from '#core/batch/hot-water';
 import { type BenchTestId } from '#core/batch/bench-tests';
 import { compose } from '#core/mix/composition';
-import { targetSaturation, type BatchSheet, type Moisture } from '#core/batch/sheet';
+import { type BatchSheet } from '#core/batch/sheet';
+import { targetSaturation, type Moisture } from '#core/mix/moisture';
 import { capital, spoken } from '#core/judge/flag';
 import { type Judgement } from '#core/judge/judge';
+import { isCoir, isEarthy, isPeat } from '#core/material/families';
 import { said, type Said } from '#core/units/said';
 
 /** One thing to do, why it is done so, and what to mind. */
@@ -58,7 +60,7 @@ export function orderOfWork(
     steps.push({
       id: 'damp-down',
       text: said`Put on a fitted mask. Sprinkle the ${spoken(dusty.map((p) => p.material.name.split(',')[0]!))} before you pour it out.`,
-      why: dusty.some((p) => p.material.id.startsWith('peat'))
+      why: dusty.some((p) => isPeat(p.material))
         ? said`Measure peat loose: a compressed bale loosens to about twice its volume. Dry peat also repels water: damp takes it up, dust floats.`
         : said`Dry peat and coir repel water: damp takes up water, dust floats.`,
       caution: said`Dust, some of it silica. Never sweep dry.`,
@@ -75,7 +77,7 @@ export function orderOfWork(
       why: said`Larger bits do not fit this job. Do it dry: wet material will not go through.`,
     });
   }
-  const coir = sheet.components.filter((c, i) => parts[i]!.material.id.startsWith('coir') && c.massKg > 0);
+  const coir = sheet.components.filter((c, i) => isCoir(parts[i]!.material) && c.massKg > 0);
   if (coir.length > 0) {
     const dryKg = coir.reduce((sum, c) => {
       const { moistureWetBasis } = parts.find((p) => p.material.id === c.material)!.material;
@@ -222,7 +224,7 @@ export function loadsOf(sheet: BatchSheet, kit: Kit): number {
 /** Boiling water over the lidded tub, or another way where it would drown the mix. */
 function heatStep(judgement: Judgement, sheet: BatchSheet, kit: Kit): Step {
   const { composition } = judgement.evaluation;
-  const living = composition.parts.some((p) => p.material.role === 'food' || p.material.id === 'loam');
+  const living = composition.parts.some((p) => isEarthy(p.material));
   const base = {
     id: 'heat',
     timerMin: HOLD_MIN,

@@ -1,11 +1,7 @@
+import { targetSaturation, type Moisture } from '#core/mix/moisture';
 import { type Evaluation } from '#core/mix/evaluate';
+import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
-
-export const moistures = ['sowing', 'block'] as const;
-export type Moisture = (typeof moistures)[number];
-
-/** Degree of saturation (water / pores) to mix to: common practice, no source. */
-export const targetSaturation: Record<Moisture, number> = { sowing: 0.45, block: 0.8 };
 
 /** Amounts for a batch of finished mix. */
 export interface BatchSheet {
@@ -16,8 +12,6 @@ export interface BatchSheet {
   waterLitres: number;
 }
 
-export const MOST_LITRES = 1_000_000;
-
 /**
  * What to scoop, weigh and pour for so much finished mix.
  * Loose litres are litres × D × f; mass is at the moisture as bought; water is what lifts the mix from
@@ -25,7 +19,7 @@ export const MOST_LITRES = 1_000_000;
  * @param litres 0.001–1,000,000
  */
 export function batchSheet(evaluation: Evaluation, litres: number, moisture: Moisture): BatchSheet {
-  checkRange('litres', litres, 0.001, MOST_LITRES);
+  checkRange('litres', litres, ...limits.batchLitres);
   const { composition } = evaluation;
   return {
     litres,

@@ -1,13 +1,14 @@
 import { orderOfWork, usualKit, type Kit, type Step } from '#core/batch/order-of-work';
 import { type Scoop } from '#core/batch/scoops';
-import { batchSheet, type BatchSheet, type Moisture } from '#core/batch/sheet';
+import { batchSheet, type BatchSheet } from '#core/batch/sheet';
+import { type Moisture, usualMoisture } from '#core/mix/moisture';
 import { judgeMix } from '#core/judge/judge';
 import { type Flag } from '#core/judge/flag';
 import { type Reading } from '#core/judge/readings';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
-import { litresOf, mixInputOf, type Library, type Recipe } from '#core/recipe/recipe';
-import { vesselKind } from '#core/vessel/kinds';
+import { lookUp, type Library } from '#core/recipe/library';
+import { litresOf, mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { type UnitSystem } from '#core/units/show';
 import { type VesselKind } from '#core/vessel/tray';
 
@@ -50,10 +51,10 @@ export function snapshotBatch(
   choice: CardChoice,
   kit: Kit = usualKit,
 ): BatchSnapshot {
-  const judgement = judgeMix(mixInputOf(recipe, library));
+  const judgement = judgeMix(mixInputOf(recipe, library), { library });
   const { evaluation } = judgement;
-  const vessel = vesselKind(recipe.vessel);
-  const moisture: Moisture = vessel.vessel.shape === 'block' ? 'block' : 'sowing';
+  const vessel = lookUp(library.vessels, recipe.vessel, 'vessel');
+  const moisture: Moisture = usualMoisture(vessel.vessel);
   const sheet = batchSheet(evaluation, litresOf(recipe.job, vessel), moisture);
   return {
     format: 1,

@@ -1,9 +1,10 @@
 import { type TestContext } from '#core/batch/bench-tests';
-import { targetSaturation } from '#core/batch/sheet';
+import { targetSaturation } from '#core/mix/moisture';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { phWindow } from '#core/judge/windows';
 import { evaluateMix } from '#core/mix/evaluate';
-import { libraryOf, mixInputOf } from '#core/recipe/recipe';
+import { libraryOf } from '#core/recipe/library';
+import { mixInputOf } from '#core/recipe/recipe';
 
 /** What the tests of a batch are judged against: the batch as it was made. */
 export function testContextOf({

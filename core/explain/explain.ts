@@ -1,4 +1,4 @@
-import { targetSaturation } from '#core/batch/sheet';
+import { targetSaturation, usualMoisture } from '#core/mix/moisture';
 import { type Judgement } from '#core/judge/judge';
 import { type ReadingId } from '#core/judge/readings';
 import { neutralisingMeqPerG } from '#core/material/amendment';
@@ -269,7 +269,7 @@ const sums: Record<ExplainedId, (input: MixInput, e: Evaluation) => Sum> = {
     };
   },
   waterToAdd: (input, e) => {
-    const moisture = input.vessel.shape === 'block' ? 'block' : 'sowing';
+    const moisture = usualMoisture(input.vessel);
     const pores = term('pores', e.composition.totalPorosity * 100, '%', COMPUTED);
     const target = term(
       'pores to fill with water',

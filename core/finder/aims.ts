@@ -15,8 +15,6 @@ export interface Aim {
   high: number;
   /** between: best in the middle · atMost: nothing gained below high · atLeast: nothing gained above low. */
   kind: 'between' | 'atMost' | 'atLeast';
-  /** How much it counts, 0–100; 1 is usual. */
-  weight: number;
 }
 
 /** Readings that are scored, in this order; the water one only where a recipe is to behave like another. */
@@ -32,7 +30,6 @@ export const scoredIds = [
 ] as const;
 export type ScoredId = (typeof scoredIds)[number];
 export type Aims = Partial<Record<ScoredId, Aim>> & { ph: Aim; phEarthy: Aim };
-export type AimWeights = Partial<Record<ReadingId, number>>;
 
 /** Missing a window costs this much at its very edge: more than all others together at theirs. */
 const MISSED = 10;
@@ -55,45 +52,37 @@ export const isMet = (value: number, { low, high, kind }: Aim): boolean =>
   (kind === 'atMost' || value >= low - TOLERANCE) && (kind === 'atLeast' || value <= high + TOLERANCE);
 
 /** The windows of a stage in a vessel, as aims. */
-export function stageAims(stage: Stage, vessel: Vessel, weights: AimWeights = {}): Aims {
+export function stageAims(stage: Stage, vessel: Vessel): Aims {
   const windows = stageWindows[stage];
-  const aim = (
-    id: ReadingId,
-    { low, high }: { low: number; high: number },
-    kind: Aim['kind'] = 'between',
-  ): Aim => ({
+  const aim = ({ low, high }: { low: number; high: number }, kind: Aim['kind'] = 'between'): Aim => ({
     low,
     high,
     kind,
-    weight: weights[id] ?? 1,
   });
   const structure =
     vessel.shape === 'block'
       ? {
-          airAfterDrydown: aim('airAfterDrydown', BLOCK_AIR_AFTER_DRYDOWN_PCT),
-          cohesion: aim('cohesion', BLOCK_COHESION, 'atLeast'),
+          airAfterDrydown: aim(BLOCK_AIR_AFTER_DRYDOWN_PCT),
+          cohesion: aim(BLOCK_COHESION, 'atLeast'),
         }
-      : { air: aim('air', windows.airPct) };
+      : { air: aim(windows.airPct) };
   return {
     ...structure,
-    ph: aim('ph', windows.ph),
-    phEarthy: aim('ph', EARTHY_PH_WINDOW),
-    ecSaturated: aim('ecSaturated', windows.ecSaturatedMSPerCm),
-    n: aim('n', windows.nMgPerL),
-    largestParticle: aim('largestParticle', particleWindow(stage, vessel), 'atMost'),
+    ph: aim(windows.ph),
+    phEarthy: aim(EARTHY_PH_WINDOW),
+    ecSaturated: aim(windows.ecSaturatedMSPerCm),
+    n: aim(windows.nMgPerL),
+    largestParticle: aim(particleWindow(stage, vessel), 'atMost'),
   };
 }
 
 /** What each reading adds to a score, by its own window. */
-export function readingPenalty(
-  r: Pick<Reading, 'id' | 'value' | 'low' | 'high'>,
-  weights: AimWeights = {},
-): number {
+export function readingPenalty(r: Pick<Reading, 'id' | 'value' | 'low' | 'high'>): number {
   const kind = r.id === 'largestParticle' ? 'atMost' : r.id === 'cohesion' ? 'atLeast' : 'between';
-  return (weights[r.id] ?? 1) * penalty(r.value, { low: r.low, high: r.high, kind, weight: 1 });
+  return penalty(r.value, { low: r.low, high: r.high, kind });
 }
 
 /** Score of readings by their windows alone: below 10 where all are met. */
-export function windowScore(readings: readonly Reading[], weights: AimWeights = {}): number {
-  return readings.reduce((sum, r) => sum + readingPenalty(r, weights), 0);
+export function windowScore(readings: readonly Reading[]): number {
+  return readings.reduce((sum, r) => sum + readingPenalty(r), 0);
 }

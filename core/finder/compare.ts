@@ -1,7 +1,7 @@
 import { readingPenalty, stageAims, type ScoredId } from '#core/finder/aims';
-import { shelfAndLimits, type FinderJob, type Formulated } from '#core/finder/formulate';
+import { fastAndLimits, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
-import { MOST_ON_SHELF, type Shelf } from '#core/finder/fast-evaluation';
+import { MOST_ON_SHELF, type FastEvaluation } from '#core/finder/fast-evaluation';
 import { type Reading, type ReadingId } from '#core/judge/readings';
 import { type Material } from '#core/material/material';
 
@@ -14,7 +14,7 @@ export interface Difference {
 
 /** The window that costs a recipe most: what it would be better without. Null where all lie in the middle. */
 export function bindingWindow(job: FinderJob, found: Formulated): { id: ReadingId; costs: number } | null {
-  const costs = found.judgement.readings.map((r) => ({ id: r.id, costs: readingPenalty(r, job.weights) }));
+  const costs = found.judgement.readings.map((r) => ({ id: r.id, costs: readingPenalty(r) }));
   const worst = costs.reduce((a, b) => (b.costs > a.costs ? b : a));
   return worst.costs > 1e-6 ? worst : null;
 }
@@ -28,13 +28,13 @@ export interface Neighbour {
   moves: { id: ScoredId; by: number };
 }
 
-/** One part more and one part less of everything on the shelf, as far as limits of zero allow. */
-export function neighboursOf(job: FinderJob, shelf: Shelf, parts: ArrayLike<number>): Neighbour[] {
-  const aims = stageAims(job.stage, job.vessel, job.weights);
+/** One part more and one part less of everything on the fast, as far as limits of zero allow. */
+export function neighboursOf(job: FinderJob, fast: FastEvaluation, parts: ArrayLike<number>): Neighbour[] {
+  const aims = stageAims(job.stage, job.vessel);
   const look = (changed: number[]): { score: number; values: number[] } | null => {
     const { members, amounts } = gathered(changed);
-    if (members.length === 0 || !shelf.look(members, amounts)) return null;
-    return { score: shelf.looked.score, values: [...shelf.looked.values] };
+    if (members.length === 0 || !fast.look(members, amounts)) return null;
+    return { score: fast.looked.score, values: [...fast.looked.values] };
   };
   const here = look([...Array.from(parts)]);
   if (!here) return [];
@@ -45,7 +45,7 @@ export function neighboursOf(job: FinderJob, shelf: Shelf, parts: ArrayLike<numb
       if (changed[i]! < 0) return [];
       const there = look(changed);
       if (!there) return [];
-      const moves = shelf.scored
+      const moves = fast.scored
         .map((id, r) => ({
           id,
           by: there.values[r]! - here.values[r]!,
@@ -74,7 +74,7 @@ export function differences(from: readonly Reading[], to: readonly Reading[]): D
     .sort((x, y) => Number(y.from.verdict !== y.to.verdict) - Number(x.from.verdict !== x.to.verdict));
 }
 
-/** The material that is not on the shelf and would help most, added or in the place of another one. */
+/** The material that is not on the fast and would help most, added or in the place of another one. */
 export interface Missing {
   material: Material;
   parts: number;
@@ -92,15 +92,15 @@ export function missingMaterial(
   found: Formulated,
   elsewhere: readonly Material[],
 ): Missing | null {
-  // Without prices: what is not on the shelf has none.
+  // Without prices: what is not on the fast has none.
   const base = { ...job, minParts: {}, maxParts: {}, preferences: { ...job.preferences, price: 0 } };
   const scoreOf = (parts: readonly { material: Material; parts: number }[]): number => {
-    const { shelf } = shelfAndLimits({ ...base, shelved: parts.map(({ material }) => ({ material })) });
-    const possible = shelf.look(
+    const { fast } = fastAndLimits({ ...base, shelved: parts.map(({ material }) => ({ material })) });
+    const possible = fast.look(
       parts.map((_, i) => i),
       parts.map((p) => p.parts),
     );
-    return possible ? shelf.looked.score : Infinity;
+    return possible ? fast.looked.score : Infinity;
   };
   const now = job.shelved.flatMap(({ material }) => {
     const parts = found.parts[material.id];

@@ -1,6 +1,7 @@
 import { type Aims, isMet, penalty, type ScoredId, scoredIds } from '#core/finder/aims';
 import { type Blend, starterDoseGPerL } from '#core/finder/starter';
-import { isEarthy, MOST_EARTHY_SHARE } from '#core/judge/windows';
+import { MOST_EARTHY_SHARE } from '#core/judge/windows';
+import { isEarthy } from '#core/material/families';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { waterOf } from '#core/material/retention';
@@ -9,10 +10,11 @@ import { limeDoseGPerL, limedMeqPerL, phAfter, type Dose } from '#core/mix/ph';
 import { elementsOfDoses } from '#core/mix/salts';
 import { packingTable, shrinkageOf } from '#core/mix/packing';
 import { columnOf, retentionProfile } from '#core/mix/water-air';
+import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { type Vessel } from '#core/vessel/vessel';
 
-export const MOST_ON_SHELF = 10;
+export const MOST_ON_SHELF = limits.finderMaterials[1];
 
 /** A material on the shelf, with its price where it is known. */
 export interface Shelved {
@@ -45,7 +47,7 @@ export const noPreferences: Preferences = {
 /** Ideal easily available water is 20–30 % by volume: De Boodt & Verdonck, Acta Hort. 26:37 (1972) (from memory). */
 export const ENOUGH_EASY_WATER = 0.2;
 
-export interface ShelfSpec {
+export interface FastEvaluationSpec {
   vessel: Vessel;
   compaction: number;
   shelved: readonly Shelved[];
@@ -65,7 +67,7 @@ export interface Looked {
   met: number;
   /** By index in `scored`; percent, pH, mS/cm, mg/L, mm as the readings are. */
   values: Float64Array;
-  /** What each adds to the score, before weights. */
+  /** What each adds to the score. */
   penalties: Float64Array;
   limeGPerL: number;
   starterGPerL: number;
@@ -77,7 +79,7 @@ export interface Looked {
  * and readingsOf, to rounding; the one-pass water sum is exact because water falls with height, so there is one
  * height below which the pores are full.
  */
-export class Shelf {
+export class FastEvaluation {
   readonly size: number;
   /** Which readings are scored, in order. */
   readonly scored: readonly ScoredId[];
@@ -110,7 +112,7 @@ export class Shelf {
   private readonly limeN: number;
 
   /** @throws RangeError for an empty or too long shelf, or a number out of range */
-  constructor(readonly spec: ShelfSpec) {
+  constructor(readonly spec: FastEvaluationSpec) {
     const { shelved, lime, fixedDoses } = spec;
     if (shelved.length < 1 || shelved.length > MOST_ON_SHELF)
       throw new OutOfRange('materials', shelved.length, `1 to ${MOST_ON_SHELF} materials`);
@@ -146,7 +148,9 @@ export class Shelf {
     this.water50 = of((m) => waterOf(m, 50));
     this.earthy = of((m) => (isEarthy(m) ? 1 : 0));
     this.peat = of((m) => (m.peatFree ? 0 : 1));
-    this.cost = Float64Array.from(shelved, (s) => checkRange('costPerL', s.costPerL ?? 0, 0, 1e6));
+    this.cost = Float64Array.from(shelved, (s) =>
+      checkRange('costPerL', s.costPerL ?? 0, ...limits.pricePerUnit),
+    );
     this.useUp = Float64Array.from(shelved, (s) => (s.useUp ? 1 : 0));
     this.pricedWhole = shelved.every((s) => s.costPerL !== undefined);
     this.referenceCost = Math.max(...this.cost) || 1;
@@ -190,7 +194,7 @@ export class Shelf {
       (p.peat * peat) / total +
       p.useUp * (1 - gone / total) +
       p.ingredients * (members.length - 1) * 0.1 +
-      (piece ? piece.weight * penalty(largest, piece) : 0)
+      (piece ? penalty(largest, piece) : 0)
     );
   }
 
@@ -304,7 +308,7 @@ export class Shelf {
       const aim = id === 'ph' ? phAim : spec.aims[id]!;
       const off = penalty(value, aim);
       looked.penalties[r] = off;
-      score += aim.weight * off;
+      score += off;
       if (isMet(value, aim)) met |= 1 << r;
     }
     looked.score = score;

@@ -5,20 +5,20 @@ import {
   conflictOf,
   formulated,
   searchAll,
-  shelfAndLimits,
+  fastAndLimits,
   starterFor,
   type FinderJob,
 } from '#core/finder/formulate';
 import { gcd, gathered } from '#core/finder/parts';
 import { merged, Search } from '#core/finder/search';
-import { noPreferences, Shelf } from '#core/finder/fast-evaluation';
+import { noPreferences, FastEvaluation } from '#core/finder/fast-evaluation';
 import { starterDoseGPerL } from '#core/finder/starter';
 import { readingsOf } from '#core/judge/readings';
 import { phWindow } from '#core/judge/windows';
 import { stages } from '#core/mix/stage';
 import { evaluateMix } from '#core/mix/evaluate';
-import { vesselKinds, vesselKind } from '#core/vessel/kinds';
-import { amendment, amendments, material, materials } from '#testing/library';
+import { vesselKinds } from '#core/vessel/kinds';
+import { vesselKind, amendment, amendments, material, materials } from '#testing/library';
 
 const library = new Map(amendments.map((a) => [a.id, a]));
 const cost = (id: string): number => 0.05 + (id.length % 7) * 0.03;
@@ -37,7 +37,6 @@ function job(ids: readonly string[], change: Partial<FinderJob> = {}): FinderJob
     materialsMax: 10,
     peatMax: 1,
     preferences: noPreferences,
-    weights: {},
     lime: amendment('lime-dolomitic'),
     starter: starterFor(stage, library),
     fixedDoses: [],
@@ -75,7 +74,7 @@ function naive(j: FinderJob): { tried: number; found: Found[] } {
 
 function naiveScore(j: FinderJob, parts: Uint8Array): number {
   const { members, amounts } = gathered(parts);
-  const aims = stageAims(j.stage, j.vessel, j.weights);
+  const aims = stageAims(j.stage, j.vessel);
   const base = {
     stage: j.stage,
     vessel: j.vessel,
@@ -112,7 +111,7 @@ function naiveScore(j: FinderJob, parts: Uint8Array): number {
   const share = (of: (i: number) => number): number =>
     members.reduce((s, i, k) => s + (of(i) * amounts[k]!) / total, 0);
   const highest = Math.max(...j.shelved.map((s) => s.costPerL ?? 0)) || 1;
-  const windows = windowScore(readingsOf(base, e), j.weights);
+  const windows = windowScore(readingsOf(base, e));
   return (
     windows +
     (p.price * e.composition.densification * share((i) => j.shelved[i]!.costPerL ?? 0)) / highest +
@@ -146,17 +145,15 @@ const anyJob = fc
       useUp: fc.constantFrom(0, 0, 4),
       water: fc.constantFrom(0, 3),
     }),
-    weight: fc.constantFrom(0.5, 1, 3),
     lime: fc.constantFrom('lime-dolomitic', 'wood-ash', null),
     gypsum: fc.constantFrom(0, 1),
   })
-  .map(({ ids, kind, minFirst, maxFirst, weight, lime, gypsum, ...rest }) => {
+  .map(({ ids, kind, minFirst, maxFirst, lime, gypsum, ...rest }) => {
     const j = job(ids, {
       ...rest,
       vessel: kind.vessel,
       minParts: { [ids[0]!]: minFirst },
       maxParts: { [ids[0]!]: maxFirst },
-      weights: { air: weight, n: weight },
       lime: lime === null ? null : amendment(lime),
       fixedDoses: gypsum ? [{ amendment: amendment('gypsum'), gPerL: gypsum }] : [],
     });
@@ -168,18 +165,18 @@ describe('the search is exact', () => {
     let feasible = 0;
     fc.assert(
       fc.property(anyJob, (j) => {
-        const { shelf, limits } = shelfAndLimits(j);
-        const fast = searchAll(shelf, limits, 8);
+        const { fast, limits } = fastAndLimits(j);
+        const found = searchAll(fast, limits, 8);
         const slow = naive(j);
-        expect(fast.tried).toBe(slow.tried);
-        expect(fast.best).toHaveLength(Math.min(8, slow.tried - fast.noPores));
-        fast.best.forEach((f, i) => {
+        expect(found.tried).toBe(slow.tried);
+        expect(found.best).toHaveLength(Math.min(8, slow.tried - found.noPores));
+        found.best.forEach((f, i) => {
           expect(f.score).toBeCloseTo(slow.found[i]!.score, 7);
           // The same recipe, unless two are tied to rounding.
           if (Math.abs((slow.found[i + 1]?.score ?? Infinity) - slow.found[i]!.score) > 1e-7 && i === 0)
             expect([...f.parts]).toEqual([...slow.found[0]!.parts]);
         });
-        if (fast.feasible > 0) feasible++;
+        if (found.feasible > 0) feasible++;
       }),
       { numRuns: 150 },
     );
@@ -188,10 +185,10 @@ describe('the search is exact', () => {
 
   test('shared among workers, in small steps: what one finds alone', () => {
     const ids = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'compost', 'coir-pith', 'sand-sharp'];
-    const { shelf, limits } = shelfAndLimits(job(ids, { maxTotal: 9 }));
-    const alone = searchAll(shelf, limits, 20);
+    const { fast, limits } = fastAndLimits(job(ids, { maxTotal: 9 }));
+    const alone = searchAll(fast, limits, 20);
     const parts = [0, 1, 2].map((worker) => {
-      const search = new Search(shelfAndLimits(job(ids)).shelf, limits, 20, { worker, of: 3 });
+      const search = new Search(fastAndLimits(job(ids)).fast, limits, 20, { worker, of: 3 });
       while (!search.step(50)) expect(search.progress).toBeLessThanOrEqual(1);
       return search.result();
     });
@@ -204,10 +201,10 @@ describe('the search is exact', () => {
     const ids = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'coir-pith', 'compost'];
     const strong = { ...noPreferences, price: 1, peat: 30, ingredients: 20 };
     const j = job(ids, { maxTotal: 8, preferences: strong });
-    const { shelf, limits } = shelfAndLimits(j);
-    const fast = searchAll(shelf, limits, 3);
-    expect(fast.provedWorse).toBeGreaterThan(fast.tried / 4);
-    expect(fast.best.map((f) => [...f.parts])).toEqual(
+    const { fast, limits } = fastAndLimits(j);
+    const found = searchAll(fast, limits, 3);
+    expect(found.provedWorse).toBeGreaterThan(found.tried / 4);
+    expect(found.best.map((f) => [...f.parts])).toEqual(
       naive(j)
         .found.slice(0, 3)
         .map((f) => [...f.parts]),
@@ -218,8 +215,8 @@ describe('the search is exact', () => {
     const ids = ['peat-fine', 'perlite-coarse', 'compost', 'coir-pith'];
     for (const preferences of [noPreferences, { ...noPreferences, peat: 9, ingredients: 9 }]) {
       const j = job(ids, { preferences });
-      const { shelf, limits } = shelfAndLimits(j);
-      const { perSet } = searchAll(shelf, limits, 2);
+      const { fast, limits } = fastAndLimits(j);
+      const { perSet } = searchAll(fast, limits, 2);
       const best = new Map<string, Found>();
       for (const f of naive(j).found) {
         const set = gathered(f.parts).members.join();
@@ -235,12 +232,12 @@ describe('the search is exact', () => {
       stage: 'potting',
       vessel: vesselKind('pot-11').vessel,
     });
-    const { shelf, limits } = shelfAndLimits(j);
-    for (const { parts, score } of searchAll(shelf, limits, 10).best) {
-      const f = formulated(j, shelf, parts);
+    const { fast, limits } = fastAndLimits(j);
+    for (const { parts, score } of searchAll(fast, limits, 10).best) {
+      const f = formulated(j, fast, parts);
       expect(f.score).toBeCloseTo(score, 12);
-      shelf.scored.forEach((id, r) => {
-        expect(shelf.looked.values[r]).toBeCloseTo(f.judgement.readings.find((x) => x.id === id)!.value, 9);
+      fast.scored.forEach((id, r) => {
+        expect(fast.looked.values[r]).toBeCloseTo(f.judgement.readings.find((x) => x.id === id)!.value, 9);
       });
     }
   });
@@ -248,7 +245,7 @@ describe('the search is exact', () => {
 
 describe('score', () => {
   test('0 in the middle, 1 at the edges, missed windows come behind all met ones', () => {
-    const aim = { low: 10, high: 20, kind: 'between' as const, weight: 1 };
+    const aim = { low: 10, high: 20, kind: 'between' as const };
     expect([15, 10, 20, 12.5].map((v) => penalty(v, aim))).toEqual([0, 1, 1, 0.25]);
     expect(penalty(20.01, aim)).toBeGreaterThan(10);
     expect(penalty(30, aim)).toBeGreaterThan(penalty(25, aim));
@@ -264,8 +261,8 @@ describe('score', () => {
   });
 
   test('a starter that can meet nitrogen and EC meets both', () => {
-    const n = { low: 40, high: 120, kind: 'between' as const, weight: 1 };
-    const ec = { low: 0.75, high: 2, kind: 'between' as const, weight: 1 };
+    const n = { low: 40, high: 120, kind: 'between' as const };
+    const ec = { low: 0.75, high: 2, kind: 'between' as const };
     fc.assert(
       fc.property(
         fc.double({ min: 0, max: 60, noNaN: true }),
@@ -287,27 +284,27 @@ describe('score', () => {
 describe('when nothing fits', () => {
   test('sand alone for cuttings: which windows are never met, and the least change', () => {
     const j = job(['sand-sharp', 'sand-fine'], { stage: 'rooting', vessel: vesselKind('cell-288').vessel });
-    const { shelf, limits } = shelfAndLimits(j);
-    const conflict = conflictOf(shelf, searchAll(shelf, limits, 5))!;
+    const { fast, limits } = fastAndLimits(j);
+    const conflict = conflictOf(fast, searchAll(fast, limits, 5))!;
     expect(conflict.never).toContain('air');
     expect(conflict.metAlone.air).toBe(0);
   });
 
   test('the nearest recipe misses one window only, and moving that window lets it in', () => {
     const j = job(['peat-medium', 'perlite-coarse'], { maxTotal: 8 });
-    const { shelf, limits } = shelfAndLimits(j);
-    const result = searchAll(shelf, limits, 5);
+    const { fast, limits } = fastAndLimits(j);
+    const result = searchAll(fast, limits, 5);
     expect(result.feasible).toBe(0);
-    const { nearest } = conflictOf(shelf, result)!;
-    const { judgement } = formulated(j, shelf, nearest!.parts);
+    const { nearest } = conflictOf(fast, result)!;
+    const { judgement } = formulated(j, fast, nearest!.parts);
     const off = judgement.readings.filter((r) => r.verdict !== 'ok');
     expect(off.map((r) => r.id)).toEqual([nearest!.id]);
     expect(off[0]!.value).toBeCloseTo(nearest!.value, 9);
   });
 
   test('nothing to say where something fits', () => {
-    const { shelf, limits } = shelfAndLimits(job(['peat-fine', 'perlite-coarse']));
-    expect(conflictOf(shelf, searchAll(shelf, limits, 1))).toBeNull();
+    const { fast, limits } = fastAndLimits(job(['peat-fine', 'perlite-coarse']));
+    expect(conflictOf(fast, searchAll(fast, limits, 1))).toBeNull();
   });
 });
 
@@ -364,17 +361,17 @@ describe('bad input', () => {
     ],
   ])('%s', (_, change, message) => {
     const act = (): void => {
-      const { shelf, limits } = shelfAndLimits(job(['peat-fine', 'loam'], change));
-      searchAll(shelf, limits, 1);
+      const { fast, limits } = fastAndLimits(job(['peat-fine', 'loam'], change));
+      searchAll(fast, limits, 1);
     };
     expect(act).toThrow(RangeError);
     expect(act).toThrow(message);
   });
 
   test('one material is one recipe', () => {
-    const { shelf, limits } = shelfAndLimits(job(['peat-fine']));
-    const { tried, best } = searchAll(shelf, limits, 5);
+    const { fast, limits } = fastAndLimits(job(['peat-fine']));
+    const { tried, best } = searchAll(fast, limits, 5);
     expect([tried, best.map((b) => [...b.parts])]).toEqual([1, [[1]]]);
-    expect(shelf).toBeInstanceOf(Shelf);
+    expect(fast).toBeInstanceOf(FastEvaluation);
   });
 });

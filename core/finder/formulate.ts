@@ -1,11 +1,12 @@
-import { stageAims, type AimWeights, type ScoredId } from '#core/finder/aims';
+import { stageAims, type Aims, type ScoredId } from '#core/finder/aims';
 import { gathered } from '#core/finder/parts';
 import { Search, type Limits, type SearchResult } from '#core/finder/search';
-import { Shelf, type Preferences, type Shelved } from '#core/finder/fast-evaluation';
+import { FastEvaluation, type Preferences, type Shelved } from '#core/finder/fast-evaluation';
 import { blendOf, usualStarter } from '#core/finder/starter';
 import { judgeMix, type Judgement } from '#core/judge/judge';
 import { type Stage } from '#core/mix/stage';
 import { type Amendment } from '#core/material/amendment';
+import { type Library } from '#core/recipe/library';
 import { type Dose } from '#core/mix/ph';
 import { OutOfRange } from '#core/units/check';
 import { type Vessel } from '#core/vessel/vessel';
@@ -23,11 +24,12 @@ export interface FinderJob {
   materialsMax: number;
   peatMax: number;
   preferences: Preferences;
-  weights: AimWeights;
   lime: Amendment | null;
   /** Products of the starter charge with their shares; empty for none. */
   starter: readonly { amendment: Amendment; parts: number }[];
   fixedDoses: readonly Dose[];
+  /** What remedies can reach for besides the shelf. */
+  library?: Library;
 }
 
 /** One answer: whole parts, and all that is known of them. */
@@ -55,7 +57,10 @@ export function starterFor(
 }
 
 /** @throws OutOfRange for a material named twice, or a limit on one that is not there */
-export function shelfAndLimits(job: FinderJob): { shelf: Shelf; limits: Limits } {
+export function fastAndLimits(
+  job: FinderJob,
+  aims: Aims = stageAims(job.stage, job.vessel),
+): { fast: FastEvaluation; limits: Limits } {
   const ids = job.shelved.map((s) => s.material.id);
   ids.forEach((id, i) => {
     if (ids.indexOf(id) !== i) throw new OutOfRange(`materials.${i}`, id, 'named once only');
@@ -69,11 +74,11 @@ export function shelfAndLimits(job: FinderJob): { shelf: Shelf; limits: Limits }
         throw new OutOfRange(`limits.${name}`, id, `for a material on the shelf: ${ids.join(', ')}`);
     }
   }
-  const shelf = new Shelf({
+  const fast = new FastEvaluation({
     vessel: job.vessel,
     compaction: job.compaction,
     shelved: job.shelved,
-    aims: stageAims(job.stage, job.vessel, job.weights),
+    aims,
     preferences: job.preferences,
     lime: job.lime,
     starter: job.starter.length > 0 ? blendOf(job.starter) : null,
@@ -86,22 +91,25 @@ export function shelfAndLimits(job: FinderJob): { shelf: Shelf; limits: Limits }
     materialsMax: job.materialsMax,
     peatMax: job.peatMax,
   };
-  return { shelf, limits };
+  return { fast, limits };
 }
 
 /** A found recipe in full, judged by every rule. */
-export function formulated(job: FinderJob, shelf: Shelf, parts: ArrayLike<number>): Formulated {
+export function formulated(job: FinderJob, fast: FastEvaluation, parts: ArrayLike<number>): Formulated {
   const { members, amounts } = gathered(parts);
-  shelf.look(members, amounts);
-  const { score, costPerL } = shelf.looked;
-  const doses = shelf.dosesLooked();
-  const judgement = judgeMix({
-    stage: job.stage,
-    vessel: job.vessel,
-    compaction: job.compaction,
-    components: members.map((i, k) => ({ material: job.shelved[i]!.material, parts: amounts[k]! })),
-    amendments: doses,
-  });
+  fast.look(members, amounts);
+  const { score, costPerL } = fast.looked;
+  const doses = fast.dosesLooked();
+  const judgement = judgeMix(
+    {
+      stage: job.stage,
+      vessel: job.vessel,
+      compaction: job.compaction,
+      components: members.map((i, k) => ({ material: job.shelved[i]!.material, parts: amounts[k]! })),
+      amendments: doses,
+    },
+    { library: job.library ?? null },
+  );
   return {
     parts: Object.fromEntries(members.map((i, k) => [job.shelved[i]!.material.id, amounts[k]!])),
     score,
@@ -125,8 +133,8 @@ export interface Conflict {
 }
 
 /** @returns null where some recipe meets every window, or none was looked at */
-export function conflictOf(shelf: Shelf, result: SearchResult): Conflict | null {
-  const { scored } = shelf;
+export function conflictOf(fast: FastEvaluation, result: SearchResult): Conflict | null {
+  const { scored } = fast;
   const metBy = (mask: number): number =>
     result.metCounts.reduce((sum, count, met) => ((met & mask) === mask ? sum + count : sum), 0);
   if (result.feasible > 0 || metBy(0) === 0) return null;
@@ -150,8 +158,8 @@ export function conflictOf(shelf: Shelf, result: SearchResult): Conflict | null 
 }
 
 /** The whole search at once, for tests and small shelves. */
-export function searchAll(shelf: Shelf, limits: Limits, keep: number): SearchResult {
-  const search = new Search(shelf, limits, keep);
+export function searchAll(fast: FastEvaluation, limits: Limits, keep: number): SearchResult {
+  const search = new Search(fast, limits, keep);
   while (!search.step(100_000));
   return search.result();
 }

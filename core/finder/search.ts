@@ -1,9 +1,10 @@
 import { BestOf, compareFound, type Found } from '#core/finder/best-of';
 import { gcd, spreadOut } from '#core/finder/parts';
-import { type Shelf } from '#core/finder/fast-evaluation';
-import { OutOfRange } from '#core/units/check';
+import { type FastEvaluation } from '#core/finder/fast-evaluation';
+import { limits } from '#core/units/limits';
+import { checkWhole, OutOfRange } from '#core/units/check';
 
-export const MOST_PARTS = 20;
+export const MOST_PARTS = limits.finderParts[1];
 
 export interface Limits {
   /** Parts in all, 1–20. */
@@ -74,21 +75,21 @@ export class Search {
    * @throws OutOfRange for limits that contradict each other
    */
   constructor(
-    private readonly shelf: Shelf,
+    private readonly fast: FastEvaluation,
     private readonly limits: Limits,
     keep: number,
     private readonly share = { worker: 0, of: 1 },
   ) {
-    checkLimits(shelf, limits);
-    this.n = shelf.size;
+    checkLimits(fast, limits);
+    this.n = fast.size;
     this.outer = Math.max(0, this.n - INNER);
     this.prefix = limits.min.slice(0, this.outer);
     this.prefixSum = this.prefix.reduce((a, b) => a + b, 0);
     this.best = new BestOf(keep);
-    this.nearest = shelf.scored.map(() => null);
+    this.nearest = fast.scored.map(() => null);
     this.perSet = new Array<Found | undefined>(1 << this.n);
-    this.peaty = shelf.spec.shelved.map((s) => !s.material.peatFree);
-    this.bounded = Object.values(shelf.spec.preferences).some((w) => w > 0);
+    this.peaty = fast.spec.shelved.map((s) => !s.material.peatFree);
+    this.bounded = Object.values(fast.spec.preferences).some((w) => w > 0);
   }
 
   /** Looks at whole tasks until about so many recipes are done. @returns whether the search is over */
@@ -116,7 +117,7 @@ export class Search {
   result(): SearchResult {
     return {
       ...this.counts,
-      feasible: this.metCounts[this.shelf.allMet]!,
+      feasible: this.metCounts[this.fast.allMet]!,
       best: this.best.sorted(),
       perSet: this.perSet.filter((found) => found !== undefined).sort(compareFound),
       metCounts: this.metCounts,
@@ -191,7 +192,7 @@ export class Search {
       if (divisor > 1) this.counts.commonDivisor++;
       return;
     }
-    const { members, amounts, shelf } = this;
+    const { members, amounts, fast } = this;
     if (this.limits.peatMax < 1 && this.peatShare() > this.limits.peatMax + 1e-12) {
       this.counts.overLimits++;
       return;
@@ -201,17 +202,17 @@ export class Search {
     for (const member of members) set |= 1 << member;
     const known = this.perSet[set];
     if (this.bounded && known) {
-      const least = shelf.leastScore(members, amounts);
+      const least = fast.leastScore(members, amounts);
       if (least > this.best.worst && least > known.score + 1e-12) {
         this.counts.provedWorse++;
         return;
       }
     }
-    if (!shelf.look(members, amounts)) {
+    if (!fast.look(members, amounts)) {
       this.counts.noPores++;
       return;
     }
-    const { score, met } = shelf.looked;
+    const { score, met } = fast.looked;
     this.metCounts[met]!++;
     const enters = score <= this.best.worst;
     if (enters || !known || score <= known.score + 1e-12) {
@@ -219,17 +220,17 @@ export class Search {
       if (enters) this.best.take(found);
       if (!known || compareFound(found, known) < 0) this.perSet[set] = found;
     }
-    const missed = shelf.allMet & ~met;
+    const missed = fast.allMet & ~met;
     if (missed !== 0 && (missed & (missed - 1)) === 0) this.noteNearMiss(31 - Math.clz32(missed));
   }
 
   private noteNearMiss(r: number): void {
-    const { shelf } = this;
-    const beyond = shelf.looked.penalties[r]!;
+    const { fast } = this;
+    const beyond = fast.looked.penalties[r]!;
     const known = this.nearest[r]!;
     if (known && known.beyond < beyond) return;
     const parts = spreadOut(this.members, this.amounts, this.n);
-    this.nearest[r] = nearer(known, { value: shelf.looked.values[r]!, beyond, parts });
+    this.nearest[r] = nearer(known, { value: fast.looked.values[r]!, beyond, parts });
   }
 
   private peatShare(): number {
@@ -280,18 +281,14 @@ function nearer(a: NearMiss | null, b: NearMiss | null): NearMiss | null {
   return compareFound(found(b), found(a)) < 0 ? b : a;
 }
 
-function checkLimits(shelf: Shelf, { maxTotal, min, max, materialsMax, peatMax }: Limits): void {
-  const whole = (name: string, value: number, low: number, high: number): void => {
-    if (!Number.isInteger(value) || value < low || value > high)
-      throw new OutOfRange(name, value, `a whole number from ${low} to ${high}`);
-  };
-  whole('maxTotalParts', maxTotal, 1, MOST_PARTS);
-  whole('limits.materialsMax', materialsMax, 1, 10);
+function checkLimits(fast: FastEvaluation, { maxTotal, min, max, materialsMax, peatMax }: Limits): void {
+  checkWhole('maxTotalParts', maxTotal, ...limits.finderParts);
+  checkWhole('limits.materialsMax', materialsMax, ...limits.finderMaterials);
   if (!(peatMax >= 0 && peatMax <= 1))
     throw new OutOfRange('limits.peatPctMax', peatMax * 100, 'from 0 to 100');
-  shelf.spec.shelved.forEach(({ material: { id } }, i) => {
-    whole(`limits.minParts.${id}`, min[i]!, 0, MOST_PARTS);
-    whole(`limits.maxParts.${id}`, max[i]!, 0, MOST_PARTS);
+  fast.spec.shelved.forEach(({ material: { id } }, i) => {
+    checkWhole(`limits.minParts.${id}`, min[i]!, 0, MOST_PARTS);
+    checkWhole(`limits.maxParts.${id}`, max[i]!, 0, MOST_PARTS);
     if (min[i]! > max[i]!)
       throw new OutOfRange(`limits.minParts.${id}`, min[i], `at most its maxParts, ${max[i]!}`);
   });

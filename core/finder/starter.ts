@@ -55,10 +55,10 @@ export function starterDoseGPerL(
 ): number {
   const [halfN, halfEc] = [(n.high - n.low) / 2, (ec.high - ec.low) / 2];
   const [aN, aEc] = [nPerG / halfN, ecPerG / halfEc];
-  const steep = n.weight * aN * aN + ec.weight * aEc * aEc;
+  const steep = aN * aN + aEc * aEc;
   if (!(steep > 0)) return 0;
   const [bN, bEc] = [(n0 - (n.low + n.high) / 2) / halfN, (ec0 - (ec.low + ec.high) / 2) / halfEc];
-  const best = Math.max(0, -(n.weight * aN * bN + ec.weight * aEc * bEc) / steep);
+  const best = Math.max(0, -(aN * bN + aEc * bEc) / steep);
   const least = Math.max(0, nPerG > 0 ? (n.low - n0) / nPerG : 0, ecPerG > 0 ? (ec.low - ec0) / ecPerG : 0);
   const most = Math.min(
     nPerG > 0 ? (n.high - n0) / nPerG : Infinity,

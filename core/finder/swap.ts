@@ -2,11 +2,12 @@ import { type Aim, type Aims } from '#core/finder/aims';
 import { searchAll } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
 import { MOST_PARTS } from '#core/finder/search';
-import { noPreferences, Shelf } from '#core/finder/fast-evaluation';
+import { noPreferences, FastEvaluation } from '#core/finder/fast-evaluation';
 import { blendOf } from '#core/finder/starter';
 import { judgeMix, type Judgement } from '#core/judge/judge';
 import { type Reading } from '#core/judge/readings';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
+import { isCoir } from '#core/material/families';
 import { type Material } from '#core/material/material';
 import { coirCalciumGPerL } from '#core/mix/leaching';
 import { meanByShare } from '#core/mix/composition';
@@ -57,7 +58,7 @@ export function swapMaterial(now: Judgement, from: string, to: Material, help: S
   const feeds = input.amendments.filter((d) => d.gPerL > 0 && neutralisingMeqPerG(d.amendment) === 0);
   const charge = feeds.filter((d) => d.amendment.kind === 'salt' && d.amendment.nPct > 0);
   const rest = feeds.filter((d) => !charge.includes(d) && d.amendment.id !== help.gypsum?.id);
-  const shelf = new Shelf({
+  const fast = new FastEvaluation({
     vessel: input.vessel,
     compaction: input.compaction,
     shelved: shelved.map((material) => ({ material })),
@@ -73,16 +74,16 @@ export function swapMaterial(now: Judgement, from: string, to: Material, help: S
   // It stays the same mix but for the one material: each of the others keeps a part at least.
   const must = shelved.map(() => 1);
   const found = searchAll(
-    shelf,
+    fast,
     { maxTotal, min: must, max: must.map(() => maxTotal), materialsMax: shelved.length, peatMax: 1 },
     1,
   ).best[0];
   if (!found) throw new OutOfRange('to', to.id, 'a material that leaves pores at this firming');
 
   const { members, amounts } = gathered(found.parts);
-  shelf.look(members, amounts);
+  fast.look(members, amounts);
   const components = members.map((i, k) => ({ material: shelved[i]!, parts: amounts[k]! }));
-  const solved = shelf.dosesLooked();
+  const solved = fast.dosesLooked();
   const solvedLime = solved.find((d) => d.amendment === lime);
   const limeToPh = solvedLime ? { amendment: lime, ph: evaluation.ph } : null;
   const doses = solved.filter((d) => d !== solvedLime);
@@ -137,13 +138,12 @@ function aimsLike(now: Judgement): Aims {
     low: value - half,
     high: value + half,
     kind: 'between',
-    weight: 1,
   });
   const aims: Partial<Record<string, Aim>> = {};
   for (const r of now.readings) {
     aims[r.id] =
       r.id === 'largestParticle'
-        ? { low: 0, high: Math.max(r.high, r.value), kind: 'atMost', weight: 1 }
+        ? { low: 0, high: Math.max(r.high, r.value), kind: 'atMost' }
         : around(valueOf(now, r), (r.high - r.low) / 2);
   }
   const ph = aims['ph']!;
@@ -176,7 +176,7 @@ function withoutTests(input: MixInput): MixInput {
 function withCalcium(input: MixInput, doses: readonly Dose[], { gypsum }: SwapHelp): Dose[] {
   if (!gypsum) return [...doses];
   const { evaluation } = judgeMix(input);
-  const coir = (m: Material): number => (m.id.startsWith('coir') ? 1 : 0);
+  const coir = (m: Material): number => (isCoir(m) ? 1 : 0);
   const share = meanByShare(evaluation.composition, coir);
   if (share < COIR_SHARE) return [...doses];
   const k = meanByShare(evaluation.composition, (m) => coir(m) * m.availableKMgPerL) / share;

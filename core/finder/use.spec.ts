@@ -1,12 +1,11 @@
 import { bindingWindow, differences, missingMaterial, neighboursOf } from '#core/finder/compare';
 import { correctBatch, type BatchState } from '#core/batch/correct';
-import { formulated, searchAll, shelfAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
+import { formulated, searchAll, fastAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
 import { noPreferences } from '#core/finder/fast-evaluation';
 import { swapMaterial, swapsFor } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
-import { vesselKind } from '#core/vessel/kinds';
-import { amendment, amendments, material, materials } from '#testing/library';
+import { vesselKind, amendment, amendments, material, materials } from '#testing/library';
 import { recipe } from '#testing/recipe';
 
 const library = new Map(amendments.map((a) => [a.id, a]));
@@ -21,7 +20,6 @@ const job = (ids: string[]): FinderJob => ({
   materialsMax: 10,
   peatMax: 1,
   preferences: noPreferences,
-  weights: {},
   lime: amendment('lime-dolomitic'),
   starter: starterFor('germination', library),
   fixedDoses: [],
@@ -30,13 +28,13 @@ const help = { lime: amendment('lime-dolomitic'), gypsum: amendment('gypsum') };
 
 describe('why a recipe is where it is', () => {
   const j = job(['peat-fine', 'perlite-fine', 'vermiculite-fine']);
-  const { shelf, limits } = shelfAndLimits(j);
-  const best = searchAll(shelf, limits, 5).best;
-  const first = formulated(j, shelf, best[0]!.parts);
+  const { fast, limits } = fastAndLimits(j);
+  const best = searchAll(fast, limits, 5).best;
+  const first = formulated(j, fast, best[0]!.parts);
 
   test('the best of all has no better neighbour within its limits', () => {
     const total = best[0]!.parts.reduce((a, b) => a + b, 0);
-    const neighbours = neighboursOf(j, shelf, best[0]!.parts);
+    const neighbours = neighboursOf(j, fast, best[0]!.parts);
     expect(neighbours.length).toBeGreaterThan(3);
     for (const n of neighbours) {
       if (total + n.by <= j.maxTotal) expect(n.scoreChange).toBeGreaterThan(-1e-9);
@@ -58,11 +56,11 @@ describe('why a recipe is where it is', () => {
     expect(binding!.costs).toBeLessThanOrEqual(first.score + 1e-9);
   });
 
-  test('what is missing: coarse air for a shelf that has none', () => {
+  test('what is missing: coarse air for a fast that has none', () => {
     const wet = job(['peat-fine', 'vermiculite-fine']);
     const rooting = { ...wet, stage: 'rooting' as const };
-    const made = shelfAndLimits(rooting);
-    const only = formulated(rooting, made.shelf, searchAll(made.shelf, made.limits, 1).best[0]!.parts);
+    const made = fastAndLimits(rooting);
+    const only = formulated(rooting, made.fast, searchAll(made.fast, made.limits, 1).best[0]!.parts);
     const missing = missingMaterial(rooting, only, materials)!;
     expect(['air', 'weight']).toContain(missing.material.role);
     expect(missing.score).toBeLessThan(missing.was);
@@ -71,8 +69,8 @@ describe('why a recipe is where it is', () => {
 
   test('what is missing: the finer grade in place of the coarse one', () => {
     const coarse = job(['peat-medium', 'sand-sharp']);
-    const made = shelfAndLimits(coarse);
-    const only = formulated(coarse, made.shelf, [3, 1]);
+    const made = fastAndLimits(coarse);
+    const only = formulated(coarse, made.fast, [3, 1]);
     const missing = missingMaterial(coarse, only, materials)!;
     expect(missing.instead?.id).toBe('peat-medium');
     expect(missing.material.maxParticleMm).toBeLessThanOrEqual(6);
@@ -153,9 +151,9 @@ describe('correct a batch', () => {
     { limeToPh: 5.8, doses: { 'calcium-nitrate': 0.2 } },
   );
   const e = evaluateMix(input);
-  const shelf = ['perlite-coarse', 'peat-fine', 'sand-sharp'].map(material);
+  const fast = ['perlite-coarse', 'peat-fine', 'sand-sharp'].map(material);
   const plan = (measured: Partial<BatchState>) =>
-    correctBatch({ input, litres: 100, ...measured }, shelf, amendment('lime-dolomitic'), 'sowing');
+    correctBatch({ input, litres: 100, ...measured }, fast, amendment('lime-dolomitic'), 'sowing');
 
   test('nothing wrong, nothing to do', () => {
     expect(plan({ airPct: 6.5, ph: 5.8, ecSaturatedMSPerCm: 0.32, saturation: 0.45 })).toMatchObject({

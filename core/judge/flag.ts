@@ -1,3 +1,5 @@
+import { type Fix } from '#core/recipe/fix';
+import { type Library } from '#core/recipe/library';
 import { type Reading, type ReadingId } from '#core/judge/readings';
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { type Said } from '#core/units/said';
@@ -5,17 +7,6 @@ import { type Said } from '#core/units/said';
 export const severities = ['stop', 'warn', 'note'] as const;
 /** stop: this hurts plants or people · warn: likely to go wrong · note: good to know. */
 export type Severity = (typeof severities)[number];
-
-/** A change of the recipe that a remedy makes with one press. */
-export type Fix =
-  | { kind: 'limeToPh'; amendment: string; ph: number }
-  | { kind: 'noLime' }
-  | { kind: 'dropAmendment'; amendment: string }
-  | { kind: 'dose'; amendment: string; gPerL: number }
-  | { kind: 'swapMaterial'; from: string; to: string }
-  | { kind: 'addPart'; material: string }
-  | { kind: 'compaction'; pct: number }
-  | { kind: 'vessel'; vessel: string };
 
 export interface Flag {
   code: string;
@@ -32,6 +23,8 @@ export interface Judged {
   input: MixInput;
   evaluation: Evaluation;
   reading: (id: ReadingId) => Reading | undefined;
+  /** What else there is to reach for; null where only the recipe is known. */
+  library: Library | null;
 }
 
 /** One rule: silent, or one flag. */

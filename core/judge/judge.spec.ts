@@ -1,8 +1,8 @@
 import { recipeSchema } from '#contract/recipe';
 import { judgeMix } from '#core/judge/judge';
 import { schools } from '#core/recipe/schools';
-import { libraryOf, mixInputOf } from '#core/recipe/recipe';
-import { amendments, material, materials } from '#testing/library';
+import { mixInputOf } from '#core/recipe/recipe';
+import { amendments, material, materials, library } from '#testing/library';
 import { type Severity } from '#core/judge/flag';
 import { stages } from '#core/mix/stage';
 import { stageWindows } from '#core/judge/windows';
@@ -159,7 +159,7 @@ describe('schools', () => {
     const deaf = Object.fromEntries(raised.map(([code]) => [code, 'note' as const]));
     for (const [, , parts, sketch] of raised) {
       const before = judgeMix(recipe(parts, sketch)).flags;
-      const after = judgeMix(recipe(parts, sketch), deaf).flags;
+      const after = judgeMix(recipe(parts, sketch), { loudness: deaf }).flags;
       const stops = (all: typeof before) =>
         all
           .filter((f) => f.severity === 'stop')
@@ -170,7 +170,6 @@ describe('schools', () => {
     }
   });
 
-  const library = libraryOf(materials, amendments);
   test.each(
     schools.flatMap((s) => Object.entries(s.mixes).map(([stage, mix]) => [s.id, stage, mix] as const)),
   )('the starting mix of %s for %s meets every window', (_, stage, mix) => {

@@ -35,6 +35,7 @@ import {
   tooLight,
 } from '#core/judge/flags/vessel-fit';
 import { readingsOf, type Reading } from '#core/judge/readings';
+import { type Library } from '#core/recipe/library';
 import { type School } from '#core/recipe/schools';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 
@@ -82,6 +83,12 @@ export const rules: readonly Rule[] = [
   lifting,
 ];
 
+/** Who asks: how loudly some rules speak in their way of working, and what they have to reach for. */
+export interface Stance {
+  loudness?: School['loudness'];
+  library?: Library | null;
+}
+
 export interface Judgement {
   input: MixInput;
   evaluation: Evaluation;
@@ -92,13 +99,12 @@ export interface Judgement {
 
 /**
  * Computes a recipe and reads it with every rule.
- * @param loudness of a school: how loudly some rules speak
  * @throws RangeError as evaluateMix
  */
-export function judgeMix(input: MixInput, loudness: School['loudness'] = {}): Judgement {
+export function judgeMix(input: MixInput, { loudness = {}, library = null }: Stance = {}): Judgement {
   const evaluation = evaluateMix(input);
   const readings = readingsOf(input, evaluation);
-  const judged: Judged = { input, evaluation, reading: (id) => readings.find((r) => r.id === id) };
+  const judged: Judged = { input, evaluation, reading: (id) => readings.find((r) => r.id === id), library };
   const flags = rules.flatMap((rule) => {
     const flag = rule(judged);
     if (!flag) return [];

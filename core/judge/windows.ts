@@ -1,5 +1,5 @@
 import { type Stage } from '#core/mix/stage';
-import { type Material } from '#core/material/material';
+import { isEarthy } from '#core/material/families';
 import { meanByShare } from '#core/mix/composition';
 import { type Evaluation } from '#core/mix/evaluate';
 import { narrowestSideMm, type Vessel } from '#core/vessel/vessel';
@@ -62,8 +62,7 @@ export const EARTHY_PH_WINDOW = ph(6.0, 6.8);
 export const BLOCK_AIR_AFTER_DRYDOWN_PCT = window(RULE)(8, 25);
 export const BLOCK_COHESION = window(RULE)(0.55, 1);
 
-/** Loam, compost and castings: more than this share of them by volume of parts moves the pH window. */
-export const isEarthy = (material: Material): boolean => material.role === 'food' || material.id === 'loam';
+/** More than this share of what is earthy by volume of parts moves the pH window. */
 export const MOST_EARTHY_SHARE = 0.25;
 
 export function phWindow(stage: Stage, evaluation: Evaluation): Window {

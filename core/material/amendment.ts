@@ -1,11 +1,16 @@
 export const amendmentKinds = ['lime', 'salt', 'trace', 'wetting', 'coated', 'organic', 'mineral'] as const;
 export type AmendmentKind = (typeof amendmentKinds)[number];
 
+export const amendmentForms = ['', 'pellet', 'ash'] as const;
+export type AmendmentForm = (typeof amendmentForms)[number];
+
 /** What is dosed in grams per litre. Label percentages as they stand on the bag. */
 export interface Amendment {
   id: string;
   name: string;
   kind: AmendmentKind;
+  /** Shape in which it comes where that matters: pellets react in spots, ash varies from fire to fire. */
+  form: AmendmentForm;
   nPct: number;
   p2O5Pct: number;
   k2OPct: number;

@@ -1,3 +1,5 @@
+import { type Family } from '#core/material/families';
+
 export const roles = ['water', 'air', 'weight', 'food'] as const;
 /** What a material is there for. */
 export type Role = (typeof roles)[number];
@@ -10,6 +12,7 @@ export type Make = (typeof makes)[number];
 export interface Material {
   id: string;
   name: string;
+  family: Family;
   role: Role;
   make: Make;
   dryBulkDensityGPerL: number;

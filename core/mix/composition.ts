@@ -1,5 +1,6 @@
 import { type Material } from '#core/material/material';
 import { mixingShrinkage } from '#core/mix/packing';
+import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 
 /** So many parts, by volume of the loose material. */
@@ -8,8 +9,8 @@ export interface Part {
   parts: number;
 }
 
-export const MOST_COMPONENTS = 30;
-export const MOST_COMPACTION = 0.5;
+const MOST_COMPONENTS = limits.materialsInMix[1];
+export const MOST_COMPACTION = limits.compactionPct[1] / 100;
 
 /** What the parts become once mixed and firmed. Fractions of the finished volume unless a unit is named. */
 export interface Composition {
@@ -37,7 +38,7 @@ export function compose(parts: readonly Part[], compaction: number, measuredShri
   if (parts.length < 1 || parts.length > MOST_COMPONENTS) {
     throw new OutOfRange('components', parts.length, `1 to ${MOST_COMPONENTS} materials`);
   }
-  parts.forEach((p, i) => checkRange(`components.${i}.parts`, p.parts, 1e-6, 1000));
+  parts.forEach((p, i) => checkRange(`components.${i}.parts`, p.parts, ...limits.scoopedParts));
   checkRange('compaction', compaction, 0, MOST_COMPACTION);
   const shrinkage =
     measuredShrinkage ??

@@ -4,6 +4,7 @@ import { compose, meanByShare, type Composition, type Part } from '#core/mix/com
 import { acidity, limeDoseGPerL, limedMeqPerL, phAfter, type Acidity, type Dose } from '#core/mix/ph';
 import { dilutionWater, ecMSPerCm, elementsMgPerL, saltLoadMeqPerL, type Elements } from '#core/mix/salts';
 import { columnOf, drain, soakedFootMm, waterHeld, type Column, type Drained } from '#core/mix/water-air';
+import { limits, type Range } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 import { checkVessel, type Vessel } from '#core/vessel/vessel';
 
@@ -65,15 +66,13 @@ export interface Evaluation {
   soakedFootMm: number;
 }
 
-export const MOST_GRAMS_PER_LITRE = 1000;
-
 /**
  * From a recipe to everything that is known of it in its vessel. Model sections 2–8.
  * @throws RangeError naming the argument, its value and what is allowed
  */
 export function evaluateMix(input: MixInput): Evaluation {
   checkVessel(input.vessel);
-  input.amendments.forEach((d, i) => checkRange(`amendments.${i}.gPerL`, d.gPerL, 0, MOST_GRAMS_PER_LITRE));
+  input.amendments.forEach((d, i) => checkRange(`amendments.${i}.gPerL`, d.gPerL, ...limits.doseGPerL));
   const composition = compose(
     input.components,
     input.compaction,
@@ -125,15 +124,18 @@ export function evaluateMix(input: MixInput): Evaluation {
   };
 }
 
+const pct = ([low, high]: Range): Range => [low / 100, high / 100];
+
 function checkMeasured(measured: Measured): Measured {
   const { shrinkage, jar, air, ph, ecSaturatedMSPerCm } = measured;
-  if (shrinkage !== undefined) checkRange('measured.shrinkage', shrinkage, 0, 0.5);
-  if (air !== undefined) checkRange('measured.air', air, 0, 0.9);
-  if (ph !== undefined) checkRange('measured.ph', ph, 2.5, 11);
-  if (ecSaturatedMSPerCm !== undefined) checkRange('measured.ecSaturatedMSPerCm', ecSaturatedMSPerCm, 0, 50);
-  if (jar) {
-    checkRange('measured.jar.bufferMeqPerLPerPh', jar.bufferMeqPerLPerPh, 0.1, 1000);
-    checkRange('measured.jar.phBeforeLime', jar.phBeforeLime, 2.5, 9);
-  }
+  const check = (name: string, value: number | undefined, range: Range): void => {
+    if (value !== undefined) checkRange(`measured.${name}`, value, ...range);
+  };
+  check('shrinkage', shrinkage, pct(limits.measuredShrinkagePct));
+  check('air', air, pct(limits.measuredAirPct));
+  check('ph', ph, limits.measuredPh);
+  check('ecSaturatedMSPerCm', ecSaturatedMSPerCm, limits.measuredEcMSPerCm);
+  check('jar.bufferMeqPerLPerPh', jar?.bufferMeqPerLPerPh, limits.jarBufferMeqPerLPerPh);
+  check('jar.phBeforeLime', jar?.phBeforeLime, limits.jarPhBeforeLime);
   return measured;
 }

@@ -1,3 +1,5 @@
+import { type Vessel } from '#core/vessel/vessel';
+
 /** The squeeze scale: degree of saturation (water / pores) and what the hand feels. Common practice, no source. */
 export const squeezes = [
   { upTo: 0.15, says: 'dusty' },
@@ -12,3 +14,12 @@ export const squeezes = [
 export function squeezeAt(saturation: number): string {
   return squeezes.find((s) => saturation < s.upTo)!.says;
 }
+
+export const moistures = ['sowing', 'block'] as const;
+export type Moisture = (typeof moistures)[number];
+
+/** Degree of saturation (water / pores) to mix to: common practice, no source. */
+export const targetSaturation: Record<Moisture, number> = { sowing: 0.45, block: 0.8 };
+
+/** What a mix is wetted for where nobody says: blocks are pressed wet. */
+export const usualMoisture = (vessel: Vessel): Moisture => (vessel.shape === 'block' ? 'block' : 'sowing');

@@ -1,5 +1,6 @@
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { meanByShare, type Composition } from '#core/mix/composition';
+import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 
 /** So many grams of a product to a litre of finished mix. */
@@ -53,7 +54,7 @@ export function limeDoseGPerL(
   targetPh: number,
   otherMeqPerL = 0,
 ): number {
-  checkRange('limeToPh.ph', targetPh, 3.5, 8);
+  checkRange('limeToPh.ph', targetPh, ...limits.limeToPh);
   const strength = neutralisingMeqPerG(product);
   if (!(strength > 0))
     throw new OutOfRange('limeToPh.amendment', product.id, 'a product that neutralises acid');

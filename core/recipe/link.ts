@@ -1,6 +1,7 @@
+import { limits, type Range } from '#core/units/limits';
 import { stages } from '#core/mix/stage';
-import { type Library, type MeasuredByHand, type Recipe, withTests } from '#core/recipe/recipe';
-import { vesselKinds } from '#core/vessel/kinds';
+import { type Library } from '#core/recipe/library';
+import { type MeasuredByHand, type Recipe, withTests } from '#core/recipe/recipe';
 
 /** Query parameters of a recipe link, readable by people: `parts=peat-fine:5,perlite-fine:2&lime=lime-dolomitic:5.8`. */
 export type LinkParams = Record<
@@ -27,12 +28,12 @@ export function recipeToLink(recipe: Recipe): LinkParams {
 
 /** Names of the tests in a link, with their ranges. The jar test is two numbers that go together. */
 const testNames = {
-  shrink: [0, 50],
-  air: [0, 90],
-  ph: [2.5, 11],
-  ec: [0, 50],
-  buffer: [0.1, 1000],
-  sour: [2.5, 9],
+  shrink: limits.measuredShrinkagePct,
+  air: limits.measuredAirPct,
+  ph: limits.measuredPh,
+  ec: limits.measuredEcMSPerCm,
+  buffer: limits.jarBufferMeqPerLPerPh,
+  sour: limits.jarPhBeforeLime,
 } as const;
 
 function testsToText({ shrinkagePct, airPct, ph, ecSaturatedMSPerCm, jar }: MeasuredByHand): string {
@@ -65,7 +66,7 @@ export function recipeFromLink(
   fallback: Recipe,
 ): LinkReading {
   const problems: string[] = [];
-  const number = (name: string, given: string, low: number, high: number): number | null => {
+  const number = (name: string, given: string, [low, high]: Range): number | null => {
     const value = Number(given);
     if (given.trim() !== '' && Number.isFinite(value) && value >= low && value <= high) return value;
     problems.push(`${name} must be a number from ${low} to ${high}, the link says “${given}”`);
@@ -78,12 +79,7 @@ export function recipeFromLink(
     if (!found) problems.push(`${name}: there is no “${given}”`);
     return found ?? otherwise;
   };
-  const pairs = (
-    name: string,
-    ids: ReadonlyMap<string, unknown>,
-    low: number,
-    high: number,
-  ): [string, number][] =>
+  const pairs = (name: string, ids: ReadonlyMap<string, unknown>, range: Range): [string, number][] =>
     (get(name) ?? '')
       .split(',')
       .filter((piece) => piece.trim() !== '')
@@ -93,37 +89,35 @@ export function recipeFromLink(
           problems.push(`${name}: there is no “${id}” on the shelf`);
           return [];
         }
-        const value = number(`${name} of ${id}`, amount, low, high);
+        const value = number(`${name} of ${id}`, amount, range);
         return value === null ? [] : [[id, value]];
       });
 
-  const vessel = known(
-    'into',
-    vesselKinds.map((v) => v.id),
-    fallback.vessel,
-  );
-  const parts = pairs('parts', library.materials, 0.01, 1000).slice(0, 30);
+  const vessel = known('into', [...library.vessels.keys()], fallback.vessel);
+  const parts = pairs('parts', library.materials, limits.parts).slice(0, limits.materialsInMix[1]);
   const limeGiven = get('lime');
-  const lime = limeGiven === 'none' ? undefined : pairs('lime', library.amendments, 3.5, 8)[0];
+  const lime = limeGiven === 'none' ? undefined : pairs('lime', library.amendments, limits.limeToPh)[0];
   const make = get('make');
   const recipe: Recipe = {
     stage: known('stage', stages, fallback.stage),
     vessel,
-    compactionPct: optional(get('firm'), (v) => number('firm', v, 0, 50)) ?? usual(vessel),
+    compactionPct:
+      optional(get('firm'), (v) => number('firm', v, limits.compactionPct)) ??
+      usualCompactionPct(vessel, library),
     components: parts.length ? parts.map(([material, n]) => ({ material, parts: n })) : fallback.components,
     lime: limeGiven === null ? fallback.lime : lime ? { amendment: lime[0], ph: lime[1] } : null,
-    amendments: pairs('dose', library.amendments, 0, 1000).map(([amendment, gPerL]) => ({
+    amendments: pairs('dose', library.amendments, limits.doseGPerL).map(([amendment, gPerL]) => ({
       amendment,
       gPerL,
     })),
     job: fallback.job,
   };
   if (make?.endsWith('L')) {
-    const litres = number('make', make.slice(0, -1), 0.01, 100_000);
+    const litres = number('make', make.slice(0, -1), limits.jobLitres);
     if (litres !== null) recipe.job = { litres };
   } else if (make !== null) {
-    const trays = number('make', make, 1, 100_000);
-    const sparePct = optional(get('spare'), (v) => number('spare', v, 0, 200)) ?? 0;
+    const trays = number('make', make, limits.trays);
+    const sparePct = optional(get('spare'), (v) => number('spare', v, limits.sparePct)) ?? 0;
     if (trays !== null) recipe.job = { trays: Math.round(trays), sparePct };
   }
   const tests = new Map<string, number>();
@@ -133,8 +127,7 @@ export function recipeFromLink(
       problems.push(`tests: there is no “${name}”`);
       continue;
     }
-    const [low, high] = testNames[name as keyof typeof testNames];
-    const value = number(`test ${name}`, amount, low, high);
+    const value = number(`test ${name}`, amount, testNames[name as keyof typeof testNames]);
     if (value !== null) tests.set(name, value);
   }
   return { recipe: withTests(recipe, measuredFrom(tests)), problems };
@@ -154,7 +147,7 @@ function measuredFrom(tests: ReadonlyMap<string, number>): MeasuredByHand {
   };
 }
 
-const usual = (vessel: string): number =>
-  100 * (vesselKinds.find((v) => v.id === vessel)?.usualCompaction ?? 0);
+const usualCompactionPct = (vessel: string, library: Library): number =>
+  100 * (library.vessels.get(vessel)?.usualCompaction ?? 0);
 const optional = <T>(given: string | null, read: (given: string) => T): T | null =>
   given === null ? null : read(given);

@@ -1,10 +1,7 @@
 import { type VesselKind } from '#core/vessel/tray';
-import { type Amendment } from '#core/material/amendment';
-import { type Material } from '#core/material/material';
 import { type Stage } from '#core/mix/stage';
 import { type Measured, type MixInput } from '#core/mix/evaluate';
-import { OutOfRange } from '#core/units/check';
-import { vesselKind } from '#core/vessel/kinds';
+import { lookUp, type Library } from '#core/recipe/library';
 import { jobLitres } from '#core/vessel/tray';
 
 /** A recipe as people keep and pass it on: ids and plain numbers, all that a link or a file has to hold. */
@@ -33,46 +30,31 @@ export interface MeasuredByHand {
 /** How much to make: trays (or single vessels where they are counted so) with some to spare, or litres. */
 export type Job = { trays: number; sparePct: number } | { litres: number };
 
-/** Where ids are looked up. */
-export interface Library {
-  materials: ReadonlyMap<string, Material>;
-  amendments: ReadonlyMap<string, Amendment>;
-}
-
-export function libraryOf(materials: readonly Material[], amendments: readonly Amendment[]): Library {
-  return {
-    materials: new Map(materials.map((m) => [m.id, m])),
-    amendments: new Map(amendments.map((a) => [a.id, a])),
-  };
-}
-
-/** @throws OutOfRange naming the place, the id and what there is */
-export function lookUp<T>(rows: ReadonlyMap<string, T>, id: string, path: string): T {
-  const row = rows.get(id);
-  if (row === undefined) throw new OutOfRange(path, id, `one of ${[...rows.keys()].join(', ')}`);
-  return row;
-}
-
-/** Ids become materials and amendments, percentages become fractions. @throws OutOfRange for an unknown id */
-export function mixInputOf(recipe: Recipe, library: Library): MixInput {
+/**
+ * Ids become materials, amendments and a vessel, percentages become fractions.
+ * @param path where the recipe stands in what was given, for the error: `recipe.`
+ * @throws OutOfRange for an unknown id
+ */
+export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInput {
+  const kind = lookUp(library.vessels, recipe.vessel, `${path}vessel`);
   return {
     stage: recipe.stage,
-    vessel: vesselKind(recipe.vessel).vessel,
+    vessel: kind.vessel,
     compaction: recipe.compactionPct / 100,
     components: recipe.components.map((c, i) => ({
       parts: c.parts,
-      material: lookUp(library.materials, c.material, `components.${i}.material`),
+      material: lookUp(library.materials, c.material, `${path}components.${i}.material`),
     })),
-    litres: litresOf(recipe.job, vesselKind(recipe.vessel)),
+    litres: litresOf(recipe.job, kind),
     ...(recipe.measured && { measured: measuredOf(recipe.measured) }),
     amendments: recipe.amendments.map((d, i) => ({
       gPerL: d.gPerL,
-      amendment: lookUp(library.amendments, d.amendment, `amendments.${i}.amendment`),
+      amendment: lookUp(library.amendments, d.amendment, `${path}amendments.${i}.amendment`),
     })),
     ...(recipe.lime && {
       limeToPh: {
         ph: recipe.lime.ph,
-        amendment: lookUp(library.amendments, recipe.lime.amendment, 'lime.amendment'),
+        amendment: lookUp(library.amendments, recipe.lime.amendment, `${path}lime.amendment`),
       },
     }),
   };

@@ -1,7 +1,9 @@
-import { type Severity } from '#core/judge/flag';
 import { type Stage } from '#core/mix/stage';
 import { type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
+
+/** How loudly a rule speaks that does not stop. */
+export type Loudness = 'warn' | 'note';
 
 /**
  * A set of stances with a starting mix for each stage that it serves. It changes what a recipe starts from and how
@@ -16,7 +18,7 @@ export interface School {
   risks: string;
   mixes: Partial<Record<Stage, Recipe>>;
   /** Rules that this school takes more or less to heart. */
-  loudness: Partial<Record<string, Exclude<Severity, 'stop'>>>;
+  loudness: Partial<Record<string, Loudness>>;
 }
 
 type Parts = [material: string, parts: number][];

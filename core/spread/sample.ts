@@ -6,6 +6,7 @@ import { mixingShrinkage } from '#core/mix/packing';
 import { type Dose } from '#core/mix/ph';
 import { normalAt, streamOf } from '#core/stats/normal';
 import { testSpreads, type Spreads } from '#core/spread/spreads';
+import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 
 /** Where a reading is likely to lie: nine in ten between low and high. */
@@ -75,7 +76,8 @@ function make(input: MixInput): Made {
 }
 
 function checkSpreads(spreads: Spreads): void {
-  for (const [name, value] of Object.entries(spreads)) checkRange(`spreads.${name}`, value as number, 0, 1);
+  for (const [name, value] of Object.entries(spreads))
+    checkRange(`spreads.${name}`, value as number, ...limits.spread);
 }
 
 /** One run of draws, gathered in pieces so that a worker can tell how far it is and be stopped. */
@@ -240,7 +242,7 @@ function scattered(m: Material, spreads: Spreads, world: World, jarTested: boole
 
 /** All draws at once. @param draws 1–200,000 */
 export function sampleReadings(input: MixInput, spreads: Spreads, seed: number, draws: number): Sampled {
-  checkRange('draws', draws, 1, 200_000);
+  checkRange('draws', draws, ...limits.draws);
   const sampler = new Sampler(input, spreads, seed);
   sampler.draw(draws);
   return sampler.result();

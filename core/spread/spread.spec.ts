@@ -1,3 +1,4 @@
+import { usualMoisture } from '#core/mix/moisture';
 import { batchSheet } from '#core/batch/sheet';
 import { explain } from '#core/explain/explain';
 import { readingIds } from '#core/judge/readings';
@@ -177,7 +178,7 @@ describe('where from', () => {
       expect(explain(judgement, 'limeDose').result).toBeCloseTo(e.lime?.gPerL ?? 0, 9);
       expect(explain(judgement, 'scooped').result).toBeCloseTo(e.composition.densification, 9);
       expect(explain(judgement, 'wetWeight').result).toBeCloseTo(e.wetWeightG, 9);
-      const moisture = input.vessel.shape === 'block' ? 'block' : 'sowing';
+      const moisture = usualMoisture(input.vessel);
       expect(explain(judgement, 'waterToAdd').result).toBeCloseTo(batchSheet(e, 1, moisture).waterLitres, 9);
     }
     expect(explain(judgeMix(mix), 'limeDose').movers.map((m) => m.what)).toContain('liming 0.2 pH higher');

@@ -24,3 +24,11 @@ export function checkRange(name: string, value: number, low: number, high: numbe
   }
   return value;
 }
+
+/** The same for whole numbers. @throws OutOfRange when the value is not a whole number from low to high */
+export function checkWhole(name: string, value: number, low: number, high: number): number {
+  if (!Number.isInteger(value) || value < low || value > high) {
+    throw new OutOfRange(name, value, `a whole number from ${low} to ${high}`);
+  }
+  return value;
+}

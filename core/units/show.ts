@@ -1,10 +1,4 @@
-import {
-  fahrenheitFromCelsius,
-  gPerLInPoundPerCubicYard,
-  gramsIn,
-  litresIn,
-  millimetresIn,
-} from '#core/units/factors';
+import { gPerLInPoundPerCubicYard, gramsIn, litresIn, millimetresIn } from '#core/units/factors';
 
 /** What the person reads. Nothing stored or computed ever depends on it. */
 export type UnitSystem = 'metric' | 'us';
@@ -70,10 +64,4 @@ export function showDose(gPerL: number, system: UnitSystem): Shown {
   return system === 'metric'
     ? { text: fixed(gPerL, 2), unit: 'g/L' }
     : { text: fixed(gPerL / gPerLInPoundPerCubicYard, 2), unit: 'lb/yd³' };
-}
-
-export function showTemperature(celsius: number, system: UnitSystem): Shown {
-  return system === 'metric'
-    ? { text: fixed(celsius, 0), unit: '°C' }
-    : { text: fixed(fahrenheitFromCelsius(celsius), 0), unit: '°F' };
 }

@@ -1,4 +1,3 @@
-import { OutOfRange } from '#core/units/check';
 import { type VesselKind } from '#core/vessel/tray';
 import { type Vessel } from '#core/vessel/vessel';
 
@@ -72,8 +71,5 @@ export const vesselKinds: readonly VesselKind[] = [
   pots(15, pot(150, 110, 150)),
 ];
 
-export function vesselKind(id: string): VesselKind {
-  const kind = vesselKinds.find((one) => one.id === id);
-  if (!kind) throw new OutOfRange('vessel', id, `one of ${vesselKinds.map((v) => v.id).join(', ')}`);
-  return kind;
-}
+/** What a plug is compared with where the same mix would do well: an 11 cm pot. */
+export const comparisonPot: VesselKind = pots(11, pot(110, 80, 100));

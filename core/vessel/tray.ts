@@ -1,3 +1,4 @@
+import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 import { volumeL, type Vessel } from '#core/vessel/vessel';
 
@@ -20,7 +21,7 @@ export interface VesselKind {
  * @param spare fraction on top, 0–2
  */
 export function jobLitres(vessel: Vessel, vessels: number, spare: number): number {
-  checkRange('vessels', vessels, 1, 1_000_000);
+  checkRange('vessels', vessels, ...limits.vessels);
   checkRange('spare', spare, 0, 2);
   return vessels * volumeL(vessel) * (1 + spare);
 }

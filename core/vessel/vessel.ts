@@ -1,3 +1,4 @@
+import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 
 /**
@@ -9,13 +10,12 @@ export type Vessel =
   | { shape: 'rect'; topMm: [number, number]; baseMm: [number, number]; depthMm: number; headspaceMm: number }
   | { shape: 'block'; edgeMm: [number, number]; depthMm: number };
 
-const SMALLEST_MM = 5;
-const LARGEST_MM = 2000;
+const [SMALLEST_MM] = limits.vesselMm;
 
 /** @throws RangeError for any size outside 5–2000 mm, or a headspace that leaves nothing to fill */
 export function checkVessel(vessel: Vessel): Vessel {
   const check = (name: string, value: number): number =>
-    checkRange(`vessel.${name}`, value, SMALLEST_MM, LARGEST_MM);
+    checkRange(`vessel.${name}`, value, ...limits.vesselMm);
   check('depthMm', vessel.depthMm);
   if (vessel.shape === 'block') {
     check('edgeMm.0', vessel.edgeMm[0]);

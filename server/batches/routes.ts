@@ -5,7 +5,7 @@ import { scoopOf } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { num, oneOf, text } from '#contract/fields';
 import { recipeSchema } from '#contract/recipe';
-import { type Library } from '#core/recipe/recipe';
+import { type Library } from '#core/recipe/library';
 import { type Batches } from '#server/batches/store';
 import { idOf } from '#server/http/ids';
 import { type Measures } from '#server/measures/store';

@@ -1,4 +1,4 @@
-import { type Moisture } from '#core/batch/sheet';
+import { type Moisture, usualMoisture } from '#core/mix/moisture';
 import {
   type BatchSheetRequest,
   type EvaluateRequest,
@@ -9,7 +9,7 @@ import { MOST_ON_SHELF } from '#core/finder/fast-evaluation';
 import { materialFromRow } from '#core/material/material';
 import { type MixInput } from '#core/mix/evaluate';
 import { type Part } from '#core/mix/composition';
-import { lookUp, type Library } from '#core/recipe/recipe';
+import { lookUp, type Library } from '#core/recipe/library';
 import { jobLitres } from '#core/vessel/tray';
 import { type Vessel } from '#core/vessel/vessel';
 
@@ -51,7 +51,7 @@ export function resolveParts(components: EvaluateRequest['components'], library:
 export function resolveJob(request: BatchSheetRequest): { litres: number; moisture: Moisture } {
   return {
     litres: request.litres ?? jobLitres(request.vessel, request.vessels ?? 0, (request.sparePct ?? 0) / 100),
-    moisture: request.moisture ?? (request.vessel.shape === 'block' ? 'block' : 'sowing'),
+    moisture: request.moisture ?? usualMoisture(request.vessel),
   };
 }
 
@@ -78,7 +78,6 @@ export function resolveFinderJob(request: FormulateRequest, library: Library): F
     materialsMax: limits.materialsMax ?? MOST_ON_SHELF,
     peatMax: (limits.peatPctMax ?? 100) / 100,
     preferences: request.preferences,
-    weights: {},
     lime: request.lime === null ? null : lookUp(library.amendments, request.lime, 'lime'),
     starter: request.starter
       ? Object.entries(request.starter).map(([id, parts]) => ({
@@ -87,5 +86,6 @@ export function resolveFinderJob(request: FormulateRequest, library: Library): F
         }))
       : starterFor(stage, library.amendments),
     fixedDoses: [],
+    library,
   };
 }

@@ -10,12 +10,12 @@ import {
 } from '#contract/compute-requests';
 import { resolveFinderJob, resolveJob, resolveMix, resolveParts } from '#server/compute/resolve';
 import { evaluationToWire, formulateToWire } from '#server/compute/wire';
-import { shelfAndLimits } from '#core/finder/formulate';
+import { fastAndLimits } from '#core/finder/formulate';
 import { Search } from '#core/finder/search';
 import { judgeMix } from '#core/judge/judge';
 import { compose } from '#core/mix/composition';
 import { evaluateMix } from '#core/mix/evaluate';
-import { type Library } from '#core/recipe/recipe';
+import { type Library } from '#core/recipe/library';
 import { standOf } from '#core/season/stand';
 import { parse } from '#server/http/problem';
 
@@ -24,7 +24,7 @@ export function computeRoutes(library: () => Library): Router {
   const router = Router();
   router.post('/evaluate', (req, res) => {
     const request = parse(evaluateRequestSchema, req.body);
-    res.json(evaluationToWire(judgeMix(resolveMix(request, library()))));
+    res.json(evaluationToWire(judgeMix(resolveMix(request, library()), { library: library() })));
   });
   router.post('/batch-sheet', (req, res) => {
     const request = parse(batchSheetRequestSchema, req.body);
@@ -42,14 +42,14 @@ export function computeRoutes(library: () => Library): Router {
   router.post('/formulate', async (req, res) => {
     const request = parse(formulateRequestSchema, req.body);
     const job = resolveFinderJob(request, library());
-    const { shelf, limits } = shelfAndLimits(job);
-    const search = new Search(shelf, limits, request.top);
+    const { fast, limits } = fastAndLimits(job);
+    const search = new Search(fast, limits, request.top);
     // In slices, so that others are answered meanwhile; whoever hangs up is not searched for.
     while (!search.step(SLICE)) {
       await new Promise(setImmediate);
       if (res.destroyed) return;
     }
-    res.json(formulateToWire(job, shelf, search.result()));
+    res.json(formulateToWire(job, fast, search.result()));
   });
   return router;
 }

@@ -1,6 +1,6 @@
 import { conflictOf, formulated, type FinderJob } from '#core/finder/formulate';
 import { type SearchResult } from '#core/finder/search';
-import { type Shelf } from '#core/finder/fast-evaluation';
+import { type FastEvaluation } from '#core/finder/fast-evaluation';
 import { type Judgement } from '#core/judge/judge';
 import { readOut } from '#core/units/said';
 
@@ -54,8 +54,8 @@ export function evaluationToWire({ evaluation: e, readings, flags }: Judgement) 
 }
 
 /** The answer of `/api/formulate`. */
-export function formulateToWire(job: FinderJob, shelf: Shelf, result: SearchResult) {
-  const conflict = conflictOf(shelf, result);
+export function formulateToWire(job: FinderJob, fast: FastEvaluation, result: SearchResult) {
+  const conflict = conflictOf(fast, result);
   const ids = job.shelved.map((s) => s.material.id);
   return {
     tried: result.tried,
@@ -64,7 +64,7 @@ export function formulateToWire(job: FinderJob, shelf: Shelf, result: SearchResu
     noPores: result.noPores,
     feasible: result.feasible,
     recipes: result.best.map(({ parts }) => {
-      const f = formulated(job, shelf, parts);
+      const f = formulated(job, fast, parts);
       return {
         parts: f.parts,
         score: f.score,

@@ -3,7 +3,7 @@ import { runBenchTest } from '#core/batch/bench-tests';
 import { testContextOf } from '#core/batch/test-context';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
-import { libraryOf } from '#core/recipe/recipe';
+import { libraryOf } from '#core/recipe/library';
 import { Batches, type Batch } from '#server/batches/store';
 import { type Db } from '#server/database/open';
 import { demoBatches, demoLots, demoMixes, demoRecords, demoShelf } from '#server/demo/nursery';

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { amendmentsFromCsv, materialsFromCsv } from '#contract/library-tables';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
-import { libraryOf, type Library } from '#core/recipe/recipe';
+import { libraryOf, type Library } from '#core/recipe/library';
 import { type Db } from '#server/database/open';
 
 const REFERENCE = join(import.meta.dirname, '..', '..', 'core', 'material');

@@ -2,7 +2,8 @@ import { Router } from 'express';
 import { z } from 'zod';
 import { text } from '#contract/fields';
 import { recipeSchema } from '#contract/recipe';
-import { mixInputOf, type Library } from '#core/recipe/recipe';
+import { type Library } from '#core/recipe/library';
+import { mixInputOf } from '#core/recipe/recipe';
 import { idOf } from '#server/http/ids';
 import { type Mixes } from '#server/mixes/store';
 import { notFound, parse } from '#server/http/problem';
@@ -21,7 +22,7 @@ export function mixRoutes(mixes: Mixes, library: () => Library, now: () => Date)
   });
   router.post('/', (req, res) => {
     const { name, note, recipe } = parse(newMixSchema, req.body);
-    mixInputOf(recipe, library());
+    mixInputOf(recipe, library(), 'recipe.');
     res.status(201).json(mixes.create(name, note, recipe, now().toISOString()));
   });
   router.get('/:id/versions', (req, res) => {
@@ -33,7 +34,7 @@ export function mixRoutes(mixes: Mixes, library: () => Library, now: () => Date)
   router.post('/:id/versions', (req, res) => {
     const id = idOf(req.params.id);
     const { recipe } = parse(newVersionSchema, req.body);
-    mixInputOf(recipe, library());
+    mixInputOf(recipe, library(), 'recipe.');
     if (mixes.versions(id).length === 0) throw notFound('mix', id);
     res.status(201).json(mixes.addVersion(id, recipe, now().toISOString()));
   });

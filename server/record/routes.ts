@@ -2,7 +2,7 @@ import { Router } from 'express';
 import { runBenchTest } from '#core/batch/bench-tests';
 import { testContextOf } from '#core/batch/test-context';
 import { newEntrySchema, newLotSchema } from '#contract/record';
-import { type Library } from '#core/recipe/recipe';
+import { type Library } from '#core/recipe/library';
 import { OutOfRange } from '#core/units/check';
 import { type Batch, type Batches } from '#server/batches/store';
 import { idOf } from '#server/http/ids';

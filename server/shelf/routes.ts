@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { num } from '#contract/fields';
-import { type Library } from '#core/recipe/recipe';
+import { type Library } from '#core/recipe/library';
 import { notFound, parse } from '#server/http/problem';
 import { type Shelf } from '#server/shelf/store';
 

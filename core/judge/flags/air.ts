@@ -1,3 +1,4 @@
+import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { said } from '#core/units/said';
 import { fillDepthMm } from '#core/vessel/vessel';
@@ -22,7 +23,7 @@ export const airLow: Rule = (judged) => {
     remedy: said`Add a part of perlite, or go to a deeper vessel.`,
     fix: {
       kind: 'addPart',
-      material: judged.evaluation.largestParticleMm >= 5 ? 'perlite-coarse' : 'perlite-fine',
+      material: judged.evaluation.largestParticleMm >= 5 ? usual.coarseOpener : usual.fineOpener,
     },
   };
 };
@@ -36,7 +37,7 @@ export const airHigh: Rule = (judged) => {
     severity: 'warn',
     text: said`Very open here: ${reading.value.toFixed(1)} % air where ${reading.high} % is the most. It dries fast and small seed falls in.`,
     remedy: said`Add a part of fine peat or coir, or less of the coarse.`,
-    fix: { kind: 'addPart', material: judged.evaluation.peat > 0 ? 'peat-fine' : 'coir-pith' },
+    fix: { kind: 'addPart', material: judged.evaluation.peat > 0 ? usual.sourPeat : usual.coir },
   };
 };
 
@@ -50,13 +51,13 @@ export const blockAir: Rule = (judged) => {
         severity: reading.value < reading.low / 2 ? 'stop' : 'warn',
         text: said`Pressed too tight: even half dried the block holds ${reading.value.toFixed(1)} % air, ${reading.low} % is wanted.`,
         remedy: said`Press less hard, or add a part of coarse sand or perlite.`,
-        fix: { kind: 'addPart', material: 'perlite-coarse' },
+        fix: { kind: 'addPart', material: usual.coarseOpener },
       }
     : {
         code: 'block-air-high',
         severity: 'warn',
         text: said`Too loose for a block: ${reading.value.toFixed(1)} % air once half dried, ${reading.high} % is the most.`,
         remedy: said`Use finer, stickier parts: fine peat or black peat.`,
-        fix: { kind: 'addPart', material: 'peat-fine' },
+        fix: { kind: 'addPart', material: usual.sourPeat },
       };
 };

@@ -1,3 +1,4 @@
+import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { limeState } from '#core/judge/flags/lime';
 import { CARBONATE_CEILING_PH } from '#core/mix/ph';
@@ -15,6 +16,6 @@ export const carbonateCeiling: Rule = (judged) => {
     severity: 'warn',
     text: said`About ${{ doseGPerL: idle }} of this lime never dissolves: the mix stops at pH ${CARBONATE_CEILING_PH.toFixed(1)} and stays there, however much acid feed follows.`,
     remedy: said`Dose lime to pH ${lime.aimPh.toFixed(1)} instead.`,
-    fix: { kind: 'limeToPh', amendment: 'lime-dolomitic', ph: lime.aimPh },
+    fix: { kind: 'limeToPh', amendment: usual.groundLime, ph: lime.aimPh },
   };
 };

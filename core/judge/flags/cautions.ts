@@ -1,4 +1,5 @@
 import { spoken, type Rule } from '#core/judge/flag';
+import { isEarthy, isLiving } from '#core/material/families';
 import { said } from '#core/units/said';
 
 /** Dust of peat, perlite, vermiculite, sand and lime. */
@@ -34,9 +35,7 @@ export const oxidiser: Rule = ({ evaluation }) => {
 
 /** Compost, castings, leaf mould and loam can carry Legionella and moulds. */
 export const legionella: Rule = ({ evaluation }) => {
-  const living = evaluation.composition.parts.filter(
-    (p) => p.material.role === 'food' || p.material.id === 'leaf-mould',
-  );
+  const living = evaluation.composition.parts.filter((p) => isLiving(p.material));
   if (living.length === 0) return null;
   return {
     code: 'legionella',
@@ -49,9 +48,7 @@ export const legionella: Rule = ({ evaluation }) => {
 /** Weeds, inhibitors and gnats where seed is to come up. */
 export const livingAtGermination: Rule = ({ input, evaluation }) => {
   if (input.stage !== 'germination') return null;
-  const living = evaluation.composition.parts.filter(
-    (p) => p.material.role === 'food' || p.material.id === 'loam',
-  );
+  const living = evaluation.composition.parts.filter((p) => isEarthy(p.material));
   if (living.length === 0) return null;
   const names = spoken(living.map((p) => p.material.name.split(',')[0]!));
   return {

@@ -1,5 +1,6 @@
-import { type Rule } from '#core/judge/flag';
-import { capital, spoken } from '#core/judge/flag';
+import { usual } from '#core/recipe/usual';
+import { type Rule, capital, spoken } from '#core/judge/flag';
+import { isLoose } from '#core/material/families';
 import { said } from '#core/units/said';
 
 /** Too fluffy to press: the block falls apart at the first touch. */
@@ -7,13 +8,13 @@ export const cohesionLow: Rule = (judged) => {
   const reading = judged.reading('cohesion');
   if (reading?.verdict !== 'low') return null;
   const loose = judged.evaluation.composition.parts
-    .filter((p) => p.material.cohesion < 0.4)
+    .filter((p) => isLoose(p.material))
     .map((p) => p.material.name);
   return {
     code: 'cohesion-low',
     severity: reading.value < 0.4 ? 'stop' : 'warn',
     text: said`Will not hold as a block: binding ${reading.value.toFixed(2)}, it takes ${reading.low.toFixed(2)}. ${capital(spoken(loose))} do not bind.`,
     remedy: said`Add a part of black peat, fine peat or loam.`,
-    fix: { kind: 'addPart', material: 'peat-black' },
+    fix: { kind: 'addPart', material: usual.bindingPeat },
   };
 };

@@ -1,3 +1,4 @@
+import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { demandMgPerPlant, feedingOf } from '#core/mix/feeding';
 import { labelMgPerL, releasedMgPerL } from '#core/mix/release';
@@ -26,7 +27,7 @@ export const feedNotReady: Rule = (judged) => {
     remedy: said`Mix it two weeks ahead, keep it moist and airy, or bridge with a little calcium nitrate.`,
     fix: {
       kind: 'dose',
-      amendment: 'calcium-nitrate',
+      amendment: usual.nitrogen,
       gPerL: Math.ceil(((window.low - ready) / 155) * 20) / 20 + 0.05,
     },
   };
@@ -90,7 +91,7 @@ export const nitrogenAhead: Rule = (judged) => {
         : said`Add a little potassium nitrate or sulphate in place of some nitrogen.`,
     fix:
       short === 'phosphorus'
-        ? { kind: 'dose', amendment: 'superphosphate-triple', gPerL: 0.3 }
-        : { kind: 'dose', amendment: 'potassium-sulphate', gPerL: 0.25 },
+        ? { kind: 'dose', amendment: usual.phosphorus, gPerL: 0.3 }
+        : { kind: 'dose', amendment: usual.potassium, gPerL: 0.25 },
   };
 };

@@ -1,3 +1,4 @@
+import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { limeState } from '#core/judge/flags/lime';
 import { said } from '#core/units/said';
@@ -22,7 +23,7 @@ export const limeWrongDirection: Rule = (judged) => {
       severity: 'warn',
       text: said`Lime cannot bring pH ${phBeforeLime.toFixed(1)} down to ${asked.ph.toFixed(1)}: lime only raises pH.`,
       remedy: said`Put in more sour peat, or less of the sweet materials.`,
-      fix: { kind: 'addPart', material: 'peat-fine' },
+      fix: { kind: 'addPart', material: usual.sourPeat },
     };
   }
   return null;

@@ -1,3 +1,4 @@
+import { usual } from '#core/recipe/usual';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Judged } from '#core/judge/flag';
 import { phWindow } from '#core/judge/windows';
@@ -41,5 +42,5 @@ export function limeState({ input, evaluation }: Judged): LimeState {
 export function advisedLime({ main }: LimeState): string {
   return main?.amendment.kind === 'lime' && main.amendment.caution !== 'caustic'
     ? main.amendment.id
-    : 'lime-dolomitic';
+    : usual.groundLime;
 }

@@ -1,19 +1,28 @@
 import { spoken, type Judged, type Rule } from '#core/judge/flag';
 import { coirCalciumGPerL } from '#core/mix/leaching';
+import {
+  isBark,
+  isCoir,
+  isCompost,
+  isSpentMix,
+  isVermiculite,
+  releasesWhenHeated,
+  repelsWhenDry,
+} from '#core/material/families';
+import { type Material } from '#core/material/material';
+import { usual } from '#core/recipe/usual';
 import { said } from '#core/units/said';
 
-const partsWhere = ({ evaluation }: Judged, test: (id: string) => boolean) =>
+const partsWhere = ({ evaluation }: Judged, test: (material: Material) => boolean) =>
   evaluation.composition.parts.flatMap((p, i) =>
-    test(p.material.id) ? [{ ...p, share: evaluation.composition.shares[i]! }] : [],
+    test(p.material) ? [{ ...p, share: evaluation.composition.shares[i]! }] : [],
   );
 const names = (parts: readonly { material: { name: string } }[]): string =>
   spoken(parts.map((p) => p.material.name.split(',')[0]!));
 
 /** Dry peat and coir shed water and float. */
 export const repelsWater: Rule = (judged) => {
-  const dry = partsWhere(judged, (id) => /^(peat|coir|bark-pine)/.test(id)).filter(
-    (p) => p.material.moistureWetBasis < 0.35,
-  );
+  const dry = partsWhere(judged, repelsWhenDry).filter((p) => p.material.moistureWetBasis < 0.35);
   if (dry.length === 0) return null;
   return {
     code: 'repels-water',
@@ -25,7 +34,7 @@ export const repelsWater: Rule = (judged) => {
 
 /** Fresh bark heats, ties up nitrogen and can poison roots. */
 export const barkRest: Rule = (judged) => {
-  const bark = partsWhere(judged, (id) => id.startsWith('bark'));
+  const bark = partsWhere(judged, isBark);
   if (bark.length === 0) return null;
   return {
     code: 'bark-rest',
@@ -37,7 +46,7 @@ export const barkRest: Rule = (judged) => {
 
 /** Coir from a salty lot. */
 export const coirSalty: Rule = (judged) => {
-  const salty = partsWhere(judged, (id) => id.startsWith('coir')).find((p) => p.material.saltsMeqPerL >= 8);
+  const salty = partsWhere(judged, isCoir).find((p) => p.material.saltsMeqPerL >= 8);
   if (!salty) return null;
   return {
     code: 'coir-salty',
@@ -49,14 +58,14 @@ export const coirSalty: Rule = (judged) => {
 
 /** Coir takes calcium out of the first feeds unless it is given some. */
 export const coirCalcium: Rule = (judged) => {
-  const coir = partsWhere(judged, (id) => id.startsWith('coir'));
+  const coir = partsWhere(judged, isCoir);
   const share = coir.reduce((sum, p) => sum + p.share, 0);
   if (share < 0.3) return null;
   const k = coir.reduce((sum, p) => sum + p.share * p.material.availableKMgPerL, 0) / share;
   const calciumMeq = judged.evaluation.elementsMgPerL.ca / 20.04;
   const gPerL = coirCalciumGPerL(share, k, calciumMeq);
   if (gPerL < 0.05) return null;
-  const present = judged.input.amendments.find((d) => d.amendment.id === 'gypsum')?.gPerL ?? 0;
+  const present = judged.input.amendments.find((d) => d.amendment.id === usual.calcium)?.gPerL ?? 0;
   // Gypsum: calcium without nitrogen; 23 % Ca against 19 %.
   const gypsum = present + (gPerL * 19) / 23;
   return {
@@ -64,13 +73,13 @@ export const coirCalcium: Rule = (judged) => {
     severity: 'note',
     text: said`Coir holds potassium and takes calcium from the first feeds: ${calciumMeq.toFixed(1)} meq/L of calcium against ${((share * k) / 39.1).toFixed(1)} of potassium.`,
     remedy: said`Give it ${{ doseGPerL: gypsum }} of gypsum, or soak it in calcium nitrate before use.`,
-    fix: { kind: 'dose', amendment: 'gypsum', gPerL: Math.ceil(gypsum * 100) / 100 },
+    fix: { kind: 'dose', amendment: usual.calcium, gPerL: Math.ceil(gypsum * 100) / 100 },
   };
 };
 
 /** Spent mix under seed. */
 export const reusedMix: Rule = (judged) => {
-  const reused = partsWhere(judged, (id) => id.startsWith('mix-'));
+  const reused = partsWhere(judged, isSpentMix);
   if (reused.length === 0) return null;
   const early = judged.input.stage === 'germination' || judged.input.stage === 'rooting';
   return {
@@ -83,7 +92,7 @@ export const reusedMix: Rule = (judged) => {
 
 /** Heat sets ammonium and manganese free where there is compost or loam; and scalds. */
 export const heating: Rule = (judged) => {
-  const living = partsWhere(judged, (id) => /^(compost|castings|loam|leaf|mix-)/.test(id));
+  const living = partsWhere(judged, releasesWhenHeated);
   if (living.length === 0 || (judged.input.stage !== 'germination' && judged.input.stage !== 'rooting'))
     return null;
   return {
@@ -97,7 +106,7 @@ export const heating: Rule = (judged) => {
 /** Warm, wet and sealed grows mould and ammonium. */
 export const storeOpen: Rule = (judged) => {
   const feed = judged.evaluation.doses.some((d) => d.gPerL > 0 && d.amendment.kind === 'organic');
-  const living = partsWhere(judged, (id) => /^(compost|castings)/.test(id)).length > 0;
+  const living = partsWhere(judged, isCompost).length > 0;
   if (!feed && !living) return null;
   return {
     code: 'store-open',
@@ -109,7 +118,7 @@ export const storeOpen: Rule = (judged) => {
 
 /** Vermiculite from an attic or an old bag. */
 export const oldVermiculite: Rule = (judged) => {
-  if (partsWhere(judged, (id) => id.startsWith('vermiculite')).length === 0) return null;
+  if (partsWhere(judged, isVermiculite).length === 0) return null;
   return {
     code: 'old-vermiculite',
     severity: 'note',
@@ -120,7 +129,7 @@ export const oldVermiculite: Rule = (judged) => {
 
 /** Manure, castings and crops that are eaten. */
 export const manureFood: Rule = (judged) => {
-  const living = partsWhere(judged, (id) => /^(compost|castings)/.test(id));
+  const living = partsWhere(judged, isCompost);
   if (living.length === 0) return null;
   return {
     code: 'manure-food',

@@ -1,3 +1,4 @@
+import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { stageWord } from '#core/judge/readings';
 import { said } from '#core/units/said';
@@ -37,6 +38,6 @@ export const nitrogenLow: Rule = (judged) => {
     severity: 'note',
     text: said`Hungry for ${stageWord[judged.input.stage]}: ${reading.value.toFixed(0)} mg/L of ready nitrogen, ${reading.low} or more is wanted. Feed must start at once.`,
     remedy: said`Add ${{ doseGPerL: gPerL }} of calcium nitrate, or feed with the first watering.`,
-    fix: { kind: 'dose', amendment: 'calcium-nitrate', gPerL },
+    fix: { kind: 'dose', amendment: usual.nitrogen, gPerL },
   };
 };

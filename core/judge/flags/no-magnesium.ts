@@ -1,3 +1,4 @@
+import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { limeState } from '#core/judge/flags/lime';
 import { said } from '#core/units/said';
@@ -14,6 +15,6 @@ export const noMagnesium: Rule = (judged) => {
     severity: 'warn',
     text: said`Hardly any magnesium (${mg.toFixed(0)} mg/L): this lime brings calcium only. Old leaves yellow between the veins.`,
     remedy: said`Lime with ground dolomitic limestone instead.`,
-    fix: { kind: 'limeToPh', amendment: 'lime-dolomitic', ph: judged.input.limeToPh?.ph ?? lime.aimPh },
+    fix: { kind: 'limeToPh', amendment: usual.groundLime, ph: judged.input.limeToPh?.ph ?? lime.aimPh },
   };
 };

@@ -1,18 +1,20 @@
-import { type Fix, type Rule } from '#core/judge/flag';
+import { type Rule } from '#core/judge/flag';
+import { type Material } from '#core/material/material';
+import { type Library } from '#core/recipe/library';
+import { type Fix } from '#core/recipe/fix';
 import { particleWindow } from '#core/judge/windows';
 import { type MixInput } from '#core/mix/evaluate';
-import { vesselKinds } from '#core/vessel/kinds';
 import { type VesselKind } from '#core/vessel/tray';
 import { volumeL } from '#core/vessel/vessel';
 import { said } from '#core/units/said';
 
-const finer: Record<string, string> = {
-  'peat-medium': 'peat-fine',
-  'peat-coarse': 'peat-medium',
-  'perlite-coarse': 'perlite-fine',
-  'vermiculite-medium': 'vermiculite-fine',
-  'coir-fibre': 'coir-pith',
-};
+/** The finer grade of a material: of its family, the coarsest that fits, or else the finest there is. */
+function finerGrade(coarse: Material, mostMm: number, library: Library): Material | undefined {
+  const finer = [...library.materials.values()]
+    .filter((m) => m.family === coarse.family && m.maxParticleMm < coarse.maxParticleMm)
+    .sort((a, b) => b.maxParticleMm - a.maxParticleMm);
+  return finer.find((m) => m.maxParticleMm <= mostMm) ?? finer.at(-1);
+}
 
 /** Pieces that do not fit the cell or leave holes around the seed. */
 export const particlesLarge: Rule = (judged) => {
@@ -21,10 +23,11 @@ export const particlesLarge: Rule = (judged) => {
   const coarse = [...judged.evaluation.composition.parts].sort(
     (a, b) => b.material.maxParticleMm - a.material.maxParticleMm,
   )[0]!;
-  const swap = finer[coarse.material.id];
-  const larger = swap ? undefined : roomier(judged.input, reading.value);
+  const { library } = judged;
+  const swap = library ? finerGrade(coarse.material, reading.high, library) : undefined;
+  const larger = swap ? undefined : library ? roomier(judged.input, reading.value, library) : undefined;
   const fix: Fix | undefined = swap
-    ? { kind: 'swapMaterial', from: coarse.material.id, to: swap }
+    ? { kind: 'swapMaterial', from: coarse.material.id, to: swap.id }
     : larger && { kind: 'vessel', vessel: larger.id };
   return {
     code: 'particles-large',
@@ -39,12 +42,14 @@ export const particlesLarge: Rule = (judged) => {
   };
 };
 
+/** An open tray, counted one by one: no vessel to go up to from a cell. */
+const isFlat = (k: VesselKind): boolean => k.vessel.shape === 'rect' && k.perTray === 1;
+
 /** The next vessel of the same shape that takes pieces of this size. */
-function roomier({ stage, vessel }: MixInput, pieceMm: number): VesselKind | undefined {
-  return vesselKinds
+function roomier({ stage, vessel }: MixInput, pieceMm: number, library: Library): VesselKind | undefined {
+  return [...library.vessels.values()]
     .filter(
-      (k) =>
-        k.vessel.shape === vessel.shape && k.id !== 'flat' && particleWindow(stage, k.vessel).high >= pieceMm,
+      (k) => k.vessel.shape === vessel.shape && !isFlat(k) && particleWindow(stage, k.vessel).high >= pieceMm,
     )
     .sort((a, b) => volumeL(a.vessel) - volumeL(b.vessel))[0];
 }

@@ -1,6 +1,6 @@
-import { type Rule } from '#core/judge/flag';
+import { usual } from '#core/recipe/usual';
+import { type Rule, capital, spoken } from '#core/judge/flag';
 import { limeState } from '#core/judge/flags/lime';
-import { capital, spoken } from '#core/judge/flag';
 import { said } from '#core/units/said';
 
 /** Too sweet with no lime at all: the parts do it. */
@@ -17,6 +17,6 @@ export const phHigh: Rule = (judged) => {
     severity: ph > 7 ? 'stop' : 'warn',
     text: said`Sweet: pH ${ph.toFixed(1)} with no lime, over ${lime.window.high.toFixed(1)}. ${capital(who)} bring it.`,
     remedy: said`Put in a part of sour peat, or less ${who}.`,
-    fix: { kind: 'addPart', material: 'peat-fine' },
+    fix: { kind: 'addPart', material: usual.sourPeat },
   };
 };

@@ -1,5 +1,4 @@
-import { type Rule } from '#core/judge/flag';
-import { spoken } from '#core/judge/flag';
+import { type Rule, spoken } from '#core/judge/flag';
 import { stageWord } from '#core/judge/readings';
 import { said } from '#core/units/said';
 

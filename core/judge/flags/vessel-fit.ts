@@ -1,6 +1,7 @@
+import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { stageWindows } from '#core/judge/windows';
-import { vesselKind } from '#core/vessel/kinds';
+import { comparisonPot } from '#core/vessel/kinds';
 import { columnOf, drain } from '#core/mix/water-air';
 import { said } from '#core/units/said';
 import { fillDepthMm } from '#core/vessel/vessel';
@@ -9,7 +10,7 @@ import { fillDepthMm } from '#core/vessel/vessel';
 export const drownsHere: Rule = (judged) => {
   const reading = judged.reading('air');
   if (reading?.verdict !== 'low' || reading.measured) return null;
-  const pot = vesselKind('pot-11');
+  const pot = comparisonPot;
   const inPot = drain(judged.evaluation.composition, columnOf(pot.vessel)).air * 100;
   if (
     inPot < stageWindows[judged.input.stage].airPct.low ||
@@ -21,7 +22,7 @@ export const drownsHere: Rule = (judged) => {
     severity: 'warn',
     text: said`Fine in a pot, drowning here: ${inPot.toFixed(0)} % air in a ${pot.name}, ${reading.value.toFixed(1)} % in ${{ lengthMm: fillDepthMm(judged.input.vessel) }} of depth.`,
     remedy: said`A proven pot mix is not a plug mix: open it further, or use a deeper cell.`,
-    fix: { kind: 'addPart', material: 'perlite-coarse' },
+    fix: { kind: 'addPart', material: usual.coarseOpener },
   };
 };
 
@@ -38,7 +39,7 @@ export const tooLight: Rule = (judged) => {
     severity: 'note',
     text: said`Light to stand: ${{ massG: kgPerL * 1000 * evaluation.column.volumeL }} once half dry. Tall pots blow over.`,
     remedy: said`Add a part of sharp sand, or stand them close in a crate.`,
-    fix: { kind: 'addPart', material: 'sand-sharp' },
+    fix: { kind: 'addPart', material: usual.weight },
   };
 };
 
@@ -98,7 +99,7 @@ export const pressMoisture: Rule = ({ input, evaluation }) => {
       severity: 'warn',
       text: said`Too wet to press as it comes: ${Math.round(s * 100)} % of the pores are full, 70–90 % presses well.`,
       remedy: said`Work in dry peat or coir until water shows between the fingers and none stands in the tub.`,
-      fix: { kind: 'addPart', material: 'coir-pith' },
+      fix: { kind: 'addPart', material: usual.coir },
     };
   }
   if (s >= 0.7) return null;

@@ -1,7 +1,7 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { inScoops, inSpoons, ownScoops, scoops, scoopText } from '#core/batch/scoops';
-import { targetSaturation } from '#core/batch/sheet';
+import { targetSaturation } from '#core/mix/moisture';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { vesselsOf } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';

@@ -9,7 +9,8 @@ import {
 } from '@angular/core';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { correctBatch, type BatchState, type CorrectionPlan, type CorrectionStep } from '#core/batch/correct';
-import { libraryOf, mixInputOf } from '#core/recipe/recipe';
+import { libraryOf } from '#core/recipe/library';
+import { mixInputOf } from '#core/recipe/recipe';
 import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
 import { readOut, type Said } from '#core/units/said';

@@ -1,17 +1,20 @@
+import { usualMoisture } from '#core/mix/moisture';
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { batchSheet, type BatchSheet } from '#core/batch/sheet';
-import { type Fix } from '#core/judge/flag';
+import { type Fix } from '#core/recipe/fix';
 import { judgeMix, type Judgement } from '#core/judge/judge';
 import { schools } from '#core/recipe/schools';
 import { type Stage } from '#core/mix/stage';
-import { litresOf, mixInputOf, withValidTests, type Library, type Recipe } from '#core/recipe/recipe';
+import { type Library } from '#core/recipe/library';
+import { litresOf, mixInputOf, withValidTests, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { vesselKind } from '#core/vessel/kinds';
+import { vesselKinds } from '#core/vessel/kinds';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { Stances } from '../data/stances';
 import { type MixVersion } from '../data/mixes';
-import { applyFix } from '#core/recipe/apply-fix';
+import { type VesselKind } from '#core/vessel/tray';
+import { applyFix } from '#core/recipe/fix';
 
 const DEEPEST = 200;
 /** Changes of one control within this time are one step back. */
@@ -47,7 +50,11 @@ export class RecipeStore {
     const state = this.libraryState();
     return state.state === 'ready' ? state.library : null;
   });
-  readonly kind = computed(() => vesselKind(this.recipe().vessel));
+  /** What it goes into; the starter kinds until the library is there. */
+  readonly vessels = computed((): readonly VesselKind[] => [
+    ...(this.library()?.vessels.values() ?? vesselKinds),
+  ]);
+  readonly kind = computed(() => this.kindOf(this.recipe().vessel));
   readonly litres = computed(() => litresOf(this.recipe().job, this.kind()));
   readonly changed = computed(() => {
     const { recipe, opened } = this.now();
@@ -58,8 +65,11 @@ export class RecipeStore {
     const library = this.library();
     if (!library) return { state: 'waiting' };
     try {
-      const judgement = judgeMix(mixInputOf(this.recipe(), library), this.stances.school().loudness);
-      const moisture = this.kind().vessel.shape === 'block' ? 'block' : 'sowing';
+      const judgement = judgeMix(mixInputOf(this.recipe(), library), {
+        loudness: this.stances.school().loudness,
+        library,
+      });
+      const moisture = usualMoisture(this.kind().vessel);
       return {
         state: 'computed',
         judgement,
@@ -124,7 +134,7 @@ export class RecipeStore {
   }
 
   toVessel(id: string): void {
-    const kind = vesselKind(id);
+    const kind = this.kindOf(id);
     const { job } = this.recipe();
     const wasTrays = this.kind().perTray > 1;
     // Twenty trays are not twenty pots: keep the litres about the same when the way of counting changes.
@@ -142,7 +152,7 @@ export class RecipeStore {
 
   fix(fix: Fix): void {
     if (fix.kind === 'vessel') this.toVessel(fix.vessel);
-    else this.set(applyFix(this.recipe(), fix), `fix ${fix.kind} ${Date.now()}`);
+    else this.set(applyFix(this.recipe(), fix, this.library()!), `fix ${fix.kind} ${Date.now()}`);
   }
 
   undo(): void {
@@ -151,6 +161,11 @@ export class RecipeStore {
 
   redo(): void {
     this.step(this.future, this.past);
+  }
+
+  private kindOf(id: string): VesselKind {
+    const all = this.vessels();
+    return all.find((kind) => kind.id === id) ?? all[0]!;
   }
 
   private step(from: typeof this.past, to: typeof this.past): void {

@@ -3,7 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { map, retry, shareReplay, startWith, catchError, of } from 'rxjs';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
-import { libraryOf, type Library } from '#core/recipe/recipe';
+import { libraryOf, type Library } from '#core/recipe/library';
 import { Api } from './api';
 
 interface LibraryAnswer {

@@ -1,6 +1,6 @@
 import { type HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
-import { conflictOf, formulated, searchAll, shelfAndLimits } from '#core/finder/formulate';
+import { conflictOf, formulated, searchAll, fastAndLimits } from '#core/finder/formulate';
 import { bench, FakeSource, giveLibrary } from '#testing/page';
 import { RecipeStore } from '../bench/recipe-store';
 import { FINDER_WORKER } from '../workers/tokens';
@@ -86,21 +86,21 @@ describe('the search in workers', () => {
     answer(0, { kind: 'progress', id: 1, worker: 0, share: 0.5, tried: 40 });
     expect(search.state()).toEqual({ state: 'searching', share: 0.25, tried: 40 });
 
-    const made = shelfAndLimits(job);
-    const result = searchAll(made.shelf, made.limits, 10);
+    const made = fastAndLimits(job);
+    const result = searchAll(made.fast, made.limits, 10);
     answer(0, { kind: 'found', id: 1, worker: 0, result });
     expect(search.busy()).toBe(true);
     answer(1, { kind: 'found', id: 1, worker: 1, result: { ...result, best: [], perSet: [] } });
     expect(lastOf(0)).toMatchObject({ kind: 'tell', id: 1 });
     const told = result.best
       .slice(0, 3)
-      .map(({ parts }) => ({ parts, found: formulated(job, made.shelf, parts) }));
+      .map(({ parts }) => ({ parts, found: formulated(job, made.fast, parts) }));
     answer(0, {
       kind: 'told',
       id: 1,
       every: told,
       perSet: told.slice(0, 2),
-      conflict: conflictOf(made.shelf, result),
+      conflict: conflictOf(made.fast, result),
     });
     expect(search.state()).toMatchObject({ state: 'done', tried: 2 * result.tried });
     expect(search.list()).toHaveLength(2);

@@ -68,7 +68,6 @@ export class Wishes {
         price: priced ? wished.price : 0,
         useUp: here.some(({ line }) => line.useUp) ? wished.useUp : 0,
       },
-      weights: {},
       lime: limeOf(recipe.lime?.amendment, library.amendments),
       starter,
       fixedDoses: recipe.amendments.flatMap((d) => {

@@ -6,7 +6,7 @@ import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
 import { recipe, type RecipeSketch } from '#testing/recipe';
 import { type VesselKind } from '#core/vessel/tray';
-import { vesselKind } from '#core/vessel/kinds';
+import { vesselKind } from '#testing/library';
 import { bench } from '#testing/page';
 import { Units } from '../data/units';
 import { MiniCut } from '../ui/pictures/mini-cut';

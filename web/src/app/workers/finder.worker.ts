@@ -1,6 +1,6 @@
 /// <reference lib="webworker" />
 import { bindingWindow, missingMaterial, neighboursOf } from '#core/finder/compare';
-import { conflictOf, formulated, shelfAndLimits, type FinderJob } from '#core/finder/formulate';
+import { conflictOf, formulated, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { Search } from '#core/finder/search';
 import { swapsFor } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
@@ -38,8 +38,8 @@ async function search({
   worker,
   of,
 }: Extract<FinderRequest, { kind: 'search' }>): Promise<void> {
-  const { shelf, limits } = shelfAndLimits(sameJob(job));
-  const run = new Search(shelf, limits, keep, { worker, of });
+  const { fast, limits } = fastAndLimits(sameJob(job));
+  const run = new Search(fast, limits, keep, { worker, of });
   while (!run.step(SLICE)) {
     answer({ kind: 'progress', id, worker, share: run.progress, tried: run.tried });
     await breathe();
@@ -76,12 +76,12 @@ async function odds({
 function tell(request: Extract<FinderRequest, { kind: 'tell' }>): void {
   const { id, result, keep } = request;
   const job = sameJob(request.job);
-  const { shelf } = shelfAndLimits(job);
+  const { shelf } = fastAndLimits(job);
   // A recipe that is in both lists is one object, so its odds are drawn once.
   const made = new Map<string, Told>();
   const told = ({ parts }: { parts: Uint8Array }): Told => {
     let one = made.get(parts.join());
-    if (!one) made.set(parts.join(), (one = { parts, found: formulated(job, shelf, parts) }));
+    if (!one) made.set(parts.join(), (one = { parts, found: formulated(job, fast, parts) }));
     return one;
   };
   answer({
@@ -89,21 +89,21 @@ function tell(request: Extract<FinderRequest, { kind: 'tell' }>): void {
     id,
     every: result.best.slice(0, keep).map(told),
     perSet: result.perSet.slice(0, keep).map(told),
-    conflict: conflictOf(shelf, result),
+    conflict: conflictOf(fast, result),
   });
 }
 
 function why(request: Extract<FinderRequest, { kind: 'why' }>): void {
   const { id, one, elsewhere } = request;
   const job = sameJob(request.job);
-  const { shelf } = shelfAndLimits(job);
+  const { shelf } = fastAndLimits(job);
   answer({
     kind: 'why',
     id,
     parts: one.parts,
     why: {
       binding: bindingWindow(job, one.found),
-      neighbours: neighboursOf(job, shelf, one.parts),
+      neighbours: neighboursOf(job, fast, one.parts),
       missing: missingMaterial(job, one.found, elsewhere.map(same)),
     },
   });

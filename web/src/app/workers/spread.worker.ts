@@ -1,5 +1,6 @@
 /// <reference lib="webworker" />
-import { libraryOf, mixInputOf, type Library } from '#core/recipe/recipe';
+import { libraryOf, type Library } from '#core/recipe/library';
+import { mixInputOf } from '#core/recipe/recipe';
 import { Sampler } from '#core/spread/sample';
 import { type SpreadAnswer, type SpreadRequest } from './spread.protocol';
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { type Fix, type Flag, type Severity } from '#core/judge/flag';
+import { type Flag, type Severity } from '#core/judge/flag';
+import { type Fix } from '#core/recipe/fix';
 import { SaidPipe } from '../../ui/words/said';
 
 const words: Record<Severity, { word: string; icon: string }> = {

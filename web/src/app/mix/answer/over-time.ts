@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
-import { targetSaturation, type BatchSheet } from '#core/batch/sheet';
+import { type BatchSheet } from '#core/batch/sheet';
+import { targetSaturation, usualMoisture } from '#core/mix/moisture';
 import { type Judgement } from '#core/judge/judge';
 import { dryDownHours, weathers } from '#core/mix/dry-down';
 import { demandMgPerPlant, feedingOf } from '#core/mix/feeding';
@@ -38,7 +39,7 @@ export class OverTime {
   protected readonly squeeze = computed(() => {
     const { composition } = this.evaluation();
     const now = composition.waterAsBought / composition.totalPorosity;
-    const aim = targetSaturation[this.judgement().input.vessel.shape === 'block' ? 'block' : 'sowing'];
+    const aim = targetSaturation[usualMoisture(this.judgement().input.vessel)];
     return {
       now: { pct: fixed(now * 100, 0), says: squeezeAt(now) },
       aim: { pct: fixed(Math.max(now, aim) * 100, 0), says: squeezeAt(Math.max(now, aim)) },

@@ -5,7 +5,6 @@ import { stages } from '#core/mix/stage';
 import { litresIn } from '#core/units/factors';
 import { showLength, type UnitSystem } from '#core/units/show';
 import { vesselsOf } from '#core/recipe/recipe';
-import { vesselKinds } from '#core/vessel/kinds';
 import { volumeL, type Vessel } from '#core/vessel/vessel';
 import { Stances } from '../../data/stances';
 import { Units } from '../../data/units';
@@ -28,7 +27,7 @@ export class JobPanel {
   protected readonly stances = inject(Stances);
   private readonly units = inject(Units);
   protected readonly stages = stages.map((id) => ({ id, ...stageNames[id] }));
-  protected readonly kinds = vesselKinds;
+  protected readonly kinds = this.store.vessels;
   protected readonly volumeL = volumeL;
 
   protected readonly size = (vessel: Vessel): string => sizeText(vessel, this.units.system());

@@ -1,11 +1,10 @@
 import { judgeMix, rules } from '#core/judge/judge';
-import { libraryOf, mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { amendments, materials } from '#testing/library';
-import { applyFix } from '#core/recipe/apply-fix';
+import { amendments, materials, library } from '#testing/library';
+import { applyFix } from '#core/recipe/fix';
 
 const start = starterMixes.germination;
-const library = libraryOf(materials, amendments);
 
 test('lime to a pH takes the place of every lime dosed by hand', () => {
   const limed = {
@@ -17,20 +16,29 @@ test('lime to a pH takes the place of every lime dosed by hand', () => {
       { amendment: 'calcium-nitrate', gPerL: 0.2 },
     ],
   };
-  const fixed = applyFix(limed, { kind: 'limeToPh', amendment: 'lime-dolomitic', ph: 5.8 });
+  const fixed = applyFix(limed, { kind: 'limeToPh', amendment: 'lime-dolomitic', ph: 5.8 }, library);
   expect(fixed.lime).toEqual({ amendment: 'lime-dolomitic', ph: 5.8 });
   expect(fixed.amendments.map((d) => d.amendment)).toEqual(['calcium-nitrate']);
-  expect(applyFix(limed, { kind: 'noLime' })).toMatchObject({ lime: null, amendments: fixed.amendments });
+  expect(applyFix(limed, { kind: 'noLime' }, library)).toMatchObject({
+    lime: null,
+    amendments: fixed.amendments,
+  });
 });
 
 test('a dose replaces the one that is there, to what a scale can follow', () => {
-  const fixed = applyFix(start, { kind: 'dose', amendment: 'calcium-nitrate', gPerL: 0.123456 });
+  const fixed = applyFix(start, { kind: 'dose', amendment: 'calcium-nitrate', gPerL: 0.123456 }, library);
   expect(fixed.amendments).toEqual([{ amendment: 'calcium-nitrate', gPerL: 0.12 }]);
-  expect(applyFix(start, { kind: 'dropAmendment', amendment: 'calcium-nitrate' }).amendments).toEqual([]);
+  expect(
+    applyFix(start, { kind: 'dropAmendment', amendment: 'calcium-nitrate' }, library).amendments,
+  ).toEqual([]);
 });
 
 test('a swap to a material that is there already adds to its parts', () => {
-  const fixed = applyFix(start, { kind: 'swapMaterial', from: 'vermiculite-medium', to: 'peat-fine' });
+  const fixed = applyFix(
+    start,
+    { kind: 'swapMaterial', from: 'vermiculite-medium', to: 'peat-fine' },
+    library,
+  );
   expect(fixed.components).toEqual([
     { material: 'peat-fine', parts: 5 },
     { material: 'perlite-coarse', parts: 2 },
@@ -39,9 +47,9 @@ test('a swap to a material that is there already adds to its parts', () => {
 
 test('a part more, of what is there or what is new', () => {
   const parts = (material: string): number | undefined =>
-    applyFix(start, { kind: 'addPart', material }).components.find((c) => c.material === material)?.parts;
+    applyFix(start, { kind: 'addPart', material }, library).components.find((c) => c.material === material)
+      ?.parts;
   expect([parts('perlite-coarse'), parts('sand-sharp')]).toEqual([3, 1]);
-  expect(applyFix(start, { kind: 'compaction', pct: 10 }).compactionPct).toBe(10);
 });
 
 /** Mixes that are wrong in one way each. */
@@ -57,9 +65,9 @@ const wrong: [string, Partial<Recipe>][] = [
 
 test.each(wrong)('pressing "Do that" on %s ends it', (code, change) => {
   const recipe = { ...start, ...change };
-  const flagsOf = (r: Recipe) => judgeMix(mixInputOf(r, library)).flags;
+  const flagsOf = (r: Recipe) => judgeMix(mixInputOf(r, library), { library }).flags;
   const flag = flagsOf(recipe).find((f) => f.code === code)!;
   if (!flag.fix || flag.fix.kind === 'vessel') throw new Error(`${code} has no such way out`);
-  expect(flagsOf(applyFix(recipe, flag.fix)).map((f) => f.code)).not.toContain(code);
+  expect(flagsOf(applyFix(recipe, flag.fix, library)).map((f) => f.code)).not.toContain(code);
   expect(rules.length).toBeGreaterThan(30);
 });

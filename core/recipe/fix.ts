@@ -1,23 +1,36 @@
-import { type Fix } from '#core/judge/flag';
+import { neutralisingMeqPerG } from '#core/material/amendment';
+import { type Library } from '#core/recipe/library';
 import { type Recipe } from '#core/recipe/recipe';
+
+/** A change of the recipe that a remedy makes with one press. */
+export type Fix =
+  | { kind: 'limeToPh'; amendment: string; ph: number }
+  | { kind: 'noLime' }
+  | { kind: 'dropAmendment'; amendment: string }
+  | { kind: 'dose'; amendment: string; gPerL: number }
+  | { kind: 'swapMaterial'; from: string; to: string }
+  | { kind: 'addPart'; material: string }
+  | { kind: 'vessel'; vessel: string };
 
 /** Two decimals are what a bench scale and a dose stepper can follow. */
 const cents = (n: number): number => Math.round(n * 100) / 100;
 
-const LIMES = /^(lime-|chalk|eggshell|wood-ash)/;
-
-/** The recipe with a remedy done. */
-export function applyFix(recipe: Recipe, fix: Exclude<Fix, { kind: 'vessel' }>): Recipe {
+/** The recipe with a remedy done. Another vessel is more than a change of the recipe: the job is counted anew. */
+export function applyFix(recipe: Recipe, fix: Exclude<Fix, { kind: 'vessel' }>, library: Library): Recipe {
+  const isLime = (id: string): boolean => {
+    const product = library.amendments.get(id);
+    return product?.kind === 'lime' && neutralisingMeqPerG(product) > 0;
+  };
   switch (fix.kind) {
     case 'limeToPh':
       // Lime to a pH takes the place of every lime dosed by hand.
       return {
         ...recipe,
         lime: { amendment: fix.amendment, ph: cents(fix.ph) },
-        amendments: recipe.amendments.filter((d) => !LIMES.test(d.amendment)),
+        amendments: recipe.amendments.filter((d) => !isLime(d.amendment)),
       };
     case 'noLime':
-      return { ...recipe, lime: null, amendments: recipe.amendments.filter((d) => !LIMES.test(d.amendment)) };
+      return { ...recipe, lime: null, amendments: recipe.amendments.filter((d) => !isLime(d.amendment)) };
     case 'dropAmendment':
       return { ...recipe, amendments: recipe.amendments.filter((d) => d.amendment !== fix.amendment) };
     case 'dose': {
@@ -41,7 +54,5 @@ export function applyFix(recipe: Recipe, fix: Exclude<Fix, { kind: 'vessel' }>):
           : [...recipe.components, { material: fix.material, parts: 1 }],
       };
     }
-    case 'compaction':
-      return { ...recipe, compactionPct: fix.pct };
   }
 }

@@ -2,12 +2,9 @@ import { recipeSchema } from '#contract/recipe';
 import { recipeFromLink, recipeToLink, type LinkParams } from '#core/recipe/link';
 import { judgeMix } from '#core/judge/judge';
 import { stages } from '#core/mix/stage';
-import { libraryOf, litresOf, mixInputOf, withValidTests, type Recipe } from '#core/recipe/recipe';
+import { litresOf, mixInputOf, withValidTests, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { vesselKind } from '#core/vessel/kinds';
-import { amendments, materials } from '#testing/library';
-
-const library = libraryOf(materials, amendments);
+import { vesselKind, library, amendments, materials } from '#testing/library';
 
 test.each(stages)('the starter mix for %s meets every window and warns of nothing', (stage) => {
   const { readings, flags } = judgeMix(mixInputOf(starterMixes[stage], library));

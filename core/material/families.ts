@@ -1,0 +1,49 @@
+import { type Material } from '#core/material/material';
+
+/** What a material is, whoever's it is: the starter library's or the user's own. */
+export const families = [
+  'peat',
+  'black-peat',
+  'coir',
+  'bark',
+  'wood',
+  'hulls',
+  'compost',
+  'castings',
+  'leaf-mould',
+  'loam',
+  'spent-mix',
+  'perlite',
+  'vermiculite',
+  'pumice',
+  'sand',
+  'grit',
+  'other',
+] as const;
+export type Family = (typeof families)[number];
+
+type Trait = (material: Pick<Material, 'family' | 'role' | 'cohesion'>) => boolean;
+const of =
+  (...some: Family[]): Trait =>
+  ({ family }) =>
+    some.includes(family);
+
+/** Sphagnum and black peat alike. */
+export const isPeat = of('peat', 'black-peat');
+export const isCoir = of('coir');
+export const isBark = of('bark');
+export const isVermiculite = of('vermiculite');
+export const isPerlite = of('perlite');
+export const isSpentMix = of('spent-mix');
+/** Comes from a heap: feeds, and rots on in a closed bag. */
+export const isCompost = of('compost', 'castings');
+/** Sheds water once it is dry, and floats. */
+export const repelsWhenDry = of('peat', 'black-peat', 'coir', 'bark');
+/** Holds nutrients and buffers like soil: moves the pH window. */
+export const isEarthy: Trait = (m) => m.role === 'food' || m.family === 'loam';
+/** Carries what was alive in the heap: weeds, moulds, Legionella. */
+export const isLiving: Trait = (m) => m.role === 'food' || m.family === 'leaf-mould';
+/** Sets ammonium and manganese free when it is heated too far. */
+export const releasesWhenHeated = of('compost', 'castings', 'loam', 'leaf-mould', 'spent-mix');
+/** Binds too little to press alone. On the scale of cohesion, 0–1. */
+export const isLoose: Trait = (m) => m.cohesion < 0.4;

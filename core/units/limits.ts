@@ -1,0 +1,63 @@
+/** Both ends included. */
+export type Range = readonly [low: number, high: number];
+
+/**
+ * What a number may be. The one table: schemas at the edge, checks in the core, links and forms all read it here.
+ * The unit is in the name; percentages are of the edge, fractions inside are checked as percent / 100.
+ */
+export const limits = {
+  /** Of one material, at the edge. Inside a draw a scoop may come out smaller: see `scoopedParts`. */
+  parts: [0.0001, 1000],
+  scoopedParts: [1e-6, 1000],
+  materialsInMix: [1, 30],
+  dosesInMix: [0, 30],
+  doseGPerL: [0, 1000],
+  compactionPct: [0, 50],
+  limeToPh: [3.5, 8],
+  /** Dimensions of a vessel; headspace leaves at least the smallest of them to fill. */
+  vesselMm: [5, 2000],
+  headspaceMm: [0, 1995],
+  perTray: [1, 2000],
+
+  trays: [1, 100_000],
+  sparePct: [0, 200],
+  jobLitres: [0.01, 100_000],
+  batchLitres: [0.001, 1_000_000],
+  vessels: [1, 1_000_000],
+
+  measuredPh: [2.5, 11],
+  measuredAirPct: [0, 90],
+  measuredEcMSPerCm: [0, 50],
+  measuredShrinkagePct: [0, 50],
+  jarBufferMeqPerLPerPh: [0.1, 1000],
+  jarPhBeforeLime: [2.5, 9],
+  saturation: [0, 1.2],
+
+  mixC: [0, 95],
+  hotWaterC: [1, 100],
+  heatTargetC: [0, 100],
+  hotMixLitres: [0.01, 1_000_000],
+
+  germination: [0.01, 1],
+  seedsPerCell: [1, 50],
+  wantedPlants: [1, 100_000],
+  confidence: [0.5, 0.9999],
+
+  finderParts: [1, 20],
+  finderMaterials: [1, 10],
+  finderTop: [1, 50],
+  wish: [0, 100],
+  pctOfParts: [0, 100],
+  spread: [0, 1],
+  draws: [1, 200_000],
+
+  pricePerUnit: [0, 1_000_000],
+  measureLitres: [0.001, 1000],
+  heapedLitres: [0.001, 2000],
+  tubLitres: [1, 5000],
+  liftKg: [1, 100],
+  kettleLitres: [0.2, 200],
+  loads: [0, 200],
+  labels: [1, 500],
+  usedCount: [1, 1_000_000],
+} as const satisfies Record<string, Range>;
