@@ -4,20 +4,32 @@ const room = (name, from, to) => ({ name, severity: 'error', from: { path: from 
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    room('core-imports-nothing-of-ours', '^core/', '^(server|web|e2e|scripts)/'),
+    {
+      name: 'core-imports-nothing-of-ours',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^(contract|server|web|e2e|scripts)/' },
+    },
+    room('contract-imports-core-alone', '^contract/', '^(server|web|e2e|scripts)/'),
+    {
+      name: 'physics-imports-nothing-above-it',
+      severity: 'error',
+      from: { path: '^core/(units|stats|material|vessel|mix)/', pathNot: '\\.spec\\.ts$' },
+      to: { path: '^core/(recipe|judge|finder|batch|season|spread|explain)/' },
+    },
     room('server-not-web', '^server/', '^(web|e2e|scripts)/'),
     room('web-not-server', '^web/', '^(server|e2e|scripts)/'),
     room('e2e-imports-no-room', '^e2e/', '^(core|server|web)/'),
     {
       name: 'testing-only-from-tests',
       severity: 'error',
-      from: { pathNot: '(\\.spec\\.ts$|^core/testing/|^web/src/testing/|^scripts/)' },
-      to: { path: '^core/testing/' },
+      from: { pathNot: '(\\.spec\\.ts$|^testing/|^scripts/)' },
+      to: { path: '^testing/' },
     },
     {
       name: 'core-is-pure',
       severity: 'error',
-      from: { path: '^core/', pathNot: '(\\.spec\\.ts$|^core/testing/)' },
+      from: { path: '^core/', pathNot: '\\.spec\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
     {

@@ -46,7 +46,7 @@ export default defineConfig([
   {
     // core/ is pure: nothing from the server, the page or Node.
     files: ['core/**/*.ts'],
-    ignores: ['core/**/*.spec.ts', 'core/testing/**'],
+    ignores: ['core/**/*.spec.ts'],
     rules: {
       'no-restricted-imports': [
         'error',

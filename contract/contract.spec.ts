@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { materialsFromCsv } from '#contract/library-tables';
-import { batchSheetRequestSchema, evaluateRequestSchema } from '#contract/compute-requests';
+import { materialRowsFromCsv } from '#contract/starter-tables';
+import { batchSheetRequestSchema, evaluateRequestSchema } from '#contract/evaluate';
+import { materialFromRow } from '#core/material/material';
 import { amendments, materials } from '#testing/library';
 
 const csv = readFileSync('core/material/materials.csv', 'utf8');
@@ -31,7 +32,7 @@ test.each([
   [(line: string) => line.replace(',80,47,', ',40,47,'), 'waterAt10CmPct ≥ waterAt50CmPct'],
 ])('a bad cell is named with line, column and range (%#)', (spoil, message) => {
   const [head, first] = csv.split('\n') as [string, string];
-  expect(() => materialsFromCsv(`${head}\n${spoil(first)}\n`)).toThrow(message);
+  expect(() => materialRowsFromCsv(`${head}\n${spoil(first)}\n`).map(materialFromRow)).toThrow(message);
 });
 
 const vessel = { shape: 'block', edgeMm: [50, 50], depthMm: 50 };

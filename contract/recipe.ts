@@ -1,37 +1,52 @@
 import { z } from 'zod';
-import { int, num, oneOf, text } from '#contract/fields';
+import { int, list, num, oneOf, text } from '#contract/fields';
 import { stages } from '#core/mix/stage';
+import { type MeasuredByHand, type Recipe } from '#core/recipe/recipe';
+import { limits } from '#core/units/limits';
+
+const range = ([low, high]: readonly [number, number]): string => `${low} to ${high}`;
+
+export const stageSchema = oneOf(stages);
 
 export const jobSchema = z.union(
   [
-    z.strictObject({ trays: int(1, 100_000), sparePct: num(0, 200) }),
-    z.strictObject({ litres: num(0.01, 100_000) }),
+    z.strictObject({ trays: int(limits.trays), sparePct: num(limits.sparePct) }),
+    z.strictObject({ litres: num(limits.jobLitres) }),
   ],
-  { error: 'must be trays (1 to 100000) with sparePct (0 to 200), or litres (0.01 to 100000)' },
+  {
+    error: `must be trays (${range(limits.trays)}) with sparePct (${range(limits.sparePct)}), or litres (${range(limits.jobLitres)})`,
+  },
 );
 
-/** A recipe as it is kept. */
+export const doseSchema = z.strictObject({ amendment: text(60), gPerL: num(limits.doseGPerL) });
+export const dosesSchema = list(doseSchema, limits.dosesInMix, 'doses');
+export const limeSchema = z.strictObject({ amendment: text(60), ph: num(limits.limeToPh) });
+
+const measuredSchema = z
+  .strictObject({
+    shrinkagePct: num(limits.measuredShrinkagePct),
+    airPct: num(limits.measuredAirPct),
+    ph: num(limits.measuredPh),
+    ecSaturatedMSPerCm: num(limits.measuredEcMSPerCm),
+    jar: z.strictObject({
+      bufferMeqPerLPerPh: num(limits.jarBufferMeqPerLPerPh),
+      phBeforeLime: num(limits.jarPhBeforeLime),
+    }),
+  })
+  .partial() satisfies z.ZodType<MeasuredByHand>;
+
+/** A recipe as it is kept. Whether its ids are known is asked of the library, not of the schema. */
 export const recipeSchema = z.strictObject({
-  stage: oneOf(stages),
+  stage: stageSchema,
   vessel: text(60),
-  compactionPct: num(0, 50),
-  components: z
-    .array(z.strictObject({ material: text(60), parts: num(0.01, 1000) }))
-    .min(1, { error: 'must be a list of 1 to 30 materials' })
-    .max(30, { error: 'must be a list of 1 to 30 materials' }),
-  lime: z.strictObject({ amendment: text(60), ph: num(3.5, 8) }).nullable(),
-  amendments: z
-    .array(z.strictObject({ amendment: text(60), gPerL: num(0, 1000) }))
-    .max(30, { error: 'must be a list of at most 30 doses' }),
+  compactionPct: num(limits.compactionPct),
+  components: list(
+    z.strictObject({ material: text(60), parts: num(limits.parts) }),
+    limits.materialsInMix,
+    'materials',
+  ),
+  lime: limeSchema.nullable(),
+  amendments: dosesSchema,
   job: jobSchema,
-  measured: z
-    .strictObject({
-      shrinkagePct: num(0, 50),
-      airPct: num(0, 90),
-      ph: num(2.5, 11),
-      ecSaturatedMSPerCm: num(0, 50),
-      jar: z.strictObject({ bufferMeqPerLPerPh: num(0.1, 1000), phBeforeLime: num(2.5, 9) }),
-    })
-    .partial()
-    .optional(),
-});
+  measured: measuredSchema.optional(),
+}) satisfies z.ZodType<Recipe>;

@@ -1,43 +1,120 @@
 import { z } from 'zod';
-import { benchTestIds } from '#core/batch/bench-tests';
-import { int, num, oneOf, text } from '#contract/fields';
+import { clientKey, day, int, list, moment, note, num, oneOf, rowId, text, yesNo } from '#contract/fields';
+import { type TestResult } from '#core/batch/tests/bench-test';
+import { benchTestIds } from '#core/batch/tests/bench-tests';
+import { limits } from '#core/units/limits';
 
-const day = z.iso.date({ error: 'must be a day, YYYY-MM-DD' });
+const testSchema = z.strictObject({
+  kind: z.literal('test'),
+  test: oneOf(benchTestIds),
+  /** Numbers as they were read, and names of what was chosen. */
+  values: z.record(text(40), z.union([num([-1e9, 1e9]), text(40)])),
+});
+const otherKinds = [
+  z.strictObject({
+    kind: z.literal('tick'),
+    step: text(40),
+    load: int(limits.loads),
+    done: yesNo,
+  }),
+  z.strictObject({ kind: z.literal('correction'), steps: list(text(300), [1, 20], 'steps') }),
+  z.strictObject({ kind: z.literal('lot'), item: text(60), lot: int([1, 1e9]) }),
+  z.strictObject({ kind: z.literal('use'), what: text(120), count: int(limits.usedCount), on: day }),
+  z.strictObject({ kind: z.literal('note'), text: text(2000) }),
+] as const;
+const error = 'must be an entry of kind tick, test, correction, lot, use or note';
 
 /** What can be entered on a batch. */
-export const entryDataSchema = z.discriminatedUnion(
-  'kind',
-  [
-    z.strictObject({
-      kind: z.literal('tick'),
-      step: text(40),
-      load: int(0, 200),
-      done: z.boolean({ error: 'must be true or false' }),
-    }),
-    z.strictObject({
-      kind: z.literal('test'),
-      test: oneOf(benchTestIds),
-      values: z.record(text(40), num(-1e9, 1e9)),
-    }),
-    z.strictObject({ kind: z.literal('correction'), steps: z.array(text(300)).min(1).max(20) }),
-    z.strictObject({ kind: z.literal('lot'), item: text(60), lot: int(1, 1e9) }),
-    z.strictObject({ kind: z.literal('use'), what: text(120), count: int(1, 1_000_000), on: day }),
-    z.strictObject({ kind: z.literal('note'), text: text(2000) }),
-  ],
-  { error: 'must be an entry of kind tick, test, correction, lot, use or note' },
-);
+export const entryDataSchema = z.discriminatedUnion('kind', [...otherKinds, testSchema], { error });
 export type EntryData = z.output<typeof entryDataSchema>;
 
 export const newEntrySchema = z.strictObject({
-  key: z.uuid({ error: 'must be a UUID made by the client: the same key twice is one entry' }),
+  key: clientKey,
   /** Newest entry of this batch that the client had seen; 0 for none. */
-  seen: z.number().int().min(0),
+  seen: int([0, Number.MAX_SAFE_INTEGER]),
   data: entryDataSchema,
 });
+export type NewEntry = z.output<typeof newEntrySchema>;
+
+const resultSchema = z.object({
+  value: z.number(),
+  unit: z.string(),
+  low: z.number().nullable(),
+  high: z.number().nullable(),
+  verdict: oneOf(['low', 'ok', 'high']),
+  says: z.string(),
+  measures: z
+    .object({
+      airPct: z.number(),
+      ph: z.number(),
+      ecSaturatedMSPerCm: z.number(),
+      saturation: z.number(),
+      shrinkagePct: z.number(),
+    })
+    .partial()
+    .optional(),
+}) satisfies z.ZodType<TestResult>;
+
+/** As it is kept: a test with what it came to. */
+export const keptDataSchema = z.discriminatedUnion(
+  'kind',
+  [...otherKinds, testSchema.extend({ result: resultSchema.optional() })],
+  { error },
+);
+export type KeptData = z.output<typeof keptDataSchema>;
+
+export const entrySchema = z.object({
+  id: rowId,
+  batchId: rowId,
+  key: clientKey,
+  subject: z.string(),
+  data: keptDataSchema,
+  at: moment,
+});
+export type Entry = z.output<typeof entrySchema>;
+
+export const ENTRY_FORMAT = 2;
+
+/** Positions that format 1 kept where names are kept now. */
+const positions: Record<string, Record<string, readonly string[]>> = {
+  squeeze: { grade: ['dusty', 'crumbles', 'clump', 'beads', 'oozes', 'slurry'] },
+  ec: { method: ['saturated', 'displaced', 'oneToTwo', 'oneToFive'] },
+};
+
+/** Entry data as it is stored, of any format that ever was. @throws ZodError when it is none of them */
+export function readEntryData(stored: unknown, format: number): KeptData {
+  const data = stored as { kind?: string; test?: string; values?: Record<string, unknown> };
+  const names = format === 1 && data.kind === 'test' ? positions[data.test ?? ''] : undefined;
+  if (!names || !data.values) return keptDataSchema.parse(stored);
+  const values = Object.entries(data.values).map(([field, value]) => [
+    field,
+    names[field]?.[Math.round(Number(value))] ?? value,
+  ]);
+  return keptDataSchema.parse({ ...data, values: Object.fromEntries(values) as object });
+}
 
 export const newLotSchema = z.strictObject({
+  key: clientKey,
   item: text(60),
   name: text(120),
   receivedOn: day,
-  note: z.string().trim().max(2000, { error: 'must be text of at most 2000 characters' }).default(''),
+  note,
 });
+
+export const lotSchema = z.object({
+  id: rowId,
+  /** Id of the material or product. */
+  item: z.string(),
+  name: z.string(),
+  receivedOn: day,
+  note: z.string(),
+});
+export type Lot = z.output<typeof lotSchema>;
+
+/** Forward: the batches that a lot went into, and what those were used for. */
+export const lotTraceSchema = z.object({
+  lot: lotSchema,
+  batches: z.array(z.object({ id: rowId, name: z.string(), madeOn: day })),
+  uses: z.array(entrySchema),
+});
+export type LotTrace = z.output<typeof lotTraceSchema>;

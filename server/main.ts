@@ -5,7 +5,7 @@ import { openDatabase } from '#server/database/open';
 import { seedDemo } from '#server/demo/seed';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
-import { seedLibrary } from '#server/library/store';
+import { LibraryStore } from '#server/library/store';
 
 const HOST = '127.0.0.1';
 const port = Number(process.env['PORT'] ?? 4180);
@@ -16,7 +16,7 @@ const folder = process.env['WELCOME_DATA'] ?? './data';
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
 
 const db = openDatabase(folder);
-seedLibrary(db);
+new LibraryStore(db).refreshStarter();
 if (process.env['WELCOME_DEMO'] !== '0') seedDemo(db, new Date());
 
 const app = createApp({

@@ -1,16 +1,18 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { amendmentsFromCsv, materialsFromCsv } from '#contract/library-tables';
+import { amendmentsFromCsv, materialRowsFromCsv } from '#contract/starter-tables';
 import { type Amendment } from '#core/material/amendment';
 import { libraryOf, type Library } from '#core/recipe/library';
 import { vesselKinds } from '#core/vessel/kinds';
 import { type VesselKind } from '#core/vessel/tray';
-import { type Material } from '#core/material/material';
+import { materialFromRow, type Material } from '#core/material/material';
 
 /** The starter library, for tests: read from the same files that seed the database. */
 const table = (file: string): string => readFileSync(join('core', 'material', file), 'utf8');
 
-export const materials: readonly Material[] = materialsFromCsv(table('materials.csv'));
+export const materials: readonly Material[] = materialRowsFromCsv(table('materials.csv')).map(
+  materialFromRow,
+);
 export const amendments: readonly Amendment[] = amendmentsFromCsv(table('amendments.csv'));
 
 const find = <T extends { id: string }>(rows: readonly T[], id: string): T => {

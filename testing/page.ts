@@ -3,6 +3,8 @@ import { HttpTestingController, provideHttpClientTesting } from '@angular/common
 import { type Provider } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
+import { materialToRow } from '#core/material/material';
+import { vesselKinds } from '#core/vessel/kinds';
 import { amendments, materials } from '#testing/library';
 
 /** A page's services without a server: answers are given by hand. */
@@ -16,7 +18,9 @@ export function bench(providers: Provider[] = []): HttpTestingController {
 
 /** Answers the request for the library with the starter one. */
 export function giveLibrary(http: HttpTestingController): void {
-  http.expectOne('/api/library').flush({ materials, amendments });
+  http
+    .expectOne('/api/library')
+    .flush({ materials: materials.map(materialToRow), amendments, vessels: vesselKinds });
   TestBed.tick();
 }
 

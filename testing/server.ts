@@ -1,10 +1,11 @@
 import { type Express } from 'express';
 import { pino } from 'pino';
 import { createApp } from '#server/app';
-import { openDatabase, type Db } from '#server/database/open';
+import { type Db } from '#server/database/db';
+import { openDatabase } from '#server/database/open';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
-import { seedLibrary } from '#server/library/store';
+import { LibraryStore } from '#server/library/store';
 
 export const TODAY = new Date('2031-03-04T09:30:00Z');
 
@@ -13,13 +14,14 @@ export function testApp(
   db: Db = openDatabase(':memory:'),
   instruments = new InstrumentHub(simulatedBench()),
 ): { app: Express; db: Db } {
-  seedLibrary(db);
+  new LibraryStore(db).refreshStarter();
   const app = createApp({
     db,
     webFolder: 'dist/none',
     log: pino({ level: 'silent' }),
     now: () => TODAY,
     instruments,
+    checkAnswers: true,
   });
   return { app, db };
 }

@@ -1,5 +1,5 @@
 import { hotWater } from '#core/batch/hot-water';
-import { type BenchTestId } from '#core/batch/bench-tests';
+import { type BenchTestId } from '#core/batch/tests/bench-tests';
 import { compose } from '#core/mix/composition';
 import { type BatchSheet } from '#core/batch/sheet';
 import { targetSaturation, type Moisture } from '#core/mix/moisture';

@@ -3,6 +3,9 @@ import { type Scoop } from '#core/batch/scoops';
 import { batchSheet, type BatchSheet } from '#core/batch/sheet';
 import { type Moisture, usualMoisture } from '#core/mix/moisture';
 import { judgeMix } from '#core/judge/judge';
+import { type TestContext } from '#core/batch/tests/bench-test';
+import { phWindow } from '#core/judge/windows';
+import { targetSaturation } from '#core/mix/moisture';
 import { type Flag } from '#core/judge/flag';
 import { type Reading } from '#core/judge/readings';
 import { type Amendment } from '#core/material/amendment';
@@ -25,7 +28,7 @@ export interface CardChoice {
  * or the model do not reach it.
  */
 export interface BatchSnapshot {
-  format: 1;
+  format: 2;
   recipe: Recipe;
   vessel: VesselKind;
   materials: Material[];
@@ -40,6 +43,8 @@ export interface BatchSnapshot {
   shrinkage: number;
   wetWeightG: number;
   choice: CardChoice;
+  /** What its tests are judged against. */
+  context: TestContext;
   /** What it was to be made with; batches from before kits were asked have none. */
   kit?: Kit;
 }
@@ -56,8 +61,9 @@ export function snapshotBatch(
   const vessel = lookUp(library.vessels, recipe.vessel, 'vessel');
   const moisture: Moisture = usualMoisture(vessel.vessel);
   const sheet = batchSheet(evaluation, litresOf(recipe.job, vessel), moisture);
+  const window = phWindow(recipe.stage, evaluation);
   return {
-    format: 1,
+    format: 2,
     recipe,
     vessel,
     materials: evaluation.composition.parts.map((p) => p.material),
@@ -73,5 +79,14 @@ export function snapshotBatch(
     wetWeightG: evaluation.wetWeightG,
     choice,
     kit,
+    context: {
+      stage: recipe.stage,
+      ph: { low: window.low, high: window.high },
+      totalPorosity: evaluation.composition.totalPorosity,
+      drainedWater: evaluation.drained.water,
+      dryBulkDensityGPerL: evaluation.composition.dryBulkDensityGPerL,
+      targetSaturation: targetSaturation[moisture],
+      looseLitres: sheet.components.reduce((sum, c) => sum + c.looseLitres, 0),
+    },
   };
 }

@@ -11,7 +11,8 @@ import { readOut } from '#core/units/said';
 
 type Case = [code: string, severity: Severity, parts: Record<string, number>, sketch: RecipeSketch];
 const good: Record<string, number> = { 'peat-fine': 5, 'perlite-fine': 2, 'vermiculite-fine': 1 };
-const flags = (parts: Record<string, number>, sketch: RecipeSketch) => judgeMix(recipe(parts, sketch)).flags;
+const flags = (parts: Record<string, number>, sketch: RecipeSketch) =>
+  judgeMix(recipe(parts, sketch), { library }).flags;
 
 /** Plain cases of the field: each raises its flag, and the sound recipe below raises none of them. */
 const raised: Case[] = [

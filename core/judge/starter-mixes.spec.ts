@@ -68,7 +68,7 @@ describe('links', () => {
     expect(recipe.stage).toBe('germination');
     expect(problems).toHaveLength(6);
     expect(problems.join()).toContain(
-      'parts of perlite-fine must be a number from 0.01 to 1000, the link says “-2”',
+      'parts of perlite-fine must be a number from 0.0001 to 1000, the link says “-2”',
     );
   });
 });

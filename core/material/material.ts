@@ -1,4 +1,4 @@
-import { type Family } from '#core/material/families';
+import { type Family } from '#core/material/family';
 
 export const roles = ['water', 'air', 'weight', 'food'] as const;
 /** What a material is there for. */
@@ -87,6 +87,20 @@ export function materialFromRow(row: MaterialRow): Material {
     waterAt50Cm: waterAt50CmPct / 100,
     waterAt100Cm: waterAt100CmPct / 100,
     moistureWetBasis: moistureAsBoughtPctWb / 100,
+  };
+}
+
+/** The same as it stands in a table. */
+export function materialToRow(material: Material): MaterialRow {
+  const { totalPorosity, waterAt10Cm, waterAt50Cm, waterAt100Cm, moistureWetBasis, ...same } = material;
+  const pct = (fraction: number): number => Number((fraction * 100).toPrecision(12));
+  return {
+    ...same,
+    totalPorosityPct: pct(totalPorosity),
+    waterAt10CmPct: pct(waterAt10Cm),
+    waterAt50CmPct: pct(waterAt50Cm),
+    waterAt100CmPct: pct(waterAt100Cm),
+    moistureAsBoughtPctWb: pct(moistureWetBasis),
   };
 }
 

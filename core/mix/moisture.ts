@@ -2,13 +2,21 @@ import { type Vessel } from '#core/vessel/vessel';
 
 /** The squeeze scale: degree of saturation (water / pores) and what the hand feels. Common practice, no source. */
 export const squeezes = [
-  { upTo: 0.15, says: 'dusty' },
-  { upTo: 0.3, says: 'crumbles' },
-  { upTo: 0.5, says: 'holds a clump and crumbs open' },
-  { upTo: 0.7, says: 'holds and beads' },
-  { upTo: 0.9, says: 'oozes between the fingers' },
-  { upTo: Infinity, says: 'slurry' },
+  { name: 'dusty', upTo: 0.15, says: 'dusty' },
+  { name: 'crumbles', upTo: 0.3, says: 'crumbles' },
+  { name: 'clump', upTo: 0.5, says: 'holds a clump and crumbs open' },
+  { name: 'beads', upTo: 0.7, says: 'holds and beads' },
+  { name: 'oozes', upTo: 0.9, says: 'oozes between the fingers' },
+  { name: 'slurry', upTo: Infinity, says: 'slurry' },
 ] as const;
+export type Squeeze = (typeof squeezes)[number]['name'];
+export const squeezeNames = squeezes.map((s) => s.name) as unknown as readonly [Squeeze, ...Squeeze[]];
+
+/** Degree of saturation that a squeeze tells of, 0–1. */
+export function squeezeRange(name: Squeeze): readonly [low: number, high: number] {
+  const at = squeezes.findIndex((s) => s.name === name);
+  return [at === 0 ? 0 : squeezes[at - 1]!.upTo, Math.min(1, squeezes[at]!.upTo)];
+}
 
 /** What a handful does at a degree of saturation, 0–1. */
 export function squeezeAt(saturation: number): string {

@@ -19,6 +19,12 @@ export const dilutionWater = {
 } as const satisfies Record<string, (totalPorosity: number, water: number) => number>;
 
 export type EcMethod = keyof typeof dilutionWater;
+export const ecMethods = [
+  'saturated',
+  'displaced',
+  'oneToTwo',
+  'oneToFive',
+] as const satisfies readonly EcMethod[];
 
 /** EC of a solution of soluble salts, mS/cm: meq of cations per litre of water / 10 (Sonneveld & Voogt 2009). */
 export function ecMSPerCm(saltsMeqPerL: number, waterLPerL: number): number {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { bignumber, combinations, type BigNumber } from 'mathjs';
 import { fisher, wilson } from '#core/stats/counts';
-import { atLeast, standOf } from '#core/season/stand';
+import { standOf } from '#core/season/stand';
+import { atLeast } from '#core/stats/binomial';
 import { published } from '#testing/published';
 
 const choose = (n: number, k: number): BigNumber => combinations(bignumber(n), bignumber(k));

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { seedDemo } from '#server/demo/seed';
@@ -11,11 +12,13 @@ const batch = { key, name: 'First run', recipe, madeOn: '2031-03-04', units: 'me
 describe('mixes', () => {
   test('a change is a new version; the old one stays; the same recipe is no change', async () => {
     const { app, db } = testApp();
-    const first = (await request(app).post('/api/mixes').send({ name: 'Seed mix', recipe })).body;
+    const first = (
+      await request(app).post('/api/mixes').send({ key: randomUUID(), name: 'Seed mix', recipe })
+    ).body;
     const changed = { ...recipe, components: [{ material: 'coir-pith', parts: 3 }] };
     const path = `/api/mixes/${first.mixId}/versions`;
-    expect((await request(app).post(path).send({ recipe })).body.version).toBe(1);
-    expect((await request(app).post(path).send({ recipe: changed })).body.version).toBe(2);
+    expect((await request(app).post(path).send({ key: randomUUID(), recipe })).body.version).toBe(1);
+    expect((await request(app).post(path).send({ key: randomUUID(), recipe: changed })).body.version).toBe(2);
     const versions = (await request(app).get(path)).body;
     expect(versions.map((v: { recipe: object }) => v.recipe)).toEqual([changed, recipe]);
     expect(() => db.prepare("UPDATE mix_versions SET recipe_json = '{}'").run()).toThrow('never changes');
@@ -24,7 +27,9 @@ describe('mixes', () => {
 
   test('putting away can be undone', async () => {
     const { app } = testApp();
-    const { mixId } = (await request(app).post('/api/mixes').send({ name: 'Seed mix', recipe })).body;
+    const { mixId } = (
+      await request(app).post('/api/mixes').send({ key: randomUUID(), name: 'Seed mix', recipe })
+    ).body;
     await request(app).delete(`/api/mixes/${mixId}`).expect(204);
     expect((await request(app).get('/api/mixes')).body).toEqual([]);
     await request(app).post(`/api/mixes/${mixId}/restore`).send({}).expect(204);
@@ -36,11 +41,13 @@ describe('mixes', () => {
     [{ name: 'x', recipe: { ...recipe, vessel: 'bathtub' } }, 'recipe.vessel'],
     [
       { name: 'x', recipe: { ...recipe, components: [{ material: 'moondust', parts: 1 }] } },
-      'components.0.material',
+      'recipe.components.0.material',
     ],
     [{ name: 'x', recipe: { ...recipe, job: { trays: 1.5, sparePct: 0 } } }, 'recipe.job'],
   ])('a bad mix is refused by name (%#)', async (bad, path) => {
-    const { body, status } = await request(testApp().app).post('/api/mixes').send(bad);
+    const { body, status } = await request(testApp().app)
+      .post('/api/mixes')
+      .send({ key: randomUUID(), ...bad });
     expect([status, body.issues[0].path]).toEqual([400, path]);
   });
 
@@ -53,14 +60,17 @@ describe('mixes', () => {
 describe('batches', () => {
   test('a batch is kept whole and does not move when its mix does', async () => {
     const { app, db } = testApp();
-    const mix = (await request(app).post('/api/mixes').send({ name: 'Seed mix', recipe })).body;
+    const mix = (await request(app).post('/api/mixes').send({ key: randomUUID(), name: 'Seed mix', recipe }))
+      .body;
     const made = (
       await request(app)
         .post('/api/batches')
         .send({ ...batch, mixVersionId: mix.id })
     ).body;
-    await request(app).post(`/api/mixes/${mix.mixId}/versions`).send({ recipe: starterMixes.potting });
-    db.prepare("UPDATE materials SET row_json = json_set(row_json, '$.ph', 9)").run();
+    await request(app)
+      .post(`/api/mixes/${mix.mixId}/versions`)
+      .send({ key: randomUUID(), recipe: starterMixes.potting });
+    db.prepare("UPDATE items SET row_json = json_set(row_json, '$.ph', 9)").run();
     const again = (await request(app).get(`/api/batches/${made.id}`)).body;
     expect(again).toEqual(made);
     expect(again.snapshot.recipe).toEqual(recipe);
@@ -130,7 +140,7 @@ test('the interface is described from its schemas', async () => {
     'vessel',
     'components',
   ]);
-  expect(Object.keys(evaluate.responses)).toEqual(['200', '400', '413', '415']);
+  expect(Object.keys(evaluate.responses)).toEqual(['200', '400', '413', '415', '500']);
 });
 
 test('answers carry the security headers', async () => {

@@ -1,34 +1,13 @@
+import { type Batch, type BatchLine } from '#contract/batches';
+import { readSnapshot, stepsSchema } from '#contract/snapshot';
 import { type BatchSnapshot } from '#core/batch/snapshot';
-import { type Db } from '#server/database/open';
-
-export interface BatchLine {
-  id: number;
-  name: string;
-  madeOn: string;
-  createdAt: string;
-  stage: string;
-  vessel: string;
-  litres: number;
-}
-
-export interface Batch {
-  id: number;
-  key: string;
-  name: string;
-  mixVersionId: number | null;
-  /** The mix of that version. */
-  mixId: number | null;
-  mixName: string | null;
-  madeOn: string;
-  createdAt: string;
-  snapshot: BatchSnapshot;
-}
+import { type Db } from '#server/database/db';
 
 type Row = Omit<Batch, 'snapshot'> & { snapshot_json: string };
 
 const read = ({ snapshot_json, ...row }: Row): Batch => ({
   ...row,
-  snapshot: JSON.parse(snapshot_json) as BatchSnapshot,
+  snapshot: readSnapshot(JSON.parse(snapshot_json)),
 });
 const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId,
   (SELECT mix_id FROM mix_versions WHERE id = mix_version_id) AS mixId,
@@ -36,44 +15,71 @@ const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId,
   made_on AS madeOn, created_at AS createdAt,
   snapshot_json FROM batches`;
 
+/** What is still to be done on a batch. */
+export interface BatchSteps {
+  id: number;
+  name: string;
+  madeOn: string;
+  steps: BatchSnapshot['steps'];
+}
+
 /** What was made, each with all it was made from. */
-export class Batches {
-  constructor(private readonly db: Db) {}
+export class BatchStore {
+  private readonly lines;
+  private readonly steps;
+  private readonly byId;
+  private readonly keyed;
+  private readonly insert;
+  private readonly setAway;
+
+  constructor(db: Db) {
+    this.lines = db.prepare<[], BatchLine>(
+      `SELECT id, name, made_on AS madeOn, created_at AS createdAt,
+         snapshot_json ->> '$.recipe.stage' AS stage,
+         snapshot_json ->> '$.vessel.name' AS vessel,
+         snapshot_json ->> '$.sheet.litres' AS litres
+       FROM batches WHERE deleted_at IS NULL ORDER BY made_on DESC, id DESC LIMIT 500`,
+    );
+    this.steps = db.prepare<[string], Omit<BatchSteps, 'steps'> & { steps_json: string }>(
+      `SELECT id, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json
+       FROM batches WHERE deleted_at IS NULL AND made_on >= ? ORDER BY made_on DESC, id DESC`,
+    );
+    this.byId = db.prepare<[number], Row>(`${SELECT} WHERE id = ?`);
+    this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
+    this.insert = db.prepare(
+      `INSERT INTO batches (key, name, mix_version_id, made_on, snapshot_json, created_at)
+       VALUES (@key, @name, @mixVersionId, @madeOn, @snapshot, @createdAt)`,
+    );
+    this.setAway = db.prepare('UPDATE batches SET deleted_at = ? WHERE id = ?');
+  }
 
   all(): BatchLine[] {
-    return this.db
-      .prepare<[], BatchLine>(
-        `SELECT id, name, made_on AS madeOn, created_at AS createdAt,
-           snapshot_json ->> '$.recipe.stage' AS stage,
-           snapshot_json ->> '$.vessel.name' AS vessel,
-           snapshot_json ->> '$.sheet.litres' AS litres
-         FROM batches WHERE deleted_at IS NULL ORDER BY made_on DESC, id DESC LIMIT 500`,
-      )
-      .all();
+    return this.lines.all();
+  }
+
+  /** Steps of the batches made on a day or later. @param day YYYY-MM-DD */
+  stepsSince(day: string): BatchSteps[] {
+    return this.steps
+      .all(day)
+      .map(({ steps_json, ...row }) => ({ ...row, steps: stepsSchema.parse(JSON.parse(steps_json)) }));
   }
 
   one(id: number): Batch | null {
-    const row = this.db.prepare<[number], Row>(`${SELECT} WHERE id = ?`).get(id);
+    const row = this.byId.get(id);
     return row ? read(row) : null;
   }
 
   byKey(key: string): Batch | null {
-    const row = this.db.prepare<[string], Row>(`${SELECT} WHERE key = ?`).get(key);
+    const row = this.keyed.get(key);
     return row ? read(row) : null;
   }
 
   add(batch: Omit<Batch, 'id' | 'mixId' | 'mixName'>): Batch {
-    const { lastInsertRowid } = this.db
-      .prepare(
-        `INSERT INTO batches (key, name, mix_version_id, made_on, snapshot_json, created_at)
-         VALUES (@key, @name, @mixVersionId, @madeOn, @snapshot, @createdAt)`,
-      )
-      .run({ ...batch, snapshot: JSON.stringify(batch.snapshot) });
+    const { lastInsertRowid } = this.insert.run({ ...batch, snapshot: JSON.stringify(batch.snapshot) });
     return this.one(Number(lastInsertRowid))!;
   }
 
-  /** Puts a batch away (a date) or brings it back (null). @returns whether there is such a batch */
   putAway(id: number, at: string | null): boolean {
-    return this.db.prepare('UPDATE batches SET deleted_at = ? WHERE id = ?').run(at, id).changes > 0;
+    return this.setAway.run(at, id).changes > 0;
   }
 }

@@ -1,5 +1,5 @@
 import request from 'supertest';
-import { batchSheetAnswerSchema, evaluationAnswerSchema } from '#contract/compute-answers';
+import { batchSheetAnswerSchema, evaluationAnswerSchema } from '#contract/evaluate';
 import { testApp } from '#testing/server';
 
 const { app } = testApp();

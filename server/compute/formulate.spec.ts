@@ -1,6 +1,6 @@
 import request from 'supertest';
-import { formulateAnswerSchema } from '#contract/compute-answers';
-import { type FormulateRequest } from '#contract/compute-requests';
+import { formulateAnswerSchema } from '#contract/formulate';
+import { type FormulateRequest } from '#contract/formulate';
 import { type z } from 'zod';
 import { testApp } from '#testing/server';
 

@@ -1,9 +1,6 @@
 import { type Moisture, usualMoisture } from '#core/mix/moisture';
-import {
-  type BatchSheetRequest,
-  type EvaluateRequest,
-  type FormulateRequest,
-} from '#contract/compute-requests';
+import { type BatchSheetRequest, type EvaluateRequest } from '#contract/evaluate';
+import { type FormulateRequest } from '#contract/formulate';
 import { starterFor, type FinderJob } from '#core/finder/formulate';
 import { MOST_ON_SHELF } from '#core/finder/fast-evaluation';
 import { materialFromRow } from '#core/material/material';

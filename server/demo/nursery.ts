@@ -128,12 +128,12 @@ export const demoRecords: Readonly<Record<string, { left: number; entries: reado
     left: 0,
     entries: [
       { kind: 'test', test: 'ph', values: { ph: 6.5 } },
-      { kind: 'test', test: 'ec', values: { ec: 0.42, method: 2 } },
+      { kind: 'test', test: 'ec', values: { ec: 0.42, method: 'oneToTwo' } },
       { kind: 'note', text: 'Salts high: that pallet of bricks wants washing.' },
     ],
   },
   'Tomatoes pricked out': {
     left: 2,
-    entries: [{ kind: 'test', test: 'squeeze', values: { grade: 2 } }],
+    entries: [{ kind: 'test', test: 'squeeze', values: { grade: 'clump' } }],
   },
 };

@@ -1,86 +1,126 @@
-import { addDays, formatISO } from 'date-fns';
-import { runBenchTest } from '#core/batch/bench-tests';
-import { testContextOf } from '#core/batch/test-context';
+import { addDays, parseISO } from 'date-fns';
+import { type Batch } from '#contract/batches';
+import { type EntryData } from '#contract/record';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
-import { libraryOf } from '#core/recipe/library';
-import { Batches, type Batch } from '#server/batches/store';
-import { type Db } from '#server/database/open';
+import { runBenchTest } from '#core/batch/tests/bench-tests';
+import { BatchStore } from '#server/batches/store';
+import { Folder } from '#server/database/folder';
+import { type Db } from '#server/database/db';
 import { demoBatches, demoLots, demoMixes, demoRecords, demoShelf } from '#server/demo/nursery';
-import { readLibrary } from '#server/library/store';
-import { Mixes } from '#server/mixes/store';
-import { Lots } from '#server/lots/store';
-import { Record, type Entry } from '#server/record/store';
-import { Shelf } from '#server/shelf/store';
+import { dayOf } from '#server/http/day';
+import { LibraryStore } from '#server/library/store';
+import { LotStore } from '#server/lots/store';
+import { MixStore } from '#server/mixes/store';
+import { RecordStore } from '#server/record/store';
+import { ShelfStore } from '#server/shelf/store';
 
-/** Fills an empty data folder with the made-up nursery. Dates count back from `now`. Leaves any other folder alone. */
+/** A key that is the same every time: a demo folder is known by those of its batches. */
+const keyOf = (kind: string, n: number): string =>
+  `00000000-0000-4000-${kind}-${String(n).padStart(12, '0')}`;
+const batchKey = (index: number): string => keyOf('8000', index);
+
+/** What the demo is made of, in the order in which it grew. A demo folder gets the steps that it has not had. */
+const steps: readonly ((db: Db, now: Date) => void)[] = [mixesAndBatches, shelf, lotsAndRecords];
+
+/**
+ * Fills an empty data folder with the made-up nursery, and brings an older demo folder up to date. Any other folder
+ * is left alone. Dates count back from `now`.
+ */
 export function seedDemo(db: Db, now: Date): void {
-  const { n } = db
-    .prepare('SELECT (SELECT COUNT(*) FROM mixes) + (SELECT COUNT(*) FROM batches) AS n')
-    .get() as {
-    n: number;
-  };
-  if (n > 0) return;
-  const { materials, amendments } = readLibrary(db);
-  const library = libraryOf(materials, amendments);
-  const mixes = new Mixes(db);
-  const batches = new Batches(db);
-  const started = addDays(now, -60).toISOString();
+  const folder = new Folder(db);
+  const done = folder.demoSteps ?? (isEmpty(db) ? 0 : steps.length);
+  if (done >= steps.length) return;
   db.transaction(() => {
-    const kept = new Map(demoMixes.map((m) => [m.name, mixes.create(m.name, m.note, m.recipe, started)]));
-    const lots = new Lots(db);
-    const record = new Record(db);
-    const lotOf = new Map(
-      demoLots.map(([item, name, daysAgo]) => {
-        const receivedOn = formatISO(addDays(now, -daysAgo), { representation: 'date' });
-        return [item, lots.add({ item, name, receivedOn, note: '' }, started).id];
-      }),
-    );
-    let written = 0;
-    const seedRecord = (batch: Batch, at: string): void => {
-      const told = demoRecords[batch.name];
-      if (!told) return;
-      const enter = (data: Entry['data']): void => {
-        const key = `00000000-0000-4000-9000-${String(written++).padStart(12, '0')}`;
-        record.add(batch.id, key, data, at);
-      };
-      const { snapshot } = batch;
-      for (const { id } of [...snapshot.materials, ...snapshot.amendments]) {
-        const lot = lotOf.get(id);
-        if (lot !== undefined) enter({ kind: 'lot', item: id, lot });
-      }
-      for (const step of snapshot.steps.slice(0, snapshot.steps.length - told.left))
-        for (let load = 0; load < (step.times ?? 1); load++)
-          enter({ kind: 'tick', step: step.id, load, done: true });
-      const context = testContextOf(snapshot);
-      for (const data of told.entries)
-        enter(
-          data.kind === 'test' ? { ...data, result: runBenchTest(data.test, data.values, context) } : data,
-        );
-      if (told.left === 0) enter({ kind: 'use', what: batch.name, count: 60 * 8, on: batch.madeOn });
-    };
-    const shelf = new Shelf(db);
-    for (const { material, costPerL, useUp = false } of demoShelf) {
-      shelf.put({ material, here: true, costPerL, useUp }, started);
-    }
-    demoBatches.forEach(({ mix, name, daysAgo, job }, index) => {
-      const version = kept.get(mix);
-      if (!version) throw new RangeError(`demo batch ${name} names a mix that is not there: ${mix}`);
-      const recipe = { ...version.recipe, job };
-      const made = addDays(now, -daysAgo);
-      const snapshot = snapshotBatch(recipe, library, {
+    for (const step of steps.slice(done)) step(db, now);
+    folder.demoSteps = steps.length;
+  })();
+}
+
+const isEmpty = (db: Db): boolean =>
+  ['mixes', 'batches', 'lots', 'measures'].every(
+    (table) => db.prepare(`SELECT 1 FROM ${table} LIMIT 1`).get() === undefined,
+  );
+
+const startOf = (now: Date): string => addDays(now, -60).toISOString();
+
+function mixesAndBatches(db: Db, now: Date): void {
+  const [mixes, batches, library] = [new MixStore(db), new BatchStore(db), new LibraryStore(db).library()];
+  const kept = new Map(
+    demoMixes.map((m, i) => [m.name, mixes.create(keyOf('a000', i), m.name, m.note, m.recipe, startOf(now))]),
+  );
+  demoBatches.forEach(({ mix, name, daysAgo, job }, index) => {
+    const version = kept.get(mix);
+    if (!version) throw new RangeError(`demo batch ${name} names a mix that is not there: ${mix}`);
+    const made = addDays(now, -daysAgo);
+    batches.add({
+      key: batchKey(index),
+      name,
+      mixVersionId: version.id,
+      madeOn: dayOf(made),
+      createdAt: made.toISOString(),
+      snapshot: snapshotBatch({ ...version.recipe, job }, library, {
         units: 'metric',
         scoop: fittingScoop(40, 'metric').id,
-      });
-      const batch = batches.add({
-        key: `00000000-0000-4000-8000-${String(index).padStart(12, '0')}`,
-        name,
-        mixVersionId: version.id,
-        madeOn: formatISO(made, { representation: 'date' }),
-        createdAt: made.toISOString(),
-        snapshot,
-      });
-      seedRecord(batch, made.toISOString());
+      }),
     });
-  })();
+  });
+}
+
+function shelf(db: Db, now: Date): void {
+  const store = new ShelfStore(db);
+  for (const { material, costPerL, useUp = false } of demoShelf) {
+    store.put({ material, here: true, costPerL, useUp }, startOf(now));
+  }
+}
+
+function lotsAndRecords(db: Db, now: Date): void {
+  const [batches, lots, record] = [new BatchStore(db), new LotStore(db), new RecordStore(db)];
+  const made = demoBatches.flatMap((_, index) => batches.byKey(batchKey(index)) ?? []);
+  // An older demo folder stands at the day on which it was filled.
+  const first = made[0];
+  const filled = first ? addDays(parseISO(first.madeOn), demoBatches[0]!.daysAgo) : now;
+  const lotOf = new Map(
+    demoLots.map(([item, name, daysAgo], i) => {
+      const lot = {
+        key: keyOf('b000', i),
+        item,
+        name,
+        receivedOn: dayOf(addDays(filled, -daysAgo)),
+        note: '',
+      };
+      return [item, lots.add(lot, startOf(filled)).id];
+    }),
+  );
+  let written = 0;
+  for (const batch of made) {
+    const told = demoRecords[batch.name];
+    if (!told) continue;
+    for (const data of recordOf(batch, lotOf, told)) {
+      const result = data.kind === 'test' && runBenchTest(data.test, data.values, batch.snapshot.context);
+      record.add(batch.id, keyOf('9000', written++), { ...data, ...(result && { result }) }, batch.createdAt);
+    }
+  }
+}
+
+/** What was written down on a batch: lots, ticks of all steps but the last ones, tests, and what it was used for. */
+function recordOf(
+  { name, madeOn, snapshot }: Batch,
+  lotOf: ReadonlyMap<string, number>,
+  told: { left: number; entries: readonly EntryData[] },
+): EntryData[] {
+  const lots = [...snapshot.materials, ...snapshot.amendments].flatMap(({ id }): EntryData[] => {
+    const lot = lotOf.get(id);
+    return lot === undefined ? [] : [{ kind: 'lot', item: id, lot }];
+  });
+  const ticks = snapshot.steps.slice(0, snapshot.steps.length - told.left).flatMap((step) =>
+    Array.from({ length: step.times ?? 1 }, (_, load): EntryData => ({
+      kind: 'tick',
+      step: step.id,
+      load,
+      done: true,
+    })),
+  );
+  const use: EntryData[] = told.left === 0 ? [{ kind: 'use', what: name, count: 60 * 8, on: madeOn }] : [];
+  return [...lots, ...ticks, ...told.entries, ...use];
 }

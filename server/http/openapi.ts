@@ -1,140 +1,118 @@
 import { z } from 'zod';
-import {
-  batchSheetAnswerSchema,
-  evaluationAnswerSchema,
-  formulateAnswerSchema,
-  hotWaterAnswerSchema,
-  problemSchema,
-  sowingAnswerSchema,
-} from '#contract/compute-answers';
-import {
-  batchSheetRequestSchema,
-  evaluateRequestSchema,
-  formulateRequestSchema,
-  hotWaterRequestSchema,
-  sowingRequestSchema,
-} from '#contract/compute-requests';
-import { newEntrySchema, newLotSchema } from '#contract/record';
-import { calibrateSchema, faultSchema, putSchema } from '#server/instruments/routes';
-import { newMeasureSchema } from '#server/measures/routes';
-import { newBatchSchema } from '#server/batches/routes';
-import { shelfLineSchema } from '#server/shelf/routes';
-import { newMixSchema, newVersionSchema } from '#server/mixes/routes';
+import { type Endpoint, endpoints } from '#contract/endpoints';
+import { problemSchema } from '#contract/problem';
+import { type EndpointName, routes } from '#contract/routes';
 
-const json = (schema: z.ZodType, io: 'input' | 'output'): object => ({
-  'application/json': {
-    schema: z.toJSONSchema(schema, { io, unrepresentable: 'any', target: 'draft-2020-12' }),
-  },
-});
+const schemaOf = (schema: z.ZodType, io: 'input' | 'output'): Record<string, unknown> => {
+  const { $schema, ...rest } = z.toJSONSchema(schema, {
+    io,
+    unrepresentable: 'any',
+    target: 'draft-2020-12',
+  });
+  void $schema;
+  return rest;
+};
+
 const problem = (description: string): object => ({
   description,
-  content: {
-    'application/problem+json': { schema: z.toJSONSchema(problemSchema, { unrepresentable: 'any' }) },
-  },
-});
-const refusals = {
-  400: problem('Bad input: names path, value and range'),
-  413: problem('Body too large'),
-  415: problem('Body is not application/json'),
-};
-const post = (
-  summary: string,
-  request: z.ZodType,
-  answer: z.ZodType | null,
-  status = 200,
-): { post: object } => ({
-  post: {
-    summary,
-    requestBody: { required: true, content: json(request, 'input') },
-    responses: {
-      [status]: { description: 'Done', ...(answer && { content: json(answer, 'output') }) },
-      ...refusals,
-    },
-  },
-});
-const get = (summary: string): object => ({
-  get: { summary, responses: { 200: { description: 'Done' }, 404: problem('Not there') } },
+  content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
 });
 
-/** The HTTP interface, from the very schemas that check it. */
-export function openApi(): object {
+/** Problems that follow from what an endpoint takes. */
+function refusalsOf(method: string, path: string, endpoint: Endpoint): Record<string, object> {
+  const said: Partial<Record<number, string>> = {
+    ...((endpoint.body ?? endpoint.query ?? path.includes(':id')) && {
+      400: 'Not understood: names path, value and range',
+    }),
+    ...((path.includes(':') || endpoint.status === 201) && { 404: 'Not there' }),
+    ...(method !== 'GET' &&
+      method !== 'DELETE' && { 413: 'Body too large', 415: 'Body is not application/json' }),
+    ...endpoint.refuses,
+    500: 'Something broke; nothing was saved',
+  };
+  return Object.fromEntries(
+    Object.entries(said).map(([status, description]) => [status, problem(description!)]),
+  );
+}
+
+function answerOf({ answer, status }: Endpoint): Record<string, object> {
+  if (answer === 'nothing') return { 204: { description: 'Done' } };
+  const content =
+    answer === 'pdf'
+      ? { 'application/pdf': { schema: { type: 'string', format: 'binary' } } }
+      : answer === 'events'
+        ? { 'text/event-stream': { schema: { type: 'string' } } }
+        : { 'application/json': { schema: schemaOf(answer, 'output') } };
+  return {
+    [status]: { description: 'Done', content },
+    ...(status === 201 && { 200: { description: 'Done before: the key is known', content } }),
+  };
+}
+
+const pathParameters = (path: string): object[] =>
+  [...path.matchAll(/:(\w+)/g)].map(([, name]) => ({
+    name,
+    in: 'path',
+    required: true,
+    schema: name === 'id' ? { type: 'integer', minimum: 1 } : { type: 'string' },
+  }));
+
+function queryParameters({ query }: Endpoint): object[] {
+  if (!query) return [];
+  const { properties = {}, required = [] } = schemaOf(query, 'input') as {
+    properties?: Record<string, object>;
+    required?: string[];
+  };
+  return Object.entries(properties).map(([name, schema]) => ({
+    name,
+    in: 'query',
+    required: required.includes(name),
+    schema,
+  }));
+}
+
+function operation(name: EndpointName): object {
+  const endpoint: Endpoint = endpoints[name];
+  const [method, path] = routes[name];
+  const parameters = [...pathParameters(path), ...queryParameters(endpoint)];
+  return {
+    operationId: name,
+    summary: endpoint.says,
+    tags: [path.split('/')[1]!.replace(/\..*/, '')],
+    ...(parameters.length > 0 && { parameters }),
+    ...(endpoint.body && {
+      requestBody: {
+        required: true,
+        content: { 'application/json': { schema: schemaOf(endpoint.body, 'input') } },
+      },
+    }),
+    responses: { ...answerOf(endpoint), ...refusalsOf(method, path, endpoint) },
+  };
+}
+
+/** The HTTP interface as OpenAPI 3.1, from the very table that serves it. */
+export function openApi(): { openapi: string; [more: string]: unknown } {
+  const paths: Record<string, Record<string, object>> = {};
+  for (const name of Object.keys(routes) as EndpointName[]) {
+    const [method, path] = routes[name];
+    const at = `/api${path.replace(/:(\w+)/g, '{$1}')}`;
+    paths[at] = { ...paths[at], [method.toLowerCase()]: operation(name) };
+  }
+  const tags = new Set(
+    (Object.keys(routes) as EndpointName[]).map((n) => routes[n][1].split('/')[1]!.replace(/\..*/, '')),
+  );
   return {
     openapi: '3.1.0',
     info: {
       title: 'Welcome',
       version: '1',
-      description: 'Computes and keeps propagation media. Served on loopback.',
+      description: 'Computes and keeps propagation media.',
     },
-    paths: {
-      '/api/evaluate': post(
-        'Everything known of a recipe in its vessel',
-        evaluateRequestSchema,
-        evaluationAnswerSchema,
-      ),
-      '/api/batch-sheet': post(
-        'What to scoop, weigh and pour',
-        batchSheetRequestSchema,
-        batchSheetAnswerSchema,
-      ),
-      '/api/formulate': post(
-        'The best whole-part recipes of what stands on the shelf',
-        formulateRequestSchema,
-        formulateAnswerSchema,
-      ),
-      '/api/hot-water': post(
-        'Hot water that brings a mix to a temperature',
-        hotWaterRequestSchema,
-        hotWaterAnswerSchema,
-      ),
-      '/api/sowing': post(
-        'Seeds to a cell and cells to sow for a stand',
-        sowingRequestSchema,
-        sowingAnswerSchema,
-      ),
-      '/api/library': get('Materials and amendments with their sources'),
-      '/api/shelf': get('What stands on the shelf, with prices'),
-      '/api/shelf/{material}': {
-        put: post('Put a material on the shelf, price it or take it off', shelfLineSchema, null).post,
-      },
-      '/api/mixes': {
-        ...get('Newest version of every mix'),
-        ...post('Keep a recipe', newMixSchema, null, 201),
-      },
-      '/api/mixes/{id}/versions': {
-        ...get('All versions of a mix'),
-        ...post('Keep a changed recipe as a new version', newVersionSchema, null, 201),
-      },
-      '/api/batches': { ...get('Batches, newest first'), ...post('Keep a batch', newBatchSchema, null, 201) },
-      '/api/batches/{id}': get('One batch with all it was made from'),
-      '/api/batches/{id}/entries': {
-        ...get('The record of a batch, oldest first'),
-        ...post(
-          'Add an entry; 409 when another device wrote something else meanwhile',
-          newEntrySchema,
-          null,
-          201,
-        ),
-      },
-      '/api/batches/{id}/stream': get('The record as server-sent events, from Last-Event-ID on'),
-      '/api/batches/{id}/labels.pdf': get('Labels; size, count, sown, pricked and potted in the query'),
-      '/api/batches/{id}/card.pdf': get('The bench card; units and scoop in the query'),
-      '/api/lots': {
-        ...get('Purchases and heaps'),
-        ...post('Enter a lot', newLotSchema, null, 201),
-      },
-      '/api/lots/{id}/trace': get('Where a lot went, and where that was used'),
-      '/api/measures': {
-        ...get('The user’s own measures'),
-        ...post('Keep a measure', newMeasureSchema, null, 201),
-      },
-      '/api/today': get('Steps and re-tests that are due, waiting or open'),
-      '/api/instruments': get('Instruments with their calibrations'),
-      '/api/instruments/readings': get('One reading of each'),
-      '/api/instruments/stream': get('Readings as server-sent events'),
-      '/api/instruments/weather': get('Forecast of the simulated weather service'),
-      '/api/instruments/{id}/calibrate': post('Calibrate in references', calibrateSchema, null),
-      '/api/instruments/{id}/put': post('Stand-in: what lies on it', putSchema, null, 204),
-      '/api/instruments/{id}/fault': post('Stand-in: a fault, or none', faultSchema, null, 204),
-    },
+    servers: [{ url: '/', description: 'This server, on loopback' }],
+    // Nobody is asked who they are: the server listens on loopback only.
+    security: [{}],
+    tags: [...tags].map((name) => ({ name, description: `All about ${name}` })),
+    paths,
+    components: { schemas: { Problem: schemaOf(problemSchema, 'output') }, securitySchemes: {} },
   };
 }

@@ -1,12 +1,9 @@
 import { type ErrorRequestHandler, type RequestHandler } from 'express';
 import { type z } from 'zod';
+import { type ProblemBody } from '#contract/problem';
 import { OutOfRange } from '#core/units/check';
 
-export interface Issue {
-  path: string;
-  value: unknown;
-  allowed: string;
-}
+type Issue = NonNullable<ProblemBody['issues']>[number];
 
 /** An error that is answered as RFC 9457 problem JSON. */
 export class Problem extends Error {

@@ -1,4 +1,5 @@
-import { type Instrument, type InstrumentReading } from '#server/instruments/instrument';
+import { type InstrumentReading } from '#contract/instruments';
+import { type Instrument } from '#server/instruments/instrument';
 
 const EVERY_MS = 500;
 

@@ -1,27 +1,11 @@
-export const instrumentKinds = ['scale', 'pen-ph', 'pen-ec', 'thermometer'] as const;
-export type InstrumentKind = (typeof instrumentKinds)[number];
+import {
+  type Calibration,
+  type Fault,
+  type InstrumentKind,
+  type InstrumentReading,
+} from '#contract/instruments';
 
-export const faults = ['flat-battery', 'out-of-range', 'disconnected'] as const;
-export type Fault = (typeof faults)[number];
-
-export interface InstrumentReading {
-  instrument: string;
-  at: string;
-  /** null while there is a fault. */
-  value: number | null;
-  fault: Fault | null;
-}
-
-export interface Calibration {
-  at: string;
-  references: number[];
-  /** What it read in each reference before. */
-  readBefore: number[];
-  gain: number;
-  offset: number;
-}
-
-/** What Welcome asks of a device. A real one is put behind this; the simulated ones below stand in for it. */
+/** What Welcome asks of a device. A real one is put behind this; the simulated ones stand in for it. */
 export interface Instrument {
   readonly id: string;
   readonly kind: InstrumentKind;

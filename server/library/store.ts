@@ -1,62 +1,107 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { amendmentsFromCsv, materialsFromCsv } from '#contract/library-tables';
+import { type LibraryAnswer } from '#contract/library';
+import { amendmentSchema } from '#contract/amendment';
+import { materialRowSchema } from '#contract/material';
+import { amendmentsFromCsv, materialRowsFromCsv } from '#contract/starter-tables';
+import { vesselKindSchema } from '#contract/vessel';
+import { familyOfId, formOfId } from '#core/batch/snapshot-upgrade';
 import { type Amendment } from '#core/material/amendment';
-import { type Material } from '#core/material/material';
+import { materialFromRow, materialToRow, type Material, type MaterialRow } from '#core/material/material';
 import { libraryOf, type Library } from '#core/recipe/library';
-import { type Db } from '#server/database/open';
+import { vesselKinds } from '#core/vessel/kinds';
+import { type Db } from '#server/database/db';
 
-const REFERENCE = join(import.meta.dirname, '..', '..', 'core', 'material');
+const TABLES = join(import.meta.dirname, '..', '..', 'core', 'material');
 const STARTER_SOURCE =
   'starter library: typical figures from memory of Bunt 1988, Raviv & Lieth 2008, Reed 1996 and Argo & Fisher 2002; your own tests replace them';
-
-/** Puts the starter tables into an empty library. */
-export function seedLibrary(db: Db): void {
-  const table = (name: string): string => readFileSync(join(REFERENCE, name), 'utf8');
-  const fill = (into: 'materials' | 'amendments', rows: readonly { id: string }[]): void => {
-    const insert = db.prepare(
-      `INSERT INTO ${into} (id, row_json, source, origin, position) VALUES (?, ?, ?, 'starter', ?)
-       ON CONFLICT (id) DO NOTHING`,
-    );
-    rows.forEach((row, position) => insert.run(row.id, JSON.stringify(row), STARTER_SOURCE, position));
-  };
-  db.transaction(() => {
-    fill('materials', materialsFromCsv(table('materials.csv')));
-    fill('amendments', amendmentsFromCsv(table('amendments.csv')));
-  })();
-}
+const USUAL_SIZES = 'usual inside dimensions: common practice, no source; measure your own';
+const FORMAT = 2;
 
 interface Row {
   row_json: string;
+  format: number;
   source: string;
 }
 
-export interface LibraryRows {
-  materials: (Material & { source: string })[];
-  amendments: (Amendment & { source: string })[];
-}
+/** Materials, products and vessels: the starter ones, refreshed at start, and the user's own, never touched. */
+export class LibraryStore {
+  private readonly items;
+  private readonly vessels;
+  private known: Library | null = null;
 
-/** The library as it stands, in shelf order. */
-export function readLibrary(db: Db): LibraryRows {
-  const rows = <T>(from: 'materials' | 'amendments'): (T & { source: string })[] =>
-    db
-      .prepare<[], Row>(`SELECT row_json, source FROM ${from} ORDER BY position, id`)
-      .all()
-      .map((row) => ({ ...(JSON.parse(row.row_json) as T), source: row.source }));
-  return { materials: rows<Material>('materials'), amendments: rows<Amendment>('amendments') };
-}
+  constructor(private readonly db: Db) {
+    this.items = db.prepare<[string], Row>(
+      'SELECT row_json, format, source FROM items WHERE kind = ? ORDER BY position, id',
+    );
+    this.vessels = db.prepare<[], Row>('SELECT row_json, format, source FROM vessels ORDER BY position, id');
+  }
 
-/**
- * The library for computing, read once: nothing writes to it while the server runs, and the fitted curves
- * hang on to its objects.
- */
-export function libraryReader(db: Db): () => Library {
-  let library: Library | null = null;
-  return () => {
-    if (!library) {
-      const { materials, amendments } = readLibrary(db);
-      library = libraryOf(materials, amendments);
+  /** Writes the starter rows as this version has them. */
+  refreshStarter(): void {
+    const table = (name: string): string => readFileSync(join(TABLES, name), 'utf8');
+    const set = `row_json = excluded.row_json, format = excluded.format, source = excluded.source,
+      position = excluded.position WHERE origin = 'starter'`;
+    const item = this.db.prepare(
+      `INSERT INTO items (id, kind, format, row_json, source, origin, position, price_per)
+       VALUES (@id, @kind, ${FORMAT}, @json, @source, 'starter', @position, @per)
+       ON CONFLICT (id) DO UPDATE SET ${set}`,
+    );
+    const vessel = this.db.prepare(
+      `INSERT INTO vessels (id, format, row_json, source, origin, position)
+       VALUES (@id, ${FORMAT}, @json, @source, 'starter', @position) ON CONFLICT (id) DO UPDATE SET ${set}`,
+    );
+    const fill = (rows: readonly { id: string }[], write: typeof item, more: object): void =>
+      rows.forEach((row, position) => {
+        write.run({ id: row.id, json: JSON.stringify(row), position, ...more });
+      });
+    this.db.transaction(() => {
+      const source = STARTER_SOURCE;
+      fill(materialRowsFromCsv(table('materials.csv')), item, { kind: 'material', per: 'L', source });
+      fill(amendmentsFromCsv(table('amendments.csv')), item, { kind: 'product', per: 'kg', source });
+      fill(vesselKinds, vessel, { source: USUAL_SIZES });
+    })();
+    this.known = null;
+  }
+
+  /** As it stands, in shelf order. */
+  rows(): LibraryAnswer {
+    return {
+      materials: this.items.all('material').map((row) => ({ ...readMaterial(row), source: row.source })),
+      amendments: this.items.all('product').map((row) => ({ ...readProduct(row), source: row.source })),
+      vessels: this.vessels
+        .all()
+        .map((row) => ({ ...vesselKindSchema.parse(JSON.parse(row.row_json)), source: row.source })),
+    };
+  }
+
+  /** For computing, read once: the fitted curves hang on to its objects. */
+  library(): Library {
+    if (!this.known) {
+      const { materials, amendments, vessels } = this.rows();
+      const bare = <T extends { source: string }>({ source, ...row }: T): Omit<T, 'source'> => (
+        void source,
+        row
+      );
+      this.known = libraryOf(
+        materials.map((m) => materialFromRow(bare(m))),
+        amendments.map(bare),
+        vessels.map(bare),
+      );
     }
-    return library;
-  };
+    return this.known;
+  }
+}
+
+/** Format 1 kept fractions and no family. */
+function readMaterial({ row_json, format }: Row): MaterialRow {
+  const stored = JSON.parse(row_json) as object;
+  if (format > 1) return materialRowSchema.parse(stored);
+  const { id } = stored as { id: string };
+  return materialRowSchema.parse(materialToRow({ ...(stored as Material), family: familyOfId(id) }));
+}
+
+function readProduct({ row_json, format }: Row): Amendment {
+  const stored = JSON.parse(row_json) as { id: string };
+  return amendmentSchema.parse(format > 1 ? stored : { ...stored, form: formOfId(stored.id) });
 }

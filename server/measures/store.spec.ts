@@ -4,7 +4,10 @@ import { starterMixes } from '#core/recipe/starter-mixes';
 import { testApp } from '#testing/server';
 
 const { app } = testApp();
-const add = (measure: object) => request(app).post('/api/measures').send(measure);
+const add = (measure: object) =>
+  request(app)
+    .post('/api/measures')
+    .send({ key: randomUUID(), ...measure });
 
 test('an own bucket is kept, counts on a card, and the card keeps it when it is put away', async () => {
   const { body: bucket } = await add({ name: 'Green bucket', litres: 7.5, heapedLitres: 9 });

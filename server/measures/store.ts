@@ -1,30 +1,39 @@
 import { type OwnMeasure } from '#core/batch/scoops';
-import { type Db } from '#server/database/open';
+import { type Db } from '#server/database/db';
 
 const SELECT = 'SELECT id, name, litres, heaped_litres AS heapedLitres FROM measures';
 
 /** The user's own measures. */
-export class Measures {
-  constructor(private readonly db: Db) {}
+export class MeasureStore {
+  private readonly here;
+  private readonly keyed;
+  private readonly insert;
+  private readonly setAway;
+
+  constructor(db: Db) {
+    this.here = db.prepare<[], OwnMeasure>(`${SELECT} WHERE deleted_at IS NULL ORDER BY litres DESC, id`);
+    this.keyed = db.prepare<[string], OwnMeasure>(`${SELECT} WHERE key = ?`);
+    this.insert = db.prepare(
+      `INSERT INTO measures (key, name, litres, heaped_litres, created_at)
+       VALUES (@key, @name, @litres, @heapedLitres, @now)`,
+    );
+    this.setAway = db.prepare('UPDATE measures SET deleted_at = ? WHERE id = ?');
+  }
 
   all(): OwnMeasure[] {
-    return this.db
-      .prepare<[], OwnMeasure>(`${SELECT} WHERE deleted_at IS NULL ORDER BY litres DESC, id`)
-      .all();
+    return this.here.all();
   }
 
-  add(measure: Omit<OwnMeasure, 'id'>, now: string): OwnMeasure {
-    const { lastInsertRowid } = this.db
-      .prepare(
-        `INSERT INTO measures (name, litres, heaped_litres, created_at)
-         VALUES (@name, @litres, @heapedLitres, @now)`,
-      )
-      .run({ ...measure, now });
-    return { id: Number(lastInsertRowid), ...measure };
+  byKey(key: string): OwnMeasure | null {
+    return this.keyed.get(key) ?? null;
   }
 
-  /** Puts one away (a date) or brings it back (null). @returns whether there is such a measure */
+  add(measure: Omit<OwnMeasure, 'id'> & { key: string }, now: string): OwnMeasure {
+    this.insert.run({ ...measure, now });
+    return this.byKey(measure.key)!;
+  }
+
   putAway(id: number, at: string | null): boolean {
-    return this.db.prepare('UPDATE measures SET deleted_at = ? WHERE id = ?').run(at, id).changes > 0;
+    return this.setAway.run(at, id).changes > 0;
   }
 }

@@ -3,7 +3,7 @@ import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { inScoops, inSpoons, scoopText, type Scoop } from '#core/batch/scoops';
 import { readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
-import { type Batch } from '#server/batches/store';
+import { type Batch } from '#contract/batches';
 
 /** Thirds have no sign of their own in the print font. */
 const inPrint = (text: string): string => text.replaceAll('⅓', '1/3').replaceAll('⅔', '2/3');

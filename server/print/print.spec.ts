@@ -7,7 +7,7 @@ import request from 'supertest';
 import { scoops } from '#core/batch/scoops';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { labelSizes } from '#core/batch/label-sizes';
-import { type Batch } from '#server/batches/store';
+import { type Batch } from '#contract/batches';
 import { benchCard } from '#server/print/card';
 import { testApp } from '#testing/server';
 

@@ -85,8 +85,11 @@ test('trace: batch to lot, lot to batches and to where they were used', async ()
   const lots = [];
   for (const name of ['Bale of February', 'Bale of March'])
     lots.push(
-      (await request(app).post('/api/lots').send({ item: 'peat-fine', name, receivedOn: '2031-02-01' })).body
-        .id,
+      (
+        await request(app)
+          .post('/api/lots')
+          .send({ key: randomUUID(), item: 'peat-fine', name, receivedOn: '2031-02-01' })
+      ).body.id,
     );
   await enter({ kind: 'lot', item: 'peat-fine', lot: lots[0] });
   // Corrected by adding: it was the other bale.

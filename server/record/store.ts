@@ -1,72 +1,82 @@
 import { EventEmitter } from 'node:events';
-import { type TestResult } from '#core/batch/bench-tests';
+import { ENTRY_FORMAT, readEntryData, type Entry, type EntryData, type KeptData } from '#contract/record';
 import { replaces, subjectOf } from '#contract/record-subject';
-import { type EntryData } from '#contract/record';
-import { type Db } from '#server/database/open';
+import { type Db } from '#server/database/db';
 
-export interface Entry {
-  id: number;
-  batchId: number;
-  key: string;
-  subject: string;
-  data: EntryData & { result?: TestResult };
-  at: string;
-}
+type Row = Omit<Entry, 'data'> & { dataJson: string; format: number };
 
-interface Row {
-  id: number;
-  batchId: number;
-  key: string;
-  subject: string;
-  dataJson: string;
-  at: string;
-}
-
-const SELECT = 'SELECT id, batch_id AS batchId, key, subject, data_json AS dataJson, at FROM entries';
-const read = ({ dataJson, ...row }: Row): Entry => ({ ...row, data: JSON.parse(dataJson) as Entry['data'] });
+const SELECT = 'SELECT id, batch_id AS batchId, key, subject, format, data_json AS dataJson, at FROM entries';
+const read = ({ dataJson, format, ...row }: Row): Entry => ({
+  ...row,
+  data: readEntryData(JSON.parse(dataJson), format),
+});
 
 /** The record of every batch: entries are added and told to whoever listens. */
-export class Record {
+export class RecordStore {
   private readonly told = new EventEmitter().setMaxListeners(0);
+  private readonly after;
+  private readonly keyed;
+  private readonly newer;
+  private readonly insert;
+  private readonly ofLot;
+  private readonly ofKind;
 
-  constructor(private readonly db: Db) {}
+  constructor(db: Db) {
+    this.after = db.prepare<[number, number], Row>(`${SELECT} WHERE batch_id = ? AND id > ? ORDER BY id`);
+    this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
+    this.newer = db.prepare<[number, string, number], Row>(
+      `${SELECT} WHERE batch_id = ? AND subject = ? AND id > ? ORDER BY id DESC LIMIT 1`,
+    );
+    this.insert = db.prepare(
+      `INSERT INTO entries (batch_id, key, kind, subject, format, data_json, at)
+       VALUES (@batchId, @key, @kind, @subject, ${ENTRY_FORMAT}, @json, @at)`,
+    );
+    this.ofLot = db.prepare<[number], { id: number; name: string; madeOn: string }>(
+      `SELECT b.id, b.name, b.made_on AS madeOn FROM entries e JOIN batches b ON b.id = e.batch_id
+       WHERE e.kind = 'lot' AND e.data_json ->> '$.lot' = ?
+         AND e.id = (SELECT MAX(id) FROM entries WHERE batch_id = e.batch_id AND subject = e.subject)
+       ORDER BY b.made_on DESC, b.id DESC`,
+    );
+    this.ofKind = db.prepare<[string, number], Row>(`${SELECT} WHERE kind = ? AND batch_id = ? ORDER BY id`);
+  }
 
   /** Entries after one, oldest first. */
   of(batchId: number, after = 0): Entry[] {
-    return this.db
-      .prepare<[number, number], Row>(`${SELECT} WHERE batch_id = ? AND id > ? ORDER BY id`)
-      .all(batchId, after)
-      .map(read);
+    return this.after.all(batchId, after).map(read);
+  }
+
+  /** Entries of one kind, oldest first. */
+  ofBatch(kind: EntryData['kind'], batchId: number): Entry[] {
+    return this.ofKind.all(kind, batchId).map(read);
   }
 
   byKey(key: string): Entry | null {
-    const row = this.db.prepare<[string], Row>(`${SELECT} WHERE key = ?`).get(key);
+    const row = this.keyed.get(key);
     return row ? read(row) : null;
   }
 
   /** An entry on the same subject that the writer has not seen and that says something else. */
   unseen(batchId: number, data: EntryData, seen: number): Entry | null {
     if (!replaces(data)) return null;
-    const row = this.db
-      .prepare<[number, string, number], Row>(
-        `${SELECT} WHERE batch_id = ? AND subject = ? AND id > ? ORDER BY id DESC LIMIT 1`,
-      )
-      .get(batchId, subjectOf(data), seen);
+    const row = this.newer.get(batchId, subjectOf(data), seen);
     if (!row) return null;
     const entry = read(row);
-    const bare = { ...entry.data };
-    delete bare.result;
+    const { result, ...bare } = entry.data as KeptData & { result?: unknown };
+    void result;
     return JSON.stringify(bare) === JSON.stringify(data) ? null : entry;
   }
 
-  add(batchId: number, key: string, data: Entry['data'], at: string): Entry {
-    const { lastInsertRowid } = this.db
-      .prepare(
-        `INSERT INTO entries (batch_id, key, kind, subject, data_json, at)
-         VALUES (@batchId, @key, @kind, @subject, @json, @at)`,
-      )
-      .run({ batchId, key, kind: data.kind, subject: subjectOf(data), json: JSON.stringify(data), at });
-    const entry = { id: Number(lastInsertRowid), batchId, key, subject: subjectOf(data), data, at };
+  add(batchId: number, key: string, data: KeptData, at: string): Entry {
+    const subject = subjectOf(data);
+    const { lastInsertRowid } = this.insert.run({
+      batchId,
+      key,
+      kind: data.kind,
+      subject,
+      json: JSON.stringify(data),
+      at,
+    });
+    const entry = { id: Number(lastInsertRowid), batchId, key, subject, data, at };
     this.told.emit(String(batchId), entry);
     return entry;
   }
@@ -84,17 +94,10 @@ export class Record {
 
   /** Batches into which a lot went, by their newest word on that item. */
   batchesOfLot(lotId: number): { id: number; name: string; madeOn: string }[] {
-    return this.db
-      .prepare<[number], { id: number; name: string; madeOn: string }>(
-        `SELECT b.id, b.name, b.made_on AS madeOn FROM entries e JOIN batches b ON b.id = e.batch_id
-         WHERE e.kind = 'lot' AND e.data_json ->> '$.lot' = ?
-           AND e.id = (SELECT MAX(id) FROM entries WHERE batch_id = e.batch_id AND subject = e.subject)
-         ORDER BY b.made_on DESC, b.id DESC`,
-      )
-      .all(lotId);
+    return this.ofLot.all(lotId);
   }
 
   usesOf(batchIds: readonly number[]): Entry[] {
-    return batchIds.flatMap((id) => this.of(id).filter((e) => e.data.kind === 'use'));
+    return batchIds.flatMap((id) => this.ofBatch('use', id));
   }
 }

@@ -1,13 +1,5 @@
-import { type Db } from '#server/database/open';
-
-/** How a material stands on the shelf. */
-export interface ShelfLine {
-  material: string;
-  here: boolean;
-  /** Per litre, loose; null where it is not known. */
-  costPerL: number | null;
-  useUp: boolean;
-}
+import { type ShelfLine } from '#contract/shelf';
+import { type Db } from '#server/database/db';
 
 interface Row {
   material: string;
@@ -16,28 +8,27 @@ interface Row {
   useUp: number;
 }
 
-/** What stands on the shelf; materials without a line stand elsewhere. */
-export class Shelf {
-  constructor(private readonly db: Db) {}
+/** How materials stand on the shelf; those that were never put there have no line. */
+export class ShelfStore {
+  private readonly lines;
+  private readonly set;
+
+  constructor(db: Db) {
+    this.lines = db.prepare<[], Row>(
+      `SELECT id AS material, here, price AS costPerL, use_up AS useUp FROM items
+       WHERE kind = 'material' AND shelved_at IS NOT NULL ORDER BY position, id`,
+    );
+    this.set = db.prepare(
+      `UPDATE items SET here = @here, price = @costPerL, use_up = @useUp, shelved_at = @now
+       WHERE id = @material AND kind = 'material'`,
+    );
+  }
 
   all(): ShelfLine[] {
-    return this.db
-      .prepare<[], Row>(
-        `SELECT s.material, s.here, s.cost_per_l AS costPerL, s.use_up AS useUp
-         FROM shelf s JOIN materials m ON m.id = s.material ORDER BY m.position, m.id`,
-      )
-      .all()
-      .map((row) => ({ ...row, here: row.here === 1, useUp: row.useUp === 1 }));
+    return this.lines.all().map((row) => ({ ...row, here: row.here === 1, useUp: row.useUp === 1 }));
   }
 
   put(line: ShelfLine, now: string): void {
-    this.db
-      .prepare(
-        `INSERT INTO shelf (material, here, cost_per_l, use_up, changed_at)
-         VALUES (@material, @here, @costPerL, @useUp, @now)
-         ON CONFLICT (material) DO UPDATE SET here = excluded.here, cost_per_l = excluded.cost_per_l,
-           use_up = excluded.use_up, changed_at = excluded.changed_at`,
-      )
-      .run({ ...line, here: Number(line.here), useUp: Number(line.useUp), now });
+    this.set.run({ ...line, here: Number(line.here), useUp: Number(line.useUp), now });
   }
 }

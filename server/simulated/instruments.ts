@@ -5,8 +5,8 @@ import {
   type Fault,
   type InstrumentKind,
   type InstrumentReading,
-  type Simulated,
-} from '#server/instruments/instrument';
+} from '#contract/instruments';
+import { type Simulated } from '#server/instruments/instrument';
 
 /** How a stand-in behaves. Made up, in the range of cheap bench devices. */
 export interface Behaviour {

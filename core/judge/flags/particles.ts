@@ -8,12 +8,12 @@ import { type VesselKind } from '#core/vessel/tray';
 import { volumeL } from '#core/vessel/vessel';
 import { said } from '#core/units/said';
 
-/** The finer grade of a material: of its family, the coarsest that fits, or else the finest there is. */
+/** The finer grade of a material: of its family, the coarsest that fits. */
 function finerGrade(coarse: Material, mostMm: number, library: Library): Material | undefined {
   const finer = [...library.materials.values()]
     .filter((m) => m.family === coarse.family && m.maxParticleMm < coarse.maxParticleMm)
     .sort((a, b) => b.maxParticleMm - a.maxParticleMm);
-  return finer.find((m) => m.maxParticleMm <= mostMm) ?? finer.at(-1);
+  return finer.find((m) => m.maxParticleMm <= mostMm);
 }
 
 /** Pieces that do not fit the cell or leave holes around the seed. */

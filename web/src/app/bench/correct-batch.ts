@@ -54,12 +54,12 @@ export class CorrectBatch {
     const state = this.library();
     const measured = this.measured();
     if (state.state !== 'ready' || Object.keys(measured).length === 0) return null;
-    const { recipe, materials, amendments, sheet, moisture } = this.snapshot();
+    const { recipe, materials, amendments, vessel, sheet, moisture } = this.snapshot();
     const lime = state.library.amendments.get(recipe.lime?.amendment ?? 'lime-dolomitic');
     if (!lime) return null;
     const own = [...state.library.materials.values()].filter((m) => this.shelf.line(m.id).here);
     // The batch is judged by what it was made of, not by what the library says today.
-    const input = mixInputOf(recipe, libraryOf(materials, amendments));
+    const input = mixInputOf(recipe, libraryOf(materials, amendments, [vessel]));
     const shelf = own.length > 0 ? own : materials;
     return correctBatch({ input, litres: sheet.litres, ...measured }, shelf, lime, moisture);
   });

@@ -37,6 +37,7 @@ export class HowSure {
         kind: 'library',
         materials: [...library.materials.values()],
         amendments: [...library.amendments.values()],
+        vessels: [...library.vessels.values()],
       });
     });
     effect((onCleanup) => {

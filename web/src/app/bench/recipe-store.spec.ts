@@ -114,7 +114,15 @@ test('a test of the mix as it was is laid aside when the mix changes, told, and 
 });
 
 test('opened, changed, kept', () => {
-  const mix = { id: 4, mixId: 2, version: 1, name: 'House', note: '', recipe: starterMixes.seedling };
+  const mix = {
+    id: 4,
+    mixId: 2,
+    version: 1,
+    name: 'House',
+    note: '',
+    createdAt: '2031-03-04T09:30:00.000Z',
+    recipe: starterMixes.seedling,
+  };
   expect(store.changed()).toBe(true);
   store.open(mix);
   expect([store.changed(), store.opened()?.name]).toEqual([false, 'House']);

@@ -1,27 +1,8 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { type Observable } from 'rxjs';
-import { type DayForecast } from '#core/season/weather';
+import { type DayForecast } from '#core/season/weather-risks';
+import { type Fault, type InstrumentInfo, type InstrumentReading } from '#contract/instruments';
 import { Api } from './api';
-
-export type InstrumentKind = 'scale' | 'pen-ph' | 'pen-ec' | 'thermometer';
-export type Fault = 'flat-battery' | 'out-of-range' | 'disconnected';
-
-export interface InstrumentInfo {
-  id: string;
-  kind: InstrumentKind;
-  name: string;
-  unit: string;
-  references: number[];
-  calibrated: { at: string } | null;
-  simulated: boolean;
-}
-
-export interface InstrumentReading {
-  instrument: string;
-  at: string;
-  value: number | null;
-  fault: Fault | null;
-}
 
 export const faultWords: Record<Fault, string> = {
   'flat-battery': 'battery is flat',
@@ -105,3 +86,5 @@ export class InstrumentsService {
     this.source = source;
   }
 }
+
+export type { Fault, InstrumentInfo, InstrumentReading };

@@ -1,19 +1,8 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
+import { type Lot, type LotTrace } from '#contract/record';
 import { Api } from './api';
-
-export interface Lot {
-  id: number;
-  item: string;
-  name: string;
-  receivedOn: string;
-}
-
-export interface LotTrace {
-  lot: Lot;
-  batches: { id: number; name: string; madeOn: string }[];
-  uses: { batchId: number; data: { what: string; count: number; on: string } }[];
-}
+import { uuid } from './uuid';
 
 /** Purchases and heaps. */
 @Injectable({ providedIn: 'root' })
@@ -30,8 +19,10 @@ export class LotsService {
     return this.known().find((lot) => lot.id === id);
   }
 
-  add(lot: Omit<Lot, 'id'>): Observable<Lot> {
-    return this.api.post<Lot>('lots', lot).pipe(tap((made) => this.known.update((all) => [...all, made])));
+  add(lot: Omit<Lot, 'id' | 'note'>): Observable<Lot> {
+    return this.api
+      .post<Lot>('lots', { key: uuid(), ...lot })
+      .pipe(tap((made) => this.known.update((all) => [...all, made])));
   }
 
   trace(id: number): Observable<LotTrace> {

@@ -2,6 +2,7 @@ import { inject, Injectable, signal } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type OwnMeasure } from '#core/batch/scoops';
 import { Api } from './api';
+import { uuid } from './uuid';
 
 /** The person's own buckets, cups and tubs. */
 @Injectable({ providedIn: 'root' })
@@ -15,7 +16,7 @@ export class MeasuresService {
   }
 
   add(measure: Omit<OwnMeasure, 'id'>): Observable<OwnMeasure> {
-    return this.api.post<OwnMeasure>('measures', measure).pipe(tap(() => this.refresh()));
+    return this.api.post<OwnMeasure>('measures', { key: uuid(), ...measure }).pipe(tap(() => this.refresh()));
   }
 
   putAway(id: number): Observable<void> {

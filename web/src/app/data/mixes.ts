@@ -1,16 +1,9 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, Subject, startWith, switchMap, tap, shareReplay, catchError, of } from 'rxjs';
 import { type Recipe } from '#core/recipe/recipe';
+import { type MixVersion } from '#contract/mixes';
 import { Api } from './api';
-
-export interface MixVersion {
-  id: number;
-  mixId: number;
-  version: number;
-  name: string;
-  note: string;
-  recipe: Recipe;
-}
+import { uuid } from './uuid';
 
 /** Recipes kept by name. */
 @Injectable({ providedIn: 'root' })
@@ -26,12 +19,16 @@ export class MixesService {
   );
 
   keepNew(name: string, recipe: Recipe): Observable<MixVersion> {
-    return this.api.post<MixVersion>('mixes', { name, recipe }).pipe(tap(() => this.changed.next()));
+    return this.api
+      .post<MixVersion>('mixes', { key: uuid(), name, recipe })
+      .pipe(tap(() => this.changed.next()));
   }
 
   keepVersion(mixId: number, recipe: Recipe): Observable<MixVersion> {
     return this.api
-      .post<MixVersion>(`mixes/${mixId}/versions`, { recipe })
+      .post<MixVersion>(`mixes/${mixId}/versions`, { key: uuid(), recipe })
       .pipe(tap(() => this.changed.next()));
   }
 }
+
+export type { MixVersion };

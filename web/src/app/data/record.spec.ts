@@ -7,6 +7,7 @@ import { BatchRecord, type Entry } from './record';
 const tick = (step: string, done = true): EntryData => ({ kind: 'tick', step, load: 0, done });
 const entry = (id: number, data: EntryData, key = `k${id}`): Entry => ({
   id,
+  batchId: 7,
   key,
   subject: data.kind === 'tick' ? `tick/${data.step}/0` : data.kind,
   data,

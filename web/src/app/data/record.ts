@@ -1,17 +1,8 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { type TestResult } from '#core/batch/bench-tests';
 import { replaces, subjectOf } from '#contract/record-subject';
-import { type EntryData } from '#contract/record';
+import { type Entry, type EntryData } from '#contract/record';
 import { uuid } from './uuid';
 import { Api, ApiError } from './api';
-
-export interface Entry {
-  id: number;
-  key: string;
-  subject: string;
-  data: EntryData & { result?: TestResult };
-  at: string;
-}
 
 /** Written here, not yet acknowledged by the server. */
 interface Waiting {
@@ -156,3 +147,5 @@ function readBox(batch: number): Waiting[] {
     return [];
   }
 }
+
+export type { Entry };

@@ -1,12 +1,6 @@
 import { inject, Injectable, signal } from '@angular/core';
+import { type ShelfLine } from '#contract/shelf';
 import { Api } from './api';
-
-export interface ShelfLine {
-  material: string;
-  here: boolean;
-  costPerL: number | null;
-  useUp: boolean;
-}
 
 export type ShelfState =
   { state: 'loading' } | { state: 'ready'; lines: readonly ShelfLine[] } | { state: 'failed'; why: string };
@@ -45,3 +39,5 @@ export class ShelfService {
     });
   }
 }
+
+export type { ShelfLine };

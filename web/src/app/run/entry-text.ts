@@ -1,5 +1,5 @@
-import { benchTests } from '#core/batch/bench-tests';
-import { type TestResult } from '#core/batch/bench-tests';
+import { benchTests } from '#core/batch/tests/bench-tests';
+import { type TestResult } from '#core/batch/tests/bench-test';
 import { type EntryData } from '#contract/record';
 import { fixed } from '#core/units/show';
 

@@ -12,9 +12,9 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { addDays, format, parseISO } from 'date-fns';
-import { benchTestIds, benchTests, type BenchTestId, type TestResult } from '#core/batch/bench-tests';
+import { type TestResult, type TestValues } from '#core/batch/tests/bench-test';
+import { benchTestIds, benchTests, type BenchTestId } from '#core/batch/tests/bench-tests';
 import { type Step } from '#core/batch/order-of-work';
-import { testContextOf } from '#core/batch/test-context';
 import { type EntryData } from '#contract/record';
 import { fixed } from '#core/units/show';
 import { CorrectBatch } from '../bench/correct-batch';
@@ -78,7 +78,7 @@ export class RunPage {
   });
   protected readonly context = computed(() => {
     const batch = this.batch();
-    return batch && testContextOf(batch.snapshot);
+    return batch?.snapshot.context ?? null;
   });
   protected readonly steps = computed(() =>
     (this.batch()?.snapshot.steps ?? []).map((step) => {
@@ -152,7 +152,7 @@ export class RunPage {
     this.record.enter({ kind: 'tick', step: step.id, load, done });
   }
 
-  protected test(id: BenchTestId, values: Record<string, number>): void {
+  protected test(id: BenchTestId, values: TestValues): void {
     this.record.enter({ kind: 'test', test: id, values });
   }
 

@@ -1,14 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
-  benchTests,
-  runBenchTest,
-  type BenchTestId,
+  type BenchTest,
+  type ChoiceAsked,
+  type NumberAsked,
   type TestContext,
   type TestField,
   type TestResult,
-} from '#core/batch/bench-tests';
+  type TestValues,
+} from '#core/batch/tests/bench-test';
+import { benchTests, runBenchTest, type BenchTestId } from '#core/batch/tests/bench-tests';
 import { OutOfRange } from '#core/units/check';
-import { dilutionWater, type EcMethod } from '#core/mix/salts';
+import { type EcMethod } from '#core/mix/salts';
 import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
 import { faultWords, InstrumentsService } from '../data/instruments';
@@ -29,52 +31,52 @@ let count = 0;
         @if (f.id === 'grade') {
           <fieldset class="grades">
             <legend>{{ f.label }}</legend>
-            @for (grade of grades; track grade.says; let i = $index) {
-              <label [class.on]="values()[f.id] === i">
+            @for (grade of grades; track grade.name; let i = $index) {
+              <label [class.on]="values()[f.id] === grade.name">
                 <input
                   type="radio"
                   class="visually-hidden"
                   [name]="name"
-                  [checked]="values()[f.id] === i"
-                  (change)="set(f.id, i)"
+                  [checked]="values()[f.id] === grade.name"
+                  (change)="set(f.id, grade.name)"
                 />
                 <app-squeeze-picture [grade]="i" />
                 {{ grade.says }}
               </label>
             }
           </fieldset>
-        } @else if (choices(f); as options) {
+        } @else if (choice(f); as c) {
           <div>
-            <label [for]="test().id + f.id">{{ f.label }}</label>
+            <label [for]="id() + f.id">{{ f.label }}</label>
             <select
               class="field"
-              [id]="test().id + f.id"
-              (change)="set(f.id, $any($event.target).value === '' ? undefined : +$any($event.target).value)"
+              [id]="id() + f.id"
+              (change)="set(f.id, $any($event.target).value || undefined)"
             >
               <option value="">choose</option>
-              @for (option of options; track option; let i = $index) {
-                <option [value]="i" [selected]="values()[f.id] === i">{{ option }}</option>
+              @for (name of c.choices; track name) {
+                <option [value]="name" [selected]="values()[f.id] === name">{{ methodName(name) }}</option>
               }
             </select>
           </div>
-        } @else {
+        } @else if (asked(f); as n) {
           <div class="one">
             <app-number-field
-              [label]="f.label + (f.unit ? ', ' + f.unit : '')"
-              [value]="values()[f.id]"
-              [min]="f.low"
-              [max]="f.high"
+              [label]="f.label + (n.unit ? ', ' + n.unit : '')"
+              [value]="numberIn(f.id)"
+              [min]="n.low"
+              [max]="n.high"
               (changed)="set(f.id, $event)"
             />
-            @if (f.from) {
+            @if (n.from) {
               <button
                 type="button"
                 class="press"
-                [disabled]="live(f) === null"
+                [disabled]="live(n) === null"
                 [attr.aria-label]="'Take ' + f.label + ' from the instrument'"
-                (click)="set(f.id, live(f)!)"
+                (click)="set(f.id, live(n)!)"
               >
-                {{ liveText(f) }}
+                {{ liveText(n) }}
               </button>
             }
           </div>
@@ -177,12 +179,12 @@ export class TestForm {
   readonly id = input.required<BenchTestId>();
   readonly context = input.required<TestContext>();
   readonly last = input<TestResult | undefined>();
-  readonly entered = output<Record<string, number>>();
+  readonly entered = output<TestValues>();
   protected readonly grades = squeezes;
   protected readonly name = `grade-${++count}`;
   private readonly instruments = inject(InstrumentsService);
-  protected readonly test = computed(() => benchTests[this.id()]);
-  protected readonly values = signal<Readonly<Record<string, number | undefined>>>({});
+  protected readonly test = computed((): BenchTest => benchTests[this.id()]);
+  protected readonly values = signal<Readonly<Record<string, number | string | undefined>>>({});
   protected readonly complete = computed(() =>
     this.test().fields.every((f) => this.values()[f.id] !== undefined),
   );
@@ -200,26 +202,40 @@ export class TestForm {
     }
   });
 
-  protected filled(): Record<string, number> {
+  protected filled(): TestValues {
     return Object.fromEntries(
-      Object.entries(this.values()).filter((pair): pair is [string, number] => pair[1] !== undefined),
+      Object.entries(this.values()).filter(
+        (pair): pair is [string, number | string] => pair[1] !== undefined,
+      ),
     );
   }
 
-  protected set(id: string, value: number | undefined): void {
+  protected set(id: string, value: number | string | undefined): void {
     this.values.update((all) => ({ ...all, [id]: value }));
   }
 
-  protected choices(f: TestField): string[] | null {
-    if (f.id === 'method') return (Object.keys(dilutionWater) as EcMethod[]).map((m) => ecMethodNames[m]);
-    return null;
+  protected choice(f: TestField): ChoiceAsked | null {
+    return 'choices' in f ? f : null;
   }
 
-  protected live(f: TestField): number | null {
+  protected asked(f: TestField): NumberAsked | null {
+    return 'choices' in f ? null : f;
+  }
+
+  protected methodName(name: string): string {
+    return ecMethodNames[name as EcMethod];
+  }
+
+  protected numberIn(id: string): number | undefined {
+    const value = this.values()[id];
+    return typeof value === 'number' ? value : undefined;
+  }
+
+  protected live(f: NumberAsked): number | null {
     return f.from ? (this.instruments.byKind().get(f.from)?.reading?.value ?? null) : null;
   }
 
-  protected liveText(f: TestField): string {
+  protected liveText(f: NumberAsked): string {
     const one = f.from && this.instruments.byKind().get(f.from);
     if (!one?.reading) return 'no reading';
     return one.reading.fault ? faultWords[one.reading.fault] : `take ${String(one.reading.value)}`;

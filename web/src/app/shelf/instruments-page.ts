@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
 import { DatePipe } from '@angular/common';
-import { type DayForecast } from '#core/season/weather';
+import { type DayForecast } from '#core/season/weather-risks';
 import { fixed } from '#core/units/show';
 import { type Fault, faultWords, type InstrumentInfo, InstrumentsService } from '../data/instruments';
 import { Notices } from '../data/notices';

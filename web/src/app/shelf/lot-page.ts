@@ -18,7 +18,7 @@ import { loadingOf } from '../ui/loading';
           <li>
             <a [routerLink]="['/batches', batch.id]">{{ batch.name }}, made {{ batch.madeOn }}</a>
             @for (use of batch.uses; track $index) {
-              <p>{{ use.data.what }}: {{ use.data.count }} on {{ use.data.on }}</p>
+              <p>{{ use.what }}: {{ use.count }} on {{ use.on }}</p>
             } @empty {
               <p class="term">Not told where it was used.</p>
             }
@@ -64,6 +64,9 @@ export class LotPage {
   protected readonly rows = computed(() => {
     const l = this.loading();
     if (l.state !== 'there') return [];
-    return l.it.batches.map((b) => ({ ...b, uses: l.it.uses.filter((u) => u.batchId === b.id) }));
+    return l.it.batches.map((b) => ({
+      ...b,
+      uses: l.it.uses.flatMap(({ batchId, data }) => (batchId === b.id && data.kind === 'use' ? [data] : [])),
+    }));
   });
 }

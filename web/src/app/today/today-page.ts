@@ -3,7 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { format, parseISO } from 'date-fns';
 import { catchError, of } from 'rxjs';
-import { weatherRisks } from '#core/season/weather';
+import { weatherRisks } from '#core/season/weather-risks';
 import { fixed } from '#core/units/show';
 import { InstrumentsService } from '../data/instruments';
 import { TodayService, type DueStep } from '../data/today';

@@ -1,11 +1,12 @@
 import { type Amendment } from '#core/material/amendment';
+import { type VesselKind } from '#core/vessel/tray';
 import { type Material } from '#core/material/material';
 import { type Recipe } from '#core/recipe/recipe';
 import { type Sampled } from '#core/spread/sample';
 import { type Spreads } from '#core/spread/spreads';
 
 export type SpreadRequest =
-  | { kind: 'library'; materials: Material[]; amendments: Amendment[] }
+  | { kind: 'library'; materials: Material[]; amendments: Amendment[]; vessels: VesselKind[] }
   | { kind: 'sample'; id: number; recipe: Recipe; spreads: Spreads; seed: number; draws: number };
 
 /** Answers carry the number of the request: an older one is dropped. */

@@ -32,7 +32,7 @@ async function sample(request: Extract<SpreadRequest, { kind: 'sample' }>): Prom
 
 addEventListener('message', ({ data }: MessageEvent<SpreadRequest>) => {
   if (data.kind === 'library') {
-    library = libraryOf(data.materials, data.amendments);
+    library = libraryOf(data.materials, data.amendments, data.vessels);
     return;
   }
   newest = data.id;

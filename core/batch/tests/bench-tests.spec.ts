@@ -1,10 +1,6 @@
-import {
-  benchTestIds,
-  benchTests,
-  particleDensityGPerL,
-  runBenchTest,
-  type TestContext,
-} from '#core/batch/bench-tests';
+import { type TestContext } from '#core/batch/tests/bench-test';
+import { benchTestIds, benchTests, runBenchTest } from '#core/batch/tests/bench-tests';
+import { particleDensityGPerL } from '#core/material/particle-density';
 import { batchSheet } from '#core/batch/sheet';
 import { loadsOf, orderOfWork, usualKit } from '#core/batch/order-of-work';
 import { judgeMix } from '#core/judge/judge';
@@ -40,9 +36,9 @@ test('air by filling and draining is the air volume of EN 13041 on a worked exam
   expect(ours.verdict).toBe('high');
 });
 
-test.each<[string, Parameters<typeof runBenchTest>[0], Record<string, number>, number, string]>([
-  ['squeeze', 'squeeze', { grade: 2 }, 40, 'ok'],
-  ['squeeze, dust', 'squeeze', { grade: 0 }, 7.5, 'low'],
+test.each<[string, Parameters<typeof runBenchTest>[0], Record<string, number | string>, number, string]>([
+  ['squeeze', 'squeeze', { grade: 'clump' }, 40, 'ok'],
+  ['squeeze, dust', 'squeeze', { grade: 'dusty' }, 7.5, 'low'],
   ['drain', 'drain', { pondS: 2, throughS: 6 }, 2, 'ok'],
   ['drain, ponds', 'drain', { pondS: 25, throughS: 60 }, 25, 'high'],
   // 60 − 20 falls to 50 − 20 in an hour: rate ln(4/3); to 30 it takes ln 4 / ln(4/3) = 4.82 h, one is gone.
@@ -67,10 +63,13 @@ test.each<[string, Parameters<typeof runBenchTest>[0], Record<string, number>, n
 
 test('a pen in the 1:2 extract is read as the saturated one', () => {
   // Same salts in 2.8 L of water as in 0.92.
-  expect(runBenchTest('ec', { ec: 0.2, method: 2 }, context).value).toBeCloseTo((0.2 * 2.8) / 0.92, 9);
+  expect(runBenchTest('ec', { ec: 0.2, method: 'oneToTwo' }, context).value).toBeCloseTo(
+    (0.2 * 2.8) / 0.92,
+    9,
+  );
 });
 
-test.each<[Parameters<typeof runBenchTest>[0], Record<string, number>, string]>([
+test.each<[Parameters<typeof runBenchTest>[0], Record<string, number | string>, string]>([
   ['cooling', { startC: 60, laterC: 70, minutes: 10, ambientC: 20 }, 'laterC must be between'],
   ['ph', { ph: 19 }, 'ph must be a number from 2.5 to 11, was 19'],
   ['fill', { volumeMl: 100, emptyG: -3, filledG: 5 }, 'emptyG must be a number from 0 to 50000, was -3'],
@@ -80,7 +79,7 @@ test.each<[Parameters<typeof runBenchTest>[0], Record<string, number>, string]>(
   ['screen', { sampleG: 10, overG: 11 }, 'overG must be at most the sample'],
   ['yield', { finishedL: 30 }, 'half to all of what was scooped'],
   ['drain', { pondS: 30, throughS: 4 }, 'throughS must be at least the 30 s'],
-  ['ec', { ec: 1 }, 'method must be a number from 0 to 3, was "missing"'],
+  ['ec', { ec: 1 }, 'method must be one of saturated, displaced, oneToTwo, oneToFive, was "missing"'],
   ['ph', { ph: 6, mood: 3 }, 'mood must be one of ph'],
 ])('%s %j is refused by name', (id, values, message) => {
   expect(() => runBenchTest(id, values, context)).toThrow(message);

@@ -1,5 +1,3 @@
-import { normalAt, streamOf, uniformAt } from '#core/stats/normal';
-import { checkRange } from '#core/units/check';
 import { fixed } from '#core/units/show';
 
 export interface DayForecast {
@@ -8,34 +6,6 @@ export interface DayForecast {
   minC: number;
   maxC: number;
   rainMm: number;
-}
-
-const MS_PER_DAY = 86_400_000;
-const SEED = 77;
-
-/**
- * A stand-in for a weather service: a mild northern climate with a yearly swing, made up, the same for a day
- * whenever it is asked.
- * @param days 1–14
- */
-export function forecastFor(from: Date, days: number): DayForecast[] {
-  checkRange('days', days, 1, 14);
-  const first = Math.floor(from.getTime() / MS_PER_DAY);
-  return Array.from({ length: days }, (_, i) => {
-    const n = first + i;
-    const day = new Date(n * MS_PER_DAY).toISOString().slice(0, 10);
-    // Coldest around 20 January.
-    const swing = -Math.cos((2 * Math.PI * ((n % 365.25) - 19)) / 365.25);
-    const mean = 9.5 + 8 * swing + 2.5 * normalAt(SEED, streamOf('mean'), n);
-    const range = 4 + 1.5 * Math.abs(normalAt(SEED, streamOf('range'), n));
-    const wet = uniformAt(SEED, streamOf('wet'), n) < 0.38;
-    return {
-      day,
-      minC: round(mean - range),
-      maxC: round(mean + range),
-      rainMm: wet ? round(8 * uniformAt(SEED, streamOf('rain'), n)) : 0,
-    };
-  });
 }
 
 export interface WeatherRisk {
@@ -80,5 +50,3 @@ export function weatherRisks(forecast: readonly DayForecast[]): WeatherRisk[] {
     });
   return risks;
 }
-
-const round = (value: number): number => Math.round(value * 10) / 10;

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { num, oneOf, slug, text } from '#contract/fields';
+import { amendmentForms, amendmentKinds, type Amendment } from '#core/material/amendment';
+
+const pct = num([0, 100]);
+
+export const amendmentSchema = z.strictObject({
+  id: slug,
+  name: text(120),
+  kind: oneOf(amendmentKinds),
+  form: oneOf(amendmentForms),
+  nPct: pct,
+  p2O5Pct: pct,
+  k2OPct: pct,
+  caPct: pct,
+  mgPct: pct,
+  sPct: pct,
+  ccePct: num([0, 200]),
+  passing2360UmPct: pct,
+  passing250UmPct: pct,
+  solubleSaltsMeqPerG: num([0, 40]),
+  organicNReleaseFraction: num([0, 1]),
+  releaseRatePerWeek20C: num([0, 20]),
+  longevityWeeks21C: num([0, 120]),
+  bulkDensityGPerMl: num([0.05, 5]),
+  caution: oneOf(['dust', 'caustic', 'oxidiser', '']),
+}) satisfies z.ZodType<Amendment>;

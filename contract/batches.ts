@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { clientKey, day, moment, oneOf, rowId, text } from '#contract/fields';
+import { kitSchema } from '#contract/kit';
+import { recipeSchema, stageSchema } from '#contract/recipe';
+import { snapshotSchema } from '#contract/snapshot';
+import { usualKit } from '#core/batch/order-of-work';
+
+export const newBatchSchema = z.strictObject({
+  key: clientKey,
+  name: text(80),
+  recipe: recipeSchema,
+  mixVersionId: rowId.nullable().default(null),
+  madeOn: day,
+  units: oneOf(['metric', 'us']),
+  kit: kitSchema.default(usualKit),
+  scoop: text(60),
+});
+export type NewBatch = z.input<typeof newBatchSchema>;
+
+export const batchLineSchema = z.object({
+  id: rowId,
+  name: z.string(),
+  madeOn: day,
+  createdAt: moment,
+  stage: stageSchema,
+  vessel: z.string(),
+  litres: z.number(),
+});
+export type BatchLine = z.output<typeof batchLineSchema>;
+
+export const batchSchema = z.object({
+  id: rowId,
+  key: clientKey,
+  name: z.string(),
+  mixVersionId: rowId.nullable(),
+  /** The mix of that version. */
+  mixId: rowId.nullable(),
+  mixName: z.string().nullable(),
+  madeOn: day,
+  createdAt: moment,
+  snapshot: snapshotSchema,
+});
+export type Batch = z.output<typeof batchSchema>;

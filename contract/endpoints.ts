@@ -1,0 +1,166 @@
+import { z } from 'zod';
+import { batchLineSchema, batchSchema, newBatchSchema } from '#contract/batches';
+import {
+  batchSheetAnswerSchema,
+  batchSheetRequestSchema,
+  evaluateRequestSchema,
+  evaluationAnswerSchema,
+  hotWaterAnswerSchema,
+  hotWaterRequestSchema,
+  sowingAnswerSchema,
+  sowingRequestSchema,
+} from '#contract/evaluate';
+import { formulateAnswerSchema, formulateRequestSchema } from '#contract/formulate';
+import {
+  calibrateSchema,
+  calibrationSchema,
+  faultSchema,
+  forecastSchema,
+  instrumentReadingSchema,
+  instrumentSchema,
+  putSchema,
+  weatherAnswersSchema,
+} from '#contract/instruments';
+import { librarySchema } from '#contract/library';
+import { mixVersionSchema, newMixSchema, newVersionSchema } from '#contract/mixes';
+import { cardQuerySchema, labelsQuerySchema } from '#contract/print';
+import { entrySchema, lotSchema, lotTraceSchema, newEntrySchema, newLotSchema } from '#contract/record';
+import { type EndpointName } from '#contract/routes';
+import { measureSchema, namedShelfLineSchema, newMeasureSchema, shelfLineSchema } from '#contract/shelf';
+import { dueStepSchema } from '#contract/today';
+
+/** What goes back: JSON by a schema, nothing, or a body of another kind. */
+export type AnswerKind = z.ZodType | 'nothing' | 'pdf' | 'events';
+
+export interface Endpoint {
+  says: string;
+  query?: z.ZodType;
+  body?: z.ZodType;
+  answer: AnswerKind;
+  /** 200, or 201 for a create (200 when its key is known already), or 204 where nothing goes back. */
+  status: 200 | 201 | 204;
+  /** Problems beside those that any endpoint of its kind can have. */
+  refuses?: Readonly<Record<number, string>>;
+}
+
+const get = <A extends z.ZodType>(says: string, answer: A) => ({ says, answer, status: 200 as const });
+const compute = <B extends z.ZodType, A extends z.ZodType>(says: string, body: B, answer: A) => ({
+  ...get(says, answer),
+  body,
+});
+/** With a client key: the same key twice is one thing. */
+const create = <B extends z.ZodType, A extends z.ZodType>(says: string, body: B, answer: A) => ({
+  ...compute(says, body, answer),
+  status: 201 as const,
+});
+const act = (says: string) => ({ says, answer: 'nothing' as const, status: 204 as const });
+
+/**
+ * Every endpoint: what it takes and what it answers. The server's routes, the OpenAPI document and the page's client
+ * all come from this table and from `routes`.
+ */
+export const endpoints = {
+  health: get('Whether the server is up', z.object({ ok: z.literal(true) })),
+  openapi: get('This document', z.looseObject({ openapi: z.string() })),
+  library: get('Materials, products and vessels with their sources', librarySchema),
+
+  evaluate: compute(
+    'Everything known of a recipe in its vessel',
+    evaluateRequestSchema,
+    evaluationAnswerSchema,
+  ),
+  batchSheet: compute('What to scoop, weigh and pour', batchSheetRequestSchema, batchSheetAnswerSchema),
+  formulate: compute(
+    'The best whole-part recipes of what stands on the shelf',
+    formulateRequestSchema,
+    formulateAnswerSchema,
+  ),
+  hotWater: compute(
+    'Hot water that brings a mix to a temperature',
+    hotWaterRequestSchema,
+    hotWaterAnswerSchema,
+  ),
+  sowing: compute('Seeds to a cell and cells to sow for a stand', sowingRequestSchema, sowingAnswerSchema),
+
+  mixes: get('Newest version of every mix that is not put away', z.array(mixVersionSchema)),
+  keepMix: create('Keep a recipe', newMixSchema, mixVersionSchema),
+  mixVersions: get('All versions of a mix, newest first', z.array(mixVersionSchema)),
+  keepMixVersion: create('Keep a changed recipe as a new version', newVersionSchema, mixVersionSchema),
+  putAwayMix: act('Put a mix away'),
+  restoreMix: act('Bring a mix back'),
+
+  batches: get('Batches that are not put away, newest first', z.array(batchLineSchema)),
+  keepBatch: create('Keep a batch', newBatchSchema, batchSchema),
+  batch: get('One batch with all it was made from', batchSchema),
+  putAwayBatch: act('Put a batch away'),
+  restoreBatch: act('Bring a batch back'),
+  entries: get('The record of a batch, oldest first', z.array(entrySchema)),
+  addEntry: {
+    ...create('Add an entry', newEntrySchema, entrySchema),
+    refuses: { 409: 'Another device wrote something else on the same subject meanwhile' },
+  },
+  batchStream: {
+    says: 'The record as server-sent events, from Last-Event-ID on',
+    answer: 'events',
+    status: 200,
+  },
+  labels: {
+    says: 'Labels, each with a code back to the batch',
+    query: labelsQuerySchema,
+    answer: 'pdf',
+    status: 200,
+  },
+  card: { says: 'The bench card', query: cardQuerySchema, answer: 'pdf', status: 200 },
+
+  lots: get('Purchases and heaps', z.array(lotSchema)),
+  addLot: create('Enter a lot', newLotSchema, lotSchema),
+  lotTrace: get('Where a lot went, and where that was used', lotTraceSchema),
+  shelf: get('What stands on the shelf, with prices', z.array(namedShelfLineSchema)),
+  putShelfLine: compute(
+    'Put a material on the shelf, price it or take it off',
+    shelfLineSchema,
+    namedShelfLineSchema,
+  ),
+  measures: get('The user’s own measures', z.array(measureSchema)),
+  keepMeasure: create('Keep a measure', newMeasureSchema, measureSchema),
+  putAwayMeasure: act('Put a measure away'),
+  restoreMeasure: act('Bring a measure back'),
+
+  today: get('Steps and re-tests that are due, waiting or open', z.array(dueStepSchema)),
+  instruments: get('Instruments with their calibrations', z.array(instrumentSchema)),
+  instrumentReadings: get('One reading of each', z.array(instrumentReadingSchema)),
+  instrumentStream: { says: 'Readings as server-sent events', answer: 'events', status: 200 },
+  weather: {
+    ...get('Forecast of the simulated weather service', forecastSchema),
+    refuses: { 503: 'It is silent' },
+  },
+  letWeatherAnswer: { ...act('Stand-in: whether the weather service answers'), body: weatherAnswersSchema },
+  calibrate: compute('Calibrate in references', calibrateSchema, calibrationSchema),
+  putOnInstrument: {
+    ...act('Stand-in: what lies on it'),
+    body: putSchema,
+    refuses: { 409: 'A real device: nothing can be laid on it from here' },
+  },
+  failInstrument: {
+    ...act('Stand-in: a fault, or none'),
+    body: faultSchema,
+    refuses: { 409: 'A real device: it fails by itself' },
+  },
+} as const satisfies Record<EndpointName, Endpoint>;
+
+type Endpoints = typeof endpoints;
+type SchemaOf<K extends EndpointName, Part extends string> =
+  Endpoints[K] extends Record<Part, infer S> ? S : undefined;
+
+/** What a client sends. */
+export type BodyGiven<K extends EndpointName> =
+  SchemaOf<K, 'body'> extends infer S extends z.ZodType ? z.input<S> : undefined;
+/** What a handler gets: checked, with defaults filled in. */
+export type BodyTaken<K extends EndpointName> =
+  SchemaOf<K, 'body'> extends infer S extends z.ZodType ? z.output<S> : undefined;
+export type QueryTaken<K extends EndpointName> =
+  SchemaOf<K, 'query'> extends infer S extends z.ZodType ? z.output<S> : undefined;
+/** What goes back; nothing for a body that is not JSON. */
+export type Answer<K extends EndpointName> = Endpoints[K]['answer'] extends infer S extends z.ZodType
+  ? z.output<S>
+  : undefined;

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { day, oneOf } from '#contract/fields';
+import { labelSizes } from '#core/batch/label-sizes';
+import { scoops } from '#core/batch/scoops';
+import { limits } from '#core/units/limits';
+
+const [fewest, most] = limits.labels;
+const error = `must be a whole number from ${fewest} to ${most}`;
+/** A count in a query, where everything is text. */
+const count = z
+  .string()
+  .regex(/^\d{1,3}$/, { error })
+  .transform(Number)
+  .refine((n) => n >= fewest && n <= most, { error });
+const date = day.nullable().default(null);
+
+export const labelsQuerySchema = z.strictObject({
+  size: oneOf(labelSizes.map((s) => s.id) as [string, ...string[]]).default(labelSizes[0]!.id),
+  count: count.default(1),
+  sown: date,
+  pricked: date,
+  potted: date,
+});
+export const cardQuerySchema = z.strictObject({
+  units: oneOf(['metric', 'us']).default('metric'),
+  scoop: oneOf(scoops.map((s) => s.id) as [string, ...string[]]).optional(),
+});

@@ -1,0 +1,81 @@
+type Route = readonly [method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string];
+
+/**
+ * Method and path of every endpoint, below /api, by the name of its operation. Apart from the schemas, so that the
+ * page can call without carrying them.
+ */
+export const routes = {
+  health: ['GET', '/health'],
+  openapi: ['GET', '/openapi.json'],
+  library: ['GET', '/library'],
+
+  evaluate: ['POST', '/evaluate'],
+  batchSheet: ['POST', '/batch-sheet'],
+  formulate: ['POST', '/formulate'],
+  hotWater: ['POST', '/hot-water'],
+  sowing: ['POST', '/sowing'],
+
+  mixes: ['GET', '/mixes'],
+  keepMix: ['POST', '/mixes'],
+  mixVersions: ['GET', '/mixes/:id/versions'],
+  keepMixVersion: ['POST', '/mixes/:id/versions'],
+  putAwayMix: ['DELETE', '/mixes/:id'],
+  restoreMix: ['POST', '/mixes/:id/restore'],
+
+  batches: ['GET', '/batches'],
+  keepBatch: ['POST', '/batches'],
+  batch: ['GET', '/batches/:id'],
+  putAwayBatch: ['DELETE', '/batches/:id'],
+  restoreBatch: ['POST', '/batches/:id/restore'],
+  entries: ['GET', '/batches/:id/entries'],
+  addEntry: ['POST', '/batches/:id/entries'],
+  batchStream: ['GET', '/batches/:id/stream'],
+  labels: ['GET', '/batches/:id/labels.pdf'],
+  card: ['GET', '/batches/:id/card.pdf'],
+
+  lots: ['GET', '/lots'],
+  addLot: ['POST', '/lots'],
+  lotTrace: ['GET', '/lots/:id/trace'],
+  shelf: ['GET', '/shelf'],
+  putShelfLine: ['PUT', '/shelf/:material'],
+  measures: ['GET', '/measures'],
+  keepMeasure: ['POST', '/measures'],
+  putAwayMeasure: ['DELETE', '/measures/:id'],
+  restoreMeasure: ['POST', '/measures/:id/restore'],
+
+  today: ['GET', '/today'],
+  instruments: ['GET', '/instruments'],
+  instrumentReadings: ['GET', '/instruments/readings'],
+  instrumentStream: ['GET', '/instruments/stream'],
+  weather: ['GET', '/instruments/weather'],
+  letWeatherAnswer: ['POST', '/instruments/weather/answers'],
+  calibrate: ['POST', '/instruments/:instrument/calibrate'],
+  putOnInstrument: ['POST', '/instruments/:instrument/put'],
+  failInstrument: ['POST', '/instruments/:instrument/fault'],
+} as const satisfies Record<string, Route>;
+
+export type EndpointName = keyof typeof routes;
+
+type ParamsIn<P extends string> = P extends `${infer Head}/${infer Tail}`
+  ? ParamsIn<Head> | ParamsIn<Tail>
+  : P extends `:${infer Name}`
+    ? Name
+    : never;
+
+/** What stands in the path: `id` is the number of a row, anything else a name. */
+export type Params<K extends EndpointName> = {
+  [Name in ParamsIn<(typeof routes)[K][1]>]: Name extends 'id' ? number : string;
+};
+
+/** The address of an endpoint with its path filled in. */
+export function addressOf<K extends EndpointName>(
+  name: K,
+  params: Params<K>,
+  query: Readonly<Record<string, string>> = {},
+): string {
+  const path = routes[name][1].replace(/:(\w+)/g, (_, key: string) =>
+    encodeURIComponent(String((params as Record<string, unknown>)[key])),
+  );
+  const search = new URLSearchParams(query).toString();
+  return `/api${path}${search && `?${search}`}`;
+}

@@ -1,0 +1,151 @@
+import { z } from 'zod';
+import { amendmentSchema } from '#contract/amendment';
+import { numbers, oneOf } from '#contract/fields';
+import { kitSchema } from '#contract/kit';
+import { recipeSchema, stageSchema } from '#contract/recipe';
+import { vesselKindSchema } from '#contract/vessel';
+import { type Step } from '#core/batch/order-of-work';
+import { type BatchSnapshot } from '#core/batch/snapshot';
+import { liftSnapshot, type SnapshotFormat1 } from '#core/batch/snapshot-upgrade';
+import { benchTestIds } from '#core/batch/tests/bench-tests';
+import { severities } from '#core/judge/flag';
+import { readingIds } from '#core/judge/readings';
+import { families } from '#core/material/family';
+import { makes, roles, type Material } from '#core/material/material';
+import { moistures } from '#core/mix/moisture';
+import { type Fix } from '#core/recipe/fix';
+import { type Said } from '#core/units/said';
+
+/** A sentence with its quantities left in. */
+const saidSchema = z
+  .array(
+    z.union([
+      z.string(),
+      z.strictObject({ volumeL: z.number() }),
+      z.strictObject({ massG: z.number() }),
+      z.strictObject({ lengthMm: z.number() }),
+      z.strictObject({ doseGPerL: z.number() }),
+    ]),
+  )
+  .readonly() satisfies z.ZodType<Said>;
+
+const fixSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('limeToPh'), amendment: z.string(), ph: z.number() }),
+  z.strictObject({ kind: z.literal('noLime') }),
+  z.strictObject({ kind: z.literal('dropAmendment'), amendment: z.string() }),
+  z.strictObject({ kind: z.literal('dose'), amendment: z.string(), gPerL: z.number() }),
+  z.strictObject({ kind: z.literal('swapMaterial'), from: z.string(), to: z.string() }),
+  z.strictObject({ kind: z.literal('addPart'), material: z.string() }),
+  z.strictObject({ kind: z.literal('vessel'), vessel: z.string() }),
+]) satisfies z.ZodType<Fix>;
+
+/** A material as it is reckoned with: fractions, not percentages. */
+const materialSchema = numbers(
+  'dryBulkDensityGPerL',
+  'totalPorosity',
+  'waterAt10Cm',
+  'waterAt50Cm',
+  'waterAt100Cm',
+  'particleMm',
+  'maxParticleMm',
+  'packingFraction',
+  'ph',
+  'bufferMeqPerLPerPh',
+  'moistureWetBasis',
+  'cohesion',
+  'saltsMeqPerL',
+  'availableNMgPerL',
+  'availablePMgPerL',
+  'availableKMgPerL',
+  'availableCaMgPerL',
+  'availableMgMgPerL',
+).extend({
+  id: z.string(),
+  name: z.string(),
+  family: oneOf(families),
+  role: oneOf(roles),
+  make: oneOf(makes),
+  peatFree: z.boolean(),
+  renewableWithinDecades: z.boolean(),
+  dusty: z.boolean(),
+}) satisfies z.ZodType<Material>;
+
+/** What to do, in order. */
+export const stepsSchema = z.array(
+  z.object({
+    id: z.string(),
+    text: saidSchema,
+    why: saidSchema.optional(),
+    caution: saidSchema.optional(),
+    times: z.number().optional(),
+    timerMin: z.number().optional(),
+    waitDays: z.number().optional(),
+    test: oneOf(benchTestIds).optional(),
+  }),
+) satisfies z.ZodType<Step[]>;
+
+const verdict = oneOf(['low', 'ok', 'high']);
+
+/** All that a batch was made from and came to. */
+export const snapshotSchema = z.object({
+  format: z.literal(2),
+  recipe: recipeSchema,
+  vessel: z.object(vesselKindSchema.shape),
+  materials: z.array(materialSchema),
+  amendments: z.array(z.object(amendmentSchema.shape)),
+  doses: z.array(z.object({ amendment: z.string(), gPerL: z.number() })),
+  moisture: oneOf(moistures),
+  sheet: z.object({
+    litres: z.number(),
+    components: z.array(z.object({ material: z.string(), looseLitres: z.number(), massKg: z.number() })),
+    amendments: z.array(z.object({ amendment: z.string(), grams: z.number() })),
+    waterLitres: z.number(),
+  }),
+  steps: stepsSchema,
+  readings: z.array(
+    z.object({
+      id: oneOf(readingIds),
+      value: z.number(),
+      unit: oneOf(['%', '', 'mS/cm', 'mg/L', 'mm']),
+      low: z.number(),
+      high: z.number(),
+      verdict,
+      source: z.string(),
+      measured: z.boolean().default(false),
+    }),
+  ),
+  flags: z.array(
+    z.object({
+      code: z.string(),
+      severity: oneOf(severities),
+      text: saidSchema,
+      remedy: saidSchema,
+      // A way out that nobody offers any more is not offered.
+      fix: fixSchema.optional().catch(undefined),
+    }),
+  ),
+  ph: z.number(),
+  shrinkage: z.number(),
+  wetWeightG: z.number(),
+  choice: z.object({
+    units: oneOf(['metric', 'us']),
+    scoop: z.string(),
+    measure: z
+      .object({ id: z.string(), name: z.string(), litres: z.number(), system: oneOf(['metric', 'us']) })
+      .optional(),
+  }),
+  kit: kitSchema.optional(),
+  context: z.object({
+    stage: stageSchema,
+    ph: numbers('low', 'high'),
+    totalPorosity: z.number(),
+    drainedWater: z.number(),
+    dryBulkDensityGPerL: z.number(),
+    targetSaturation: z.number(),
+    looseLitres: z.number(),
+  }),
+}) satisfies z.ZodType<BatchSnapshot>;
+
+/** As it is stored, of any format that ever was. @throws ZodError when it is none of them */
+export const readSnapshot = (stored: unknown): BatchSnapshot =>
+  snapshotSchema.parse(liftSnapshot(stored as BatchSnapshot | SnapshotFormat1));

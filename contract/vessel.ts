@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { int, num, slug, text } from '#contract/fields';
+import { limits } from '#core/units/limits';
+import { type VesselKind } from '#core/vessel/tray';
+import { type Vessel } from '#core/vessel/vessel';
+
+const mm = num(limits.vesselMm);
+const headspaceMm = num(limits.headspaceMm);
+const pair = z.tuple([mm, mm], { error: `must be two numbers from ${limits.vesselMm.join(' to ')}` });
+
+export const vesselSchema = z.discriminatedUnion(
+  'shape',
+  [
+    z.strictObject({ shape: z.literal('round'), topMm: mm, baseMm: mm, depthMm: mm, headspaceMm }),
+    z.strictObject({ shape: z.literal('rect'), topMm: pair, baseMm: pair, depthMm: mm, headspaceMm }),
+    z.strictObject({ shape: z.literal('block'), edgeMm: pair, depthMm: mm }),
+  ],
+  { error: 'must be a vessel with a shape of round, rect or block' },
+) satisfies z.ZodType<Vessel>;
+
+/** A vessel as it is bought and counted. */
+export const vesselKindSchema = z.strictObject({
+  id: slug,
+  name: text(120),
+  noun: text(30),
+  vessel: vesselSchema,
+  perTray: int(limits.perTray),
+  usualCompaction: num([0, limits.compactionPct[1] / 100]),
+}) satisfies z.ZodType<VesselKind>;

@@ -1,0 +1,29 @@
+import { type Db } from '#server/database/db';
+
+/** What the data folder knows of itself. */
+export class Folder {
+  private readonly get;
+  private readonly put;
+
+  constructor(db: Db) {
+    this.get = db.prepare<[string], string>('SELECT value FROM folder WHERE key = ?').pluck();
+    this.put = db.prepare(
+      'INSERT INTO folder (key, value) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value',
+    );
+  }
+
+  /** The same for as long as the folder lives, also after it was copied back from a backup. */
+  get id(): string {
+    return this.get.get('id')!;
+  }
+
+  /** How many steps of the demo it holds; null where it is nobody's demo. */
+  get demoSteps(): number | null {
+    const steps = this.get.get('demo');
+    return steps === undefined ? null : Number(steps);
+  }
+
+  set demoSteps(steps: number) {
+    this.put.run('demo', String(steps));
+  }
+}

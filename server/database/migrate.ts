@@ -1,0 +1,41 @@
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { backUp } from '#server/database/backup';
+import { type Db } from '#server/database/db';
+
+/**
+ * Applies numbered SQL files past the database's own number, each in a transaction, after a backup copy. Foreign keys
+ * rest meanwhile, so that a file can rebuild a table that others point to; they must hold again before it counts.
+ * @param data folder of the database where there was one before, for the backup
+ */
+export function migrate(db: Db, folder: string, data: string | null): void {
+  const at = db.pragma('user_version', { simple: true }) as number;
+  const files = readdirSync(folder)
+    .filter((name) => /^\d{3}-.*\.sql$/.test(name))
+    .sort();
+  const numberOf = (name: string): number => Number(name.slice(0, 3));
+  const newest = files.length ? numberOf(files.at(-1)!) : 0;
+  if (at > newest) {
+    throw new Error(`the data folder is of a newer Welcome (schema ${at}; this one knows ${newest})`);
+  }
+  const due = files.filter((name) => numberOf(name) > at);
+  if (due.length === 0) return;
+  if (data && at > 0) {
+    const copy = join(data, `backup-schema-${String(at).padStart(3, '0')}.sqlite`);
+    if (!existsSync(copy)) backUp(db, copy);
+  }
+  // Has no effect inside a transaction: it must stand around them.
+  db.pragma('foreign_keys = OFF');
+  try {
+    for (const name of due) {
+      db.transaction(() => {
+        db.exec(readFileSync(join(folder, name), 'utf8'));
+        const loose = db.pragma('foreign_key_check') as { table: string; parent: string }[];
+        if (loose[0]) throw new Error(`${name} would leave ${loose[0].table} without its ${loose[0].parent}`);
+        db.pragma(`user_version = ${numberOf(name)}`);
+      })();
+    }
+  } finally {
+    db.pragma('foreign_keys = ON');
+  }
+}
