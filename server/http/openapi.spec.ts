@@ -28,6 +28,7 @@ beforeAll(async () => {
     .post('/api/mixes')
     .send({ key: randomUUID(), name: 'Mix', recipe: starterMixes.germination })
     .expect(201);
+  await request(app).post('/api/measures').send({ key: randomUUID(), name: 'Pail', litres: 5 }).expect(201);
   const { body } = await request(app).get('/api/openapi.json');
   expect(body.openapi).toBe('3.1.0');
   paths = body.paths;

@@ -1,0 +1,83 @@
+import { copyFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import request from 'supertest';
+import { seedDemo } from '#server/demo/seed';
+import { openDatabase } from '#server/database/open';
+import { testApp, TODAY } from '#testing/server';
+
+type Row = Record<string, unknown>;
+interface Told {
+  mixes: Row[];
+  batches: Row[];
+  batch: (Row & { id: number; snapshot: Row })[];
+  entries: (Row[] | null)[];
+  lots: Row[] | null;
+  measures: Row[] | null;
+  shelf: Row[] | null;
+}
+
+/** Folders made by the code of their day, with what it answered. */
+const made = ['schema-1', 'schema-5'];
+let folder: string;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'welcome-'));
+});
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+/** Where each material and product came from stood in the batch too; it stands in the library. */
+const withoutSource = (value: unknown): unknown =>
+  JSON.parse(JSON.stringify(value, (key, inner: unknown) => (key === 'source' ? undefined : inner)));
+
+test.each(made)('a data folder of %s opens and means the same', async (name) => {
+  copyFileSync(`testing/folders/${name}.sqlite`, join(folder, 'welcome.sqlite'));
+  const told = JSON.parse(readFileSync(`testing/folders/${name}.json`, 'utf8')) as Told;
+  const db = openDatabase(folder);
+  const { app } = testApp(db);
+  const get = async <T>(path: string): Promise<T> => (await request(app).get(path).expect(200)).body as T;
+
+  expect(await get('/api/batches')).toEqual(told.batches);
+  expect(await get('/api/mixes')).toEqual(told.mixes);
+  for (const [i, batch] of told.batch.entries()) {
+    const now = await get<{ snapshot: Row }>(`/api/batches/${batch.id}`);
+    expect(now.snapshot['format']).toBe(2);
+    const before = withoutSource({ ...batch, snapshot: { ...batch.snapshot, format: 2 } });
+    expect(withoutSource(now)).toMatchObject(before as object);
+    const entries = await get<{ id: number; at: string; subject: string; data: Row }[]>(
+      `/api/batches/${batch.id}/entries`,
+    );
+    for (const [k, entry] of (told.entries[i] ?? []).entries()) {
+      const { values, ...rest } = entry['data'] as Row;
+      void values;
+      expect(entries[k]).toMatchObject({ ...entry, data: rest });
+    }
+    expect(entries).toHaveLength(told.entries[i]?.length ?? 0);
+  }
+  expect(await get('/api/lots')).toEqual(told.lots ?? []);
+  expect(await get('/api/measures')).toEqual(told.measures ?? []);
+  expect(await get('/api/shelf')).toEqual(told.shelf ?? []);
+
+  // A folder of the demo as it was lacks what the demo has had since; one that has it all gains nothing.
+  seedDemo(db, TODAY);
+  expect((await get<Row[]>('/api/lots')).length).toBe(told.lots?.length ?? 4);
+  expect((await get<Row[]>('/api/shelf')).length).toBe(told.shelf?.length ?? 8);
+  expect(await get('/api/batches')).toEqual(told.batches);
+  db.close();
+});
+
+test('tests that kept positions are read by their names', async () => {
+  copyFileSync('testing/folders/schema-5.sqlite', join(folder, 'welcome.sqlite'));
+  const db = openDatabase(folder);
+  const { app } = testApp(db);
+  const batches = (await request(app).get('/api/batches')).body as { id: number; name: string }[];
+  const { id } = batches.find((b) => b.name === 'Kale by the old way')!;
+  const entries = (await request(app).get(`/api/batches/${id}/entries`)).body as { data: Row }[];
+  const valuesOf = (test: string): unknown[] =>
+    entries.filter((e) => e.data['test'] === test).map((e) => e.data['values']);
+  expect(valuesOf('squeeze')).toEqual([{ grade: 'clump' }, { grade: 'beads' }]);
+  expect(valuesOf('ec')).toEqual([
+    { ec: 0.7, method: 'oneToTwo' },
+    { ec: 2.1, method: 'displaced' },
+  ]);
+  db.close();
+});
