@@ -1,4 +1,4 @@
-import { type Reading, type ReadingId } from '#core/judge/readings';
+import { type Reading } from '#core/judge/readings';
 import { type Stage } from '#core/mix/stage';
 import {
   BLOCK_AIR_AFTER_DRYDOWN_PCT,

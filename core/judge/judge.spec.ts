@@ -2,7 +2,7 @@ import { recipeSchema } from '#contract/recipe';
 import { judgeMix } from '#core/judge/judge';
 import { schools } from '#core/recipe/schools';
 import { mixInputOf } from '#core/recipe/recipe';
-import { amendments, material, materials, library } from '#testing/library';
+import { material, library } from '#testing/library';
 import { type Severity } from '#core/judge/flag';
 import { stages } from '#core/mix/stage';
 import { stageWindows } from '#core/judge/windows';

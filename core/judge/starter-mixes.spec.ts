@@ -4,7 +4,7 @@ import { judgeMix } from '#core/judge/judge';
 import { stages } from '#core/mix/stage';
 import { litresOf, mixInputOf, withValidTests, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { vesselKind, library, amendments, materials } from '#testing/library';
+import { vesselKind, library } from '#testing/library';
 
 test.each(stages)('the starter mix for %s meets every window and warns of nothing', (stage) => {
   const { readings, flags } = judgeMix(mixInputOf(starterMixes[stage], library));

@@ -1,7 +1,7 @@
 import { judgeMix, rules } from '#core/judge/judge';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { amendments, materials, library } from '#testing/library';
+import { library } from '#testing/library';
 import { applyFix } from '#core/recipe/fix';
 
 const start = starterMixes.germination;

@@ -76,7 +76,7 @@ async function odds({
 function tell(request: Extract<FinderRequest, { kind: 'tell' }>): void {
   const { id, result, keep } = request;
   const job = sameJob(request.job);
-  const { shelf } = fastAndLimits(job);
+  const { fast } = fastAndLimits(job);
   // A recipe that is in both lists is one object, so its odds are drawn once.
   const made = new Map<string, Told>();
   const told = ({ parts }: { parts: Uint8Array }): Told => {
@@ -96,7 +96,7 @@ function tell(request: Extract<FinderRequest, { kind: 'tell' }>): void {
 function why(request: Extract<FinderRequest, { kind: 'why' }>): void {
   const { id, one, elsewhere } = request;
   const job = sameJob(request.job);
-  const { shelf } = fastAndLimits(job);
+  const { fast } = fastAndLimits(job);
   answer({
     kind: 'why',
     id,
