@@ -12,11 +12,6 @@ export class Folder {
     );
   }
 
-  /** The same for as long as the folder lives, also after it was copied back from a backup. */
-  get id(): string {
-    return this.get.get('id')!;
-  }
-
   /** How many steps of the demo it holds; null where it is nobody's demo. */
   get demoSteps(): number | null {
     const steps = this.get.get('demo');

@@ -17,7 +17,7 @@ interface Told {
   shelf: Row[] | null;
 }
 
-/** Folders made by the code of their day, with what it answered. */
+/** Folders made by the code of their day, with what it answered; one word of their cautions was put in another's place. */
 const made = ['schema-1', 'schema-5'];
 let folder: string;
 beforeEach(() => {
@@ -48,8 +48,10 @@ test.each(made)('a data folder of %s opens and means the same', async (name) => 
     );
     for (const [k, entry] of (told.entries[i] ?? []).entries()) {
       const { values, ...rest } = entry['data'] as Row;
-      void values;
       expect(entries[k]).toMatchObject({ ...entry, data: rest });
+      // What was chosen by position then has a name now; what was read is the same.
+      if (!['squeeze', 'ec'].includes(rest['test'] as string))
+        expect(entries[k]!.data['values']).toEqual(values);
     }
     expect(entries).toHaveLength(told.entries[i]?.length ?? 0);
   }
