@@ -1,22 +1,50 @@
 /** The rooms of the house and the one direction of imports. */
 const room = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 
+const SPEC = '\\.spec\\.ts$';
+const PLACES = ['today', 'mix', 'finder', 'batches', 'run', 'shelf', 'settings'];
+
+/** Layers of a room, lowest first: none imports what stands above it. */
+function layers(where, all) {
+  return all.slice(0, -1).map((layer, i) => ({
+    name: `${layer.join('-and-')}-imports-nothing-above-it`,
+    severity: 'error',
+    from: { path: `^${where}/(${layer.join('|')})/`, pathNot: SPEC },
+    to: { path: `^${where}/(${all.slice(i + 1).flat().join('|')})/` },
+  }));
+}
+
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'core-imports-nothing-of-ours',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.spec\\.ts$' },
+      from: { path: '^core/', pathNot: SPEC },
       to: { path: '^(contract|server|web|e2e|scripts)/' },
     },
     room('contract-imports-core-alone', '^contract/', '^(server|web|e2e|scripts)/'),
-    {
-      name: 'physics-imports-nothing-above-it',
+    // Inside core, each layer knows those before it and none after: units … mix, recipe, judge, spread, finder, batch.
+    ...layers('core', [
+      ['units', 'stats'],
+      ['material'],
+      ['vessel'],
+      ['mix'],
+      ['recipe'],
+      ['judge'],
+      ['spread', 'explain'],
+      ['finder'],
+      ['batch'],
+      ['season'],
+    ]),
+    // Inside web: the device and the server, then what is drawn, then the recipe at hand, then the places.
+    ...layers('web/src/app', [['data'], ['ui'], ['bench'], PLACES]),
+    ...PLACES.map((place) => ({
+      name: `place-${place}-imports-no-place`,
       severity: 'error',
-      from: { path: '^core/(units|stats|material|vessel|mix)/', pathNot: '\\.spec\\.ts$' },
-      to: { path: '^core/(recipe|judge|finder|batch|season|spread|explain)/' },
-    },
+      from: { path: `^web/src/app/${place}/`, pathNot: SPEC },
+      to: { path: `^web/src/app/(${PLACES.filter((other) => other !== place).join('|')})/` },
+    })),
     room('server-not-web', '^server/', '^(web|e2e|scripts)/'),
     room('web-not-server', '^web/', '^(server|e2e|scripts)/'),
     room('e2e-imports-no-room', '^e2e/', '^(core|server|web)/'),
@@ -29,7 +57,7 @@ module.exports = {
     {
       name: 'core-is-pure',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.spec\\.ts$' },
+      from: { path: '^core/', pathNot: SPEC },
       to: { dependencyTypes: ['core'] },
     },
     {

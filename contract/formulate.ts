@@ -3,7 +3,7 @@ import { doseAnswer, evaluationAnswerSchema, jobShape } from '#contract/evaluate
 import { int, list, num, numbers, text } from '#contract/fields';
 import { propertiesSchema } from '#contract/material';
 import { scoredIds } from '#core/finder/aims';
-import { noPreferences } from '#core/finder/fast-evaluation';
+import { noPreferences } from '#core/finder/fast-spec';
 import { limits } from '#core/units/limits';
 
 const wish = num(limits.wish).default(0);

@@ -25,7 +25,7 @@ test.beforeEach(async ({ request }) => shelve(request, usual));
 test('every recipe of the shelf is tried; the best is explained and taken, with a way back', async ({
   page,
 }) => {
-  await page.goto('/finder');
+  await page.goto('/mix/finder');
   // Sets of up to 10 parts of 4 materials in lowest terms, by Möbius: 1000 − 125 − 34 − 14 + 4 − 4 + 4.
   await expect(page.getByText(/^831 recipes looked at in .* meet every window$/)).toBeVisible();
   await expect(lines(page).first()).toContainText(/\d in 10|nearly always/);
@@ -46,7 +46,7 @@ test('every recipe of the shelf is tried; the best is explained and taken, with 
 });
 
 test('what is off the shelf is not in the answer; no peat means none', async ({ page }) => {
-  await page.goto('/finder');
+  await page.goto('/mix/finder');
   await expect(
     lines(page)
       .filter({ hasText: /perlite/ })
@@ -62,7 +62,7 @@ test('what is off the shelf is not in the answer; no peat means none', async ({ 
 });
 
 test('a price counts; one that makes no sense is kept as typed and told', async ({ page }) => {
-  await page.goto('/finder');
+  await page.goto('/mix/finder');
   await expect(lines(page).first()).toBeVisible();
   await page.getByRole('button', { name: 'Price and limits of Perlite, coarse' }).click();
   await field(page, 'Price per L, loose').fill('-4');
@@ -77,14 +77,14 @@ test('a price counts; one that makes no sense is kept as typed and told', async 
 
 test('nothing fits: which windows, and the least change', async ({ page, request }) => {
   await shelve(request, { 'sand-sharp': 0.05, 'peat-medium': 0.07 });
-  await page.goto('/finder');
+  await page.goto('/mix/finder');
   await expect(page.getByText('No recipe of this shelf meets every window.')).toBeVisible();
   await expect(page.getByText(/The least change that lets one in: take Largest piece at 10/)).toBeVisible();
   await expect(page.getByText(/It would gain most from/)).toBeVisible();
 });
 
 test('up to three stand side by side, and what differs is marked', async ({ page }) => {
-  await page.goto('/finder');
+  await page.goto('/mix/finder');
   const ticks = page.getByRole('checkbox', { name: /^Side by side:/ });
   for (const i of [0, 1, 2]) await ticks.nth(i).check();
   await expect(ticks.nth(3)).toBeDisabled();
@@ -97,7 +97,7 @@ test('up to three stand side by side, and what differs is marked', async ({ page
 
 test('an empty shelf teaches the next step', async ({ page, request }) => {
   await shelve(request, {});
-  await page.goto('/finder');
+  await page.goto('/mix/finder');
   await expect(page.getByText('Tick what stands on your shelf')).toBeVisible();
   await page.getByRole('checkbox', { name: 'Sphagnum peat, fine' }).check();
   await expect(page.getByText(/^1 recipes? looked at/)).toBeVisible();
@@ -114,7 +114,7 @@ test('a long search shows how far it is and can be stopped', async ({ page, requ
   ];
   const all = [...ten, 'sand-sharp', 'compost', 'pumice', 'rice-hulls'];
   await shelve(request, Object.fromEntries(all.map((id, i) => [id, 0.1 + i / 50])));
-  await page.goto('/finder');
+  await page.goto('/mix/finder');
   await expect(page.getByText(/recipes looked at in/)).toBeVisible({ timeout: 20_000 });
   await field(page, 'Materials at most').fill('10');
   await field(page, 'Parts in all, at most').fill('20');

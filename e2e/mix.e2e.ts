@@ -57,7 +57,7 @@ test('bad typing is kept and told beside the field; the recipe stays', async ({ 
   for (const bad of ['-3', 'two', '0', '1e9', '']) {
     await parts.fill(bad);
     await expect(page.getByRole('alert')).toHaveText(
-      'Parts of Perlite, coarse must be a number from 0.01 to 1000',
+      'Parts of Perlite, coarse: must be a number from 0.01 to 1000',
     );
     await expect(parts).toHaveValue(bad);
     await expect(parts).toHaveAttribute('aria-invalid', 'true');

@@ -8,12 +8,15 @@ const places: [string, string][] = [
     'mix with every kind of flag',
     '/mix?stage=germination&into=block-50&parts=peat-coarse:3,perlite-coarse:2,compost:1&lime=none&dose=lime-dolomitic:60,calcium-nitrate:2',
   ],
-  ['finder', '/finder'],
+  ['finder', '/mix/finder'],
   ['settings', '/settings'],
   ['today', '/today'],
-  ['instruments', '/instruments'],
+  ['materials', '/shelf'],
+  ['lots', '/shelf/lots'],
+  ['measures', '/shelf/measures'],
+  ['instruments', '/shelf/instruments'],
   ['run', '/batches/1/run'],
-  ['lot', '/lots/1'],
+  ['lot', '/shelf/lots/1'],
   ['batches', '/batches'],
   ['new batch', '/batches/new'],
   ['batch', '/batches/1'],
@@ -26,7 +29,7 @@ for (const [name, address] of places) {
       await page.setViewportSize({ width, height: 800 });
       await page.goto(address);
       await expect(page.locator('main h1').first()).toBeAttached();
-      if (address === '/finder') await page.locator('app-finder-chart canvas').waitFor();
+      if (address === '/mix/finder') await page.locator('app-finder-chart canvas').waitFor();
       await page.waitForTimeout(300);
       const { violations } = await new AxeBuilder({ page }).analyze();
       expect(violations.map((v) => [v.id, v.nodes.map((n) => n.target)])).toEqual([]);

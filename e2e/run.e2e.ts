@@ -209,7 +209,7 @@ test('a measured yield stands for the mix from now on', async ({ page }) => {
 
 test('instruments: calibrated, and a fault is said', async ({ page, request }) => {
   await give(request, 'pen-ph', 5.8);
-  await page.goto('/instruments');
+  await page.goto('/shelf/instruments');
   const pen = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'pH pen' }) });
   await pen.getByRole('button', { name: /Calibrate the pH pen/ }).click();
   await expect(pen).toContainText(/calibrated .* in 4.01 it read/);
@@ -226,7 +226,7 @@ test('instruments: calibrated, and a fault is said', async ({ page, request }) =
 });
 
 test('an own bucket counts on the card', async ({ page }) => {
-  await page.goto('/settings');
+  await page.goto('/shelf/measures');
   await page.getByLabel('A bucket, cup or tub').fill('Blue bucket');
   await field(page, 'Holds, struck, L').fill('7.5');
   await page.getByRole('button', { name: 'Keep it' }).click();
@@ -238,7 +238,7 @@ test('an own bucket counts on the card', async ({ page }) => {
   await expect(page.getByRole('row', { name: /Sphagnum peat, fine/ }).locator('.big')).toContainText(
     /^\s*4 ¾|5/,
   );
-  await page.goto('/settings');
+  await page.goto('/shelf/measures');
   await page.getByRole('button', { name: 'Put away Blue bucket' }).click();
   await expect(page.getByRole('status')).toContainText('is put away');
 });

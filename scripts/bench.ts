@@ -11,7 +11,7 @@ import { columnOf, retentionProfile } from '#core/mix/water-air';
 import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
 import { searchAll, fastAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
-import { noPreferences } from '#core/finder/fast-evaluation';
+import { noPreferences } from '#core/finder/fast-spec';
 import { amendment, amendments, material } from '#testing/library';
 import { linearised, milpSolver } from '#testing/milp';
 import { recipe } from '#testing/recipe';
@@ -234,7 +234,7 @@ async function browser(port: number): Promise<void> {
     'longest main-thread task while sampling 8 × 2000 draws',
     blocked > 0 ? `${blocked.toFixed(0)} ms` : 'none over 50 ms',
   );
-  await page.goto(`http://127.0.0.1:${port}/finder`);
+  await page.goto(`http://127.0.0.1:${port}/mix/finder`);
   await page.getByText(/recipes looked at in/).waitFor();
   await page.locator('app-finder-chart canvas').waitFor();
   await page.waitForTimeout(2500);

@@ -23,7 +23,7 @@ test('pictures of the main views', async ({ page }) => {
   const wrong =
     '/mix?stage=germination&into=cell-128&parts=peat-fine:4,perlite-coarse:2&lime=none&dose=lime-dolomitic:60';
   await shoot(page, 'mix-flags', wrong, 'desk', 'app-reading-ruler');
-  await shoot(page, 'finder', '/finder', 'desk', 'app-finder-page ol li');
+  await shoot(page, 'finder', '/mix/finder', 'desk', 'app-finder-page ol li');
   await page
     .getByRole('checkbox', { name: /^Side by side/ })
     .nth(0)
@@ -36,7 +36,7 @@ test('pictures of the main views', async ({ page }) => {
   await page.screenshot({ path: `${folder}/finder.png` });
   await shoot(page, 'today', '/today', 'desk', 'app-today-page .rows li');
   await shoot(page, 'run', '/batches/5/run', 'desk', 'app-run-page .live li');
-  await shoot(page, 'instruments', '/instruments', 'desk', 'app-instruments-page li');
+  await shoot(page, 'instruments', '/shelf/instruments', 'desk', 'app-instruments-page li');
   await shoot(page, 'settings', '/settings', 'desk', 'app-settings-page li');
   await shoot(page, 'batches', '/batches', 'desk', 'app-batch-list li');
   await shoot(page, 'batch-card', '/batches/1', 'desk', 'article');

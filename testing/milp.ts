@@ -1,7 +1,7 @@
 import highsLoader from 'highs';
 import { stageAims, type Aims } from '#core/finder/aims';
 import { type FinderJob } from '#core/finder/formulate';
-import { noPreferences } from '#core/finder/fast-evaluation';
+import { noPreferences } from '#core/finder/fast-spec';
 
 /**
  * The linear sub-problem of the finder as integer programs, one for each total, for the general solver HiGHS: the

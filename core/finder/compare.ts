@@ -1,7 +1,8 @@
 import { readingPenalty, stageAims, type ScoredId } from '#core/finder/aims';
 import { fastAndLimits, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
-import { MOST_ON_SHELF, type FastEvaluation } from '#core/finder/fast-evaluation';
+import { type FastEvaluation } from '#core/finder/fast-evaluation';
+import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { type Reading, type ReadingId } from '#core/judge/readings';
 import { type Material } from '#core/material/material';
 

@@ -1,78 +1,14 @@
-import { type Aims, isMet, penalty, type ScoredId, scoredIds } from '#core/finder/aims';
-import { type Blend, starterDoseGPerL } from '#core/finder/starter';
+import { isMet, penalty, type ScoredId, scoredIds } from '#core/finder/aims';
+import { starterDoseGPerL } from '#core/finder/starter';
 import { MOST_EARTHY_SHARE } from '#core/judge/windows';
-import { isEarthy } from '#core/material/families';
-import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
-import { type Material } from '#core/material/material';
-import { waterOf } from '#core/material/retention';
+import { neutralisingMeqPerG } from '#core/material/amendment';
 import { MOST_COMPACTION } from '#core/mix/composition';
 import { limeDoseGPerL, limedMeqPerL, phAfter, type Dose } from '#core/mix/ph';
 import { elementsOfDoses } from '#core/mix/salts';
-import { packingTable, shrinkageOf } from '#core/mix/packing';
-import { columnOf, retentionProfile } from '#core/mix/water-air';
-import { limits } from '#core/units/limits';
+import { shrinkageOf } from '#core/mix/packing';
 import { checkRange, OutOfRange } from '#core/units/check';
-import { type Vessel } from '#core/vessel/vessel';
-
-export const MOST_ON_SHELF = limits.finderMaterials[1];
-
-/** A material on the shelf, with its price where it is known. */
-export interface Shelved {
-  material: Material;
-  /** Per litre, loose, any currency. */
-  costPerL?: number;
-  /** Wanted gone: recipes gain by using it. */
-  useUp?: boolean;
-}
-
-/** What else counts besides the windows; 0 where it does not. Each is about 1 at its worst. */
-export interface Preferences {
-  price: number;
-  peat: number;
-  weight: number;
-  ingredients: number;
-  useUp: number;
-  /** Easily available water: 0 from the low end of De Boodt & Verdonck's ideal on, 1 where there is none. */
-  water: number;
-}
-export const noPreferences: Preferences = {
-  price: 0,
-  peat: 0,
-  weight: 0,
-  ingredients: 0,
-  useUp: 0,
-  water: 0,
-};
-
-/** Ideal easily available water is 20–30 % by volume: De Boodt & Verdonck, Acta Hort. 26:37 (1972) (from memory). */
-export const ENOUGH_EASY_WATER = 0.2;
-
-export interface FastEvaluationSpec {
-  vessel: Vessel;
-  compaction: number;
-  shelved: readonly Shelved[];
-  aims: Aims;
-  preferences: Preferences;
-  /** Dosed to the middle of the pH window; null for none. */
-  lime: Amendment | null;
-  starter: Blend | null;
-  /** Doses that are given, whatever the parts: traces, gypsum. */
-  fixedDoses: readonly Dose[];
-}
-
-/** What the last call of `look` found. One object, written again each time. */
-export interface Looked {
-  score: number;
-  /** Bit r is set where the r-th scored reading meets its window. */
-  met: number;
-  /** By index in `scored`; percent, pH, mS/cm, mg/L, mm as the readings are. */
-  values: Float64Array;
-  /** What each adds to the score. */
-  penalties: Float64Array;
-  limeGPerL: number;
-  starterGPerL: number;
-  costPerL: number;
-}
+import { FastTable } from '#core/finder/fast-table';
+import { ENOUGH_EASY_WATER, type FastEvaluationSpec, type Looked } from '#core/finder/fast-spec';
 
 /**
  * A shelf, made ready so that a recipe of it is computed without allocation. Gives the same numbers as evaluateMix
@@ -84,27 +20,8 @@ export class FastEvaluation {
   /** Which readings are scored, in order. */
   readonly scored: readonly ScoredId[];
   readonly looked: Looked;
-  private readonly packing;
-  private readonly solidsScratch;
-  private readonly heights: number;
-  /** θ by material and height; sums of weight × θ from a height up; sums of weight below a height. */
-  private readonly theta: Float64Array[];
-  private readonly waterAbove: Float64Array[];
-  private readonly weightBelow: Float64Array;
-  private readonly solid: Float64Array;
-  private readonly density: Float64Array;
-  private readonly buffer: Float64Array;
-  private readonly ph: Float64Array;
-  private readonly salts: Float64Array;
-  private readonly n: Float64Array;
-  private readonly cohesion: Float64Array;
-  private readonly largest: Float64Array;
-  private readonly water10: Float64Array;
-  private readonly water50: Float64Array;
-  private readonly earthy: Float64Array;
-  private readonly peat: Float64Array;
-  private readonly cost: Float64Array;
-  private readonly useUp: Float64Array;
+  private readonly table: FastTable;
+  private readonly solidsScratch: Float64Array;
   private readonly referenceCost: number;
   private readonly pricedWhole: boolean;
   private readonly fixed: { meq: number; n: number; salts: number };
@@ -114,46 +31,15 @@ export class FastEvaluation {
   /** @throws RangeError for an empty or too long shelf, or a number out of range */
   constructor(readonly spec: FastEvaluationSpec) {
     const { shelved, lime, fixedDoses } = spec;
-    if (shelved.length < 1 || shelved.length > MOST_ON_SHELF)
-      throw new OutOfRange('materials', shelved.length, `1 to ${MOST_ON_SHELF} materials`);
+    this.table = new FastTable(shelved, spec.vessel);
     checkRange('compaction', spec.compaction, 0, MOST_COMPACTION);
     for (const [name, value] of Object.entries(spec.preferences))
       checkRange(`preferences.${name}`, value as number, 0, 100);
     this.size = shelved.length;
     this.scored = scoredIds.filter((id) => spec.aims[id] !== undefined);
-    const column = columnOf(spec.vessel);
-    this.heights = column.heightsMm.length;
-    const of = (read: (m: Material) => number): Float64Array =>
-      Float64Array.from(shelved, (s) => read(s.material));
-    this.packing = packingTable(shelved.map((s) => s.material));
     this.solidsScratch = new Float64Array(this.size);
-    this.theta = shelved.map((s) => retentionProfile(s.material, column));
-    this.waterAbove = this.theta.map((profile) => {
-      const sums = new Float64Array(this.heights + 1);
-      for (let k = this.heights - 1; k >= 0; k--) sums[k] = sums[k + 1]! + column.weights[k]! * profile[k]!;
-      return sums;
-    });
-    this.weightBelow = new Float64Array(this.heights + 1);
-    for (let k = 0; k < this.heights; k++)
-      this.weightBelow[k + 1] = this.weightBelow[k]! + column.weights[k]!;
-    this.solid = of((m) => 1 - m.totalPorosity);
-    this.density = of((m) => m.dryBulkDensityGPerL);
-    this.buffer = of((m) => m.bufferMeqPerLPerPh);
-    this.ph = of((m) => m.ph);
-    this.salts = of((m) => m.saltsMeqPerL);
-    this.n = of((m) => m.availableNMgPerL);
-    this.cohesion = of((m) => m.cohesion);
-    this.largest = of((m) => m.maxParticleMm);
-    this.water10 = of((m) => waterOf(m, 10));
-    this.water50 = of((m) => waterOf(m, 50));
-    this.earthy = of((m) => (isEarthy(m) ? 1 : 0));
-    this.peat = of((m) => (m.peatFree ? 0 : 1));
-    this.cost = Float64Array.from(shelved, (s) =>
-      checkRange('costPerL', s.costPerL ?? 0, ...limits.pricePerUnit),
-    );
-    this.useUp = Float64Array.from(shelved, (s) => (s.useUp ? 1 : 0));
     this.pricedWhole = shelved.every((s) => s.costPerL !== undefined);
-    this.referenceCost = Math.max(...this.cost) || 1;
+    this.referenceCost = Math.max(...this.table.cost) || 1;
     this.fixed = {
       meq: limedMeqPerL(fixedDoses),
       n: elementsOfDoses(fixedDoses).n,
@@ -179,15 +65,16 @@ export class FastEvaluation {
    * worse than a whole score already kept cannot enter: that is the one bound by which the search leaves work out.
    */
   leastScore(members: ArrayLike<number>, parts: ArrayLike<number>): number {
+    const { table } = this;
     const { preferences: p, aims } = this.spec;
     let total = 0;
     let [peat, gone, largest] = [0, 0, 0];
     for (let i = 0; i < members.length; i++) {
       const at = members[i]!;
       total += parts[i]!;
-      peat += parts[i]! * this.peat[at]!;
-      gone += parts[i]! * this.useUp[at]!;
-      if (this.largest[at]! > largest) largest = this.largest[at]!;
+      peat += parts[i]! * table.peat[at]!;
+      gone += parts[i]! * table.useUp[at]!;
+      if (table.largest[at]! > largest) largest = table.largest[at]!;
     }
     const piece = aims.largestParticle;
     return (
@@ -205,9 +92,9 @@ export class FastEvaluation {
    * @returns false when firming would leave no pores
    */
   look(members: ArrayLike<number>, parts: ArrayLike<number>): boolean {
-    const { spec, looked } = this;
+    const { spec, looked, table } = this;
     const m = members.length;
-    const shrinkage = shrinkageOf(this.packing, members, parts, this.solidsScratch);
+    const shrinkage = shrinkageOf(table.packing, members, parts, this.solidsScratch);
     const d = 1 / ((1 - shrinkage) * (1 - spec.compaction));
     let total = 0;
     for (let i = 0; i < m; i++) total += parts[i]!;
@@ -217,26 +104,26 @@ export class FastEvaluation {
     for (let i = 0; i < m; i++) {
       const at = members[i]!;
       const f = parts[i]! / total;
-      solid += f * this.solid[at]!;
-      buffer += f * this.buffer[at]!;
-      acid += f * this.buffer[at]! * this.ph[at]!;
-      ph += f * this.ph[at]!;
-      salts += f * this.salts[at]!;
-      n += f * this.n[at]!;
-      cohesion += f * this.cohesion[at]!;
-      if (this.largest[at]! > largest) largest = this.largest[at]!;
-      w10 += f * this.water10[at]!;
-      w50 += f * this.water50[at]!;
-      earthy += f * this.earthy[at]!;
-      peat += f * this.peat[at]!;
-      cost += f * this.cost[at]!;
-      gone += f * this.useUp[at]!;
-      density += f * this.density[at]!;
+      solid += f * table.solid[at]!;
+      buffer += f * table.buffer[at]!;
+      acid += f * table.buffer[at]! * table.ph[at]!;
+      ph += f * table.ph[at]!;
+      salts += f * table.salts[at]!;
+      n += f * table.n[at]!;
+      cohesion += f * table.cohesion[at]!;
+      if (table.largest[at]! > largest) largest = table.largest[at]!;
+      w10 += f * table.water10[at]!;
+      w50 += f * table.water50[at]!;
+      earthy += f * table.earthy[at]!;
+      peat += f * table.peat[at]!;
+      cost += f * table.cost[at]!;
+      gone += f * table.useUp[at]!;
+      density += f * table.density[at]!;
     }
     const pores = 1 - d * solid;
     if (pores <= 0.02) return false;
 
-    const water = this.drainedWater(members, parts, total, d, pores);
+    const water = table.drainedWater(members, parts, total, d, pores);
     const air = Math.max(0, pores - water);
     const easy = Math.min(pores, d * w10) - Math.min(pores, d * w50);
 
@@ -333,30 +220,6 @@ export class FastEvaluation {
       ...(starter?.products ?? []).map((p) => ({ amendment: p.amendment, gPerL: p.share * starterGPerL })),
       ...(lime ? [{ amendment: lime, gPerL: limeGPerL }] : []),
     ].filter((dose) => dose.gPerL > 0);
-  }
-
-  /** Mean of min(pores, D Σ f θ) over the vessel: full below the height where the sum first falls under the pores. */
-  private drainedWater(
-    members: ArrayLike<number>,
-    parts: ArrayLike<number>,
-    total: number,
-    d: number,
-    pores: number,
-  ): number {
-    const m = members.length;
-    const scale = d / total;
-    let low = 0;
-    let high = this.heights;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      let held = 0;
-      for (let i = 0; i < m; i++) held += parts[i]! * this.theta[members[i]!]![middle]!;
-      if (held * scale < pores) high = middle;
-      else low = middle + 1;
-    }
-    let above = 0;
-    for (let i = 0; i < m; i++) above += parts[i]! * this.waterAbove[members[i]!]![low]!;
-    return pores * this.weightBelow[low]! + scale * above;
   }
 }
 

@@ -11,7 +11,8 @@ import {
 } from '#core/finder/formulate';
 import { gcd, gathered } from '#core/finder/parts';
 import { merged, Search } from '#core/finder/search';
-import { noPreferences, FastEvaluation } from '#core/finder/fast-evaluation';
+import { FastEvaluation } from '#core/finder/fast-evaluation';
+import { noPreferences } from '#core/finder/fast-spec';
 import { starterDoseGPerL } from '#core/finder/starter';
 import { readingsOf } from '#core/judge/readings';
 import { phWindow } from '#core/judge/windows';

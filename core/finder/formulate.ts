@@ -1,7 +1,8 @@
 import { stageAims, type Aims, type ScoredId } from '#core/finder/aims';
 import { gathered } from '#core/finder/parts';
 import { Search, type Limits, type SearchResult } from '#core/finder/search';
-import { FastEvaluation, type Preferences, type Shelved } from '#core/finder/fast-evaluation';
+import { FastEvaluation } from '#core/finder/fast-evaluation';
+import { type Preferences, type Shelved } from '#core/finder/fast-spec';
 import { blendOf, usualStarter } from '#core/finder/starter';
 import { judgeMix, type Judgement } from '#core/judge/judge';
 import { type Stage } from '#core/mix/stage';

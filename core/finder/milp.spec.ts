@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { searchAll, fastAndLimits, type FinderJob } from '#core/finder/formulate';
-import { noPreferences } from '#core/finder/fast-evaluation';
+import { noPreferences } from '#core/finder/fast-spec';
 import { vesselKind, materials } from '#testing/library';
 import { linearised, milpSolver, noWindows } from '#testing/milp';
 import { published } from '#testing/published';

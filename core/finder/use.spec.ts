@@ -1,7 +1,7 @@
 import { bindingWindow, differences, missingMaterial, neighboursOf } from '#core/finder/compare';
 import { correctBatch, type BatchState } from '#core/batch/correct';
 import { formulated, searchAll, fastAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
-import { noPreferences } from '#core/finder/fast-evaluation';
+import { noPreferences } from '#core/finder/fast-spec';
 import { swapMaterial, swapsFor } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';

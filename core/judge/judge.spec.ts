@@ -184,7 +184,7 @@ describe('schools', () => {
   test('there are seven, each says what it is good at, what it costs and what it risks', () => {
     expect(schools).toHaveLength(7);
     for (const s of schools)
-      expect([s.stance, s.goodAt, s.costs, s.risks].every((words) => words.length > 20)).toBe(true);
+      expect([s.says, s.goodAt, s.costs, s.risks].every((words) => words.length > 20)).toBe(true);
   });
 });
 

@@ -1,39 +1,40 @@
 import { type Flag, type Judged, type Rule, severities } from '#core/judge/flag';
 import { airHigh, airLow, blockAir } from '#core/judge/flags/air';
 import { carbonateCeiling } from '#core/judge/flags/carbonate-ceiling';
-import { dust, legionella, livingAtGermination, oxidiser } from '#core/judge/flags/cautions';
-import { feedIdle, feedNotReady, feedRunsOut, nitrogenAhead } from '#core/judge/flags/feed';
 import { cohesionLow } from '#core/judge/flags/cohesion';
 import { limeCaustic } from '#core/judge/flags/lime-caustic';
 import { limeOverdose } from '#core/judge/flags/lime-overdose';
 import { limePellets } from '#core/judge/flags/lime-pellets';
 import { limeUnderdose } from '#core/judge/flags/lime-underdose';
 import { limeWrongDirection } from '#core/judge/flags/lime-wrong-direction';
-import {
-  barkRest,
-  coirCalcium,
-  coirSalty,
-  heating,
-  limeEyes,
-  manureFood,
-  oldVermiculite,
-  repelsWater,
-  reusedMix,
-  storeOpen,
-} from '#core/judge/flags/materials';
+import { barkRest } from '#core/judge/flags/bark-rest';
+import { coirSalty, coirCalcium } from '#core/judge/flags/coir';
+import { drownsHere } from '#core/judge/flags/drowns-here';
+import { dust } from '#core/judge/flags/dust';
+import { feedIdle } from '#core/judge/flags/feed-idle';
+import { feedNotReady } from '#core/judge/flags/feed-not-ready';
+import { feedRunsOut } from '#core/judge/flags/feed-runs-out';
+import { heating } from '#core/judge/flags/heat-ammonium';
+import { legionella } from '#core/judge/flags/legionella';
+import { lifting } from '#core/judge/flags/lifting';
+import { limeEyes } from '#core/judge/flags/lime-eyes';
+import { livingAtGermination } from '#core/judge/flags/living-at-germination';
+import { manureFood } from '#core/judge/flags/manure-food';
+import { nitrogenAhead } from '#core/judge/flags/nitrogen-ahead';
+import { oldVermiculite } from '#core/judge/flags/old-vermiculite';
+import { oxidiser } from '#core/judge/flags/oxidiser';
+import { pressMoisture } from '#core/judge/flags/press-moisture';
+import { repelsWater } from '#core/judge/flags/repels-water';
+import { reusedMix } from '#core/judge/flags/reused-mix';
+import { screenWet } from '#core/judge/flags/screen-wet';
+import { shrinkageShort } from '#core/judge/flags/shrinkage-short';
+import { storeOpen } from '#core/judge/flags/store-open';
+import { tooLight } from '#core/judge/flags/too-light';
 import { nitrogenHigh, nitrogenLow } from '#core/judge/flags/nitrogen';
 import { noMagnesium } from '#core/judge/flags/no-magnesium';
 import { particlesLarge } from '#core/judge/flags/particles';
 import { phHigh } from '#core/judge/flags/ph-high';
 import { saltsHigh } from '#core/judge/flags/salts';
-import {
-  drownsHere,
-  lifting,
-  pressMoisture,
-  screenWet,
-  shrinkageShort,
-  tooLight,
-} from '#core/judge/flags/vessel-fit';
 import { readingsOf, type Reading } from '#core/judge/readings';
 import { type Library } from '#core/recipe/library';
 import { type School } from '#core/recipe/schools';
@@ -84,7 +85,7 @@ export const rules: readonly Rule[] = [
 ];
 
 /** Who asks: how loudly some rules speak in their way of working, and what they have to reach for. */
-export interface Stance {
+export interface JudgedBy {
   loudness?: School['loudness'];
   library?: Library | null;
 }
@@ -101,7 +102,7 @@ export interface Judgement {
  * Computes a recipe and reads it with every rule.
  * @throws RangeError as evaluateMix
  */
-export function judgeMix(input: MixInput, { loudness = {}, library = null }: Stance = {}): Judgement {
+export function judgeMix(input: MixInput, { loudness = {}, library = null }: JudgedBy = {}): Judgement {
   const evaluation = evaluateMix(input);
   const readings = readingsOf(input, evaluation);
   const judged: Judged = { input, evaluation, reading: (id) => readings.find((r) => r.id === id), library };

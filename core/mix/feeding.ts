@@ -17,6 +17,9 @@ export const demandMgPerPlant: Record<Stage, readonly number[]> = {
 /** Share of nitrogen set free that the roots get before watering takes it. Common practice, no source. */
 const TAKEN_UP = 0.7;
 
+/** A warm house, °C: what feeds are reckoned at where nobody says. Common practice, no source. */
+export const WARM_HOUSE_C = 20;
+
 export interface FeedWeek {
   week: number;
   /** Set free since mixing and within reach of the roots, mg per plant. */

@@ -6,13 +6,13 @@ import { starterMixes } from '#core/recipe/starter-mixes';
 export type Loudness = 'warn' | 'note';
 
 /**
- * A set of stances with a starting mix for each stage that it serves. It changes what a recipe starts from and how
+ * A way of working, as the screen calls it, with a starting mix for each stage that it serves. It changes what a recipe starts from and how
  * loudly some rules speak; it never silences a `stop`.
  */
 export interface School {
   id: string;
   name: string;
-  stance: string;
+  says: string;
   goodAt: string;
   costs: string;
   risks: string;
@@ -47,7 +47,7 @@ export const schools: readonly School[] = [
   {
     id: 'acid-peat',
     name: 'Fine acid peat',
-    stance: 'Sow in nearly bare, sour, fine peat. Acid keeps mould down; the seed brings its own food.',
+    says: 'Sow in nearly bare, sour, fine peat. Acid keeps mould down; the seed brings its own food.',
     goodAt: 'Small seed, even moisture, little damping off.',
     costs: 'Prick out early: there is nothing to eat and little lime.',
     risks: 'Too sour for cabbages, lettuce and beet if they stay.',
@@ -68,7 +68,7 @@ export const schools: readonly School[] = [
   {
     id: 'limed-peat-perlite',
     name: 'Limed peat with perlite',
-    stance: 'Peat for water, perlite for air, lime to a set pH, a small charge of feed. The same every time.',
+    says: 'Peat for water, perlite for air, lime to a set pH, a small charge of feed. The same every time.',
     goodAt: 'Uniform trays, clean, easy to feed by liquid.',
     costs: 'Peat and perlite are bought in; feed must follow within weeks.',
     risks: 'Once dry it repels water.',
@@ -78,7 +78,7 @@ export const schools: readonly School[] = [
   {
     id: 'coir',
     name: 'Coir',
-    stance: 'Coir pith in place of peat: wets at once, near neutral, no lime to get wrong.',
+    says: 'Coir pith in place of peat: wets at once, near neutral, no lime to get wrong.',
     goodAt: 'Rewetting, long standing, peat-free sales.',
     costs: 'Wash it and give it calcium first; feed more nitrogen than in peat.',
     risks: 'Salt and potassium from a bad lot.',
@@ -127,8 +127,7 @@ export const schools: readonly School[] = [
   {
     id: 'living-compost',
     name: 'Living compost and sand',
-    stance:
-      'Compost from the heap carries the plant; sand opens it. Nothing is sterilised, the life is the point.',
+    says: 'Compost from the heap carries the plant; sand opens it. Nothing is sterilised, the life is the point.',
     goodAt: 'Cost, pot-ups and blocks that go straight to the field.',
     costs: 'Weight, weeds to pull, every heap is different: test each one.',
     risks: 'Salt and weeds under seed; gnats indoors.',
@@ -165,8 +164,7 @@ export const schools: readonly School[] = [
   {
     id: 'loam',
     name: 'Compost with loam',
-    stance:
-      'Sterilised loam gives body and a buffer, peat holds the water, sand drains. Pots that stand and forgive.',
+    says: 'Sterilised loam gives body and a buffer, peat holds the water, sand drains. Pots that stand and forgive.',
     goodAt: 'Weight against wind, steady feed, blocks that hold.',
     costs: 'Heavy to carry; loam must be found and sterilised.',
     risks: 'Little air in small cells; heated too far it gives off ammonium and manganese.',
@@ -208,7 +206,7 @@ export const schools: readonly School[] = [
   {
     id: 'aged-bark',
     name: 'Aged bark',
-    stance: 'Half to two thirds aged pine bark from the local mill, the rest peat. Air that lasts.',
+    says: 'Half to two thirds aged pine bark from the local mill, the rest peat. Air that lasts.',
     goodAt: 'Shrubs, long crops, outdoor pots in rain.',
     costs: 'Water more often; more nitrogen, since bark takes some.',
     risks: 'Fresh bark heats and starves; too coarse for small cells.',
@@ -245,8 +243,7 @@ export const schools: readonly School[] = [
   {
     id: 'gritty-mineral',
     name: 'Gritty mineral',
-    stance:
-      'Pumice, grit and bark, screened of fines: drains at once, stands for years. For trees in warm climates.',
+    says: 'Pumice, grit and bark, screened of fines: drains at once, stands for years. For trees in warm climates.',
     goodAt: 'Deep pots, long standing, roots that hate wet feet.',
     costs: 'Weight; water daily in heat; feed from the top.',
     risks: 'Dries out; useless in small cells.',

@@ -2,7 +2,7 @@ import { type Moisture, usualMoisture } from '#core/mix/moisture';
 import { type BatchSheetRequest, type EvaluateRequest } from '#contract/evaluate';
 import { type FormulateRequest } from '#contract/formulate';
 import { starterFor, type FinderJob } from '#core/finder/formulate';
-import { MOST_ON_SHELF } from '#core/finder/fast-evaluation';
+import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { materialFromRow } from '#core/material/material';
 import { type MixInput } from '#core/mix/evaluate';
 import { type Part } from '#core/mix/composition';

@@ -5,7 +5,7 @@ export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'mix' },
   { path: 'mix', title: 'Mix', component: MixPage },
   {
-    path: 'finder',
+    path: 'mix/finder',
     title: 'Finder',
     loadComponent: () => import('./finder/finder-page').then((m) => m.FinderPage),
   },
@@ -39,12 +39,42 @@ export const routes: Routes = [
     title: 'Today',
     loadComponent: () => import('./today/today-page').then((m) => m.TodayPage),
   },
-  { path: 'lots/:id', title: 'Lot', loadComponent: () => import('./shelf/lot-page').then((m) => m.LotPage) },
   {
-    path: 'instruments',
-    title: 'Instruments',
-    loadComponent: () => import('./shelf/instruments-page').then((m) => m.InstrumentsPage),
+    path: 'shelf',
+    title: 'Shelf',
+    loadComponent: () => import('./shelf/shelf-place').then((m) => m.ShelfPlace),
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'materials' },
+      {
+        path: 'materials',
+        loadComponent: () => import('./shelf/material-list').then((m) => m.MaterialList),
+      },
+      {
+        path: 'lots',
+        title: 'Lots',
+        loadComponent: () => import('./shelf/lot-list').then((m) => m.LotList),
+      },
+      {
+        path: 'lots/:id',
+        title: 'Lot',
+        loadComponent: () => import('./shelf/lot-page').then((m) => m.LotPage),
+      },
+      {
+        path: 'measures',
+        title: 'Measures',
+        loadComponent: () => import('./shelf/measure-list').then((m) => m.MeasureList),
+      },
+      {
+        path: 'instruments',
+        title: 'Instruments',
+        loadComponent: () => import('./shelf/instruments-page').then((m) => m.InstrumentsPage),
+      },
+    ],
   },
+  // Addresses of earlier versions, as they may stand in bookmarks.
+  { path: 'finder', redirectTo: 'mix/finder' },
+  { path: 'lots/:id', redirectTo: 'shelf/lots/:id' },
+  { path: 'instruments', redirectTo: 'shelf/instruments' },
   {
     path: 'settings',
     title: 'Settings',

@@ -34,7 +34,7 @@ export class BatchCard {
   protected readonly scoopOf = computed(() => {
     const id = this.scoop();
     const { measure } = this.snapshot().choice;
-    const own = ownScoops(this.measures.all(), this.units.system());
+    const own = ownScoops(this.measures.all.value() ?? [], this.units.system());
     // The measure as it was on the day comes before what it is today.
     return [...(measure ? [measure] : []), ...own, ...scoops].find((s) => s.id === id) ?? scoops[0]!;
   });

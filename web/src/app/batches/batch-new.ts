@@ -8,6 +8,7 @@ import { Notices } from '../data/notices';
 import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
 import { uuid } from '../data/uuid';
+import { TextField } from '../ui/fields/text-field';
 import { stageNames } from '../ui/words/words';
 import { KitChoice } from '../data/kit-choice';
 import { KitForm } from './kit-form';
@@ -18,7 +19,7 @@ import { ScoopPicker } from './scoop-picker';
 /** The card of the recipe on the bench, before it is kept. */
 @Component({
   selector: 'app-batch-new',
-  imports: [RouterLink, BatchCard, KitForm, ScoopPicker],
+  imports: [RouterLink, BatchCard, KitForm, ScoopPicker, TextField],
   templateUrl: './batch-new.html',
   styleUrl: './batch-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -4,7 +4,8 @@ import { BatchesService, type Batch } from '../data/batches';
 import { Notices } from '../data/notices';
 import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
-import { loadingOf } from '../ui/loading';
+import { resourceOf } from '../data/resource';
+import { FetchState } from '../ui/fetch-state';
 import { BatchCard } from './batch-card';
 import { CorrectBatch } from '../bench/correct-batch';
 import { scoopChoice } from './scoop-choice';
@@ -13,7 +14,7 @@ import { ScoopPicker } from './scoop-picker';
 /** A kept batch: its card as it was on the day. */
 @Component({
   selector: 'app-batch-page',
-  imports: [RouterLink, BatchCard, CorrectBatch, ScoopPicker],
+  imports: [RouterLink, BatchCard, CorrectBatch, FetchState, ScoopPicker],
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -26,11 +27,8 @@ export class BatchPage {
   private readonly store = inject(RecipeStore);
   private readonly units = inject(Units);
 
-  protected readonly loading = loadingOf(this.id, (id) => this.batches.one(id));
-  private readonly snapshot = computed(() => {
-    const loading = this.loading();
-    return loading.state === 'there' ? loading.it.snapshot : null;
-  });
+  protected readonly fetched = resourceOf(this.id, (id) => this.batches.one(id));
+  private readonly snapshot = computed(() => this.fetched.value()?.snapshot ?? null);
   protected readonly scoop = scoopChoice(this.snapshot, this.units.system);
 
   protected print(): void {

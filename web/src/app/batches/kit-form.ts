@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { gramsIn, litresIn } from '#core/units/factors';
 import { Units } from '../data/units';
 import { NumberField } from '../ui/fields/number-field';
+import { TickField } from '../ui/fields/tick-field';
 import { KitChoice } from '../data/kit-choice';
 
 /** The tub, the back and the kettle: they decide the loads. */
 @Component({
   selector: 'app-kit-form',
-  imports: [NumberField],
+  imports: [NumberField, TickField],
   template: `
     <details>
       <summary>Tub, loads and heat</summary>
@@ -32,35 +33,14 @@ import { KitChoice } from '../data/kit-choice';
         [max]="50"
         (changed)="$event !== undefined && choice.set({ kettleLitres: $event * per().litres })"
       />
-      <label>
-        <input
-          type="checkbox"
-          [checked]="choice.kit().heat"
-          (change)="choice.set({ heat: $any($event.target).checked })"
-        />
+      <app-tick-field [checked]="choice.kit().heat" (changed)="choice.set({ heat: $event })">
         heat it through
-      </label>
+      </app-tick-field>
     </details>
   `,
   styles: `
-    summary {
-      min-height: 44px;
-      padding: 10px 0;
-      cursor: pointer;
-    }
     app-number-field {
       margin-bottom: 6px;
-    }
-    label {
-      display: flex;
-      gap: 10px;
-      align-items: center;
-      min-height: 44px;
-    }
-    input {
-      width: 20px;
-      height: 20px;
-      accent-color: var(--ink);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

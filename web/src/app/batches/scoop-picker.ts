@@ -2,26 +2,19 @@ import { ChangeDetectionStrategy, Component, computed, inject, model } from '@an
 import { ownScoops, scoops } from '#core/batch/scoops';
 import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
+import { ChoiceField } from '../ui/fields/choice-field';
 
 /** Which measure stands at the bench. */
 @Component({
   selector: 'app-scoop-picker',
+  imports: [ChoiceField],
   template: `
-    <label for="scoop">Counted in</label>
-    <select id="scoop" class="field" (change)="scoop.set($any($event.target).value)">
-      @for (one of offered(); track one.id) {
-        <option [value]="one.id" [selected]="one.id === scoop()">{{ one.name }}</option>
-      }
-    </select>
-  `,
-  styles: `
-    :host {
-      display: block;
-    }
-    label {
-      font-size: 14px;
-      color: var(--muted);
-    }
+    <app-choice-field
+      label="Counted in"
+      [choices]="offered()"
+      [value]="scoop()"
+      (changed)="scoop.set($event)"
+    />
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
@@ -31,6 +24,7 @@ export class ScoopPicker {
   private readonly measures = inject(MeasuresService);
   protected readonly offered = computed(() => {
     const system = this.units.system();
-    return [...ownScoops(this.measures.all(), system), ...scoops.filter((s) => s.system === system)];
+    const own = ownScoops(this.measures.all.value() ?? [], system);
+    return [...own, ...scoops.filter((s) => s.system === system)];
   });
 }

@@ -17,13 +17,14 @@ import { readOut, type Said } from '#core/units/said';
 import { LibraryService } from '../data/library';
 import { Units } from '../data/units';
 import { ShelfService } from '../data/shelf';
+import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { SaidPipe } from '../ui/words/said';
 
 /** Middle of each grade of the squeeze scale, for a hand instead of a figure. */
 const grades = squeezes.map((s, i) => {
   const low = i === 0 ? 0 : squeezes[i - 1]!.upTo;
-  return { says: s.says, saturation: (low + Math.min(s.upTo, 1)) / 2 };
+  return { id: s.name, name: s.says, saturation: (low + Math.min(s.upTo, 1)) / 2 };
 });
 
 type Found = Omit<BatchState, 'input' | 'litres'>;
@@ -31,14 +32,14 @@ type Found = Omit<BatchState, 'input' | 'litres'>;
 /** What was measured on a batch, and the least that puts it right. */
 @Component({
   selector: 'app-correct-batch',
-  imports: [NumberField, SaidPipe],
+  imports: [ChoiceField, NumberField, SaidPipe],
   templateUrl: './correct-batch.html',
   styleUrl: './correct-batch.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CorrectBatch {
   readonly snapshot = input.required<BatchSnapshot>();
-  private readonly library = inject(LibraryService).state;
+  private readonly library = inject(LibraryService).library;
   private readonly shelf = inject(ShelfService);
   protected readonly grades = grades;
   /** What the tests of the batch found; can be typed over. */
@@ -51,13 +52,13 @@ export class CorrectBatch {
 
   protected readonly isBlock = computed(() => this.snapshot().vessel.vessel.shape === 'block');
   protected readonly plan = computed((): CorrectionPlan | null => {
-    const state = this.library();
+    const library = this.library();
     const measured = this.measured();
-    if (state.state !== 'ready' || Object.keys(measured).length === 0) return null;
+    if (!library || Object.keys(measured).length === 0) return null;
     const { recipe, materials, amendments, vessel, sheet, moisture } = this.snapshot();
-    const lime = state.library.amendments.get(recipe.lime?.amendment ?? 'lime-dolomitic');
+    const lime = library.amendments.get(recipe.lime?.amendment ?? 'lime-dolomitic');
     if (!lime) return null;
-    const own = [...state.library.materials.values()].filter((m) => this.shelf.line(m.id).here);
+    const own = [...library.materials.values()].filter((m) => this.shelf.line(m.id).here);
     // The batch is judged by what it was made of, not by what the library says today.
     const input = mixInputOf(recipe, libraryOf(materials, amendments, [vessel]));
     const shelf = own.length > 0 ? own : materials;
@@ -91,8 +92,8 @@ export class CorrectBatch {
     });
   }
 
-  protected squeeze(index: string): void {
-    this.set('saturation', index === '' ? undefined : grades[Number(index)]!.saturation);
+  protected squeeze(name: string): void {
+    this.set('saturation', grades.find((grade) => grade.id === name)?.saturation);
   }
 }
 

@@ -1,7 +1,7 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { type ReadingId } from '#core/judge/readings';
 import { type Band, type Sampled } from '#core/spread/sample';
-import { Stances } from '../data/stances';
+import { SpreadChoice } from '../data/spread-choice';
 import { SPREAD_WORKER } from '../workers/tokens';
 import { type SpreadAnswer, type SpreadRequest } from '../workers/spread.protocol';
 import { RecipeStore } from './recipe-store';
@@ -15,7 +15,7 @@ const PAUSE_MS = 120;
 @Injectable({ providedIn: 'root' })
 export class HowSure {
   private readonly store = inject(RecipeStore);
-  private readonly stances = inject(Stances);
+  private readonly chosen = inject(SpreadChoice);
   private readonly worker = inject(SPREAD_WORKER)();
   private readonly sampled = signal<Sampled | null>(null);
   private readonly share = signal(1);
@@ -42,7 +42,7 @@ export class HowSure {
     });
     effect((onCleanup) => {
       const recipe = this.store.recipe();
-      const spreads = this.stances.spreads();
+      const spreads = this.chosen.spreads();
       if (this.store.outcome().state !== 'computed') {
         this.sampled.set(null);
         return;

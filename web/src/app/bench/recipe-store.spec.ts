@@ -3,7 +3,7 @@ import { schools } from '#core/recipe/schools';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { bench, giveLibrary } from '#testing/page';
 import { Notices } from '../data/notices';
-import { Stances } from '../data/stances';
+import { SchoolChoice } from '../data/school-choice';
 import { RecipeStore } from './recipe-store';
 
 let store: RecipeStore;
@@ -69,11 +69,11 @@ test('another stage brings its starting mix while nothing is changed, and only t
 });
 
 test('the way of working decides what a stage starts from', () => {
-  TestBed.inject(Stances).follow('coir');
+  TestBed.inject(SchoolChoice).follow('coir');
   store.toStage('potting');
   expect(store.recipe()).toEqual(schools.find((s) => s.id === 'coir')!.mixes.potting);
   // A stage that it has no mix for starts from the usual one.
-  TestBed.inject(Stances).follow('acid-peat');
+  TestBed.inject(SchoolChoice).follow('acid-peat');
   store.toStage('rooting');
   expect(store.recipe()).toEqual(starterMixes.rooting);
 });

@@ -11,7 +11,7 @@ import { starterMixes } from '#core/recipe/starter-mixes';
 import { vesselKinds } from '#core/vessel/kinds';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
-import { Stances } from '../data/stances';
+import { SchoolChoice } from '../data/school-choice';
 import { type MixVersion } from '../data/mixes';
 import { type VesselKind } from '#core/vessel/tray';
 import { applyFix } from '#core/recipe/fix';
@@ -33,9 +33,9 @@ export type Outcome =
 /** The recipe on the bench: what it is, what it comes to, and the way back. */
 @Injectable({ providedIn: 'root' })
 export class RecipeStore {
-  private readonly stances = inject(Stances);
+  private readonly chosen = inject(SchoolChoice);
   private readonly notices = inject(Notices);
-  private readonly libraryState = inject(LibraryService).state;
+  private readonly fetched = inject(LibraryService).library;
   private readonly now = signal<Moment>({ recipe: starterMixes.germination, opened: null });
   private readonly past = signal<readonly Moment[]>([]);
   private readonly future = signal<readonly Moment[]>([]);
@@ -46,10 +46,7 @@ export class RecipeStore {
   readonly opened = computed(() => this.now().opened);
   readonly canUndo = computed(() => this.past().length > 0);
   readonly canRedo = computed(() => this.future().length > 0);
-  readonly library = computed((): Library | null => {
-    const state = this.libraryState();
-    return state.state === 'ready' ? state.library : null;
-  });
+  readonly library = computed((): Library | null => this.fetched() ?? null);
   /** What it goes into; the starter kinds until the library is there. */
   readonly vessels = computed((): readonly VesselKind[] => [
     ...(this.library()?.vessels.values() ?? vesselKinds),
@@ -66,7 +63,7 @@ export class RecipeStore {
     if (!library) return { state: 'waiting' };
     try {
       const judgement = judgeMix(mixInputOf(this.recipe(), library), {
-        loudness: this.stances.school().loudness,
+        loudness: this.chosen.school().loudness,
         library,
       });
       const moisture = usualMoisture(this.kind().vessel);
@@ -120,7 +117,7 @@ export class RecipeStore {
 
   /** Another stage: the starting mix of the school, if the present recipe is still one; else only the stage changes. */
   toStage(stage: Stage): void {
-    const own = this.stances.school().mixes;
+    const own = this.chosen.school().mixes;
     const asText = JSON.stringify(this.recipe());
     const starts = [...schools.flatMap((s) => Object.values(s.mixes)), ...Object.values(starterMixes)];
     const untouched = starts.some((r) => JSON.stringify(r) === asText);

@@ -1,6 +1,9 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import { catchError, type Observable, throwError } from 'rxjs';
+import { catchError, type Observable, tap, throwError } from 'rxjs';
+import { type Answer, type BodyGiven } from '#contract/endpoints';
+import { addressOf, type EndpointName, type Params, routes } from '#contract/routes';
+import { uuid } from './uuid';
 
 export interface ApiIssue {
   path: string;
@@ -19,30 +22,47 @@ export class ApiError extends Error {
   }
 }
 
-/** The one way to the server: paths below /api, failures as ApiError. */
+type InPath<K extends EndpointName> = [keyof Params<K>] extends [never]
+  ? { params?: undefined }
+  : { params: Params<K> };
+/** What an endpoint is called with, by its name. */
+export type Given<K extends EndpointName> = InPath<K> &
+  (BodyGiven<K> extends undefined ? { body?: undefined } : { body: BodyGiven<K> });
+type MaybeGiven<K extends EndpointName> = object extends Given<K> ? [] : [given: Given<K>];
+
+/** Names of the endpoints that make something and take a client key. */
+type CreateName = {
+  [K in EndpointName]: BodyGiven<K> extends { key: string } ? K : never;
+}[EndpointName];
+type GivenToCreate<K extends CreateName> = InPath<K> & { body: Omit<BodyGiven<K>, 'key'> };
+
+/** The one way to the server: endpoints by name, typed by the contract; failures as ApiError. */
 @Injectable({ providedIn: 'root' })
 export class Api {
   private readonly http = inject(HttpClient);
+  /** Keys of what was sent and not answered, by what was sent. */
+  private readonly unanswered = new Map<string, string>();
 
-  get<T>(path: string): Observable<T> {
-    return this.http.get<T>(`/api/${path}`).pipe(catchError(asApiError));
+  call<K extends EndpointName>(name: K, ...[given]: MaybeGiven<K>): Observable<Answer<K>> {
+    const [method] = routes[name];
+    const address = addressOf(name, (given?.params ?? {}) as Params<K>);
+    return this.http
+      .request<Answer<K>>(method, address, { body: given?.body })
+      .pipe(catchError((error: unknown) => throwError(() => asApiError(error))));
   }
 
-  post<T>(path: string, body: object): Observable<T> {
-    return this.http.post<T>(`/api/${path}`, body).pipe(catchError(asApiError));
-  }
-
-  put<T>(path: string, body: object): Observable<T> {
-    return this.http.put<T>(`/api/${path}`, body).pipe(catchError(asApiError));
-  }
-
-  remove(path: string): Observable<void> {
-    return this.http.delete<void>(`/api/${path}`).pipe(catchError(asApiError));
+  /** Makes something. The same thing sent again after a lost answer goes under the same key: it is made once. */
+  create<K extends CreateName>(name: K, { params, body }: GivenToCreate<K>): Observable<Answer<K>> {
+    const what = JSON.stringify([name, params, body]);
+    const key = this.unanswered.get(what) ?? uuid();
+    this.unanswered.set(what, key);
+    const given = [{ params, body: { key, ...body } }] as unknown as MaybeGiven<K>;
+    return this.call(name, ...given).pipe(tap(() => this.unanswered.delete(what)));
   }
 }
 
-function asApiError(error: unknown): Observable<never> {
-  if (!(error instanceof HttpErrorResponse)) return throwError(() => error);
+function asApiError(error: unknown): unknown {
+  if (!(error instanceof HttpErrorResponse)) return error;
   const problem = (typeof error.error === 'object' ? error.error : null) as {
     detail?: string;
     issues?: ApiIssue[];
@@ -51,5 +71,5 @@ function asApiError(error: unknown): Observable<never> {
     error.status === 0
       ? 'Welcome’s server does not answer. Is it still running?'
       : (problem?.detail ?? error.statusText);
-  return throwError(() => new ApiError(error.status, words, problem?.issues ?? []));
+  return new ApiError(error.status, words, problem?.issues ?? []);
 }

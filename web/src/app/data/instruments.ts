@@ -1,8 +1,11 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { type Observable } from 'rxjs';
 import { type DayForecast } from '#core/season/weather-risks';
+import { type Answer } from '#contract/endpoints';
+import { addressOf } from '#contract/routes';
 import { type Fault, type InstrumentInfo, type InstrumentReading } from '#contract/instruments';
 import { Api } from './api';
+import { Resource } from './resource';
 
 export const faultWords: Record<Fault, string> = {
   'flat-battery': 'battery is flat',
@@ -14,19 +17,21 @@ export const faultWords: Record<Fault, string> = {
 @Injectable({ providedIn: 'root' })
 export class InstrumentsService {
   private readonly api = inject(Api);
-  private readonly known = signal<readonly InstrumentInfo[]>([]);
+  readonly all = new Resource<readonly InstrumentInfo[]>(() => this.api.call('instruments'));
   private readonly live = signal<ReadonlyMap<string, InstrumentReading>>(new Map());
   private readonly open = signal(false);
   private source: EventSource | null = null;
   private watchers = 0;
 
-  readonly instruments = this.known.asReadonly();
+  readonly instruments = computed(() => this.all.value() ?? []);
   readonly readings = this.live.asReadonly();
   /** Whether the stream is there; it comes back by itself. */
   readonly connected = this.open.asReadonly();
   readonly byKind = computed(
     () =>
-      new Map(this.known().map((one) => [one.kind, { info: one, reading: this.live().get(one.id) ?? null }])),
+      new Map(
+        this.instruments().map((one) => [one.kind, { info: one, reading: this.live().get(one.id) ?? null }]),
+      ),
   );
 
   /** @returns how to stop watching */
@@ -42,37 +47,31 @@ export class InstrumentsService {
     };
   }
 
-  refresh(): void {
-    this.api.get<InstrumentInfo[]>('instruments').subscribe({
-      next: (all) => this.known.set(all),
-      error: () => undefined,
-    });
-  }
-
   put(id: string, truth: number): Observable<void> {
-    return this.api.post<void>(`instruments/${id}/put`, { truth });
+    return this.api.call('putOnInstrument', { params: { instrument: id }, body: { truth } });
   }
 
   fail(id: string, fault: Fault | null): Observable<void> {
-    return this.api.post<void>(`instruments/${id}/fault`, { fault });
+    return this.api.call('failInstrument', { params: { instrument: id }, body: { fault } });
   }
 
-  calibrate(id: string): Observable<{ references: number[]; readBefore: number[] }> {
-    return this.api.post(`instruments/${id}/calibrate`, {});
+  calibrate(id: string): Observable<Answer<'calibrate'>> {
+    return this.api.call('calibrate', { params: { instrument: id }, body: {} });
   }
 
-  weather(): Observable<DayForecast[]> {
-    return this.api.get<DayForecast[]>('instruments/weather');
+  /** The forecast, for a page that looks at it. */
+  weather(): Resource<DayForecast[]> {
+    return new Resource(() => this.api.call('weather'));
   }
 
   /** Stand-in: whether the weather service answers. */
   letWeatherAnswer(answers: boolean): Observable<void> {
-    return this.api.post<void>('instruments/weather/answers', { answers });
+    return this.api.call('letWeatherAnswer', { body: { answers } });
   }
 
   private start(): void {
-    this.refresh();
-    const source = new EventSource('/api/instruments/stream');
+    if (this.all.state().state !== 'loading') this.all.refresh();
+    const source = new EventSource(addressOf('instrumentStream', {}));
     source.addEventListener('open', () => this.open.set(true));
     source.addEventListener('error', () => {
       this.open.set(false);

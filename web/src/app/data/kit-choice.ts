@@ -1,33 +1,22 @@
-import { Injectable, signal } from '@angular/core';
+import { Injectable } from '@angular/core';
 import { usualKit, type Kit } from '#core/batch/order-of-work';
-
-const KEY = 'welcome.kit';
+import { kept } from './kept';
 
 /** What the person mixes with. A choice of this device. */
 @Injectable({ providedIn: 'root' })
 export class KitChoice {
-  private readonly chosen = signal<Kit>(remembered());
-  readonly kit = this.chosen.asReadonly();
+  private readonly chosen = kept<Kit>('kit', usualKit, usable);
+  readonly kit = this.chosen.value;
 
   set(change: Partial<Kit>): void {
-    this.chosen.update((kit) => ({ ...kit, ...change }));
-    try {
-      localStorage.setItem(KEY, JSON.stringify(this.chosen()));
-    } catch {
-      // A browser that keeps nothing still uses it.
-    }
+    this.chosen.set({ ...this.kit(), ...change });
   }
 }
 
-function remembered(): Kit {
-  try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Kit>;
-    const usable = Object.entries(kept).filter(
-      ([name, value]) => typeof value === typeof usualKit[name as keyof Kit],
-    );
-    // Heat is asked anew for each batch.
-    return { ...usualKit, ...Object.fromEntries(usable), heat: false };
-  } catch {
-    return usualKit;
-  }
+function usable(stored: unknown): Kit {
+  const fits = Object.entries((stored ?? {}) as Partial<Kit>).filter(
+    ([name, value]) => typeof value === typeof usualKit[name as keyof Kit],
+  );
+  // Heat is asked anew for each batch.
+  return { ...usualKit, ...Object.fromEntries(fits), heat: false };
 }

@@ -1,36 +1,24 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type OwnMeasure } from '#core/batch/scoops';
 import { Api } from './api';
-import { uuid } from './uuid';
+import { Resource } from './resource';
 
 /** The person's own buckets, cups and tubs. */
 @Injectable({ providedIn: 'root' })
 export class MeasuresService {
   private readonly api = inject(Api);
-  private readonly known = signal<readonly OwnMeasure[]>([]);
-  readonly all = this.known.asReadonly();
-
-  constructor() {
-    this.refresh();
-  }
+  readonly all = new Resource<readonly OwnMeasure[]>(() => this.api.call('measures'));
 
   add(measure: Omit<OwnMeasure, 'id'>): Observable<OwnMeasure> {
-    return this.api.post<OwnMeasure>('measures', { key: uuid(), ...measure }).pipe(tap(() => this.refresh()));
+    return this.api.create('keepMeasure', { body: measure }).pipe(tap(() => this.all.refresh()));
   }
 
   putAway(id: number): Observable<void> {
-    return this.api.remove(`measures/${id}`).pipe(tap(() => this.refresh()));
+    return this.api.call('putAwayMeasure', { params: { id } }).pipe(tap(() => this.all.refresh()));
   }
 
   restore(id: number): Observable<void> {
-    return this.api.post<void>(`measures/${id}/restore`, {}).pipe(tap(() => this.refresh()));
-  }
-
-  private refresh(): void {
-    this.api.get<OwnMeasure[]>('measures').subscribe({
-      next: (all) => this.known.set(all),
-      error: () => undefined,
-    });
+    return this.api.call('restoreMeasure', { params: { id } }).pipe(tap(() => this.all.refresh()));
   }
 }

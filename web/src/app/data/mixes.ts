@@ -1,33 +1,26 @@
 import { inject, Injectable } from '@angular/core';
-import { type Observable, Subject, startWith, switchMap, tap, shareReplay, catchError, of } from 'rxjs';
+import { type Observable, tap } from 'rxjs';
 import { type Recipe } from '#core/recipe/recipe';
 import { type MixVersion } from '#contract/mixes';
 import { Api } from './api';
-import { uuid } from './uuid';
+import { Resource } from './resource';
 
 /** Recipes kept by name. */
 @Injectable({ providedIn: 'root' })
 export class MixesService {
   private readonly api = inject(Api);
-  private readonly changed = new Subject<void>();
 
-  /** Newest version of each; null while the server cannot be reached. */
-  readonly all$: Observable<MixVersion[] | null> = this.changed.pipe(
-    startWith(undefined),
-    switchMap(() => this.api.get<MixVersion[]>('mixes').pipe(catchError(() => of(null)))),
-    shareReplay({ bufferSize: 1, refCount: true }),
-  );
+  /** Newest version of each. */
+  readonly all = new Resource<readonly MixVersion[]>(() => this.api.call('mixes'));
 
   keepNew(name: string, recipe: Recipe): Observable<MixVersion> {
-    return this.api
-      .post<MixVersion>('mixes', { key: uuid(), name, recipe })
-      .pipe(tap(() => this.changed.next()));
+    return this.api.create('keepMix', { body: { name, recipe } }).pipe(tap(() => this.all.refresh()));
   }
 
   keepVersion(mixId: number, recipe: Recipe): Observable<MixVersion> {
     return this.api
-      .post<MixVersion>(`mixes/${mixId}/versions`, { key: uuid(), recipe })
-      .pipe(tap(() => this.changed.next()));
+      .create('keepMixVersion', { params: { id: mixId }, body: { recipe } })
+      .pipe(tap(() => this.all.refresh()));
   }
 }
 

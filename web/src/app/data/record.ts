@@ -1,5 +1,6 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { replaces, subjectOf } from '#contract/record-subject';
+import { addressOf } from '#contract/routes';
 import { type Entry, type EntryData } from '#contract/record';
 import { uuid } from './uuid';
 import { Api, ApiError } from './api';
@@ -58,7 +59,7 @@ export class BatchRecord {
     this.batch = batch;
     this.known.set([]);
     this.outbox.set(readBox(batch));
-    const source = new EventSource(`/api/batches/${batch}/stream`);
+    const source = new EventSource(addressOf('batchStream', { id: batch }));
     source.addEventListener('open', () => {
       this.open.set(true);
       this.send();
@@ -101,7 +102,7 @@ export class BatchRecord {
     if (!next || this.sending) return;
     clearTimeout(this.timer);
     this.sending = true;
-    this.api.post<Entry>(`batches/${this.batch}/entries`, next).subscribe({
+    this.api.call('addEntry', { params: { id: this.batch }, body: next }).subscribe({
       next: (entry) => {
         this.sending = false;
         this.take(entry);

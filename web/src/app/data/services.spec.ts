@@ -6,7 +6,8 @@ import { InstrumentsService } from './instruments';
 import { LibraryService } from './library';
 import { Notices } from './notices';
 import { ShelfService } from './shelf';
-import { Stances, USUAL_SCHOOL } from './stances';
+import { SchoolChoice, USUAL_SCHOOL } from './school-choice';
+import { SpreadChoice } from './spread-choice';
 import { Units } from './units';
 
 let http: HttpTestingController;
@@ -36,14 +37,17 @@ describe('the shelf', () => {
     const shelf = TestBed.inject(ShelfService);
     expect(shelf.line('pumice')).toEqual({ material: 'pumice', here: false, costPerL: null, useUp: false });
     http.expectOne('/api/shelf').error(new ProgressEvent('x'), { status: 0 });
-    expect(shelf.state()).toMatchObject({ state: 'failed', why: expect.stringContaining('does not answer') });
+    expect(shelf.lines.state()).toMatchObject({
+      state: 'failed',
+      why: expect.stringContaining('does not answer'),
+    });
   });
 });
 
 describe('the library', () => {
   test('asked again three times before it is called failed', () => {
     jest.useFakeTimers();
-    const { state } = TestBed.inject(LibraryService);
+    const { state } = TestBed.inject(LibraryService).fetched;
     for (let i = 0; i < 4; i++) {
       expect(state().state).toBe('loading');
       http.expectOne('/api/library').error(new ProgressEvent('x'), { status: 0 });
@@ -54,33 +58,41 @@ describe('the library', () => {
 });
 
 describe('choices of the device', () => {
-  test('a way of working and spreads are remembered; nonsense is not', () => {
-    const stances = TestBed.inject(Stances);
-    expect([stances.school().id, stances.spreads()]).toEqual([USUAL_SCHOOL, defaultSpreads]);
-    stances.follow('coir');
-    stances.setSpread('scoop', 0.2);
-    const again = (): Stances => {
-      TestBed.resetTestingModule();
-      TestBed.configureTestingModule({});
-      return TestBed.inject(Stances);
-    };
-    expect([again().school().id, again().spreads().scoop]).toEqual(['coir', 0.2]);
-    localStorage.setItem('welcome.spreads', '{"scoop": "much", "dose": 7, "buffer": 0.3}');
+  const again = <T>(what: new () => T): T => {
+    TestBed.resetTestingModule();
+    TestBed.configureTestingModule({});
+    return TestBed.inject(what);
+  };
+
+  test('a way of working is remembered; one that is none is not', () => {
+    expect(again(SchoolChoice).school().id).toBe(USUAL_SCHOOL);
+    again(SchoolChoice).follow('coir');
+    expect(again(SchoolChoice).school().id).toBe('coir');
     localStorage.setItem('welcome.school', 'of fish');
-    expect(again().spreads()).toEqual({ ...defaultSpreads, buffer: 0.3 });
-    expect(again().school().id).toBe(USUAL_SCHOOL);
+    expect(again(SchoolChoice).school().id).toBe(USUAL_SCHOOL);
+    // As an earlier version kept it.
+    localStorage.setItem('welcome.school', 'acid-peat');
+    expect(again(SchoolChoice).school().id).toBe('acid-peat');
+  });
+
+  test('spreads are remembered as far as they make sense, and forgotten', () => {
+    expect(again(SpreadChoice).spreads()).toEqual(defaultSpreads);
+    again(SpreadChoice).set('scoop', 0.2);
+    expect(again(SpreadChoice).spreads().scoop).toBe(0.2);
+    localStorage.setItem('welcome.spreads', '{"scoop": "much", "dose": 7, "buffer": 0.3}');
+    expect(again(SpreadChoice).spreads()).toEqual({ ...defaultSpreads, buffer: 0.3 });
     localStorage.setItem('welcome.spreads', 'not json');
-    expect(again().spreads()).toEqual(defaultSpreads);
-    const back = again();
-    back.usualSpreads();
+    expect(again(SpreadChoice).spreads()).toEqual(defaultSpreads);
+    again(SpreadChoice).usual();
     expect(localStorage.getItem('welcome.spreads')).toBeNull();
   });
 
   test('units are remembered', () => {
-    TestBed.inject(Units).use('us');
-    TestBed.resetTestingModule();
-    TestBed.configureTestingModule({});
-    expect(TestBed.inject(Units).system()).toBe('us');
+    again(Units).use('us');
+    expect(again(Units).system()).toBe('us');
+    // As an earlier version kept it.
+    localStorage.setItem('welcome.units', 'us');
+    expect(again(Units).system()).toBe('us');
   });
 });
 

@@ -1,14 +1,15 @@
 import { inject, Injectable } from '@angular/core';
-import { type Observable } from 'rxjs';
 import { type DueStep } from '#contract/today';
 import { Api } from './api';
+import { Resource } from './resource';
 
 @Injectable({ providedIn: 'root' })
 export class TodayService {
   private readonly api = inject(Api);
 
-  due(): Observable<DueStep[]> {
-    return this.api.get<DueStep[]>('today');
+  /** What is due, for a page that looks at it. */
+  due(): Resource<DueStep[]> {
+    return new Resource(() => this.api.call('today'));
   }
 }
 

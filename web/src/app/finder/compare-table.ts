@@ -44,7 +44,7 @@ import { type Listed } from './finder-search';
     }
     table {
       width: 100%;
-      font-size: 15px;
+      font-size: var(--note);
     }
     th {
       font-weight: 450;

@@ -20,7 +20,7 @@ import { keyOf, type Listed } from './finder-search';
     .press {
       padding: 0;
       font-weight: 450;
-      font-size: 14px;
+      font-size: var(--note);
       text-decoration: underline;
     }
   `,

@@ -12,7 +12,7 @@ import { Router, RouterLink } from '@angular/router';
 import { windowScore, type ScoredId } from '#core/finder/aims';
 import { differences } from '#core/finder/compare';
 import { type Formulated } from '#core/finder/formulate';
-import { type Preferences } from '#core/finder/fast-evaluation';
+import { type Preferences } from '#core/finder/fast-spec';
 import { fixed, significant } from '#core/units/show';
 import { volumeL } from '#core/vessel/vessel';
 import { Notices } from '../data/notices';
@@ -20,6 +20,7 @@ import { RecipeStore } from '../bench/recipe-store';
 import { Amount } from '../ui/words/amount';
 import { MiniCut } from '../ui/pictures/mini-cut';
 import { Stepper } from '../ui/fields/stepper';
+import { TickField } from '../ui/fields/tick-field';
 import { oddsWords, readingWords, shortName, stageNames } from '../ui/words/words';
 import { CompareTable } from './compare-table';
 import { FinderChart } from './finder-chart';
@@ -36,7 +37,7 @@ const SHOWN = 10;
 /** The best whole-part recipes of what stands on the shelf. */
 @Component({
   selector: 'app-finder-page',
-  imports: [Amount, CompareTable, FinderChart, MiniCut, RouterLink, ShelfPanel, Stepper],
+  imports: [Amount, CompareTable, FinderChart, MiniCut, RouterLink, ShelfPanel, Stepper, TickField],
   providers: [FinderSearch],
   templateUrl: './finder-page.html',
   styleUrl: './finder-page.scss',

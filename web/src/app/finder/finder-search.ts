@@ -2,7 +2,7 @@ import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core'
 import { type Conflict, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { type Material } from '#core/material/material';
 import { merged, type SearchResult } from '#core/finder/search';
-import { Stances } from '../data/stances';
+import { SpreadChoice } from '../data/spread-choice';
 import { FINDER_WORKER } from '../workers/tokens';
 import { type FinderAnswer, type FinderRequest, type Told, type Why } from '../workers/finder.protocol';
 
@@ -32,7 +32,7 @@ export type FinderState =
 /** Searches in as many workers as the machine has cores; what it found stays until the next answer is there. */
 @Injectable()
 export class FinderSearch {
-  private readonly stances = inject(Stances);
+  private readonly chosen = inject(SpreadChoice);
   private readonly workers: Worker[];
   private readonly now = signal<FinderState>({ state: 'idle' });
   private readonly listed = signal<{ every: readonly Listed[]; perSet: readonly Listed[] }>({
@@ -147,7 +147,7 @@ export class FinderSearch {
     this.workers.forEach((worker, w) => {
       const inputs = this.dealtTo(w).map((one) => one.found.judgement.input);
       if (inputs.length === 0) return;
-      const spreads = this.stances.spreads();
+      const spreads = this.chosen.spreads();
       this.send(worker, { kind: 'odds', id: this.asked, inputs, spreads, seed: SEED, draws: DRAWS });
     });
   }

@@ -1,6 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { starterFor, type FinderJob } from '#core/finder/formulate';
-import { type Preferences } from '#core/finder/fast-evaluation';
+import { type Preferences } from '#core/finder/fast-spec';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { ShelfService } from '../data/shelf';
 import { RecipeStore } from '../bench/recipe-store';

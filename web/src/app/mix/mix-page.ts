@@ -15,6 +15,7 @@ import { starterMixes } from '#core/recipe/starter-mixes';
 import { fixed } from '#core/units/show';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
+import { FetchState } from '../ui/fetch-state';
 import { oddsWords, readingWords } from '../ui/words/words';
 import { CutThrough } from './answer/cut-through';
 import { DoseList } from './doses/dose-list';
@@ -46,6 +47,7 @@ const briefNames: Record<ReadingId, string> = {
   imports: [
     CutThrough,
     DoseList,
+    FetchState,
     FlagList,
     JobPanel,
     OverTime,
@@ -63,7 +65,7 @@ const briefNames: Record<ReadingId, string> = {
 export class MixPage {
   protected readonly store = inject(RecipeStore);
   protected readonly sure = inject(HowSure);
-  protected readonly library = inject(LibraryService).state;
+  protected readonly library = inject(LibraryService).fetched;
   private readonly location = inject(Location);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
@@ -125,7 +127,10 @@ export class MixPage {
   protected onKey(event: KeyboardEvent): void {
     if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
     const key = event.key.toLowerCase();
-    const typing = event.target instanceof HTMLInputElement && event.target.id === 'mix-name';
+    const typing =
+      event.target instanceof HTMLInputElement &&
+      event.target.type === 'text' &&
+      event.target.inputMode === '';
     if (typing || (key !== 'z' && key !== 'y')) return;
     event.preventDefault();
     if (key === 'y' || event.shiftKey) this.store.redo();

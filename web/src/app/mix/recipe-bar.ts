@@ -1,16 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Observable } from 'rxjs';
 import { MixesService, type MixVersion } from '../data/mixes';
 import { Notices } from '../data/notices';
+import { FetchState } from '../ui/fetch-state';
+import { TextField } from '../ui/fields/text-field';
 import { stageNames } from '../ui/words/words';
 import { RecipeStore } from '../bench/recipe-store';
 
 /** Which recipe this is: open a kept one, keep this one. */
 @Component({
   selector: 'app-recipe-bar',
-  imports: [NgbDropdownModule],
+  imports: [FetchState, NgbDropdownModule, TextField],
   templateUrl: './recipe-bar.html',
   styleUrl: './recipe-bar.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -20,7 +21,7 @@ export class RecipeBar {
   private readonly mixes = inject(MixesService);
   private readonly notices = inject(Notices);
   protected readonly stageNames = stageNames;
-  protected readonly all = toSignal(this.mixes.all$, { initialValue: [] });
+  protected readonly all = this.mixes.all;
   protected readonly naming = signal(false);
   protected readonly name = signal('');
   protected readonly problem = signal('');

@@ -1,21 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { labelSizes } from '#core/batch/label-sizes';
+import { addressOf } from '#contract/routes';
+import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
+import { TextField } from '../ui/fields/text-field';
 
 /** Labels of a batch, as a PDF that any printer can do. */
 @Component({
   selector: 'app-label-form',
-  imports: [NumberField],
+  imports: [ChoiceField, NumberField, TextField],
   template: `
-    <div class="grid">
-      <div>
-        <label for="label-size">Labels</label>
-        <select id="label-size" class="field" (change)="size.set($any($event.target).value)">
-          @for (one of sizes; track one.id) {
-            <option [value]="one.id" [selected]="one.id === size()">{{ one.name }}</option>
-          }
-        </select>
-      </div>
+    <div class="fields">
+      <app-choice-field label="Labels" [choices]="sizes" [value]="size()" (changed)="size.set($event)" />
       <app-number-field
         label="How many"
         [value]="count()"
@@ -24,32 +20,14 @@ import { NumberField } from '../ui/fields/number-field';
         [whole]="true"
         (changed)="count.set($event ?? 1)"
       />
-      <div>
-        <label for="label-sown">Sown on</label>
-        <input
-          id="label-sown"
-          type="date"
-          class="field"
-          [value]="sown()"
-          (input)="sown.set($any($event.target).value)"
-        />
-      </div>
+      <app-text-field label="Sown on" kind="date" [value]="sown()" (changed)="sown.set($event)" />
     </div>
     <a class="press" [href]="address()" target="_blank" rel="noopener">Labels to print</a>
-    <a class="press" [href]="'/api/batches/' + batch() + '/card.pdf'" target="_blank" rel="noopener"
-      >Card as PDF</a
-    >
+    <a class="press" [href]="card()" target="_blank" rel="noopener">Card as PDF</a>
   `,
   styles: `
-    .grid {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-      gap: 8px 14px;
+    .fields {
       margin-bottom: 10px;
-    }
-    label {
-      color: var(--muted);
-      font-size: 14px;
     }
     .press {
       margin-right: 8px;
@@ -60,12 +38,15 @@ import { NumberField } from '../ui/fields/number-field';
 export class LabelForm {
   readonly batch = input.required<number>();
   protected readonly sizes = labelSizes;
-  protected readonly size = signal(labelSizes[0]!.id);
+  protected readonly size = signal<string>(labelSizes[0]!.id);
   protected readonly count = signal(24);
   protected readonly sown = signal('');
-  protected readonly address = computed(() => {
-    const query = new URLSearchParams({ size: this.size(), count: String(this.count()) });
-    if (this.sown()) query.set('sown', this.sown());
-    return `/api/batches/${this.batch()}/labels.pdf?${query.toString()}`;
-  });
+  protected readonly address = computed(() =>
+    addressOf(
+      'labels',
+      { id: this.batch() },
+      { size: this.size(), count: String(this.count()), ...(this.sown() && { sown: this.sown() }) },
+    ),
+  );
+  protected readonly card = computed(() => addressOf('card', { id: this.batch() }));
 }

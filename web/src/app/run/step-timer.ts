@@ -8,6 +8,7 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
+import { readKept, writeKept } from '../data/kept';
 
 /** A clock for a step where time matters. It keeps its start on the device, so a reload does not stop it. */
 @Component({
@@ -27,7 +28,7 @@ import {
       gap: 10px;
     }
     .left {
-      font-size: 22px;
+      font-size: var(--head);
       font-weight: 750;
     }
     .over {
@@ -62,31 +63,18 @@ export class StepTimer {
   protected start(): void {
     this.now.set(Date.now());
     this.started.set(Date.now());
-    write(this.name(), String(Date.now()));
+    writeKept(startOf(this.name()), Date.now());
   }
 
   protected clear(): void {
-    write(this.name(), null);
+    writeKept(startOf(this.name()), undefined);
     this.started.set(null);
   }
 }
 
-const key = (name: string): string => `welcome.timer.${name}`;
+const startOf = (name: string): string => `timer.${name}`;
 
 function readStart(name: string): number | null {
-  try {
-    const kept = Number(localStorage.getItem(key(name)) ?? NaN);
-    return Number.isFinite(kept) ? kept : null;
-  } catch {
-    return null;
-  }
-}
-
-function write(name: string, value: string | null): void {
-  try {
-    if (value === null) localStorage.removeItem(key(name));
-    else localStorage.setItem(key(name), value);
-  } catch {
-    // A browser that keeps nothing still counts down.
-  }
+  const start = readKept(startOf(name));
+  return typeof start === 'number' ? start : null;
 }

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   type BenchTest,
-  type ChoiceAsked,
   type NumberAsked,
   type TestContext,
   type TestField,
@@ -14,6 +13,7 @@ import { type EcMethod } from '#core/mix/salts';
 import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
 import { faultWords, InstrumentsService } from '../data/instruments';
+import { ChoiceField, type Choice } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { SqueezePicture } from '../ui/pictures/squeeze-picture';
 import { ecMethodNames } from '../ui/words/words';
@@ -23,7 +23,7 @@ let count = 0;
 /** One test: how it is done, its fields (typed, or taken from an instrument), and what came of it last. */
 @Component({
   selector: 'app-test-form',
-  imports: [NumberField, SqueezePicture],
+  imports: [ChoiceField, NumberField, SqueezePicture],
   template: `
     <p class="term">{{ test().howTo }}</p>
     <div class="fields">
@@ -46,19 +46,13 @@ let count = 0;
             }
           </fieldset>
         } @else if (choice(f); as c) {
-          <div>
-            <label [for]="id() + f.id">{{ f.label }}</label>
-            <select
-              class="field"
-              [id]="id() + f.id"
-              (change)="set(f.id, $any($event.target).value || undefined)"
-            >
-              <option value="">choose</option>
-              @for (name of c.choices; track name) {
-                <option [value]="name" [selected]="values()[f.id] === name">{{ methodName(name) }}</option>
-              }
-            </select>
-          </div>
+          <app-choice-field
+            none="choose"
+            [label]="f.label"
+            [choices]="c"
+            [value]="nameIn(f.id)"
+            (changed)="set(f.id, $event || undefined)"
+          />
         } @else if (asked(f); as n) {
           <div class="one">
             <app-number-field
@@ -106,10 +100,6 @@ let count = 0;
       padding: 4px 0 10px;
     }
     .fields {
-      display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
-      gap: 8px 14px;
-      align-items: end;
       margin: 6px 0 8px;
     }
     .one {
@@ -123,10 +113,6 @@ let count = 0;
     .one .press {
       padding: 0 8px;
       white-space: nowrap;
-    }
-    label {
-      color: var(--muted);
-      font-size: 14px;
     }
     .grades {
       grid-column: 1 / -1;
@@ -142,7 +128,7 @@ let count = 0;
       float: left;
       width: 100%;
       color: var(--muted);
-      font-size: 14px;
+      font-size: var(--note);
     }
     .grades label {
       display: grid;
@@ -150,7 +136,7 @@ let count = 0;
       align-content: start;
       min-height: 84px;
       padding: 6px;
-      border: 1px solid #6d8076;
+      border: 1px solid var(--edge);
       border-radius: 8px;
       background: var(--surface);
       color: var(--ink);
@@ -214,16 +200,19 @@ export class TestForm {
     this.values.update((all) => ({ ...all, [id]: value }));
   }
 
-  protected choice(f: TestField): ChoiceAsked | null {
-    return 'choices' in f ? f : null;
+  /** What there is to choose from; null for a field that asks a number. */
+  protected choice(f: TestField): Choice[] | null {
+    if (!('choices' in f)) return null;
+    return f.choices.map((id) => ({ id, name: ecMethodNames[id as EcMethod] }));
+  }
+
+  protected nameIn(id: string): string | null {
+    const value = this.values()[id];
+    return typeof value === 'string' ? value : null;
   }
 
   protected asked(f: TestField): NumberAsked | null {
     return 'choices' in f ? null : f;
-  }
-
-  protected methodName(name: string): string {
-    return ecMethodNames[name as EcMethod];
   }
 
   protected numberIn(id: string): number | undefined {

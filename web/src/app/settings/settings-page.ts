@@ -4,11 +4,11 @@ import { schools, type School } from '#core/recipe/schools';
 import { stages, type Stage } from '#core/mix/stage';
 import { type Recipe } from '#core/recipe/recipe';
 import { type Spreads } from '#core/spread/spreads';
-import { Stances } from '../data/stances';
+import { SchoolChoice } from '../data/school-choice';
+import { SpreadChoice } from '../data/spread-choice';
 import { RecipeStore } from '../bench/recipe-store';
 import { NumberField } from '../ui/fields/number-field';
 import { stageNames } from '../ui/words/words';
-import { MeasureList } from '../shelf/measure-list';
 
 /** Spreads as people think of them: plain words, shown in percent, points or pH units. */
 const spreadWords: { name: keyof Spreads; label: string; times: number }[] = [
@@ -29,13 +29,15 @@ const spreadWords: { name: keyof Spreads; label: string; times: number }[] = [
 /** Ways of working to choose from, and how far things scatter. */
 @Component({
   selector: 'app-settings-page',
-  imports: [MeasureList, NumberField],
+  host: { class: 'page' },
+  imports: [NumberField],
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SettingsPage {
-  protected readonly stances = inject(Stances);
+  protected readonly way = inject(SchoolChoice);
+  protected readonly scatter = inject(SpreadChoice);
   private readonly store = inject(RecipeStore);
   private readonly router = inject(Router);
   protected readonly schools = schools;
@@ -50,12 +52,12 @@ export class SettingsPage {
   }
 
   protected start(school: School, recipe: Recipe): void {
-    this.stances.follow(school.id);
+    this.way.follow(school.id);
     this.store.startWith(recipe);
     void this.router.navigateByUrl('/mix');
   }
 
   protected setSpread(name: keyof Spreads, times: number, shown: number | undefined): void {
-    if (shown !== undefined) this.stances.setSpread(name, shown / times);
+    if (shown !== undefined) this.scatter.set(name, shown / times);
   }
 }

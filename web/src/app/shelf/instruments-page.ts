@@ -1,17 +1,19 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { DatePipe } from '@angular/common';
-import { type DayForecast } from '#core/season/weather-risks';
 import { fixed } from '#core/units/show';
 import { type Fault, faultWords, type InstrumentInfo, InstrumentsService } from '../data/instruments';
 import { Notices } from '../data/notices';
+import { FetchState } from '../ui/fetch-state';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { TickField } from '../ui/fields/tick-field';
 import { NumberField } from '../ui/fields/number-field';
 
-const faults = Object.keys(faultWords) as Fault[];
+const faults = Object.entries(faultWords).map(([id, name]) => ({ id, name }));
 
 /** What stands at the bench: read live, calibrated; the stand-ins are told what lies on them, and to fail. */
 @Component({
   selector: 'app-instruments-page',
-  imports: [DatePipe, NumberField],
+  imports: [ChoiceField, DatePipe, FetchState, NumberField, TickField],
   templateUrl: './instruments-page.html',
   styleUrl: './instruments-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -24,25 +26,18 @@ export class InstrumentsPage {
   protected readonly words = faultWords;
   protected readonly before = signal<ReadonlyMap<string, string>>(new Map());
 
-  /** null where the service does not answer. */
-  protected readonly tonight = signal<DayForecast | null | undefined>(undefined);
+  private readonly weather = this.service.weather();
+  protected readonly tonight = computed(() => this.weather.value()?.[0]);
+  protected readonly silent = computed(() => this.weather.state().state === 'failed');
 
   constructor() {
     inject(DestroyRef).onDestroy(this.service.watch());
-    this.askWeather();
   }
 
   protected answers(yes: boolean): void {
     this.service.letWeatherAnswer(yes).subscribe({
-      next: () => this.askWeather(),
+      next: () => this.weather.refresh(),
       error: (e: Error) => this.failed(e),
-    });
-  }
-
-  private askWeather(): void {
-    this.service.weather().subscribe({
-      next: (days) => this.tonight.set(days[0]),
-      error: () => this.tonight.set(null),
     });
   }
 
@@ -62,7 +57,7 @@ export class InstrumentsPage {
       next: ({ references, readBefore }) => {
         const text = references.map((r, i) => `in ${r} it read ${readBefore[i]!.toFixed(2)}`).join(', ');
         this.before.update((all) => new Map(all).set(one.id, text));
-        this.service.refresh();
+        this.service.all.refresh();
       },
       error: (e: Error) => this.failed(e),
     });

@@ -1,19 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LotsService } from '../data/lots';
-import { loadingOf } from '../ui/loading';
+import { resourceOf } from '../data/resource';
+import { FetchState } from '../ui/fetch-state';
 
 /** Where a lot went: its batches, and what those were used for. */
 @Component({
   selector: 'app-lot-page',
-  imports: [RouterLink],
+  imports: [FetchState, RouterLink],
   template: `
-    @let l = loading();
-    @if (l.state === 'there') {
-      <h1>{{ l.it.lot.name }}</h1>
-      <p class="term">Came on {{ l.it.lot.receivedOn }}</p>
-      <h2>Went into</h2>
-      <ul>
+    <app-fetch-state [of]="trace" what="the lot" />
+    @if (trace.value(); as it) {
+      <h2>{{ it.lot.name }}</h2>
+      <p class="term">Came on {{ it.lot.receivedOn }}</p>
+      <h3>Went into</h3>
+      <ul class="rows">
         @for (batch of rows(); track batch.id) {
           <li>
             <a [routerLink]="['/batches', batch.id]">{{ batch.name }}, made {{ batch.madeOn }}</a>
@@ -27,29 +28,16 @@ import { loadingOf } from '../ui/loading';
           <li>No batch yet.</li>
         }
       </ul>
-    } @else if (l.state === 'failed') {
-      <h1>This lot cannot be shown</h1>
-      <p>{{ l.why }}</p>
-    } @else {
-      <p>Fetching the lot…</p>
     }
   `,
   styles: `
     :host {
       display: block;
       max-width: 760px;
-      padding: 20px;
     }
-    h1 {
-      font-size: 26px;
-    }
-    ul {
-      padding: 0;
-      list-style: none;
-    }
-    li {
-      padding: 10px 0;
-      border-bottom: 1px solid var(--hairline);
+    h3 {
+      margin-top: 10px;
+      font-size: var(--text);
     }
     p {
       margin: 4px 0;
@@ -60,13 +48,12 @@ import { loadingOf } from '../ui/loading';
 export class LotPage {
   readonly id = input.required<string>();
   private readonly lots = inject(LotsService);
-  protected readonly loading = loadingOf(this.id, (id) => this.lots.trace(id));
+  protected readonly trace = resourceOf(this.id, (id) => this.lots.trace(id));
   protected readonly rows = computed(() => {
-    const l = this.loading();
-    if (l.state !== 'there') return [];
-    return l.it.batches.map((b) => ({
+    const it = this.trace.value();
+    return (it?.batches ?? []).map((b) => ({
       ...b,
-      uses: l.it.uses.flatMap(({ batchId, data }) => (batchId === b.id && data.kind === 'use' ? [data] : [])),
+      uses: it!.uses.flatMap(({ batchId, data }) => (batchId === b.id && data.kind === 'use' ? [data] : [])),
     }));
   });
 }

@@ -4,16 +4,19 @@ import { litresIn } from '#core/units/factors';
 import { MeasuresService } from '../data/measures';
 import { Notices } from '../data/notices';
 import { Units } from '../data/units';
+import { FetchState } from '../ui/fetch-state';
+import { TextField } from '../ui/fields/text-field';
 import { Amount } from '../ui/words/amount';
 import { NumberField } from '../ui/fields/number-field';
 
 /** The person's own measures: cards count in them. */
 @Component({
   selector: 'app-measure-list',
-  imports: [Amount, NumberField],
+  imports: [Amount, FetchState, NumberField, TextField],
   template: `
-    <ul>
-      @for (one of measures.all(); track one.id) {
+    <app-fetch-state [of]="measures.all" what="your measures" />
+    <ul class="rows">
+      @for (one of measures.all.value() ?? []; track one.id) {
         <li>
           <b>{{ one.name }}</b>
           <span
@@ -27,20 +30,13 @@ import { NumberField } from '../ui/fields/number-field';
           </button>
         </li>
       } @empty {
-        <li class="term">None yet: fill yours with water from a measured jug, and enter what it holds.</li>
+        @if (measures.all.value()) {
+          <li class="term">None yet: fill yours with water from a measured jug, and enter what it holds.</li>
+        }
       }
     </ul>
-    <div class="new">
-      <div>
-        <label for="measure-name">A bucket, cup or tub</label>
-        <input
-          id="measure-name"
-          class="field"
-          autocomplete="off"
-          [value]="name()"
-          (input)="name.set($any($event.target).value)"
-        />
-      </div>
+    <div class="fields">
+      <app-text-field label="A bucket, cup or tub" [value]="name()" (changed)="name.set($event)" />
       <app-number-field
         [label]="'Holds, struck, ' + per().unit"
         [value]="struck()"
@@ -69,31 +65,17 @@ import { NumberField } from '../ui/fields/number-field';
     }
   `,
   styles: `
-    ul {
-      margin: 0 0 10px;
-      padding: 0;
-      list-style: none;
-    }
     li {
       display: flex;
       flex-wrap: wrap;
       gap: 6px 18px;
       align-items: center;
-      padding: 6px 0;
-      border-bottom: 1px solid var(--hairline);
     }
-    .press {
+    li .press {
       margin-left: auto;
     }
-    .new {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
-      gap: 10px 16px;
-      align-items: end;
-    }
-    label {
-      color: var(--muted);
-      font-size: 14px;
+    .fields {
+      margin-top: 12px;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

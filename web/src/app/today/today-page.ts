@@ -1,35 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { format, parseISO } from 'date-fns';
-import { catchError, of } from 'rxjs';
 import { weatherRisks } from '#core/season/weather-risks';
 import { fixed } from '#core/units/show';
 import { InstrumentsService } from '../data/instruments';
+import { FetchState } from '../ui/fetch-state';
 import { TodayService, type DueStep } from '../data/today';
 
 /** What is due: steps and re-tests of the batches, mixes that rest or cool, and tonight's risk. */
 @Component({
   selector: 'app-today-page',
-  imports: [RouterLink],
+  host: { class: 'page' },
+  imports: [FetchState, RouterLink],
   templateUrl: './today-page.html',
   styleUrl: './today-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TodayPage {
-  protected readonly due = toSignal(
-    inject(TodayService)
-      .due()
-      .pipe(catchError(() => of(null))),
-  );
-  protected readonly forecast = toSignal(
-    inject(InstrumentsService)
-      .weather()
-      .pipe(catchError(() => of(null))),
-  );
-  protected readonly risks = computed(() => weatherRisks(this.forecast() ?? []));
+  protected readonly due = inject(TodayService).due();
+  protected readonly forecast = inject(InstrumentsService).weather();
+  protected readonly risks = computed(() => weatherRisks(this.forecast.value() ?? []));
   protected readonly week = computed(() =>
-    (this.forecast() ?? []).map((d) => ({
+    (this.forecast.value() ?? []).map((d) => ({
       ...d,
       name: format(parseISO(d.day), 'EEE d'),
       low: fixed(d.minC, 0),
@@ -37,9 +29,9 @@ export class TodayPage {
       rain: d.rainMm.toFixed(0),
     })),
   );
-  protected readonly late = computed(() => (this.due() ?? []).filter((d) => d.state === 'due'));
-  protected readonly soon = computed(() => (this.due() ?? []).filter((d) => d.state === 'waiting'));
-  protected readonly open = computed(() => (this.due() ?? []).filter((d) => d.state === 'open'));
+  protected readonly late = computed(() => (this.due.value() ?? []).filter((d) => d.state === 'due'));
+  protected readonly soon = computed(() => (this.due.value() ?? []).filter((d) => d.state === 'waiting'));
+  protected readonly open = computed(() => (this.due.value() ?? []).filter((d) => d.state === 'open'));
 
   protected day(step: DueStep): string {
     return step.on ? format(parseISO(step.on), 'd MMMM') : '';

@@ -3,7 +3,7 @@ import { type BatchSheet } from '#core/batch/sheet';
 import { targetSaturation, usualMoisture } from '#core/mix/moisture';
 import { type Judgement } from '#core/judge/judge';
 import { dryDownHours, weathers } from '#core/mix/dry-down';
-import { demandMgPerPlant, feedingOf } from '#core/mix/feeding';
+import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
 import { phOnDay } from '#core/mix/lime-reaction';
 import { squeezeAt } from '#core/mix/moisture';
 import { limedMeqPerL } from '#core/mix/ph';
@@ -14,8 +14,6 @@ import { Amount } from '../../ui/words/amount';
 import { ecMethodNames } from '../../ui/words/words';
 import { FeedChart } from './feed-chart';
 import { WhereFrom } from './where-from';
-
-const HOUSE_C = 20;
 
 /** How the mix behaves once it is made: by the squeeze, in the sun, as lime acts, until feed runs out. */
 @Component({
@@ -73,7 +71,7 @@ export class OverTime {
   });
   protected readonly feeding = computed(() => {
     const { input } = this.judgement();
-    return feedingOf(this.evaluation(), input.vessel, HOUSE_C, demandMgPerPlant[input.stage]);
+    return feedingOf(this.evaluation(), input.vessel, WARM_HOUSE_C, demandMgPerPlant[input.stage]);
   });
 }
 

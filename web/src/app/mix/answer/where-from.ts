@@ -38,7 +38,7 @@ import { significant } from '#core/units/show';
       grid-column: 1 / -1;
       padding: 4px 12px 10px;
       background: var(--surface);
-      font-size: 14px;
+      font-size: var(--note);
     }
     p {
       margin: 4px 0;

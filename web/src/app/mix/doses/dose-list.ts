@@ -5,6 +5,7 @@ import { neutralisingMeqPerG, type Amendment, type AmendmentKind } from '#core/m
 import { gPerLInPoundPerCubicYard } from '#core/units/factors';
 import { Units } from '../../data/units';
 import { Amount } from '../../ui/words/amount';
+import { ChoiceField } from '../../ui/fields/choice-field';
 import { Stepper } from '../../ui/fields/stepper';
 import { shortName } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
@@ -24,7 +25,7 @@ const kinds: Record<AmendmentKind, string> = {
 /** The small amounts that are weighed: lime to a pH, a starter charge, and whatever else goes in by the gram. */
 @Component({
   selector: 'app-dose-list',
-  imports: [NgbDropdownModule, Amount, Stepper, SwapMenu, WhereFrom],
+  imports: [ChoiceField, NgbDropdownModule, Amount, Stepper, SwapMenu, WhereFrom],
   templateUrl: './dose-list.html',
   styleUrl: './dose-list.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -38,7 +39,9 @@ export class DoseList {
   protected readonly all = computed(() => [...(this.store.library()?.amendments.values() ?? [])]);
   /** Anything that neutralises acid by a fair amount can be dosed to a pH. */
   protected readonly limes = computed(() =>
-    this.all().filter((a) => a.kind === 'lime' && neutralisingMeqPerG(a) > 1),
+    this.all()
+      .filter((a) => a.kind === 'lime' && neutralisingMeqPerG(a) > 1)
+      .map(({ id, name }) => ({ id, name: shortName(name) })),
   );
   protected readonly absent = computed(() => {
     const used = new Set(this.store.recipe().amendments.map((d) => d.amendment));
@@ -79,7 +82,7 @@ export class DoseList {
 
   protected setLime(id: string): void {
     const ph = this.store.recipe().lime?.ph ?? 5.8;
-    this.store.patch({ lime: id === 'none' ? null : { amendment: id, ph } }, 'lime');
+    this.store.patch({ lime: id === '' ? null : { amendment: id, ph } }, 'lime');
   }
 
   protected setPh(ph: number): void {

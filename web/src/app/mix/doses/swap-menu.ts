@@ -58,7 +58,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
       min-height: 44px;
       padding: 0;
       font-weight: 450;
-      font-size: 14px;
+      font-size: var(--note);
       text-decoration: underline dotted;
       text-underline-offset: 3px;
     }

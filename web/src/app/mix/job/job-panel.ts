@@ -6,7 +6,7 @@ import { litresIn } from '#core/units/factors';
 import { showLength, type UnitSystem } from '#core/units/show';
 import { vesselsOf } from '#core/recipe/recipe';
 import { volumeL, type Vessel } from '#core/vessel/vessel';
-import { Stances } from '../../data/stances';
+import { SchoolChoice } from '../../data/school-choice';
 import { Units } from '../../data/units';
 import { Amount } from '../../ui/words/amount';
 import { Stepper } from '../../ui/fields/stepper';
@@ -24,7 +24,7 @@ import { RecipeStore } from '../../bench/recipe-store';
 })
 export class JobPanel {
   protected readonly store = inject(RecipeStore);
-  protected readonly stances = inject(Stances);
+  protected readonly way = inject(SchoolChoice);
   private readonly units = inject(Units);
   protected readonly stages = stages.map((id) => ({ id, ...stageNames[id] }));
   protected readonly kinds = this.store.vessels;

@@ -44,7 +44,7 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
       grid-column: 1 / -1;
     }
     h3 {
-      font-size: 16px;
+      font-size: var(--text);
     }
     p {
       margin: 2px 0 6px;

@@ -2,17 +2,18 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { convertEc, type EcMethod } from '#core/mix/salts';
 import { type MeasuredByHand, withTests } from '#core/recipe/recipe';
 import { significant } from '#core/units/show';
+import { ChoiceField } from '../../ui/fields/choice-field';
 import { NumberField } from '../../ui/fields/number-field';
 import { ecMethodNames } from '../../ui/words/words';
 import { JarTest } from './jar-test';
 import { RecipeStore } from '../../bench/recipe-store';
 
-const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, says: ecMethodNames[id] }));
+const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, name: ecMethodNames[id] }));
 
 /** The person's own tests of this mix: each replaces an estimate and narrows its band. */
 @Component({
   selector: 'app-own-tests',
-  imports: [JarTest, NumberField],
+  imports: [ChoiceField, JarTest, NumberField],
   template: `
     <details>
       <summary>
@@ -21,7 +22,7 @@ const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, sa
           count() ? count() + ' in use' : 'none yet: each one sharpens the readings'
         }}</span>
       </summary>
-      <div class="grid">
+      <div class="fields">
         <app-number-field
           label="Scooped in all, any unit"
           [value]="scooped()"
@@ -60,14 +61,12 @@ const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, sa
           [max]="50"
           (changed)="setEc($event)"
         />
-        <div>
-          <label for="ec-method">EC taken by</label>
-          <select id="ec-method" class="field" (change)="setMethod($any($event.target).value)">
-            @for (one of methods; track one.id) {
-              <option [value]="one.id" [selected]="one.id === method()">{{ one.says }}</option>
-            }
-          </select>
-        </div>
+        <app-choice-field
+          label="EC taken by"
+          [choices]="methods"
+          [value]="method()"
+          (changed)="setMethod($event)"
+        />
       </div>
       <app-jar-test (fitted)="set({ jar: $event })" />
       @if (tests().jar; as jar) {
@@ -127,7 +126,8 @@ export class OwnTests {
   }
 
   /** Another method: the pen's figure stays, what it means changes. */
-  protected setMethod(method: EcMethod): void {
+  protected setMethod(chosen: string): void {
+    const method = chosen as EcMethod;
     const pen = this.ec();
     this.method.set(method);
     if (pen !== undefined) this.setEc(pen);

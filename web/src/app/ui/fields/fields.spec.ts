@@ -108,7 +108,7 @@ describe('a stepper', () => {
     input('app-stepper').dispatchEvent(new Event('blur'));
     TestBed.tick();
     expect(input('app-stepper').value).toBe(bad);
-    expect(alert()).toBe('Parts must be a number from 0.5 to 12');
+    expect(alert()).toBe('Parts: must be a number from 0.5 to 12');
     expect(fixture.componentInstance.parts()).toBe(4);
   });
 });

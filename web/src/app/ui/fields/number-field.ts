@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { numberProblem, readNumber } from './number-text';
 
 let count = 0;
 
@@ -8,6 +9,7 @@ let count = 0;
   template: `
     <label [for]="id">{{ label() }}</label>
     <input
+      #box
       class="field"
       inputmode="decimal"
       autocomplete="off"
@@ -15,21 +17,13 @@ let count = 0;
       [value]="typed()"
       [attr.aria-invalid]="problem() ? true : null"
       [attr.aria-describedby]="problem() ? id + '-wrong' : null"
-      (input)="take($any($event.target).value)"
+      (input)="take(box.value)"
     />
     @if (problem()) {
       <p class="wrong" [id]="id + '-wrong'" role="alert">{{ problem() }}</p>
     }
   `,
-  styles: `
-    :host {
-      display: block;
-    }
-    label {
-      font-size: 14px;
-      color: var(--muted);
-    }
-  `,
+  host: { class: 'entry' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class NumberField {
@@ -46,25 +40,21 @@ export class NumberField {
   protected readonly typed = linkedSignal<number | undefined, string>({
     source: this.value,
     computation: (value, previous) => {
-      if (previous && same(value, read(previous.value))) return previous.value;
+      if (previous && same(value, readNumber(previous.value))) return previous.value;
       return value === undefined ? '' : String(Number(value.toFixed(3)));
     },
   });
   protected readonly problem = computed(() => {
-    const number = read(this.typed());
-    if (number === undefined) return '';
-    const fits = number >= this.min() && number <= this.max() && (!this.whole() || Number.isInteger(number));
-    const kind = this.whole() ? 'a whole number' : 'a number';
-    return fits ? '' : `${this.label()}: must be ${kind} from ${this.min()} to ${this.max()}`;
+    const number = readNumber(this.typed());
+    const bounds = { min: this.min(), max: this.max(), whole: this.whole() };
+    return number === undefined ? '' : numberProblem(this.label(), number, bounds);
   });
 
   protected take(text: string): void {
     this.typed.set(text);
-    if (!this.problem()) this.changed.emit(read(text));
+    if (!this.problem()) this.changed.emit(readNumber(text));
   }
 }
 
-const read = (text: string): number | undefined =>
-  text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'));
 const same = (a: number | undefined, b: number | undefined): boolean =>
   a === b || (a !== undefined && b !== undefined && Math.abs(a - b) < 5e-4);

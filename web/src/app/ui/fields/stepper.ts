@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { numberProblem, readNumber } from './number-text';
 
 let count = 0;
 
@@ -19,6 +20,7 @@ let count = 0;
         −
       </button>
       <input
+        #box
         inputmode="decimal"
         autocomplete="off"
         [id]="id"
@@ -26,11 +28,11 @@ let count = 0;
         [attr.aria-label]="label()"
         [attr.aria-invalid]="problem() ? true : null"
         [attr.aria-describedby]="problem() ? id + '-wrong' : null"
-        (input)="take($any($event.target).value)"
+        (input)="take(box.value)"
         (blur)="tidy()"
         (keydown.arrowUp)="$event.preventDefault(); nudge(1)"
         (keydown.arrowDown)="$event.preventDefault(); nudge(-1)"
-        (focus)="$any($event.target).select()"
+        (focus)="box.select()"
       />
       @if (unit()) {
         <span class="unit">{{ unit() }}</span>
@@ -64,17 +66,15 @@ export class Stepper {
   /** What stands in the field: the value, until a person types. */
   protected readonly typed = linkedSignal(() => written(this.value()));
   protected readonly problem = computed(() => {
-    const text = this.typed().trim().replace(',', '.');
-    const number = Number(text);
-    if (text !== '' && Number.isFinite(number) && number >= this.min() && number <= this.max()) return '';
-    return `${this.label()} must be a number from ${this.min()} to ${this.max()}`;
+    const number = readNumber(this.typed()) ?? NaN;
+    return numberProblem(this.label(), number, { min: this.min(), max: this.max() });
   });
 
   protected take(text: string): void {
     this.typed.set(text);
     if (this.problem()) return;
-    const number = Number(text.trim().replace(',', '.'));
-    if (number !== this.value()) this.changed.emit(number);
+    const number = readNumber(text);
+    if (number !== undefined && number !== this.value()) this.changed.emit(number);
   }
 
   /** On leaving, a usable number is written the usual way; one that is not stays as typed. */

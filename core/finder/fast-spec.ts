@@ -1,0 +1,67 @@
+import { type Aims } from '#core/finder/aims';
+import { type Blend } from '#core/finder/starter';
+import { type Amendment } from '#core/material/amendment';
+import { type Material } from '#core/material/material';
+import { type Dose } from '#core/mix/ph';
+import { limits } from '#core/units/limits';
+import { type Vessel } from '#core/vessel/vessel';
+
+export const MOST_ON_SHELF = limits.finderMaterials[1];
+
+/** A material on the shelf, with its price where it is known. */
+export interface Shelved {
+  material: Material;
+  /** Per litre, loose, any currency. */
+  costPerL?: number;
+  /** Wanted gone: recipes gain by using it. */
+  useUp?: boolean;
+}
+
+/** What else counts besides the windows; 0 where it does not. Each is about 1 at its worst. */
+export interface Preferences {
+  price: number;
+  peat: number;
+  weight: number;
+  ingredients: number;
+  useUp: number;
+  /** Easily available water: 0 from the low end of De Boodt & Verdonck's ideal on, 1 where there is none. */
+  water: number;
+}
+export const noPreferences: Preferences = {
+  price: 0,
+  peat: 0,
+  weight: 0,
+  ingredients: 0,
+  useUp: 0,
+  water: 0,
+};
+
+/** Ideal easily available water is 20–30 % by volume: De Boodt & Verdonck, Acta Hort. 26:37 (1972) (from memory). */
+export const ENOUGH_EASY_WATER = 0.2;
+
+export interface FastEvaluationSpec {
+  vessel: Vessel;
+  compaction: number;
+  shelved: readonly Shelved[];
+  aims: Aims;
+  preferences: Preferences;
+  /** Dosed to the middle of the pH window; null for none. */
+  lime: Amendment | null;
+  starter: Blend | null;
+  /** Doses that are given, whatever the parts: traces, gypsum. */
+  fixedDoses: readonly Dose[];
+}
+
+/** What the last call of `look` found. One object, written again each time. */
+export interface Looked {
+  score: number;
+  /** Bit r is set where the r-th scored reading meets its window. */
+  met: number;
+  /** By index in `scored`; percent, pH, mS/cm, mg/L, mm as the readings are. */
+  values: Float64Array;
+  /** What each adds to the score. */
+  penalties: Float64Array;
+  limeGPerL: number;
+  starterGPerL: number;
+  costPerL: number;
+}

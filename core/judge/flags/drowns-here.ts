@@ -1,0 +1,27 @@
+import { usual } from '#core/recipe/usual';
+import { type Rule } from '#core/judge/flag';
+import { stageWindows } from '#core/judge/windows';
+import { comparisonPot } from '#core/vessel/kinds';
+import { columnOf, drain } from '#core/mix/water-air';
+import { said } from '#core/units/said';
+import { fillDepthMm } from '#core/vessel/vessel';
+
+/** Fine in a pot and drowning in a plug: the same mix, judged by its depth. */
+export const drownsHere: Rule = (judged) => {
+  const reading = judged.reading('air');
+  if (reading?.verdict !== 'low' || reading.measured) return null;
+  const pot = comparisonPot;
+  const inPot = drain(judged.evaluation.composition, columnOf(pot.vessel)).air * 100;
+  if (
+    inPot < stageWindows[judged.input.stage].airPct.low ||
+    fillDepthMm(judged.input.vessel) >= fillDepthMm(pot.vessel)
+  )
+    return null;
+  return {
+    code: 'drowns-here',
+    severity: 'warn',
+    text: said`Fine in a pot, drowning here: ${inPot.toFixed(0)} % air in a ${pot.name}, ${reading.value.toFixed(1)} % in ${{ lengthMm: fillDepthMm(judged.input.vessel) }} of depth.`,
+    remedy: said`A proven pot mix is not a plug mix: open it further, or use a deeper cell.`,
+    fix: { kind: 'addPart', material: usual.coarseOpener },
+  };
+};

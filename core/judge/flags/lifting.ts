@@ -1,0 +1,18 @@
+import { type Rule } from '#core/judge/flag';
+import { said } from '#core/units/said';
+
+/** A wet tub that nobody should lift alone. */
+export const lifting: Rule = ({ input, evaluation }) => {
+  if (input.litres === undefined) return null;
+  const kg =
+    (input.litres *
+      (evaluation.composition.dryBulkDensityGPerL + 450 * evaluation.composition.totalPorosity)) /
+    1000;
+  if (kg < 25) return null;
+  return {
+    code: 'lifting',
+    severity: 'note',
+    text: said`The batch weighs about ${{ massG: kg * 1000 }} moist.`,
+    remedy: said`Mix in ${Math.ceil(kg / 20)} loads of ${{ massG: (kg / Math.ceil(kg / 20)) * 1000 }}, lift with two or use a barrow.`,
+  };
+};

@@ -1,0 +1,118 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { type Material } from '#core/material/material';
+import { litresIn } from '#core/units/factors';
+import { Notices } from '../data/notices';
+import { ShelfService, type ShelfLine } from '../data/shelf';
+import { Units } from '../data/units';
+import { NumberField } from '../ui/fields/number-field';
+import { TickField } from '../ui/fields/tick-field';
+import { Swatch } from '../ui/pictures/swatch';
+import { materialSays, shortName } from '../ui/words/words';
+
+/** One material of the shelf: whether it stands here, its price, whether it wants using up. What else belongs to it is put inside. */
+@Component({
+  selector: 'app-shelf-line',
+  imports: [NumberField, Swatch, TickField],
+  template: `
+    @let line = this.line();
+    <app-tick-field [checked]="line.here" [disabled]="!line.here && full()" (changed)="put({ here: $event })">
+      <app-swatch class="swatch" [class.away]="!line.here" [material]="material().id" />
+      <span>
+        {{ name() }}
+        @if (told()) {
+          <span class="term">{{ says() }}</span>
+        }
+      </span>
+    </app-tick-field>
+    @if (line.here) {
+      <button
+        type="button"
+        class="press quiet"
+        [attr.aria-expanded]="opened()"
+        [attr.aria-label]="opens() + ' of ' + name()"
+        (click)="opened.set(!opened())"
+      >
+        @if (line.costPerL !== null) {
+          {{ (line.costPerL * per().litres).toFixed(2) }}<span class="unit">/{{ per().unit }}</span>
+        } @else {
+          price?
+        }
+      </button>
+      @if (opened()) {
+        <div class="more">
+          <app-number-field
+            [label]="'Price per ' + per().unit + ', loose'"
+            [value]="line.costPerL === null ? undefined : line.costPerL * per().litres"
+            [min]="0"
+            [max]="1000000"
+            (changed)="price($event)"
+          />
+          <ng-content />
+          <app-tick-field class="use" [checked]="line.useUp" (changed)="put({ useUp: $event })">
+            wants using up
+          </app-tick-field>
+        </div>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+      align-items: center;
+      line-height: 1.15;
+    }
+    .swatch {
+      flex: none;
+      width: 22px;
+      height: 26px;
+    }
+    .away {
+      opacity: 0.45;
+    }
+    .press.quiet {
+      padding: 0 4px;
+      text-decoration: underline dotted;
+      text-underline-offset: 3px;
+    }
+    .more {
+      grid-column: 1 / -1;
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
+      gap: 8px 12px;
+      padding: 0 0 10px;
+    }
+    .use {
+      align-self: end;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ShelfLineRow {
+  private readonly shelf = inject(ShelfService);
+  private readonly notices = inject(Notices);
+  private readonly units = inject(Units);
+  readonly material = input.required<Material>();
+  /** No more may be put on the shelf. */
+  readonly full = input(false);
+  /** Whether it is said what the material does. */
+  readonly told = input(false);
+  /** What the button opens, for those who do not see it. */
+  readonly opens = input('Price');
+  protected readonly opened = signal(false);
+  protected readonly line = computed(() => this.shelf.line(this.material().id));
+  protected readonly name = computed(() => shortName(this.material().name));
+  protected readonly says = computed(() => materialSays(this.material().id, this.material().role));
+  /** Prices are typed per litre or per gallon, kept per litre. */
+  protected readonly per = computed(() =>
+    this.units.system() === 'metric' ? { unit: 'L', litres: 1 } : { unit: 'gal', litres: litresIn.gallon },
+  );
+
+  protected price(shown: number | undefined): void {
+    this.put({ costPerL: shown === undefined ? null : shown / this.per().litres });
+  }
+
+  protected put(change: Partial<ShelfLine>): void {
+    this.shelf.put({ ...this.line(), ...change }, (why) => this.notices.say(`Not kept: ${why}`));
+  }
+}

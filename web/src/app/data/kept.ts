@@ -1,0 +1,57 @@
+import { type Signal, signal } from '@angular/core';
+
+/** What this device has under a name; undefined for nothing, for nonsense, and in a browser that keeps nothing. */
+export function readKept(name: string): unknown {
+  try {
+    const text = localStorage.getItem(`welcome.${name}`);
+    return text === null ? undefined : parsed(text);
+  } catch {
+    return undefined;
+  }
+}
+
+/** Earlier versions kept words bare: what is not JSON is such a word. */
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return text;
+  }
+}
+
+/** Keeps something on this device; undefined forgets it. @returns whether the browser keeps it */
+export function writeKept(name: string, value: unknown): boolean {
+  try {
+    if (value === undefined) localStorage.removeItem(`welcome.${name}`);
+    else localStorage.setItem(`welcome.${name}`, JSON.stringify(value));
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+export interface Kept<T> {
+  readonly value: Signal<T>;
+  set(value: T): void;
+  /** Back to the usual; nothing stays on the device. */
+  forget(): void;
+}
+
+/**
+ * A choice of this device that survives a reload. A browser that keeps nothing still follows it.
+ * @param make what the stored thing means; undefined where it makes no sense, so that the usual stands
+ */
+export function kept<T>(name: string, usual: T, make: (stored: unknown) => T | undefined): Kept<T> {
+  const value = signal(make(readKept(name)) ?? usual);
+  return {
+    value: value.asReadonly(),
+    set: (next) => {
+      value.set(next);
+      writeKept(name, next);
+    },
+    forget: () => {
+      value.set(usual);
+      writeKept(name, undefined);
+    },
+  };
+}

@@ -1,0 +1,41 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { benchTests } from '#core/batch/tests/bench-tests';
+import { fixed } from '#core/units/show';
+import { InstrumentsService } from '../data/instruments';
+import { Amount } from '../ui/words/amount';
+import { SaidPipe } from '../ui/words/said';
+import { shortName } from '../ui/words/words';
+import { RunState } from './run-state';
+import { StepTimer } from './step-timer';
+import { TestForm } from './test-form';
+
+/** The order of work: each step with its boxes, its clock and its test. */
+@Component({
+  selector: 'app-step-list',
+  imports: [Amount, SaidPipe, StepTimer, TestForm],
+  templateUrl: './step-list.html',
+  styleUrl: './step-list.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class StepList {
+  protected readonly run = inject(RunState);
+  private readonly instruments = inject(InstrumentsService);
+  protected readonly tests = benchTests;
+  /** The first that is not done: where the hands are. */
+  protected readonly current = computed(() => this.run.steps().find((s) => !s.done)?.step.id ?? null);
+  protected readonly doses = computed(() => {
+    const snapshot = this.run.batch()?.snapshot;
+    return (snapshot?.sheet.amendments ?? [])
+      .map((a, i) => ({ id: a.amendment, name: shortName(snapshot!.amendments[i]!.name), grams: a.grams }))
+      .filter((a) => a.grams > 0);
+  });
+
+  /** What the scale says is still to go in. */
+  protected toGo(grams: number): string {
+    const reading = this.instruments.byKind().get('scale')?.reading;
+    if (reading?.value === null || reading?.value === undefined) return '';
+    const left = grams - reading.value;
+    if (Math.abs(left) <= Math.max(0.3, 0.01 * grams)) return 'there';
+    return left > 0 ? `${fixed(left, 1)} g to go` : `${fixed(-left, 1)} g too much`;
+  }
+}

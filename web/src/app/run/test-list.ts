@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { type TestResult } from '#core/batch/tests/bench-test';
+import { benchTestIds, benchTests, type BenchTestId } from '#core/batch/tests/bench-tests';
+import { fixed } from '#core/units/show';
+import { MixesService } from '../data/mixes';
+import { Notices } from '../data/notices';
+import { RunState } from './run-state';
+import { TestForm } from './test-form';
+
+/** Every bench test, with what each came to last. */
+@Component({
+  selector: 'app-test-list',
+  imports: [TestForm],
+  template: `
+    @for (id of ids; track id) {
+      <details [open]="run.openTest() === id && !isStepTest(id)">
+        <summary>
+          {{ tests[id].name }}
+          @if (run.results().get(id); as r) {
+            <b [class.off]="r.verdict !== 'ok'">{{ brief(r) }}</b>
+          }
+        </summary>
+        <app-test-form
+          [id]="id"
+          [context]="run.context()!"
+          [last]="run.results().get(id)"
+          (entered)="run.enter({ kind: 'test', test: id, values: $event })"
+        />
+        @if (id === 'yield' && shrinkagePct() !== undefined && mixId() !== null) {
+          <button type="button" class="press" (click)="keepYield()">Use this yield for the mix</button>
+        }
+      </details>
+    }
+  `,
+  styles: `
+    summary b {
+      float: right;
+    }
+    .off {
+      color: var(--stop);
+    }
+    details {
+      border-bottom: 1px solid var(--hairline);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class TestList {
+  protected readonly run = inject(RunState);
+  private readonly mixes = inject(MixesService);
+  private readonly notices = inject(Notices);
+  protected readonly ids = benchTestIds;
+  protected readonly tests = benchTests;
+  protected readonly shrinkagePct = computed(() => this.run.results().get('yield')?.measures?.shrinkagePct);
+  protected readonly mixId = computed(() => this.run.batch()?.mixId ?? null);
+
+  /** Tests that belong to a step open there. */
+  protected isStepTest(id: BenchTestId): boolean {
+    return this.run.steps().some(({ step }) => step.test === id);
+  }
+
+  protected brief({ value, unit, verdict }: TestResult): string {
+    const word = { low: ', low', ok: '', high: ', high' }[verdict];
+    return `${fixed(value, Math.abs(value) < 10 ? 1 : 0)} ${unit.split(',')[0]!}${word}`;
+  }
+
+  /** A measured yield stands for this mix from now on, as a new version of it. */
+  protected keepYield(): void {
+    const [shrinkagePct, batch] = [this.shrinkagePct(), this.run.batch()];
+    if (shrinkagePct === undefined || !batch || batch.mixId === null) return;
+    const { recipe } = batch.snapshot;
+    const measured = { ...recipe.measured, shrinkagePct: Math.round(shrinkagePct * 10) / 10 };
+    this.mixes.keepVersion(batch.mixId, { ...recipe, measured }).subscribe({
+      next: (mix) => this.notices.say(`Kept in ${mix.name}, version ${mix.version}.`),
+      error: (error: Error) => this.notices.say(`Not kept: ${error.message}`),
+    });
+  }
+}

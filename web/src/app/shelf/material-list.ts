@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MOST_ON_SHELF } from '#core/finder/fast-spec';
+import { ShelfLineRow } from '../bench/shelf-line';
+import { LibraryService } from '../data/library';
+import { ShelfService } from '../data/shelf';
+import { FetchState } from '../ui/fetch-state';
+
+/** Which materials stand on the shelf, and what each costs. */
+@Component({
+  selector: 'app-material-list',
+  imports: [FetchState, ShelfLineRow],
+  template: `
+    <p class="lead">
+      Tick what stands here. The finder tries every recipe of it, swaps offer it first, and a price counts
+      where you wish for a low one.
+    </p>
+    <app-fetch-state [of]="library.fetched" what="the materials" />
+    <app-fetch-state [of]="shelf.lines" what="the shelf" />
+    @if (full()) {
+      <p class="term">{{ most }} at most are searched: take one off to put another on.</p>
+    }
+    <ul class="plain" aria-label="Materials">
+      @for (material of materials(); track material.id) {
+        <li>
+          <app-shelf-line [material]="material" [full]="full()" [told]="true" />
+        </li>
+      }
+    </ul>
+  `,
+  styles: `
+    ul {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
+      gap: 0 32px;
+      align-items: start;
+    }
+    li {
+      padding: 4px 0;
+      border-bottom: 1px solid var(--hairline);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MaterialList {
+  protected readonly library = inject(LibraryService);
+  protected readonly shelf = inject(ShelfService);
+  protected readonly most = MOST_ON_SHELF;
+  protected readonly materials = computed(() => [...(this.library.library()?.materials.values() ?? [])]);
+  protected readonly full = computed(
+    () => (this.shelf.lines.value() ?? []).filter((line) => line.here).length >= MOST_ON_SHELF,
+  );
+}

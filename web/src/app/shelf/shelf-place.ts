@@ -1,0 +1,51 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+
+/** All that is the user's own: what stands on the shelf and what it costs, lots, measures, instruments. */
+@Component({
+  selector: 'app-shelf-place',
+  host: { class: 'page' },
+  imports: [RouterLink, RouterLinkActive, RouterOutlet],
+  template: `
+    <h1>Shelf</h1>
+    <nav aria-label="On the shelf">
+      @for (tab of tabs; track tab.path) {
+        <a [routerLink]="tab.path" routerLinkActive="here" ariaCurrentWhenActive="page">{{ tab.name }}</a>
+      }
+    </nav>
+    <router-outlet />
+  `,
+  styles: `
+    nav {
+      display: flex;
+      gap: 4px;
+      margin: 6px 0 12px;
+      border-bottom: 1px solid var(--hairline);
+      overflow-x: auto;
+    }
+    a {
+      display: flex;
+      align-items: center;
+      min-height: 44px;
+      padding: 0 12px;
+      border-bottom: 4px solid transparent;
+      color: var(--muted);
+      text-decoration: none;
+      white-space: nowrap;
+    }
+    .here {
+      border-bottom-color: var(--ink);
+      color: var(--ink);
+      font-weight: 650;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ShelfPlace {
+  protected readonly tabs = [
+    { path: 'materials', name: 'Materials' },
+    { path: 'lots', name: 'Lots' },
+    { path: 'measures', name: 'Measures' },
+    { path: 'instruments', name: 'Instruments' },
+  ];
+}

@@ -1,0 +1,39 @@
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { type Lazy } from '../data/resource';
+
+/** While something is fetched, and when it cannot be: the same words and the same way to try again everywhere. */
+@Component({
+  selector: 'app-fetch-state',
+  template: `
+    @let state = of().state();
+    @if (state.state === 'loading') {
+      <p class="term" role="status">Fetching {{ what() }}…</p>
+    } @else if (state.state === 'failed') {
+      <div class="failed" role="alert">
+        <p class="wrong">Could not fetch {{ what() }}. {{ state.why }}</p>
+        <button type="button" class="press" (click)="of().refresh()">Try again</button>
+      </div>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    .failed {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px 16px;
+      align-items: center;
+      margin: 4px 0 8px;
+    }
+    p {
+      margin: 0;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class FetchState {
+  readonly of = input.required<Lazy<unknown>>();
+  /** "the kept recipes", "the card". */
+  readonly what = input.required<string>();
+}

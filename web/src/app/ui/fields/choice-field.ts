@@ -1,0 +1,37 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+
+/** One of a few to choose from. */
+export interface Choice {
+  id: string;
+  name: string;
+}
+
+let count = 0;
+
+/** One of a list. */
+@Component({
+  selector: 'app-choice-field',
+  template: `
+    <label [for]="id">{{ label() }}</label>
+    <select #box class="field" [id]="id" (change)="changed.emit(box.value)">
+      @if (none() !== null) {
+        <option value="" [selected]="!value()">{{ none() }}</option>
+      }
+      @for (one of choices(); track one.id) {
+        <option [value]="one.id" [selected]="one.id === value()">{{ one.name }}</option>
+      }
+    </select>
+  `,
+  host: { class: 'entry' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ChoiceField {
+  readonly label = input.required<string>();
+  readonly choices = input.required<readonly Choice[]>();
+  readonly value = input.required<string | null>();
+  /** What stands for no choice; null where one must be chosen. */
+  readonly none = input<string | null>(null);
+  /** The id of the choice; empty for none. */
+  readonly changed = output<string>();
+  protected readonly id = `choice-${++count}`;
+}
