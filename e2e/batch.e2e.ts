@@ -94,5 +94,8 @@ test('a batch that is not there says so', async ({ page }) => {
     route.fulfill({ status: 200, contentType: 'application/json', body: 'not json' }),
   );
   await page.goto('/batches/9999');
-  await expect(page.getByRole('heading', { name: 'This card cannot be shown' })).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('Could not fetch the card. The answer cannot be read.');
+  await page.unroute('**/api/batches/9999');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('alert')).toContainText('9999');
 });

@@ -7,7 +7,7 @@ export const test = base.extend({
     page.on('pageerror', (error) => wrong.push(error.message));
     page.on('console', (message) => {
       // A refused fetch is noted by the browser itself: what a test brings about is not an error of the page.
-      const brought = /ERR_FAILED|status of (409|503)/.test(message.text());
+      const brought = /ERR_FAILED|status of (404|409|503)/.test(message.text());
       if (message.type() === 'error' && !brought) wrong.push(message.text());
     });
     await use(page);

@@ -46,8 +46,10 @@ export class Api {
   call<K extends EndpointName>(name: K, ...[given]: MaybeGiven<K>): Observable<Answer<K>> {
     const [method] = routes[name];
     const address = addressOf(name, (given?.params ?? {}) as Params<K>);
+    // Every body is JSON, also an empty one: the server takes nothing else.
+    const body = given?.body ?? (method === 'GET' || method === 'DELETE' ? undefined : {});
     return this.http
-      .request<Answer<K>>(method, address, { body: given?.body })
+      .request<Answer<K>>(method, address, { body })
       .pipe(catchError((error: unknown) => throwError(() => asApiError(error))));
   }
 
@@ -67,9 +69,10 @@ function asApiError(error: unknown): unknown {
     detail?: string;
     issues?: ApiIssue[];
   } | null;
-  const words =
-    error.status === 0
-      ? 'Welcome’s server does not answer. Is it still running?'
-      : (problem?.detail ?? error.statusText);
-  return new ApiError(error.status, words, problem?.issues ?? []);
+  return new ApiError(error.status, problem?.detail ?? statusWords(error), problem?.issues ?? []);
+}
+
+function statusWords({ status, statusText }: HttpErrorResponse): string {
+  if (status === 0) return 'Welcome’s server does not answer. Is it still running?';
+  return status < 300 ? 'The answer cannot be read.' : statusText;
 }
