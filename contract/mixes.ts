@@ -1,9 +1,17 @@
 import { z } from 'zod';
-import { clientKey, moment, note, rowId, text } from '#contract/fields';
+import { clientKey, moment, note, oneOf, rowId, text } from '#contract/fields';
+import { type Figures } from '#core/judge/figures';
+import { readingIds } from '#core/judge/readings';
 import { recipeSchema } from '#contract/recipe';
 
 export const newMixSchema = z.strictObject({ key: clientKey, name: text(80), note, recipe: recipeSchema });
 export const newVersionSchema = z.strictObject({ key: clientKey, recipe: recipeSchema });
+
+/** What it came to when it was kept, by the model of that day. */
+export const figuresSchema = z.object({
+  model: rowId,
+  values: z.partialRecord(oneOf(readingIds), z.number()),
+}) satisfies z.ZodType<Figures>;
 
 export const mixVersionSchema = z.object({
   id: rowId,
@@ -12,6 +20,8 @@ export const mixVersionSchema = z.object({
   name: z.string(),
   note: z.string(),
   recipe: recipeSchema,
+  /** null for what was kept before figures were. */
+  figures: figuresSchema.nullable(),
   createdAt: moment,
 });
 export type MixVersion = z.output<typeof mixVersionSchema>;

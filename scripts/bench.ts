@@ -10,9 +10,10 @@ import { evaluateMix } from '#core/mix/evaluate';
 import { columnOf, retentionProfile } from '#core/mix/water-air';
 import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
-import { searchAll, fastAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
+import { searchAll, fastAndLimits } from '#core/finder/formulate';
 import { noPreferences } from '#core/finder/fast-spec';
-import { amendment, amendments, material } from '#testing/library';
+import { finderJob } from '#testing/finder';
+import { material } from '#testing/library';
 import { linearised, milpSolver } from '#testing/milp';
 import { recipe } from '#testing/recipe';
 
@@ -68,22 +69,10 @@ function core(): void {
 const SHELF = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'coir-pith', 'compost', 'sand-sharp'];
 
 async function finder(): Promise<void> {
-  const input = recipe({ 'peat-fine': 1 });
-  const job: FinderJob = {
-    stage: 'germination',
-    vessel: input.vessel,
-    compaction: 0,
+  const job = finderJob(SHELF, {
     shelved: SHELF.map((id, i) => ({ material: material(id), costPerL: 0.05 + i / 20 })),
     maxTotal: 20,
-    minParts: {},
-    maxParts: {},
-    materialsMax: 10,
-    peatMax: 1,
-    preferences: noPreferences,
-    lime: amendment('lime-dolomitic'),
-    starter: starterFor('germination', new Map(amendments.map((a) => [a.id, a]))),
-    fixedDoses: [],
-  };
+  });
   const { fast, limits } = fastAndLimits(job);
   const times: number[] = [];
   let tried = 0;
@@ -93,7 +82,7 @@ async function finder(): Promise<void> {
     times.push(performance.now() - start);
   }
   const perRecipe = (median(times) * 1000) / tried;
-  const column = columnOf(input.vessel);
+  const column = columnOf(job.vessel);
   const profiles = SHELF.map((id) => retentionProfile(material(id), column));
   // The same recipes, of which only the retention vectors are summed.
   const sums: number[] = [];

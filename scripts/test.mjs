@@ -47,6 +47,7 @@ function check(name, script, args = []) {
 check('types', 'typecheck');
 check('lint and format', 'lint');
 check('imports', 'imports');
+check('OpenAPI', 'openapi');
 
 console.log('\n== unit tests');
 const jestReport = join(root, 'dist', 'jest-report.json');

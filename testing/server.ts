@@ -1,5 +1,8 @@
+import { randomUUID } from 'node:crypto';
 import { type Express } from 'express';
 import { pino } from 'pino';
+import { type BodyGiven } from '#contract/endpoints';
+import { starterMixes } from '#core/recipe/starter-mixes';
 import { createApp } from '#server/app';
 import { type Db } from '#server/database/db';
 import { openDatabase } from '#server/database/open';
@@ -25,3 +28,14 @@ export function testApp(
   });
   return { app, db };
 }
+
+/** A new batch as a client sends it. */
+export const newBatch = (change: Partial<BodyGiven<'keepBatch'>> = {}): BodyGiven<'keepBatch'> => ({
+  key: randomUUID(),
+  name: 'Run',
+  recipe: starterMixes.germination,
+  madeOn: '2031-03-04',
+  units: 'metric',
+  scoop: 'bucket-10l',
+  ...change,
+});

@@ -14,48 +14,30 @@ export interface LabelSize {
 
 const A4 = [210, 297] as const;
 const LETTER = [215.9, 279.4] as const;
-const single = (width: number, height: number): LabelSize => ({
-  id: `single-${width}x${height}`,
-  name: `one label, ${width} × ${height} mm`,
-  page: [width, height],
-  columns: 1,
-  rows: 1,
-  label: [width, height],
-  margin: [0, 0],
-  gap: [0, 0],
-});
+type Two = readonly [across: number, down: number];
+
+const sheet = (
+  id: string,
+  name: string,
+  page: Two,
+  [columns, rows]: Two,
+  label: Two,
+  margin: Two = [0, 0],
+  gap: Two = [0, 0],
+): LabelSize => ({ id, name, page, columns, rows, label, margin, gap });
+const single = (width: number, height: number): LabelSize =>
+  sheet(
+    `single-${width}x${height}`,
+    `one label, ${width} × ${height} mm`,
+    [width, height],
+    [1, 1],
+    [width, height],
+  );
 
 export const labelSizes: readonly LabelSize[] = [
-  {
-    id: 'a4-24',
-    name: 'A4, 24 of 70 × 37 mm',
-    page: A4,
-    columns: 3,
-    rows: 8,
-    label: [70, 37],
-    margin: [0, 0.5],
-    gap: [0, 0],
-  },
-  {
-    id: 'a4-65',
-    name: 'A4, 65 of 38 × 21 mm',
-    page: A4,
-    columns: 5,
-    rows: 13,
-    label: [38.1, 21.2],
-    margin: [4.7, 10.7],
-    gap: [2.5, 0],
-  },
-  {
-    id: 'letter-30',
-    name: 'Letter, 30 of 67 × 25 mm',
-    page: LETTER,
-    columns: 3,
-    rows: 10,
-    label: [66.7, 25.4],
-    margin: [4.8, 12.7],
-    gap: [3.1, 0],
-  },
+  sheet('a4-24', 'A4, 24 of 70 × 37 mm', A4, [3, 8], [70, 37], [0, 0.5]),
+  sheet('a4-65', 'A4, 65 of 38 × 21 mm', A4, [5, 13], [38.1, 21.2], [4.7, 10.7], [2.5, 0]),
+  sheet('letter-30', 'Letter, 30 of 67 × 25 mm', LETTER, [3, 10], [66.7, 25.4], [4.8, 12.7], [3.1, 0]),
   single(62, 29),
   single(100, 20),
 ];

@@ -1,14 +1,7 @@
 import fc from 'fast-check';
 import { isMet, penalty, stageAims, windowScore } from '#core/finder/aims';
 import { compareFound, type Found } from '#core/finder/best-of';
-import {
-  conflictOf,
-  formulated,
-  searchAll,
-  fastAndLimits,
-  starterFor,
-  type FinderJob,
-} from '#core/finder/formulate';
+import { conflictOf, formulated, searchAll, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { gcd, gathered } from '#core/finder/parts';
 import { merged, Search } from '#core/finder/search';
 import { FastEvaluation } from '#core/finder/fast-evaluation';
@@ -19,31 +12,16 @@ import { phWindow } from '#core/judge/windows';
 import { stages } from '#core/mix/stage';
 import { evaluateMix } from '#core/mix/evaluate';
 import { vesselKinds } from '#core/vessel/kinds';
-import { vesselKind, amendment, amendments, material, materials } from '#testing/library';
+import { finderJob } from '#testing/finder';
+import { vesselKind, amendment, material, materials } from '#testing/library';
 
-const library = new Map(amendments.map((a) => [a.id, a]));
 const cost = (id: string): number => 0.05 + (id.length % 7) * 0.03;
 
-function job(ids: readonly string[], change: Partial<FinderJob> = {}): FinderJob {
-  const stage = change.stage ?? 'germination';
-  const vessel = change.vessel ?? vesselKind('cell-72').vessel;
-  return {
-    stage,
-    vessel,
-    compaction: vessel.shape === 'block' ? 0.25 : 0,
+const job = (ids: readonly string[], change: Partial<FinderJob> = {}): FinderJob =>
+  finderJob(ids, {
     shelved: ids.map((id) => ({ material: material(id), costPerL: cost(id) })),
-    maxTotal: 6,
-    minParts: {},
-    maxParts: {},
-    materialsMax: 10,
-    peatMax: 1,
-    preferences: noPreferences,
-    lime: amendment('lime-dolomitic'),
-    starter: starterFor(stage, library),
-    fixedDoses: [],
     ...change,
-  };
-}
+  });
 
 /** Every set of whole parts, each computed by the plain model and scored by its readings: slow and obvious. */
 function naive(j: FinderJob): { tried: number; found: Found[] } {

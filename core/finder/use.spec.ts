@@ -1,29 +1,14 @@
 import { bindingWindow, differences, missingMaterial, neighboursOf } from '#core/finder/compare';
 import { correctBatch, type BatchState } from '#core/batch/correct';
-import { formulated, searchAll, fastAndLimits, starterFor, type FinderJob } from '#core/finder/formulate';
-import { noPreferences } from '#core/finder/fast-spec';
+import { formulated, searchAll, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { swapMaterial, swapsFor } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
-import { vesselKind, amendment, amendments, material, materials } from '#testing/library';
+import { finderJob } from '#testing/finder';
+import { amendment, material, materials } from '#testing/library';
 import { recipe } from '#testing/recipe';
 
-const library = new Map(amendments.map((a) => [a.id, a]));
-const job = (ids: string[]): FinderJob => ({
-  stage: 'germination',
-  vessel: vesselKind('cell-72').vessel,
-  compaction: 0,
-  shelved: ids.map((id) => ({ material: material(id) })),
-  maxTotal: 8,
-  minParts: {},
-  maxParts: {},
-  materialsMax: 10,
-  peatMax: 1,
-  preferences: noPreferences,
-  lime: amendment('lime-dolomitic'),
-  starter: starterFor('germination', library),
-  fixedDoses: [],
-});
+const job = (ids: string[]): FinderJob => finderJob(ids, { maxTotal: 8 });
 const help = { lime: amendment('lime-dolomitic'), gypsum: amendment('gypsum') };
 
 describe('why a recipe is where it is', () => {

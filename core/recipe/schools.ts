@@ -1,5 +1,6 @@
 import { type Stage } from '#core/mix/stage';
 import { type Recipe } from '#core/recipe/recipe';
+import { sketch } from '#core/recipe/sketch';
 import { starterMixes } from '#core/recipe/starter-mixes';
 
 /** How loudly a rule speaks that does not stop. */
@@ -21,27 +22,6 @@ export interface School {
   loudness: Partial<Record<string, Loudness>>;
 }
 
-type Parts = [material: string, parts: number][];
-
-function mix(
-  stage: Stage,
-  vessel: string,
-  parts: Parts,
-  limePh: number | null,
-  doses: [string, number][],
-  compactionPct = 0,
-): Recipe {
-  return {
-    stage,
-    vessel,
-    compactionPct,
-    components: parts.map(([material, n]) => ({ material, parts: n })),
-    lime: limePh === null ? null : { amendment: 'lime-dolomitic', ph: limePh },
-    amendments: doses.map(([amendment, gPerL]) => ({ amendment, gPerL })),
-    job: { trays: vessel.startsWith('pot') ? 100 : 10, sparePct: 8 },
-  };
-}
-
 /** Trade practice, no source. Words and mixes are ours. */
 export const schools: readonly School[] = [
   {
@@ -52,15 +32,11 @@ export const schools: readonly School[] = [
     costs: 'Prick out early: there is nothing to eat and little lime.',
     risks: 'Too sour for cabbages, lettuce and beet if they stay.',
     mixes: {
-      germination: mix(
+      germination: sketch(
         'germination',
         'pot-9',
-        [
-          ['peat-fine', 8],
-          ['sand-sharp', 1],
-        ],
-        5.5,
-        [['calcium-nitrate', 0.1]],
+        { 'peat-fine': 8, 'sand-sharp': 1 },
+        { ph: 5.5, doses: { 'calcium-nitrate': 0.1 } },
       ),
     },
     loudness: { 'lime-underdose': 'note', 'nitrogen-low': 'note' },
@@ -83,43 +59,29 @@ export const schools: readonly School[] = [
     costs: 'Wash it and give it calcium first; feed more nitrogen than in peat.',
     risks: 'Salt and potassium from a bad lot.',
     mixes: {
-      germination: mix('germination', 'cell-72', [['coir-pith', 1]], null, [['calcium-nitrate', 0.1]]),
-      rooting: mix(
+      germination: sketch(
+        'germination',
+        'cell-72',
+        { 'coir-pith': 1 },
+        { doses: { 'calcium-nitrate': 0.1 } },
+      ),
+      rooting: sketch(
         'rooting',
         'cell-24',
-        [
-          ['coir-pith', 1],
-          ['perlite-coarse', 3],
-        ],
-        null,
-        [['calcium-nitrate', 0.1]],
+        { 'coir-pith': 1, 'perlite-coarse': 3 },
+        { doses: { 'calcium-nitrate': 0.1 } },
       ),
-      seedling: mix(
+      seedling: sketch(
         'seedling',
         'cell-24',
-        [
-          ['coir-pith', 5],
-          ['perlite-fine', 2],
-        ],
-        null,
-        [
-          ['calcium-nitrate', 0.4],
-          ['superphosphate-triple', 0.2],
-        ],
+        { 'coir-pith': 5, 'perlite-fine': 2 },
+        { doses: { 'calcium-nitrate': 0.4, 'superphosphate-triple': 0.2 } },
       ),
-      potting: mix(
+      potting: sketch(
         'potting',
         'pot-11',
-        [
-          ['coir-pith', 4],
-          ['bark-pine', 1],
-          ['perlite-coarse', 2],
-        ],
-        null,
-        [
-          ['calcium-nitrate', 0.7],
-          ['superphosphate-triple', 0.4],
-        ],
+        { 'coir-pith': 4, 'bark-pine': 1, 'perlite-coarse': 2 },
+        { doses: { 'calcium-nitrate': 0.7, 'superphosphate-triple': 0.4 } },
       ),
     },
     loudness: { 'coir-calcium': 'warn', 'coir-salty': 'warn' },
@@ -132,31 +94,17 @@ export const schools: readonly School[] = [
     costs: 'Weight, weeds to pull, every heap is different: test each one.',
     risks: 'Salt and weeds under seed; gnats indoors.',
     mixes: {
-      seedling: mix(
+      seedling: sketch(
         'seedling',
         'pot-9',
-        [
-          ['peat-medium', 4],
-          ['compost', 2],
-          ['castings', 1],
-          ['sand-sharp', 1],
-          ['perlite-coarse', 2],
-        ],
-        6.2,
-        [],
+        { 'peat-medium': 4, compost: 2, castings: 1, 'sand-sharp': 1, 'perlite-coarse': 2 },
+        { ph: 6.2 },
       ),
-      potting: mix(
+      potting: sketch(
         'potting',
         'pot-13',
-        [
-          ['compost', 4],
-          ['castings', 3],
-          ['peat-medium', 4],
-          ['perlite-coarse', 3],
-          ['sand-sharp', 1],
-        ],
-        6.4,
-        [],
+        { compost: 4, castings: 3, 'peat-medium': 4, 'perlite-coarse': 3, 'sand-sharp': 1 },
+        { ph: 6.4 },
       ),
     },
     loudness: { 'living-at-germination': 'note', legionella: 'warn' },
@@ -169,36 +117,28 @@ export const schools: readonly School[] = [
     costs: 'Heavy to carry; loam must be found and sterilised.',
     risks: 'Little air in small cells; heated too far it gives off ammonium and manganese.',
     mixes: {
-      seedling: mix(
+      seedling: sketch(
         'seedling',
         'pot-9',
-        [
-          ['loam', 2],
-          ['peat-medium', 4],
-          ['perlite-coarse', 3],
-        ],
-        5.9,
-        [
-          ['calcium-nitrate', 0.3],
-          ['potassium-nitrate', 0.2],
-          ['superphosphate-triple', 0.2],
-        ],
+        { loam: 2, 'peat-medium': 4, 'perlite-coarse': 3 },
+        {
+          ph: 5.9,
+          doses: { 'calcium-nitrate': 0.3, 'potassium-nitrate': 0.2, 'superphosphate-triple': 0.2 },
+        },
       ),
-      potting: mix(
+      potting: sketch(
         'potting',
         'pot-15',
-        [
-          ['loam', 3],
-          ['peat-coarse', 3],
-          ['perlite-coarse', 3],
-        ],
-        6.3,
-        [
-          ['hoof-and-horn', 1],
-          ['potassium-nitrate', 0.4],
-          ['calcium-nitrate', 0.3],
-          ['superphosphate-triple', 0.3],
-        ],
+        { loam: 3, 'peat-coarse': 3, 'perlite-coarse': 3 },
+        {
+          ph: 6.3,
+          doses: {
+            'hoof-and-horn': 1,
+            'potassium-nitrate': 0.4,
+            'calcium-nitrate': 0.3,
+            'superphosphate-triple': 0.3,
+          },
+        },
       ),
     },
     loudness: { 'air-low': 'warn', 'living-at-germination': 'note' },
@@ -211,31 +151,17 @@ export const schools: readonly School[] = [
     costs: 'Water more often; more nitrogen, since bark takes some.',
     risks: 'Fresh bark heats and starves; too coarse for small cells.',
     mixes: {
-      rooting: mix(
+      rooting: sketch(
         'rooting',
         'pot-9',
-        [
-          ['bark-pine', 2],
-          ['perlite-coarse', 2],
-          ['peat-medium', 1],
-        ],
-        5.8,
-        [['calcium-nitrate', 0.1]],
+        { 'bark-pine': 2, 'perlite-coarse': 2, 'peat-medium': 1 },
+        { ph: 5.8, doses: { 'calcium-nitrate': 0.1 } },
       ),
-      potting: mix(
+      potting: sketch(
         'potting',
         'pot-13',
-        [
-          ['bark-pine', 6],
-          ['peat-medium', 2],
-          ['perlite-coarse', 1],
-        ],
-        5.8,
-        [
-          ['calcium-nitrate', 0.6],
-          ['coated-14-14-14', 2],
-          ['superphosphate-triple', 0.3],
-        ],
+        { 'bark-pine': 6, 'peat-medium': 2, 'perlite-coarse': 1 },
+        { ph: 5.8, doses: { 'calcium-nitrate': 0.6, 'coated-14-14-14': 2, 'superphosphate-triple': 0.3 } },
       ),
     },
     loudness: { 'bark-rest': 'warn', 'air-high': 'note' },
@@ -248,29 +174,17 @@ export const schools: readonly School[] = [
     costs: 'Weight; water daily in heat; feed from the top.',
     risks: 'Dries out; useless in small cells.',
     mixes: {
-      rooting: mix(
+      rooting: sketch(
         'rooting',
         'pot-9',
-        [
-          ['pumice', 4],
-          ['peat-medium', 1],
-        ],
-        5.8,
-        [['calcium-nitrate', 0.1]],
+        { pumice: 4, 'peat-medium': 1 },
+        { ph: 5.8, doses: { 'calcium-nitrate': 0.1 } },
       ),
-      potting: mix(
+      potting: sketch(
         'potting',
         'pot-15',
-        [
-          ['pumice', 3],
-          ['bark-pine', 2],
-          ['coir-pith', 2],
-        ],
-        5.8,
-        [
-          ['coated-13-13-13', 3],
-          ['calcium-nitrate', 0.7],
-        ],
+        { pumice: 3, 'bark-pine': 2, 'coir-pith': 2 },
+        { ph: 5.8, doses: { 'coated-13-13-13': 3, 'calcium-nitrate': 0.7 } },
       ),
     },
     loudness: { 'air-high': 'note', 'too-light': 'note' },

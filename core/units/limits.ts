@@ -9,6 +9,10 @@ export const limits = {
   /** Of one material, at the edge. Inside a draw a scoop may come out smaller: see `scoopedParts`. */
   parts: [0.0001, 1000],
   scoopedParts: [1e-6, 1000],
+  /** As a person types or steps them; links and remedies may be finer. */
+  typedParts: [0.01, 1000],
+  /** Floors and ceilings of a search. */
+  partsLimit: [0, 20],
   materialsInMix: [1, 30],
   dosesInMix: [0, 30],
   doseGPerL: [0, 1000],
@@ -59,5 +63,11 @@ export const limits = {
   kettleLitres: [0.2, 200],
   loads: [0, 200],
   labels: [1, 500],
+  /** Any amounts in one unit, of a yield test. */
+  scooped: [0.01, 100_000],
+  /** What a stand-in is told lies on it. */
+  onInstrument: [-1_000_000, 1_000_000],
   usedCount: [1, 1_000_000],
 } as const satisfies Record<string, Range>;
+
+export type LimitName = keyof typeof limits;

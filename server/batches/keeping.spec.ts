@@ -1,13 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
+import { figuresOf } from '#core/judge/figures';
+import { mixInputOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
+import { LibraryStore } from '#server/library/store';
 import { seedDemo } from '#server/demo/seed';
 import { demoBatches, demoMixes } from '#server/demo/nursery';
-import { testApp, TODAY } from '#testing/server';
+import { newBatch, testApp, TODAY } from '#testing/server';
 
 const recipe = starterMixes.germination;
 const key = '6fa459ea-ee8a-4ca4-894e-db77e160355e';
-const batch = { key, name: 'First run', recipe, madeOn: '2031-03-04', units: 'metric', scoop: 'bucket-10l' };
+const batch = newBatch({ key, name: 'First run' });
 
 describe('mixes', () => {
   test('a change is a new version; the old one stays; the same recipe is no change', async () => {
@@ -23,6 +26,16 @@ describe('mixes', () => {
     expect(versions.map((v: { recipe: object }) => v.recipe)).toEqual([changed, recipe]);
     expect(() => db.prepare("UPDATE mix_versions SET recipe_json = '{}'").run()).toThrow('never changes');
     expect(() => db.prepare('DELETE FROM mix_versions').run()).toThrow('never deleted');
+  });
+
+  test('what it came to is kept with it; a recipe from before has no figures and still opens', async () => {
+    const { app, db } = testApp();
+    const sent = { key: randomUUID(), name: 'Seed mix', recipe };
+    const { figures, mixId } = (await request(app).post('/api/mixes').send(sent)).body;
+    expect(figures).toEqual(figuresOf(mixInputOf(recipe, new LibraryStore(db).library())));
+    expect(figures.values.air).toBeGreaterThan(1);
+    db.exec(`DROP TRIGGER mix_versions_never_change; UPDATE mix_versions SET figures_json = NULL`);
+    expect((await request(app).get(`/api/mixes/${mixId}/versions`)).body[0].figures).toBeNull();
   });
 
   test('putting away can be undone', async () => {

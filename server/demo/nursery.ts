@@ -1,5 +1,6 @@
 import { type EntryData } from '#contract/record';
 import { type Job, type Recipe } from '#core/recipe/recipe';
+import { sketch } from '#core/recipe/sketch';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { gPerLInPoundPerCubicYard as lbPerYd3 } from '#core/units/factors';
 
@@ -25,56 +26,39 @@ export const demoMixes: readonly DemoMix[] = [
   {
     name: 'Block mix, 50 mm',
     note: 'Lettuce and beet. Pressed wet, carries the plant to the field.',
-    recipe: {
-      stage: 'seedling',
-      vessel: 'block-50',
-      compactionPct: 25,
-      components: [
-        { material: 'peat-black', parts: 3 },
-        { material: 'peat-fine', parts: 3 },
-        { material: 'compost', parts: 1 },
-        { material: 'sand-sharp', parts: 1 },
-      ],
-      lime: { amendment: 'lime-dolomitic', ph: 5.9 },
-      amendments: [{ amendment: 'blood-meal', gPerL: 1 }],
-      job: { trays: 20, sparePct: 8 },
-    },
+    recipe: sketch(
+      'seedling',
+      'block-50',
+      { 'peat-black': 3, 'peat-fine': 3, compost: 1, 'sand-sharp': 1 },
+      { ph: 5.9, doses: { 'blood-meal': 1 }, firmPct: 25, job: { trays: 20, sparePct: 8 } },
+    ),
   },
   {
     name: 'Seed mix, no peat',
     note: 'Coir for customers who ask.',
-    recipe: {
-      stage: 'germination',
-      vessel: 'cell-72',
-      compactionPct: 0,
-      components: [
-        { material: 'coir-pith', parts: 4 },
-        { material: 'perlite-fine', parts: 1 },
-      ],
-      lime: null,
-      amendments: [{ amendment: 'calcium-nitrate', gPerL: 0.1 }],
-      job: { trays: 10, sparePct: 8 },
-    },
+    recipe: sketch(
+      'germination',
+      'cell-72',
+      { 'coir-pith': 4, 'perlite-fine': 1 },
+      { doses: { 'calcium-nitrate': 0.1 } },
+    ),
   },
   {
     name: 'Peat-lite mix A (1967)',
     note: 'Worked example: Boodley & Sheldrake, Cornell Peat-Lite Mixes, per cubic yard 11 bushels each of sphagnum peat and vermiculite, 5 lb dolomitic limestone, 2 lb superphosphate, 1 lb calcium nitrate (from memory).',
-    recipe: {
-      stage: 'potting',
-      vessel: 'pot-15',
-      compactionPct: 0,
-      components: [
-        { material: 'peat-medium', parts: 11 },
-        { material: 'vermiculite-medium', parts: 11 },
-      ],
-      lime: null,
-      amendments: [
-        { amendment: 'lime-dolomitic', gPerL: rounded(5) },
-        { amendment: 'superphosphate-single', gPerL: rounded(2) },
-        { amendment: 'calcium-nitrate', gPerL: rounded(1) },
-      ],
-      job: { litres: 764.555 },
-    },
+    recipe: sketch(
+      'potting',
+      'pot-15',
+      { 'peat-medium': 11, 'vermiculite-medium': 11 },
+      {
+        doses: {
+          'lime-dolomitic': rounded(5),
+          'superphosphate-single': rounded(2),
+          'calcium-nitrate': rounded(1),
+        },
+        job: { litres: 764.555 },
+      },
+    ),
   },
 ];
 

@@ -4,6 +4,8 @@ import { type EntryData } from '#contract/record';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
+import { figuresOf } from '#core/judge/figures';
+import { mixInputOf } from '#core/recipe/recipe';
 import { BatchStore } from '#server/batches/store';
 import { Folder } from '#server/database/folder';
 import { type Db } from '#server/database/db';
@@ -47,7 +49,10 @@ const startOf = (now: Date): string => addDays(now, -60).toISOString();
 function mixesAndBatches(db: Db, now: Date): void {
   const [mixes, batches, library] = [new MixStore(db), new BatchStore(db), new LibraryStore(db).library()];
   const kept = new Map(
-    demoMixes.map((m, i) => [m.name, mixes.create(keyOf('a000', i), m.name, m.note, m.recipe, startOf(now))]),
+    demoMixes.map(({ name, note, recipe }, i) => {
+      const figures = figuresOf(mixInputOf(recipe, library));
+      return [name, mixes.create(keyOf('a000', i), name, note, recipe, figures, startOf(now))];
+    }),
   );
   demoBatches.forEach(({ mix, name, daysAgo, job }, index) => {
     const version = kept.get(mix);

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { testApp } from '#testing/server';
+import { newBatch, testApp } from '#testing/server';
 
 const { app } = testApp();
 interface Operation {
@@ -9,17 +9,13 @@ interface Operation {
   requestBody?: { content: { 'application/json': { schema: { type?: string; properties?: object } } } };
   responses: Record<string, object>;
 }
+interface Layer {
+  route?: { path: string; methods: Record<string, boolean> };
+  handle?: { stack?: Layer[] };
+}
 let paths: Record<string, Record<string, Operation>>;
 beforeAll(async () => {
-  const batch = {
-    key: randomUUID(),
-    name: 'Run',
-    recipe: starterMixes.germination,
-    madeOn: '2031-03-04',
-    units: 'metric',
-    scoop: 'bucket-10l',
-  };
-  await request(app).post('/api/batches').send(batch).expect(201);
+  await request(app).post('/api/batches').send(newBatch()).expect(201);
   await request(app)
     .post('/api/lots')
     .send({ key: randomUUID(), item: 'loam', name: 'Heap', receivedOn: '2031-03-01' })
@@ -57,6 +53,27 @@ test('everything that it tells of is there', async () => {
     }
   }
   expect(told.length).toBeGreaterThan(28);
+});
+
+test('nothing is served that it does not tell of', () => {
+  const served: string[] = [];
+  const walk = (layers: Layer[], under: string): void => {
+    for (const { route, handle } of layers) {
+      if (route)
+        for (const method of Object.keys(route.methods)) served.push(`${method} ${under}${route.path}`);
+      if (handle?.stack) walk(handle.stack, under);
+    }
+  };
+  // The router of the API is the one that serves its health.
+  const api = (app.router as unknown as { stack: Layer[] }).stack
+    .flatMap((layer) => (layer.handle?.stack ? [layer.handle.stack] : []))
+    .filter((stack) => stack.some(({ route }) => route?.path === '/health'));
+  expect(api).toHaveLength(1);
+  walk(api[0]!, '/api');
+  const told = Object.entries(paths).flatMap(([path, operations]) =>
+    Object.keys(operations).map((method) => `${method} ${path.replace(/\{(\w+)\}/g, ':$1')}`),
+  );
+  expect(served.sort()).toEqual(told.sort());
 });
 
 test('the computing endpoints of the contract are there, with the schemas that check them', () => {

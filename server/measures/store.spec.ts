@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
-import { starterMixes } from '#core/recipe/starter-mixes';
-import { testApp } from '#testing/server';
+import { newBatch, testApp } from '#testing/server';
 
 const { app } = testApp();
 const add = (measure: object) =>
@@ -12,15 +11,11 @@ const add = (measure: object) =>
 test('an own bucket is kept, counts on a card, and the card keeps it when it is put away', async () => {
   const { body: bucket } = await add({ name: 'Green bucket', litres: 7.5, heapedLitres: 9 });
   expect((await request(app).get('/api/measures')).body).toEqual([bucket]);
-  const batch = {
-    key: randomUUID(),
-    name: 'Run',
-    recipe: starterMixes.germination,
-    madeOn: '2031-03-04',
-    units: 'metric',
-    scoop: `own-${bucket.id}-heaped`,
-  };
-  const made = (await request(app).post('/api/batches').send(batch)).body;
+  const made = (
+    await request(app)
+      .post('/api/batches')
+      .send(newBatch({ scoop: `own-${bucket.id}-heaped` }))
+  ).body;
   const measure = { id: `own-${bucket.id}-heaped`, name: 'Green bucket, heaped', litres: 9 };
   expect(made.snapshot.choice.measure).toMatchObject(measure);
   await request(app).delete(`/api/measures/${bucket.id}`).expect(204);
@@ -32,7 +27,7 @@ test('an own bucket is kept, counts on a card, and the card keeps it when it is 
   expect((await request(app).get('/api/measures')).body).toEqual([bucket]);
   const answer = await request(app)
     .post('/api/batches')
-    .send({ ...batch, key: randomUUID(), scoop: 'own-99-struck' });
+    .send(newBatch({ scoop: 'own-99-struck' }));
   expect([answer.status, answer.body.issues[0].path]).toEqual([400, 'scoop']);
 });
 

@@ -1,3 +1,4 @@
+import { figuresOf, type Figures } from '#core/judge/figures';
 import { type Recipe } from '#core/recipe/recipe';
 import { mixInputOf } from '#core/recipe/recipe';
 import { notFound } from '#server/http/problem';
@@ -7,13 +8,13 @@ import { type LibraryStore } from '#server/library/store';
 import { type MixStore } from '#server/mixes/store';
 
 export function mixRoutes(api: Api, mixes: MixStore, library: LibraryStore, now: () => Date): void {
-  const checkIds = (recipe: Recipe): void => void mixInputOf(recipe, library.library(), 'recipe.');
+  /** @throws RangeError for an id that is not known */
+  const figures = (recipe: Recipe): Figures => figuresOf(mixInputOf(recipe, library.library(), 'recipe.'));
   api.serve('mixes', () => mixes.all());
   api.serve('keepMix', ({ body: { key, name, note, recipe } }) => {
     const known = mixes.byKey(key);
     if (known) return new Again(known);
-    checkIds(recipe);
-    return mixes.create(key, name, note, recipe, now().toISOString());
+    return mixes.create(key, name, note, recipe, figures(recipe), now().toISOString());
   });
   api.serve('mixVersions', ({ params: { id } }) => {
     const versions = mixes.versions(id);
@@ -23,9 +24,8 @@ export function mixRoutes(api: Api, mixes: MixStore, library: LibraryStore, now:
   api.serve('keepMixVersion', ({ params: { id }, body: { key, recipe } }) => {
     const known = mixes.byKey(key);
     if (known) return new Again(known);
-    checkIds(recipe);
     if (mixes.versions(id).length === 0) throw notFound('mix', id);
-    return mixes.addVersion(key, id, recipe, now().toISOString());
+    return mixes.addVersion(key, id, recipe, figures(recipe), now().toISOString());
   });
   putAwayRoutes(api, 'mix', ['putAwayMix', 'restoreMix'], mixes, now);
 }

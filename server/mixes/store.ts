@@ -1,16 +1,18 @@
-import { type MixVersion } from '#contract/mixes';
+import { figuresSchema, type MixVersion } from '#contract/mixes';
+import { type Figures } from '#core/judge/figures';
 import { recipeSchema } from '#contract/recipe';
 import { type Recipe } from '#core/recipe/recipe';
 import { type Db } from '#server/database/db';
 
-type Row = Omit<MixVersion, 'recipe'> & { recipe_json: string };
+type Row = Omit<MixVersion, 'recipe' | 'figures'> & { recipe_json: string; figures_json: string | null };
 
-const SELECT = `SELECT v.id, v.mix_id AS mixId, v.version, m.name, m.note, v.recipe_json, v.created_at AS createdAt
+const SELECT = `SELECT v.id, v.mix_id AS mixId, v.version, m.name, m.note, v.recipe_json, v.figures_json, v.created_at AS createdAt
   FROM mix_versions v JOIN mixes m ON m.id = v.mix_id`;
 
-const read = ({ recipe_json, ...row }: Row): MixVersion => ({
+const read = ({ recipe_json, figures_json, ...row }: Row): MixVersion => ({
   ...row,
   recipe: recipeSchema.parse(JSON.parse(recipe_json)),
+  figures: figures_json === null ? null : figuresSchema.parse(JSON.parse(figures_json)),
 });
 
 /** Recipes by name, each a row of versions that never change. */
@@ -34,7 +36,7 @@ export class MixStore {
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE v.key = ?`);
     this.insertMix = db.prepare('INSERT INTO mixes (key, name, note, created_at) VALUES (?, ?, ?, ?)');
     this.insertVersion = db.prepare(
-      'INSERT INTO mix_versions (key, mix_id, version, recipe_json, created_at) VALUES (?, ?, ?, ?, ?)',
+      'INSERT INTO mix_versions (key, mix_id, version, recipe_json, figures_json, created_at) VALUES (?, ?, ?, ?, ?, ?)',
     );
     this.setAway = db.prepare('UPDATE mixes SET deleted_at = ? WHERE id = ?');
   }
@@ -59,15 +61,15 @@ export class MixStore {
   }
 
   /** @param key of the client; the first version carries it as well */
-  create(key: string, name: string, note: string, recipe: Recipe, now: string): MixVersion {
+  create(key: string, name: string, note: string, recipe: Recipe, figures: Figures, now: string): MixVersion {
     return this.db.transaction(() => {
       const mix = this.insertMix.run(key, name, note, now);
-      return this.addVersion(key, Number(mix.lastInsertRowid), recipe, now);
+      return this.addVersion(key, Number(mix.lastInsertRowid), recipe, figures, now);
     })();
   }
 
   /** @returns the new version; the newest as it is when nothing changed */
-  addVersion(key: string, mixId: number, recipe: Recipe, now: string): MixVersion {
+  addVersion(key: string, mixId: number, recipe: Recipe, figures: Figures, now: string): MixVersion {
     return this.db.transaction(() => {
       const newest = this.versions(mixId)[0];
       if (newest && JSON.stringify(newest.recipe) === JSON.stringify(recipe)) return newest;
@@ -76,6 +78,7 @@ export class MixStore {
         mixId,
         (newest?.version ?? 0) + 1,
         JSON.stringify(recipe),
+        JSON.stringify(figures),
         now,
       );
       return read(this.one.get(Number(lastInsertRowid))!);

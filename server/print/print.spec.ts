@@ -1,28 +1,22 @@
-import { randomUUID } from 'node:crypto';
 import { inflateSync } from 'node:zlib';
 import { create, type Font } from 'fontkit';
 import { readFileSync } from 'node:fs';
 import jsQR from 'jsqr';
 import request from 'supertest';
 import { scoops } from '#core/batch/scoops';
-import { starterMixes } from '#core/recipe/starter-mixes';
 import { labelSizes } from '#core/batch/label-sizes';
 import { type Batch } from '#contract/batches';
 import { benchCard } from '#server/print/card';
-import { testApp } from '#testing/server';
+import { newBatch, testApp } from '#testing/server';
 
 const { app } = testApp();
 let id: number;
 beforeAll(async () => {
-  const batch = {
-    key: randomUUID(),
-    name: 'First tomatoes',
-    recipe: starterMixes.germination,
-    madeOn: '2031-03-04',
-    units: 'metric',
-    scoop: 'bucket-10l',
-  };
-  id = (await request(app).post('/api/batches').send(batch)).body.id;
+  id = (
+    await request(app)
+      .post('/api/batches')
+      .send(newBatch({ name: 'First tomatoes' }))
+  ).body.id;
 });
 
 async function fetchPdf(path: string): Promise<Buffer> {

@@ -2,21 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { createServer, type Server } from 'node:http';
 import { type AddressInfo } from 'node:net';
 import request from 'supertest';
-import { starterMixes } from '#core/recipe/starter-mixes';
-import { testApp } from '#testing/server';
+import { newBatch, testApp } from '#testing/server';
 
 const { app, db } = testApp();
 let id: number;
 beforeAll(async () => {
-  const batch = {
-    key: randomUUID(),
-    name: 'Run',
-    recipe: starterMixes.germination,
-    madeOn: '2031-03-04',
-    units: 'metric',
-    scoop: 'bucket-10l',
-  };
-  id = (await request(app).post('/api/batches').send(batch)).body.id;
+  id = (await request(app).post('/api/batches').send(newBatch())).body.id;
 });
 const enter = (data: object, seen = 0, key: string = randomUUID()) =>
   request(app).post(`/api/batches/${id}/entries`).send({ key, seen, data });

@@ -1,16 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
+import { type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { testApp } from '#testing/server';
+import { newBatch, testApp } from '#testing/server';
 
 /** Today is 4 March 2031. */
 const { app } = testApp();
 async function make(
   name: string,
   madeOn: string,
-  recipe: object = starterMixes.germination,
+  recipe: Recipe = starterMixes.germination,
 ): Promise<number> {
-  const batch = { key: randomUUID(), name, recipe, madeOn, units: 'metric', scoop: 'bucket-10l' };
+  const batch = newBatch({ name, recipe, madeOn });
   return (await request(app).post('/api/batches').send(batch)).body.id as number;
 }
 const tick = (id: number, step: string, done = true) =>

@@ -14,24 +14,24 @@ import { KitChoice } from '../data/kit-choice';
       <summary>Tub, loads and heat</summary>
       <app-number-field
         [label]="'The tub turns, ' + per().volume + ' loose'"
-        [value]="choice.kit().tubLitres / per().litres"
-        [min]="1"
-        [max]="1000"
-        (changed)="$event !== undefined && choice.set({ tubLitres: $event * per().litres })"
+        [value]="choice.kit().tubLitres"
+        [per]="per().litres"
+        within="tubLitres"
+        (changed)="$event !== undefined && choice.set({ tubLitres: $event })"
       />
       <app-number-field
         [label]="'One lifts at most, ' + per().mass"
-        [value]="choice.kit().liftKg / per().kg"
-        [min]="3"
-        [max]="100"
-        (changed)="$event !== undefined && choice.set({ liftKg: $event * per().kg })"
+        [value]="choice.kit().liftKg"
+        [per]="per().kg"
+        within="liftKg"
+        (changed)="$event !== undefined && choice.set({ liftKg: $event })"
       />
       <app-number-field
         [label]="'The kettle holds, ' + per().volume"
-        [value]="choice.kit().kettleLitres / per().litres"
-        [min]="0.2"
-        [max]="50"
-        (changed)="$event !== undefined && choice.set({ kettleLitres: $event * per().litres })"
+        [value]="choice.kit().kettleLitres"
+        [per]="per().litres"
+        within="kettleLitres"
+        (changed)="$event !== undefined && choice.set({ kettleLitres: $event })"
       />
       <app-tick-field [checked]="choice.kit().heat" (changed)="choice.set({ heat: $event })">
         heat it through

@@ -120,6 +120,7 @@ test('opened, changed, kept', () => {
     version: 1,
     name: 'House',
     note: '',
+    figures: null,
     createdAt: '2031-03-04T09:30:00.000Z',
     recipe: starterMixes.seedling,
   };

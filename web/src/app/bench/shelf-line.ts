@@ -42,9 +42,9 @@ import { materialSays, shortName } from '../ui/words/words';
         <div class="more">
           <app-number-field
             [label]="'Price per ' + per().unit + ', loose'"
-            [value]="line.costPerL === null ? undefined : line.costPerL * per().litres"
-            [min]="0"
-            [max]="1000000"
+            [value]="line.costPerL ?? undefined"
+            [per]="1 / per().litres"
+            within="pricePerUnit"
             (changed)="price($event)"
           />
           <ng-content />
@@ -108,8 +108,8 @@ export class ShelfLineRow {
     this.units.system() === 'metric' ? { unit: 'L', litres: 1 } : { unit: 'gal', litres: litresIn.gallon },
   );
 
-  protected price(shown: number | undefined): void {
-    this.put({ costPerL: shown === undefined ? null : shown / this.per().litres });
+  protected price(costPerL: number | undefined): void {
+    this.put({ costPerL: costPerL ?? null });
   }
 
   protected put(change: Partial<ShelfLine>): void {

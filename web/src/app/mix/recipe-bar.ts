@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Observable } from 'rxjs';
+import { MODEL, movedSince } from '#core/judge/figures';
+import { fixed } from '#core/units/show';
 import { MixesService, type MixVersion } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
-import { stageNames } from '../ui/words/words';
+import { readingWords, stageNames } from '../ui/words/words';
 import { RecipeStore } from '../bench/recipe-store';
 
 /** Which recipe this is: open a kept one, keep this one. */
@@ -31,6 +33,23 @@ export class RecipeBar {
     const opened = this.store.opened();
     if (!opened) return 'A recipe without a name';
     return opened.name + (this.store.changed() ? ', changed' : '');
+  });
+
+  /** What a later model gives otherwise than on the day when this was kept. */
+  protected readonly moved = computed(() => {
+    const [opened, outcome] = [this.store.opened(), this.store.outcome()];
+    if (!opened || this.store.changed() || outcome.state !== 'computed') return '';
+    const { figures } = opened;
+    const moved = figures ? movedSince(figures, outcome.judgement.readings) : [];
+    if (moved.length > 0) {
+      const { noun } = this.store.kind();
+      const all = moved.map(({ id, from, to }) => {
+        const { name, places } = readingWords(id, noun);
+        return `${name.toLowerCase()} ${fixed(from, places)} → ${fixed(to, places)}`;
+      });
+      return `Reckoned anew since it was kept: ${all.join(', ')}.`;
+    }
+    return figures === null && MODEL > 1 ? 'Kept by an earlier reckoning: its figures may have moved.' : '';
   });
 
   protected keep(): void {

@@ -15,8 +15,7 @@ import { TextField } from '../ui/fields/text-field';
       <app-number-field
         label="How many"
         [value]="count()"
-        [min]="1"
-        [max]="500"
+        within="labels"
         [whole]="true"
         (changed)="count.set($event ?? 1)"
       />

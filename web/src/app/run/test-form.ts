@@ -58,8 +58,7 @@ let count = 0;
             <app-number-field
               [label]="f.label + (n.unit ? ', ' + n.unit : '')"
               [value]="numberIn(f.id)"
-              [min]="n.low"
-              [max]="n.high"
+              [within]="[n.low, n.high]"
               (changed)="set(f.id, $event)"
             />
             @if (n.from) {

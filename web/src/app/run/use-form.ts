@@ -12,8 +12,7 @@ import { RunState, today } from './run-state';
     <app-number-field
       label="How many"
       [value]="count()"
-      [min]="1"
-      [max]="1000000"
+      within="usedCount"
       [whole]="true"
       (changed)="count.set($event)"
     />

@@ -57,7 +57,7 @@ export class SettingsPage {
     void this.router.navigateByUrl('/mix');
   }
 
-  protected setSpread(name: keyof Spreads, times: number, shown: number | undefined): void {
-    if (shown !== undefined) this.scatter.set(name, shown / times);
+  protected setSpread(name: keyof Spreads, value: number | undefined): void {
+    if (value !== undefined) this.scatter.set(name, value);
   }
 }

@@ -40,15 +40,15 @@ import { NumberField } from '../ui/fields/number-field';
       <app-number-field
         [label]="'Holds, struck, ' + per().unit"
         [value]="struck()"
-        [min]="0.001"
-        [max]="1000"
+        [per]="per().litres"
+        within="measureLitres"
         (changed)="struck.set($event)"
       />
       <app-number-field
         [label]="'Heaped, ' + per().unit + ' (if you heap it)'"
         [value]="heaped()"
-        [min]="0.001"
-        [max]="2000"
+        [per]="per().litres"
+        within="heapedLitres"
         (changed)="heaped.set($event)"
       />
       <button
@@ -95,13 +95,12 @@ export class MeasureList {
   protected add(): void {
     const [struck, heaped] = [this.struck(), this.heaped()];
     if (struck === undefined) return;
-    const { litres } = this.per();
     this.problem.set('');
     this.measures
       .add({
         name: this.name().trim(),
-        litres: struck * litres,
-        heapedLitres: heaped === undefined ? null : heaped * litres,
+        litres: struck,
+        heapedLitres: heaped ?? null,
       })
       .subscribe({
         next: () => {

@@ -51,8 +51,8 @@ export class DoseList {
   /** What the stepper of a dose counts in: g/L, or lb/yd³ of US trade sheets. */
   protected readonly doseUnit = computed(() =>
     this.units.system() === 'metric'
-      ? { unit: 'g/L', gPerL: 1, step: 0.05, most: 1000 }
-      : { unit: 'lb/yd³', gPerL: gPerLInPoundPerCubicYard, step: 0.1, most: 1685 },
+      ? { unit: 'g/L', gPerL: 1, step: 0.05 }
+      : { unit: 'lb/yd³', gPerL: gPerLInPoundPerCubicYard, step: 0.1 },
   );
 
   protected readonly lime = computed(() => {
@@ -90,8 +90,7 @@ export class DoseList {
     if (lime) this.store.patch({ lime: { ...lime, ph } }, 'ph');
   }
 
-  protected setDose(id: string, shown: number): void {
-    const gPerL = shown * this.doseUnit().gPerL;
+  protected setDose(id: string, gPerL: number): void {
     const amendments = this.store.recipe().amendments.map((d) => (d.amendment === id ? { ...d, gPerL } : d));
     this.store.patch({ amendments }, `dose of ${id}`);
   }

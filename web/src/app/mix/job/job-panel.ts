@@ -41,10 +41,10 @@ export class JobPanel {
     return kind.perTray > 1 ? (kind.vessel.shape === 'block' ? 'sets' : 'trays') : `${kind.noun}s`;
   });
   protected readonly single = computed(() => vesselsOf(this.store.recipe().job, this.store.kind()));
-  /** Litres, or gallons, as the stepper shows them. */
+  /** What the stepper counts volumes in. */
   protected readonly ownLitres = computed(() => {
     const perUnit = this.units.system() === 'metric' ? 1 : litresIn.gallon;
-    return { value: this.store.litres() / perUnit, perUnit, unit: perUnit === 1 ? 'L' : 'gal' };
+    return { perUnit, unit: perUnit === 1 ? 'L' : 'gal' };
   });
 
   protected setTrays(trays: number): void {
@@ -57,8 +57,8 @@ export class JobPanel {
     if (job) this.store.patch({ job: { ...job, sparePct } }, 'spare');
   }
 
-  protected setLitres(amount: number): void {
-    this.store.patch({ job: { litres: amount * this.ownLitres().perUnit } }, 'litres');
+  protected setLitres(litres: number): void {
+    this.store.patch({ job: { litres } }, 'litres');
   }
 
   protected countBy(way: 'trays' | 'litres'): void {

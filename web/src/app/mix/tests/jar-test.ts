@@ -22,8 +22,7 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
         <app-number-field
           [label]="dose + ' g/L, pH'"
           [value]="read()[i]"
-          [min]="2.5"
-          [max]="11"
+          within="measuredPh"
           (changed)="take(i, $event)"
         />
       }

@@ -26,15 +26,13 @@ const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, na
         <app-number-field
           label="Scooped in all, any unit"
           [value]="scooped()"
-          [min]="0.01"
-          [max]="100000"
+          within="scooped"
           (changed)="scooped.set($event); takeYield()"
         />
         <app-number-field
           label="Settled to, same unit"
           [value]="settled()"
-          [min]="0.01"
-          [max]="100000"
+          within="scooped"
           (changed)="settled.set($event); takeYield()"
         />
         @if (yieldProblem()) {
@@ -43,22 +41,19 @@ const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, na
         <app-number-field
           label="Air after draining, %"
           [value]="tests().airPct"
-          [min]="0"
-          [max]="90"
+          within="measuredAirPct"
           (changed)="set({ airPct: $event })"
         />
         <app-number-field
           label="pH by pen, a week after liming"
           [value]="tests().ph"
-          [min]="2.5"
-          [max]="11"
+          within="measuredPh"
           (changed)="set({ ph: $event })"
         />
         <app-number-field
           label="EC by pen, mS/cm"
           [value]="ec()"
-          [min]="0"
-          [max]="50"
+          within="measuredEcMSPerCm"
           (changed)="setEc($event)"
         />
         <app-choice-field

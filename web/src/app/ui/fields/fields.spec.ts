@@ -9,16 +9,14 @@ import { Stepper } from './stepper';
     <app-number-field
       label="pH"
       [value]="ph()"
-      [min]="2.5"
-      [max]="11"
+      within="measuredPh"
       [whole]="whole()"
       (changed)="heard.push($event); ph.set($event)"
     />
     <app-stepper
       label="Parts"
       [value]="parts()"
-      [min]="0.5"
-      [max]="12"
+      [within]="[0.5, 12]"
       [step]="0.5"
       (changed)="parts.set($event)"
     />
@@ -29,6 +27,29 @@ class Host {
   readonly whole = signal(false);
   readonly parts = signal(4);
   readonly heard: (number | undefined)[] = [];
+}
+
+@Component({
+  imports: [NumberField, Stepper],
+  template: `
+    <app-number-field
+      label="Tub"
+      within="tubLitres"
+      [value]="37.85411784"
+      [per]="3.785411784"
+      (changed)="kept.push($event!)"
+    />
+    <app-stepper
+      label="Tub"
+      within="tubLitres"
+      [value]="37.85411784"
+      [per]="3.785411784"
+      (changed)="kept.push($event)"
+    />
+  `,
+})
+class Gallons {
+  readonly kept: number[] = [];
 }
 
 let fixture: ComponentFixture<Host>;
@@ -73,6 +94,37 @@ describe('a number that may be left empty', () => {
     fixture.componentInstance.whole.set(true);
     type('app-number-field', '5.5');
     expect(alert()).toBe('pH: must be a whole number from 2.5 to 11');
+  });
+});
+
+describe('a number shown in another unit than it is kept in', () => {
+  const gallons = 3.785411784;
+  const host = (): { kept: number[]; field: HTMLInputElement; step: HTMLInputElement } => {
+    const other = TestBed.createComponent(Gallons);
+    TestBed.tick();
+    const of = (name: string): HTMLInputElement =>
+      (other.nativeElement as HTMLElement).querySelector(`${name} input`)!;
+    return { kept: other.componentInstance.kept, field: of('app-number-field'), step: of('app-stepper') };
+  };
+
+  test('reads in its own, gives back what is kept, and holds the ends of the range', () => {
+    const { kept, field, step } = host();
+    expect([field.value, step.value]).toEqual(['10', '10']);
+    for (const one of [field, step]) {
+      one.value = '2';
+      one.dispatchEvent(new Event('input'));
+    }
+    expect(kept[0]).toBeCloseTo(2 * gallons, 9);
+    expect(kept[1]).toBeCloseTo(2 * gallons, 9);
+    // 5000 L read as 1320 gal: what is shown as the most can be typed, and is kept as the most.
+    field.value = '1320';
+    field.dispatchEvent(new Event('input'));
+    expect(kept[2]).toBeCloseTo(1320 * gallons, 6);
+    field.value = '1400';
+    field.dispatchEvent(new Event('input'));
+    TestBed.tick();
+    expect(kept).toHaveLength(3);
+    expect(field.parentElement!.textContent).toContain('must be a number from 0.264 to 1320');
   });
 });
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { numberProblem, readNumber } from './number-text';
+import { keptNumber, numberProblem, readNumber, type Within } from './number-text';
 
 let count = 0;
 
@@ -29,8 +29,9 @@ let count = 0;
 export class NumberField {
   readonly label = input.required<string>();
   readonly value = input.required<number | undefined>();
-  readonly min = input.required<number>();
-  readonly max = input.required<number>();
+  readonly within = input.required<Within>();
+  /** Of what is kept, one of what is shown: litres in a gallon. */
+  readonly per = input(1);
   readonly whole = input(false);
   /** undefined when the field was emptied. */
   readonly changed = output<number | undefined>();
@@ -38,7 +39,10 @@ export class NumberField {
   protected readonly id = `number-${++count}`;
   /** What a person types stands until the value becomes another one than was typed. */
   protected readonly typed = linkedSignal<number | undefined, string>({
-    source: this.value,
+    source: computed(() => {
+      const value = this.value();
+      return value === undefined ? undefined : value / this.per();
+    }),
     computation: (value, previous) => {
       if (previous && same(value, readNumber(previous.value))) return previous.value;
       return value === undefined ? '' : String(Number(value.toFixed(3)));
@@ -46,13 +50,15 @@ export class NumberField {
   });
   protected readonly problem = computed(() => {
     const number = readNumber(this.typed());
-    const bounds = { min: this.min(), max: this.max(), whole: this.whole() };
-    return number === undefined ? '' : numberProblem(this.label(), number, bounds);
+    if (number === undefined) return '';
+    return numberProblem(this.label(), number, this.within(), this.per(), this.whole());
   });
 
   protected take(text: string): void {
     this.typed.set(text);
-    if (!this.problem()) this.changed.emit(readNumber(text));
+    if (this.problem()) return;
+    const number = readNumber(text);
+    this.changed.emit(number === undefined ? undefined : keptNumber(number, this.within(), this.per()));
   }
 }
 

@@ -1,16 +1,35 @@
-/** Where a number may lie. */
-export interface Bounds {
-  min: number;
-  max: number;
-  whole?: boolean;
-}
+import { type LimitName, limits, type Range } from '#core/units/limits';
 
 /** A number as people type it, with a point or a comma; undefined for nothing, NaN for what is no number. */
 export const readNumber = (text: string): number | undefined =>
   text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'));
 
-/** What is wrong with a number in a field, in words; empty where nothing is. */
-export function numberProblem(label: string, number: number, { min, max, whole = false }: Bounds): string {
-  if (number >= min && number <= max && (!whole || Number.isInteger(number))) return '';
-  return `${label}: must be ${whole ? 'a whole number' : 'a number'} from ${min} to ${max}`;
+/** Where a number may lie: a name in the one table of ranges, or a range of its own. */
+export type Within = LimitName | Range;
+
+export const rangeOf = (within: Within): Range => (typeof within === 'string' ? limits[within] : within);
+
+/** An end of a range as it is read in units of `per`, rounded to three figures. */
+const shownEnd = (end: number, per: number): string =>
+  per === 1 ? String(end) : String(Number((end / per).toPrecision(3)));
+
+/**
+ * What is wrong with a number in a field, in words; empty where nothing is.
+ * @param per of what it is kept in, one of what is shown
+ */
+export function numberProblem(label: string, shown: number, within: Within, per = 1, whole = false): string {
+  const [low, high] = rangeOf(within);
+  const number = shown * per;
+  // What is rounded for the eye must not be refused when it is typed.
+  const slack = per === 1 ? 0 : 0.005;
+  const fits = number >= low * (1 - slack) && number <= high * (1 + slack);
+  if (fits && (!whole || Number.isInteger(number))) return '';
+  const kind = whole ? 'a whole number' : 'a number';
+  return `${label}: must be ${kind} from ${shownEnd(low, per)} to ${shownEnd(high, per)}`;
+}
+
+/** A typed number as it is kept, within its range to the last digit. */
+export function keptNumber(shown: number, within: Within, per: number): number {
+  const [low, high] = rangeOf(within);
+  return Math.min(high, Math.max(low, shown * per));
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { numberProblem, readNumber } from './number-text';
+import { keptNumber, numberProblem, rangeOf, readNumber, type Within } from './number-text';
 
 let count = 0;
 
@@ -13,7 +13,7 @@ let count = 0;
     <div class="row" role="group" [attr.aria-label]="label()">
       <button
         type="button"
-        [disabled]="value() <= min()"
+        [disabled]="value() <= range()[0]"
         [attr.aria-label]="'Less: ' + label()"
         (click)="nudge(-1)"
       >
@@ -39,7 +39,7 @@ let count = 0;
       }
       <button
         type="button"
-        [disabled]="value() >= max()"
+        [disabled]="value() >= range()[1]"
         [attr.aria-label]="'More: ' + label()"
         (click)="nudge(1)"
       >
@@ -56,40 +56,48 @@ let count = 0;
 export class Stepper {
   readonly label = input.required<string>();
   readonly value = input.required<number>();
-  readonly min = input.required<number>();
-  readonly max = input.required<number>();
+  readonly within = input.required<Within>();
+  /** Of what is kept, one of what is shown: litres in a gallon. Steps are of what is shown. */
+  readonly per = input(1);
   readonly step = input(1);
   readonly unit = input('');
   readonly changed = output<number>();
 
+  protected readonly range = computed(() => rangeOf(this.within()));
+  private readonly shown = computed(() => this.value() / this.per());
   protected readonly id = `stepper-${++count}`;
   /** What stands in the field: the value, until a person types. */
-  protected readonly typed = linkedSignal(() => written(this.value()));
+  protected readonly typed = linkedSignal(() => written(this.shown()));
   protected readonly problem = computed(() => {
     const number = readNumber(this.typed()) ?? NaN;
-    return numberProblem(this.label(), number, { min: this.min(), max: this.max() });
+    return numberProblem(this.label(), number, this.within(), this.per());
   });
 
   protected take(text: string): void {
     this.typed.set(text);
     if (this.problem()) return;
     const number = readNumber(text);
-    if (number !== undefined && number !== this.value()) this.changed.emit(number);
+    if (number !== undefined && number !== this.shown()) this.emit(number);
   }
 
   /** On leaving, a usable number is written the usual way; one that is not stays as typed. */
   protected tidy(): void {
-    if (!this.problem()) this.typed.set(written(this.value()));
+    if (!this.problem()) this.typed.set(written(this.shown()));
   }
 
   protected nudge(direction: 1 | -1): void {
     const step = this.step();
     // The next whole step in that direction, so that 4.3 goes to 4.5 or 4 by halves.
-    const at = this.value() / step;
+    const at = this.shown() / step;
     const next = direction > 0 ? Math.floor(at + 1 + 1e-9) : Math.ceil(at - 1 - 1e-9);
-    const value = Math.min(this.max(), Math.max(this.min(), next * step));
-    this.typed.set(written(value));
-    this.changed.emit(Number(value.toFixed(6)));
+    const [low, high] = this.range();
+    const shown = Math.min(high / this.per(), Math.max(low / this.per(), next * step));
+    this.typed.set(written(shown));
+    this.emit(Number(shown.toFixed(6)));
+  }
+
+  private emit(shown: number): void {
+    this.changed.emit(keptNumber(shown, this.within(), this.per()));
   }
 }
 

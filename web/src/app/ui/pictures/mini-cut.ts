@@ -17,12 +17,7 @@ const SLICES = 16;
       <path [attr.d]="paths().wall" fill="none" stroke="var(--ink)" stroke-width="1.5" />
     </svg>
   `,
-  styles: `
-    :host {
-      display: block;
-      line-height: 0;
-    }
-  `,
+  host: { class: 'drawn' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class MiniCut {

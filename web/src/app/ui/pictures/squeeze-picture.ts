@@ -53,12 +53,7 @@ const pictures: readonly { clump: string; grains: string; cracks: string; water:
       />
     </svg>
   `,
-  styles: `
-    :host {
-      display: block;
-      line-height: 0;
-    }
-  `,
+  host: { class: 'drawn' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SqueezePicture {

@@ -10,12 +10,7 @@ import { fillDepthMm, widthAtMm, type Vessel } from '#core/vessel/vessel';
       <path [attr.d]="walls()" fill="none" stroke="var(--ink)" stroke-width="2" stroke-linejoin="round" />
     </svg>
   `,
-  styles: `
-    :host {
-      display: block;
-      line-height: 0;
-    }
-  `,
+  host: { class: 'drawn' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class VesselOutline {
