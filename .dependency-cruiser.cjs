@@ -10,7 +10,12 @@ function layers(where, all) {
     name: `${layer.join('-and-')}-imports-nothing-above-it`,
     severity: 'error',
     from: { path: `^${where}/(${layer.join('|')})/`, pathNot: SPEC },
-    to: { path: `^${where}/(${all.slice(i + 1).flat().join('|')})/` },
+    to: {
+      path: `^${where}/(${all
+        .slice(i + 1)
+        .flat()
+        .join('|')})/`,
+    },
   }));
 }
 

@@ -23,6 +23,7 @@ import {
 } from '#contract/instruments';
 import { librarySchema } from '#contract/library';
 import { mixVersionSchema, newMixSchema, newVersionSchema } from '#contract/mixes';
+import { newNurserySchema, nurserySchema } from '#contract/nursery';
 import { cardQuerySchema, labelsQuerySchema } from '#contract/print';
 import { entrySchema, lotSchema, lotTraceSchema, newEntrySchema, newLotSchema } from '#contract/record';
 import { type EndpointName } from '#contract/routes';
@@ -63,6 +64,9 @@ export const endpoints = {
   health: get('Whether the server is up', z.object({ ok: z.literal(true) })),
   openapi: get('This document', z.looseObject({ openapi: z.string() })),
   library: get('Materials, products and vessels with their sources', librarySchema),
+
+  nursery: get('What the data folder is, and its day', nurserySchema),
+  setNursery: compute('Set the time zone that days are counted in', newNurserySchema, nurserySchema),
 
   evaluate: compute(
     'Everything known of a recipe in its vessel',

@@ -8,6 +8,8 @@ export const routes = {
   health: ['GET', '/health'],
   openapi: ['GET', '/openapi.json'],
   library: ['GET', '/library'],
+  nursery: ['GET', '/nursery'],
+  setNursery: ['PUT', '/nursery'],
 
   evaluate: ['POST', '/evaluate'],
   batchSheet: ['POST', '/batch-sheet'],

@@ -1,7 +1,24 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { serve } from './server';
 
-/** A page on which any script error, content-policy refusal or console error fails the test. */
-export const test = base.extend({
+/**
+ * Every worker has a server and a demo nursery of its own, so that files can run side by side. A page on which any script error, content-policy refusal or console error fails the
+ * test.
+ */
+export const test = base.extend<object, { address: string }>({
+  address: [
+    // eslint-disable-next-line no-empty-pattern -- the runner wants the pattern
+    async ({}, use) => {
+      const { process: server, address } = await serve(mkdtempSync(join(tmpdir(), 'welcome-e2e-')));
+      await use(address);
+      server.kill('SIGTERM');
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ address }, use) => use(address),
   page: async ({ page }, use) => {
     const wrong: string[] = [];
     page.on('pageerror', (error) => wrong.push(error.message));

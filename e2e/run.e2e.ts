@@ -1,9 +1,9 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type APIRequestContext, type Page } from '@playwright/test';
 import { expect, field, test } from './bench';
+import { serve } from './server';
 
 /** Tells a stand-in what lies on it or in what it stands, and mends it. */
 async function give(request: APIRequestContext, id: string, truth: number): Promise<void> {
@@ -243,40 +243,25 @@ test('an own bucket counts on the card', async ({ page }) => {
   await expect(page.getByRole('status')).toContainText('is put away');
 });
 
-/** Starts a server of its own, to be killed. */
-function serve(port: number, folder: string): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-    env: { ...process.env, PORT: String(port), WELCOME_DATA: folder },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  return new Promise((resolve, reject) => {
-    child.once('exit', () => reject(new Error('the server did not start')));
-    child.stdout.on('data', (chunk: Buffer) => {
-      if (chunk.toString().includes('Welcome is open')) resolve(child);
-    });
-  });
-}
-
 test('the server is killed while streaming: the page says so, keeps the tick, and recovers by itself', async ({
   browser,
 }) => {
   test.setTimeout(60_000);
   const folder = mkdtempSync(join(tmpdir(), 'welcome-kill-'));
-  const port = 4900 + (process.pid % 90);
-  const first = await serve(port, folder);
+  const first = await serve(folder);
   // Refused connections are what this test is about: a page of its own, without the check for console errors.
   const page = await browser.newPage();
-  await page.goto(`http://127.0.0.1:${port}/batches/6/run`);
+  await page.goto(`${first.address}/batches/6/run`);
   await expect(page.getByRole('list', { name: 'Instruments' })).toContainText('Bench scale');
-  first.kill('SIGKILL');
+  first.process.kill('SIGKILL');
   await expect(page.getByText('no answer from the server, trying again')).toBeVisible();
   await tick(page, 'damp down').check();
   await expect(page.getByText('1 waiting to be sent')).toBeVisible();
-  const second = await serve(port, folder);
+  const second = await serve(folder, Number(new URL(first.address).port));
   await expect(page.getByText('waiting to be sent')).toHaveCount(0, { timeout: 20_000 });
   await expect(page.getByText('no answer from the server')).toHaveCount(0, { timeout: 20_000 });
   await page.reload();
   await expect(tick(page, 'damp down')).toBeChecked();
   await page.close();
-  second.kill('SIGTERM');
+  second.process.kill('SIGTERM');
 });

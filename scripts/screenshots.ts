@@ -1,4 +1,5 @@
-import { test, type Page } from '@playwright/test';
+import { type Page } from '@playwright/test';
+import { test } from '../e2e/bench';
 
 const folder = 'docs/screenshots';
 const sizes = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } };
@@ -35,7 +36,8 @@ test('pictures of the main views', async ({ page }) => {
   await page.waitForTimeout(1500);
   await page.screenshot({ path: `${folder}/finder.png` });
   await shoot(page, 'today', '/today', 'desk', 'app-today-page .rows li');
-  await shoot(page, 'run', '/batches/5/run', 'desk', 'app-run-page .live li');
+  await shoot(page, 'run', '/batches/5/run', 'desk', 'app-live-list li');
+  await shoot(page, 'shelf', '/shelf', 'desk', 'app-shelf-line');
   await shoot(page, 'instruments', '/shelf/instruments', 'desk', 'app-instruments-page li');
   await shoot(page, 'settings', '/settings', 'desk', 'app-settings-page li');
   await shoot(page, 'batches', '/batches', 'desk', 'app-batch-list li');

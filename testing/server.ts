@@ -5,12 +5,15 @@ import { type BodyGiven } from '#contract/endpoints';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { createApp } from '#server/app';
 import { type Db } from '#server/database/db';
+import { Folder } from '#server/database/folder';
 import { openDatabase } from '#server/database/open';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
 import { LibraryStore } from '#server/library/store';
 
-export const TODAY = new Date('2031-03-04T09:30:00Z');
+/** Dawn of 4 March in the test nursery's zone; at UTC it is still the day before. */
+export const TODAY = new Date('2031-03-03T20:00:00Z');
+export const ZONE = 'Australia/Adelaide';
 
 /** An application on a database in memory, without a port. */
 export function testApp(
@@ -18,6 +21,7 @@ export function testApp(
   instruments = new InstrumentHub(simulatedBench()),
 ): { app: Express; db: Db } {
   new LibraryStore(db).refreshStarter();
+  new Folder(db).timeZone = ZONE;
   const app = createApp({
     db,
     webFolder: 'dist/none',

@@ -1,3 +1,4 @@
+import { ownTimeZone } from '#core/units/day';
 import { type Db } from '#server/database/db';
 
 /** What the data folder knows of itself. */
@@ -10,6 +11,20 @@ export class Folder {
     this.put = db.prepare(
       'INSERT INTO folder (key, value) VALUES (?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value',
     );
+  }
+
+  /** Its identity, 32 hex digits, made with it. */
+  get id(): string {
+    return this.get.get('id')!;
+  }
+
+  /** Whose days are counted: the server's own zone until somebody chooses. */
+  get timeZone(): string {
+    return this.get.get('time-zone') ?? ownTimeZone();
+  }
+
+  set timeZone(zone: string) {
+    this.put.run('time-zone', zone);
   }
 
   /** How many steps of the demo it holds; null where it is nobody's demo. */

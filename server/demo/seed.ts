@@ -6,11 +6,11 @@ import { snapshotBatch } from '#core/batch/snapshot';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { figuresOf } from '#core/judge/figures';
 import { mixInputOf } from '#core/recipe/recipe';
+import { dayIn, daysAfter } from '#core/units/day';
 import { BatchStore } from '#server/batches/store';
 import { Folder } from '#server/database/folder';
 import { type Db } from '#server/database/db';
 import { demoBatches, demoLots, demoMixes, demoRecords, demoShelf } from '#server/demo/nursery';
-import { dayOf } from '#server/http/day';
 import { LibraryStore } from '#server/library/store';
 import { LotStore } from '#server/lots/store';
 import { MixStore } from '#server/mixes/store';
@@ -62,7 +62,7 @@ function mixesAndBatches(db: Db, now: Date): void {
       key: batchKey(index),
       name,
       mixVersionId: version.id,
-      madeOn: dayOf(made),
+      madeOn: daysAfter(dayIn(now, new Folder(db).timeZone), -daysAgo),
       createdAt: made.toISOString(),
       snapshot: snapshotBatch({ ...version.recipe, job }, library, {
         units: 'metric',
@@ -91,7 +91,7 @@ function lotsAndRecords(db: Db, now: Date): void {
         key: keyOf('b000', i),
         item,
         name,
-        receivedOn: dayOf(addDays(filled, -daysAgo)),
+        receivedOn: daysAfter(dayIn(filled, 'UTC'), -daysAgo),
         note: '',
       };
       return [item, lots.add(lot, startOf(filled)).id];

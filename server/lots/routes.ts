@@ -1,8 +1,8 @@
 import { notFound } from '#server/http/problem';
-import { notLaterThanToday } from '#server/http/day';
 import { Again, type Api } from '#server/http/serve';
 import { type LibraryStore } from '#server/library/store';
 import { type LotStore } from '#server/lots/store';
+import { type Calendar } from '#server/nursery/calendar';
 import { type RecordStore } from '#server/record/store';
 
 export function lotRoutes(
@@ -10,6 +10,7 @@ export function lotRoutes(
   lots: LotStore,
   record: RecordStore,
   library: LibraryStore,
+  calendar: Calendar,
   now: () => Date,
 ): void {
   api.serve('lots', () => lots.all());
@@ -19,7 +20,7 @@ export function lotRoutes(
     const { materials, amendments } = library.library();
     if (!materials.has(body.item) && !amendments.has(body.item))
       throw notFound('material or product', body.item);
-    notLaterThanToday('receivedOn', body.receivedOn, now());
+    calendar.notLaterThanToday('receivedOn', body.receivedOn);
     return lots.add(body, now().toISOString());
   });
   api.serve('lotTrace', ({ params: { id } }) => {

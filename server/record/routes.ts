@@ -1,11 +1,11 @@
 import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { batchOf } from '#server/batches/routes';
 import { type BatchStore } from '#server/batches/store';
-import { notLaterThanToday } from '#server/http/day';
 import { notFound, Problem } from '#server/http/problem';
 import { Again, type Api } from '#server/http/serve';
 import { lastSeen, openStream } from '#server/http/stream';
 import { type LotStore } from '#server/lots/store';
+import { type Calendar } from '#server/nursery/calendar';
 import { type RecordStore } from '#server/record/store';
 
 /** The record of a batch: read, added to, listened to. */
@@ -14,6 +14,7 @@ export function recordRoutes(
   batches: BatchStore,
   record: RecordStore,
   lots: LotStore,
+  calendar: Calendar,
   now: () => Date,
 ): void {
   api.serve('entries', ({ params }) => record.of(batchOf(batches, params.id).id));
@@ -22,7 +23,7 @@ export function recordRoutes(
     const known = record.byKey(key);
     if (known) return new Again(known);
     if (data.kind === 'lot' && !lots.one(data.lot)) throw notFound('lot', data.lot);
-    if (data.kind === 'use') notLaterThanToday('data.on', data.on, now());
+    if (data.kind === 'use') calendar.notLaterThanToday('data.on', data.on);
     const kept =
       data.kind === 'test'
         ? { ...data, result: runBenchTest(data.test, data.values, batch.snapshot.context) }

@@ -1,8 +1,7 @@
-import { addDays, formatISO, parseISO } from 'date-fns';
 import { type DueStep } from '#contract/today';
+import { daysAfter } from '#core/units/day';
 import { readOut } from '#core/units/said';
 import { type BatchStore } from '#server/batches/store';
-import { dayOf } from '#server/http/day';
 import { type RecordStore } from '#server/record/store';
 
 /** How far back a forgotten re-test is still told, days. */
@@ -12,10 +11,9 @@ const FORGET_AFTER = 60;
 const short = (text: string): string => `${text.split(/[.:](?:\s|$)/)[0] ?? text}.`;
 
 /** What the batches want: re-tests and rests by their day, and the next step of those that are begun. */
-export function dueSteps(batches: BatchStore, record: RecordStore, now: Date): DueStep[] {
-  const today = dayOf(now);
+export function dueSteps(batches: BatchStore, record: RecordStore, today: string): DueStep[] {
   const due: DueStep[] = [];
-  for (const batch of batches.stepsSince(dayOf(addDays(now, -FORGET_AFTER)))) {
+  for (const batch of batches.stepsSince(daysAfter(today, -FORGET_AFTER))) {
     const ticks = new Map<string, boolean>();
     for (const { data } of record.ofBatch('tick', batch.id))
       if (data.kind === 'tick') ticks.set(`${data.step}/${data.load}`, data.done);
@@ -25,7 +23,7 @@ export function dueSteps(batches: BatchStore, record: RecordStore, now: Date): D
     const about = { batchId: batch.id, batch: batch.name };
     const left = batch.steps.filter((step) => !done(step));
     for (const step of left.filter((s) => s.waitDays !== undefined)) {
-      const on = formatISO(addDays(parseISO(batch.madeOn), step.waitDays!), { representation: 'date' });
+      const on = daysAfter(batch.madeOn, step.waitDays!);
       const text = short(readOut(step.text, 'metric'));
       due.push({ ...about, step: step.id, text, state: on <= today ? 'due' : 'waiting', on });
     }

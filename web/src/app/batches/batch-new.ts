@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { formatISO, isValid, parseISO } from 'date-fns';
+import { isValid, parseISO } from 'date-fns';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch, type BatchSnapshot } from '#core/batch/snapshot';
 import { BatchesService } from '../data/batches';
+import { NurseryService } from '../data/nursery';
 import { Notices } from '../data/notices';
 import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
@@ -30,12 +31,15 @@ export class BatchNew {
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
   private readonly units = inject(Units);
+  private readonly nursery = inject(NurseryService);
   private readonly kit = inject(KitChoice).kit;
   /** One key for this card: pressing Keep again after a lost answer keeps one batch. */
   private readonly key = uuid();
 
   protected readonly name = signal(this.proposedName());
-  protected readonly madeOn = signal(formatISO(new Date(), { representation: 'date' }));
+  /** As it was typed; today's until then. */
+  protected readonly typed = signal<string | null>(null);
+  protected readonly madeOn = computed(() => this.typed() ?? this.nursery.today());
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
 

@@ -2,11 +2,12 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { RouterLink } from '@angular/router';
 import { type Lot } from '#contract/record';
 import { LotsService } from '../data/lots';
+import { NurseryService } from '../data/nursery';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField, type Choice } from '../ui/fields/choice-field';
 import { TextField } from '../ui/fields/text-field';
-import { RunState, today } from './run-state';
+import { RunState } from './run-state';
 
 /** Which lot each part came from; a new one is entered here. */
 @Component({
@@ -61,6 +62,7 @@ import { RunState, today } from './run-state';
 export class LotPicker {
   protected readonly run = inject(RunState);
   protected readonly lots = inject(LotsService);
+  private readonly nursery = inject(NurseryService);
   private readonly notices = inject(Notices);
   protected readonly name = signal('');
 
@@ -75,7 +77,7 @@ export class LotPicker {
   protected add(item: string): void {
     const name = this.name().trim();
     if (name === '') return;
-    this.lots.add({ item, name, receivedOn: today() }).subscribe({
+    this.lots.add({ item, name, receivedOn: this.nursery.today() }).subscribe({
       next: (lot) => {
         this.name.set('');
         this.run.enter({ kind: 'lot', item, lot: lot.id });

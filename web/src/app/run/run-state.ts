@@ -87,6 +87,3 @@ export class RunState {
     return data?.kind === 'lot' ? data.lot : null;
   }
 }
-
-/** The device's own day, as the record keeps it. */
-export const today = (): string => format(new Date(), 'yyyy-MM-dd');

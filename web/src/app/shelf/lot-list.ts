@@ -1,9 +1,10 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { formatISO, isValid, parseISO } from 'date-fns';
+import { isValid, parseISO } from 'date-fns';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
+import { NurseryService } from '../data/nursery';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { TextField } from '../ui/fields/text-field';
@@ -42,7 +43,7 @@ import { shortName } from '../ui/words/words';
         kind="date"
         [value]="came()"
         [problem]="dayProblem()"
-        (changed)="came.set($event)"
+        (changed)="typed.set($event)"
       />
       <button type="button" class="press" [disabled]="!ready()" (click)="add()">Keep it</button>
     </div>
@@ -65,10 +66,13 @@ import { shortName } from '../ui/words/words';
 })
 export class LotList {
   protected readonly lots = inject(LotsService);
+  private readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
   protected readonly item = signal('');
   protected readonly name = signal('');
-  protected readonly came = signal(formatISO(new Date(), { representation: 'date' }));
+  /** As it was typed; today's until then. */
+  protected readonly typed = signal<string | null>(null);
+  protected readonly came = computed(() => this.typed() ?? this.nursery.today());
   protected readonly problem = signal('');
 
   protected readonly items = computed(() => {

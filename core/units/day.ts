@@ -1,0 +1,38 @@
+import { OutOfRange } from '#core/units/check';
+
+/**
+ * The calendar day in a time zone at a moment, YYYY-MM-DD.
+ * @param zone IANA name, as "Australia/Adelaide"
+ * @throws RangeError for a zone that there is not
+ * @example dayIn(new Date('2031-03-03T20:00:00Z'), 'Australia/Adelaide') // '2031-03-04'
+ */
+export function dayIn(moment: Date, zone: string): string {
+  if (!isTimeZone(zone)) throw new OutOfRange('timeZone', zone, 'a time zone like Australia/Adelaide');
+  const parts = new Intl.DateTimeFormat('en', {
+    timeZone: zone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).formatToParts(moment);
+  const of = (type: string): string => parts.find((part) => part.type === type)!.value;
+  return `${of('year').padStart(4, '0')}-${of('month')}-${of('day')}`;
+}
+
+/** So many days later, or earlier: calendar days, which no summer time touches. */
+export function daysAfter(day: string, days: number): string {
+  const at = new Date(`${day}T00:00:00Z`);
+  at.setUTCDate(at.getUTCDate() + days);
+  return at.toISOString().slice(0, 10);
+}
+
+export function isTimeZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** The zone of the machine. */
+export const ownTimeZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;

@@ -1,0 +1,23 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+
+/** A server of its own, on a data folder that may be empty (it then gets the demo) or one that was used before. */
+export interface Served {
+  process: ChildProcess;
+  /** http://127.0.0.1:… */
+  address: string;
+}
+
+/** @param port 0 for any that is free */
+export function serve(folder: string, port = 0, env: NodeJS.ProcessEnv = {}): Promise<Served> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    env: { ...process.env, PORT: String(port), WELCOME_DATA: folder, LOG_LEVEL: 'warn', ...env },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  return new Promise((resolve, reject) => {
+    child.once('exit', (code) => reject(new Error(`the server did not start (${code})`)));
+    child.stdout.on('data', (chunk: Buffer) => {
+      const address = /Welcome is open at (\S+)/.exec(chunk.toString())?.[1];
+      if (address) resolve({ process: child, address });
+    });
+  });
+}

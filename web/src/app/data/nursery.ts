@@ -1,0 +1,24 @@
+import { inject, Injectable } from '@angular/core';
+import { type Observable, tap } from 'rxjs';
+import { type Nursery } from '#contract/nursery';
+import { dayIn, ownTimeZone } from '#core/units/day';
+import { Api } from './api';
+import { Resource } from './resource';
+
+/** The nursery that the server keeps: its identity and its days. */
+@Injectable({ providedIn: 'root' })
+export class NurseryService {
+  private readonly api = inject(Api);
+  readonly it = new Resource<Nursery>(() => this.api.call('nursery'));
+
+  /** The nursery's calendar day now; this device's own until the server has told. */
+  today(): string {
+    return dayIn(new Date(), this.it.value()?.timeZone ?? ownTimeZone());
+  }
+
+  countIn(timeZone: string): Observable<Nursery> {
+    return this.api
+      .call('setNursery', { body: { timeZone } })
+      .pipe(tap((nursery) => this.it.change(() => nursery)));
+  }
+}
