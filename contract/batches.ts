@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { clientKey, day, moment, oneOf, rowId, text } from '#contract/fields';
-import { kitSchema } from '#contract/kit';
+import { keptKitSchema } from '#contract/kit';
 import { recipeSchema, stageSchema } from '#contract/recipe';
 import { snapshotSchema } from '#contract/snapshot';
-import { usualKit } from '#core/batch/order-of-work';
+import { usualKit } from '#core/batch/kit';
 
 export const newBatchSchema = z.strictObject({
   key: clientKey,
@@ -12,7 +12,7 @@ export const newBatchSchema = z.strictObject({
   mixVersionId: rowId.nullable().default(null),
   madeOn: day,
   units: oneOf(['metric', 'us']),
-  kit: kitSchema.default(usualKit),
+  kit: keptKitSchema.default(usualKit),
   scoop: text(60),
 });
 export type NewBatch = z.input<typeof newBatchSchema>;

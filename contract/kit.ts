@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { num, yesNo } from '#contract/fields';
-import { type Kit } from '#core/batch/order-of-work';
+import { num, oneOf } from '#contract/fields';
+import { heats } from '#core/batch/kit';
+import { type Kit } from '#core/batch/kit';
 import { limits } from '#core/units/limits';
 
 /** What the maker works with. */
@@ -8,5 +9,14 @@ export const kitSchema = z.strictObject({
   tubLitres: num(limits.tubLitres),
   liftKg: num(limits.liftKg),
   kettleLitres: num(limits.kettleLitres),
-  heat: yesNo,
+  heat: oneOf(heats),
 }) satisfies z.ZodType<Kit>;
+
+/** As it was kept when heat was yes or no. */
+export const keptKitSchema = z.preprocess(
+  (kit) =>
+    kit && typeof kit === 'object' && 'heat' in kit && typeof kit.heat === 'boolean'
+      ? { ...kit, heat: kit.heat ? 'boiling' : 'none' }
+      : kit,
+  kitSchema,
+);

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { amendmentSchema } from '#contract/amendment';
 import { numbers, oneOf } from '#contract/fields';
-import { kitSchema } from '#contract/kit';
+import { keptKitSchema } from '#contract/kit';
 import { recipeSchema, stageSchema } from '#contract/recipe';
 import { vesselKindSchema } from '#contract/vessel';
-import { type Step } from '#core/batch/order-of-work';
+import { type Step } from '#core/batch/step';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { liftSnapshot, type SnapshotFormat1 } from '#core/batch/snapshot-upgrade';
 import { benchTestIds } from '#core/batch/tests/bench-tests';
@@ -13,7 +13,7 @@ import { readingIds } from '#core/judge/readings';
 import { families } from '#core/material/family';
 import { makes, roles, type Material } from '#core/material/material';
 import { moistures } from '#core/mix/moisture';
-import { type Fix } from '#core/recipe/fix';
+import { type SingleFix } from '#core/recipe/fix';
 import { type Said } from '#core/units/said';
 
 /** A sentence with its quantities left in. */
@@ -35,9 +35,9 @@ const fixSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('dropAmendment'), amendment: z.string() }),
   z.strictObject({ kind: z.literal('dose'), amendment: z.string(), gPerL: z.number() }),
   z.strictObject({ kind: z.literal('swapMaterial'), from: z.string(), to: z.string() }),
-  z.strictObject({ kind: z.literal('addPart'), material: z.string() }),
+  z.strictObject({ kind: z.literal('addPart'), material: z.string(), parts: z.number().optional() }),
   z.strictObject({ kind: z.literal('vessel'), vessel: z.string() }),
-]) satisfies z.ZodType<Fix>;
+]) satisfies z.ZodType<SingleFix>;
 
 /** A material as it is reckoned with: fractions, not percentages. */
 const materialSchema = numbers(
@@ -134,7 +134,7 @@ export const snapshotSchema = z.object({
       .object({ id: z.string(), name: z.string(), litres: z.number(), system: oneOf(['metric', 'us']) })
       .optional(),
   }),
-  kit: kitSchema.optional(),
+  kit: keptKitSchema.optional(),
   context: z.object({
     stage: stageSchema,
     ph: numbers('low', 'high'),

@@ -18,13 +18,14 @@ test('air, water and pH follow the parts, by stepper, keyboard and slider', asyn
   const air = reading(page, 'Air in the cell');
   const before = await numberOf(air);
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
+  const risen = (from: number) => expect.poll(() => numberOf(air)).toBeGreaterThan(from);
+  await risen(before);
   const more = await numberOf(air);
-  expect(more).toBeGreaterThan(before);
   await field(page, 'Parts of Perlite, coarse').press('ArrowUp');
+  await risen(more);
   const still = await numberOf(air);
-  expect(still).toBeGreaterThan(more);
   await page.getByRole('slider', { name: /Parts of Perlite, coarse/ }).press('End');
-  expect(await numberOf(air)).toBeGreaterThan(still);
+  await risen(still);
   await expect(field(page, 'Parts of Perlite, coarse')).toHaveValue('12');
 });
 

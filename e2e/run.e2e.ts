@@ -20,7 +20,7 @@ async function begin(page: Page, link: string, name: string, heat = false): Prom
   await field(page, 'Called').fill(name);
   if (heat) {
     await page.getByText('Tub, loads and heat').click();
-    await page.getByRole('checkbox', { name: 'heat it through' }).check();
+    await page.getByLabel('Heat it through').selectOption('with boiling water');
   }
   await page.getByRole('button', { name: 'Keep this batch' }).click();
   await page.getByRole('link', { name: 'Make it, step by step' }).click();

@@ -119,8 +119,8 @@ describe('order of work', () => {
 
   test('mask first, doses before layers, label and re-test after', () => {
     expect(steps({ 'peat-medium': 3, 'perlite-coarse': 1 }).map((s) => s.id)).toEqual([
-      'damp-down',
       'screen',
+      'damp-down',
       'pre-blend',
       'layer',
       'water',
@@ -129,7 +129,7 @@ describe('order of work', () => {
       'fill',
       'label',
       're-test',
-      'lift',
+      're-test-14',
     ]);
   });
 

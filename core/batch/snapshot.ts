@@ -1,4 +1,6 @@
-import { orderOfWork, usualKit, type Kit, type Step } from '#core/batch/order-of-work';
+import { orderOfWork } from '#core/batch/order-of-work';
+import { usualKit, type Kit } from '#core/batch/kit';
+import { type Step } from '#core/batch/step';
 import { type Scoop } from '#core/batch/scoops';
 import { batchSheet, type BatchSheet } from '#core/batch/sheet';
 import { type Moisture, usualMoisture } from '#core/mix/moisture';

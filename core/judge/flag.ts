@@ -1,4 +1,4 @@
-import { type Fix } from '#core/recipe/fix';
+import { type SingleFix } from '#core/recipe/fix';
 import { type Library } from '#core/recipe/library';
 import { type Reading, type ReadingId } from '#core/judge/readings';
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
@@ -15,8 +15,23 @@ export interface Flag {
   text: Said;
   /** The way out. */
   remedy: Said;
-  fix?: Fix;
+  fix?: SingleFix;
 }
+
+/** What only reminds of care at work: one quiet line on the page, whole on the card. */
+const careCodes: ReadonlySet<string> = new Set([
+  'dust',
+  'lime-eyes',
+  'legionella',
+  'oxidiser',
+  'heat-ammonium',
+  'old-vermiculite',
+  'manure-food',
+  'store-open',
+  'lifting',
+]);
+export const isCare = ({ code, severity }: Pick<Flag, 'code' | 'severity'>): boolean =>
+  severity === 'note' && careCodes.has(code);
 
 /** What a rule may look at. */
 export interface Judged {

@@ -33,6 +33,7 @@ import { tooLight } from '#core/judge/flags/too-light';
 import { nitrogenHigh, nitrogenLow } from '#core/judge/flags/nitrogen';
 import { noMagnesium } from '#core/judge/flags/no-magnesium';
 import { particlesLarge } from '#core/judge/flags/particles';
+import { phMeasured } from '#core/judge/flags/ph-measured';
 import { phHigh } from '#core/judge/flags/ph-high';
 import { saltsHigh } from '#core/judge/flags/salts';
 import { readingsOf, type Reading } from '#core/judge/readings';
@@ -47,6 +48,7 @@ export const rules: readonly Rule[] = [
   limeCaustic,
   limeUnderdose,
   phHigh,
+  phMeasured,
   carbonateCeiling,
   airLow,
   drownsHere,
@@ -84,6 +86,22 @@ export const rules: readonly Rule[] = [
   lifting,
 ];
 
+/**
+ * What is not said beside something else: where the first is raised, the second is silent. Each pair would
+ * contradict itself.
+ */
+export const excludes: readonly (readonly [said: string, silent: string])[] = [
+  // Far ahead, or on its way, and hungry: the one that names the cause is said.
+  ['nitrogen-ahead', 'nitrogen-low'],
+  ['nitrogen-ahead', 'nitrogen-slow'],
+  ['feed-not-ready', 'nitrogen-low'],
+  ['feed-not-ready', 'nitrogen-slow'],
+  // Nobody eats it yet, so that it does not run out for anybody.
+  ['feed-idle', 'feed-runs-out'],
+  // Too wet to press, and too dry to take water.
+  ['press-too-wet', 'repels-water'],
+];
+
 /** Who asks: how loudly some rules speak in their way of working, and what they have to reach for. */
 export interface JudgedBy {
   loudness?: School['loudness'];
@@ -113,6 +131,9 @@ export function judgeMix(input: MixInput, { loudness = {}, library = null }: Jud
     // A school may raise or lower its voice, but never over a stop.
     return [louder && flag.severity !== 'stop' ? { ...flag, severity: louder } : flag];
   });
-  flags.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
-  return { input, evaluation, readings, flags };
+  const raised = new Set(flags.map((f) => f.code));
+  const silent = new Set(excludes.flatMap(([said, other]) => (raised.has(said) ? [other] : [])));
+  const told = flags.filter((f) => !silent.has(f.code));
+  told.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
+  return { input, evaluation, readings, flags: told };
 }

@@ -1,22 +1,26 @@
 import { neutralisingMeqPerG } from '#core/material/amendment';
-import { type Library } from '#core/recipe/library';
-import { type Recipe } from '#core/recipe/recipe';
+import { type Library, lookUp } from '#core/recipe/library';
+import { litresOf, type Recipe } from '#core/recipe/recipe';
 
-/** A change of the recipe that a remedy makes with one press. */
-export type Fix =
+/** A change of the recipe, as a rule proposes it. */
+export type SingleFix =
   | { kind: 'limeToPh'; amendment: string; ph: number }
   | { kind: 'noLime' }
   | { kind: 'dropAmendment'; amendment: string }
   | { kind: 'dose'; amendment: string; gPerL: number }
   | { kind: 'swapMaterial'; from: string; to: string }
-  | { kind: 'addPart'; material: string }
+  /** One part where nothing is said. */
+  | { kind: 'addPart'; material: string; parts?: number }
   | { kind: 'vessel'; vessel: string };
+
+/** What a remedy does with one press: one change, or several one after the other. */
+export type Fix = SingleFix | { kind: 'all'; fixes: readonly SingleFix[] };
 
 /** Two decimals are what a bench scale and a dose stepper can follow. */
 const cents = (n: number): number => Math.round(n * 100) / 100;
 
-/** The recipe with a remedy done. Another vessel is more than a change of the recipe: the job is counted anew. */
-export function applyFix(recipe: Recipe, fix: Exclude<Fix, { kind: 'vessel' }>, library: Library): Recipe {
+/** The recipe with a remedy done. */
+export function applyFix(recipe: Recipe, fix: Fix, library: Library): Recipe {
   const isLime = (id: string): boolean => {
     const product = library.amendments.get(id);
     return product?.kind === 'lime' && neutralisingMeqPerG(product) > 0;
@@ -46,13 +50,32 @@ export function applyFix(recipe: Recipe, fix: Exclude<Fix, { kind: 'vessel' }>, 
       return { ...recipe, components: [...merged].map(([material, parts]) => ({ material, parts })) };
     }
     case 'addPart': {
-      const there = recipe.components.some((c) => c.material === fix.material);
+      const { material, parts = 1 } = fix;
+      const there = recipe.components.some((c) => c.material === material);
       return {
         ...recipe,
         components: there
-          ? recipe.components.map((c) => (c.material === fix.material ? { ...c, parts: c.parts + 1 } : c))
-          : [...recipe.components, { material: fix.material, parts: 1 }],
+          ? recipe.components.map((c) => (c.material === material ? { ...c, parts: c.parts + parts } : c))
+          : [...recipe.components, { material, parts }],
       };
     }
+    case 'vessel':
+      return intoVessel(recipe, fix.vessel, library);
+    case 'all':
+      return fix.fixes.reduce<Recipe>((changed, one) => applyFix(changed, one, library), recipe);
   }
+}
+
+/**
+ * The recipe in another vessel, firmed as that usually is. Twenty trays are not twenty pots: where the way of counting
+ * changes, the litres stay about the same.
+ */
+export function intoVessel(recipe: Recipe, id: string, library: Pick<Library, 'vessels'>): Recipe {
+  const kind = lookUp(library.vessels, id, 'vessel');
+  const was = lookUp(library.vessels, recipe.vessel, 'vessel');
+  const { job } = recipe;
+  const changed = { ...recipe, vessel: id, compactionPct: kind.usualCompaction * 100 };
+  if (!('trays' in job) || was.perTray > 1 === kind.perTray > 1) return changed;
+  const perTray = litresOf({ trays: 1, sparePct: job.sparePct }, kind);
+  return { ...changed, job: { ...job, trays: Math.max(1, Math.round(litresOf(job, was) / perTray)) } };
 }

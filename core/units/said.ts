@@ -1,4 +1,5 @@
 import { showDose, showLength, showMass, showVolume, type Shown, type UnitSystem } from '#core/units/show';
+import { usWords } from '#core/units/us-words';
 
 /** A quantity inside a sentence: stored in internal units, read out in the units of the reader. */
 export type Quantity = { volumeL: number } | { massG: number } | { lengthMm: number } | { doseGPerL: number };
@@ -18,9 +19,14 @@ export function said(strings: TemplateStringsArray, ...values: (string | number 
 /** The sentence in the reader's units. */
 export function readOut(sentence: Said, system: UnitSystem): string {
   return sentence
-    .map((piece) => (typeof piece === 'string' ? piece : withUnit(showQuantity(piece, system))))
+    .map((piece) =>
+      typeof piece === 'string' ? inWords(piece, system) : withUnit(showQuantity(piece, system)),
+    )
     .join('');
 }
+
+/** Words that carry their quantities with them, in the reader's units. */
+export const inWords = (text: string, system: UnitSystem): string => (system === 'us' ? usWords(text) : text);
 
 export function showQuantity(quantity: Quantity, system: UnitSystem): Shown {
   if ('volumeL' in quantity) return showVolume(quantity.volumeL, system);

@@ -13,6 +13,6 @@ export const lifting: Rule = ({ input, evaluation }) => {
     code: 'lifting',
     severity: 'note',
     text: said`The batch weighs about ${{ massG: kg * 1000 }} moist.`,
-    remedy: said`Mix in ${Math.ceil(kg / 20)} loads of ${{ massG: (kg / Math.ceil(kg / 20)) * 1000 }}, lift with two or use a barrow.`,
+    remedy: said`Mix it in loads, as the card has it; lift with two or use a barrow.`,
   };
 };

@@ -1,3 +1,5 @@
+import { type Evaluation } from '#core/mix/evaluate';
+import { type Stage } from '#core/mix/stage';
 import { usual } from '#core/recipe/usual';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Judged } from '#core/judge/flag';
@@ -19,12 +21,21 @@ export interface LimeState {
   uncappedPh: number;
 }
 
+/** Where lime should bring it: the middle of the pH window, to a tenth. */
+export function aimPhOf(stage: Stage, evaluation: Evaluation): number {
+  const { low, high } = phWindow(stage, evaluation);
+  return Math.round((low + high) * 5) / 10;
+}
+
 export function limeState({ input, evaluation }: Judged): LimeState {
-  const limes = evaluation.doses.filter((d) => d.gPerL > 0 && neutralisingMeqPerG(d.amendment) > 0);
+  // Rock phosphate and the like sweeten a little, but nobody gives them for it.
+  const limes = evaluation.doses.filter(
+    (d) => d.gPerL > 0 && d.amendment.kind === 'lime' && neutralisingMeqPerG(d.amendment) > 0,
+  );
   const strength = (d: Dose): number => d.gPerL * neutralisingMeqPerG(d.amendment);
   const main = [...limes].sort((a, b) => strength(b) - strength(a))[0];
   const window = phWindow(input.stage, evaluation);
-  const aimPh = Math.round((window.low + window.high) * 5) / 10;
+  const aimPh = aimPhOf(input.stage, evaluation);
   const { bufferMeqPerLPerPh, phBeforeLime } = evaluation.acidity;
   const appliedMeqPerL = limedMeqPerL(limes);
   return {
@@ -37,6 +48,9 @@ export function limeState({ input, evaluation }: Judged): LimeState {
     uncappedPh: bufferMeqPerLPerPh > 0 ? phBeforeLime + appliedMeqPerL / bufferMeqPerLPerPh : phBeforeLime,
   };
 }
+
+/** Somebody has read the pH of this mix: what its parts and its lime would come to no longer counts. */
+export const isMeasured = (judged: Judged): boolean => judged.reading('ph')?.measured ?? false;
 
 /** The lime to advise: the one in use if it is fit for media, else ground dolomitic limestone. */
 export function advisedLime({ main }: LimeState): string {

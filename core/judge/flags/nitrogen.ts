@@ -1,3 +1,4 @@
+import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
 import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { stageWord } from '#core/judge/readings';
@@ -31,12 +32,29 @@ export const nitrogenHigh: Rule = (judged) => {
 export const nitrogenLow: Rule = (judged) => {
   const reading = judged.reading('n');
   if (reading?.verdict !== 'low') return null;
+  const { input, evaluation } = judged;
+  const { shortFromWeek } = feedingOf(evaluation, input.vessel, WARM_HOUSE_C, demandMgPerPlant[input.stage]);
+  const ready = said`${reading.value.toFixed(0)} mg/L of ready nitrogen, ${reading.low} or more is usual`;
+  if (shortFromWeek === null || shortFromWeek > 2) {
+    const until =
+      shortFromWeek === null ? 'it lasts the eight weeks reckoned' : `it lasts until week ${shortFromWeek}`;
+    return {
+      code: 'nitrogen-slow',
+      severity: 'note',
+      text: [
+        `Little to begin with for ${stageWord[input.stage]}: `,
+        ...ready,
+        `. The rest comes bit by bit: ${until}.`,
+      ],
+      remedy: said`Nothing to do now; look at the leaves.`,
+    };
+  }
   const short = (reading.low + reading.high) / 2 - reading.value;
   const gPerL = Math.round((short / 155) * 20) / 20;
   return {
     code: 'nitrogen-low',
     severity: 'note',
-    text: said`Hungry for ${stageWord[judged.input.stage]}: ${reading.value.toFixed(0)} mg/L of ready nitrogen, ${reading.low} or more is wanted. Feed must start at once.`,
+    text: [`Hungry for ${stageWord[input.stage]}: `, ...ready, '. Feed must start at once.'],
     remedy: said`Add ${{ doseGPerL: gPerL }} of calcium nitrate, or feed with the first watering.`,
     fix: { kind: 'dose', amendment: usual.nitrogen, gPerL },
   };

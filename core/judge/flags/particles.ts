@@ -1,7 +1,7 @@
 import { type Rule } from '#core/judge/flag';
 import { type Material } from '#core/material/material';
 import { type Library } from '#core/recipe/library';
-import { type Fix } from '#core/recipe/fix';
+import { type SingleFix } from '#core/recipe/fix';
 import { particleWindow } from '#core/judge/windows';
 import { type MixInput } from '#core/mix/evaluate';
 import { type VesselKind } from '#core/vessel/tray';
@@ -26,7 +26,7 @@ export const particlesLarge: Rule = (judged) => {
   const { library } = judged;
   const swap = library ? finerGrade(coarse.material, reading.high, library) : undefined;
   const larger = swap ? undefined : library ? roomier(judged.input, reading.value, library) : undefined;
-  const fix: Fix | undefined = swap
+  const fix: SingleFix | undefined = swap
     ? { kind: 'swapMaterial', from: coarse.material.id, to: swap.id }
     : larger && { kind: 'vessel', vessel: larger.id };
   return {

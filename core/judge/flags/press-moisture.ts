@@ -21,6 +21,6 @@ export const pressMoisture: Rule = ({ input, evaluation }) => {
     code: 'press-too-dry',
     severity: 'note',
     text: said`Too dry to press as it comes: ${Math.round(s * 100)} % of the pores are full, 70–90 % presses well.`,
-    remedy: said`Water it to a stiff batter: ${{ volumeL: 0.8 * totalPorosity - waterAsBought }} to each litre pressed.`,
+    remedy: said`Water it to a stiff batter: pour on ${{ volumeL: (0.8 * totalPorosity - waterAsBought) * (input.litres ?? 1) }}${input.litres === undefined ? ' to each 1 L pressed' : ' for this job'}.`,
   };
 };

@@ -14,6 +14,17 @@ beforeEach(() => {
 });
 afterEach(() => jest.useRealTimers());
 
+const house = {
+  id: 4,
+  mixId: 2,
+  version: 1,
+  name: 'House',
+  note: '',
+  figures: null,
+  createdAt: '2031-03-04T09:30:00.000Z',
+  recipe: starterMixes.seedling,
+};
+
 const computed = () => {
   const outcome = store.outcome();
   if (outcome.state !== 'computed') throw new Error(outcome.state);
@@ -86,7 +97,7 @@ test('from trays to pots the litres stay about the same, and back; blocks are pr
   expect(store.litres() / before).toBeCloseTo(1, 1);
   store.toVessel('block-50');
   expect(store.recipe().compactionPct).toBe(25);
-  store.fix({ kind: 'vessel', vessel: 'pot-15' });
+  store.toVessel('pot-15');
   expect([store.recipe().vessel, store.recipe().compactionPct]).toEqual(['pot-15', 0]);
 });
 
@@ -113,22 +124,52 @@ test('a test of the mix as it was is laid aside when the mix changes, told, and 
   expect(store.recipe().measured).toEqual({ ph: 5.9, airPct: 7 });
 });
 
-test('opened, changed, kept', () => {
-  const mix = {
-    id: 4,
-    mixId: 2,
-    version: 1,
-    name: 'House',
-    note: '',
-    figures: null,
-    createdAt: '2031-03-04T09:30:00.000Z',
-    recipe: starterMixes.seedling,
+test('a reload finds the recipe and its name again, on whatever page; nonsense is not found', () => {
+  store.open(house);
+  store.patch({ compactionPct: 5 }, 'firm');
+  TestBed.tick();
+  const again = (): RecipeStore => {
+    const kept = localStorage.getItem('welcome.bench');
+    TestBed.resetTestingModule();
+    const http = bench();
+    if (kept) localStorage.setItem('welcome.bench', kept);
+    const other = TestBed.inject(RecipeStore);
+    giveLibrary(http);
+    return other;
   };
+  localStorage.setItem('welcome.bench', JSON.stringify({ recipe: store.recipe(), opened: store.opened() }));
+  const back = again();
+  expect([back.recipe().compactionPct, back.opened()?.name, back.changed()]).toEqual([5, 'House', true]);
+  for (const bad of [
+    '{"recipe":{"components":[{"material":"gone","parts":1}],"job":{}}}',
+    '[]',
+    'x',
+    'null',
+  ]) {
+    localStorage.setItem('welcome.bench', bad);
+    expect(again().recipe()).toEqual(starterMixes.germination);
+  }
+});
+
+test('a name goes with its mix: changed it stays, with nothing left of it or for another stage it goes', () => {
+  store.open(house);
+  const [first, ...others] = store.recipe().components;
+  store.patch({ components: [...others, { material: 'coir-pith', parts: 2 }] }, 'a');
+  expect([first!.material, store.opened()?.name]).toEqual(['peat-medium', 'House']);
+  store.patch({ components: [{ material: 'coir-pith', parts: 2 }] }, 'b');
+  expect(store.opened()).toBeNull();
+  store.undo();
+  expect(store.opened()?.name).toBe('House');
+  store.patch({ stage: 'potting' }, 'c');
+  expect(store.opened()).toBeNull();
+});
+
+test('opened, changed, kept', () => {
   expect(store.changed()).toBe(true);
-  store.open(mix);
+  store.open(house);
   expect([store.changed(), store.opened()?.name]).toEqual([false, 'House']);
   store.patch({ compactionPct: 5 }, 'firm');
   expect(store.changed()).toBe(true);
-  store.keptAs({ ...mix, id: 5, version: 2, recipe: store.recipe() });
+  store.keptAs({ ...house, id: 5, version: 2, recipe: store.recipe() });
   expect([store.changed(), store.opened()?.version]).toEqual([false, 2]);
 });

@@ -1,20 +1,20 @@
 import { usualMoisture } from '#core/mix/moisture';
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { batchSheet, type BatchSheet } from '#core/batch/sheet';
-import { type Fix } from '#core/recipe/fix';
 import { judgeMix, type Judgement } from '#core/judge/judge';
 import { schools } from '#core/recipe/schools';
 import { type Stage } from '#core/mix/stage';
-import { type Library } from '#core/recipe/library';
+import { type Library, lookUp } from '#core/recipe/library';
 import { litresOf, mixInputOf, withValidTests, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { vesselKinds } from '#core/vessel/kinds';
+import { readKept, writeKept } from '../data/kept';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { SchoolChoice } from '../data/school-choice';
 import { type MixVersion } from '../data/mixes';
 import { type VesselKind } from '#core/vessel/tray';
-import { applyFix } from '#core/recipe/fix';
+import { intoVessel } from '#core/recipe/fix';
 
 const DEEPEST = 200;
 /** Changes of one control within this time are one step back. */
@@ -30,13 +30,40 @@ export type Outcome =
   | { state: 'computed'; judgement: Judgement; sheet: BatchSheet }
   | { state: 'impossible'; why: string };
 
+/** Name on the device. */
+const BENCH = 'bench';
+const KEEP_MS = 200;
+
+/** What was on the bench when the page was left; a working recipe where nothing usable was. */
+function readMoment(): Moment {
+  const kept = readKept(BENCH) as Partial<Moment> | undefined;
+  return kept?.recipe?.components && kept.recipe.job
+    ? { recipe: kept.recipe, opened: kept.opened ?? null }
+    : { recipe: starterMixes.germination, opened: null };
+}
+
+/** Whether all that a kept recipe names is there, and in its shape. A recipe that comes to nothing may stay. */
+function fits(recipe: Recipe, library: Library): boolean {
+  try {
+    mixInputOf(recipe, library);
+    return Number.isFinite(litresOf(recipe.job, lookUp(library.vessels, recipe.vessel, 'vessel')));
+  } catch {
+    return false;
+  }
+}
+
+/** Whether a changed recipe is still the mix that it came from: for the same stage, with something of it left. */
+const isStill = (recipe: Recipe, opened: Recipe): boolean =>
+  recipe.stage === opened.stage &&
+  recipe.components.some((c) => opened.components.some((o) => o.material === c.material));
+
 /** The recipe on the bench: what it is, what it comes to, and the way back. */
 @Injectable({ providedIn: 'root' })
 export class RecipeStore {
   private readonly chosen = inject(SchoolChoice);
   private readonly notices = inject(Notices);
   private readonly fetched = inject(LibraryService).library;
-  private readonly now = signal<Moment>({ recipe: starterMixes.germination, opened: null });
+  private readonly now = signal<Moment>(readMoment());
   private readonly past = signal<readonly Moment[]>([]);
   private readonly future = signal<readonly Moment[]>([]);
   private lastGesture = { name: '', at: 0 };
@@ -78,6 +105,24 @@ export class RecipeStore {
     }
   });
 
+  constructor() {
+    // What was on the bench is there again after a reload, on every page that asks for it.
+    effect((onCleanup) => {
+      const keep = (): void => void writeKept(BENCH, this.now());
+      this.now();
+      const timer = setTimeout(keep, KEEP_MS);
+      onCleanup(() => clearTimeout(timer));
+    });
+    // A page that is left at once has no time to wait.
+    addEventListener('pagehide', () => writeKept(BENCH, this.now()));
+    // A recipe of this device that the library does not know any more would be a dead end.
+    effect(() => {
+      const library = this.library();
+      if (library && !fits(untracked(this.recipe), library))
+        untracked(() => this.start(starterMixes.germination));
+    });
+  }
+
   /**
    * Puts a changed recipe on the bench.
    * @param gesture names the control; changes by the same one in quick succession are one step to undo
@@ -92,7 +137,7 @@ export class RecipeStore {
     if (valid !== recipe && JSON.stringify(valid) !== JSON.stringify(recipe)) {
       this.notices.say('Your tests were of the mix as it was; they are laid aside.', () => this.undo());
     }
-    this.now.set({ recipe: valid, opened });
+    this.now.set({ recipe: valid, opened: opened && isStill(valid, opened.recipe) ? opened : null });
   }
 
   patch(change: Partial<Recipe>, gesture: string): void {
@@ -131,25 +176,8 @@ export class RecipeStore {
   }
 
   toVessel(id: string): void {
-    const kind = this.kindOf(id);
-    const { job } = this.recipe();
-    const wasTrays = this.kind().perTray > 1;
-    // Twenty trays are not twenty pots: keep the litres about the same when the way of counting changes.
-    const recount = 'trays' in job && wasTrays !== kind.perTray > 1;
-    const perTray = litresOf({ trays: 1, sparePct: 'trays' in job ? job.sparePct : 0 }, kind);
-    this.patch(
-      {
-        vessel: id,
-        compactionPct: kind.usualCompaction * 100,
-        ...(recount && { job: { ...job, trays: Math.max(1, Math.round(this.litres() / perTray)) } }),
-      },
-      'vessel',
-    );
-  }
-
-  fix(fix: Fix): void {
-    if (fix.kind === 'vessel') this.toVessel(fix.vessel);
-    else this.set(applyFix(this.recipe(), fix, this.library()!), `fix ${fix.kind} ${Date.now()}`);
+    const library = this.library();
+    if (library) this.set(intoVessel(this.recipe(), id, library), 'vessel');
   }
 
   undo(): void {

@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import { usualKit, type Kit } from '#core/batch/order-of-work';
+import { usualKit, type Kit } from '#core/batch/kit';
 import { kept } from './kept';
 
 /** What the person mixes with. A choice of this device. */
@@ -18,5 +18,5 @@ function usable(stored: unknown): Kit {
     ([name, value]) => typeof value === typeof usualKit[name as keyof Kit],
   );
   // Heat is asked anew for each batch.
-  return { ...usualKit, ...Object.fromEntries(fits), heat: false };
+  return { ...usualKit, ...Object.fromEntries(fits), heat: 'none' };
 }

@@ -27,6 +27,7 @@ import { OwnTests } from './tests/own-tests';
 import { PartList } from './parts/part-list';
 import { ReadingRuler } from './answer/reading-ruler';
 import { RecipeBar } from './recipe-bar';
+import { Remedies } from '../bench/remedies';
 import { RecipeStore, type Outcome } from '../bench/recipe-store';
 
 const LINK_DELAY_MS = 250;
@@ -64,6 +65,7 @@ const briefNames: Record<ReadingId, string> = {
 })
 export class MixPage {
   protected readonly store = inject(RecipeStore);
+  protected readonly remedies = inject(Remedies);
   protected readonly sure = inject(HowSure);
   protected readonly library = inject(LibraryService).fetched;
   private readonly location = inject(Location);

@@ -1,6 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { addDays, format, parseISO } from 'date-fns';
-import { type Step } from '#core/batch/order-of-work';
+import { type Step } from '#core/batch/step';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { type BenchTestId } from '#core/batch/tests/bench-tests';
 import { type EntryData } from '#contract/record';

@@ -1,13 +1,14 @@
 import { inject, Pipe, type PipeTransform } from '@angular/core';
-import { readOut, type Said } from '#core/units/said';
+import { inWords, readOut, type Said } from '#core/units/said';
 import { Units } from '../../data/units';
 
-/** A sentence in the units of the reader. */
+/** A sentence, or words with numbers in them, in the units of the reader. */
 @Pipe({ name: 'said', pure: false })
 export class SaidPipe implements PipeTransform {
   private readonly units = inject(Units);
 
-  transform(sentence: Said): string {
-    return readOut(sentence, this.units.system());
+  transform(words: Said | string): string {
+    const system = this.units.system();
+    return typeof words === 'string' ? inWords(words, system) : readOut(words, system);
   }
 }

@@ -1,0 +1,18 @@
+import { type BenchTestId } from '#core/batch/tests/bench-tests';
+import { type Said } from '#core/units/said';
+
+/** One thing to do, why it is done so, and what to mind. */
+export interface Step {
+  id: string;
+  text: Said;
+  why?: Said;
+  caution?: Said;
+  /** Ticked so many times: once for each load. */
+  times?: number;
+  /** Time matters: minutes on the clock. */
+  timerMin?: number;
+  /** Days until it is due, counted from the day of mixing; or until the mix is ready. */
+  waitDays?: number;
+  /** A test at the bench that goes with it. */
+  test?: BenchTestId;
+}

@@ -1,0 +1,118 @@
+import { type Flag, severities, type Severity } from '#core/judge/flag';
+import { aimPhOf } from '#core/judge/flags/lime';
+import { judgeMix, type JudgedBy, type Judgement } from '#core/judge/judge';
+import { type ReadingId } from '#core/judge/readings';
+import { applyFix, type Fix, type SingleFix } from '#core/recipe/fix';
+import { type Library } from '#core/recipe/library';
+import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { usual } from '#core/recipe/usual';
+
+/** A remedy that was tried on the recipe and makes it better, and what it changes. */
+export interface Remedy {
+  fix: Fix;
+  changes: { id: ReadingId; from: number; to: number }[];
+}
+
+const MOST_PARTS = 4;
+const openers: readonly string[] = [usual.fineOpener, usual.coarseOpener];
+const holders: readonly string[] = [usual.sourPeat, usual.coir, usual.bindingPeat];
+
+/**
+ * The press that goes with a flag: the remedy of the rule where it helps, else the nearest like it that does: more
+ * parts of it, another of its kind, the same with the lime set anew. null where none was found: words only.
+ *
+ * What helps never lowers the number of readings that are right, brings no louder flag, and takes the flag away or
+ * brings the readings nearer to their windows.
+ */
+export function remedyOf(
+  flag: Flag,
+  recipe: Recipe,
+  before: Judgement,
+  library: Library,
+  loudness: JudgedBy['loudness'] = {},
+): Remedy | null {
+  if (!flag.fix) return null;
+  for (const fix of candidates(flag.fix, before)) {
+    const after = tried(fix, recipe, library, loudness);
+    if (after && helps(flag, before, after)) return { fix, changes: changesOf(before, after) };
+  }
+  return null;
+}
+
+/** The fix of the rule first, then what is like it, nearest first. */
+function candidates(fix: SingleFix, before: Judgement): Fix[] {
+  const lime = limeAnew(before);
+  const alone: SingleFix[] = fix.kind === 'addPart' ? moreParts(fix.material) : [fix];
+  const withLime = fix.kind === 'limeToPh' || fix.kind === 'noLime' ? [] : alone;
+  return [...alone, ...withLime.map((one): Fix => ({ kind: 'all', fixes: [one, lime] }))];
+}
+
+function moreParts(material: string): SingleFix[] {
+  const kin = [openers, holders].find((group) => group.includes(material)) ?? [material];
+  const order = [material, ...kin.filter((id) => id !== material)];
+  return Array.from({ length: MOST_PARTS }, (_, i) => i + 1).flatMap((parts) =>
+    order.map((id): SingleFix => ({ kind: 'addPart', material: id, parts })),
+  );
+}
+
+/** Lime to the middle of the window, with the lime that is there or the usual one. */
+function limeAnew({ input, evaluation }: Judgement): SingleFix {
+  const amendment = input.limeToPh?.amendment.id ?? usual.groundLime;
+  return { kind: 'limeToPh', amendment, ph: aimPhOf(input.stage, evaluation) };
+}
+
+function tried(fix: Fix, recipe: Recipe, library: Library, loudness: JudgedBy['loudness']): Judgement | null {
+  try {
+    return judgeMix(mixInputOf(applyFix(recipe, fix, library), library), {
+      library,
+      ...(loudness && { loudness }),
+    });
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+}
+
+const loudnessOf = (severity: Severity): number => severities.length - severities.indexOf(severity);
+const wrong = ({ readings }: Judgement): number => readings.filter((r) => r.verdict !== 'ok').length;
+const count = ({ flags }: Judgement, severity: Severity): number =>
+  flags.filter((f) => f.severity === severity).length;
+
+/** How far all readings lie outside their windows, in widths of these. */
+const outside = ({ readings }: Judgement): number =>
+  readings.reduce((sum, { value, low, high }) => {
+    const off = Math.max(0, low - value, value - high);
+    return sum + off / Math.max(high - low, 1e-9);
+  }, 0);
+
+/** From too much to too little, or the other way: no remedy. */
+const tipsOver = (before: Judgement, after: Judgement): boolean =>
+  before.readings.some(({ id, verdict }) => {
+    const now = after.readings.find((r) => r.id === id)?.verdict ?? 'ok';
+    return verdict !== 'ok' && now !== 'ok' && now !== verdict;
+  });
+
+function helps(flag: Flag, before: Judgement, after: Judgement): boolean {
+  if (wrong(after) > wrong(before) || tipsOver(before, after)) return false;
+  const was = new Map(before.flags.map((f) => [f.code, loudnessOf(f.severity)]));
+  const louder = after.flags.some((f) => {
+    const loud = loudnessOf(f.severity);
+    return loud > (was.get(f.code) ?? 0) && loud > loudnessOf(flag.severity);
+  });
+  if (louder) return false;
+  for (const severity of ['stop', 'warn'] as const)
+    if (count(after, severity) > count(before, severity)) return false;
+  const still = after.flags.find((f) => f.code === flag.code);
+  return (
+    !still ||
+    loudnessOf(still.severity) < loudnessOf(flag.severity) ||
+    outside(after) < outside(before) - 1e-6
+  );
+}
+
+function changesOf(before: Judgement, after: Judgement): Remedy['changes'] {
+  return before.readings.flatMap(({ id, value }) => {
+    const to = after.readings.find((r) => r.id === id)?.value;
+    return to === undefined || Math.abs(to - value) < 1e-9 ? [] : [{ id, from: value, to }];
+  });
+}
