@@ -14,7 +14,7 @@ import { searchAll, fastAndLimits } from '#core/finder/formulate';
 import { noPreferences } from '#core/finder/fast-spec';
 import { finderJob } from '#testing/finder';
 import { material } from '#testing/library';
-import { linearised, milpSolver } from '#testing/milp';
+import { linearised, milpSolver, noWindows } from '#testing/milp';
 import { recipe } from '#testing/recipe';
 
 const median = (values: number[]): number =>
@@ -112,7 +112,7 @@ async function finder(): Promise<void> {
     `${((100 * result.provedWorse) / result.tried).toFixed(0)} %, ${(performance.now() - start).toFixed(0)} ms`,
   );
   const linear = linearised({ ...job, maxTotal: 12, peatMax: 0.5, materialsMax: 3 });
-  const made = fastAndLimits(linear);
+  const made = fastAndLimits(linear, noWindows(linear));
   const solve = await milpSolver();
   const time = (work: () => unknown): number => {
     const all: number[] = [];
