@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { clientKey, day, moment, oneOf, rowId, text } from '#contract/fields';
 import { keptKitSchema } from '#contract/kit';
+import { school } from '#core/recipe/schools';
 import { recipeSchema, stageSchema } from '#contract/recipe';
 import { snapshotSchema } from '#contract/snapshot';
 import { usualKit } from '#core/batch/kit';
@@ -14,6 +15,11 @@ export const newBatchSchema = z.strictObject({
   units: oneOf(['metric', 'us']),
   kit: keptKitSchema.default(usualKit),
   scoop: text(60),
+  /** Way of working that its flags are told in; null for none. */
+  school: text(40)
+    .refine((id) => school(id) !== undefined, { error: 'must be a way of working that there is' })
+    .nullable()
+    .default(null),
 });
 export type NewBatch = z.input<typeof newBatchSchema>;
 

@@ -1,7 +1,6 @@
 import { z } from 'zod';
-import { day, oneOf } from '#contract/fields';
+import { day, oneOf, text } from '#contract/fields';
 import { labelSizes } from '#core/batch/label-sizes';
-import { scoops } from '#core/batch/scoops';
 import { limits } from '#core/units/limits';
 
 const [fewest, most] = limits.labels;
@@ -20,8 +19,10 @@ export const labelsQuerySchema = z.strictObject({
   sown: date,
   pricked: date,
   potted: date,
+  units: oneOf(['metric', 'us']).default('metric'),
+  plant: text(60).nullable().default(null),
 });
 export const cardQuerySchema = z.strictObject({
   units: oneOf(['metric', 'us']).default('metric'),
-  scoop: oneOf(scoops.map((s) => s.id) as [string, ...string[]]).optional(),
+  scoop: text(60).optional(),
 });

@@ -93,7 +93,7 @@ function apiRoutes(
   mixRoutes(api, mixes, library, now);
   batchRoutes(api, batches, mixes, measures, library, now);
   recordRoutes(api, batches, record, lots, calendar, now);
-  printRoutes(api, batches);
+  printRoutes(api, batches, measures);
   lotRoutes(api, lots, record, library, calendar, now);
   measureRoutes(api, measures, now);
   shelfRoutes(api, new ShelfStore(db), library, now);

@@ -14,6 +14,7 @@ import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { lookUp, type Library } from '#core/recipe/library';
 import { litresOf, mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { type School } from '#core/recipe/schools';
 import { type UnitSystem } from '#core/units/show';
 import { type VesselKind } from '#core/vessel/tray';
 
@@ -51,14 +52,21 @@ export interface BatchSnapshot {
   kit?: Kit;
 }
 
-/** @throws RangeError as mixInputOf, judgeMix and batchSheet */
+/**
+ * @param school whose loudness its flags are told in
+ * @throws RangeError as mixInputOf, judgeMix and batchSheet
+ */
 export function snapshotBatch(
   recipe: Recipe,
   library: Library,
   choice: CardChoice,
   kit: Kit = usualKit,
+  school?: School,
 ): BatchSnapshot {
-  const judgement = judgeMix(mixInputOf(recipe, library), { library });
+  const judgement = judgeMix(mixInputOf(recipe, library), {
+    library,
+    ...(school && { loudness: school.loudness }),
+  });
   const { evaluation } = judgement;
   const vessel = lookUp(library.vessels, recipe.vessel, 'vessel');
   const moisture: Moisture = usualMoisture(vessel.vessel);

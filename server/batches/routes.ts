@@ -1,6 +1,7 @@
 import { type Batch } from '#contract/batches';
 import { scoopOf } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
+import { school } from '#core/recipe/schools';
 import { type BatchStore } from '#server/batches/store';
 import { notFound } from '#server/http/problem';
 import { putAwayRoutes } from '#server/http/put-away';
@@ -26,14 +27,20 @@ export function batchRoutes(
 ): void {
   api.serve('batches', () => batches.all());
   api.serve('keepBatch', ({ body }) => {
-    const { units, scoop, recipe, kit, ...given } = body;
+    const { units, scoop, recipe, kit, school: by, ...given } = body;
     const known = batches.byKey(given.key);
     if (known) return new Again(known);
     if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
       throw notFound('mix version', given.mixVersionId);
     }
     const measure = scoopOf(scoop, measures.all(), units);
-    const snapshot = snapshotBatch(recipe, library.library(), { units, scoop, measure }, kit);
+    const snapshot = snapshotBatch(
+      recipe,
+      library.library(),
+      { units, scoop, measure },
+      kit,
+      school(by ?? ''),
+    );
     return batches.add({ ...given, snapshot, createdAt: now().toISOString() });
   });
   api.serve('batch', ({ params }) => batchOf(batches, params.id));

@@ -1,7 +1,7 @@
 import QRCode from 'qrcode';
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { inScoops, inSpoons, scoopText, type Scoop } from '#core/batch/scoops';
-import { readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
+import { inWords, readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
 import { type Batch } from '#contract/batches';
 
@@ -40,7 +40,7 @@ export async function benchCard(
             width: '*',
             stack: [
               { text: name, fontSize: 20, bold: true },
-              { text: `Batch ${id} · ${madeOn} · ${snapshot.vessel.name}` },
+              { text: `Batch ${id} · ${madeOn} · ${inWords(snapshot.vessel.name, units)}` },
             ],
           },
           { width: 62, image: qr, fit: [62, 62] },

@@ -14,6 +14,13 @@ export interface LabelText {
   url: string;
 }
 
+/** A small label has room for the dates that are known, on one line; a large one also for those to write in. */
+function datesOn({ dates }: LabelText, small: boolean): string[] {
+  if (!small) return dates.map(({ name, on }) => `${name} ${on ?? '_________'}`);
+  const known = dates.flatMap(({ name, on }) => (on ? [`${name} ${on}`] : []));
+  return known.length > 0 ? [known.join(', ')] : [];
+}
+
 /** So many copies of a label. Black on white only: any printer can do it. */
 export async function labelSheet(
   size: LabelSize,
@@ -43,9 +50,7 @@ export async function labelSheet(
           stack: [
             { text: text.title, bold: true, fontSize: title },
             ...text.lines.map((said) => ({ text: said, fontSize: line })),
-            ...(small
-              ? []
-              : text.dates.map(({ name, on }) => ({ text: `${name} ${on ?? '_________'}`, fontSize: line }))),
+            ...datesOn(text, small).map((said) => ({ text: said, fontSize: line })),
           ],
         },
         { width: pt(qrMm), image: qr, fit: [pt(qrMm), pt(qrMm)] },

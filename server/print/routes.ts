@@ -1,7 +1,10 @@
 import { type Request } from 'express';
 import { labelSize } from '#core/batch/label-sizes';
-import { scoops } from '#core/batch/scoops';
+import { ownScoops, scoops } from '#core/batch/scoops';
+import { OutOfRange } from '#core/units/check';
+import { inWords } from '#core/units/said';
 import { stageWord } from '#core/judge/readings';
+import { type MeasureStore } from '#server/measures/store';
 import { batchOf } from '#server/batches/routes';
 import { type BatchStore } from '#server/batches/store';
 import { type Api } from '#server/http/serve';
@@ -14,15 +17,17 @@ const urlOf = (req: Request, id: number): string =>
   `${req.protocol}://${req.get('host') ?? '127.0.0.1'}/batches/${id}`;
 
 /** Cards and labels as PDF, each with a code back to the batch. */
-export function printRoutes(api: Api, batches: BatchStore): void {
+export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStore): void {
   api.serve('labels', async ({ params, query, req }) => {
     const batch = batchOf(batches, params.id);
+    const mix = batch.mixName && batch.mixName !== batch.name ? [`Mix: ${batch.mixName}`] : [];
     const text = {
-      title: batch.name,
+      title: query.plant ?? batch.name,
       lines: [
+        ...(query.plant ? [batch.name] : []),
         `Batch ${batch.id}, mixed ${batch.madeOn}`,
-        `${batch.mixName ?? 'mix without a name'}, for ${stageWord[batch.snapshot.recipe.stage]}`,
-        batch.snapshot.vessel.name,
+        ...mix,
+        `For ${stageWord[batch.snapshot.recipe.stage]}, ${inWords(batch.snapshot.vessel.name, query.units)}`,
       ],
       dates: [
         { name: 'Sown', on: query.sown },
@@ -36,8 +41,15 @@ export function printRoutes(api: Api, batches: BatchStore): void {
   api.serve('card', async ({ params, query: { units, scoop }, req }) => {
     const batch = batchOf(batches, params.id);
     const { choice } = batch.snapshot;
-    const wanted = scoops.find((s) => s.id === (scoop ?? choice.scoop)) ?? choice.measure;
-    const counted = wanted?.system === units ? wanted : scoops.find((s) => s.system === units)!;
+    const all = [...(choice.measure ? [choice.measure] : []), ...ownScoops(measures.all(), units), ...scoops];
+    const wanted = all.find((one) => one.id === (scoop ?? choice.scoop));
+    if (scoop !== undefined && !wanted)
+      throw new OutOfRange('scoop', scoop, `one of ${all.map((one) => one.id).join(', ')}`);
+    // One that was chosen is taken as it is; the card's own only where it fits the units.
+    const counted =
+      wanted && (scoop !== undefined || wanted.system === units)
+        ? wanted
+        : scoops.find((one) => one.system === units)!;
     return pdf(await benchCard(batch, units, counted, urlOf(req, batch.id)));
   });
 }

@@ -1,5 +1,6 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { BatchesService } from '../data/batches';
 import { FetchState } from '../ui/fetch-state';
@@ -10,7 +11,7 @@ import { stageNames } from '../ui/words/words';
 @Component({
   selector: 'app-batch-list',
   host: { class: 'page' },
-  imports: [DatePipe, RouterLink, Amount, FetchState],
+  imports: [Amount, DatePipe, FetchState, RouterLink, SaidPipe],
   template: `
     <h1>Batches</h1>
     <app-fetch-state [of]="batches" what="the batches" />
@@ -21,7 +22,7 @@ import { stageNames } from '../ui/words/words';
             <span class="day">{{ line.madeOn | date: 'd MMM' }}</span>
             <span class="name"
               ><b>{{ line.name }}</b
-              ><span class="term">{{ stageNames[line.stage].name }} · {{ line.vessel }}</span></span
+              ><span class="term">{{ stageNames[line.stage].name }} · {{ line.vessel | said }}</span></span
             >
             <span class="litres"><app-amount [of]="{ volumeL: line.litres }" /></span>
           </a>

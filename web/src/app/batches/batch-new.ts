@@ -6,6 +6,8 @@ import { snapshotBatch, type BatchSnapshot } from '#core/batch/snapshot';
 import { BatchesService } from '../data/batches';
 import { NurseryService } from '../data/nursery';
 import { Notices } from '../data/notices';
+import { SchoolChoice } from '../data/school-choice';
+import { ScoopChoice } from '../data/scoop-choice';
 import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
 import { uuid } from '../data/uuid';
@@ -14,7 +16,6 @@ import { stageNames } from '../ui/words/words';
 import { KitChoice } from '../data/kit-choice';
 import { KitForm } from './kit-form';
 import { BatchCard } from './batch-card';
-import { scoopChoice } from './scoop-choice';
 import { ScoopPicker } from './scoop-picker';
 
 /** The card of the recipe on the bench, before it is kept. */
@@ -30,6 +31,7 @@ export class BatchNew {
   private readonly batches = inject(BatchesService);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
+  private readonly school = inject(SchoolChoice).school;
   private readonly units = inject(Units);
   private readonly nursery = inject(NurseryService);
   private readonly kit = inject(KitChoice).kit;
@@ -64,13 +66,14 @@ export class BatchNew {
           scoop: fittingScoop(this.store.litres() / 6, system).id,
         },
         this.kit(),
+        this.school(),
       );
     } catch (error) {
       if (error instanceof RangeError) return null;
       throw error;
     }
   });
-  protected readonly scoop = scoopChoice(this.snapshot, this.units.system);
+  protected readonly scoop = inject(ScoopChoice).of(signal('new'), this.snapshot);
 
   protected keep(event: Event): void {
     event.preventDefault();
@@ -86,7 +89,8 @@ export class BatchNew {
         mixVersionId: opened && !this.store.changed() ? opened.id : null,
         madeOn: this.madeOn(),
         units: this.units.system(),
-        scoop: this.scoop(),
+        scoop: this.scoop.id(),
+        school: this.school().id,
         kit: this.kit(),
       })
       .subscribe({

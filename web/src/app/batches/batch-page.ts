@@ -2,13 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { Router, RouterLink } from '@angular/router';
 import { BatchesService, type Batch } from '../data/batches';
 import { Notices } from '../data/notices';
-import { Units } from '../data/units';
+import { ScoopChoice } from '../data/scoop-choice';
 import { RecipeStore } from '../bench/recipe-store';
 import { resourceOf } from '../data/resource';
 import { FetchState } from '../ui/fetch-state';
 import { BatchCard } from './batch-card';
 import { CorrectBatch } from '../bench/correct-batch';
-import { scoopChoice } from './scoop-choice';
 import { ScoopPicker } from './scoop-picker';
 
 /** A kept batch: its card as it was on the day. */
@@ -25,11 +24,10 @@ export class BatchPage {
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
   private readonly store = inject(RecipeStore);
-  private readonly units = inject(Units);
 
   protected readonly fetched = resourceOf(this.id, (id) => this.batches.one(id));
   private readonly snapshot = computed(() => this.fetched.value()?.snapshot ?? null);
-  protected readonly scoop = scoopChoice(this.snapshot, this.units.system);
+  protected readonly scoop = inject(ScoopChoice).of(this.id, this.snapshot);
 
   protected print(): void {
     window.print();

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, output, input } from '@angular/core';
 import { ownScoops, scoops } from '#core/batch/scoops';
 import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
@@ -13,13 +13,14 @@ import { ChoiceField } from '../ui/fields/choice-field';
       label="Counted in"
       [choices]="offered()"
       [value]="scoop()"
-      (changed)="scoop.set($event)"
+      (changed)="chosen.emit($event)"
     />
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ScoopPicker {
-  readonly scoop = model.required<string>();
+  readonly scoop = input.required<string>();
+  readonly chosen = output<string>();
   private readonly units = inject(Units);
   private readonly measures = inject(MeasuresService);
   protected readonly offered = computed(() => {

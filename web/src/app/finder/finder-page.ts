@@ -8,6 +8,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { SaidPipe } from '../ui/words/said';
 import { Router, RouterLink } from '@angular/router';
 import { windowScore, type ScoredId } from '#core/finder/aims';
 import { differences } from '#core/finder/compare';
@@ -37,7 +38,7 @@ const SHOWN = 10;
 /** The best whole-part recipes of what stands on the shelf. */
 @Component({
   selector: 'app-finder-page',
-  imports: [Amount, CompareTable, FinderChart, MiniCut, RouterLink, ShelfPanel, Stepper, TickField],
+  imports: [Amount, CompareTable, FinderChart, MiniCut, RouterLink, SaidPipe, ShelfPanel, Stepper, TickField],
   providers: [FinderSearch],
   templateUrl: './finder-page.html',
   styleUrl: './finder-page.scss',

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { faultWords, InstrumentsService, type InstrumentReading } from '../data/instruments';
 import { FetchState } from '../ui/fetch-state';
@@ -6,15 +7,14 @@ import { FetchState } from '../ui/fetch-state';
 /** What the instruments read now. */
 @Component({
   selector: 'app-live-list',
-  imports: [FetchState, RouterLink],
+  imports: [FetchState, RouterLink, SaidPipe],
   template: `
     <app-fetch-state [of]="instruments.all" what="the instruments" />
     <ul class="plain" aria-label="Instruments">
       @for (one of instruments.instruments(); track one.id) {
         <li>
           <span>{{ one.name }}</span>
-          <b>{{ live(instruments.readings().get(one.id) ?? null) }}</b>
-          <span class="unit">{{ one.unit }}</span>
+          <b>{{ live(instruments.readings().get(one.id) ?? null, one.unit) | said }}</b>
         </li>
       }
     </ul>
@@ -26,7 +26,7 @@ import { FetchState } from '../ui/fetch-state';
   styles: `
     li {
       display: grid;
-      grid-template-columns: minmax(0, 1fr) auto 62px;
+      grid-template-columns: minmax(0, 1fr) auto;
       gap: 8px;
       align-items: baseline;
       padding: 4px 0;
@@ -42,8 +42,8 @@ import { FetchState } from '../ui/fetch-state';
 export class LiveList {
   protected readonly instruments = inject(InstrumentsService);
 
-  protected live(reading: InstrumentReading | null): string {
+  protected live(reading: InstrumentReading | null, unit: string): string {
     if (!reading) return 'no reading';
-    return reading.fault ? faultWords[reading.fault] : String(reading.value);
+    return reading.fault ? faultWords[reading.fault] : `${reading.value} ${unit}`;
   }
 }

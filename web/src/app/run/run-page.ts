@@ -9,6 +9,7 @@ import {
   input,
   untracked,
 } from '@angular/core';
+import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { CorrectBatch } from '../bench/correct-batch';
@@ -36,6 +37,7 @@ import { UseForm } from './use-form';
     LiveList,
     LotPicker,
     RouterLink,
+    SaidPipe,
     StepList,
     TestList,
     UseForm,

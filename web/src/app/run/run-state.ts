@@ -28,6 +28,7 @@ export class RunState {
   /** The test whose form stands open at its step. */
   readonly openTest = signal<BenchTestId | null>(null);
 
+  readonly snapshot = computed(() => this.made()?.snapshot ?? null);
   readonly context = computed(() => this.made()?.snapshot.context ?? null);
   readonly steps = computed((): StepRow[] =>
     (this.made()?.snapshot.steps ?? []).map((step) => {

@@ -14,18 +14,35 @@ import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
 import { faultWords, InstrumentsService } from '../data/instruments';
 import { ChoiceField, type Choice } from '../ui/fields/choice-field';
+import { gramsIn, litresIn } from '#core/units/factors';
+import { Units } from '../data/units';
+import { SaidPipe } from '../ui/words/said';
 import { NumberField } from '../ui/fields/number-field';
 import { SqueezePicture } from '../ui/pictures/squeeze-picture';
 import { ecMethodNames } from '../ui/words/words';
+
+interface Shown {
+  unit: string;
+  /** Of what is kept, one of what is shown, and what is shown where 0 is kept. */
+  per: number;
+  zero: number;
+}
+const inUs: Record<string, Shown> = {
+  '°C': { unit: '°F', per: 5 / 9, zero: 32 },
+  mL: { unit: 'fl oz', per: litresIn.fluidOunce * 1000, zero: 0 },
+  'mL (or g)': { unit: 'fl oz', per: litresIn.fluidOunce * 1000, zero: 0 },
+  g: { unit: 'oz', per: gramsIn.ounce, zero: 0 },
+  L: { unit: 'gal', per: litresIn.gallon, zero: 0 },
+};
 
 let count = 0;
 
 /** One test: how it is done, its fields (typed, or taken from an instrument), and what came of it last. */
 @Component({
   selector: 'app-test-form',
-  imports: [ChoiceField, NumberField, SqueezePicture],
+  imports: [ChoiceField, NumberField, SaidPipe, SqueezePicture],
   template: `
-    <p class="term">{{ test().howTo }}</p>
+    <p class="term">{{ test().howTo | said }}</p>
     <div class="fields">
       @for (f of test().fields; track f.id) {
         @if (f.id === 'grade') {
@@ -56,7 +73,9 @@ let count = 0;
         } @else if (asked(f); as n) {
           <div class="one">
             <app-number-field
-              [label]="f.label + (n.unit ? ', ' + n.unit : '')"
+              [label]="f.label + (n.unit ? ', ' + shownIn(n).unit : '')"
+              [per]="shownIn(n).per"
+              [zero]="shownIn(n).zero"
               [value]="numberIn(f.id)"
               [within]="[n.low, n.high]"
               (changed)="set(f.id, $event)"
@@ -69,7 +88,7 @@ let count = 0;
                 [attr.aria-label]="'Take ' + f.label + ' from the instrument'"
                 (click)="set(f.id, live(n)!)"
               >
-                {{ liveText(n) }}
+                {{ liveText(n) | said }}
               </button>
             }
           </div>
@@ -77,7 +96,7 @@ let count = 0;
       }
     </div>
     @if (problem()) {
-      <p class="wrong" role="alert">{{ problem() }}</p>
+      <p class="wrong" role="alert">{{ problem() | said }}</p>
     }
     <button
       type="button"
@@ -89,7 +108,7 @@ let count = 0;
     </button>
     @if (last(); as r) {
       <p class="came" [class.off]="r.verdict !== 'ok'">
-        <b>{{ shown(r) }}</b> {{ r.says }}
+        <b>{{ shown(r) | said }}</b> {{ r.says | said }}
       </p>
     }
   `,
@@ -167,6 +186,7 @@ export class TestForm {
   readonly entered = output<TestValues>();
   protected readonly grades = squeezes;
   protected readonly name = `grade-${++count}`;
+  private readonly units = inject(Units);
   private readonly instruments = inject(InstrumentsService);
   protected readonly test = computed((): BenchTest => benchTests[this.id()]);
   protected readonly values = signal<Readonly<Record<string, number | string | undefined>>>({});
@@ -219,6 +239,11 @@ export class TestForm {
     return typeof value === 'number' ? value : undefined;
   }
 
+  /** What a field is read and typed in: kept in its own unit, shown in the reader's. */
+  protected shownIn({ unit }: NumberAsked): Shown {
+    return (this.units.system() === 'us' && inUs[unit]) || { unit, per: 1, zero: 0 };
+  }
+
   protected live(f: NumberAsked): number | null {
     return f.from ? (this.instruments.byKind().get(f.from)?.reading?.value ?? null) : null;
   }
@@ -226,7 +251,9 @@ export class TestForm {
   protected liveText(f: NumberAsked): string {
     const one = f.from && this.instruments.byKind().get(f.from);
     if (!one?.reading) return 'no reading';
-    return one.reading.fault ? faultWords[one.reading.fault] : `take ${String(one.reading.value)}`;
+    return one.reading.fault
+      ? faultWords[one.reading.fault]
+      : `take ${one.reading.value} ${f.unit.split(' ')[0]!}`.trim();
   }
 
   protected shown({ value, unit }: TestResult): string {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { SaidPipe } from '../ui/words/said';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { benchTestIds, benchTests, type BenchTestId } from '#core/batch/tests/bench-tests';
 import { fixed } from '#core/units/show';
@@ -10,14 +11,14 @@ import { TestForm } from './test-form';
 /** Every bench test, with what each came to last. */
 @Component({
   selector: 'app-test-list',
-  imports: [TestForm],
+  imports: [SaidPipe, TestForm],
   template: `
     @for (id of ids; track id) {
       <details [open]="run.openTest() === id && !isStepTest(id)">
         <summary>
           {{ tests[id].name }}
           @if (run.results().get(id); as r) {
-            <b [class.off]="r.verdict !== 'ok'">{{ brief(r) }}</b>
+            <b [class.off]="r.verdict !== 'ok'">{{ brief(r) | said }}</b>
           }
         </summary>
         <app-test-form

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { SaidPipe } from '../ui/words/said';
 import { DatePipe } from '@angular/common';
 import { fixed } from '#core/units/show';
 import { type Fault, faultWords, type InstrumentInfo, InstrumentsService } from '../data/instruments';
@@ -13,7 +14,7 @@ const faults = Object.entries(faultWords).map(([id, name]) => ({ id, name }));
 /** What stands at the bench: read live, calibrated; the stand-ins are told what lies on them, and to fail. */
 @Component({
   selector: 'app-instruments-page',
-  imports: [ChoiceField, DatePipe, FetchState, NumberField, TickField],
+  imports: [ChoiceField, DatePipe, FetchState, NumberField, SaidPipe, TickField],
   templateUrl: './instruments-page.html',
   styleUrl: './instruments-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

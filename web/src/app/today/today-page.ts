@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { format, parseISO } from 'date-fns';
 import { weatherRisks } from '#core/season/weather-risks';
@@ -11,7 +12,7 @@ import { TodayService, type DueStep } from '../data/today';
 @Component({
   selector: 'app-today-page',
   host: { class: 'page' },
-  imports: [FetchState, RouterLink],
+  imports: [FetchState, RouterLink, SaidPipe],
   templateUrl: './today-page.html',
   styleUrl: './today-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

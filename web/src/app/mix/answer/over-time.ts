@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { SaidPipe } from '../../ui/words/said';
 import { type BatchSheet } from '#core/batch/sheet';
 import { targetSaturation, usualMoisture } from '#core/mix/moisture';
 import { type Judgement } from '#core/judge/judge';
@@ -18,7 +19,7 @@ import { WhereFrom } from './where-from';
 /** How the mix behaves once it is made: by the squeeze, in the sun, as lime acts, until feed runs out. */
 @Component({
   selector: 'app-over-time',
-  imports: [Amount, FeedChart, WhereFrom],
+  imports: [Amount, FeedChart, SaidPipe, WhereFrom],
   templateUrl: './over-time.html',
   styleUrl: './over-time.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

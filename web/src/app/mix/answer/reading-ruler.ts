@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { SaidPipe } from '../../ui/words/said';
 import { type Judgement } from '#core/judge/judge';
 import { type Reading } from '#core/judge/readings';
 import { type Band } from '#core/spread/sample';
@@ -10,7 +11,7 @@ import { WhereFrom } from './where-from';
 /** One reading on its ruler: the window, how sure it is, the value as a needle, the verdict as a word, and where it is from. */
 @Component({
   selector: 'app-reading-ruler',
-  imports: [WhereFrom],
+  imports: [SaidPipe, WhereFrom],
   template: `
     <button
       type="button"
@@ -20,7 +21,7 @@ import { WhereFrom } from './where-from';
       (click)="open.set(!open())"
     >
       {{ words().name }}
-      <span class="term">{{ reading().measured ? 'by your own test' : words().term }}</span>
+      <span class="term">{{ reading().measured ? 'by your own test' : (words().term | said) }}</span>
     </button>
     <div class="figures">
       <div class="value">

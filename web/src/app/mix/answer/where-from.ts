@@ -1,13 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { explain, type ExplainedId } from '#core/explain/explain';
 import { type Judgement } from '#core/judge/judge';
+import { SaidPipe } from '../../ui/words/said';
 import { significant } from '#core/units/show';
 
 /** Where a number comes from: the sum in words, its inputs, its source, what would change it most. */
 @Component({
   selector: 'app-where-from',
+  imports: [SaidPipe],
   template: `
-    <p>{{ it().how }}</p>
+    <p>{{ it().how | said }}</p>
     <table>
       <caption class="visually-hidden">
         What goes in
@@ -15,9 +17,9 @@ import { significant } from '#core/units/show';
       <tbody>
         @for (term of it().terms; track $index) {
           <tr>
-            <th scope="row">{{ term.name }}</th>
-            <td class="n">{{ number(term.value) }} {{ term.unit }}</td>
-            <td>{{ term.from }}</td>
+            <th scope="row">{{ term.name | said }}</th>
+            <td class="n">{{ number(term.value) + ' ' + term.unit | said }}</td>
+            <td>{{ term.from | said }}</td>
           </tr>
         }
       </tbody>
@@ -26,11 +28,11 @@ import { significant } from '#core/units/show';
       <p>
         <b>What moves it most:</b>
         @for (mover of it().movers; track mover.what) {
-          {{ mover.what }} <b>{{ signed(mover.by) }}</b>{{ $last ? '.' : ',' }}
+          {{ mover.what | said }} <b>{{ signed(mover.by) }}</b>{{ $last ? '.' : ',' }}
         }
       </p>
     }
-    <p class="term">Source: {{ it().source }}. {{ it().limits }}</p>
+    <p class="term">Source: {{ it().source }}. {{ it().limits | said }}</p>
   `,
   styles: `
     :host {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { SaidPipe } from '../../ui/words/said';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { swapAnalysis, usualBasis, type SwapBasis, type SwapChange } from '#core/mix/analysis-swap';
 import { type Amendment } from '#core/material/amendment';
@@ -27,7 +28,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
 /** "I have this product instead": as much of what it is bought for, and what else changes. */
 @Component({
   selector: 'app-swap-menu',
-  imports: [NgbDropdownModule, Amount],
+  imports: [Amount, NgbDropdownModule, SaidPipe],
   template: `
     @if (basis(); as by) {
       <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start">
@@ -42,7 +43,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
                 <span>
                   <b>{{ shortName(one.amendment.name) }}</b>
                   <app-amount [of]="{ doseGPerL: one.gPerL }" />
-                  <span class="term">{{ one.changes }}</span>
+                  <span class="term">{{ one.changes | said }}</span>
                 </span>
               </button>
             } @empty {

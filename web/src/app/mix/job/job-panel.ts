@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { SaidPipe } from '../../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { stages } from '#core/mix/stage';
@@ -17,7 +18,7 @@ import { RecipeStore } from '../../bench/recipe-store';
 /** What it is for, what it goes into, and how much of it. */
 @Component({
   selector: 'app-job-panel',
-  imports: [NgbDropdownModule, RouterLink, Amount, Stepper, VesselOutline],
+  imports: [Amount, NgbDropdownModule, RouterLink, SaidPipe, Stepper, VesselOutline],
   templateUrl: './job-panel.html',
   styleUrl: './job-panel.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output, signal } 
 import { fitJarTest, type JarFit } from '#core/mix/lime-reaction';
 import { type MeasuredByHand } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';
+import { SaidPipe } from '../../ui/words/said';
 import { NumberField } from '../../ui/fields/number-field';
 import { RecipeStore } from '../../bench/recipe-store';
 
@@ -10,17 +11,19 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
 /** Equal jars of the mix without lime, each with its dose, kept moist and read on day 7. */
 @Component({
   selector: 'app-jar-test',
-  imports: [NumberField],
+  imports: [NumberField, SaidPipe],
   template: `
     <h3>Jar test of your lime</h3>
     <p class="term">
-      Fill five jars with a litre each of this mix without lime, put in these doses, keep moist, read pH on
-      day 7.
+      {{
+        'Fill five jars with 1 L each of this mix without lime, put in these doses, keep moist, read pH on day 7.'
+          | said
+      }}
     </p>
     <div class="jars">
       @for (dose of doses; track dose; let i = $index) {
         <app-number-field
-          [label]="dose + ' g/L, pH'"
+          [label]="dose + ' g/L, pH' | said"
           [value]="read()[i]"
           within="measuredPh"
           (changed)="take(i, $event)"

@@ -32,6 +32,8 @@ export class NumberField {
   readonly within = input.required<Within>();
   /** Of what is kept, one of what is shown: litres in a gallon. */
   readonly per = input(1);
+  /** What is shown where 0 is kept: 32 for °F. */
+  readonly zero = input(0);
   readonly whole = input(false);
   /** undefined when the field was emptied. */
   readonly changed = output<number | undefined>();
@@ -41,7 +43,7 @@ export class NumberField {
   protected readonly typed = linkedSignal<number | undefined, string>({
     source: computed(() => {
       const value = this.value();
-      return value === undefined ? undefined : value / this.per();
+      return value === undefined ? undefined : value / this.per() + this.zero();
     }),
     computation: (value, previous) => {
       if (previous && same(value, readNumber(previous.value))) return previous.value;
@@ -51,14 +53,16 @@ export class NumberField {
   protected readonly problem = computed(() => {
     const number = readNumber(this.typed());
     if (number === undefined) return '';
-    return numberProblem(this.label(), number, this.within(), this.per(), this.whole());
+    return numberProblem(this.label(), number, this.within(), this.per(), this.whole(), this.zero());
   });
 
   protected take(text: string): void {
     this.typed.set(text);
     if (this.problem()) return;
     const number = readNumber(text);
-    this.changed.emit(number === undefined ? undefined : keptNumber(number, this.within(), this.per()));
+    this.changed.emit(
+      number === undefined ? undefined : keptNumber(number - this.zero(), this.within(), this.per()),
+    );
   }
 }
 

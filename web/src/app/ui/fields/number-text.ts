@@ -10,22 +10,29 @@ export type Within = LimitName | Range;
 export const rangeOf = (within: Within): Range => (typeof within === 'string' ? limits[within] : within);
 
 /** An end of a range as it is read in units of `per`, rounded to three figures. */
-const shownEnd = (end: number, per: number): string =>
-  per === 1 ? String(end) : String(Number((end / per).toPrecision(3)));
+const shownEnd = (end: number, per: number, zero: number): string =>
+  per === 1 ? String(end) : String(Number((end / per + zero).toPrecision(3)));
 
 /**
  * What is wrong with a number in a field, in words; empty where nothing is.
  * @param per of what it is kept in, one of what is shown
  */
-export function numberProblem(label: string, shown: number, within: Within, per = 1, whole = false): string {
+export function numberProblem(
+  label: string,
+  shown: number,
+  within: Within,
+  per = 1,
+  whole = false,
+  zero = 0,
+): string {
   const [low, high] = rangeOf(within);
-  const number = shown * per;
+  const number = (shown - zero) * per;
   // What is rounded for the eye must not be refused when it is typed.
   const slack = per === 1 ? 0 : 0.005;
-  const fits = number >= low * (1 - slack) && number <= high * (1 + slack);
+  const fits = number >= low - slack * Math.abs(low) && number <= high + slack * Math.abs(high);
   if (fits && (!whole || Number.isInteger(number))) return '';
   const kind = whole ? 'a whole number' : 'a number';
-  return `${label}: must be ${kind} from ${shownEnd(low, per)} to ${shownEnd(high, per)}`;
+  return `${label}: must be ${kind} from ${shownEnd(low, per, zero)} to ${shownEnd(high, per, zero)}`;
 }
 
 /** A typed number as it is kept, within its range to the last digit. */

@@ -71,6 +71,7 @@ export function inReadersUnits(
   { value, low, high, unit }: Reading,
   system: UnitSystem,
 ): { value: number; low: number; high: number; unit: string; places?: number } {
+  if (unit === 'mg/L' && system === 'us') return { value, low, high, unit: 'ppm' };
   if (unit !== 'mm' || system === 'metric') return { value, low, high, unit };
   const inches = (mm: number): number => mm / millimetresIn.inch;
   return { value: inches(value), low: inches(low), high: inches(high), unit: 'in', places: 2 };
