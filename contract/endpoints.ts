@@ -22,7 +22,8 @@ import {
   weatherAnswersSchema,
 } from '#contract/instruments';
 import { librarySchema } from '#contract/library';
-import { mixVersionSchema, newMixSchema, newVersionSchema } from '#contract/mixes';
+import { listQuerySchema } from '#contract/lists';
+import { mixVersionSchema, newMixSchema, newVersionSchema, renamedMixSchema } from '#contract/mixes';
 import { newNurserySchema, nurserySchema } from '#contract/nursery';
 import { cardQuerySchema, labelsQuerySchema } from '#contract/print';
 import { entrySchema, lotSchema, lotTraceSchema, newEntrySchema, newLotSchema } from '#contract/record';
@@ -86,14 +87,21 @@ export const endpoints = {
   ),
   sowing: compute('Seeds to a cell and cells to sow for a stand', sowingRequestSchema, sowingAnswerSchema),
 
-  mixes: get('Newest version of every mix that is not put away', z.array(mixVersionSchema)),
+  mixes: {
+    ...get('Newest version of every mix, by name, a page at a time', z.array(mixVersionSchema)),
+    query: listQuerySchema,
+  },
+  renameMix: compute('Give a mix another name or note', renamedMixSchema, mixVersionSchema),
   keepMix: create('Keep a recipe', newMixSchema, mixVersionSchema),
   mixVersions: get('All versions of a mix, newest first', z.array(mixVersionSchema)),
   keepMixVersion: create('Keep a changed recipe as a new version', newVersionSchema, mixVersionSchema),
   putAwayMix: act('Put a mix away'),
   restoreMix: act('Bring a mix back'),
 
-  batches: get('Batches that are not put away, newest first', z.array(batchLineSchema)),
+  batches: {
+    ...get('Batches, newest first, a page at a time', z.array(batchLineSchema)),
+    query: listQuerySchema,
+  },
   keepBatch: create('Keep a batch', newBatchSchema, batchSchema),
   batch: get('One batch with all it was made from', batchSchema),
   putAwayBatch: act('Put a batch away'),
@@ -101,7 +109,10 @@ export const endpoints = {
   entries: get('The record of a batch, oldest first', z.array(entrySchema)),
   addEntry: {
     ...create('Add an entry', newEntrySchema, entrySchema),
-    refuses: { 409: 'Another device wrote something else on the same subject meanwhile' },
+    refuses: {
+      409: 'Another device wrote something else on the same subject meanwhile',
+      410: 'The batch is put away, or it is another one than was meant',
+    },
   },
   batchStream: {
     says: 'The record as server-sent events, from Last-Event-ID on',
@@ -164,6 +175,9 @@ export type BodyTaken<K extends EndpointName> =
   SchemaOf<K, 'body'> extends infer S extends z.ZodType ? z.output<S> : undefined;
 export type QueryTaken<K extends EndpointName> =
   SchemaOf<K, 'query'> extends infer S extends z.ZodType ? z.output<S> : undefined;
+/** What a client asks with. */
+export type QueryGiven<K extends EndpointName> =
+  SchemaOf<K, 'query'> extends infer S extends z.ZodType ? z.input<S> : undefined;
 /** What goes back; nothing for a body that is not JSON. */
 export type Answer<K extends EndpointName> = Endpoints[K]['answer'] extends infer S extends z.ZodType
   ? z.output<S>

@@ -5,6 +5,7 @@ import { readingIds } from '#core/judge/readings';
 import { recipeSchema } from '#contract/recipe';
 
 export const newMixSchema = z.strictObject({ key: clientKey, name: text(80), note, recipe: recipeSchema });
+export const renamedMixSchema = z.strictObject({ name: text(80), note });
 export const newVersionSchema = z.strictObject({ key: clientKey, recipe: recipeSchema });
 
 /** What it came to when it was kept, by the model of that day. */

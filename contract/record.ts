@@ -32,6 +32,10 @@ export const newEntrySchema = z.strictObject({
   key: clientKey,
   /** Newest entry of this batch that the client had seen; 0 for none. */
   seen: int([0, Number.MAX_SAFE_INTEGER]),
+  /** Entries of this device that it had made by then, acknowledged or not: it never clashes with itself. */
+  own: z.array(clientKey).max(50).default([]),
+  /** Client key of the batch that is meant: a number alone means another one in a restored folder. */
+  batchKey: clientKey.optional(),
   data: entryDataSchema,
 });
 export type NewEntry = z.output<typeof newEntrySchema>;

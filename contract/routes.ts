@@ -21,6 +21,7 @@ export const routes = {
   keepMix: ['POST', '/mixes'],
   mixVersions: ['GET', '/mixes/:id/versions'],
   keepMixVersion: ['POST', '/mixes/:id/versions'],
+  renameMix: ['PUT', '/mixes/:id'],
   putAwayMix: ['DELETE', '/mixes/:id'],
   restoreMix: ['POST', '/mixes/:id/restore'],
 

@@ -33,7 +33,8 @@ export interface OwnMeasure {
 /** Own measures as they are counted in; they go with both systems of units. */
 export function ownScoops(measures: readonly OwnMeasure[], system: UnitSystem): Scoop[] {
   return measures.flatMap(({ id, name, litres, heapedLitres }): Scoop[] => [
-    { id: `own-${id}-struck`, name: `${name}, struck`, litres, system },
+    // Said only where it is heaped as well: a card says "struck level" of every other.
+    { id: `own-${id}-struck`, name: heapedLitres === null ? name : `${name}, struck`, litres, system },
     ...(heapedLitres === null
       ? []
       : [{ id: `own-${id}-heaped`, name: `${name}, heaped`, litres: heapedLitres, system }]),

@@ -25,7 +25,7 @@ export function batchRoutes(
   library: LibraryStore,
   now: () => Date,
 ): void {
-  api.serve('batches', () => batches.all());
+  api.serve('batches', ({ query }) => batches.all(query));
   api.serve('keepBatch', ({ body }) => {
     const { units, scoop, recipe, kit, school: by, ...given } = body;
     const known = batches.byKey(given.key);

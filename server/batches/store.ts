@@ -1,4 +1,5 @@
 import { type Batch, type BatchLine } from '#contract/batches';
+import { type ListQuery, PAGE } from '#contract/lists';
 import { readSnapshot, stepsSchema } from '#contract/snapshot';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { type Db } from '#server/database/db';
@@ -30,15 +31,17 @@ export class BatchStore {
   private readonly byId;
   private readonly keyed;
   private readonly insert;
+  private readonly away;
   private readonly setAway;
 
   constructor(db: Db) {
-    this.lines = db.prepare<[], BatchLine>(
+    this.lines = db.prepare<[string, number, number], BatchLine>(
       `SELECT id, name, made_on AS madeOn, created_at AS createdAt,
          snapshot_json ->> '$.recipe.stage' AS stage,
          snapshot_json ->> '$.vessel.name' AS vessel,
          snapshot_json ->> '$.sheet.litres' AS litres
-       FROM batches WHERE deleted_at IS NULL ORDER BY made_on DESC, id DESC LIMIT 500`,
+       FROM batches WHERE (deleted_at IS NOT NULL) = (? = 'yes')
+       ORDER BY made_on DESC, id DESC LIMIT ? OFFSET ?`,
     );
     this.steps = db.prepare<[string], Omit<BatchSteps, 'steps'> & { steps_json: string }>(
       `SELECT id, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json
@@ -50,11 +53,13 @@ export class BatchStore {
       `INSERT INTO batches (key, name, mix_version_id, made_on, snapshot_json, created_at)
        VALUES (@key, @name, @mixVersionId, @madeOn, @snapshot, @createdAt)`,
     );
+    this.away = db.prepare<[number]>('SELECT 1 FROM batches WHERE id = ? AND deleted_at IS NOT NULL');
     this.setAway = db.prepare('UPDATE batches SET deleted_at = ? WHERE id = ?');
   }
 
-  all(): BatchLine[] {
-    return this.lines.all();
+  /** A page of those that are there, or of those put away; newest first. */
+  all({ away, from }: ListQuery): BatchLine[] {
+    return this.lines.all(away, PAGE, from);
   }
 
   /** Steps of the batches made on a day or later. @param day YYYY-MM-DD */
@@ -77,6 +82,10 @@ export class BatchStore {
   add(batch: Omit<Batch, 'id' | 'mixId' | 'mixName'>): Batch {
     const { lastInsertRowid } = this.insert.run({ ...batch, snapshot: JSON.stringify(batch.snapshot) });
     return this.one(Number(lastInsertRowid))!;
+  }
+
+  isAway(id: number): boolean {
+    return this.away.get(id) !== undefined;
   }
 
   putAway(id: number, at: string | null): boolean {

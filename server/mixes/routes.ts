@@ -10,7 +10,7 @@ import { type MixStore } from '#server/mixes/store';
 export function mixRoutes(api: Api, mixes: MixStore, library: LibraryStore, now: () => Date): void {
   /** @throws RangeError for an id that is not known */
   const figures = (recipe: Recipe): Figures => figuresOf(mixInputOf(recipe, library.library(), 'recipe.'));
-  api.serve('mixes', () => mixes.all());
+  api.serve('mixes', ({ query }) => mixes.all(query));
   api.serve('keepMix', ({ body: { key, name, note, recipe } }) => {
     const known = mixes.byKey(key);
     if (known) return new Again(known);
@@ -26,6 +26,11 @@ export function mixRoutes(api: Api, mixes: MixStore, library: LibraryStore, now:
     if (known) return new Again(known);
     if (mixes.versions(id).length === 0) throw notFound('mix', id);
     return mixes.addVersion(key, id, recipe, figures(recipe), now().toISOString());
+  });
+  api.serve('renameMix', ({ params: { id }, body: { name, note } }) => {
+    const mix = mixes.rename(id, name, note);
+    if (!mix) throw notFound('mix', id);
+    return mix;
   });
   putAwayRoutes(api, 'mix', ['putAwayMix', 'restoreMix'], mixes, now);
 }

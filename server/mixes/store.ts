@@ -1,5 +1,6 @@
 import { figuresSchema, type MixVersion } from '#contract/mixes';
 import { type Figures } from '#core/judge/figures';
+import { type ListQuery, PAGE } from '#contract/lists';
 import { recipeSchema } from '#contract/recipe';
 import { type Recipe } from '#core/recipe/recipe';
 import { type Db } from '#server/database/db';
@@ -23,13 +24,14 @@ export class MixStore {
   private readonly keyed;
   private readonly insertMix;
   private readonly insertVersion;
+  private readonly named;
   private readonly setAway;
 
   constructor(private readonly db: Db) {
-    this.newest = db.prepare<[], Row>(
-      `${SELECT} WHERE m.deleted_at IS NULL
+    this.newest = db.prepare<[string, number, number], Row>(
+      `${SELECT} WHERE (m.deleted_at IS NOT NULL) = (? = 'yes')
        AND v.version = (SELECT MAX(version) FROM mix_versions WHERE mix_id = m.id)
-       ORDER BY m.name COLLATE NOCASE`,
+       ORDER BY m.name COLLATE NOCASE, m.id LIMIT ? OFFSET ?`,
     );
     this.ofMix = db.prepare<[number], Row>(`${SELECT} WHERE v.mix_id = ? ORDER BY v.version DESC`);
     this.one = db.prepare<[number], Row>(`${SELECT} WHERE v.id = ?`);
@@ -38,12 +40,13 @@ export class MixStore {
     this.insertVersion = db.prepare(
       'INSERT INTO mix_versions (key, mix_id, version, recipe_json, figures_json, created_at) VALUES (?, ?, ?, ?, ?, ?)',
     );
+    this.named = db.prepare('UPDATE mixes SET name = ?, note = ? WHERE id = ?');
     this.setAway = db.prepare('UPDATE mixes SET deleted_at = ? WHERE id = ?');
   }
 
-  /** Newest version of every mix that is not put away. */
-  all(): MixVersion[] {
-    return this.newest.all().map(read);
+  /** Newest version of every mix: of those that are there, or of those put away. */
+  all({ away, from }: ListQuery): MixVersion[] {
+    return this.newest.all(away, PAGE, from).map(read);
   }
 
   versions(mixId: number): MixVersion[] {
@@ -83,6 +86,12 @@ export class MixStore {
       );
       return read(this.one.get(Number(lastInsertRowid))!);
     })();
+  }
+
+  /** @returns the mix under its new name; null where there is none */
+  rename(id: number, name: string, note: string): MixVersion | null {
+    this.named.run(name, note, id);
+    return this.versions(id)[0] ?? null;
   }
 
   putAway(id: number, at: string | null): boolean {

@@ -61,7 +61,12 @@ export async function benchCard(
           headerRows: 1,
           widths: ['*', 'auto', 'auto', 'auto'],
           body: [
-            head(`Scoop, ${scoop.name}, struck`, 'Scoops', 'Volume', 'Weighs'),
+            head(
+              `Scoop, ${scoop.name}${scoop.id.startsWith('own-') ? '' : ', struck'}`,
+              'Scoops',
+              'Volume',
+              'Weighs',
+            ),
             ...sheet.components.map((c, i) => [
               shortName(materials[i]!.name),
               right(inPrint(scoopText(inScoops(c.looseLitres, scoop.litres))), true),

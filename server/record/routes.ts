@@ -1,3 +1,6 @@
+import { type Batch } from '#contract/batches';
+import { type EntryData } from '#contract/record';
+import { OutOfRange } from '#core/units/check';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { batchOf } from '#server/batches/routes';
 import { type BatchStore } from '#server/batches/store';
@@ -18,17 +21,27 @@ export function recordRoutes(
   now: () => Date,
 ): void {
   api.serve('entries', ({ params }) => record.of(batchOf(batches, params.id).id));
-  api.serve('addEntry', ({ params, body: { key, seen, data } }) => {
+  api.serve('addEntry', ({ params, body: { key, seen, own, batchKey, data } }) => {
     const batch = batchOf(batches, params.id);
+    if (batchKey !== undefined && batchKey !== batch.key)
+      throw new Problem(
+        410,
+        'Another batch',
+        'this batch is another one than was meant; nothing was entered',
+        [],
+      );
     const known = record.byKey(key);
+    if (known && known.batchId !== batch.id)
+      throw new OutOfRange('key', key, 'a key that no other batch has an entry under');
     if (known) return new Again(known);
-    if (data.kind === 'lot' && !lots.one(data.lot)) throw notFound('lot', data.lot);
-    if (data.kind === 'use') calendar.notLaterThanToday('data.on', data.on);
+    if (batches.isAway(batch.id))
+      throw new Problem(410, 'Put away', 'this batch is put away: bring it back first', []);
+    checkEntry(data, batch, lots, calendar);
     const kept =
       data.kind === 'test'
         ? { ...data, result: runBenchTest(data.test, data.values, batch.snapshot.context) }
         : data;
-    const theirs = record.unseen(batch.id, data, seen);
+    const theirs = record.unseen(batch.id, data, seen, own);
     if (theirs) {
       throw new Problem(409, 'Somebody else wrote here', 'another device entered something else meanwhile', [
         { path: theirs.subject, value: theirs.data, allowed: 'look at it, then enter yours again' },
@@ -42,4 +55,25 @@ export function recordRoutes(
     for (const entry of record.of(batch.id, lastSeen(req))) stream.send('entry', entry, entry.id);
     stream.onEnd(record.listen(batch.id, (entry) => stream.send('entry', entry, entry.id)));
   });
+}
+
+/** Whether what an entry names is there. @throws OutOfRange or Problem 404 */
+function checkEntry(data: EntryData, { snapshot }: Batch, lots: LotStore, calendar: Calendar): void {
+  if (data.kind === 'use') calendar.notLaterThanToday('data.on', data.on);
+  if (data.kind === 'tick') {
+    const step = snapshot.steps.find((one) => one.id === data.step);
+    const all = snapshot.steps.map((one) => one.id).join(', ');
+    if (!step) throw new OutOfRange('data.step', data.step, `one of ${all}`);
+    const loads = step.times ?? 1;
+    if (data.load >= loads)
+      throw new OutOfRange('data.load', data.load, `a whole number from 0 to ${loads - 1}`);
+  }
+  if (data.kind === 'lot') {
+    const items = [...snapshot.materials, ...snapshot.amendments].map((one) => one.id);
+    if (!items.includes(data.item))
+      throw new OutOfRange('data.item', data.item, `one of ${items.join(', ')}`);
+    const lot = lots.one(data.lot);
+    if (!lot) throw notFound('lot', data.lot);
+    if (lot.item !== data.item) throw new OutOfRange('data.lot', data.lot, `a lot of ${data.item}`);
+  }
 }

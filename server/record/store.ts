@@ -25,7 +25,7 @@ export class RecordStore {
     this.after = db.prepare<[number, number], Row>(`${SELECT} WHERE batch_id = ? AND id > ? ORDER BY id`);
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
     this.newer = db.prepare<[number, string, number], Row>(
-      `${SELECT} WHERE batch_id = ? AND subject = ? AND id > ? ORDER BY id DESC LIMIT 1`,
+      `${SELECT} WHERE batch_id = ? AND subject = ? AND id > ? ORDER BY id DESC`,
     );
     this.insert = db.prepare(
       `INSERT INTO entries (batch_id, key, kind, subject, format, data_json, at)
@@ -55,10 +55,13 @@ export class RecordStore {
     return row ? read(row) : null;
   }
 
-  /** An entry on the same subject that the writer has not seen and that says something else. */
-  unseen(batchId: number, data: EntryData, seen: number): Entry | null {
+  /**
+   * An entry on the same subject that the writer has not seen and that says something else.
+   * @param own keys of the writer's own entries
+   */
+  unseen(batchId: number, data: EntryData, seen: number, own: readonly string[] = []): Entry | null {
     if (!replaces(data)) return null;
-    const row = this.newer.get(batchId, subjectOf(data), seen);
+    const row = this.newer.all(batchId, subjectOf(data), seen).find(({ key }) => !own.includes(key));
     if (!row) return null;
     const entry = read(row);
     const { result, ...bare } = entry.data as KeptData & { result?: unknown };

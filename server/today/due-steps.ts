@@ -27,7 +27,8 @@ export function dueSteps(batches: BatchStore, record: RecordStore, today: string
       const text = short(readOut(step.text, 'metric'));
       due.push({ ...about, step: step.id, text, state: on <= today ? 'due' : 'waiting', on });
     }
-    const next = left.find((s) => s.waitDays === undefined);
+    // Cards from before had lifting as a last step; it is no work to be done.
+    const next = left.find((s) => s.waitDays === undefined && s.id !== 'lift');
     if (begun && next) {
       const text = short(readOut(next.text, 'metric'));
       due.push({ ...about, step: next.id, text, state: 'open', on: null });

@@ -32,12 +32,21 @@ test('re-tests by their day, rests, and the next step of what is begun; what is 
     ['A week old', 're-test', 'due', '2031-03-04'],
     ['Fed', 're-test', 'waiting', '2031-03-08'],
     ['Fresh', 're-test', 'waiting', '2031-03-10'],
+    ['A week old', 're-test-14', 'waiting', '2031-03-11'],
     ['Fed', 'rest', 'waiting', '2031-03-15'],
+    ['Fed', 're-test-14', 'waiting', '2031-03-15'],
+    ['Fresh', 're-test-14', 'waiting', '2031-03-17'],
   ]);
   await tick(week, 're-test');
   const after = (await due()).filter((d) => d.batch === 'A week old');
   // Begun by that very tick: its first step is still to be done.
-  expect(after.map((d) => [d.step, d.state])).toEqual([['damp-down', 'open']]);
+  expect(after.map((d) => [d.step, d.state])).toEqual([
+    ['damp-down', 'open'],
+    ['re-test-14', 'waiting'],
+  ]);
   await tick(week, 're-test', false);
-  expect((await due()).filter((d) => d.batch === 'A week old').map((d) => d.state)).toEqual(['due']);
+  expect((await due()).filter((d) => d.batch === 'A week old').map((d) => d.state)).toEqual([
+    'due',
+    'waiting',
+  ]);
 });

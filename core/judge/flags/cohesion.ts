@@ -13,7 +13,7 @@ export const cohesionLow: Rule = (judged) => {
   return {
     code: 'cohesion-low',
     severity: reading.value < 0.4 ? 'stop' : 'warn',
-    text: said`Will not hold as a block: binding ${reading.value.toFixed(2)}, it takes ${reading.low.toFixed(2)}. ${capital(spoken(loose))} do not bind.`,
+    text: said`Will not hold as a block: binding ${reading.value.toFixed(2)}, it takes ${reading.low.toFixed(2)}. ${capital(spoken(loose))} ${new Set(loose).size > 1 ? 'do' : 'does'} not bind.`,
     remedy: said`Add a part of black peat, fine peat or loam.`,
     fix: { kind: 'addPart', material: usual.bindingPeat },
   };

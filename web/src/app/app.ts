@@ -1,11 +1,13 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { DatePipe } from '@angular/common';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Units } from './data/units';
+import { Outbox } from './data/outbox';
 import { Notices } from './data/notices';
 
 @Component({
   selector: 'app-root',
-  imports: [RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [DatePipe, RouterLink, RouterLinkActive, RouterOutlet],
   templateUrl: './app.html',
   styleUrl: './app.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -13,6 +15,13 @@ import { Notices } from './data/notices';
 export class App {
   protected readonly units = inject(Units);
   protected readonly notices = inject(Notices);
+  protected readonly outbox = inject(Outbox);
+  protected readonly since = computed(() => this.outbox.items().find((one) => one.state === 'waiting')?.at);
+  protected readonly toDecide = computed(() => {
+    const counts = new Map<number, number>();
+    for (const { batch } of this.outbox.undecided()) counts.set(batch, (counts.get(batch) ?? 0) + 1);
+    return [...counts].map(([batch, count]) => ({ batch, count }));
+  });
 
   protected skip(event: Event): void {
     event.preventDefault();

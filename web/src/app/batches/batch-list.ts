@@ -1,8 +1,9 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core';
 import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
-import { BatchesService } from '../data/batches';
+import { BatchesService, type BatchLine } from '../data/batches';
+import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { Amount } from '../ui/words/amount';
 import { stageNames } from '../ui/words/words';
@@ -14,9 +15,9 @@ import { stageNames } from '../ui/words/words';
   imports: [Amount, DatePipe, FetchState, RouterLink, SaidPipe],
   template: `
     <h1>Batches</h1>
-    <app-fetch-state [of]="batches" what="the batches" />
+    <app-fetch-state [of]="there.lines" what="the batches" />
     <ul class="plain">
-      @for (line of batches.value() ?? []; track line.id) {
+      @for (line of there.lines.value() ?? []; track line.id) {
         <li>
           <a [routerLink]="['/batches', line.id]">
             <span class="day">{{ line.madeOn | date: 'd MMM' }}</span>
@@ -28,7 +29,7 @@ import { stageNames } from '../ui/words/words';
           </a>
         </li>
       } @empty {
-        @if (batches.value()) {
+        @if (there.lines.value()) {
           <li class="empty">
             <p>No batch is kept yet. Set a recipe on the mix, then press “Make this batch”.</p>
             <a class="press next" routerLink="/mix">To the mix</a>
@@ -36,11 +37,66 @@ import { stageNames } from '../ui/words/words';
         }
       }
     </ul>
+    @if (hasMore()) {
+      <button type="button" class="press quiet" (click)="more()">Older batches</button>
+    }
+    @if (away.lines.value(); as put) {
+      @if (put.length > 0) {
+        <details>
+          <summary>Put away ({{ put.length }})</summary>
+          <ul class="rows">
+            @for (line of put; track line.id) {
+              <li class="away">
+                <a class="press quiet" [routerLink]="['/batches', line.id]"
+                  >{{ line.name }}, {{ line.madeOn | date: 'd MMM y' }}</a
+                >
+                <button type="button" class="press" (click)="back(line)">
+                  Bring back<span class="visually-hidden"> {{ line.name }}</span>
+                </button>
+              </li>
+            }
+          </ul>
+        </details>
+      }
+    }
   `,
   styleUrl: './batch-list.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class BatchList {
   protected readonly stageNames = stageNames;
-  protected readonly batches = inject(BatchesService).list();
+  private readonly batches = inject(BatchesService);
+  private readonly notices = inject(Notices);
+  protected readonly there = this.batches.list('no');
+  protected readonly away = this.batches.list('yes');
+  /** A full page may not be the last. */
+  protected readonly hasMore = computed(() => {
+    const length = this.there.lines.value()?.length ?? 0;
+    return length > 0 && length % PAGE === 0;
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      this.there.leave();
+      this.away.leave();
+    });
+  }
+
+  protected more(): void {
+    const from = this.there.lines.value()?.length ?? 0;
+    this.batches.more('no', from).subscribe({
+      next: (older) => this.there.lines.change((lines) => [...lines, ...older]),
+      error: (error: Error) => this.notices.say(error.message),
+    });
+  }
+
+  protected back({ id, name }: BatchLine): void {
+    this.batches.bringBack(id).subscribe({
+      next: () => this.notices.say(`“${name}” is back.`),
+      error: (error: Error) => this.notices.say(`Not brought back: ${error.message}`),
+    });
+  }
 }
+
+/** Rows in one answer of the server. */
+const PAGE = 100;

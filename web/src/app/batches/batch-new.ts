@@ -75,8 +75,7 @@ export class BatchNew {
   });
   protected readonly scoop = inject(ScoopChoice).of(signal('new'), this.snapshot);
 
-  protected keep(event: Event): void {
-    event.preventDefault();
+  protected keep(): void {
     if (this.nameProblem() || this.dayProblem()) return;
     this.busy.set(true);
     this.problem.set('');

@@ -1,4 +1,5 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
+import { type Recipe } from '#core/recipe/recipe';
 import { type ReadingId } from '#core/judge/readings';
 import { type Band, type Sampled } from '#core/spread/sample';
 import { SpreadChoice } from '../data/spread-choice';
@@ -18,13 +19,17 @@ export class HowSure {
   private readonly chosen = inject(SpreadChoice);
   private readonly worker = inject(SPREAD_WORKER)();
   private readonly sampled = signal<Sampled | null>(null);
+  /** The recipe that the sample is of, and the one that is being sampled. */
+  private readonly sampledOf = signal<Recipe | null>(null);
+  private asking: Recipe | null = null;
   private readonly share = signal(1);
   private asked = 0;
 
-  readonly result = this.sampled.asReadonly();
+  /** Nothing while the recipe is another than the one that was sampled: ranges of the last beside the new would lie. */
+  readonly result = computed(() => (this.sampledOf() === this.store.recipe() ? this.sampled() : null));
   readonly progress = this.share.asReadonly();
   readonly bands = computed(
-    () => new Map<ReadingId, Band>((this.sampled()?.bands ?? []).map((b) => [b.id, b])),
+    () => new Map<ReadingId, Band>((this.result()?.bands ?? []).map((b) => [b.id, b])),
   );
 
   constructor() {
@@ -49,6 +54,7 @@ export class HowSure {
       }
       const timer = setTimeout(() => {
         this.asked++;
+        this.asking = recipe;
         this.share.set(0);
         this.send({ kind: 'sample', id: this.asked, recipe, spreads, seed: SEED, draws: DRAWS });
       }, PAUSE_MS);
@@ -60,7 +66,10 @@ export class HowSure {
     if (answer.id !== this.asked) return;
     if (answer.kind === 'progress') this.share.set(answer.share);
     else this.share.set(1);
-    if (answer.kind === 'done') this.sampled.set(answer.sampled);
+    if (answer.kind === 'done') {
+      this.sampled.set(answer.sampled);
+      this.sampledOf.set(this.asking);
+    }
     if (answer.kind === 'impossible') this.sampled.set(null);
   }
 

@@ -45,7 +45,7 @@ function readMoment(): Moment {
 /** Whether all that a kept recipe names is there, and in its shape. A recipe that comes to nothing may stay. */
 function fits(recipe: Recipe, library: Library): boolean {
   try {
-    mixInputOf(recipe, library);
+    if (recipe.components.length > 0) mixInputOf(recipe, library);
     return Number.isFinite(litresOf(recipe.job, lookUp(library.vessels, recipe.vessel, 'vessel')));
   } catch {
     return false;
@@ -88,6 +88,8 @@ export class RecipeStore {
   readonly outcome = computed((): Outcome => {
     const library = this.library();
     if (!library) return { state: 'waiting' };
+    if (this.recipe().components.length === 0)
+      return { state: 'impossible', why: 'nothing is in it yet. Add a material' };
     try {
       const judgement = judgeMix(mixInputOf(this.recipe(), library), {
         loudness: this.chosen.school().loudness,
@@ -149,6 +151,18 @@ export class RecipeStore {
     this.now.set({ recipe, opened: null });
     this.past.set([]);
     this.future.set([]);
+  }
+
+  /** Nothing in it yet, for the stage and the vessel that are on the bench. */
+  empty(): void {
+    const { measured, ...recipe } = this.recipe();
+    void measured;
+    this.set({ ...recipe, components: [], amendments: [], lime: null }, `empty ${Date.now()}`, null);
+  }
+
+  /** The mix that it came from was put away: the recipe stays, without its name. */
+  forgetName(): void {
+    this.now.update((moment) => ({ ...moment, opened: null }));
   }
 
   open(mix: MixVersion): void {

@@ -1,7 +1,7 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import { catchError, type Observable, tap, throwError } from 'rxjs';
-import { type Answer, type BodyGiven } from '#contract/endpoints';
+import { type Answer, type BodyGiven, type QueryGiven } from '#contract/endpoints';
 import { addressOf, type EndpointName, type Params, routes } from '#contract/routes';
 import { uuid } from './uuid';
 
@@ -27,8 +27,10 @@ type InPath<K extends EndpointName> = [keyof Params<K>] extends [never]
   : { params: Params<K> };
 /** What an endpoint is called with, by its name. */
 export type Given<K extends EndpointName> = InPath<K> &
-  (BodyGiven<K> extends undefined ? { body?: undefined } : { body: BodyGiven<K> });
-type MaybeGiven<K extends EndpointName> = object extends Given<K> ? [] : [given: Given<K>];
+  (BodyGiven<K> extends undefined ? { body?: undefined } : { body: BodyGiven<K> }) & {
+    query?: QueryGiven<K> & Readonly<Record<string, string>>;
+  };
+type MaybeGiven<K extends EndpointName> = object extends Given<K> ? [given?: Given<K>] : [given: Given<K>];
 
 /** Names of the endpoints that make something and take a client key. */
 type CreateName = {
@@ -45,7 +47,7 @@ export class Api {
 
   call<K extends EndpointName>(name: K, ...[given]: MaybeGiven<K>): Observable<Answer<K>> {
     const [method] = routes[name];
-    const address = addressOf(name, (given?.params ?? {}) as Params<K>);
+    const address = addressOf(name, (given?.params ?? {}) as Params<K>, given?.query);
     // Every body is JSON, also an empty one: the server takes nothing else.
     const body = given?.body ?? (method === 'GET' || method === 'DELETE' ? undefined : {});
     return this.http

@@ -8,12 +8,23 @@ import { Resource } from './resource';
 export class BatchesService {
   private readonly api = inject(Api);
 
-  private listed: Resource<readonly BatchLine[]> | undefined;
+  private readonly changed = new Set<() => void>();
 
-  /** The list, fresh for a page that looks at it. */
-  list(): Resource<readonly BatchLine[]> {
-    if (this.listed) this.listed.refresh();
-    return (this.listed ??= new Resource(() => this.api.call('batches')));
+  /** A list, for a page that looks at it; it follows what is put away and brought back until the page is left. */
+  list(away: 'no' | 'yes'): { lines: Resource<readonly BatchLine[]>; leave: () => void } {
+    const lines = new Resource<readonly BatchLine[]>(() => this.api.call('batches', { query: { away } }));
+    const again = (): void => lines.refresh();
+    this.changed.add(again);
+    return { lines, leave: () => this.changed.delete(again) };
+  }
+
+  /** The rows of a list from one on. */
+  more(away: 'no' | 'yes', from: number): Observable<BatchLine[]> {
+    return this.api.call('batches', { query: { away, from: String(from) } });
+  }
+
+  private tell(): void {
+    for (const again of this.changed) again();
   }
 
   one(id: number): Observable<Batch> {
@@ -21,15 +32,15 @@ export class BatchesService {
   }
 
   keep(batch: NewBatch): Observable<Batch> {
-    return this.api.call('keepBatch', { body: batch }).pipe(tap(() => this.listed?.refresh()));
+    return this.api.call('keepBatch', { body: batch }).pipe(tap(() => this.tell()));
   }
 
   putAway(id: number): Observable<void> {
-    return this.api.call('putAwayBatch', { params: { id } }).pipe(tap(() => this.listed?.refresh()));
+    return this.api.call('putAwayBatch', { params: { id } }).pipe(tap(() => this.tell()));
   }
 
   bringBack(id: number): Observable<void> {
-    return this.api.call('restoreBatch', { params: { id } }).pipe(tap(() => this.listed?.refresh()));
+    return this.api.call('restoreBatch', { params: { id } }).pipe(tap(() => this.tell()));
   }
 }
 

@@ -13,6 +13,29 @@ export class MixesService {
   /** Newest version of each. */
   readonly all = new Resource<readonly MixVersion[]>(() => this.api.call('mixes'));
 
+  /** Newest version of each that was put away; asked when somebody looks. */
+  away(): Observable<MixVersion[]> {
+    return this.api.call('mixes', { query: { away: 'yes' } });
+  }
+
+  versions(mixId: number): Observable<MixVersion[]> {
+    return this.api.call('mixVersions', { params: { id: mixId } });
+  }
+
+  rename({ mixId, note }: MixVersion, name: string): Observable<MixVersion> {
+    return this.api
+      .call('renameMix', { params: { id: mixId }, body: { name, note } })
+      .pipe(tap(() => this.all.refresh()));
+  }
+
+  putAway(mixId: number): Observable<void> {
+    return this.api.call('putAwayMix', { params: { id: mixId } }).pipe(tap(() => this.all.refresh()));
+  }
+
+  bringBack(mixId: number): Observable<void> {
+    return this.api.call('restoreMix', { params: { id: mixId } }).pipe(tap(() => this.all.refresh()));
+  }
+
   keepNew(name: string, recipe: Recipe): Observable<MixVersion> {
     return this.api.create('keepMix', { body: { name, recipe } }).pipe(tap(() => this.all.refresh()));
   }

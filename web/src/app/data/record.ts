@@ -1,151 +1,95 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { replaces, subjectOf } from '#contract/record-subject';
 import { addressOf } from '#contract/routes';
+import { replaces, subjectOf } from '#contract/record-subject';
 import { type Entry, type EntryData } from '#contract/record';
-import { uuid } from './uuid';
-import { Api, ApiError } from './api';
-
-/** Written here, not yet acknowledged by the server. */
-interface Waiting {
-  key: string;
-  seen: number;
-  data: EntryData;
-}
-
-export interface Conflict {
-  mine: EntryData;
-  theirs: EntryData;
-}
-
-const RETRY_MS = 3000;
-const boxKey = (batch: number): string => `welcome.outbox.${batch}`;
+import { type ForBatch, Outbox } from './outbox';
 
 /**
- * The record of one batch, live. What is entered goes into an outbox on this device first and is sent until the
- * server has it: a reload, a flat battery or a lost network loses nothing. Provided per page.
+ * The record of one batch, live. What is entered goes through the outbox of the device: a reload, a flat battery or a
+ * lost network loses nothing. Provided per page.
  */
 @Injectable()
 export class BatchRecord {
-  private readonly api = inject(Api);
+  private readonly outbox = inject(Outbox);
   private readonly known = signal<readonly Entry[]>([]);
-  private readonly outbox = signal<readonly Waiting[]>([]);
-  private readonly clash = signal<Conflict | null>(null);
-  private readonly refused = signal('');
   private readonly open = signal(false);
-  private batch = 0;
+  private readonly batch = signal<ForBatch | null>(null);
   private source: EventSource | null = null;
-  private timer: ReturnType<typeof setTimeout> | undefined;
-  private sending = false;
 
   readonly entries = this.known.asReadonly();
-  readonly waiting = computed(() => this.outbox().length);
-  readonly conflict = this.clash.asReadonly();
-  readonly problem = this.refused.asReadonly();
+  private readonly mine = computed(() => {
+    const id = this.batch()?.id;
+    const there = new Set(this.known().map((entry) => entry.key));
+    return this.outbox.items().filter((one) => one.batch === id && !there.has(one.key));
+  });
+  readonly waiting = computed(() => this.mine().filter((one) => one.state === 'waiting').length);
+  /** Entries of this device that another device's word stands against, each to be decided on. */
+  readonly conflicts = computed(() => this.mine().filter((one) => one.state === 'conflict'));
+  /** Entries that the server would not take. */
+  readonly refused = computed(() => this.mine().filter((one) => one.state === 'refused'));
   readonly connected = this.open.asReadonly();
   /** What holds: the last word on each subject, this device's unsent words included. */
   readonly holds = computed(() => {
     const last = new Map<string, Entry['data']>();
     for (const entry of this.known()) if (replaces(entry.data)) last.set(entry.subject, entry.data);
-    for (const { data } of this.outbox()) if (replaces(data)) last.set(subjectOf(data), data);
+    for (const { data, state } of this.mine())
+      if (replaces(data) && state === 'waiting') last.set(subjectOf(data), data);
     return last;
   });
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.close());
+    const deaf = this.outbox.acknowledged((entry) => {
+      if (entry.batchId === this.batch()?.id) this.take(entry);
+    });
+    inject(DestroyRef).onDestroy(() => {
+      deaf();
+      this.close();
+    });
   }
 
-  follow(batch: number): void {
+  follow(batch: ForBatch): void {
     this.close();
-    this.batch = batch;
+    this.batch.set(batch);
     this.known.set([]);
-    this.outbox.set(readBox(batch));
-    const source = new EventSource(addressOf('batchStream', { id: batch }));
+    const source = new EventSource(addressOf('batchStream', { id: batch.id }));
     source.addEventListener('open', () => {
       this.open.set(true);
-      this.send();
+      void this.outbox.send();
     });
     source.addEventListener('error', () => this.open.set(false));
     source.addEventListener('entry', ({ data }: MessageEvent<string>) =>
       this.take(JSON.parse(data) as Entry),
     );
     this.source = source;
-    this.send();
   }
 
   enter(data: EntryData): void {
-    const seen = this.known().at(-1)?.id ?? 0;
-    this.refused.set('');
-    this.setBox([...this.outbox(), { key: uuid(), seen, data }]);
-    this.send();
+    const batch = this.batch();
+    if (batch) this.outbox.enter(batch, data, this.seen());
   }
 
-  /** Enters what was refused because another device wrote meanwhile; both stay in the record. */
-  keepMine(): void {
-    const clash = this.clash();
-    this.clash.set(null);
-    if (clash) this.enter(clash.mine);
+  /** Enters what clashed or was refused once more; what the other wrote stays in the record. */
+  keepMine(key: string): void {
+    this.outbox.again(key, this.seen());
   }
 
-  keepTheirs(): void {
-    this.clash.set(null);
+  leaveIt(key: string): void {
+    this.outbox.drop(key);
+  }
+
+  private seen(): number {
+    return this.known().at(-1)?.id ?? 0;
   }
 
   private take(entry: Entry): void {
+    this.outbox.arrived(entry.key);
     if (this.known().some((one) => one.id === entry.id)) return;
     this.known.update((all) => [...all, entry].sort((a, b) => a.id - b.id));
-    this.setBox(this.outbox().filter((one) => one.key !== entry.key));
-  }
-
-  /** One after the other, so that the order stays. */
-  private send(): void {
-    const next = this.outbox()[0];
-    if (!next || this.sending) return;
-    clearTimeout(this.timer);
-    this.sending = true;
-    this.api.call('addEntry', { params: { id: this.batch }, body: next }).subscribe({
-      next: (entry) => {
-        this.sending = false;
-        this.take(entry);
-        this.send();
-      },
-      error: (error: unknown) => {
-        this.sending = false;
-        const status = error instanceof ApiError ? error.status : 0;
-        if (status === 0 || status >= 500) {
-          this.timer = setTimeout(() => this.send(), RETRY_MS);
-          return;
-        }
-        this.setBox(this.outbox().filter((one) => one.key !== next.key));
-        if (status === 409 && error instanceof ApiError)
-          this.clash.set({ mine: next.data, theirs: error.issues[0]?.value as EntryData });
-        else this.refused.set(error instanceof Error ? error.message : 'not kept');
-        this.send();
-      },
-    });
-  }
-
-  private setBox(box: readonly Waiting[]): void {
-    this.outbox.set(box);
-    try {
-      if (box.length > 0) localStorage.setItem(boxKey(this.batch), JSON.stringify(box));
-      else localStorage.removeItem(boxKey(this.batch));
-    } catch {
-      // A browser that keeps nothing still sends.
-    }
   }
 
   private close(): void {
-    clearTimeout(this.timer);
     this.source?.close();
     this.source = null;
-  }
-}
-
-function readBox(batch: number): Waiting[] {
-  try {
-    return JSON.parse(localStorage.getItem(boxKey(batch)) ?? '[]') as Waiting[];
-  } catch {
-    return [];
   }
 }
 

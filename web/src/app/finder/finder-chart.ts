@@ -55,7 +55,7 @@ export class FinderChart {
       textStyle: { fontFamily: chartLook.font },
       grid: { left: 48, right: 14, top: 10, bottom: 42 },
       xAxis: axis(this.byPeat() ? '% peat' : 'price per L', { type: 'value', scale: true }),
-      yAxis: axis('odds, in 100', { type: 'value', scale: true, nameGap: 34 }),
+      yAxis: axis('all right, in 100', { type: 'value', min: 0, max: 100, nameGap: 34 }),
       series: [{ type: 'scatter', data }],
     };
   });

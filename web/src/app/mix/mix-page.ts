@@ -123,6 +123,7 @@ export class MixPage {
     if (!this.router.url.startsWith('/mix')) return;
     const pairs = Object.entries(params).filter((pair): pair is [string, string] => pair[1] !== null);
     // Ids, numbers, colons and commas: safe in a query as they are, and readable.
+    if (this.store.recipe().components.length === 0) return this.location.replaceState('/mix');
     this.location.replaceState('/mix', pairs.map(([key, value]) => `${key}=${value}`).join('&'));
   }
 

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { DatePipe } from '@angular/common';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Observable } from 'rxjs';
 import { MODEL, movedSince } from '#core/judge/figures';
@@ -13,7 +14,7 @@ import { RecipeStore } from '../bench/recipe-store';
 /** Which recipe this is: open a kept one, keep this one. */
 @Component({
   selector: 'app-recipe-bar',
-  imports: [FetchState, NgbDropdownModule, TextField],
+  imports: [DatePipe, FetchState, NgbDropdownModule, TextField],
   templateUrl: './recipe-bar.html',
   styleUrl: './recipe-bar.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -52,12 +53,57 @@ export class RecipeBar {
     return figures === null && MODEL > 1 ? 'Kept by an earlier reckoning: its figures may have moved.' : '';
   });
 
+  /** What the name in the form is for. */
+  private purpose: 'keep' | 'rename' | 'copy' = 'keep';
+  protected readonly versions = signal<readonly MixVersion[]>([]);
+  protected readonly away = signal<readonly MixVersion[]>([]);
+
+  protected ask(mix: MixVersion): void {
+    this.versions.set([]);
+    this.mixes.versions(mix.mixId).subscribe({
+      next: (versions) => this.versions.set(versions),
+      error: (error: Error) => this.notices.say(error.message),
+    });
+  }
+
+  protected askAway(): void {
+    this.mixes.away().subscribe({
+      next: (away) => this.away.set(away),
+      error: () => this.away.set([]),
+    });
+  }
+
+  protected begin(purpose: 'rename' | 'copy'): void {
+    this.purpose = purpose;
+    this.name.set(this.store.opened()?.name ?? '');
+    this.problem.set('');
+    this.naming.set(true);
+  }
+
+  protected putAway({ mixId, name }: MixVersion): void {
+    this.mixes.putAway(mixId).subscribe({
+      next: () => {
+        this.store.forgetName();
+        this.notices.say(`“${name}” is put away.`, () => this.mixes.bringBack(mixId).subscribe());
+      },
+      error: (error: Error) => this.notices.say(`Not put away: ${error.message}`),
+    });
+  }
+
+  protected bringBack(mix: MixVersion): void {
+    this.mixes.bringBack(mix.mixId).subscribe({
+      next: () => this.store.open(mix),
+      error: (error: Error) => this.notices.say(`Not brought back: ${error.message}`),
+    });
+  }
+
   protected keep(): void {
     const opened = this.store.opened();
     if (opened) {
       this.save(this.mixes.keepVersion(opened.mixId, this.store.recipe()));
       return;
     }
+    this.purpose = 'keep';
     this.problem.set('');
     this.naming.set(true);
   }
@@ -69,7 +115,26 @@ export class RecipeBar {
       this.problem.set('A name must have 1 to 80 letters');
       return;
     }
-    this.save(this.mixes.keepNew(name, this.store.recipe()));
+    const opened = this.store.opened();
+    if (this.purpose === 'rename' && opened) this.rename(opened, name);
+    else this.save(this.mixes.keepNew(name, this.store.recipe()));
+  }
+
+  /** The recipe on the bench stays as it is, changed or not. */
+  private rename(opened: MixVersion, name: string): void {
+    this.busy.set(true);
+    this.mixes.rename(opened, name).subscribe({
+      next: () => {
+        this.store.keptAs({ ...opened, name });
+        this.naming.set(false);
+        this.busy.set(false);
+        this.notices.say(`It is called ${name} now.`);
+      },
+      error: (error: Error) => {
+        this.busy.set(false);
+        this.problem.set(error.message);
+      },
+    });
   }
 
   private save(saving: Observable<MixVersion>): void {
@@ -85,8 +150,8 @@ export class RecipeBar {
       error: (error: Error) => {
         this.busy.set(false);
         this.problem.set(error.message);
-        this.naming.set(this.store.opened() === null);
-        if (this.store.opened()) this.notices.say(`Not kept: ${error.message}`);
+        this.naming.set(this.naming() || this.store.opened() === null);
+        if (!this.naming()) this.notices.say(`Not kept: ${error.message}`);
       },
     });
   }

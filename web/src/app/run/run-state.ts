@@ -56,7 +56,7 @@ export class RunState {
 
   show(batch: Batch): void {
     this.made.set(batch);
-    this.record.follow(batch.id);
+    this.record.follow({ id: batch.id, key: batch.key });
   }
 
   enter(data: EntryData): void {

@@ -104,7 +104,7 @@ let count = 0;
       [disabled]="!complete() || problem() !== ''"
       (click)="entered.emit(filled())"
     >
-      Enter {{ test().name.toLowerCase() }}
+      Enter {{ spoken(test().name) }}
     </button>
     @if (last(); as r) {
       <p class="came" [class.off]="r.verdict !== 'ok'">
@@ -254,6 +254,11 @@ export class TestForm {
     return one.reading.fault
       ? faultWords[one.reading.fault]
       : `take ${one.reading.value} ${f.unit.split(' ')[0]!}`.trim();
+  }
+
+  /** In a sentence: "fill weight", but "pH" and "EC". */
+  protected spoken(name: string): string {
+    return /^.[a-z ]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
   }
 
   protected shown({ value, unit }: TestResult): string {

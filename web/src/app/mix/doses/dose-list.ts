@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { aimPhOf } from '#core/judge/flags/lime';
 import { inSpoons } from '#core/batch/scoops';
 import { neutralisingMeqPerG, type Amendment, type AmendmentKind } from '#core/material/amendment';
 import { gPerLInPoundPerCubicYard } from '#core/units/factors';
@@ -69,6 +70,7 @@ export class DoseList {
     }),
   );
 
+  protected readonly limedByHand = computed(() => this.rows().some((row) => row.amendment.kind === 'lime'));
   protected readonly limeFrom = signal(false);
   protected readonly judgement = computed(() => {
     const outcome = this.store.outcome();
@@ -81,7 +83,9 @@ export class DoseList {
   }
 
   protected setLime(id: string): void {
-    const ph = this.store.recipe().lime?.ph ?? 5.8;
+    const judgement = this.judgement();
+    const aim = judgement ? aimPhOf(judgement.input.stage, judgement.evaluation) : 5.8;
+    const ph = this.store.recipe().lime?.ph ?? aim;
     this.store.patch({ lime: id === '' ? null : { amendment: id, ph } }, 'lime');
   }
 

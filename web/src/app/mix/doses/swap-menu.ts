@@ -41,7 +41,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
             @for (one of others(); track one.amendment.id) {
               <button type="button" ngbDropdownItem (click)="take(one.amendment.id, one.gPerL)">
                 <span>
-                  <b>{{ shortName(one.amendment.name) }}</b>
+                  <b>{{ shortName(one.amendment.name) }}</b>&ngsp;
                   <app-amount [of]="{ doseGPerL: one.gPerL }" />
                   <span class="term">{{ one.changes | said }}</span>
                 </span>

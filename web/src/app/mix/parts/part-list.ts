@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { fixed } from '#core/units/show';
 import { type Material } from '#core/material/material';
 import { Amount } from '../../ui/words/amount';
 import { Stepper } from '../../ui/fields/stepper';
@@ -32,11 +33,16 @@ export class PartList {
       const material = library?.materials.get(id);
       if (!material) return [];
       const amount = outcome.state === 'computed' ? outcome.sheet.components[i] : undefined;
-      return [{ material, parts, amount }];
+      return [{ material, parts, amount, pct: fixed((100 * parts) / this.total(), 0) }];
     });
   });
   protected readonly total = computed(() =>
-    this.store.recipe().components.reduce((sum, c) => sum + c.parts, 0),
+    Number(
+      this.store
+        .recipe()
+        .components.reduce((sum, c) => sum + c.parts, 0)
+        .toFixed(3),
+    ),
   );
   protected readonly settling = computed(() => {
     const outcome = this.store.outcome();
@@ -46,6 +52,8 @@ export class PartList {
       loose,
       litres: outcome.sheet.litres,
       firmed: this.store.recipe().compactionPct > 0,
+      slips:
+        outcome.sheet.components.length > 1 && outcome.judgement.evaluation.composition.shrinkage > 0.005,
       judgement: outcome.judgement,
     };
   });
@@ -69,6 +77,6 @@ export class PartList {
 
   protected remove(id: string): void {
     const components = this.store.recipe().components.filter((c) => c.material !== id);
-    if (components.length > 0) this.store.patch({ components }, `remove ${id}`);
+    this.store.patch({ components }, `remove ${id}`);
   }
 }

@@ -24,6 +24,7 @@ let count = 0;
         inputmode="decimal"
         autocomplete="off"
         [id]="id"
+        [class.long]="typed().length > 4"
         [value]="typed()"
         [attr.aria-label]="label()"
         [attr.aria-invalid]="problem() ? true : null"

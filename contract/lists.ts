@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { oneOf } from '#contract/fields';
+
+/** Rows of a list that go in one answer. */
+export const PAGE = 100;
+
+const from = z
+  .string()
+  .regex(/^\d{1,9}$/, { error: 'must be a whole number from 0' })
+  .transform(Number)
+  .default(0);
+
+/** Which part of a list: the page that begins at a row, of what is there or of what was put away. */
+export const listQuerySchema = z.strictObject({ from, away: oneOf(['no', 'yes']).default('no') });
+export type ListQuery = z.output<typeof listQuerySchema>;

@@ -1,0 +1,65 @@
+import { InjectionToken } from '@angular/core';
+import { type IDBPDatabase, openDB } from 'idb';
+import { type EntryData } from '#contract/record';
+
+/** An entry that was written on this device and is not acknowledged by the server. */
+export interface Waiting {
+  /** Client key of the entry. */
+  key: string;
+  /** Identity of the data folder that it is for; empty for one of an earlier version that did not say. */
+  folder: string;
+  /** The batch by number, and by its client key where it is known. */
+  batch: number;
+  batchKey: string;
+  /** Newest entry of the batch that this device had seen, and its own entries on the subject by then. */
+  seen: number;
+  own: string[];
+  data: EntryData;
+  /** When it was written, ISO. */
+  at: string;
+  /** Not sent yet; or answered so that its person has to decide. */
+  state: 'waiting' | 'conflict' | 'refused';
+  theirs?: EntryData;
+  why?: string;
+}
+
+/** Where unsent entries are kept. Every entry by itself: two tabs never overwrite each other's. */
+export interface OutboxStore {
+  all(): Promise<Waiting[]>;
+  put(item: Waiting): Promise<void>;
+  remove(key: string): Promise<void>;
+}
+
+const STORE = 'entries';
+
+/** In the browser's own database, for all tabs of this device. */
+export class IndexedStore implements OutboxStore {
+  private opened: Promise<IDBPDatabase> | null = null;
+
+  async all(): Promise<Waiting[]> {
+    const found = (await (await this.open()).getAll(STORE)) as Waiting[];
+    return found.sort((a, b) => a.at.localeCompare(b.at));
+  }
+
+  async put(item: Waiting): Promise<void> {
+    await (await this.open()).put(STORE, item);
+  }
+
+  async remove(key: string): Promise<void> {
+    await (await this.open()).delete(STORE, key);
+  }
+
+  private open(): Promise<IDBPDatabase> {
+    this.opened ??= openDB('welcome', 1, {
+      upgrade: (db) => void db.createObjectStore(STORE, { keyPath: 'key' }),
+    });
+    // One that could not be opened may be tried again.
+    this.opened.catch(() => (this.opened = null));
+    return this.opened;
+  }
+}
+
+export const OUTBOX_STORE = new InjectionToken<OutboxStore>('where unsent entries are kept', {
+  providedIn: 'root',
+  factory: () => new IndexedStore(),
+});

@@ -1,0 +1,234 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { firstValueFrom } from 'rxjs';
+import { type Entry, type EntryData } from '#contract/record';
+import { replaces, subjectOf } from '#contract/record-subject';
+import { Api, ApiError } from './api';
+import { readKept, writeKept } from './kept';
+import { NurseryService } from './nursery';
+import { OUTBOX_STORE, type Waiting } from './outbox-store';
+import { uuid } from './uuid';
+
+const RETRY_MS = 3000;
+const MOST_OWN = 50;
+
+/** Which batch an entry is for. */
+export interface ForBatch {
+  id: number;
+  key: string;
+}
+
+/**
+ * What was entered on this device and is not yet acknowledged: one queue for all batches and all tabs, kept until the
+ * server has it or its person has decided. It is sent from whatever page is open.
+ */
+@Injectable({ providedIn: 'root' })
+export class Outbox {
+  private readonly api = inject(Api);
+  private readonly store = inject(OUTBOX_STORE);
+  private readonly nursery = inject(NurseryService);
+  private readonly box = signal<readonly Waiting[]>([]);
+  private readonly unkept = signal(false);
+  /** Told of every entry that the server has acknowledged. */
+  private readonly listeners = new Set<(entry: Entry) => void>();
+  private readonly tabs =
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('welcome.outbox');
+  /** Being written to the device, or taken from it, at this moment. */
+  private readonly coming = new Set<string>();
+  private readonly going = new Set<string>();
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private sending = false;
+
+  readonly items = this.box.asReadonly();
+  readonly waiting = computed(() => this.box().filter((one) => one.state === 'waiting').length);
+  /** Those that their person has to decide on. */
+  readonly undecided = computed(() => this.box().filter((one) => one.state !== 'waiting'));
+  /** The device has no room: what is entered is in this open page alone until it is sent. */
+  readonly full = this.unkept.asReadonly();
+
+  constructor() {
+    this.tabs?.addEventListener('message', () => void this.load());
+    globalThis.addEventListener?.('online', () => void this.send());
+    void this.load().then(() => this.takeOver());
+  }
+
+  /** @returns how to stop listening */
+  acknowledged(listen: (entry: Entry) => void): () => void {
+    this.listeners.add(listen);
+    return () => this.listeners.delete(listen);
+  }
+
+  /** @param seen newest entry of the batch that the page shows */
+  enter(batch: ForBatch, data: EntryData, seen: number): void {
+    const own = this.box()
+      .filter((one) => one.batch === batch.id && subjectOf(one.data) === subjectOf(data) && replaces(data))
+      .map((one) => one.key);
+    const item: Waiting = {
+      key: uuid(),
+      folder: this.nursery.it.value()?.id ?? '',
+      batch: batch.id,
+      batchKey: batch.key,
+      seen,
+      own: own.slice(-MOST_OWN),
+      data,
+      at: new Date().toISOString(),
+      state: 'waiting',
+    };
+    this.box.update((all) => [...all, item]);
+    void this.keep(item).then(() => this.send());
+  }
+
+  /** Enters it after all, over what the other device wrote: both stay in the record. */
+  again(key: string, seen: number): void {
+    const item = this.box().find((one) => one.key === key);
+    if (!item) return;
+    const { theirs, why, ...rest } = item;
+    void [theirs, why];
+    // A refused or clashed entry was never taken: under its key it still can be.
+    this.change({ ...rest, seen: Math.max(seen, item.seen), state: 'waiting' });
+  }
+
+  /** Lets it go: theirs holds, or it was a slip. */
+  drop(key: string): void {
+    this.box.update((all) => all.filter((one) => one.key !== key));
+    void this.forget(key);
+  }
+
+  /** The stream brought it: it is there. */
+  arrived(key: string): void {
+    if (this.box().some((one) => one.key === key)) this.drop(key);
+  }
+
+  /** Sends what waits, oldest first; tabs take turns. */
+  async send(): Promise<void> {
+    if (this.sending) return;
+    this.sending = true;
+    clearTimeout(this.timer);
+    try {
+      await this.inTurn(async () => {
+        for (;;) {
+          const next = this.box().find((one) => one.state === 'waiting' && this.isHere(one));
+          if (!next || !(await this.sendOne(next))) return;
+        }
+      });
+    } finally {
+      this.sending = false;
+    }
+    if (this.waiting() > 0) this.timer = setTimeout(() => void this.send(), RETRY_MS);
+  }
+
+  /** @returns false when nobody answered: it is tried again later */
+  private async sendOne(item: Waiting): Promise<boolean> {
+    const { key, seen, own, data, batch, batchKey } = item;
+    const body = { key, seen, own, data, ...(batchKey && { batchKey }) };
+    try {
+      const entry = await firstValueFrom(this.api.call('addEntry', { params: { id: batch }, body }));
+      this.drop(key);
+      for (const listen of this.listeners) listen(entry);
+      return true;
+    } catch (error) {
+      const status = error instanceof ApiError ? error.status : 0;
+      if (!(error instanceof ApiError) || status === 0 || status >= 500) return false;
+      this.change(
+        status === 409
+          ? { ...item, state: 'conflict', theirs: error.issues[0]?.value as EntryData }
+          : { ...item, state: 'refused', why: error.message },
+      );
+      return true;
+    }
+  }
+
+  /** What was written for another data folder waits until that one is back. */
+  private isHere({ folder }: Waiting): boolean {
+    const here = this.nursery.it.value()?.id;
+    return folder === '' || here === undefined || folder === here;
+  }
+
+  private change(item: Waiting): void {
+    this.box.update((all) => all.map((one) => (one.key === item.key ? item : one)));
+    void this.keep(item).then(() => this.send());
+  }
+
+  private async keep(item: Waiting): Promise<void> {
+    this.coming.add(item.key);
+    try {
+      await this.store.put(item);
+      this.unkept.set(false);
+      this.coming.delete(item.key);
+      this.tabs?.postMessage('changed');
+    } catch {
+      // It stays among those that only this page has.
+      this.unkept.set(true);
+    }
+  }
+
+  private async forget(key: string): Promise<void> {
+    this.going.add(key);
+    this.coming.delete(key);
+    try {
+      await this.store.remove(key);
+      this.going.delete(key);
+      if (this.coming.size === 0) this.unkept.set(false);
+      this.tabs?.postMessage('changed');
+    } catch {
+      // It will be sent once more; its key makes that harmless.
+    }
+  }
+
+  /** What all tabs of this device have kept. */
+  private async load(): Promise<void> {
+    try {
+      const kept = (await this.store.all()).filter((one) => !this.going.has(one.key));
+      const keys = new Set(kept.map((one) => one.key));
+      this.box.update((all) => [
+        ...kept,
+        ...all.filter((one) => this.coming.has(one.key) && !keys.has(one.key)),
+      ]);
+    } catch {
+      return;
+    }
+    void this.send();
+  }
+
+  /** Entries that an earlier version kept by batch number. */
+  private async takeOver(): Promise<void> {
+    for (const name of oldBoxes()) {
+      const items = readKept(name) as { key: string; seen: number; data: EntryData }[] | undefined;
+      const batch = Number(name.slice('outbox.'.length));
+      for (const { key, seen, data } of Array.isArray(items) ? items : []) {
+        const at = new Date().toISOString();
+        const item: Waiting = {
+          key,
+          folder: '',
+          batch,
+          batchKey: '',
+          seen,
+          own: [],
+          data,
+          at,
+          state: 'waiting',
+        };
+        this.box.update((all) => [...all, item]);
+        await this.keep(item);
+      }
+      if (!this.unkept()) writeKept(name, undefined);
+    }
+    void this.send();
+  }
+
+  private async inTurn(work: () => Promise<void>): Promise<void> {
+    const locks = (globalThis.navigator as Navigator | undefined)?.locks;
+    // Without locks two tabs may send the same entry: the server takes it once.
+    if (locks) await locks.request('welcome.outbox', work);
+    else await work();
+  }
+}
+
+function oldBoxes(): string[] {
+  try {
+    return Object.keys(localStorage)
+      .filter((name) => /^welcome\.outbox\.\d+$/.test(name))
+      .map((name) => name.slice('welcome.'.length));
+  } catch {
+    return [];
+  }
+}
