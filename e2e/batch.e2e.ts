@@ -63,7 +63,7 @@ test('a card is put away and brought back', async ({ page }) => {
   await page.goto('/batches');
   await page.getByRole('link', { name: /Peat-free peppers/ }).click();
   await page.getByRole('button', { name: 'Put away' }).click();
-  await expect(page.getByRole('status')).toContainText('is put away');
+  await expect(page.getByRole('status').last()).toContainText('is put away');
   await expect(page.getByRole('link', { name: /Peat-free peppers/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: /Peat-free peppers/ })).toBeVisible();

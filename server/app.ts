@@ -7,6 +7,7 @@ import { BatchStore } from '#server/batches/store';
 import { computeRoutes } from '#server/compute/routes';
 import { Folder } from '#server/database/folder';
 import { type Db } from '#server/database/db';
+import { onlyOwnHosts } from '#server/http/hosts';
 import { openApi } from '#server/http/openapi';
 import { webRoutes } from '#server/http/pages';
 import { BODY_LIMIT, notFound, onlyJson, problems } from '#server/http/problem';
@@ -38,16 +39,19 @@ export interface AppParts {
   log: Logger;
   now: () => Date;
   instruments: InstrumentHub;
+  /** Names besides loopback that it answers to, without port. */
+  hosts?: readonly string[];
   /** Whether every answer is held against the contract; for tests. */
   checkAnswers?: boolean;
 }
 
 /** The application without a port: tests need none. */
-export function createApp({ db, webFolder, log, now, instruments, checkAnswers }: AppParts): Express {
+export function createApp({ db, webFolder, log, now, instruments, hosts, checkAnswers }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
   app.use(securityHeaders());
+  app.use(onlyOwnHosts(hosts));
   app.use(compression());
   app.use('/api', apiBefore(), apiRoutes(db, now, instruments, checkAnswers), apiAfter());
   app.use(webRoutes(webFolder));

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from '#server/app';
+import { holdFolder } from '#server/database/lock';
 import { openDatabase } from '#server/database/open';
 import { seedDemo } from '#server/demo/seed';
 import { InstrumentHub } from '#server/instruments/hub';
@@ -15,6 +16,13 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 const folder = process.env['WELCOME_DATA'] ?? './data';
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
 
+let letGo: () => void;
+try {
+  letGo = holdFolder(folder);
+} catch (error) {
+  console.error(error instanceof Error ? `Welcome cannot start: ${error.message}` : error);
+  process.exit(1);
+}
 const db = openDatabase(folder);
 new LibraryStore(db).refreshStarter();
 if (process.env['WELCOME_DEMO'] !== '0') seedDemo(db, new Date());
@@ -41,6 +49,7 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {
     server.close(() => {
       db.close();
+      letGo();
       process.exit(0);
     });
     server.closeAllConnections();

@@ -10,6 +10,7 @@ import { amendments, materials } from '#testing/library';
 /** A page's services without a server: answers are given by hand. */
 export function bench(providers: Provider[] = []): HttpTestingController {
   localStorage.clear();
+  sessionStorage.clear();
   TestBed.configureTestingModule({
     providers: [provideHttpClient(), provideHttpClientTesting(), provideRouter([]), ...providers],
   });

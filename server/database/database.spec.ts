@@ -4,6 +4,7 @@ import { existsSync, mkdtempSync, rmSync, writeFileSync, cpSync } from 'node:fs'
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { starterMixes } from '#core/recipe/starter-mixes';
+import { holdFolder } from '#server/database/lock';
 import { openDatabase } from '#server/database/open';
 
 let folder: string;
@@ -109,3 +110,12 @@ test('killed in the middle of saving: every acknowledged batch is there afterwar
   expect(lines.length).toBeGreaterThanOrEqual(acknowledged.length);
   second.process.kill('SIGTERM');
 }, 60_000);
+
+test('a folder that another process holds is refused in plain words, and free once that has ended', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'welcome-lock-'));
+  const letGo = holdFolder(folder);
+  expect(() => holdFolder(folder)).toThrow('is in use by another Welcome');
+  letGo();
+  holdFolder(folder)();
+  rmSync(folder, { recursive: true });
+});

@@ -33,7 +33,7 @@ export function migrate(db: Db, folder: string, data: string | null): void {
         const loose = db.pragma('foreign_key_check') as { table: string; parent: string }[];
         if (loose[0]) throw new Error(`${name} would leave ${loose[0].table} without its ${loose[0].parent}`);
         db.pragma(`user_version = ${numberOf(name)}`);
-      })();
+      }).immediate();
     }
   } finally {
     db.pragma('foreign_keys = ON');

@@ -36,7 +36,7 @@ export function seedDemo(db: Db, now: Date): void {
   db.transaction(() => {
     for (const step of steps.slice(done)) step(db, now);
     folder.demoSteps = steps.length;
-  })();
+  }).immediate();
 }
 
 const isEmpty = (db: Db): boolean =>

@@ -55,12 +55,14 @@ export class LibraryStore {
       rows.forEach((row, position) => {
         write.run({ id: row.id, json: JSON.stringify(row), position, ...more });
       });
-    this.db.transaction(() => {
-      const source = STARTER_SOURCE;
-      fill(materialRowsFromCsv(table('materials.csv')), item, { kind: 'material', per: 'L', source });
-      fill(amendmentsFromCsv(table('amendments.csv')), item, { kind: 'product', per: 'kg', source });
-      fill(vesselKinds, vessel, { source: USUAL_SIZES });
-    })();
+    this.db
+      .transaction(() => {
+        const source = STARTER_SOURCE;
+        fill(materialRowsFromCsv(table('materials.csv')), item, { kind: 'material', per: 'L', source });
+        fill(amendmentsFromCsv(table('amendments.csv')), item, { kind: 'product', per: 'kg', source });
+        fill(vesselKinds, vessel, { source: USUAL_SIZES });
+      })
+      .immediate();
     this.known = null;
   }
 

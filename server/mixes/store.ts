@@ -65,27 +65,31 @@ export class MixStore {
 
   /** @param key of the client; the first version carries it as well */
   create(key: string, name: string, note: string, recipe: Recipe, figures: Figures, now: string): MixVersion {
-    return this.db.transaction(() => {
-      const mix = this.insertMix.run(key, name, note, now);
-      return this.addVersion(key, Number(mix.lastInsertRowid), recipe, figures, now);
-    })();
+    return this.db
+      .transaction(() => {
+        const mix = this.insertMix.run(key, name, note, now);
+        return this.addVersion(key, Number(mix.lastInsertRowid), recipe, figures, now);
+      })
+      .immediate();
   }
 
   /** @returns the new version; the newest as it is when nothing changed */
   addVersion(key: string, mixId: number, recipe: Recipe, figures: Figures, now: string): MixVersion {
-    return this.db.transaction(() => {
-      const newest = this.versions(mixId)[0];
-      if (newest && JSON.stringify(newest.recipe) === JSON.stringify(recipe)) return newest;
-      const { lastInsertRowid } = this.insertVersion.run(
-        key,
-        mixId,
-        (newest?.version ?? 0) + 1,
-        JSON.stringify(recipe),
-        JSON.stringify(figures),
-        now,
-      );
-      return read(this.one.get(Number(lastInsertRowid))!);
-    })();
+    return this.db
+      .transaction(() => {
+        const newest = this.versions(mixId)[0];
+        if (newest && JSON.stringify(newest.recipe) === JSON.stringify(recipe)) return newest;
+        const { lastInsertRowid } = this.insertVersion.run(
+          key,
+          mixId,
+          (newest?.version ?? 0) + 1,
+          JSON.stringify(recipe),
+          JSON.stringify(figures),
+          now,
+        );
+        return read(this.one.get(Number(lastInsertRowid))!);
+      })
+      .immediate();
   }
 
   /** @returns the mix under its new name; null where there is none */

@@ -141,3 +141,60 @@ describe('streams', () => {
     expect(text).toContain('"instrument":"scale"');
   });
 });
+
+describe('what an entry names must be there', () => {
+  const lotOf = async (item: string): Promise<number> =>
+    (
+      await request(app)
+        .post('/api/lots')
+        .send({ key: randomUUID(), item, name: 'Bale', receivedOn: '2031-03-01' })
+    ).body.id as number;
+
+  test.each([
+    [{ kind: 'tick', step: 'dance', load: 0, done: true }, 'data.step'],
+    [{ kind: 'tick', step: 'label', load: 7, done: true }, 'data.load'],
+    [{ kind: 'lot', item: 'pumice', lot: 1 }, 'data.item'],
+  ])('%j is refused by name', async (data, path) => {
+    const answer = await enter(data);
+    expect([answer.status, answer.body.issues[0].path]).toEqual([400, path]);
+  });
+
+  test('a lot of something else is refused', async () => {
+    const sand = await lotOf('sand-sharp');
+    const answer = await enter({ kind: 'lot', item: 'peat-fine', lot: sand });
+    expect([answer.status, answer.body.issues[0].allowed]).toEqual([400, 'must be a lot of peat-fine']);
+  });
+
+  test('another batch than was meant, one put away, and a key of another batch', async () => {
+    const other = (await request(app).post('/api/batches').send(newBatch())).body as {
+      id: number;
+      key: string;
+    };
+    const note = { kind: 'note', text: 'Smells sweet.' };
+    const post = (body: object) =>
+      request(app)
+        .post(`/api/batches/${other.id}/entries`)
+        .send({ key: randomUUID(), seen: 0, data: note, ...body });
+    expect((await post({ batchKey: randomUUID() })).status).toBe(410);
+    const key = randomUUID();
+    expect((await enter(note, 0, key)).status).toBe(201);
+    expect((await post({ key })).body.issues[0].path).toBe('key');
+    expect((await post({ batchKey: other.key })).status).toBe(201);
+    await request(app).delete(`/api/batches/${other.id}`).expect(204);
+    expect((await post({})).status).toBe(410);
+    await request(app).post(`/api/batches/${other.id}/restore`).send({}).expect(204);
+    expect((await post({})).status).toBe(201);
+  });
+
+  test('a device does not clash with itself: tick and untick, the second sent before the first was seen', async () => {
+    const [first, second] = [randomUUID(), randomUUID()];
+    const fill = (done: boolean) => ({ kind: 'tick', step: 'fill', load: 0, done });
+    await enter(fill(true), 0, first);
+    const untick = await request(app)
+      .post(`/api/batches/${id}/entries`)
+      .send({ key: second, seen: 0, own: [first], data: fill(false) });
+    expect(untick.status).toBe(201);
+    // Another device that has seen neither still clashes.
+    expect((await enter(fill(true))).status).toBe(409);
+  });
+});

@@ -34,9 +34,15 @@ export type Outcome =
 const BENCH = 'bench';
 const KEEP_MS = 200;
 
+/** For this tab, and for one that is opened new. */
+function keepMoment(moment: Moment): void {
+  writeKept(BENCH, moment, 'tab');
+  writeKept(BENCH, moment);
+}
+
 /** What was on the bench when the page was left; a working recipe where nothing usable was. */
 function readMoment(): Moment {
-  const kept = readKept(BENCH) as Partial<Moment> | undefined;
+  const kept = (readKept(BENCH, 'tab') ?? readKept(BENCH)) as Partial<Moment> | undefined;
   return kept?.recipe?.components && kept.recipe.job
     ? { recipe: kept.recipe, opened: kept.opened ?? null }
     : { recipe: starterMixes.germination, opened: null };
@@ -110,13 +116,13 @@ export class RecipeStore {
   constructor() {
     // What was on the bench is there again after a reload, on every page that asks for it.
     effect((onCleanup) => {
-      const keep = (): void => void writeKept(BENCH, this.now());
+      const keep = (): void => keepMoment(this.now());
       this.now();
       const timer = setTimeout(keep, KEEP_MS);
       onCleanup(() => clearTimeout(timer));
     });
     // A page that is left at once has no time to wait.
-    addEventListener('pagehide', () => writeKept(BENCH, this.now()));
+    addEventListener('pagehide', () => keepMoment(this.now()));
     // A recipe of this device that the library does not know any more would be a dead end.
     effect(() => {
       const library = this.library();

@@ -1,9 +1,13 @@
 import { type Signal, signal } from '@angular/core';
 
-/** What this device has under a name; undefined for nothing, for nonsense, and in a browser that keeps nothing. */
-export function readKept(name: string): unknown {
+/** For the whole device, or for one tab of it. */
+export type Where = 'device' | 'tab';
+const storage = (where: Where): Storage => (where === 'device' ? localStorage : sessionStorage);
+
+/** What is kept under a name; undefined for nothing, for nonsense, and in a browser that keeps nothing. */
+export function readKept(name: string, where: Where = 'device'): unknown {
   try {
-    const text = localStorage.getItem(`welcome.${name}`);
+    const text = storage(where).getItem(`welcome.${name}`);
     return text === null ? undefined : parsed(text);
   } catch {
     return undefined;
@@ -19,11 +23,11 @@ function parsed(text: string): unknown {
   }
 }
 
-/** Keeps something on this device; undefined forgets it. @returns whether the browser keeps it */
-export function writeKept(name: string, value: unknown): boolean {
+/** Keeps something; undefined forgets it. @returns whether the browser keeps it */
+export function writeKept(name: string, value: unknown, where: Where = 'device'): boolean {
   try {
-    if (value === undefined) localStorage.removeItem(`welcome.${name}`);
-    else localStorage.setItem(`welcome.${name}`, JSON.stringify(value));
+    if (value === undefined) storage(where).removeItem(`welcome.${name}`);
+    else storage(where).setItem(`welcome.${name}`, JSON.stringify(value));
     return true;
   } catch {
     return false;

@@ -13,6 +13,7 @@ import { recipeFromLink, recipeToLink } from '#core/recipe/link';
 import { type ReadingId } from '#core/judge/readings';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { fixed } from '#core/units/show';
+import { readKept, writeKept } from '../data/kept';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
@@ -31,6 +32,8 @@ import { Remedies } from '../bench/remedies';
 import { RecipeStore, type Outcome } from '../bench/recipe-store';
 
 const LINK_DELAY_MS = 250;
+/** The address that this tab wrote last. */
+const OWN_LINK = 'bench-link';
 
 const briefNames: Record<ReadingId, string> = {
   air: 'air %',
@@ -100,7 +103,9 @@ export class MixPage {
       if (!library || !this.unread) return;
       const link = this.unread;
       this.unread = null;
-      if ([...link.keys()].length === 0) return;
+      // The bench was kept after this address was written: it may know more.
+      const own = new URLSearchParams((readKept(OWN_LINK, 'tab') as string | undefined) ?? '');
+      if (link.toString() === '' || own.toString() === link.toString()) return;
       const { recipe, problems } = recipeFromLink(
         (name) => link.get(name),
         library,
@@ -123,8 +128,12 @@ export class MixPage {
     if (!this.router.url.startsWith('/mix')) return;
     const pairs = Object.entries(params).filter((pair): pair is [string, string] => pair[1] !== null);
     // Ids, numbers, colons and commas: safe in a query as they are, and readable.
-    if (this.store.recipe().components.length === 0) return this.location.replaceState('/mix');
-    this.location.replaceState('/mix', pairs.map(([key, value]) => `${key}=${value}`).join('&'));
+    const query =
+      this.store.recipe().components.length === 0
+        ? ''
+        : pairs.map(([key, value]) => `${key}=${value}`).join('&');
+    this.location.replaceState('/mix', query);
+    writeKept(OWN_LINK, query, 'tab');
   }
 
   protected onKey(event: KeyboardEvent): void {
