@@ -18,7 +18,14 @@ export function said(strings: TemplateStringsArray, ...values: (string | number 
 
 /** The sentence in the reader's units. */
 export function readOut(sentence: Said, system: UnitSystem): string {
-  return sentence
+  const pieces: (string | Quantity)[] = [];
+  // A number may stand in one piece and its unit in the next: words are joined before they are read.
+  for (const piece of sentence) {
+    const last = pieces.at(-1);
+    if (typeof piece === 'string' && typeof last === 'string') pieces[pieces.length - 1] = last + piece;
+    else pieces.push(piece);
+  }
+  return pieces
     .map((piece) =>
       typeof piece === 'string' ? inWords(piece, system) : withUnit(showQuantity(piece, system)),
     )

@@ -1,5 +1,6 @@
 import QRCode from 'qrcode';
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
+import { isCare } from '#core/judge/flag';
 import { inScoops, inSpoons, scoopText, type Scoop } from '#core/batch/scoops';
 import { inWords, readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
@@ -27,6 +28,10 @@ export async function benchCard(
       fontSize: 9,
       alignment: i ? ('right' as const) : ('left' as const),
     }));
+  const care = snapshot.flags
+    .filter(isCare)
+    .map((f) => `${readOut(f.text, units)} ${readOut(f.remedy, units)}`)
+    .join(' ');
   const right = (text: string, bold = false) => ({ text, bold, alignment: 'right' as const });
   return {
     pageSize: units === 'us' ? 'LETTER' : 'A4',
@@ -111,6 +116,15 @@ export async function benchCard(
           fontSize: 9.5,
         })),
       },
+      ...(care
+        ? [
+            {
+              text: `Handle with care: ${care}`,
+              fontSize: 8,
+              margin: [0, 6, 0, 0] as [number, number, number, number],
+            },
+          ]
+        : []),
       {
         text: 'Estimates from typical figures: test pH, air and salts. Labels of products, local rules and licensed practice come before this card.',
         fontSize: 8,

@@ -53,7 +53,7 @@ export async function labelSheet(
             ...datesOn(text, small).map((said) => ({ text: said, fontSize: line })),
           ],
         },
-        { width: pt(qrMm), image: qr, fit: [pt(qrMm), pt(qrMm)] },
+        { width: pt(qrMm), image: 'code', fit: [pt(qrMm), pt(qrMm)] },
       ],
     });
   }
@@ -62,6 +62,8 @@ export async function labelSheet(
     pageMargins: [0, 0, 0, 0],
     info: { title: `Labels: ${text.title}` },
     defaultStyle: { font: 'Roboto', color: '#000000', lineHeight: 1 },
+    // One picture, however many labels carry it.
+    images: { code: qr },
     content,
   };
 }

@@ -1,5 +1,6 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { isCare } from '#core/judge/flag';
 import { inScoops, inSpoons, ownScoops, scoops, scoopText } from '#core/batch/scoops';
 import { targetSaturation } from '#core/mix/moisture';
 import { type BatchSnapshot } from '#core/batch/snapshot';
@@ -83,5 +84,7 @@ export class BatchCard {
       return { id: r.id, name: words.name, text, verdict: r.verdict };
     }),
   );
+  /** Reminders of care at work: quiet, but never lost from the card. */
+  protected readonly care = computed(() => this.snapshot().flags.filter(isCare));
   protected readonly loud = computed(() => this.snapshot().flags.filter((f) => f.severity !== 'note'));
 }
