@@ -24,6 +24,7 @@ async function begin(page: Page, link: string, name: string, heat = false): Prom
   }
   await page.getByRole('button', { name: 'Keep this batch' }).click();
   await page.getByRole('link', { name: 'Make it, step by step' }).click();
+  await page.waitForURL(/\/run$/);
   await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
 }
 
