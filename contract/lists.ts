@@ -1,9 +1,6 @@
 import { z } from 'zod';
 import { oneOf } from '#contract/fields';
 
-/** Rows of a list that go in one answer. */
-export const PAGE = 100;
-
 const from = z
   .string()
   .regex(/^\d{1,9}$/, { error: 'must be a whole number from 0' })

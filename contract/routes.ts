@@ -57,6 +57,9 @@ export const routes = {
   failInstrument: ['POST', '/instruments/:instrument/fault'],
 } as const satisfies Record<string, Route>;
 
+/** Rows of a list that go in one answer. */
+export const PAGE = 100;
+
 export type EndpointName = keyof typeof routes;
 
 type ParamsIn<P extends string> = P extends `${infer Head}/${infer Tail}`

@@ -89,13 +89,19 @@ test('a save that gets no answer keeps what was typed; pressing again keeps one 
   await expect(page.getByRole('link', { name: /Patchy network/ })).toHaveCount(1);
 });
 
-test('a batch that is not there says so', async ({ page }) => {
-  await page.route('**/api/batches/9999', (route) =>
-    route.fulfill({ status: 200, contentType: 'application/json', body: 'not json' }),
-  );
-  await page.goto('/batches/9999');
-  await expect(page.getByRole('alert')).toContainText('Could not fetch the card. The answer cannot be read.');
-  await page.unroute('**/api/batches/9999');
-  await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.getByRole('alert')).toContainText('9999');
+test.describe('an address that leads nowhere', () => {
+  test.use({ brought: /status of 404/ });
+
+  test('a batch that is not there says so', async ({ page }) => {
+    await page.route('**/api/batches/9999', (route) =>
+      route.fulfill({ status: 200, contentType: 'application/json', body: 'not json' }),
+    );
+    await page.goto('/batches/9999');
+    await expect(page.getByRole('alert')).toContainText(
+      'Could not fetch the card. The answer cannot be read.',
+    );
+    await page.unroute('**/api/batches/9999');
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByRole('alert')).toContainText('9999');
+  });
 });

@@ -8,7 +8,9 @@ import { serve } from './server';
  * Every worker has a server and a demo nursery of its own, so that files can run side by side. A page on which any script error, content-policy refusal or console error fails the
  * test.
  */
-export const test = base.extend<object, { address: string }>({
+export const test = base.extend<{ brought: RegExp }, { address: string }>({
+  // A refused fetch is noted by the browser itself: what a test brings about is not an error of the page.
+  brought: [/ERR_FAILED|status of (409|503)/, { option: true }],
   address: [
     // eslint-disable-next-line no-empty-pattern -- the runner wants the pattern
     async ({}, use) => {
@@ -19,13 +21,11 @@ export const test = base.extend<object, { address: string }>({
     { scope: 'worker' },
   ],
   baseURL: async ({ address }, use) => use(address),
-  page: async ({ page }, use) => {
+  page: async ({ page, brought }, use) => {
     const wrong: string[] = [];
     page.on('pageerror', (error) => wrong.push(error.message));
     page.on('console', (message) => {
-      // A refused fetch is noted by the browser itself: what a test brings about is not an error of the page.
-      const brought = /ERR_FAILED|status of (404|409|503)/.test(message.text());
-      if (message.type() === 'error' && !brought) wrong.push(message.text());
+      if (message.type() === 'error' && !brought.test(message.text())) wrong.push(message.text());
     });
     await use(page);
     expect(wrong).toEqual([]);

@@ -39,19 +39,17 @@ export interface AppParts {
   log: Logger;
   now: () => Date;
   instruments: InstrumentHub;
-  /** Names besides loopback that it answers to, without port. */
-  hosts?: readonly string[];
   /** Whether every answer is held against the contract; for tests. */
   checkAnswers?: boolean;
 }
 
 /** The application without a port: tests need none. */
-export function createApp({ db, webFolder, log, now, instruments, hosts, checkAnswers }: AppParts): Express {
+export function createApp({ db, webFolder, log, now, instruments, checkAnswers }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
   app.use(securityHeaders());
-  app.use(onlyOwnHosts(hosts));
+  app.use(onlyOwnHosts());
   app.use(compression());
   app.use('/api', apiBefore(), apiRoutes(db, now, instruments, checkAnswers), apiAfter());
   app.use(webRoutes(webFolder));

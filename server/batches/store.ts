@@ -1,5 +1,6 @@
 import { type Batch, type BatchLine } from '#contract/batches';
-import { type ListQuery, PAGE } from '#contract/lists';
+import { type ListQuery } from '#contract/lists';
+import { PAGE } from '#contract/routes';
 import { readSnapshot, stepsSchema } from '#contract/snapshot';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { type Db } from '#server/database/db';

@@ -9,15 +9,13 @@ const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 /**
  * Answers only to its own names, and takes writes only from its own pages. Else a page of elsewhere could reach it
  * through the visitor's browser: by a name that it points at this machine, or by a form.
- * @param more further host names without port, lower case
  */
-export function onlyOwnHosts(more: readonly string[] = []): RequestHandler {
-  const known = new Set([...LOOPBACK, ...more]);
+export function onlyOwnHosts(): RequestHandler {
   return (req, _res, next) => {
     const host = req.headers.host ?? '';
-    if (!known.has(nameOf(host)))
+    if (!LOOPBACK.includes(nameOf(host)))
       throw new Problem(421, 'Not this host', `this server does not answer to "${host}"`, [
-        { path: 'host', value: host, allowed: `one of ${[...known].join(', ')}` },
+        { path: 'host', value: host, allowed: `one of ${LOOPBACK.join(', ')}` },
       ]);
     const origin = req.get('origin');
     const foreign = origin !== undefined && origin !== `${req.protocol}://${host}`;

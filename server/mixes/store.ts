@@ -1,6 +1,7 @@
 import { figuresSchema, type MixVersion } from '#contract/mixes';
 import { type Figures } from '#core/judge/figures';
-import { type ListQuery, PAGE } from '#contract/lists';
+import { type ListQuery } from '#contract/lists';
+import { PAGE } from '#contract/routes';
 import { recipeSchema } from '#contract/recipe';
 import { type Recipe } from '#core/recipe/recipe';
 import { type Db } from '#server/database/db';

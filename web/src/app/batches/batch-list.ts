@@ -2,6 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core';
 import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
+import { PAGE } from '#contract/routes';
 import { BatchesService, type BatchLine } from '../data/batches';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
@@ -97,6 +98,3 @@ export class BatchList {
     });
   }
 }
-
-/** Rows in one answer of the server. */
-const PAGE = 100;

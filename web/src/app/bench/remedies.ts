@@ -1,4 +1,4 @@
-import { computed, effect, inject, Injectable, signal } from '@angular/core';
+import { effect, inject, Injectable, signal } from '@angular/core';
 import { type Flag } from '#core/judge/flag';
 import { remedyOf, type Remedy } from '#core/judge/remedies';
 import { applyFix } from '#core/recipe/fix';
@@ -19,7 +19,7 @@ export class Remedies {
   private readonly notices = inject(Notices);
   private readonly found = signal<ReadonlyMap<string, Remedy | null> | null>(null);
   /** By code; null while it is worked out. */
-  readonly all = computed(() => this.found());
+  readonly all = this.found.asReadonly();
 
   constructor() {
     effect((onCleanup) => {

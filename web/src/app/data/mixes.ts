@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
-import { type Observable, tap } from 'rxjs';
+import { map, type Observable, of, switchMap, tap } from 'rxjs';
 import { type Recipe } from '#core/recipe/recipe';
+import { PAGE } from '#contract/routes';
 import { type MixVersion } from '#contract/mixes';
 import { Api } from './api';
 import { Resource } from './resource';
@@ -11,11 +12,24 @@ export class MixesService {
   private readonly api = inject(Api);
 
   /** Newest version of each. */
-  readonly all = new Resource<readonly MixVersion[]>(() => this.api.call('mixes'));
+  readonly all = new Resource<readonly MixVersion[]>(() => this.pages('no'));
 
   /** Newest version of each that was put away; asked when somebody looks. */
   away(): Observable<MixVersion[]> {
-    return this.api.call('mixes', { query: { away: 'yes' } });
+    return this.pages('yes');
+  }
+
+  /** One page after the other, until one is not full. */
+  private pages(away: 'no' | 'yes', from = 0): Observable<MixVersion[]> {
+    return this.api
+      .call('mixes', { query: { away, from: String(from) } })
+      .pipe(
+        switchMap((page) =>
+          page.length < PAGE
+            ? of(page)
+            : this.pages(away, from + PAGE).pipe(map((rest) => [...page, ...rest])),
+        ),
+      );
   }
 
   versions(mixId: number): Observable<MixVersion[]> {

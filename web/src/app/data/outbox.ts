@@ -177,12 +177,13 @@ export class Outbox {
   /** What all tabs of this device have kept. */
   private async load(): Promise<void> {
     try {
-      const kept = (await this.store.all()).filter((one) => !this.going.has(one.key));
-      const keys = new Set(kept.map((one) => one.key));
-      this.box.update((all) => [
-        ...kept,
-        ...all.filter((one) => this.coming.has(one.key) && !keys.has(one.key)),
-      ]);
+      const kept = await this.store.all();
+      this.box.update((all) => {
+        // What this page is just writing, or could not write, is newer than what is kept.
+        const newer = all.filter((one) => this.coming.has(one.key));
+        const settled = kept.filter((one) => !this.going.has(one.key) && !this.coming.has(one.key));
+        return [...settled, ...newer];
+      });
     } catch {
       return;
     }

@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { defaultSpreads } from '#core/spread/spreads';
 import { bench, FakeSource } from '#testing/page';
 import { InstrumentsService } from './instruments';
+import { MixesService } from './mixes';
 import { LibraryService } from './library';
 import { Notices } from './notices';
 import { ShelfService } from './shelf';
@@ -42,6 +43,15 @@ describe('the shelf', () => {
       why: expect.stringContaining('does not answer'),
     });
   });
+});
+
+test('kept recipes are read to the last page', () => {
+  const { all } = TestBed.inject(MixesService);
+  const rows = (n: number) => Array.from({ length: n }, (_, id) => ({ id }));
+  http.expectOne('/api/mixes?away=no&from=0').flush(rows(100));
+  expect(all.value()).toBeUndefined();
+  http.expectOne('/api/mixes?away=no&from=100').flush(rows(3));
+  expect(all.value()).toHaveLength(103);
 });
 
 describe('the library', () => {
