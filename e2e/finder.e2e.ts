@@ -65,10 +65,10 @@ test('a price counts; one that makes no sense is kept as typed and told', async 
   await page.goto('/mix/finder');
   await expect(lines(page).first()).toBeVisible();
   await page.getByRole('button', { name: 'Price and limits of Perlite, coarse' }).click();
-  await field(page, 'Price per L, loose').fill('-4');
-  await expect(page.getByRole('alert')).toHaveText('Price per L, loose: must be a number from 0 to 1000000');
-  await expect(field(page, 'Price per L, loose')).toHaveValue('-4');
-  await field(page, 'Price per L, loose').fill('9');
+  await field(page, 'Price, loose, per L').fill('-4');
+  await expect(page.getByRole('alert')).toHaveText('Price, loose, per L: must be a number from 0 to 1000000');
+  await expect(field(page, 'Price, loose, per L')).toHaveValue('-4');
+  await field(page, 'Price, loose, per L').fill('9');
   await page.getByRole('slider', { name: 'A low price' }).press('End');
   await expect(lines(page).first()).not.toContainText('perlite');
   await field(page, 'Parts at least').fill('2');

@@ -45,7 +45,7 @@ test('the scoop that was chosen stays when the tub is typed and after a reload',
   await page.getByRole('button', { name: 'Make this batch' }).click();
   await page.getByLabel('Counted in').selectOption('1 L jug');
   await page.getByText('Tub, loads and heat').click();
-  await field(page, 'The tub turns, L loose').fill('40');
+  await field(page, 'The tub turns, loose, L').fill('40');
   await expect(page.getByLabel('Counted in')).toHaveValue('jug-1l');
   await page.reload();
   await expect(page.getByLabel('Counted in')).toHaveValue('jug-1l');
@@ -56,7 +56,7 @@ test('Enter in a field does not keep the batch', async ({ page }) => {
   await page.getByLabel('Called').fill('Not yet');
   await page.getByLabel('Called').press('Enter');
   await page.getByText('Tub, loads and heat').click();
-  await field(page, 'The tub turns, L loose').press('Enter');
+  await field(page, 'The tub turns, loose, L').press('Enter');
   await expect(page.getByRole('button', { name: 'Keep this batch' })).toBeVisible();
   await page.goto('/batches');
   await expect(page.getByRole('link', { name: /First tomatoes/ })).toBeVisible();

@@ -1,4 +1,5 @@
 // npm run bench: measured, never asserted. Needs a build (npm start once) and Chromium.
+import { chromium as chromiumPath } from '#testing/chromium';
 import { chromium } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
@@ -169,7 +170,7 @@ function serve(port: number): Promise<{ child: ChildProcess; ms: number }> {
 
 async function browser(port: number): Promise<void> {
   const instance = await chromium.launch({
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    executablePath: chromiumPath,
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   const page = await instance.newPage({ viewport: { width: 1280, height: 800 } });

@@ -1,4 +1,4 @@
-import { type Reading } from '#core/judge/readings';
+import { type Reading, readingIds } from '#core/judge/readings';
 import { type Stage } from '#core/mix/stage';
 import {
   BLOCK_AIR_AFTER_DRYDOWN_PCT,
@@ -18,16 +18,7 @@ export interface Aim {
 }
 
 /** Readings that are scored, in this order; the water one only where a recipe is to behave like another. */
-export const scoredIds = [
-  'air',
-  'airAfterDrydown',
-  'cohesion',
-  'ph',
-  'ecSaturated',
-  'n',
-  'largestParticle',
-  'easilyAvailableWater',
-] as const;
+export const scoredIds = [...readingIds, 'easilyAvailableWater'] as const;
 export type ScoredId = (typeof scoredIds)[number];
 export type Aims = Partial<Record<ScoredId, Aim>> & { ph: Aim; phEarthy: Aim };
 

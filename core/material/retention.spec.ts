@@ -64,42 +64,17 @@ test('every material of the starter library is met within half a point at its th
   }
 });
 
+const points = (...read: [suctionCm: number, water: number][]) =>
+  read.map(([suctionCm, water]) => ({ suctionCm, water }));
+
 test.each([
-  [[{ suctionCm: 10, water: 0.5 }], 0.9, 'at least 2 points'],
-  [
-    [
-      { suctionCm: 0, water: 0.5 },
-      { suctionCm: 50, water: 0.4 },
-    ],
-    0.9,
-    'suction must be above 0',
-  ],
-  [
-    [
-      { suctionCm: 10, water: 0.4 },
-      { suctionCm: 50, water: 0.5 },
-    ],
-    0.9,
-    'water at 50 cm must be from 0 to 0.4',
-  ],
-  [
-    [
-      { suctionCm: 10, water: NaN },
-      { suctionCm: 50, water: 0.5 },
-    ],
-    0.9,
-    'water at 10 cm',
-  ],
-  [
-    [
-      { suctionCm: 10, water: 0.4 },
-      { suctionCm: 50, water: 0.3 },
-    ],
-    1.2,
-    'total porosity',
-  ],
-])('unusable points are told, not guessed at (%#)', (points, thetaS, reason) => {
-  const fit = fitRetention(points, thetaS);
+  [points([10, 0.5]), 0.9, 'at least 2 points'],
+  [points([0, 0.5], [50, 0.4]), 0.9, 'suction must be above 0'],
+  [points([10, 0.4], [50, 0.5]), 0.9, 'water at 50 cm must be from 0 to 0.4'],
+  [points([10, NaN], [50, 0.5]), 0.9, 'water at 10 cm'],
+  [points([10, 0.4], [50, 0.3]), 1.2, 'total porosity'],
+])('unusable points are told, not guessed at (%#)', (unusable, thetaS, reason) => {
+  const fit = fitRetention(unusable, thetaS);
   expect(fit.outcome).toBe('unusable');
   if (fit.outcome === 'unusable') expect(fit.reason).toContain(reason);
 });

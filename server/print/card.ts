@@ -1,5 +1,5 @@
 import QRCode from 'qrcode';
-import { type TDocumentDefinitions } from 'pdfmake/interfaces';
+import { type Content, type TableCell, type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { isCare } from '#core/judge/flag';
 import { inScoops, inSpoons, scoopText, type Scoop } from '#core/batch/scoops';
 import { inWords, readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
@@ -33,6 +33,11 @@ export async function benchCard(
     .map((f) => `${readOut(f.text, units)} ${readOut(f.remedy, units)}`)
     .join(' ');
   const right = (text: string, bold = false) => ({ text, bold, alignment: 'right' as const });
+  const amounts = (above: number, body: TableCell[][]): Content => ({
+    margin: [0, above, 0, 4],
+    layout: 'lightHorizontalLines',
+    table: { headerRows: 1, widths: ['*', 'auto', 'auto', 'auto'], body },
+  });
   return {
     pageSize: units === 'us' ? 'LETTER' : 'A4',
     pageMargins: [40, 34, 40, 30],
@@ -59,48 +64,32 @@ export async function benchCard(
           fontSize: 9.5,
           margin: [0, 3, 0, 0] as [number, number, number, number],
         })),
-      {
-        margin: [0, 8, 0, 4],
-        layout: 'lightHorizontalLines',
-        table: {
-          headerRows: 1,
-          widths: ['*', 'auto', 'auto', 'auto'],
-          body: [
-            head(
-              `Scoop, ${scoop.name}${scoop.id.startsWith('own-') ? '' : ', struck'}`,
-              'Scoops',
-              'Volume',
-              'Weighs',
-            ),
-            ...sheet.components.map((c, i) => [
-              shortName(materials[i]!.name),
-              right(inPrint(scoopText(inScoops(c.looseLitres, scoop.litres))), true),
-              right(amount({ volumeL: c.looseLitres })),
-              right(amount({ massG: c.massKg * 1000 })),
-            ]),
-          ],
-        },
-      },
-      {
-        margin: [0, 4, 0, 4],
-        layout: 'lightHorizontalLines',
-        table: {
-          headerRows: 1,
-          widths: ['*', 'auto', 'auto', 'auto'],
-          body: [
-            head('Weigh', 'Grams or ounces', 'Or, level', 'Rate'),
-            ...sheet.amendments.map((a, i) => {
-              const spoons = inSpoons(a.grams, amendments[i]!.bulkDensityGPerMl, units);
-              return [
-                shortName(amendments[i]!.name),
-                right(amount({ massG: a.grams }), true),
-                right(inPrint(`${spoons.text} ${spoons.unit}`)),
-                right(amount({ doseGPerL: snapshot.doses[i]!.gPerL })),
-              ];
-            }),
-          ],
-        },
-      },
+      amounts(8, [
+        head(
+          `Scoop, ${scoop.name}${scoop.id.startsWith('own-') ? '' : ', struck'}`,
+          'Scoops',
+          'Volume',
+          'Weighs',
+        ),
+        ...sheet.components.map((c, i) => [
+          shortName(materials[i]!.name),
+          right(inPrint(scoopText(inScoops(c.looseLitres, scoop.litres))), true),
+          right(amount({ volumeL: c.looseLitres })),
+          right(amount({ massG: c.massKg * 1000 })),
+        ]),
+      ]),
+      amounts(4, [
+        head('Weigh', 'Grams or ounces', 'Or, level', 'Rate'),
+        ...sheet.amendments.map((a, i) => {
+          const spoons = inSpoons(a.grams, amendments[i]!.bulkDensityGPerMl, units);
+          return [
+            shortName(amendments[i]!.name),
+            right(amount({ massG: a.grams }), true),
+            right(inPrint(`${spoons.text} ${spoons.unit}`)),
+            right(amount({ doseGPerL: snapshot.doses[i]!.gPerL })),
+          ];
+        }),
+      ]),
       {
         text: `Water: ${amount({ volumeL: sheet.waterLitres })}. Comes to ${amount({ volumeL: sheet.litres })}.`,
         bold: true,

@@ -7,10 +7,10 @@ import { Notices } from './data/notices';
 
 @Component({
   selector: 'app-root',
-  imports: [DatePipe, RouterLink, RouterLinkActive, RouterOutlet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './app.html',
   styleUrl: './app.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DatePipe, RouterLink, RouterLinkActive, RouterOutlet],
 })
 export class App {
   protected readonly units = inject(Units);

@@ -16,10 +16,10 @@ import { inReadersUnits, readingWords, shortName, stageNames } from '../ui/words
 /** The bench card: what to scoop, weigh and pour, and in what order. One page of A4 or Letter. */
 @Component({
   selector: 'app-batch-card',
-  imports: [DatePipe, Amount, SaidPipe, Swatch],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-card.html',
   styleUrl: './batch-card.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DatePipe, Amount, SaidPipe, Swatch],
 })
 export class BatchCard {
   readonly name = input.required<string>();

@@ -12,8 +12,8 @@ import { stageNames } from '../ui/words/words';
 /** What was made, newest first. */
 @Component({
   selector: 'app-batch-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'page' },
-  imports: [Amount, DatePipe, FetchState, RouterLink, SaidPipe],
   template: `
     <h1>Batches</h1>
     <app-fetch-state [of]="there.lines" what="the batches" />
@@ -62,7 +62,7 @@ import { stageNames } from '../ui/words/words';
     }
   `,
   styleUrl: './batch-list.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Amount, DatePipe, FetchState, RouterLink, SaidPipe],
 })
 export class BatchList {
   protected readonly stageNames = stageNames;

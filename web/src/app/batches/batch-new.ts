@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { isValid, parseISO } from 'date-fns';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch, type BatchSnapshot } from '#core/batch/snapshot';
 import { BatchesService } from '../data/batches';
@@ -11,7 +10,9 @@ import { ScoopChoice } from '../data/scoop-choice';
 import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
 import { uuid } from '../data/uuid';
+import { DayField } from '../ui/fields/day-field';
 import { TextField } from '../ui/fields/text-field';
+import { TypedDay } from '../ui/fields/typed-day';
 import { stageNames } from '../ui/words/words';
 import { KitChoice } from '../data/kit-choice';
 import { KitForm } from './kit-form';
@@ -21,10 +22,10 @@ import { ScoopPicker } from './scoop-picker';
 /** The card of the recipe on the bench, before it is kept. */
 @Component({
   selector: 'app-batch-new',
-  imports: [RouterLink, BatchCard, KitForm, ScoopPicker, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-new.html',
   styleUrl: './batch-page.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, BatchCard, DayField, KitForm, ScoopPicker, TextField],
 })
 export class BatchNew {
   private readonly store = inject(RecipeStore);
@@ -39,9 +40,7 @@ export class BatchNew {
   private readonly key = uuid();
 
   protected readonly name = signal(this.proposedName());
-  /** As it was typed; today's until then. */
-  protected readonly typed = signal<string | null>(null);
-  protected readonly madeOn = computed(() => this.typed() ?? this.nursery.today());
+  protected readonly madeOn = new TypedDay(this.nursery.today);
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
 
@@ -49,9 +48,6 @@ export class BatchNew {
     const length = this.name().trim().length;
     return length >= 1 && length <= 80 ? '' : `A name must have 1 to 80 letters, this one has ${length}`;
   });
-  protected readonly dayProblem = computed(() =>
-    isValid(parseISO(this.madeOn())) ? '' : 'The day must be a date',
-  );
 
   protected readonly snapshot = computed((): BatchSnapshot | null => {
     const library = this.store.library();
@@ -76,7 +72,7 @@ export class BatchNew {
   protected readonly scoop = inject(ScoopChoice).of(signal('new'), this.snapshot);
 
   protected keep(): void {
-    if (this.nameProblem() || this.dayProblem()) return;
+    if (this.nameProblem() || this.madeOn.problem()) return;
     this.busy.set(true);
     this.problem.set('');
     const opened = this.store.opened();
@@ -86,7 +82,7 @@ export class BatchNew {
         name: this.name().trim(),
         recipe: this.store.recipe(),
         mixVersionId: opened && !this.store.changed() ? opened.id : null,
-        madeOn: this.madeOn(),
+        madeOn: this.madeOn.value(),
         units: this.units.system(),
         scoop: this.scoop.id(),
         school: this.school().id,

@@ -13,10 +13,10 @@ import { ScoopPicker } from './scoop-picker';
 /** A kept batch: its card as it was on the day. */
 @Component({
   selector: 'app-batch-page',
-  imports: [RouterLink, BatchCard, CorrectBatch, FetchState, ScoopPicker],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, BatchCard, CorrectBatch, FetchState, ScoopPicker],
 })
 export class BatchPage {
   readonly id = input.required<string>();

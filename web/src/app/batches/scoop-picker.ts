@@ -7,16 +7,16 @@ import { ChoiceField } from '../ui/fields/choice-field';
 /** Which measure stands at the bench. */
 @Component({
   selector: 'app-scoop-picker',
-  imports: [ChoiceField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-choice-field
       label="Counted in"
       [choices]="offered()"
       [value]="scoop()"
-      (changed)="chosen.emit($event)"
+      (valueChange)="chosen.emit($event!)"
     />
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField],
 })
 export class ScoopPicker {
   readonly scoop = input.required<string>();

@@ -18,7 +18,7 @@ import { LibraryService } from '../data/library';
 import { Units } from '../data/units';
 import { ShelfService } from '../data/shelf';
 import { ChoiceField } from '../ui/fields/choice-field';
-import { NumberField } from '../ui/fields/number-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
 import { SaidPipe } from '../ui/words/said';
 
 /** Middle of each grade of the squeeze scale, for a hand instead of a figure. */
@@ -29,13 +29,19 @@ const grades = squeezes.map((s, i) => {
 
 type Found = Omit<BatchState, 'input' | 'litres'>;
 
+const numbers: Asked<keyof Found>[] = [
+  { name: 'airPct', label: 'Air after draining', unit: '%', within: 'measuredAirPct' },
+  { name: 'ph', label: 'pH by pen', unit: '', within: 'measuredPh' },
+  { name: 'ecSaturatedMSPerCm', label: 'EC, saturated extract', unit: 'mS/cm', within: 'measuredEcMSPerCm' },
+];
+
 /** What was measured on a batch, and the least that puts it right. */
 @Component({
   selector: 'app-correct-batch',
-  imports: [ChoiceField, NumberField, SaidPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './correct-batch.html',
   styleUrl: './correct-batch.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, NumberList, SaidPipe],
 })
 export class CorrectBatch {
   readonly snapshot = input.required<BatchSnapshot>();
@@ -50,7 +56,10 @@ export class CorrectBatch {
   private readonly units = inject(Units);
   protected readonly measured = linkedSignal<Found>(() => this.found());
 
-  protected readonly isBlock = computed(() => this.snapshot().vessel.vessel.shape === 'block');
+  /** Air is not measured in a pressed block. */
+  protected readonly asked = computed(() =>
+    this.snapshot().vessel.vessel.shape === 'block' ? numbers.filter((n) => n.name !== 'airPct') : numbers,
+  );
   protected readonly plan = computed((): CorrectionPlan | null => {
     const library = this.library();
     const measured = this.measured();
@@ -83,7 +92,7 @@ export class CorrectBatch {
     this.corrected.emit(this.steps().map((step) => readOut(step, this.units.system())));
   }
 
-  protected set(name: keyof Found, value: number | undefined): void {
+  protected set([name, value]: [keyof Found, number | undefined]): void {
     this.measured.update((all) => {
       const next = { ...all };
       if (value === undefined) delete next[name];
@@ -93,7 +102,7 @@ export class CorrectBatch {
   }
 
   protected squeeze(name: string): void {
-    this.set('saturation', grades.find((grade) => grade.id === name)?.saturation);
+    this.set(['saturation', grades.find((grade) => grade.id === name)?.saturation]);
   }
 }
 

@@ -12,10 +12,14 @@ import { materialSays, shortName } from '../ui/words/words';
 /** One material of the shelf: whether it stands here, its price, whether it wants using up. What else belongs to it is put inside. */
 @Component({
   selector: 'app-shelf-line',
-  imports: [NumberField, Swatch, TickField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let line = this.line();
-    <app-tick-field [checked]="line.here" [disabled]="!line.here && full()" (changed)="put({ here: $event })">
+    <app-tick-field
+      [checked]="line.here"
+      [disabled]="!line.here && full()"
+      (checkedChange)="put({ here: $event })"
+    >
       <app-swatch class="swatch" [class.away]="!line.here" [material]="material().id" />
       <span>
         {{ name() }}
@@ -41,14 +45,14 @@ import { materialSays, shortName } from '../ui/words/words';
       @if (opened()) {
         <div class="more">
           <app-number-field
-            [label]="'Price per ' + per().unit + ', loose'"
-            [value]="line.costPerL ?? undefined"
-            [per]="1 / per().litres"
+            label="Price, loose"
+            unit="per L"
             within="pricePerUnit"
-            (changed)="price($event)"
+            [value]="line.costPerL ?? undefined"
+            (valueChange)="put({ costPerL: $event ?? null })"
           />
           <ng-content />
-          <app-tick-field class="use" [checked]="line.useUp" (changed)="put({ useUp: $event })">
+          <app-tick-field class="use" [checked]="line.useUp" (checkedChange)="put({ useUp: $event })">
             wants using up
           </app-tick-field>
         </div>
@@ -86,7 +90,7 @@ import { materialSays, shortName } from '../ui/words/words';
       align-self: end;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NumberField, Swatch, TickField],
 })
 export class ShelfLineRow {
   private readonly shelf = inject(ShelfService);
@@ -107,10 +111,6 @@ export class ShelfLineRow {
   protected readonly per = computed(() =>
     this.units.system() === 'metric' ? { unit: 'L', litres: 1 } : { unit: 'gal', litres: litresIn.gallon },
   );
-
-  protected price(costPerL: number | undefined): void {
-    this.put({ costPerL: costPerL ?? null });
-  }
 
   protected put(change: Partial<ShelfLine>): void {
     this.shelf.put({ ...this.line(), ...change }, (why) => this.notices.say(`Not kept: ${why}`));

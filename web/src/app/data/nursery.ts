@@ -12,9 +12,7 @@ export class NurseryService {
   readonly it = new Resource<Nursery>(() => this.api.call('nursery'));
 
   /** The nursery's calendar day now; this device's own until the server has told. */
-  today(): string {
-    return dayIn(new Date(), this.it.value()?.timeZone ?? ownTimeZone());
-  }
+  readonly today = (): string => dayIn(new Date(), this.it.value()?.timeZone ?? ownTimeZone());
 
   countIn(timeZone: string): Observable<Nursery> {
     return this.api

@@ -8,6 +8,7 @@ import { type Listed } from './finder-search';
 /** Up to three recipes side by side; a row in which they differ is marked. */
 @Component({
   selector: 'app-compare-table',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="scroll">
       <table>
@@ -66,7 +67,6 @@ import { type Listed } from './finder-search';
       content: '≠ ';
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CompareTable {
   readonly list = input.required<readonly Listed[]>();

@@ -6,7 +6,7 @@ import { keyOf, type Listed } from './finder-search';
 /** Every listed recipe as a point: what it costs, or its peat, against the odds that all is right. */
 @Component({
   selector: 'app-finder-chart',
-  imports: [Chart],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-chart [options]="options()" [says]="says()" (picked)="picked.emit($event)" />
     <button type="button" class="press quiet" (click)="byPeat.set(!byPeat())">
@@ -24,7 +24,7 @@ import { keyOf, type Listed } from './finder-search';
       text-decoration: underline;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Chart],
 })
 export class FinderChart {
   readonly list = input.required<readonly Listed[]>();

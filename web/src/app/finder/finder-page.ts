@@ -38,11 +38,11 @@ const SHOWN = 10;
 /** The best whole-part recipes of what stands on the shelf. */
 @Component({
   selector: 'app-finder-page',
-  imports: [Amount, CompareTable, FinderChart, MiniCut, RouterLink, SaidPipe, ShelfPanel, Stepper, TickField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   providers: [FinderSearch],
   templateUrl: './finder-page.html',
   styleUrl: './finder-page.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Amount, CompareTable, FinderChart, MiniCut, RouterLink, SaidPipe, ShelfPanel, Stepper, TickField],
 })
 export class FinderPage {
   protected readonly store = inject(RecipeStore);

@@ -3,21 +3,29 @@ import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { ShelfService } from '../data/shelf';
 import { ShelfLineRow } from '../bench/shelf-line';
 import { FetchState } from '../ui/fetch-state';
-import { NumberField } from '../ui/fields/number-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
 import { type Bounds, Wishes } from './wishes';
+
+const ends: Asked<keyof Bounds>[] = [
+  { name: 'min', label: 'Parts at least', within: 'partsLimit', whole: true },
+  { name: 'max', label: 'Parts at most', within: 'partsLimit', whole: true },
+];
+/** Where a limit was emptied. */
+const open: Bounds = { min: 0, max: 20 };
 
 /** What stands on the shelf: ticked, priced, bounded. */
 @Component({
   selector: 'app-shelf-panel',
-  imports: [FetchState, NumberField, ShelfLineRow],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf-panel.html',
   styleUrl: './shelf-panel.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FetchState, NumberList, ShelfLineRow],
 })
 export class ShelfPanel {
   protected readonly wishes = inject(Wishes);
   protected readonly shelf = inject(ShelfService);
   protected readonly most = MOST_ON_SHELF;
+  protected readonly ends = ends;
   protected readonly all = signal(false);
   /** What stood here since the panel was opened: a tick taken off does not make the line jump away. */
   private readonly stood = linkedSignal<readonly string[], ReadonlySet<string>>({
@@ -30,11 +38,12 @@ export class ShelfPanel {
     return this.all() || some.length === 0 ? this.wishes.entries() : some;
   });
   protected readonly full = computed(() => this.wishes.here().length >= MOST_ON_SHELF);
-  protected bound(id: string, bounds: Bounds, change: Partial<Bounds>): void {
-    const next = { ...bounds, ...change };
+
+  protected bound(id: string, bounds: Bounds, [end, parts]: [keyof Bounds, number | undefined]): void {
+    const next = { ...bounds, [end]: parts ?? open[end] };
     // A floor above the ceiling lifts it, and the other way round: the last word counts.
-    if (change.min !== undefined) next.max = Math.max(next.max, next.min);
-    if (change.max !== undefined) next.min = Math.min(next.min, next.max);
+    if (end === 'min') next.max = Math.max(next.max, next.min);
+    else next.min = Math.min(next.min, next.max);
     this.wishes.bound(id, next);
   }
 }

@@ -45,9 +45,22 @@ const briefNames: Record<ReadingId, string> = {
   largestParticle: 'size',
 };
 
+/** Addresses that this tab wrote last, newest first. Earlier versions kept one. */
+const ownLinks = (): string[] => [readKept(OWN_LINK, 'tab') ?? []].flat().map(String);
+
+/** A page that is reloaded at once may come back under the address before. */
+const reloaded = (): boolean =>
+  performance
+    .getEntriesByType('navigation')
+    .some((entry) => (entry as PerformanceNavigationTiming).type === 'reload');
+
 /** The heart: job on the left, parts in the middle, the vessel and its readings on the right. */
 @Component({
   selector: 'app-mix-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './mix-page.html',
+  styleUrl: './mix-page.scss',
+  host: { '(document:keydown)': 'onKey($event)' },
   imports: [
     CutThrough,
     DoseList,
@@ -61,10 +74,6 @@ const briefNames: Record<ReadingId, string> = {
     RecipeBar,
     RouterLink,
   ],
-  templateUrl: './mix-page.html',
-  styleUrl: './mix-page.scss',
-  host: { '(document:keydown)': 'onKey($event)' },
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class MixPage {
   protected readonly store = inject(RecipeStore);
@@ -103,9 +112,11 @@ export class MixPage {
       if (!library || !this.unread) return;
       const link = this.unread;
       this.unread = null;
-      // The bench was kept after this address was written: it may know more.
-      const own = new URLSearchParams((readKept(OWN_LINK, 'tab') as string | undefined) ?? '');
-      if (link.toString() === '' || own.toString() === link.toString()) return;
+      // The bench was kept after its own address was written: it may know more.
+      const own = (reloaded() ? ownLinks() : ownLinks().slice(0, 1)).map((query) =>
+        new URLSearchParams(query).toString(),
+      );
+      if (link.toString() === '' || own.includes(link.toString())) return;
       const { recipe, problems } = recipeFromLink(
         (name) => link.get(name),
         library,
@@ -133,7 +144,7 @@ export class MixPage {
         ? ''
         : pairs.map(([key, value]) => `${key}=${value}`).join('&');
     this.location.replaceState('/mix', query);
-    writeKept(OWN_LINK, query, 'tab');
+    writeKept(OWN_LINK, [query, ...ownLinks()].slice(0, 2), 'tab');
   }
 
   protected onKey(event: KeyboardEvent): void {

@@ -14,10 +14,10 @@ import { RecipeStore } from '../bench/recipe-store';
 /** Which recipe this is: open a kept one, keep this one. */
 @Component({
   selector: 'app-recipe-bar',
-  imports: [DatePipe, FetchState, NgbDropdownModule, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-bar.html',
   styleUrl: './recipe-bar.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DatePipe, FetchState, NgbDropdownModule, TextField],
 })
 export class RecipeBar {
   protected readonly store = inject(RecipeStore);
@@ -25,6 +25,16 @@ export class RecipeBar {
   private readonly notices = inject(Notices);
   protected readonly stageNames = stageNames;
   protected readonly all = this.mixes.all;
+  protected readonly ways = [
+    {
+      ...{ name: 'Undo', keys: 'Control+Z', icon: 'bi-arrow-counterclockwise' },
+      ...{ can: this.store.canUndo, go: (): void => this.store.undo() },
+    },
+    {
+      ...{ name: 'Redo', keys: 'Control+Shift+Z', icon: 'bi-arrow-clockwise' },
+      ...{ can: this.store.canRedo, go: (): void => this.store.redo() },
+    },
+  ];
   protected readonly naming = signal(false);
   protected readonly name = signal('');
   protected readonly problem = signal('');

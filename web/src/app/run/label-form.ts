@@ -11,19 +11,13 @@ import { TextField } from '../ui/fields/text-field';
 /** Labels of a batch, as a PDF that any printer can do. */
 @Component({
   selector: 'app-label-form',
-  imports: [ChoiceField, NumberField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="fields">
-      <app-text-field label="Plant (its name comes first)" [value]="plant()" (changed)="plant.set($event)" />
-      <app-choice-field label="Labels" [choices]="sizes" [value]="size()" (changed)="size.set($event)" />
-      <app-number-field
-        label="How many"
-        [value]="count()"
-        within="labels"
-        [whole]="true"
-        (changed)="count.set($event ?? 1)"
-      />
-      <app-text-field label="Sown on" kind="date" [value]="sown()" (changed)="sown.set($event)" />
+      <app-text-field label="Plant (its name comes first)" [(value)]="plant" />
+      <app-choice-field label="Labels" [choices]="sizes" [(value)]="size" />
+      <app-number-field label="How many" within="labels" [whole]="true" [(value)]="count" />
+      <app-text-field label="Sown on" kind="date" [(value)]="sown" />
     </div>
     <a class="press" [href]="address()" target="_blank" rel="noopener">Labels to print</a>
     <a class="press" [href]="card()" target="_blank" rel="noopener">Card as PDF</a>
@@ -36,14 +30,14 @@ import { TextField } from '../ui/fields/text-field';
       margin-right: 8px;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, NumberField, TextField],
 })
 export class LabelForm {
   readonly batch = input.required<number>();
   private readonly units = inject(Units);
   protected readonly sizes = labelSizes;
   protected readonly size = signal<string>(labelSizes[0]!.id);
-  protected readonly count = signal(24);
+  protected readonly count = signal<number | undefined>(24);
   protected readonly sown = signal('');
   protected readonly plant = signal('');
   protected readonly address = computed(() =>
@@ -52,7 +46,7 @@ export class LabelForm {
       { id: this.batch() },
       {
         size: this.size(),
-        count: String(this.count()),
+        count: String(this.count() ?? 1),
         units: this.units.system(),
         ...(this.sown() && { sown: this.sown() }),
         ...(this.plant().trim() && { plant: this.plant().trim().slice(0, 60) }),

@@ -7,7 +7,7 @@ import { FetchState } from '../ui/fetch-state';
 /** What the instruments read now. */
 @Component({
   selector: 'app-live-list',
-  imports: [FetchState, RouterLink, SaidPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="instruments.all" what="the instruments" />
     <ul class="plain" aria-label="Instruments">
@@ -37,7 +37,7 @@ import { FetchState } from '../ui/fetch-state';
       text-align: right;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FetchState, RouterLink, SaidPipe],
 })
 export class LiveList {
   protected readonly instruments = inject(InstrumentsService);

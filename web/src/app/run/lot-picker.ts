@@ -12,7 +12,7 @@ import { RunState } from './run-state';
 /** Which lot each part came from; a new one is entered here. */
 @Component({
   selector: 'app-lot-picker',
-  imports: [ChoiceField, FetchState, RouterLink, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="lots.all" what="the lots" />
     <ul class="plain">
@@ -23,7 +23,7 @@ import { RunState } from './run-state';
             [label]="item.name"
             [choices]="choices(item.lots)"
             [value]="item.chosen === null ? null : '' + item.chosen"
-            (changed)="setLot(item.id, $event)"
+            (valueChange)="setLot(item.id, $event!)"
           />
           @if (item.chosen !== null) {
             <a [routerLink]="['/shelf/lots', item.chosen]">where it went</a>
@@ -33,7 +33,7 @@ import { RunState } from './run-state';
     </ul>
     <details>
       <summary>A new lot</summary>
-      <app-text-field label="Name on the bag, bale or heap" [value]="name()" (changed)="name.set($event)" />
+      <app-text-field label="Name on the bag, bale or heap" [(value)]="name" />
       <div class="acts">
         @for (item of run.items(); track item.id) {
           <button type="button" class="press" [disabled]="name().trim() === ''" (click)="add(item.id)">
@@ -57,7 +57,7 @@ import { RunState } from './run-state';
       margin: 6px 0;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, FetchState, RouterLink, TextField],
 })
 export class LotPicker {
   protected readonly run = inject(RunState);

@@ -29,6 +29,10 @@ import { UseForm } from './use-form';
 /** Making a batch, step by step: tick, weigh, test, put right, label. */
 @Component({
   selector: 'app-run-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  providers: [BatchRecord, RunState],
+  templateUrl: './run-page.html',
+  styleUrl: './run-page.scss',
   imports: [
     CorrectBatch,
     DatePipe,
@@ -42,10 +46,6 @@ import { UseForm } from './use-form';
     TestList,
     UseForm,
   ],
-  providers: [BatchRecord, RunState],
-  templateUrl: './run-page.html',
-  styleUrl: './run-page.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class RunPage {
   readonly id = input.required<string>();

@@ -12,10 +12,10 @@ import { TestForm } from './test-form';
 /** The order of work: each step with its boxes, its clock and its test. */
 @Component({
   selector: 'app-step-list',
-  imports: [Amount, SaidPipe, StepTimer, TestForm],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './step-list.html',
   styleUrl: './step-list.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Amount, SaidPipe, StepTimer, TestForm],
 })
 export class StepList {
   protected readonly run = inject(RunState);

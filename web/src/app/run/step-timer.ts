@@ -13,6 +13,7 @@ import { readKept, writeKept } from '../data/kept';
 /** A clock for a step where time matters. It keeps its start on the device, so a reload does not stop it. */
 @Component({
   selector: 'app-step-timer',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (left() === null) {
       <button type="button" class="press" (click)="start()">Start {{ minutes() }} min</button>
@@ -35,7 +36,6 @@ import { readKept, writeKept } from '../data/kept';
       color: var(--window-edge);
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class StepTimer {
   readonly minutes = input.required<number>();

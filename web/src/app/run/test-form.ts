@@ -14,33 +14,18 @@ import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
 import { faultWords, InstrumentsService } from '../data/instruments';
 import { ChoiceField, type Choice } from '../ui/fields/choice-field';
-import { gramsIn, litresIn } from '#core/units/factors';
 import { Units } from '../data/units';
 import { SaidPipe } from '../ui/words/said';
 import { NumberField } from '../ui/fields/number-field';
 import { SqueezePicture } from '../ui/pictures/squeeze-picture';
 import { ecMethodNames } from '../ui/words/words';
 
-interface Shown {
-  unit: string;
-  /** Of what is kept, one of what is shown, and what is shown where 0 is kept. */
-  per: number;
-  zero: number;
-}
-const inUs: Record<string, Shown> = {
-  '°C': { unit: '°F', per: 5 / 9, zero: 32 },
-  mL: { unit: 'fl oz', per: litresIn.fluidOunce * 1000, zero: 0 },
-  'mL (or g)': { unit: 'fl oz', per: litresIn.fluidOunce * 1000, zero: 0 },
-  g: { unit: 'oz', per: gramsIn.ounce, zero: 0 },
-  L: { unit: 'gal', per: litresIn.gallon, zero: 0 },
-};
-
 let count = 0;
 
 /** One test: how it is done, its fields (typed, or taken from an instrument), and what came of it last. */
 @Component({
   selector: 'app-test-form',
-  imports: [ChoiceField, NumberField, SaidPipe, SqueezePicture],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="term">{{ test().howTo | said }}</p>
     <div class="fields">
@@ -68,17 +53,16 @@ let count = 0;
             [label]="f.label"
             [choices]="c"
             [value]="nameIn(f.id)"
-            (changed)="set(f.id, $event || undefined)"
+            (valueChange)="set(f.id, $event || undefined)"
           />
         } @else if (asked(f); as n) {
           <div class="one">
             <app-number-field
-              [label]="f.label + (n.unit ? ', ' + shownIn(n).unit : '')"
-              [per]="shownIn(n).per"
-              [zero]="shownIn(n).zero"
+              [label]="f.label"
+              [unit]="n.unit"
               [value]="numberIn(f.id)"
               [within]="[n.low, n.high]"
-              (changed)="set(f.id, $event)"
+              (valueChange)="set(f.id, $event)"
             />
             @if (n.from) {
               <button
@@ -177,7 +161,7 @@ let count = 0;
       color: var(--stop);
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, NumberField, SaidPipe, SqueezePicture],
 })
 export class TestForm {
   readonly id = input.required<BenchTestId>();
@@ -237,11 +221,6 @@ export class TestForm {
   protected numberIn(id: string): number | undefined {
     const value = this.values()[id];
     return typeof value === 'number' ? value : undefined;
-  }
-
-  /** What a field is read and typed in: kept in its own unit, shown in the reader's. */
-  protected shownIn({ unit }: NumberAsked): Shown {
-    return (this.units.system() === 'us' && inUs[unit]) || { unit, per: 1, zero: 0 };
   }
 
   protected live(f: NumberAsked): number | null {

@@ -11,7 +11,7 @@ import { TestForm } from './test-form';
 /** Every bench test, with what each came to last. */
 @Component({
   selector: 'app-test-list',
-  imports: [SaidPipe, TestForm],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (id of ids; track id) {
       <details [open]="run.openTest() === id && !isStepTest(id)">
@@ -44,7 +44,7 @@ import { TestForm } from './test-form';
       border-bottom: 1px solid var(--hairline);
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe, TestForm],
 })
 export class TestList {
   protected readonly run = inject(RunState);

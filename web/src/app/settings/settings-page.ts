@@ -12,24 +12,26 @@ import { SpreadChoice } from '../data/spread-choice';
 import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
-import { NumberField } from '../ui/fields/number-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
 import { stageNames } from '../ui/words/words';
 
 /** Spreads as people think of them: plain words, shown in percent, points or pH units. */
-const spreadWords: { name: keyof Spreads; label: string; times: number }[] = [
-  { name: 'scoop', label: 'How full a scoop is, ± %', times: 100 },
-  { name: 'dose', label: 'How well a dose is weighed, ± %', times: 100 },
-  { name: 'limeStrength', label: 'Strength of the lime, ± %', times: 100 },
-  { name: 'buffer', label: 'Buffer of peat and others, ± %', times: 100 },
-  { name: 'phUnits', label: 'pH of the materials, ± units', times: 1 },
-  { name: 'salts', label: 'Salts and nutrients in them, ± %', times: 100 },
-  { name: 'density', label: 'Weight of a litre, ± %', times: 100 },
-  { name: 'particle', label: 'Size of the bits, ± %', times: 100 },
-  { name: 'porosityPoints', label: 'Pores, ± points', times: 100 },
-  { name: 'poreSize', label: 'Width of the pores, ± %', times: 100 },
-  { name: 'shrinkagePoints', label: 'Lost in mixing, ± points', times: 100 },
-  { name: 'ecFactor', label: 'EC of so much salt, ± %', times: 100 },
-];
+const spreadWords: Asked<keyof Spreads>[] = (
+  [
+    ['scoop', 'How full a scoop is, ± %', 'share'],
+    ['dose', 'How well a dose is weighed, ± %', 'share'],
+    ['limeStrength', 'Strength of the lime, ± %', 'share'],
+    ['buffer', 'Buffer of peat and others, ± %', 'share'],
+    ['phUnits', 'pH of the materials, ± units', ''],
+    ['salts', 'Salts and nutrients in them, ± %', 'share'],
+    ['density', 'Weight of a litre, ± %', 'share'],
+    ['particle', 'Size of the bits, ± %', 'share'],
+    ['porosityPoints', 'Pores, ± points', 'share'],
+    ['poreSize', 'Width of the pores, ± %', 'share'],
+    ['shrinkagePoints', 'Lost in mixing, ± points', 'share'],
+    ['ecFactor', 'EC of so much salt, ± %', 'share'],
+  ] as const
+).map(([name, label, unit]) => ({ name, label, unit, within: 'spread' }));
 
 /** Every zone that the browser knows, and the one that it stands in. */
 const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('timeZone')])]
@@ -39,11 +41,11 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
 /** Ways of working to choose from, and how far things scatter. */
 @Component({
   selector: 'app-settings-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'page' },
-  imports: [ChoiceField, FetchState, NumberField],
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, FetchState, NumberList],
 })
 export class SettingsPage {
   protected readonly way = inject(SchoolChoice);
@@ -77,7 +79,7 @@ export class SettingsPage {
     });
   }
 
-  protected setSpread(name: keyof Spreads, value: number | undefined): void {
+  protected setSpread([name, value]: [keyof Spreads, number | undefined]): void {
     if (value !== undefined) this.scatter.set(name, value);
   }
 }

@@ -14,10 +14,10 @@ const faults = Object.entries(faultWords).map(([id, name]) => ({ id, name }));
 /** What stands at the bench: read live, calibrated; the stand-ins are told what lies on them, and to fail. */
 @Component({
   selector: 'app-instruments-page',
-  imports: [ChoiceField, DatePipe, FetchState, NumberField, SaidPipe, TickField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './instruments-page.html',
   styleUrl: './instruments-page.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, DatePipe, FetchState, NumberField, SaidPipe, TickField],
 })
 export class InstrumentsPage {
   protected readonly service = inject(InstrumentsService);

@@ -1,19 +1,20 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { isValid, parseISO } from 'date-fns';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { NurseryService } from '../data/nursery';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
+import { DayField } from '../ui/fields/day-field';
 import { TextField } from '../ui/fields/text-field';
+import { TypedDay } from '../ui/fields/typed-day';
 import { shortName } from '../ui/words/words';
 
 /** Purchases and heaps, newest first; each leads to where it went. */
 @Component({
   selector: 'app-lot-list',
-  imports: [ChoiceField, DatePipe, FetchState, RouterLink, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="lots.all" what="the lots" />
     <ul class="rows" aria-label="Lots">
@@ -30,21 +31,9 @@ import { shortName } from '../ui/words/words';
     </ul>
     <h2>A new lot</h2>
     <div class="fields">
-      <app-choice-field
-        label="Of what"
-        none="choose"
-        [choices]="items()"
-        [value]="item()"
-        (changed)="item.set($event)"
-      />
-      <app-text-field label="Name on the bag, bale or heap" [value]="name()" (changed)="name.set($event)" />
-      <app-text-field
-        label="Came on"
-        kind="date"
-        [value]="came()"
-        [problem]="dayProblem()"
-        (changed)="typed.set($event)"
-      />
+      <app-choice-field label="Of what" none="choose" [choices]="items()" [(value)]="item" />
+      <app-text-field label="Name on the bag, bale or heap" [(value)]="name" />
+      <app-day-field label="Came on" [day]="came" />
       <button type="button" class="press" [disabled]="!ready()" (click)="add()">Keep it</button>
     </div>
     @if (problem()) {
@@ -62,17 +51,15 @@ import { shortName } from '../ui/words/words';
       margin-top: 18px;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, DatePipe, DayField, FetchState, RouterLink, TextField],
 })
 export class LotList {
   protected readonly lots = inject(LotsService);
   private readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
-  protected readonly item = signal('');
+  protected readonly item = signal<string | null>(null);
   protected readonly name = signal('');
-  /** As it was typed; today's until then. */
-  protected readonly typed = signal<string | null>(null);
-  protected readonly came = computed(() => this.typed() ?? this.nursery.today());
+  protected readonly came = new TypedDay(this.nursery.today);
   protected readonly problem = signal('');
 
   protected readonly items = computed(() => {
@@ -86,17 +73,15 @@ export class LotList {
       .sort((a, b) => b.receivedOn.localeCompare(a.receivedOn) || b.id - a.id)
       .map((lot) => ({ lot, of: this.items().find((one) => one.id === lot.item)?.name ?? lot.item })),
   );
-  protected readonly dayProblem = computed(() =>
-    isValid(parseISO(this.came())) ? '' : 'The day must be a date',
-  );
   protected readonly ready = computed(
-    () => this.item() !== '' && this.name().trim() !== '' && this.dayProblem() === '',
+    () => (this.item() ?? '') !== '' && this.name().trim() !== '' && this.came.problem() === '',
   );
 
   protected add(): void {
-    if (!this.ready()) return;
+    const item = this.item();
+    if (!this.ready() || !item) return;
     this.problem.set('');
-    const lot = { item: this.item(), name: this.name().trim(), receivedOn: this.came() };
+    const lot = { item, name: this.name().trim(), receivedOn: this.came.value() };
     this.lots.add(lot).subscribe({
       next: () => this.name.set(''),
       error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),

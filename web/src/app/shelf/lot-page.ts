@@ -7,7 +7,7 @@ import { FetchState } from '../ui/fetch-state';
 /** Where a lot went: its batches, and what those were used for. */
 @Component({
   selector: 'app-lot-page',
-  imports: [FetchState, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="trace" what="the lot" />
     @if (trace.value(); as it) {
@@ -43,7 +43,7 @@ import { FetchState } from '../ui/fetch-state';
       margin: 4px 0;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FetchState, RouterLink],
 })
 export class LotPage {
   readonly id = input.required<string>();

@@ -8,7 +8,7 @@ import { FetchState } from '../ui/fetch-state';
 /** Which materials stand on the shelf, and what each costs. */
 @Component({
   selector: 'app-material-list',
-  imports: [FetchState, ShelfLineRow],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lead">
       Tick what stands here. The finder tries every recipe of it, swaps offer it first, and a price counts
@@ -39,7 +39,7 @@ import { FetchState } from '../ui/fetch-state';
       border-bottom: 1px solid var(--hairline);
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FetchState, ShelfLineRow],
 })
 export class MaterialList {
   protected readonly library = inject(LibraryService);

@@ -1,9 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { type OwnMeasure } from '#core/batch/scoops';
-import { litresIn } from '#core/units/factors';
 import { MeasuresService } from '../data/measures';
 import { Notices } from '../data/notices';
-import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
 import { Amount } from '../ui/words/amount';
@@ -12,7 +10,7 @@ import { NumberField } from '../ui/fields/number-field';
 /** The person's own measures: cards count in them. */
 @Component({
   selector: 'app-measure-list',
-  imports: [Amount, FetchState, NumberField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="measures.all" what="your measures" />
     <ul class="rows">
@@ -36,20 +34,18 @@ import { NumberField } from '../ui/fields/number-field';
       }
     </ul>
     <div class="fields">
-      <app-text-field label="A bucket, cup or tub" [value]="name()" (changed)="name.set($event)" />
+      <app-text-field label="A bucket, cup or tub" [(value)]="name" />
       <app-number-field
-        [label]="'Holds, struck, ' + per().unit"
-        [value]="struck()"
-        [per]="per().litres"
+        label="Holds, struck"
+        unit="L of a measure"
         within="measureLitres"
-        (changed)="struck.set($event)"
+        [(value)]="struck"
       />
       <app-number-field
-        [label]="'Heaped, ' + per().unit + ' (if you heap it)'"
-        [value]="heaped()"
-        [per]="per().litres"
+        label="Heaped, if you heap it"
+        unit="L of a measure"
         within="heapedLitres"
-        (changed)="heaped.set($event)"
+        [(value)]="heaped"
       />
       <button
         type="button"
@@ -78,19 +74,15 @@ import { NumberField } from '../ui/fields/number-field';
       margin-top: 12px;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Amount, FetchState, NumberField, TextField],
 })
 export class MeasureList {
   protected readonly measures = inject(MeasuresService);
   private readonly notices = inject(Notices);
-  private readonly units = inject(Units);
   protected readonly name = signal('');
   protected readonly struck = signal<number | undefined>(undefined);
   protected readonly heaped = signal<number | undefined>(undefined);
   protected readonly problem = signal('');
-  protected readonly per = computed(() =>
-    this.units.system() === 'metric' ? { unit: 'L', litres: 1 } : { unit: 'quarts', litres: litresIn.quart },
-  );
 
   protected add(): void {
     const [struck, heaped] = [this.struck(), this.heaped()];

@@ -4,8 +4,8 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 /** All that is the user's own: what stands on the shelf and what it costs, lots, measures, instruments. */
 @Component({
   selector: 'app-shelf-place',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'page' },
-  imports: [RouterLink, RouterLinkActive, RouterOutlet],
   template: `
     <h1>Shelf</h1>
     <nav aria-label="On the shelf">
@@ -39,7 +39,7 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
       font-weight: 650;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, RouterLinkActive, RouterOutlet],
 })
 export class ShelfPlace {
   protected readonly tabs = [

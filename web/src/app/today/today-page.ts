@@ -11,11 +11,11 @@ import { TodayService, type DueStep } from '../data/today';
 /** What is due: steps and re-tests of the batches, mixes that rest or cool, and tonight's risk. */
 @Component({
   selector: 'app-today-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'page' },
-  imports: [FetchState, RouterLink, SaidPipe],
   templateUrl: './today-page.html',
   styleUrl: './today-page.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FetchState, RouterLink, SaidPipe],
 })
 export class TodayPage {
   protected readonly due = inject(TodayService).due();

@@ -4,6 +4,7 @@ import { type Lazy } from '../data/resource';
 /** While something is fetched, and when it cannot be: the same words and the same way to try again everywhere. */
 @Component({
   selector: 'app-fetch-state',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let state = of().state();
     @if (state.state === 'loading') {
@@ -30,7 +31,6 @@ import { type Lazy } from '../data/resource';
       margin: 0;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FetchState {
   readonly of = input.required<Lazy<unknown>>();

@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 
 @Component({
   selector: 'app-nowhere',
-  imports: [RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1>There is nothing here</h1>
     <p>The address may be mistyped.</p>
@@ -15,6 +15,6 @@ import { RouterLink } from '@angular/router';
       padding: 32px 20px;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink],
 })
 export class Nowhere {}

@@ -15,9 +15,9 @@ const HEIGHT = 224;
 /** The vessel to scale, cut open after draining: grains, water and air by height. */
 @Component({
   selector: 'app-cut-through',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut-through.html',
   styleUrl: './cut-through.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CutThrough {
   readonly kind = input.required<VesselKind>();

@@ -5,14 +5,14 @@ import { axis, Chart, chartLook } from '../../ui/pictures/chart';
 /** Nitrogen within reach against what the plant has taken up, week by week. */
 @Component({
   selector: 'app-feed-chart',
-  imports: [Chart],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<app-chart [options]="options()" [says]="says()" />`,
   styles: `
     app-chart {
       height: 190px;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Chart],
 })
 export class FeedChart {
   readonly feeding = input.required<Feeding>();

@@ -15,7 +15,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
 /** What Welcome has to say about the recipe, worst first; the way out with one press where there is one. */
 @Component({
   selector: 'app-flag-list',
-  imports: [SaidPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ul aria-label="What to mind">
       @for (flag of shown(); track flag.code) {
@@ -67,7 +67,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
     }
   `,
   styleUrl: './flag-list.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe],
 })
 export class FlagList {
   readonly flags = input.required<readonly Flag[]>();

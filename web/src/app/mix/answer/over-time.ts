@@ -19,10 +19,10 @@ import { WhereFrom } from './where-from';
 /** How the mix behaves once it is made: by the squeeze, in the sun, as lime acts, until feed runs out. */
 @Component({
   selector: 'app-over-time',
-  imports: [Amount, FeedChart, SaidPipe, WhereFrom],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './over-time.html',
   styleUrl: './over-time.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Amount, FeedChart, SaidPipe, WhereFrom],
 })
 export class OverTime {
   readonly judgement = input.required<Judgement>();

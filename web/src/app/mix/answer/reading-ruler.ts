@@ -11,7 +11,7 @@ import { WhereFrom } from './where-from';
 /** One reading on its ruler: the window, how sure it is, the value as a needle, the verdict as a word, and where it is from. */
 @Component({
   selector: 'app-reading-ruler',
-  imports: [SaidPipe, WhereFrom],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button
       type="button"
@@ -49,7 +49,7 @@ import { WhereFrom } from './where-from';
     }
   `,
   styleUrl: './reading-ruler.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe, WhereFrom],
 })
 export class ReadingRuler {
   readonly reading = input.required<Reading>();

@@ -7,7 +7,7 @@ import { significant } from '#core/units/show';
 /** Where a number comes from: the sum in words, its inputs, its source, what would change it most. */
 @Component({
   selector: 'app-where-from',
-  imports: [SaidPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p>{{ it().how | said }}</p>
     <table>
@@ -62,7 +62,7 @@ import { significant } from '#core/units/show';
       white-space: nowrap;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe],
 })
 export class WhereFrom {
   readonly judgement = input.required<Judgement>();

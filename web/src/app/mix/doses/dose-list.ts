@@ -10,6 +10,7 @@ import { ChoiceField } from '../../ui/fields/choice-field';
 import { Stepper } from '../../ui/fields/stepper';
 import { shortName } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
+import { TakeOut } from '../take-out';
 import { SwapMenu } from './swap-menu';
 import { WhereFrom } from '../answer/where-from';
 
@@ -26,10 +27,10 @@ const kinds: Record<AmendmentKind, string> = {
 /** The small amounts that are weighed: lime to a pH, a starter charge, and whatever else goes in by the gram. */
 @Component({
   selector: 'app-dose-list',
-  imports: [ChoiceField, NgbDropdownModule, Amount, Stepper, SwapMenu, WhereFrom],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './dose-list.html',
   styleUrl: './dose-list.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, NgbDropdownModule, Amount, Stepper, SwapMenu, TakeOut, WhereFrom],
 })
 export class DoseList {
   protected readonly store = inject(RecipeStore);

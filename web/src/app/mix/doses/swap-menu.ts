@@ -28,7 +28,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
 /** "I have this product instead": as much of what it is bought for, and what else changes. */
 @Component({
   selector: 'app-swap-menu',
-  imports: [Amount, NgbDropdownModule, SaidPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (basis(); as by) {
       <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start">
@@ -70,7 +70,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
       margin: 4px 12px;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Amount, NgbDropdownModule, SaidPipe],
 })
 export class SwapMenu {
   private readonly store = inject(RecipeStore);

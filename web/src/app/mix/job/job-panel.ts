@@ -18,10 +18,10 @@ import { RecipeStore } from '../../bench/recipe-store';
 /** What it is for, what it goes into, and how much of it. */
 @Component({
   selector: 'app-job-panel',
-  imports: [Amount, NgbDropdownModule, RouterLink, SaidPipe, Stepper, VesselOutline],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-panel.html',
   styleUrl: './job-panel.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Amount, NgbDropdownModule, RouterLink, SaidPipe, Stepper, VesselOutline],
 })
 export class JobPanel {
   protected readonly store = inject(RecipeStore);

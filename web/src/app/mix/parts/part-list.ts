@@ -6,6 +6,7 @@ import { Amount } from '../../ui/words/amount';
 import { Stepper } from '../../ui/fields/stepper';
 import { Swatch } from '../../ui/pictures/swatch';
 import { materialSays, shortName } from '../../ui/words/words';
+import { TakeOut } from '../take-out';
 import { RecipeStore } from '../../bench/recipe-store';
 import { SwapMaterial } from './swap-material';
 import { WhereFrom } from '../answer/where-from';
@@ -15,10 +16,10 @@ const MOST_ON_SLIDER = 12;
 /** The parts: what is in it and how much of each. */
 @Component({
   selector: 'app-part-list',
-  imports: [NgbDropdownModule, Amount, Stepper, SwapMaterial, Swatch, WhereFrom],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './part-list.html',
   styleUrl: './part-list.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NgbDropdownModule, Amount, Stepper, SwapMaterial, Swatch, WhereFrom, TakeOut],
 })
 export class PartList {
   protected readonly store = inject(RecipeStore);

@@ -14,7 +14,7 @@ const SHOWN = 7;
 /** The name of a part; pressed, it offers what could stand in its place, with parts and doses worked out again. */
 @Component({
   selector: 'app-swap-material',
-  imports: [NgbDropdownModule, Swatch],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start" (openChange)="opened($event)">
       <button type="button" class="ask" ngbDropdownToggle [attr.aria-label]="'Swap ' + name()">
@@ -68,7 +68,7 @@ const SHOWN = 7;
       height: 30px;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NgbDropdownModule, Swatch],
 })
 export class SwapMaterial {
   private readonly store = inject(RecipeStore);

@@ -11,7 +11,7 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
 /** Equal jars of the mix without lime, each with its dose, kept moist and read on day 7. */
 @Component({
   selector: 'app-jar-test',
-  imports: [NumberField, SaidPipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h3>Jar test of your lime</h3>
     <p class="term">
@@ -26,7 +26,7 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
           [label]="dose + ' g/L, pH' | said"
           [value]="read()[i]"
           within="measuredPh"
-          (changed)="take(i, $event)"
+          (valueChange)="take(i, $event)"
         />
       }
     </div>
@@ -57,7 +57,7 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
       gap: 8px;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NumberField, SaidPipe],
 })
 export class JarTest {
   private readonly store = inject(RecipeStore);

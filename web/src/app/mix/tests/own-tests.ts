@@ -3,17 +3,28 @@ import { convertEc, type EcMethod } from '#core/mix/salts';
 import { type MeasuredByHand, withTests } from '#core/recipe/recipe';
 import { significant } from '#core/units/show';
 import { ChoiceField } from '../../ui/fields/choice-field';
-import { NumberField } from '../../ui/fields/number-field';
+import { type Asked, NumberList } from '../../ui/fields/number-list';
 import { ecMethodNames } from '../../ui/words/words';
 import { JarTest } from './jar-test';
 import { RecipeStore } from '../../bench/recipe-store';
 
 const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, name: ecMethodNames[id] }));
 
+const yieldAsked: Asked<'scooped' | 'settled'>[] = [
+  { name: 'scooped', label: 'Scooped in all, any unit', within: 'scooped' },
+  { name: 'settled', label: 'Settled to, same unit', within: 'scooped' },
+];
+type Test = 'airPct' | 'ph' | 'ecByPen';
+const asked: Asked<Test>[] = [
+  { name: 'airPct', label: 'Air after draining', unit: '%', within: 'measuredAirPct' },
+  { name: 'ph', label: 'pH by pen, a week after liming', within: 'measuredPh' },
+  { name: 'ecByPen', label: 'EC by pen', unit: 'mS/cm', within: 'measuredEcMSPerCm' },
+];
+
 /** The person's own tests of this mix: each replaces an estimate and narrows its band. */
 @Component({
   selector: 'app-own-tests',
-  imports: [ChoiceField, JarTest, NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details>
       <summary>
@@ -23,44 +34,16 @@ const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, na
         }}</span>
       </summary>
       <div class="fields">
-        <app-number-field
-          label="Scooped in all, any unit"
-          [value]="scooped()"
-          within="scooped"
-          (changed)="scooped.set($event); takeYield()"
-        />
-        <app-number-field
-          label="Settled to, same unit"
-          [value]="settled()"
-          within="scooped"
-          (changed)="settled.set($event); takeYield()"
-        />
+        <app-number-list [asked]="yieldAsked" [values]="yielded()" (typed)="takeYield($event)" />
         @if (yieldProblem()) {
           <p class="wrong" role="alert">{{ yieldProblem() }}</p>
         }
-        <app-number-field
-          label="Air after draining, %"
-          [value]="tests().airPct"
-          within="measuredAirPct"
-          (changed)="set({ airPct: $event })"
-        />
-        <app-number-field
-          label="pH by pen, a week after liming"
-          [value]="tests().ph"
-          within="measuredPh"
-          (changed)="set({ ph: $event })"
-        />
-        <app-number-field
-          label="EC by pen, mS/cm"
-          [value]="ec()"
-          within="measuredEcMSPerCm"
-          (changed)="setEc($event)"
-        />
+        <app-number-list [asked]="asked" [values]="shown()" (typed)="take($event)" />
         <app-choice-field
           label="EC taken by"
           [choices]="methods"
           [value]="method()"
-          (changed)="setMethod($event)"
+          (valueChange)="setMethod($event!)"
         />
       </div>
       <app-jar-test (fitted)="set({ jar: $event })" />
@@ -76,13 +59,14 @@ const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, na
     </details>
   `,
   styleUrl: './own-tests.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, JarTest, NumberList],
 })
 export class OwnTests {
   private readonly store = inject(RecipeStore);
   protected readonly methods = methods;
-  protected readonly scooped = signal<number | undefined>(undefined);
-  protected readonly settled = signal<number | undefined>(undefined);
+  protected readonly yielded = signal<{ scooped?: number; settled?: number }>({});
+  protected readonly yieldAsked = yieldAsked;
+  protected readonly asked = asked;
   protected readonly yieldProblem = signal('');
   protected readonly method = signal<EcMethod>('saturated');
 
@@ -94,14 +78,22 @@ export class OwnTests {
     return saturated === undefined ? undefined : this.convert(saturated, 'saturated', this.method());
   });
 
+  protected readonly shown = computed(() => ({ ...this.tests(), ecByPen: this.ec() }));
+
+  protected take([name, value]: [Test, number | undefined]): void {
+    if (name === 'ecByPen') this.setEc(value);
+    else this.set({ [name]: value });
+  }
+
   protected set(change: { [K in keyof MeasuredByHand]?: MeasuredByHand[K] | undefined }): void {
     const merged = Object.entries({ ...this.tests(), ...change }).filter(([, value]) => value !== undefined);
     const measured = Object.fromEntries(merged) as MeasuredByHand;
     this.store.set(withTests(this.store.recipe(), measured), `test ${Object.keys(change).join()}`);
   }
 
-  protected takeYield(): void {
-    const [scooped, settled] = [this.scooped(), this.settled()];
+  protected takeYield([name, value]: ['scooped' | 'settled', number | undefined]): void {
+    this.yielded.update((all) => ({ ...all, [name]: value }));
+    const { scooped, settled } = this.yielded();
     this.yieldProblem.set('');
     if (scooped === undefined || settled === undefined) return;
     const shrinkagePct = 100 * (1 - settled / scooped);
@@ -129,8 +121,7 @@ export class OwnTests {
   }
 
   protected clear(): void {
-    this.scooped.set(undefined);
-    this.settled.set(undefined);
+    this.yielded.set({});
     this.yieldProblem.set('');
     this.store.set(withTests(this.store.recipe(), {}), 'forget tests');
   }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
 
 /** One of a few to choose from. */
 export interface Choice {
@@ -11,9 +11,10 @@ let count = 0;
 /** One of a list. */
 @Component({
   selector: 'app-choice-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [for]="id">{{ label() }}</label>
-    <select #box class="field" [id]="id" (change)="changed.emit(box.value)">
+    <select #box class="field" [id]="id" (change)="value.set(box.value)">
       @if (none() !== null) {
         <option value="" [selected]="!value()">{{ none() }}</option>
       }
@@ -23,15 +24,13 @@ let count = 0;
     </select>
   `,
   host: { class: 'entry' },
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ChoiceField {
   readonly label = input.required<string>();
   readonly choices = input.required<readonly Choice[]>();
-  readonly value = input.required<string | null>();
+  /** The id of the choice; empty or null for none. */
+  readonly value = model.required<string | null>();
   /** What stands for no choice; null where one must be chosen. */
   readonly none = input<string | null>(null);
-  /** The id of the choice; empty for none. */
-  readonly changed = output<string>();
   protected readonly id = `choice-${++count}`;
 }

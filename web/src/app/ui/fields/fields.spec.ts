@@ -11,7 +11,7 @@ import { Stepper } from './stepper';
       [value]="ph()"
       within="measuredPh"
       [whole]="whole()"
-      (changed)="heard.push($event); ph.set($event)"
+      (valueChange)="heard.push($event); ph.set($event)"
     />
     <app-stepper
       label="Parts"
@@ -35,9 +35,9 @@ class Host {
     <app-number-field
       label="Tub"
       within="tubLitres"
+      unit="L"
       [value]="37.85411784"
-      [per]="3.785411784"
-      (changed)="kept.push($event!)"
+      (valueChange)="kept.push($event!)"
     />
     <app-stepper
       label="Tub"

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  model,
+} from '@angular/core';
+import { Units } from '../../data/units';
+import { shownIn } from '../words/shown-in';
 import { keptNumber, numberProblem, readNumber, type Within } from './number-text';
 
 let count = 0;
@@ -6,8 +16,9 @@ let count = 0;
 /** A number that may be left empty. What cannot be used stays as typed and is said beside it; nothing is passed on. */
 @Component({
   selector: 'app-number-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label [for]="id">{{ label() }}</label>
+    <label [for]="id">{{ name() }}</label>
     <input
       #box
       class="field"
@@ -24,26 +35,26 @@ let count = 0;
     }
   `,
   host: { class: 'entry' },
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class NumberField {
   readonly label = input.required<string>();
-  readonly value = input.required<number | undefined>();
+  /** undefined while it is empty. */
+  readonly value = model.required<number | undefined>();
   readonly within = input.required<Within>();
-  /** Of what is kept, one of what is shown: litres in a gallon. */
-  readonly per = input(1);
-  /** What is shown where 0 is kept: 32 for °F. */
-  readonly zero = input(0);
+  /** What it is kept in; it is named, read and typed in the reader's. */
+  readonly unit = input('');
   readonly whole = input(false);
-  /** undefined when the field was emptied. */
-  readonly changed = output<number | undefined>();
+
+  private readonly units = inject(Units);
+  private readonly shown = computed(() => shownIn(this.unit(), this.units.system()));
+  protected readonly name = computed(() => [this.label(), this.shown().unit].filter(Boolean).join(', '));
 
   protected readonly id = `number-${++count}`;
   /** What a person types stands until the value becomes another one than was typed. */
   protected readonly typed = linkedSignal<number | undefined, string>({
     source: computed(() => {
       const value = this.value();
-      return value === undefined ? undefined : value / this.per() + this.zero();
+      return value === undefined ? undefined : value / this.shown().per + this.shown().zero;
     }),
     computation: (value, previous) => {
       if (previous && same(value, readNumber(previous.value))) return previous.value;
@@ -53,16 +64,16 @@ export class NumberField {
   protected readonly problem = computed(() => {
     const number = readNumber(this.typed());
     if (number === undefined) return '';
-    return numberProblem(this.label(), number, this.within(), this.per(), this.whole(), this.zero());
+    const { per, zero } = this.shown();
+    return numberProblem(this.name(), number, this.within(), per, this.whole(), zero);
   });
 
   protected take(text: string): void {
     this.typed.set(text);
     if (this.problem()) return;
     const number = readNumber(text);
-    this.changed.emit(
-      number === undefined ? undefined : keptNumber(number - this.zero(), this.within(), this.per()),
-    );
+    const { per, zero } = this.shown();
+    this.value.set(number === undefined ? undefined : keptNumber(number - zero, this.within(), per));
   }
 }
 

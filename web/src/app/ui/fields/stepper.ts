@@ -9,6 +9,7 @@ let count = 0;
  */
 @Component({
   selector: 'app-stepper',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row" role="group" [attr.aria-label]="label()">
       <button
@@ -52,7 +53,6 @@ let count = 0;
     }
   `,
   styleUrl: './stepper.scss',
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Stepper {
   readonly label = input.required<string>();

@@ -1,10 +1,11 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
 
 let count = 0;
 
 /** A short text, or a day. What is wrong with it is said beside it and what was typed stays. */
 @Component({
   selector: 'app-text-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [for]="id">{{ label() }}</label>
     <input
@@ -16,21 +17,19 @@ let count = 0;
       [value]="value()"
       [attr.aria-invalid]="problem() ? true : null"
       [attr.aria-describedby]="problem() ? id + '-wrong' : null"
-      (input)="changed.emit(box.value)"
+      (input)="value.set(box.value)"
     />
     @if (problem()) {
       <p class="wrong" [id]="id + '-wrong'" role="alert">{{ problem() }}</p>
     }
   `,
   host: { class: 'entry' },
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TextField {
   readonly label = input.required<string>();
-  readonly value = input.required<string>();
+  readonly value = model.required<string>();
   readonly kind = input<'text' | 'date'>('text');
   /** What is wrong with it, in words; empty where nothing is. */
   readonly problem = input('');
-  readonly changed = output<string>();
   protected readonly id = `text-${++count}`;
 }

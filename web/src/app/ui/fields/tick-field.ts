@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
 
 /** A box to tick, with its words beside it. */
 @Component({
   selector: 'app-tick-field',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label>
       <input
@@ -11,7 +12,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
         [checked]="checked()"
         [disabled]="disabled()"
         [attr.aria-label]="says() || null"
-        (change)="changed.emit(box.checked)"
+        (change)="checked.set(box.checked)"
       />
       <ng-content />
     </label>
@@ -36,12 +37,10 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
       accent-color: var(--ink);
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TickField {
-  readonly checked = input.required<boolean>();
+  readonly checked = model.required<boolean>();
   readonly disabled = input(false);
   /** Its name for those who do not see where it stands. */
   readonly says = input('');
-  readonly changed = output<boolean>();
 }

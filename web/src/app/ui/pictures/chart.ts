@@ -30,7 +30,7 @@ export const axis = (name: string, extra: object = {}): object => ({
 /** A drawn chart. What it shows must stand in words beside it: a canvas says nothing to a screen reader. */
 @Component({
   selector: 'app-chart',
-  imports: [NgxEchartsDirective],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   providers: [provideEchartsCore({ echarts: () => import('./echarts').then((m) => m.echarts) })],
   template: `
     <div
@@ -51,7 +51,7 @@ export const axis = (name: string, extra: object = {}): object => ({
       height: 100%;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NgxEchartsDirective],
 })
 export class Chart {
   readonly options = input.required<EChartsCoreOption>();

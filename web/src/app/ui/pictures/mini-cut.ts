@@ -9,6 +9,7 @@ const SLICES = 16;
 /** A small cut through the vessel: solids, water and air by height, side by side. */
 @Component({
   selector: 'app-mini-cut',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg [attr.width]="size" [attr.height]="size" aria-hidden="true">
       <path [attr.d]="paths().air" fill="var(--air)" />
@@ -18,7 +19,6 @@ const SLICES = 16;
     </svg>
   `,
   host: { class: 'drawn' },
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class MiniCut {
   readonly evaluation = input.required<Evaluation>();

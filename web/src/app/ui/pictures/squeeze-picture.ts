@@ -39,6 +39,7 @@ const pictures: readonly { clump: string; grains: string; cracks: string; water:
 
 @Component({
   selector: 'app-squeeze-picture',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg width="52" height="38" viewBox="0 0 52 38" aria-hidden="true">
       <path [attr.d]="it().clump" fill="var(--solid)" />
@@ -54,7 +55,6 @@ const pictures: readonly { clump: string; grains: string; cracks: string; water:
     </svg>
   `,
   host: { class: 'drawn' },
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SqueezePicture {
   readonly grade = input.required<number>();

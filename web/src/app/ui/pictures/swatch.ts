@@ -51,6 +51,7 @@ let count = 0;
 /** A material's own pattern. Fills the box that it is given. */
 @Component({
   selector: 'app-swatch',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg width="100%" height="100%" aria-hidden="true">
       <defs>
@@ -79,7 +80,6 @@ let count = 0;
       display: block;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Swatch {
   readonly material = input.required<string>();

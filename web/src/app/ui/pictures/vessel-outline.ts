@@ -4,6 +4,7 @@ import { fillDepthMm, widthAtMm, type Vessel } from '#core/vessel/vessel';
 /** A small outline, all at one scale, so that a plug looks like a plug beside a pot. */
 @Component({
   selector: 'app-vessel-outline',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg [attr.width]="box" [attr.height]="box" aria-hidden="true">
       <path [attr.d]="fill()" fill="var(--solid)" opacity="0.28" />
@@ -11,7 +12,6 @@ import { fillDepthMm, widthAtMm, type Vessel } from '#core/vessel/vessel';
     </svg>
   `,
   host: { class: 'drawn' },
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class VesselOutline {
   readonly vessel = input.required<Vessel>();

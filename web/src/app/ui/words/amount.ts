@@ -5,13 +5,13 @@ import { Units } from '../../data/units';
 /** A quantity with its unit small beside it, in the units of the reader. */
 @Component({
   selector: 'app-amount',
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `{{ shown().text }}<span class="unit">&nbsp;{{ shown().unit }}</span>`,
   styles: `
     :host {
       white-space: nowrap;
     }
   `,
-  changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Amount {
   readonly of = input.required<Quantity>();

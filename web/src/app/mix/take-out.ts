@@ -1,0 +1,31 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+
+/** Takes a row out of the recipe. */
+@Component({
+  selector: 'app-take-out',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button
+      type="button"
+      class="press square quiet"
+      [attr.aria-label]="'Take out ' + name()"
+      (click)="pressed.emit()"
+    >
+      <i class="bi bi-x-lg" aria-hidden="true"></i>
+    </button>
+  `,
+  styles: `
+    .press {
+      width: 36px;
+    }
+    @media (max-width: 600px) {
+      .press {
+        width: 44px;
+      }
+    }
+  `,
+})
+export class TakeOut {
+  readonly name = input.required<string>();
+  readonly pressed = output();
+}

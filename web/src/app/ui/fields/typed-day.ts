@@ -1,0 +1,32 @@
+import { computed, signal } from '@angular/core';
+import { isValid, parseISO } from 'date-fns';
+
+/** A day as it is typed, YYYY-MM-DD; the nursery's today until then. */
+export class TypedDay {
+  private readonly typed = signal<string | null>(null);
+  readonly value = computed(() => this.typed() ?? this.today());
+  /** What is wrong with it, in words; empty where nothing is. */
+  readonly problem = computed(() => {
+    if (!isValid(parseISO(this.value()))) return 'The day must be a date';
+    return this.past && this.value() > this.today() ? 'The day must not be later than today' : '';
+  });
+
+  /** @param past whether it must not lie ahead */
+  constructor(
+    private readonly today: () => string,
+    private readonly past = false,
+  ) {}
+
+  get text(): string {
+    return this.value();
+  }
+
+  set text(day: string) {
+    this.typed.set(day);
+  }
+
+  /** Back to today. */
+  forget(): void {
+    this.typed.set(null);
+  }
+}

@@ -1,0 +1,32 @@
+import { gramsIn, litresIn } from '#core/units/factors';
+import { type UnitSystem } from '#core/units/show';
+
+/** How a kept number is read and typed: `shown = kept / per + zero`. */
+export interface Shown {
+  unit: string;
+  per: number;
+  zero: number;
+}
+
+const shown = (unit: string, per: number, zero = 0): Shown => ({ unit, per, zero });
+
+/** Units whose name is not what is shown even in metric. */
+const inMetric: Record<string, Shown> = {
+  'L of a measure': shown('L', 1),
+  share: shown('', 0.01),
+};
+
+const inUs: Record<string, Shown> = {
+  '°C': shown('°F', 5 / 9, 32),
+  mL: shown('fl oz', litresIn.fluidOunce * 1000),
+  'mL (or g)': shown('fl oz', litresIn.fluidOunce * 1000),
+  g: shown('oz', gramsIn.ounce),
+  kg: shown('lb', gramsIn.pound / 1000),
+  L: shown('gal', litresIn.gallon),
+  'L of a measure': shown('quarts', litresIn.quart),
+  'per L': shown('per gal', 1 / litresIn.gallon),
+};
+
+/** What a number kept in a unit is read and typed in; a unit that both systems share stays. */
+export const shownIn = (kept: string, system: UnitSystem): Shown =>
+  (system === 'us' ? inUs[kept] : undefined) ?? inMetric[kept] ?? shown(kept, 1);
