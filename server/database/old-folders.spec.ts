@@ -2,8 +2,13 @@ import { copyFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import request from 'supertest';
+import { type Batch } from '#contract/batches';
+import { scoops } from '#core/batch/scoops';
+import { type Quantity, readOut, showQuantity, withUnit } from '#core/units/said';
+import { benchCard } from '#server/print/card';
 import { seedDemo } from '#server/demo/seed';
 import { openDatabase } from '#server/database/open';
+import { plain, words } from '#testing/paper';
 import { testApp, TODAY } from '#testing/server';
 
 type Row = Record<string, unknown>;
@@ -29,6 +34,24 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 const withoutSource = (value: unknown): unknown =>
   JSON.parse(JSON.stringify(value, (key, inner: unknown) => (key === 'source' ? undefined : inner)));
 
+/** Amounts, flags and steps as they were answered in their day, on the card of today. */
+async function cardSaysWhatItSaid(now: Batch, { snapshot: then }: Batch): Promise<void> {
+  for (const units of ['metric', 'us'] as const) {
+    const scoop = scoops.find((s) => s.system === units)!;
+    const card = plain(words(await benchCard(now, units, scoop, 'http://x/1')));
+    const amounts: Quantity[] = [
+      { volumeL: then.sheet.waterLitres },
+      { volumeL: then.sheet.litres },
+      ...then.sheet.components.flatMap((c) => [{ volumeL: c.looseLitres }, { massG: c.massKg * 1000 }]),
+      ...then.sheet.amendments.map((a) => ({ massG: a.grams })),
+    ];
+    for (const amount of amounts) expect(card).toContain(plain(withUnit(showQuantity(amount, units))));
+    for (const flag of then.flags.filter((f) => f.severity !== 'note'))
+      expect(card).toContain(plain(readOut(flag.text, units)));
+    for (const step of then.steps) expect(card).toContain(plain(readOut(step.text, units)));
+  }
+}
+
 test.each(made)('a data folder of %s opens and means the same', async (name) => {
   copyFileSync(`testing/folders/${name}.sqlite`, join(folder, 'welcome.sqlite'));
   const told = JSON.parse(readFileSync(`testing/folders/${name}.json`, 'utf8')) as Told;
@@ -49,6 +72,7 @@ test.each(made)('a data folder of %s opens and means the same', async (name) => 
     const kit = before.snapshot['kit'] as { heat: unknown } | undefined;
     if (kit) kit.heat = kit.heat ? 'boiling' : 'none';
     expect(withoutSource(now)).toMatchObject(before);
+    await cardSaysWhatItSaid(now as unknown as Batch, batch as unknown as Batch);
     const entries = await get<{ id: number; at: string; subject: string; data: Row }[]>(
       `/api/batches/${batch.id}/entries`,
     );

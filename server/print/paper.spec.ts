@@ -13,6 +13,7 @@ import { readOut, showQuantity, withUnit } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
 import { benchCard } from '#server/print/card';
 import { library } from '#testing/library';
+import { plain, words } from '#testing/paper';
 
 const systems: readonly UnitSystem[] = ['metric', 'us'];
 const anyRecipe = fc
@@ -69,16 +70,6 @@ function batchOf(recipe: Recipe, heat: (typeof heats)[number], school: (typeof s
   return { ...about, createdAt: '2031-03-04T10:00:00Z', snapshot };
 }
 
-/** All words of a document, in order. */
-function words(node: unknown): string {
-  if (typeof node === 'string') return node;
-  if (Array.isArray(node)) return node.map(words).join(' ');
-  if (!node || typeof node !== 'object') return '';
-  const { text, stack, columns, table, body, ol, content } = node as Record<string, unknown>;
-  return [text, stack, columns, table, body, ol, content].map(words).join(' ');
-}
-const plain = (text: string): string =>
-  text.replace(/\s+/g, ' ').replaceAll('⅓', '1/3').replaceAll('⅔', '2/3');
 const METRIC = /(?<![\w/])\d[\d.,]* (°C|mm|cm|mL|L|kg|g|g\/L|mg\/L)(?![\w/])/;
 
 test('the paper says what the page says: the same flags, amounts, steps and units, for each way of working', async () => {

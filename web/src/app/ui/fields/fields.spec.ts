@@ -1,5 +1,6 @@
 import { Component, signal, type WritableSignal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { Units } from '../../data/units';
 import { NumberField } from './number-field';
 import { Stepper } from './stepper';
 
@@ -100,6 +101,7 @@ describe('a number that may be left empty', () => {
 describe('a number shown in another unit than it is kept in', () => {
   const gallons = 3.785411784;
   const host = (): { kept: number[]; field: HTMLInputElement; step: HTMLInputElement } => {
+    TestBed.inject(Units).use('us');
     const other = TestBed.createComponent(Gallons);
     TestBed.tick();
     const of = (name: string): HTMLInputElement =>
