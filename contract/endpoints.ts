@@ -45,6 +45,8 @@ export interface Endpoint {
   refuses?: Readonly<Record<number, string>>;
 }
 
+const BUSY = 'Too many searches and papers at once: try again in a few seconds';
+
 const get = <A extends z.ZodType>(says: string, answer: A) => ({ says, answer, status: 200 as const });
 const compute = <B extends z.ZodType, A extends z.ZodType>(says: string, body: B, answer: A) => ({
   ...get(says, answer),
@@ -75,11 +77,14 @@ export const endpoints = {
     evaluationAnswerSchema,
   ),
   batchSheet: compute('What to scoop, weigh and pour', batchSheetRequestSchema, batchSheetAnswerSchema),
-  formulate: compute(
-    'The best whole-part recipes of what stands on the shelf',
-    formulateRequestSchema,
-    formulateAnswerSchema,
-  ),
+  formulate: {
+    ...compute(
+      'The best whole-part recipes of what stands on the shelf',
+      formulateRequestSchema,
+      formulateAnswerSchema,
+    ),
+    refuses: { 429: BUSY },
+  },
   hotWater: compute(
     'Hot water that brings a mix to a temperature',
     hotWaterRequestSchema,
@@ -124,8 +129,15 @@ export const endpoints = {
     query: labelsQuerySchema,
     answer: 'pdf',
     status: 200,
+    refuses: { 429: BUSY },
   },
-  card: { says: 'The bench card', query: cardQuerySchema, answer: 'pdf', status: 200 },
+  card: {
+    says: 'The bench card',
+    query: cardQuerySchema,
+    answer: 'pdf',
+    status: 200,
+    refuses: { 429: BUSY },
+  },
 
   lots: get('Purchases and heaps', z.array(lotSchema)),
   addLot: create('Enter a lot', newLotSchema, lotSchema),

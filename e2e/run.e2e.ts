@@ -279,6 +279,56 @@ test('the server is killed while streaming: the page says so, keeps the tick, an
   second.process.kill('SIGTERM');
 });
 
+test('eight tabs on one run: one stream for all, and another tab takes over when its page goes', async ({
+  page,
+  context,
+}) => {
+  await begin(
+    page,
+    '/mix?stage=germination&into=cell-72&parts=peat-fine:3,perlite-coarse:1&make=2',
+    'Many tabs',
+  );
+  await expect(page.getByRole('list', { name: 'Instruments' })).toContainText(/\d °C/);
+  const streams: string[] = [];
+  context.on('request', (request) => {
+    if (request.url().endsWith('/stream')) streams.push(request.url());
+  });
+  const tabs = await Promise.all(Array.from({ length: 7 }, () => context.newPage()));
+  for (const tab of tabs) {
+    await tab.goto(page.url());
+    await expect(tick(tab, 'layer')).not.toBeChecked();
+  }
+  expect(streams).toEqual([]);
+  await tick(page, 'layer').check();
+  for (const tab of tabs) await expect(tick(tab, 'layer')).toBeChecked();
+  // The page that held the stream goes; another one carries on, for all.
+  await page.goto('about:blank');
+  await tick(tabs[0]!, 'water').check();
+  for (const tab of tabs) await expect(tick(tab, 'water')).toBeChecked();
+  expect(new Set(streams).size).toBe(2);
+  expect(streams).toHaveLength(2);
+});
+
+test('many papers at once: some are printed, the rest are asked to wait, and the page is answered meanwhile', async ({
+  request,
+}) => {
+  const [batch] = (await (await request.get('/api/batches')).json()) as { id: number }[];
+  const papers = Array.from({ length: 24 }, () =>
+    request.get(`/api/batches/${batch!.id}/labels.pdf?count=40&units=metric`, {
+      timeout: 60_000,
+    }),
+  );
+  const health = await request.get('/api/health');
+  expect(health.ok()).toBe(true);
+  const answers = await Promise.all(papers);
+  const statuses = answers.map((answer) => answer.status());
+  expect(new Set(statuses)).toEqual(new Set([200, 429]));
+  const refused = answers.find((answer) => answer.status() === 429)!;
+  expect(await refused.json()).toMatchObject({ status: 429, detail: expect.stringContaining('try again') });
+  const printed = answers.find((answer) => answer.status() === 200)!;
+  expect((await printed.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
 test('two tabs of a device that went offline: what both entered is sent once, by whichever page is open', async ({
   page,
   context,

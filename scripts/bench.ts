@@ -2,10 +2,17 @@
 import { chromium as chromiumPath } from '#testing/chromium';
 import { chromium } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { snapshotBatch } from '#core/batch/snapshot';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { BatchStore } from '#server/batches/store';
+import { openDatabase } from '#server/database/open';
+import { RecordStore } from '#server/record/store';
+import { DueSteps } from '#server/today/due-steps';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
 import { columnOf, retentionProfile } from '#core/mix/water-air';
@@ -14,7 +21,7 @@ import { defaultSpreads } from '#core/spread/spreads';
 import { searchAll, fastAndLimits } from '#core/finder/formulate';
 import { noPreferences } from '#core/finder/fast-spec';
 import { finderJob } from '#testing/finder';
-import { material } from '#testing/library';
+import { library, material } from '#testing/library';
 import { linearised, milpSolver, noWindows } from '#testing/milp';
 import { recipe } from '#testing/recipe';
 
@@ -137,6 +144,51 @@ async function finder(): Promise<void> {
   if (sink < 0) throw new Error('unreachable');
 }
 
+/** Milliseconds, median of some calls. */
+function milliseconds(work: () => unknown, rounds = 15): number {
+  return microseconds(work, 1, rounds) / 1000;
+}
+
+/** A nursery of a few batches against one with 606 batches of this month and 40,000 entries. */
+function years(): void {
+  const day = '2031-03-04';
+  const made = (batches: number, entries: number): { due: DueSteps; record: RecordStore; first: number } => {
+    const db = openDatabase(':memory:');
+    const [store, record] = [new BatchStore(db), new RecordStore(db)];
+    const snapshot = snapshotBatch(starterMixes.potting, library, { units: 'metric', scoop: 'bucket-10l' });
+    const steps = snapshot.steps.map((step) => step.id);
+    const ids = db
+      .transaction(() =>
+        Array.from({ length: batches }, (_, i) =>
+          store.add({
+            ...{ key: randomUUID(), name: `Batch ${i}`, mixVersionId: null, madeOn: day },
+            ...{ createdAt: `${day}T08:00:00Z`, snapshot },
+          }),
+        ),
+      )()
+      .map(({ id }) => id);
+    db.transaction(() => {
+      for (let i = 0; i < entries; i++) {
+        const step = steps[i % steps.length]!;
+        // Half of them on one batch.
+        const id = i % 2 ? ids[0]! : ids[i % ids.length]!;
+        record.add(id, randomUUID(), { kind: 'tick', step, load: 0, done: i % 3 > 0 }, `${day}T09:00:00Z`);
+      }
+    })();
+    return { due: new DueSteps(store, record), record, first: ids[0]! };
+  };
+  const few = made(6, 60);
+  const many = made(606, 40_000);
+  const first = milliseconds(() => many.due.on(day), 1);
+  const [small, large] = [milliseconds(() => few.due.on(day)), milliseconds(() => many.due.on(day))];
+  row('what is due, 6 batches', `${small.toFixed(2)} ms`);
+  row('  … 606 batches and 40,000 entries', `${large.toFixed(2)} ms, the first time ${first.toFixed(0)} ms`);
+  row('  … for each batch / with 6', `${(large / 606 / (small / 6)).toFixed(2)}×`);
+  let length = 0;
+  const read = milliseconds(() => (length = many.record.of(many.first).length), 5);
+  row(`the record of one batch, ${length} entries`, `${read.toFixed(0)} ms`);
+}
+
 function bundle(): void {
   const folder = join('dist', 'web', 'browser');
   const html = readFileSync(join(folder, 'index.html'), 'utf8');
@@ -256,6 +308,7 @@ async function browser(port: number): Promise<void> {
 console.log(`${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}\n`);
 core();
 await finder();
+years();
 bundle();
 const port = 4300 + (process.pid % 500);
 const { child, ms } = await serve(port);

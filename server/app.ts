@@ -7,6 +7,7 @@ import { BatchStore } from '#server/batches/store';
 import { computeRoutes } from '#server/compute/routes';
 import { Folder } from '#server/database/folder';
 import { type Db } from '#server/database/db';
+import { type Heavy } from '#server/heavy/workers';
 import { onlyOwnHosts } from '#server/http/hosts';
 import { openApi } from '#server/http/openapi';
 import { webRoutes } from '#server/http/pages';
@@ -39,19 +40,20 @@ export interface AppParts {
   log: Logger;
   now: () => Date;
   instruments: InstrumentHub;
+  heavy: Heavy;
   /** Whether every answer is held against the contract; for tests. */
   checkAnswers?: boolean;
 }
 
 /** The application without a port: tests need none. */
-export function createApp({ db, webFolder, log, now, instruments, checkAnswers }: AppParts): Express {
+export function createApp({ webFolder, log, ...parts }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
   app.use(securityHeaders());
   app.use(onlyOwnHosts());
   app.use(compression());
-  app.use('/api', apiBefore(), apiRoutes(db, now, instruments, checkAnswers), apiAfter());
+  app.use('/api', apiBefore(), apiRoutes(parts), apiAfter());
   app.use(webRoutes(webFolder));
   app.use((req) => {
     throw notFound('page', req.path);
@@ -71,12 +73,13 @@ function apiBefore(): express.Router {
 }
 
 /** Every endpoint of the contract. @throws Error when one is not served */
-function apiRoutes(
-  db: Db,
-  now: () => Date,
-  instruments: InstrumentHub,
+function apiRoutes({
+  db,
+  now,
+  instruments,
+  heavy,
   checkAnswers = false,
-): express.Router {
+}: Omit<AppParts, 'webFolder' | 'log'>): express.Router {
   const api = new Api(checkAnswers);
   const library = new LibraryStore(db);
   const mixes = new MixStore(db);
@@ -91,11 +94,11 @@ function apiRoutes(
   api.serve('openapi', () => document);
   nurseryRoutes(api, folder, calendar);
   libraryRoutes(api, library);
-  computeRoutes(api, library);
+  computeRoutes(api, library, heavy);
   mixRoutes(api, mixes, library, now);
   batchRoutes(api, batches, mixes, measures, library, now);
   recordRoutes(api, batches, record, lots, calendar, now);
-  printRoutes(api, batches, measures);
+  printRoutes(api, batches, measures, heavy);
   lotRoutes(api, lots, record, library, calendar, now);
   measureRoutes(api, measures, now);
   shelfRoutes(api, new ShelfStore(db), library, now);

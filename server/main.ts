@@ -4,6 +4,7 @@ import { createApp } from '#server/app';
 import { holdFolder } from '#server/database/lock';
 import { openDatabase } from '#server/database/open';
 import { seedDemo } from '#server/demo/seed';
+import { Workers } from '#server/heavy/workers';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
 import { LibraryStore } from '#server/library/store';
@@ -33,6 +34,7 @@ const app = createApp({
   log,
   now: () => new Date(),
   instruments: new InstrumentHub(simulatedBench()),
+  heavy: new Workers(),
 });
 const server = app.listen(port, HOST, (error?: Error) => {
   if (error) {

@@ -7,9 +7,20 @@ import { createApp } from '#server/app';
 import { type Db } from '#server/database/db';
 import { Folder } from '#server/database/folder';
 import { openDatabase } from '#server/database/open';
+import { tasks } from '#server/heavy/tasks';
+import { type Heavy } from '#server/heavy/workers';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
 import { LibraryStore } from '#server/library/store';
+
+/** In the thread that asks: for tests. */
+export const inPlace: Heavy = {
+  run: (name, input, signal) =>
+    (tasks[name] as (input: unknown, stopped: () => boolean) => Promise<never>)(
+      input,
+      () => signal?.aborted ?? false,
+    ),
+};
 
 /** Dawn of 4 March in the test nursery's zone; at UTC it is still the day before. */
 export const TODAY = new Date('2031-03-03T20:00:00Z');
@@ -28,6 +39,7 @@ export function testApp(
     log: pino({ level: 'silent' }),
     now: () => TODAY,
     instruments,
+    heavy: inPlace,
     checkAnswers: true,
   });
   return { app, db };

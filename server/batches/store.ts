@@ -28,7 +28,9 @@ export interface BatchSteps {
 /** What was made, each with all it was made from. */
 export class BatchStore {
   private readonly lines;
+  private readonly since;
   private readonly steps;
+  private readonly stepsRead = new Map<number, BatchSnapshot['steps']>();
   private readonly byId;
   private readonly keyed;
   private readonly insert;
@@ -44,9 +46,12 @@ export class BatchStore {
        FROM batches WHERE (deleted_at IS NOT NULL) = (? = 'yes')
        ORDER BY made_on DESC, id DESC LIMIT ? OFFSET ?`,
     );
-    this.steps = db.prepare<[string], Omit<BatchSteps, 'steps'> & { steps_json: string }>(
-      `SELECT id, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json
+    this.since = db.prepare<[string], Omit<BatchSteps, 'steps'>>(
+      `SELECT id, name, made_on AS madeOn
        FROM batches WHERE deleted_at IS NULL AND made_on >= ? ORDER BY made_on DESC, id DESC`,
+    );
+    this.steps = db.prepare<[number], { steps_json: string }>(
+      `SELECT snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
     );
     this.byId = db.prepare<[number], Row>(`${SELECT} WHERE id = ?`);
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
@@ -63,11 +68,17 @@ export class BatchStore {
     return this.lines.all(away, PAGE, from);
   }
 
-  /** Steps of the batches made on a day or later. @param day YYYY-MM-DD */
+  /** Steps of the batches made on a day or later. They never change, so each card is read once. @param day YYYY-MM-DD */
   stepsSince(day: string): BatchSteps[] {
-    return this.steps
-      .all(day)
-      .map(({ steps_json, ...row }) => ({ ...row, steps: stepsSchema.parse(JSON.parse(steps_json)) }));
+    return this.since.all(day).map((row) => ({ ...row, steps: this.stepsOf(row.id) }));
+  }
+
+  private stepsOf(id: number): BatchSnapshot['steps'] {
+    const known = this.stepsRead.get(id);
+    if (known) return known;
+    const steps = stepsSchema.parse(JSON.parse(this.steps.get(id)!.steps_json));
+    this.stepsRead.set(id, steps);
+    return steps;
   }
 
   one(id: number): Batch | null {

@@ -1,4 +1,5 @@
 import { type Request } from 'express';
+import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { labelSize } from '#core/batch/label-sizes';
 import { ownScoops, scoops } from '#core/batch/scoops';
 import { OutOfRange } from '#core/units/check';
@@ -7,9 +8,9 @@ import { stageWord } from '#core/judge/readings';
 import { type MeasureStore } from '#server/measures/store';
 import { batchOf } from '#server/batches/routes';
 import { type BatchStore } from '#server/batches/store';
+import { type Heavy } from '#server/heavy/workers';
 import { type Api } from '#server/http/serve';
 import { benchCard } from '#server/print/card';
-import { pdf } from '#server/print/documents';
 import { labelSheet } from '#server/print/labels';
 
 /** Where the code on a paper leads. */
@@ -17,7 +18,9 @@ const urlOf = (req: Request, id: number): string =>
   `${req.protocol}://${req.get('host') ?? '127.0.0.1'}/batches/${id}`;
 
 /** Cards and labels as PDF, each with a code back to the batch. */
-export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStore): void {
+export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStore, heavy: Heavy): void {
+  const pdf = async (definition: TDocumentDefinitions): Promise<Buffer> =>
+    Buffer.from(await heavy.run('pdf', definition));
   api.serve('labels', async ({ params, query, req }) => {
     const batch = batchOf(batches, params.id);
     const mix = batch.mixName && batch.mixName !== batch.name ? [`Mix: ${batch.mixName}`] : [];

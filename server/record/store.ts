@@ -20,6 +20,7 @@ export class RecordStore {
   private readonly insert;
   private readonly ofLot;
   private readonly ofKind;
+  private readonly kindAfter;
 
   constructor(db: Db) {
     this.after = db.prepare<[number, number], Row>(`${SELECT} WHERE batch_id = ? AND id > ? ORDER BY id`);
@@ -37,6 +38,7 @@ export class RecordStore {
          AND e.id = (SELECT MAX(id) FROM entries WHERE batch_id = e.batch_id AND subject = e.subject)
        ORDER BY b.made_on DESC, b.id DESC`,
     );
+    this.kindAfter = db.prepare<[string, number], Row>(`${SELECT} WHERE kind = ? AND id > ? ORDER BY id`);
     this.ofKind = db.prepare<[string, number], Row>(`${SELECT} WHERE kind = ? AND batch_id = ? ORDER BY id`);
   }
 
@@ -48,6 +50,11 @@ export class RecordStore {
   /** Entries of one kind, oldest first. */
   ofBatch(kind: EntryData['kind'], batchId: number): Entry[] {
     return this.ofKind.all(kind, batchId).map(read);
+  }
+
+  /** Entries of one kind of all batches after one, oldest first. */
+  newOf(kind: EntryData['kind'], after: number): Entry[] {
+    return this.kindAfter.all(kind, after).map(read);
   }
 
   byKey(key: string): Entry | null {

@@ -6,6 +6,7 @@ import { addressOf } from '#contract/routes';
 import { type Fault, type InstrumentInfo, type InstrumentReading } from '#contract/instruments';
 import { Api } from './api';
 import { Resource } from './resource';
+import { followStream } from './shared-stream';
 
 export const faultWords: Record<Fault, string> = {
   'flat-battery': 'battery is flat',
@@ -20,7 +21,7 @@ export class InstrumentsService {
   readonly all = new Resource<readonly InstrumentInfo[]>(() => this.api.call('instruments'));
   private readonly live = signal<ReadonlyMap<string, InstrumentReading>>(new Map());
   private readonly open = signal(false);
-  private source: EventSource | null = null;
+  private leave: (() => void) | null = null;
   private watchers = 0;
 
   readonly instruments = computed(() => this.all.value() ?? []);
@@ -41,8 +42,8 @@ export class InstrumentsService {
     return () => {
       this.watchers--;
       if (this.watchers > 0) return;
-      this.source?.close();
-      this.source = null;
+      this.leave?.();
+      this.leave = null;
       this.open.set(false);
     };
   }
@@ -71,18 +72,19 @@ export class InstrumentsService {
 
   private start(): void {
     if (this.all.state().state !== 'loading') this.all.refresh();
-    const source = new EventSource(addressOf('instrumentStream', {}));
-    source.addEventListener('open', () => this.open.set(true));
-    source.addEventListener('error', () => {
-      this.open.set(false);
-      // A value that no longer comes in must not look like one that does.
-      this.live.set(new Map());
+    this.leave = followStream(addressOf('instrumentStream', {}), 'last', {
+      open: (is) => {
+        this.open.set(is);
+        // A value that no longer comes in must not look like one that does.
+        if (!is) this.live.set(new Map());
+      },
+      events: {
+        readings: (data) => {
+          const all = JSON.parse(data) as InstrumentReading[];
+          this.live.set(new Map(all.map((r) => [r.instrument, r])));
+        },
+      },
     });
-    source.addEventListener('readings', ({ data }: MessageEvent<string>) => {
-      const all = JSON.parse(data) as InstrumentReading[];
-      this.live.set(new Map(all.map((r) => [r.instrument, r])));
-    });
-    this.source = source;
   }
 }
 

@@ -3,6 +3,7 @@ import { addressOf } from '#contract/routes';
 import { replaces, subjectOf } from '#contract/record-subject';
 import { type Entry, type EntryData } from '#contract/record';
 import { type ForBatch, Outbox } from './outbox';
+import { followStream } from './shared-stream';
 
 /**
  * The record of one batch, live. What is entered goes through the outbox of the device: a reload, a flat battery or a
@@ -11,12 +12,18 @@ import { type ForBatch, Outbox } from './outbox';
 @Injectable()
 export class BatchRecord {
   private readonly outbox = inject(Outbox);
-  private readonly known = signal<readonly Entry[]>([]);
+  /** By id; told by `arrivals`, so that thousands at once are put in order once. */
+  private readonly there = new Map<number, Entry>();
+  private readonly arrivals = signal(0);
+  private readonly known = computed((): readonly Entry[] => {
+    this.arrivals();
+    return [...this.there.values()].sort((a, b) => a.id - b.id);
+  });
   private readonly open = signal(false);
   private readonly batch = signal<ForBatch | null>(null);
-  private source: EventSource | null = null;
+  private leave: (() => void) | null = null;
 
-  readonly entries = this.known.asReadonly();
+  readonly entries = this.known;
   private readonly mine = computed(() => {
     const id = this.batch()?.id;
     const there = new Set(this.known().map((entry) => entry.key));
@@ -50,17 +57,15 @@ export class BatchRecord {
   follow(batch: ForBatch): void {
     this.close();
     this.batch.set(batch);
-    this.known.set([]);
-    const source = new EventSource(addressOf('batchStream', { id: batch.id }));
-    source.addEventListener('open', () => {
-      this.open.set(true);
-      void this.outbox.send();
+    this.there.clear();
+    this.arrivals.update((n) => n + 1);
+    this.leave = followStream(addressOf('batchStream', { id: batch.id }), 'all', {
+      open: (is) => {
+        this.open.set(is);
+        if (is) void this.outbox.send();
+      },
+      events: { entry: (data) => this.take(JSON.parse(data) as Entry) },
     });
-    source.addEventListener('error', () => this.open.set(false));
-    source.addEventListener('entry', ({ data }: MessageEvent<string>) =>
-      this.take(JSON.parse(data) as Entry),
-    );
-    this.source = source;
   }
 
   enter(data: EntryData): void {
@@ -83,13 +88,14 @@ export class BatchRecord {
 
   private take(entry: Entry): void {
     this.outbox.arrived(entry.key);
-    if (this.known().some((one) => one.id === entry.id)) return;
-    this.known.update((all) => [...all, entry].sort((a, b) => a.id - b.id));
+    if (this.there.has(entry.id)) return;
+    this.there.set(entry.id, entry);
+    this.arrivals.update((n) => n + 1);
   }
 
   private close(): void {
-    this.source?.close();
-    this.source = null;
+    this.leave?.();
+    this.leave = null;
   }
 }
 

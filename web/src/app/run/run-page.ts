@@ -7,6 +7,7 @@ import {
   effect,
   inject,
   input,
+  signal,
   untracked,
 } from '@angular/core';
 import { SaidPipe } from '../ui/words/said';
@@ -25,6 +26,9 @@ import { RunState } from './run-state';
 import { StepList } from './step-list';
 import { TestList } from './test-list';
 import { UseForm } from './use-form';
+
+/** Entries of the record that are shown at first. */
+const HISTORY = 100;
 
 /** Making a batch, step by step: tick, weigh, test, put right, label. */
 @Component({
@@ -69,9 +73,20 @@ export class RunPage {
       ...(saturation !== undefined && { saturation }),
     };
   });
+  /** How many of the newest entries are in sight. */
+  protected readonly length = signal(HISTORY);
   protected readonly history = computed(() =>
-    [...this.record.entries()].reverse().map(({ id, at, data }) => ({ id, at, text: this.run.words(data) })),
+    this.record
+      .entries()
+      .slice(-this.length())
+      .reverse()
+      .map(({ id, at, data }) => ({ id, at, text: this.run.words(data) })),
   );
+  protected readonly older = computed(() => this.record.entries().length - this.history().length);
+
+  protected showOlder(): void {
+    this.length.update((shown) => 2 * shown);
+  }
 
   constructor() {
     inject(DestroyRef).onDestroy(inject(InstrumentsService).watch());

@@ -1,0 +1,24 @@
+import { type TDocumentDefinitions } from 'pdfmake/interfaces';
+import { fastAndLimits, type FinderJob } from '#core/finder/formulate';
+import { Search } from '#core/finder/search';
+import { formulateToWire } from '#server/compute/wire';
+import { pdf } from '#server/print/documents';
+
+/** Recipes to a slice: some 20 ms. */
+const SLICE = 5000;
+
+/** Long work that may run beside the server. What goes in and comes out can be sent to another thread. */
+export const tasks = {
+  pdf: async (definition: TDocumentDefinitions): Promise<Uint8Array> => pdf(definition),
+  /** In slices, so that word of a caller who left is heard between them. */
+  formulate: async ({ job, top }: { job: FinderJob; top: number }, stopped: () => boolean) => {
+    const { fast, limits } = fastAndLimits(job);
+    const search = new Search(fast, limits, top);
+    while (!stopped() && !search.step(SLICE)) await new Promise(setImmediate);
+    return formulateToWire(job, fast, search.result());
+  },
+};
+
+export type TaskName = keyof typeof tasks;
+export type TaskInput<K extends TaskName> = Parameters<(typeof tasks)[K]>[0];
+export type TaskOutput<K extends TaskName> = Awaited<ReturnType<(typeof tasks)[K]>>;
