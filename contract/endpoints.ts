@@ -28,7 +28,13 @@ import { newNurserySchema, nurserySchema } from '#contract/nursery';
 import { cardQuerySchema, labelsQuerySchema } from '#contract/print';
 import { entrySchema, lotSchema, lotTraceSchema, newEntrySchema, newLotSchema } from '#contract/record';
 import { type EndpointName } from '#contract/routes';
-import { measureSchema, namedShelfLineSchema, newMeasureSchema, shelfLineSchema } from '#contract/shelf';
+import {
+  measureSchema,
+  namedShelfLineSchema,
+  newMeasureSchema,
+  shelfChangeSchema,
+  shelfLineSchema,
+} from '#contract/shelf';
 import { dueStepSchema } from '#contract/today';
 
 /** What goes back: JSON by a schema, nothing, or a body of another kind. */
@@ -148,6 +154,7 @@ export const endpoints = {
     shelfLineSchema,
     namedShelfLineSchema,
   ),
+  changeShelfLine: compute('Change one thing of a shelf line', shelfChangeSchema, namedShelfLineSchema),
   measures: get('The user’s own measures', z.array(measureSchema)),
   keepMeasure: create('Keep a measure', newMeasureSchema, measureSchema),
   putAwayMeasure: act('Put a measure away'),

@@ -1,4 +1,4 @@
-type Route = readonly [method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string];
+type Route = readonly [method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE', path: string];
 
 /**
  * Method and path of every endpoint, below /api, by the name of its operation. Apart from the schemas, so that the
@@ -41,6 +41,7 @@ export const routes = {
   lotTrace: ['GET', '/lots/:id/trace'],
   shelf: ['GET', '/shelf'],
   putShelfLine: ['PUT', '/shelf/:material'],
+  changeShelfLine: ['PATCH', '/shelf/:material'],
   measures: ['GET', '/measures'],
   keepMeasure: ['POST', '/measures'],
   putAwayMeasure: ['DELETE', '/measures/:id'],

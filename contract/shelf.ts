@@ -10,7 +10,14 @@ export const shelfLineSchema = z.strictObject({
   costPerL: num(limits.pricePerUnit).nullable().default(null),
   useUp: yesNo.default(false),
 });
+/** What changes of it; the rest stays as it stands. */
+export const shelfChangeSchema = z.strictObject({
+  here: yesNo.optional(),
+  costPerL: num(limits.pricePerUnit).nullable().optional(),
+  useUp: yesNo.optional(),
+});
 export const namedShelfLineSchema = shelfLineSchema.extend({ material: z.string() });
+export type ShelfChange = z.output<typeof shelfChangeSchema>;
 export type ShelfLine = z.output<typeof namedShelfLineSchema>;
 
 export const newMeasureSchema = z

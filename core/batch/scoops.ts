@@ -78,9 +78,9 @@ export function inScoops(litres: number, scoopLitres: number): Scooped {
   return { whole: value === 1 ? floor + 1 : floor, fraction, error: exact > 0 ? counted / exact - 1 : 0 };
 }
 
-/** "6 ½", "¼", "0". */
-export function scoopText({ whole, fraction }: Scooped): string {
-  if (!fraction) return String(whole);
+/** "6 ½", "¼"; "under ¼" for what is too little to count. */
+export function scoopText({ whole, fraction, error }: Scooped): string {
+  if (!fraction) return whole === 0 && error < 0 ? 'under ¼' : String(whole);
   return whole ? `${whole} ${fraction}` : fraction;
 }
 

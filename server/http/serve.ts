@@ -37,7 +37,7 @@ export class Api {
     this.served.add(name);
     const [method, path] = routes[name];
     const endpoint: Endpoint = endpoints[name];
-    const verb = method.toLowerCase() as 'get' | 'post' | 'put' | 'delete';
+    const verb = method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
     this.router[verb](path, async (req, res) => {
       const reply: unknown = await handle({
         params: paramsOf(req) as Params<K>,

@@ -11,4 +11,8 @@ export function shelfRoutes(api: Api, shelf: ShelfStore, library: LibraryStore, 
     shelf.put(line, now().toISOString());
     return line;
   });
+  api.serve('changeShelfLine', ({ params: { material }, body }) => {
+    if (!library.library().materials.has(material)) throw notFound('material', material);
+    return shelf.change(material, body, now().toISOString());
+  });
 }

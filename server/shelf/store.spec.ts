@@ -26,3 +26,13 @@ test.each<[string, object, number, string]>([
   expect(answer.status).toBe(status);
   expect(answer.body.detail).toContain(detail);
 });
+
+test('two pages change two things of one line: both hold', async () => {
+  const change = (what: object) => request(app).patch('/api/shelf/compost').send(what);
+  await change({ here: true });
+  await Promise.all([change({ costPerL: 0.4 }), change({ useUp: true })]);
+  const answer = await change({});
+  expect(answer.body).toEqual({ material: 'compost', here: true, costPerL: 0.4, useUp: true });
+  expect((await change({ costPerL: null })).body.costPerL).toBeNull();
+  expect((await change({ costPerL: -1 })).body.detail).toContain('costPerL must be a number from 0 to');
+});

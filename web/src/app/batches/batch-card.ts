@@ -60,7 +60,8 @@ export class BatchCard {
         name: shortName(materials[i]!.name),
         parts: recipe.components[i]!.parts,
         scoops: scoopText(scooped),
-        errorPct: Math.round(scooped.error * 100),
+        // What is too little to count is measured by its volume.
+        errorPct: scooped.error === -1 ? 0 : Math.round(scooped.error * 100),
       };
     });
   });

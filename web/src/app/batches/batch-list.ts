@@ -9,6 +9,10 @@ import { FetchState } from '../ui/fetch-state';
 import { Amount } from '../ui/words/amount';
 import { stageNames } from '../ui/words/words';
 
+/** A full page may not be the last. */
+const mayHaveMore = (lines: readonly unknown[] | undefined): boolean =>
+  lines !== undefined && lines.length > 0 && lines.length % PAGE === 0;
+
 /** What was made, newest first. */
 @Component({
   selector: 'app-batch-list',
@@ -39,7 +43,7 @@ import { stageNames } from '../ui/words/words';
       }
     </ul>
     @if (hasMore()) {
-      <button type="button" class="press quiet" (click)="more()">Older batches</button>
+      <button type="button" class="press quiet" (click)="more('no')">Older batches</button>
     }
     @if (away.lines.value(); as put) {
       @if (put.length > 0) {
@@ -57,6 +61,9 @@ import { stageNames } from '../ui/words/words';
               </li>
             }
           </ul>
+          @if (hasMoreAway()) {
+            <button type="button" class="press quiet" (click)="more('yes')">Older ones put away</button>
+          }
         </details>
       }
     }
@@ -70,11 +77,8 @@ export class BatchList {
   private readonly notices = inject(Notices);
   protected readonly there = this.batches.list('no');
   protected readonly away = this.batches.list('yes');
-  /** A full page may not be the last. */
-  protected readonly hasMore = computed(() => {
-    const length = this.there.lines.value()?.length ?? 0;
-    return length > 0 && length % PAGE === 0;
-  });
+  protected readonly hasMore = computed(() => mayHaveMore(this.there.lines.value()));
+  protected readonly hasMoreAway = computed(() => mayHaveMore(this.away.lines.value()));
 
   constructor() {
     inject(DestroyRef).onDestroy(() => {
@@ -83,10 +87,10 @@ export class BatchList {
     });
   }
 
-  protected more(): void {
-    const from = this.there.lines.value()?.length ?? 0;
-    this.batches.more('no', from).subscribe({
-      next: (older) => this.there.lines.change((lines) => [...lines, ...older]),
+  protected more(away: 'no' | 'yes'): void {
+    const { lines } = away === 'no' ? this.there : this.away;
+    this.batches.more(away, lines.value()?.length ?? 0).subscribe({
+      next: (older) => lines.change((all) => [...all, ...older]),
       error: (error: Error) => this.notices.say(error.message),
     });
   }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { type Material } from '#core/material/material';
 import { litresIn } from '#core/units/factors';
 import { Notices } from '../data/notices';
-import { ShelfService, type ShelfLine } from '../data/shelf';
+import { ShelfService, type ShelfChange } from '../data/shelf';
 import { Units } from '../data/units';
 import { NumberField } from '../ui/fields/number-field';
 import { TickField } from '../ui/fields/tick-field';
@@ -112,7 +112,7 @@ export class ShelfLineRow {
     this.units.system() === 'metric' ? { unit: 'L', litres: 1 } : { unit: 'gal', litres: litresIn.gallon },
   );
 
-  protected put(change: Partial<ShelfLine>): void {
-    this.shelf.put({ ...this.line(), ...change }, (why) => this.notices.say(`Not kept: ${why}`));
+  protected put(change: ShelfChange): void {
+    this.shelf.change(this.material().id, change, (why) => this.notices.say(`Not kept: ${why}`));
   }
 }

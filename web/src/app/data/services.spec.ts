@@ -26,10 +26,10 @@ describe('the shelf', () => {
     const shelf = TestBed.inject(ShelfService);
     http.expectOne('/api/shelf').flush([line]);
     let why = '';
-    shelf.put({ ...line, costPerL: 9 }, (reason) => (why = reason));
+    shelf.change('loam', { costPerL: 9 }, (reason) => (why = reason));
     expect(shelf.line('loam').costPerL).toBe(9);
     const sent = http.expectOne('/api/shelf/loam');
-    expect(sent.request.body).toEqual({ here: true, costPerL: 9, useUp: false });
+    expect([sent.request.method, sent.request.body]).toEqual(['PATCH', { costPerL: 9 }]);
     sent.flush({ detail: 'the disk is full' }, { status: 500, statusText: 'x' });
     expect([shelf.line('loam').costPerL, why]).toEqual([0.1, 'the disk is full']);
   });

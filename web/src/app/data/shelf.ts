@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { type ShelfLine } from '#contract/shelf';
+import { type ShelfChange, type ShelfLine } from '#contract/shelf';
 import { Api } from './api';
 import { Resource } from './resource';
 
@@ -14,11 +14,12 @@ export class ShelfService {
     return line ?? { material, here: false, costPerL: null, useUp: false };
   }
 
-  put(line: ShelfLine, failed: (why: string) => void): void {
-    const before = this.line(line.material);
-    this.place(line);
-    const { material, ...body } = line;
-    this.api.call('putShelfLine', { params: { material }, body }).subscribe({
+  /** What is not named stays as it stands, whoever changed it. */
+  change(material: string, change: ShelfChange, failed: (why: string) => void): void {
+    const before = this.line(material);
+    this.place({ ...before, ...change } as ShelfLine);
+    this.api.call('changeShelfLine', { params: { material }, body: change }).subscribe({
+      next: (line) => this.place(line),
       error: (error: Error) => {
         this.place(before);
         failed(error.message);
@@ -31,4 +32,4 @@ export class ShelfService {
   }
 }
 
-export type { ShelfLine };
+export type { ShelfChange, ShelfLine };

@@ -1,3 +1,4 @@
+import { type ShelfService } from '../data/shelf';
 import { type HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { conflictOf, formulated, searchAll, fastAndLimits } from '#core/finder/formulate';
@@ -44,8 +45,8 @@ describe('what is asked', () => {
   test('a wish that nothing can tell apart is none: a price is unknown, nothing wants using up', () => {
     expect(wishes.job()!.preferences.useUp).toBe(0);
     TestBed.inject(Wishes);
-    const service = wishes as unknown as { shelf: { put: (line: object, failed: () => void) => void } };
-    service.shelf.put({ ...shelf[0]!, costPerL: null, useUp: true }, () => undefined);
+    const service = wishes as unknown as { shelf: ShelfService };
+    service.shelf.change(shelf[0]!.material, { costPerL: null, useUp: true }, () => undefined);
     const { preferences } = wishes.job()!;
     expect(preferences.price).toBe(0);
     expect(preferences.useUp).toBeGreaterThan(0);

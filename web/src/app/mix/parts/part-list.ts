@@ -23,7 +23,11 @@ const MOST_ON_SLIDER = 12;
 })
 export class PartList {
   protected readonly store = inject(RecipeStore);
-  protected readonly mostOnSlider = MOST_ON_SLIDER;
+  /** As far as the sliders go: the largest part does not stand pinned at the end. */
+  protected readonly mostOnSlider = computed(() => {
+    const largest = Math.max(0, ...this.store.recipe().components.map((c) => c.parts));
+    return largest <= MOST_ON_SLIDER ? MOST_ON_SLIDER : Math.ceil((1.25 * largest) / 10) * 10;
+  });
   protected readonly says = materialSays;
   protected readonly shortName = shortName;
 

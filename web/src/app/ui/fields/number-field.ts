@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { Units } from '../../data/units';
 import { shownIn } from '../words/shown-in';
-import { keptNumber, numberProblem, readNumber, type Within } from './number-text';
+import { keptNumber, numberProblem, readIn, type Within } from './number-text';
 
 let count = 0;
 
@@ -57,21 +57,25 @@ export class NumberField {
       return value === undefined ? undefined : value / this.shown().per + this.shown().zero;
     }),
     computation: (value, previous) => {
-      if (previous && same(value, readNumber(previous.value))) return previous.value;
+      if (previous && same(value, this.read(previous.value))) return previous.value;
       return value === undefined ? '' : String(Number(value.toFixed(3)));
     },
   });
   protected readonly problem = computed(() => {
-    const number = readNumber(this.typed());
+    const number = this.read(this.typed());
     if (number === undefined) return '';
     const { per, zero } = this.shown();
     return numberProblem(this.name(), number, this.within(), per, this.whole(), zero);
   });
 
+  private read(text: string): number | undefined {
+    return readIn(text, this.shown().unit, this.shown().per);
+  }
+
   protected take(text: string): void {
     this.typed.set(text);
     if (this.problem()) return;
-    const number = readNumber(text);
+    const number = this.read(text);
     const { per, zero } = this.shown();
     this.value.set(number === undefined ? undefined : keptNumber(number - zero, this.within(), per));
   }

@@ -1,8 +1,21 @@
+import { litresWritten } from '#core/units/volume-words';
 import { type LimitName, limits, type Range } from '#core/units/limits';
 
 /** A number as people type it, with a point or a comma; undefined for nothing, NaN for what is no number. */
 export const readNumber = (text: string): number | undefined =>
   text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'));
+
+/** Units that stand for a volume on the screen. */
+const volumes = new Set(['L', 'gal', 'quarts']);
+
+/**
+ * What is typed into a field that is read in a unit; a volume may bring its own: "2 ft³", "1 yd3", "12 quarts".
+ * @param per of what it is kept in (litres), one of what is shown
+ */
+export function readIn(text: string, unit: string, per: number): number | undefined {
+  const litres = volumes.has(unit) ? litresWritten(text) : undefined;
+  return litres === undefined ? readNumber(text) : litres / per;
+}
 
 /** Where a number may lie: a name in the one table of ranges, or a range of its own. */
 export type Within = LimitName | Range;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { keptNumber, numberProblem, rangeOf, readNumber, type Within } from './number-text';
+import { keptNumber, numberProblem, rangeOf, readIn, type Within } from './number-text';
 
 let count = 0;
 
@@ -70,14 +70,14 @@ export class Stepper {
   /** What stands in the field: the value, until a person types. */
   protected readonly typed = linkedSignal(() => written(this.shown()));
   protected readonly problem = computed(() => {
-    const number = readNumber(this.typed()) ?? NaN;
+    const number = readIn(this.typed(), this.unit(), this.per()) ?? NaN;
     return numberProblem(this.label(), number, this.within(), this.per());
   });
 
   protected take(text: string): void {
     this.typed.set(text);
     if (this.problem()) return;
-    const number = readNumber(text);
+    const number = readIn(text, this.unit(), this.per());
     if (number !== undefined && number !== this.shown()) this.emit(number);
   }
 
