@@ -89,7 +89,7 @@ test('the whole flow with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('128-cell tray').first()).toBeVisible();
+  await expect(page.locator('app-job-panel').getByText('128-cell tray').first()).toBeVisible();
   await tabTo(page, /^Number of trays$/);
   await tabTo(page, /^Number of trays$/);
   await page.keyboard.type('15');

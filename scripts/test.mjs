@@ -1,5 +1,6 @@
 // npm test: install, then every check there is; the last line counts.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, checkNode, install, root, run } from './prepare.mjs';
@@ -45,18 +46,28 @@ mkdirSync(join(root, 'dist'), { recursive: true });
 
 let passed = 0;
 let failed = 0;
-function check(name, script, args = []) {
-  console.log(`\n== ${name}`);
-  const ok = run('npm', ['run', '--silent', script, ...args]) === 0;
-  if (ok) passed++;
-  else failed++;
-  return ok;
+/** One after the other; what each says is printed when it is done, so that two lanes do not mix. */
+async function lane(...checks) {
+  for (const [name, script] of checks) {
+    const child = spawn('npm', ['run', '--silent', script], {
+      cwd: root,
+      shell: process.platform === 'win32',
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let said = '';
+    child.stdout.on('data', (text) => (said += text));
+    child.stderr.on('data', (text) => (said += text));
+    const [status] = await once(child, 'close');
+    console.log(`\n== ${name}\n${said.trimEnd()}`);
+    if (status === 0) passed++;
+    else failed++;
+  }
 }
 
-check('types', 'typecheck');
-check('lint and format', 'lint');
-check('imports', 'imports');
-check('OpenAPI', 'openapi');
+await Promise.all([
+  lane(['types', 'typecheck'], ['imports', 'imports']),
+  lane(['lint and format', 'lint'], ['OpenAPI', 'openapi']),
+]);
 
 console.log('\n== unit tests');
 const jestReport = join(root, 'dist', 'jest-report.json');

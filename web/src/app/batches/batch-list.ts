@@ -26,10 +26,8 @@ const mayHaveMore = (lines: readonly unknown[] | undefined): boolean =>
         <li>
           <a [routerLink]="['/batches', line.id]">
             <span class="day">{{ line.madeOn | date: 'd MMM' }}</span>
-            <span class="name"
-              ><b>{{ line.name }}</b
-              ><span class="term">{{ stageNames[line.stage].name }} · {{ line.vessel | said }}</span></span
-            >
+            <b class="name">{{ line.name }}</b>
+            <span class="into">{{ stageNames[line.stage].name }} · {{ line.vessel | said }}</span>
             <span class="litres"><app-amount [of]="{ volumeL: line.litres }" /></span>
           </a>
         </li>

@@ -7,6 +7,7 @@ import {
   inject,
   linkedSignal,
   untracked,
+  signal,
 } from '@angular/core';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { recipeFromLink, recipeToLink } from '#core/recipe/link';
@@ -17,7 +18,9 @@ import { readKept, writeKept } from '../data/kept';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
-import { oddsWords, readingWords } from '../ui/words/words';
+import { Amount } from '../ui/words/amount';
+import { SaidPipe } from '../ui/words/said';
+import { oddsWords, readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from './answer/cut-through';
 import { DoseList } from './doses/dose-list';
 import { FlagList } from './answer/flag-list';
@@ -62,6 +65,7 @@ const reloaded = (): boolean =>
   styleUrl: './mix-page.scss',
   host: { '(document:keydown)': 'onKey($event)' },
   imports: [
+    Amount,
     CutThrough,
     DoseList,
     FetchState,
@@ -73,6 +77,7 @@ const reloaded = (): boolean =>
     ReadingRuler,
     RecipeBar,
     RouterLink,
+    SaidPipe,
   ],
 })
 export class MixPage {
@@ -101,6 +106,9 @@ export class MixPage {
   );
   /** In plain odds: "9 in 10". */
   protected readonly odds = computed(() => oddsWords(this.sure.result()?.allInside ?? 0));
+  /** On the phone the job is one line until it is to be changed: the answer comes first. */
+  protected readonly jobOpen = signal(false);
+  protected readonly stageNames = stageNames;
   protected readonly impossible = computed(() => {
     const outcome = this.store.outcome();
     return outcome.state === 'impossible' ? outcome.why : '';

@@ -10,6 +10,7 @@ import { ChoiceField } from '../../ui/fields/choice-field';
 import { Stepper } from '../../ui/fields/stepper';
 import { shortName } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
+import { isSought, MenuSearch } from '../../ui/fields/menu-search';
 import { TakeOut } from '../take-out';
 import { SwapMenu } from './swap-menu';
 import { WhereFrom } from '../answer/where-from';
@@ -30,7 +31,7 @@ const kinds: Record<AmendmentKind, string> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './dose-list.html',
   styleUrl: './dose-list.scss',
-  imports: [ChoiceField, NgbDropdownModule, Amount, Stepper, SwapMenu, TakeOut, WhereFrom],
+  imports: [ChoiceField, NgbDropdownModule, Amount, MenuSearch, Stepper, SwapMenu, TakeOut, WhereFrom],
 })
 export class DoseList {
   protected readonly store = inject(RecipeStore);
@@ -49,6 +50,11 @@ export class DoseList {
     const used = new Set(this.store.recipe().amendments.map((d) => d.amendment));
     return this.all().filter((a) => !used.has(a.id));
   });
+
+  protected readonly sought = signal('');
+  protected readonly offered = computed(() =>
+    this.absent().filter((one) => isSought(this.sought(), one.name, kinds[one.kind])),
+  );
 
   /** What the stepper of a dose counts in: g/L, or lb/yd³ of US trade sheets. */
   protected readonly doseUnit = computed(() =>

@@ -6,6 +6,7 @@ import { Amount } from '../../ui/words/amount';
 import { Stepper } from '../../ui/fields/stepper';
 import { Swatch } from '../../ui/pictures/swatch';
 import { materialSays, shortName } from '../../ui/words/words';
+import { isSought, MenuSearch } from '../../ui/fields/menu-search';
 import { TakeOut } from '../take-out';
 import { RecipeStore } from '../../bench/recipe-store';
 import { SwapMaterial } from './swap-material';
@@ -19,7 +20,7 @@ const MOST_ON_SLIDER = 12;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './part-list.html',
   styleUrl: './part-list.scss',
-  imports: [NgbDropdownModule, Amount, Stepper, SwapMaterial, Swatch, WhereFrom, TakeOut],
+  imports: [NgbDropdownModule, Amount, MenuSearch, Stepper, SwapMaterial, Swatch, WhereFrom, TakeOut],
 })
 export class PartList {
   protected readonly store = inject(RecipeStore);
@@ -67,6 +68,11 @@ export class PartList {
     const used = new Set(this.store.recipe().components.map((c) => c.material));
     return [...(this.store.library()?.materials.values() ?? [])].filter((m) => !used.has(m.id));
   });
+
+  protected readonly sought = signal('');
+  protected readonly offered = computed(() =>
+    this.absent().filter((m) => isSought(this.sought(), m.name, materialSays(m.id, m.role))),
+  );
 
   protected setParts(id: string, parts: number): void {
     const components = this.store.recipe().components.map((c) => (c.material === id ? { ...c, parts } : c));
