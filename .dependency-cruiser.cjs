@@ -56,7 +56,7 @@ module.exports = {
     {
       name: 'testing-only-from-tests',
       severity: 'error',
-      from: { pathNot: '(\\.spec\\.ts$|^testing/|^scripts/)' },
+      from: { pathNot: '(\\.spec\\.ts$|^(testing|scripts|e2e)/)' },
       to: { path: '^testing/' },
     },
     {

@@ -2,7 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
-import { serve } from './server';
+import { serve } from '#testing/serve';
 
 /**
  * Every worker has a server and a demo nursery of its own, so that files can run side by side. A page on which any script error, content-policy refusal or console error fails the

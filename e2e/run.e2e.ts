@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type APIRequestContext, type Page } from '@playwright/test';
 import { expect, field, test } from './bench';
-import { serve } from './server';
+import { serve } from '#testing/serve';
 
 /** Tells a stand-in what lies on it or in what it stands, and mends it. */
 async function give(request: APIRequestContext, id: string, truth: number): Promise<void> {

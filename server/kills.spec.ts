@@ -1,0 +1,24 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type EndpointName, routes } from '#contract/routes';
+import { killInTheMiddle } from '#testing/kills';
+
+/** Nothing of the data folder changes by these. */
+const WRITES_NOTHING = new Set<EndpointName>([
+  ...(['evaluate', 'batchSheet', 'formulate', 'hotWater', 'sowing'] as const),
+  ...(['letWeatherAnswer', 'calibrate', 'putOnInstrument', 'failInstrument'] as const),
+]);
+
+test('twenty kills in the middle of writes: nothing acknowledged is lost, nothing is doubled', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'welcome-kill-'));
+  const tally = await killInTheMiddle(folder, 20, Math.random);
+  expect([tally.lost, tally.doubled]).toEqual([[], []]);
+  expect(tally.acknowledged).toBeGreaterThan(100);
+  expect(tally.sentAgain).toBeGreaterThan(0);
+  const writing = (Object.keys(routes) as EndpointName[]).filter(
+    (name) => routes[name][0] !== 'GET' && !WRITES_NOTHING.has(name),
+  );
+  expect([...tally.endpoints].sort()).toEqual(writing.sort());
+  rmSync(folder, { recursive: true });
+}, 240_000);

@@ -1,0 +1,210 @@
+import { randomUUID } from 'node:crypto';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { type EndpointName, routes } from '#contract/routes';
+import { type Served, serve } from '#testing/serve';
+
+/** What came of it. */
+export interface Tally {
+  kills: number;
+  /** Writes that were answered before the server died. */
+  acknowledged: number;
+  /** Writes that were not, and were sent again under the same key. */
+  sentAgain: number;
+  /** Acknowledged and not there afterwards; there more than once. */
+  lost: string[];
+  doubled: string[];
+  /** Endpoints that were written through. */
+  endpoints: Set<EndpointName>;
+}
+
+interface Create {
+  endpoint: EndpointName;
+  path: string;
+  table: string;
+  body: { key: string };
+  answered: boolean;
+}
+
+/** One thing that is set again and again: after a kill it is what was acknowledged last, or what was under way. */
+interface Register {
+  write: (turn: number) => { endpoint: EndpointName; path: string; body?: object };
+  read: string;
+  /** What the row then holds. */
+  value: (turn: number) => unknown;
+  acknowledged: number;
+  begun: number;
+}
+
+const methodOf = (name: EndpointName): string => routes[name][0];
+
+/**
+ * Kills a server in the middle of writes through every endpoint that writes, starts it again on the same folder, and
+ * counts what was lost or doubled; what was not acknowledged is sent again.
+ * @param random from 0 to 1, for the moment of each kill
+ */
+export async function killInTheMiddle(folder: string, kills: number, random: () => number): Promise<Tally> {
+  const tally: Tally = {
+    ...{ kills, acknowledged: 0, sentAgain: 0, lost: [], doubled: [] },
+    endpoints: new Set(),
+  };
+  const start = (): Promise<Served> => serve(folder, 0, { WELCOME_DEMO: '0' });
+  let server = await start();
+  const send = async (endpoint: EndpointName, path: string, body?: object): Promise<unknown> => {
+    const answer = await fetch(`${server.address}/api${path}`, {
+      method: methodOf(endpoint),
+      headers: { 'content-type': 'application/json' },
+      ...(body && { body: JSON.stringify(body) }),
+    });
+    if (!answer.ok) throw new Refused(`${endpoint} ${path}: ${answer.status} ${await answer.text()}`);
+    tally.endpoints.add(endpoint);
+    return answer.status === 204 ? null : answer.json();
+  };
+
+  // What the writes need to be there.
+  const recipe = starterMixes.germination;
+  const mix = { key: randomUUID(), name: 'Base', recipe };
+  const batch = {
+    ...{ key: randomUUID(), name: 'Base', recipe, madeOn: '2026-01-02', units: 'metric' },
+    scoop: 'bucket-10l',
+  };
+  await send('keepMix', '/mixes', mix);
+  await send('keepBatch', '/batches', batch);
+  await send('keepMeasure', '/measures', { key: randomUUID(), name: 'Base', litres: 7 });
+
+  const creates = (): Create[] => {
+    const one = (endpoint: EndpointName, path: string, table: string, body: object): Create => ({
+      ...{ endpoint, path, table, answered: false },
+      body: { key: randomUUID(), ...body },
+    });
+    const entry = { seen: 1e9, data: { kind: 'note', text: 'looked at it' } };
+    return [
+      one('keepMix', '/mixes', 'mixes', { name: 'Mix', recipe }),
+      one('keepMixVersion', '/mixes/1/versions', 'mix_versions', { recipe }),
+      one('keepBatch', '/batches', 'batches', { ...batch, key: randomUUID(), name: 'Batch' }),
+      one('addEntry', '/batches/1/entries', 'entries', entry),
+      one('addLot', '/lots', 'lots', { item: 'peat-fine', name: 'Bale', receivedOn: '2026-01-02' }),
+      one('keepMeasure', '/measures', 'measures', { name: 'Cup', litres: 0.25 }),
+      one('addEntry', '/batches/1/entries', 'entries', entry),
+    ];
+  };
+  const away = (
+    one: 'mixes' | 'batches' | 'measures',
+    names: readonly [EndpointName, EndpointName],
+  ): Register => ({
+    write: (turn) =>
+      turn % 2
+        ? { endpoint: names[0], path: `/${one}/1` }
+        : { endpoint: names[1], path: `/${one}/1/restore` },
+    read: `SELECT deleted_at IS NOT NULL AS value FROM ${one} WHERE id = 1`,
+    value: (turn) => turn % 2,
+    ...{ acknowledged: 0, begun: 0 },
+  });
+  const registers: Register[] = [
+    {
+      write: (turn) => ({ endpoint: 'renameMix', path: '/mixes/1', body: { name: `Name ${turn}` } }),
+      read: 'SELECT name AS value FROM mixes WHERE id = 1',
+      value: (turn) => (turn === 0 ? 'Base' : `Name ${turn}`),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'putShelfLine', path: '/shelf/loam' },
+        body: { here: true, costPerL: turn },
+      }),
+      read: `SELECT price AS value FROM items WHERE id = 'loam'`,
+      value: (turn) => turn || null,
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({ endpoint: 'changeShelfLine', path: '/shelf/compost', body: { costPerL: turn } }),
+      read: `SELECT price AS value FROM items WHERE id = 'compost'`,
+      value: (turn) => turn || null,
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'setNursery', path: '/nursery' },
+        body: { timeZone: turn % 2 ? 'Asia/Tokyo' : 'Europe/Rome' },
+      }),
+      read: `SELECT value FROM folder WHERE key = 'time-zone'`,
+      value: (turn) => (turn === 0 ? undefined : turn % 2 ? 'Asia/Tokyo' : 'Europe/Rome'),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    away('measures', ['putAwayMeasure', 'restoreMeasure']),
+  ];
+  const awayAlone: Register[] = [
+    away('mixes', ['putAwayMix', 'restoreMix']),
+    away('batches', ['putAwayBatch', 'restoreBatch']),
+  ];
+
+  for (let kill = 0; kill < kills; kill++) {
+    const made = Array.from({ length: 3 }, creates).flat();
+    let dead = false;
+    // Away and back again by turns with writes to the same row: what is put away takes none.
+    const turned = kill % 4 === 3 ? awayAlone : registers;
+    const shoved = kill % 4 === 3 ? made.filter((one) => !/\/1\//.test(one.path)) : made;
+    const work = [
+      ...shoved.map(async (one) => {
+        await send(one.endpoint, one.path, one.body);
+        one.answered = true;
+        tally.acknowledged++;
+      }),
+      ...turned.map(async (register) => {
+        while (!dead) {
+          const turn = ++register.begun;
+          const { endpoint, path, body } = register.write(turn);
+          await send(endpoint, path, body);
+          register.acknowledged = turn;
+          tally.acknowledged++;
+        }
+      }),
+    ].map((one) =>
+      one.catch((error: unknown) => {
+        // A connection that broke is what this is about; a refusal is not.
+        if (error instanceof Refused) throw error;
+      }),
+    );
+    await new Promise((wait) => setTimeout(wait, 5 + 120 * random()));
+    dead = true;
+    server.process.kill('SIGKILL');
+    await Promise.all(work);
+    server = await start();
+
+    const db = new Database(join(folder, 'welcome.sqlite'), { readonly: true });
+    const count = (one: Create): number =>
+      (db.prepare(`SELECT count(*) AS n FROM ${one.table} WHERE key = ?`).get(one.body.key) as { n: number })
+        .n;
+    for (const one of shoved) {
+      if (one.answered && count(one) === 0) tally.lost.push(`${one.endpoint} ${one.body.key}`);
+      if (one.answered) continue;
+      tally.sentAgain++;
+      await send(one.endpoint, one.path, one.body);
+      if (count(one) === 0) tally.lost.push(`${one.endpoint} ${one.body.key}, sent again`);
+    }
+    for (const one of shoved) if (count(one) > 1) tally.doubled.push(`${one.endpoint} ${one.body.key}`);
+    for (const register of [...registers, ...awayAlone]) {
+      const row = db.prepare(register.read).get() as { value: unknown } | undefined;
+      const fits = [register.acknowledged, register.begun].find((turn) => {
+        const wanted = register.value(turn);
+        return wanted === undefined || wanted === row?.value;
+      });
+      if (fits === undefined)
+        tally.lost.push(`${register.write(register.acknowledged).endpoint}: holds ${String(row?.value)}`);
+      else register.acknowledged = register.begun = fits;
+    }
+    db.close();
+    // Whatever stands away is brought back for the next round.
+    for (const register of awayAlone) {
+      if (register.begun % 2 === 0) continue;
+      const { endpoint, path } = register.write(++register.begun);
+      await send(endpoint, path);
+      register.acknowledged = register.begun;
+    }
+  }
+  server.process.kill('SIGKILL');
+  return tally;
+}
+
+class Refused extends Error {}
