@@ -68,6 +68,10 @@ const materialSchema = numbers(
   peatFree: z.boolean(),
   renewableWithinDecades: z.boolean(),
   dusty: z.boolean(),
+  // Not known when the earliest batches were kept: then they did nothing.
+  airEntryCm: z.number().default(0),
+  bufferSlopePerPh: z.number().default(0),
+  carbonateMeqPerL: z.number().default(0),
 }) satisfies z.ZodType<Material>;
 
 /** What to do, in order. */

@@ -73,6 +73,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
   await send('keepBatch', '/batches', batch);
   await send('keepMeasure', '/measures', { key: randomUUID(), name: 'Base', litres: 7 });
 
+  let litres = 0;
   const creates = (): Create[] => {
     const one = (endpoint: EndpointName, path: string, table: string, body: object): Create => ({
       ...{ endpoint, path, table, answered: false },
@@ -81,7 +82,10 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     const entry = { seen: 1e9, data: { kind: 'note', text: 'looked at it' } };
     return [
       one('keepMix', '/mixes', 'mixes', { name: 'Mix', recipe }),
-      one('keepMixVersion', '/mixes/1/versions', 'mix_versions', { recipe }),
+      // Keeping what was kept already makes no version.
+      one('keepMixVersion', '/mixes/1/versions', 'mix_versions', {
+        recipe: { ...recipe, job: { litres: ++litres } },
+      }),
       one('keepBatch', '/batches', 'batches', { ...batch, key: randomUUID(), name: 'Batch' }),
       one('addEntry', '/batches/1/entries', 'entries', entry),
       one('addLot', '/lots', 'lots', { item: 'peat-fine', name: 'Bale', receivedOn: '2026-01-02' }),

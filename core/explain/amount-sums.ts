@@ -1,6 +1,6 @@
 import { targetSaturation, usualMoisture } from '#core/mix/moisture';
 import { neutralisingMeqPerG } from '#core/material/amendment';
-import { limedMeqPerL } from '#core/mix/ph';
+import { bufferOnTheWay, limedMeqPerL } from '#core/mix/ph';
 import { COMPUTED, LIBRARY, term, type SumOf } from '#core/explain/sum';
 
 /** Computed numbers beside the readings that can say where they come from. */
@@ -16,7 +16,7 @@ export const amountSums: Record<AmountId, SumOf> = {
     const before = term('pH of the parts', e.acidity.phBeforeLime, '', 'buffer-weighted mean');
     const buffer = term(
       'buffer',
-      e.acidity.bufferMeqPerLPerPh,
+      bufferOnTheWay(e.acidity, target?.ph ?? 0),
       'meq/L per pH',
       input.measured?.jar ? 'your jar test' : LIBRARY,
     );

@@ -1,6 +1,6 @@
 import { type ReadingId } from '#core/judge/readings';
 import { neutralisingMeqPerG } from '#core/material/amendment';
-import { CARBONATE_CEILING_PH, limedMeqPerL } from '#core/mix/ph';
+import { CARBONATE_CEILING_PH, limedMeqPerL, bufferOnTheWay, uncappedPh } from '#core/mix/ph';
 import { fixed } from '#core/units/show';
 import { fillDepthMm } from '#core/vessel/vessel';
 import { COMPUTED, LIBRARY, term, type SumOf } from '#core/explain/sum';
@@ -70,7 +70,7 @@ export const readingSums: Record<ReadingId, SumOf> = {
     );
     const buffer = term(
       'buffer',
-      e.acidity.bufferMeqPerLPerPh,
+      bufferOnTheWay(e.acidity, uncappedPh(e.acidity, limedMeqPerL(e.doses))),
       'meq/L per pH',
       input.measured?.jar ? 'your jar test' : LIBRARY,
     );

@@ -3,7 +3,16 @@ import { starterDoseGPerL } from '#core/finder/starter';
 import { MOST_EARTHY_SHARE } from '#core/judge/windows';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { MOST_COMPACTION } from '#core/mix/composition';
-import { limeDoseGPerL, limedMeqPerL, phAfter, type Dose } from '#core/mix/ph';
+import {
+  acidityOf,
+  type AcidSums,
+  limeDoseGPerL,
+  limedMeqPerL,
+  linearAcidity,
+  phAfter,
+  type Dose,
+} from '#core/mix/ph';
+import { pressed, type Pressing } from '#core/mix/water-air';
 import { elementsOfDoses } from '#core/mix/salts';
 import { shrinkageOf } from '#core/mix/packing';
 import { checkRange, OutOfRange } from '#core/units/check';
@@ -31,8 +40,8 @@ export class FastEvaluation {
   /** @throws RangeError for an empty or too long shelf, or a number out of range */
   constructor(readonly spec: FastEvaluationSpec) {
     const { shelved, lime, fixedDoses } = spec;
-    this.table = new FastTable(shelved, spec.vessel);
     checkRange('compaction', spec.compaction, 0, MOST_COMPACTION);
+    this.table = new FastTable(shelved, spec.vessel, spec.compaction);
     for (const [name, value] of Object.entries(spec.preferences))
       checkRange(`preferences.${name}`, value as number, 0, 100);
     this.size = shelved.length;
@@ -95,19 +104,27 @@ export class FastEvaluation {
     const { spec, looked, table } = this;
     const m = members.length;
     const shrinkage = shrinkageOf(table.packing, members, parts, this.solidsScratch);
-    const d = 1 / ((1 - shrinkage) * (1 - spec.compaction));
+    const mixed = 1 / (1 - shrinkage);
+    const firmed = 1 / (1 - spec.compaction);
+    const d = mixed * firmed;
     let total = 0;
     for (let i = 0; i < m; i++) total += parts[i]!;
-    let [solid, buffer, acid, ph, salts, n] = [0, 0, 0, 0, 0, 0];
+    let [solid, residual, salts, n] = [0, 0, 0, 0];
+    let [a, b, c, carbonate, carbonatePh, ph] = [0, 0, 0, 0, 0, 0];
     let [cohesion, largest, w10, w50, earthy, peat] = [0, 0, 0, 0, 0, 0];
     let [cost, gone, density] = [0, 0, 0];
     for (let i = 0; i < m; i++) {
       const at = members[i]!;
       const f = parts[i]! / total;
       solid += f * table.solid[at]!;
-      buffer += f * table.buffer[at]!;
-      acid += f * table.buffer[at]! * table.ph[at]!;
-      ph += f * table.ph[at]!;
+      residual += f * table.residual[at]!;
+      const acid = table.acid[at]!;
+      a += f * acid.a;
+      b += f * acid.b;
+      c += f * acid.c;
+      carbonate += f * acid.carbonate;
+      carbonatePh += f * acid.carbonatePh;
+      ph += f * acid.ph;
       salts += f * table.salts[at]!;
       n += f * table.n[at]!;
       cohesion += f * table.cohesion[at]!;
@@ -123,13 +140,22 @@ export class FastEvaluation {
     const pores = 1 - d * solid;
     if (pores <= 0.02) return false;
 
-    const water = table.drainedWater(members, parts, total, d, pores);
+    pressing.pores = pores;
+    pressing.loosePores = 1 - mixed * solid;
+    pressing.residual = mixed * residual;
+    pressing.firmed = firmed;
+    const water = table.drainedWater(members, parts, total, mixed, pressing);
     const air = Math.max(0, pores - water);
-    const easy = Math.min(pores, d * w10) - Math.min(pores, d * w50);
+    const easy = pressed(pressing, mixed * w10) - pressed(pressing, mixed * w50);
 
     const phAim = earthy > MOST_EARTHY_SHARE ? spec.aims.phEarthy : spec.aims.ph;
-    acidityScratch.bufferMeqPerLPerPh = d * buffer;
-    acidityScratch.phBeforeLime = buffer > 0 ? acid / buffer : ph;
+    sums.a = a;
+    sums.b = b;
+    sums.c = c;
+    sums.carbonate = carbonate;
+    sums.carbonatePh = carbonatePh;
+    sums.ph = ph;
+    acidityOf(sums, d, acidityScratch);
     const limeGPerL = spec.lime
       ? limeDoseGPerL(acidityScratch, spec.lime, (phAim.low + phAim.high) / 2, this.fixed.meq)
       : 0;
@@ -223,4 +249,6 @@ export class FastEvaluation {
   }
 }
 
-const acidityScratch = { bufferMeqPerLPerPh: 0, phBeforeLime: 0 };
+const acidityScratch = linearAcidity(0, 0);
+const sums: AcidSums = { a: 0, b: 0, c: 0, carbonate: 0, carbonatePh: 0, ph: 0 };
+const pressing: Pressing = { loosePores: 0, pores: 0, residual: 0, firmed: 1 };

@@ -1,8 +1,9 @@
 import { isEarthy } from '#core/material/families';
 import { type Material } from '#core/material/material';
-import { waterOf } from '#core/material/retention';
+import { retentionOf, waterOf } from '#core/material/retention';
 import { packingTable } from '#core/mix/packing';
-import { columnOf, retentionProfile } from '#core/mix/water-air';
+import { acidSumsOf, type AcidSums } from '#core/mix/ph';
+import { columnOf, looseSuction, type Pressing, retentionProfile } from '#core/mix/water-air';
 import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { type Vessel } from '#core/vessel/vessel';
@@ -14,13 +15,15 @@ export class FastTable {
   readonly packing;
   readonly solid: Float64Array;
   readonly density: Float64Array;
-  readonly buffer: Float64Array;
-  readonly ph: Float64Array;
+  /** Sums that make an acidity; see AcidSums. */
+  readonly acid: readonly AcidSums[];
+  /** θ_r of each. */
+  readonly residual: Float64Array;
   readonly salts: Float64Array;
   readonly n: Float64Array;
   readonly cohesion: Float64Array;
   readonly largest: Float64Array;
-  /** Water at 10 and 50 cm, parts of volume. */
+  /** Water at 10 and 50 cm of the finished mix, of the loose material. */
   readonly water10: Float64Array;
   readonly water50: Float64Array;
   /** 1 where it is earthy, has peat in it, wants using up; else 0. */
@@ -35,7 +38,7 @@ export class FastTable {
   private readonly weightBelow: Float64Array;
 
   /** @throws RangeError for an empty or too long shelf, or a price out of range */
-  constructor(shelved: readonly Shelved[], vessel: Vessel) {
+  constructor(shelved: readonly Shelved[], vessel: Vessel, compaction: number) {
     if (shelved.length < 1 || shelved.length > MOST_ON_SHELF)
       throw new OutOfRange('materials', shelved.length, `1 to ${MOST_ON_SHELF} materials`);
     this.size = shelved.length;
@@ -44,7 +47,8 @@ export class FastTable {
     const of = (read: (m: Material) => number): Float64Array =>
       Float64Array.from(shelved, (s) => read(s.material));
     this.packing = packingTable(shelved.map((s) => s.material));
-    this.theta = shelved.map((s) => retentionProfile(s.material, column));
+    const suctionScale = looseSuction(1 / (1 - compaction));
+    this.theta = shelved.map((s) => retentionProfile(s.material, column, 0, suctionScale));
     this.waterAbove = this.theta.map((profile) => {
       const sums = new Float64Array(this.heights + 1);
       for (let k = this.heights - 1; k >= 0; k--) sums[k] = sums[k + 1]! + column.weights[k]! * profile[k]!;
@@ -55,14 +59,14 @@ export class FastTable {
       this.weightBelow[k + 1] = this.weightBelow[k]! + column.weights[k]!;
     this.solid = of((m) => 1 - m.totalPorosity);
     this.density = of((m) => m.dryBulkDensityGPerL);
-    this.buffer = of((m) => m.bufferMeqPerLPerPh);
-    this.ph = of((m) => m.ph);
+    this.acid = shelved.map((s) => acidSumsOf(s.material));
+    this.residual = of((m) => retentionOf(m).thetaR);
     this.salts = of((m) => m.saltsMeqPerL);
     this.n = of((m) => m.availableNMgPerL);
     this.cohesion = of((m) => m.cohesion);
     this.largest = of((m) => m.maxParticleMm);
-    this.water10 = of((m) => waterOf(m, 10));
-    this.water50 = of((m) => waterOf(m, 50));
+    this.water10 = of((m) => waterOf(m, 10 * suctionScale));
+    this.water50 = of((m) => waterOf(m, 50 * suctionScale));
     this.earthy = of((m) => (isEarthy(m) ? 1 : 0));
     this.peat = of((m) => (m.peatFree ? 0 : 1));
     this.cost = Float64Array.from(shelved, (s) =>
@@ -71,27 +75,39 @@ export class FastTable {
     this.useUp = Float64Array.from(shelved, (s) => (s.useUp ? 1 : 0));
   }
 
-  /** Mean of min(pores, D Σ f θ) over the vessel: full below the height where the sum first falls under the pores. */
+  /**
+   * Mean of `pressed(g)` over the vessel, g = D_s Σ f θ: full below the height where g first falls under the unfirmed
+   * pores, and a straight line in g above it.
+   */
   drainedWater(
     members: ArrayLike<number>,
     parts: ArrayLike<number>,
     total: number,
-    d: number,
-    pores: number,
+    mixed: number,
+    pressing: Pressing,
   ): number {
     const m = members.length;
-    const scale = d / total;
+    const scale = mixed / total;
+    const { loosePores, pores, residual } = pressing;
     let low = 0;
     let high = this.heights;
     while (low < high) {
       const middle = (low + high) >> 1;
       let held = 0;
       for (let i = 0; i < m; i++) held += parts[i]! * this.theta[members[i]!]![middle]!;
-      if (held * scale < pores) high = middle;
+      if (held * scale < loosePores) high = middle;
       else low = middle + 1;
     }
     let above = 0;
     for (let i = 0; i < m; i++) above += parts[i]! * this.waterAbove[members[i]!]![low]!;
-    return pores * this.weightBelow[low]! + scale * above;
+    const full = this.weightBelow[low]!;
+    const free = loosePores - residual;
+    if (free <= 1e-9) return pores;
+    const bound = Math.min(pores, pressing.firmed * residual);
+    return (
+      pores * full +
+      bound * (1 - full) +
+      ((pores - bound) / free) * Math.max(0, scale * above - residual * (1 - full))
+    );
   }
 }

@@ -20,6 +20,8 @@ export interface Material {
   waterAt10Cm: number;
   waterAt50Cm: number;
   waterAt100Cm: number;
+  /** Suction up to which no pore empties, cm of water; 0 where it is not known. */
+  airEntryCm: number;
   /** Characteristic size for packing, and the largest piece, mm. */
   particleMm: number;
   maxParticleMm: number;
@@ -27,6 +29,10 @@ export interface Material {
   packingFraction: number;
   ph: number;
   bufferMeqPerLPerPh: number;
+  /** How much the buffer grows for each pH unit below 5.5, as a share of it; 0 where it is one buffer throughout. */
+  bufferSlopePerPh: number;
+  /** Free lime that is in it already, meq per litre of the loose heap. */
+  carbonateMeqPerL: number;
   /** Water as a fraction of the wet weight, as bought. */
   moistureWetBasis: number;
   /** 0 falls apart, 1 binds like clay; parts-weighted in a mix. */

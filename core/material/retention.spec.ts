@@ -5,10 +5,10 @@ import { published } from '#testing/published';
 
 /** Parameters of table 1 in van Genuchten, Soil Sci. Soc. Am. J. 44:892 (1980) (from memory). */
 const soils: [string, RetentionCurve][] = [
-  ['Touchet silt loam', { thetaS: 0.469, thetaR: 0.19, alphaPerCm: 0.00505, n: 7.09 }],
-  ['silt loam G.E. 3', { thetaS: 0.396, thetaR: 0.131, alphaPerCm: 0.00423, n: 2.06 }],
-  ['Guelph loam, drying', { thetaS: 0.52, thetaR: 0.218, alphaPerCm: 0.0115, n: 2.03 }],
-  ['Beit Netofa clay', { thetaS: 0.446, thetaR: 0, alphaPerCm: 0.00152, n: 1.17 }],
+  ['Touchet silt loam', { thetaS: 0.469, thetaR: 0.19, alphaPerCm: 0.00505, n: 7.09, airEntryCm: 0 }],
+  ['silt loam G.E. 3', { thetaS: 0.396, thetaR: 0.131, alphaPerCm: 0.00423, n: 2.06, airEntryCm: 0 }],
+  ['Guelph loam, drying', { thetaS: 0.52, thetaR: 0.218, alphaPerCm: 0.0115, n: 2.03, airEntryCm: 0 }],
+  ['Beit Netofa clay', { thetaS: 0.446, thetaR: 0, alphaPerCm: 0.00152, n: 1.17, airEntryCm: 0 }],
 ];
 
 test.each(soils)('the formula at 64 digits: %s', (name, curve) => {

@@ -1,11 +1,17 @@
 import { type Material } from '#core/material/material';
 
-/** van Genuchten (1980) water retention with m = 1 − 1/n. θ in fractions of volume, suction in cm of water. */
+/**
+ * van Genuchten (1980) water retention with m = 1 − 1/n and an air entry: full up to it, from there on
+ * S = S_vg(h)/S_vg(h_e) (Vogel et al., Adv. Water Resour. 24:133 (2001); Ippisch et al., Adv. Water Resour. 29:1780
+ * (2006); from memory). θ in fractions of volume, suction in cm of water.
+ */
 export interface RetentionCurve {
   thetaS: number;
   thetaR: number;
   alphaPerCm: number;
   n: number;
+  /** 0 for the curve without one. */
+  airEntryCm: number;
 }
 
 export interface RetentionPoint {
@@ -20,15 +26,16 @@ export type RetentionFit =
 const LN_ALPHA = [Math.log(1e-4), Math.log(2)] as const;
 const LN_N1 = [Math.log(0.02), Math.log(20)] as const;
 
-/** Effective saturation at a suction, 0–1. Zero or negative suction is saturated. */
-function effectiveSaturation(alphaPerCm: number, n: number, suctionCm: number): number {
-  if (suctionCm <= 0) return 1;
-  return (1 + (alphaPerCm * suctionCm) ** n) ** (1 / n - 1);
+/** Effective saturation at a suction, 0–1. Nothing drains at the air entry or below it. */
+function effectiveSaturation(alphaPerCm: number, n: number, suctionCm: number, airEntryCm: number): number {
+  if (suctionCm <= 0 || suctionCm <= airEntryCm) return 1;
+  const bare = (1 + (alphaPerCm * suctionCm) ** n) ** (1 / n - 1);
+  return airEntryCm > 0 ? bare / (1 + (alphaPerCm * airEntryCm) ** n) ** (1 / n - 1) : bare;
 }
 
 /** Water content at a suction. */
 export function waterAt(curve: RetentionCurve, suctionCm: number): number {
-  const se = effectiveSaturation(curve.alphaPerCm, curve.n, suctionCm);
+  const se = effectiveSaturation(curve.alphaPerCm, curve.n, suctionCm, curve.airEntryCm);
   return curve.thetaR + (curve.thetaS - curve.thetaR) * se;
 }
 
@@ -37,9 +44,14 @@ export function waterAt(curve: RetentionCurve, suctionCm: number): number {
  * θr is linear once α and n are given, so it is solved in closed form and only α and n are searched:
  * a coarse grid first (no start value to get wrong), then damped Gauss–Newton from its best cells.
  * @param points at least two, suctions above 0, water contents from 0 to thetaS that do not rise with suction
+ * @param airEntryCm where the first pore empties, at least 0
  */
-export function fitRetention(points: readonly RetentionPoint[], thetaS: number): RetentionFit {
-  const reason = unusable(points, thetaS);
+export function fitRetention(
+  points: readonly RetentionPoint[],
+  thetaS: number,
+  airEntryCm = 0,
+): RetentionFit {
+  const reason = unusable(points, thetaS, airEntryCm);
   if (reason) return { outcome: 'unusable', reason };
   const ceiling = Math.min(...points.map((p) => p.water));
 
@@ -54,7 +66,9 @@ export function fitRetention(points: readonly RetentionPoint[], thetaS: number):
     return bottom > 0 ? Math.min(ceiling, Math.max(0, top / bottom)) : 0;
   };
   const residuals = (lnAlpha: number, lnN1: number): number[] => {
-    const se = points.map((p) => effectiveSaturation(Math.exp(lnAlpha), 1 + Math.exp(lnN1), p.suctionCm));
+    const se = points.map((p) =>
+      effectiveSaturation(Math.exp(lnAlpha), 1 + Math.exp(lnN1), p.suctionCm, airEntryCm),
+    );
     const thetaR = thetaRFor(se);
     return points.map((p, i) => thetaR + (thetaS - thetaR) * se[i]! - p.water);
   };
@@ -76,12 +90,13 @@ export function fitRetention(points: readonly RetentionPoint[], thetaS: number):
 
   const alphaPerCm = Math.exp(best.x);
   const n = 1 + Math.exp(best.y);
-  const thetaR = thetaRFor(points.map((p) => effectiveSaturation(alphaPerCm, n, p.suctionCm)));
+  const thetaR = thetaRFor(points.map((p) => effectiveSaturation(alphaPerCm, n, p.suctionCm, airEntryCm)));
   const largestMiss = Math.max(...residuals(best.x, best.y).map(Math.abs));
-  return { outcome: 'fitted', curve: { thetaS, thetaR, alphaPerCm, n }, largestMiss };
+  return { outcome: 'fitted', curve: { thetaS, thetaR, alphaPerCm, n, airEntryCm }, largestMiss };
 }
 
-function unusable(points: readonly RetentionPoint[], thetaS: number): string | null {
+function unusable(points: readonly RetentionPoint[], thetaS: number, airEntryCm: number): string | null {
+  if (!(airEntryCm >= 0)) return `air entry must be at least 0 cm, was ${airEntryCm}`;
   if (points.length < 2) return `at least 2 points are needed, got ${points.length}`;
   if (!(thetaS > 0 && thetaS <= 1)) return `total porosity must be above 0 and at most 1, was ${thetaS}`;
   const sorted = [...points].sort((a, b) => a.suctionCm - b.suctionCm);
@@ -159,6 +174,7 @@ export function retentionOf(material: Material): RetentionCurve {
       { suctionCm: 100, water: material.waterAt100Cm },
     ],
     material.totalPorosity,
+    material.airEntryCm,
   );
   if (fit.outcome === 'unusable') throw new RangeError(`${material.id}: ${fit.reason}`);
   curves.set(material, fit.curve);

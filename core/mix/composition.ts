@@ -20,8 +20,12 @@ export interface Composition {
   /** S: loose volume lost by mixing. */
   shrinkage: number;
   compaction: number;
-  /** D: loose litres in a litre of finished mix. */
+  /** D: loose litres in a litre of finished mix; the product of the two below. */
   densification: number;
+  /** D_s: loose litres in a litre that was mixed and not firmed. */
+  mixedDensification: number;
+  /** D_c: litres of that in a litre of finished mix. */
+  firmedDensification: number;
   dryBulkDensityGPerL: number;
   totalPorosity: number;
   /** Water that the materials bring along as bought. */
@@ -69,6 +73,8 @@ export function compose(parts: readonly Part[], compaction: number, measuredShri
     shrinkage,
     compaction,
     densification,
+    mixedDensification: 1 / (1 - shrinkage),
+    firmedDensification: 1 / (1 - compaction),
     dryBulkDensityGPerL: mean((m) => m.dryBulkDensityGPerL),
     totalPorosity,
     waterAsBought:

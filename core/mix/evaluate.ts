@@ -1,7 +1,15 @@
 import { type Amendment } from '#core/material/amendment';
 import { type Stage } from '#core/mix/stage';
 import { compose, meanByShare, type Composition, type Part } from '#core/mix/composition';
-import { acidity, limeDoseGPerL, limedMeqPerL, phAfter, type Acidity, type Dose } from '#core/mix/ph';
+import {
+  acidity,
+  limeDoseGPerL,
+  limedMeqPerL,
+  linearAcidity,
+  phAfter,
+  type Acidity,
+  type Dose,
+} from '#core/mix/ph';
 import { dilutionWater, ecMSPerCm, elementsMgPerL, saltLoadMeqPerL, type Elements } from '#core/mix/salts';
 import { columnOf, drain, soakedFootMm, waterHeld, type Column, type Drained } from '#core/mix/water-air';
 import { limits, type Range } from '#core/units/limits';
@@ -81,7 +89,8 @@ export function evaluateMix(input: MixInput): Evaluation {
   const column = columnOf(input.vessel);
   const drained = drain(composition, column);
 
-  const state = input.measured?.jar ?? acidity(composition);
+  const jar = input.measured?.jar;
+  const state = jar ? linearAcidity(jar.bufferMeqPerLPerPh, jar.phBeforeLime) : acidity(composition);
   const otherMeqPerL = limedMeqPerL(input.amendments);
   const lime = input.limeToPh && {
     amendment: input.limeToPh.amendment,

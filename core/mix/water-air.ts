@@ -1,6 +1,6 @@
 import { type Material } from '#core/material/material';
 import { retentionOf, waterAt, waterOf, type RetentionCurve } from '#core/material/retention';
-import { type Composition } from '#core/mix/composition';
+import { meanByShare, type Composition } from '#core/mix/composition';
 import { checkRange } from '#core/units/check';
 import { areaAtMm2, fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
 
@@ -43,29 +43,95 @@ export function columnOf(vessel: Vessel): Column {
   return column;
 }
 
-const profiles = new WeakMap<Column, WeakMap<Material, Float64Array>>();
+/**
+ * How much more suction a pore takes as it is pressed: suction goes with D_c to this power (Assouline, Vadose Zone J.
+ * 5:554 (2006), from memory). Found on mineral soils and untried on peat.
+ */
+export const FIRMING_EXPONENT = 3.97;
 
-/** Water content of a loose material at each height of a drained column (suction in cm = height in cm). */
-export function retentionProfile(material: Material, column: Column, bedSuctionCm = 0): Float64Array {
+/** What a suction on a firmed mix would have been on the same mix unfirmed, as a share of it. */
+export const looseSuction = (firmedDensification: number, exponent = FIRMING_EXPONENT): number =>
+  firmedDensification ** -exponent;
+
+const profiles = new WeakMap<Column, Map<number, WeakMap<Material, Float64Array>>>();
+
+/**
+ * Water content of a loose material at each height of a drained column.
+ * @param suctionScale of the suction in cm (= height in cm above a free base): below 1 where the mix is firmed
+ */
+export function retentionProfile(
+  material: Material,
+  column: Column,
+  bedSuctionCm = 0,
+  suctionScale = 1,
+): Float64Array {
   // Beds are asked for one recipe at a time; only the free base is remembered.
-  if (bedSuctionCm > 0) return profileOf(retentionOf(material), column, bedSuctionCm);
-  let byMaterial = profiles.get(column);
-  if (!byMaterial) profiles.set(column, (byMaterial = new WeakMap()));
+  if (bedSuctionCm > 0) return profileOf(retentionOf(material), column, bedSuctionCm, suctionScale);
+  let byScale = profiles.get(column);
+  if (!byScale) profiles.set(column, (byScale = new Map<number, WeakMap<Material, Float64Array>>()));
+  let byMaterial = byScale.get(suctionScale);
+  if (!byMaterial) {
+    // Firmings that are only drawn once are not worth remembering.
+    if (byScale.size > MOST_SCALES) byScale.clear();
+    byScale.set(suctionScale, (byMaterial = new WeakMap()));
+  }
   let profile = byMaterial.get(material);
-  if (!profile) byMaterial.set(material, (profile = profileOf(retentionOf(material), column, 0)));
+  if (!profile)
+    byMaterial.set(material, (profile = profileOf(retentionOf(material), column, 0, suctionScale)));
   return profile;
 }
+const MOST_SCALES = 40;
 
-const profileOf = (curve: RetentionCurve, column: Column, bedSuctionCm: number): Float64Array =>
-  column.heightsMm.map((mm) => waterAt(curve, mm / 10 + bedSuctionCm));
+const profileOf = (
+  curve: RetentionCurve,
+  column: Column,
+  bedSuctionCm: number,
+  suctionScale: number,
+): Float64Array => column.heightsMm.map((mm) => waterAt(curve, (mm / 10 + bedSuctionCm) * suctionScale));
+
+/** How firming turns the water of the mixed, unfirmed heap into that of the finished mix; see `pressed`. */
+export interface Pressing {
+  /** Pores of the unfirmed mix and of the finished one. */
+  loosePores: number;
+  pores: number;
+  /** Water of the unfirmed mix that no suction takes: D_s Σ f θ_r. */
+  residual: number;
+  /** D_c. */
+  firmed: number;
+}
+
+export function pressingOf(composition: Composition): Pressing {
+  const { firmedDensification: firmed, totalPorosity: pores } = composition;
+  return {
+    loosePores: 1 - (1 - pores) / firmed,
+    pores,
+    residual: composition.mixedDensification * meanByShare(composition, (m) => retentionOf(m).thetaR),
+    firmed,
+  };
+}
+
+/**
+ * θ = D_c g_r + (TP − D_c g_r)(g − g_r)/(TP₀ − g_r), never over TP; without firming θ = g.
+ * @param g water of the unfirmed mix at the suction that the pressed pores amount to
+ */
+export function pressed({ loosePores, pores, residual, firmed }: Pressing, g: number): number {
+  if (firmed === 1) return Math.min(pores, g);
+  const held = Math.min(loosePores, g);
+  const bound = Math.min(pores, firmed * residual);
+  const free = loosePores - residual;
+  return free > 1e-9
+    ? Math.min(pores, bound + ((pores - bound) * Math.max(0, held - residual)) / free)
+    : pores;
+}
 
 /** Water held by the mix at one suction, as a fraction of volume: never more than its pores. */
 export function waterHeld(composition: Composition, suctionCm: number): number {
+  const loose = suctionCm * looseSuction(composition.firmedDensification);
   let sum = 0;
   composition.parts.forEach((p, i) => {
-    sum += composition.shares[i]! * waterOf(p.material, suctionCm);
+    sum += composition.shares[i]! * waterOf(p.material, loose);
   });
-  return Math.min(composition.totalPorosity, composition.densification * sum);
+  return pressed(pressingOf(composition), composition.mixedDensification * sum);
 }
 
 export interface Drained {
@@ -78,21 +144,23 @@ export interface Drained {
 
 /**
  * Water and air in the vessel after saturation and free drainage to a base at zero suction:
- * θ_cc = (1/V) ∫ A(z) θ(z) dz, θ(z) = min(TP, D Σ f_i θ_i(z)). Same idea as Fonteno, Acta Hort. 238:67 (1989).
+ * θ_cc = (1/V) ∫ A(z) θ(z) dz, θ(z) = min(TP, D Σ f_i θ_i(z)), firmed as `pressed` says. Same idea as Fonteno, Acta Hort. 238:67 (1989).
  * @param bedSuctionCm pull of a sand bed or mat below the base, cm of water, 0–100; 0 for a free base
  */
 export function drain(composition: Composition, column: Column, bedSuctionCm = 0): Drained {
   checkRange('bedSuctionCm', bedSuctionCm, 0, 100);
   const n = column.heightsMm.length;
   const waterProfile = new Float64Array(n);
+  const suctionScale = looseSuction(composition.firmedDensification);
+  const pressing = pressingOf(composition);
   composition.parts.forEach((p, i) => {
-    const profile = retentionProfile(p.material, column, bedSuctionCm);
-    const share = composition.densification * composition.shares[i]!;
+    const profile = retentionProfile(p.material, column, bedSuctionCm, suctionScale);
+    const share = composition.mixedDensification * composition.shares[i]!;
     for (let k = 0; k < n; k++) waterProfile[k]! += share * profile[k]!;
   });
   let water = 0;
   for (let k = 0; k < n; k++) {
-    waterProfile[k] = Math.min(composition.totalPorosity, waterProfile[k]!);
+    waterProfile[k] = pressed(pressing, waterProfile[k]!);
     water += column.weights[k]! * waterProfile[k]!;
   }
   return { water, air: Math.max(0, composition.totalPorosity - water), waterProfile };

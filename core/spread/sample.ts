@@ -1,6 +1,7 @@
 import { readingsOf, type Reading, type ReadingId } from '#core/judge/readings';
 import { type Material } from '#core/material/material';
 import { adoptCurve, retentionOf } from '#core/material/retention';
+import { MOST_COMPACTION } from '#core/mix/composition';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
 import { mixingShrinkage } from '#core/mix/packing';
 import { type Dose } from '#core/mix/ph';
@@ -185,6 +186,14 @@ function readingsIn(world: World, { input, doses }: Made, spreads: Spreads): Rea
     );
   const points = measured.shrinkage === undefined ? spreads.shrinkagePoints : testSpreads.shrinkagePoints;
   const shrinkage = Math.min(0.45, Math.max(0, modelled + points * world.scatter('shrinkage')));
+  // Nobody firms to the point; what is filled loose is loose.
+  const firmed =
+    input.compaction > 0
+      ? Math.min(
+          MOST_COMPACTION,
+          Math.max(0, input.compaction + spreads.firmingPoints * world.scatter('firming')),
+        )
+      : 0;
   const jar = measured.jar && {
     bufferMeqPerLPerPh: measured.jar.bufferMeqPerLPerPh * world.relative('jar/buffer', testSpreads.jarBuffer),
     phBeforeLime: measured.jar.phBeforeLime + testSpreads.jarPhUnits * world.scatter('jar/ph'),
@@ -192,7 +201,7 @@ function readingsIn(world: World, { input, doses }: Made, spreads: Spreads): Rea
   const evaluation = evaluateMix({
     stage: input.stage,
     vessel: input.vessel,
-    compaction: input.compaction,
+    compaction: firmed,
     components,
     amendments,
     measured: { shrinkage, ...(jar && { jar }) },
@@ -226,6 +235,9 @@ function scattered(m: Material, spreads: Spreads, world: World, jarTested: boole
     particleMm: m.particleMm * particle,
     bufferMeqPerLPerPh:
       m.bufferMeqPerLPerPh * (jarTested ? 1 : world.relative(`buffer/${m.id}`, spreads.buffer)),
+    carbonateMeqPerL: m.carbonateMeqPerL
+      ? m.carbonateMeqPerL * Math.exp(spreads.carbonate * world.scatter(`carbonate/${m.id}`))
+      : 0,
     ph: m.ph + (jarTested ? 0 : spreads.phUnits * world.scatter(`ph/${m.id}`)),
     saltsMeqPerL: m.saltsMeqPerL * salts,
     availableNMgPerL: m.availableNMgPerL * salts,
@@ -236,6 +248,9 @@ function scattered(m: Material, spreads: Spreads, world: World, jarTested: boole
     thetaS: totalPorosity,
     thetaR: Math.min(curve.thetaR, totalPorosity),
     alphaPerCm: curve.alphaPerCm * Math.exp(spreads.poreSize * world.scatter(`pores/${m.id}`)),
+    airEntryCm: curve.airEntryCm
+      ? curve.airEntryCm * Math.exp(spreads.airEntry * world.scatter(`entry/${m.id}`))
+      : 0,
   });
   return other;
 }

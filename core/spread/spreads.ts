@@ -10,6 +10,12 @@ export interface Spreads {
   porosityPoints: number;
   /** Relative: pore size, which moves the retention curve along the suction axis. */
   poreSize: number;
+  /** Relative, as a factor: suction at which the first pores empty. */
+  airEntry: number;
+  /** Points of volume: firming by hand, where a mix is firmed. */
+  firmingPoints: number;
+  /** Relative, as a factor: free lime of composts. */
+  carbonate: number;
   /** Points of volume: mixing shrinkage beyond what the model says. */
   shrinkagePoints: number;
   /** Relative: buffer; and pH units: acidity of each material. */
@@ -30,6 +36,9 @@ export const defaultSpreads: Spreads = {
   particle: 0.2,
   porosityPoints: 0.012,
   poreSize: 0.15,
+  airEntry: 0.5,
+  firmingPoints: 0.025,
+  carbonate: 0.6,
   shrinkagePoints: 0.02,
   buffer: 0.1,
   phUnits: 0.12,

@@ -1,7 +1,7 @@
 import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { isMeasured, limeState } from '#core/judge/flags/lime';
-import { CARBONATE_CEILING_PH } from '#core/mix/ph';
+import { CARBONATE_CEILING_PH, limeNeededMeqPerL } from '#core/mix/ph';
 import { said } from '#core/units/said';
 
 /** Lime past what can dissolve lies in wait: it holds the mix sweet for the life of the crop. */
@@ -9,8 +9,7 @@ export const carbonateCeiling: Rule = (judged) => {
   if (isMeasured(judged)) return null;
   const lime = limeState(judged);
   if (!lime.main || lime.uncappedPh <= CARBONATE_CEILING_PH) return null;
-  const { bufferMeqPerLPerPh, phBeforeLime } = judged.evaluation.acidity;
-  const used = Math.max(0, bufferMeqPerLPerPh * (CARBONATE_CEILING_PH - phBeforeLime));
+  const used = limeNeededMeqPerL(judged.evaluation.acidity, CARBONATE_CEILING_PH);
   const idle = lime.main.gPerL * (1 - used / lime.appliedMeqPerL);
   return {
     code: 'carbonate-ceiling',

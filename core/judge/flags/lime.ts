@@ -4,7 +4,7 @@ import { usual } from '#core/recipe/usual';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Judged } from '#core/judge/flag';
 import { phWindow } from '#core/judge/windows';
-import { limedMeqPerL, type Dose } from '#core/mix/ph';
+import { limedMeqPerL, limeNeededMeqPerL, uncappedPh, type Dose } from '#core/mix/ph';
 
 /** What the lime rules share: how much acid is neutralised, and how much ought to be. */
 export interface LimeState {
@@ -36,7 +36,6 @@ export function limeState({ input, evaluation }: Judged): LimeState {
   const main = [...limes].sort((a, b) => strength(b) - strength(a))[0];
   const window = phWindow(input.stage, evaluation);
   const aimPh = aimPhOf(input.stage, evaluation);
-  const { bufferMeqPerLPerPh, phBeforeLime } = evaluation.acidity;
   const appliedMeqPerL = limedMeqPerL(limes);
   return {
     limes,
@@ -44,8 +43,8 @@ export function limeState({ input, evaluation }: Judged): LimeState {
     appliedMeqPerL,
     window,
     aimPh,
-    neededMeqPerL: Math.max(0, bufferMeqPerLPerPh * (aimPh - phBeforeLime)),
-    uncappedPh: bufferMeqPerLPerPh > 0 ? phBeforeLime + appliedMeqPerL / bufferMeqPerLPerPh : phBeforeLime,
+    neededMeqPerL: limeNeededMeqPerL(evaluation.acidity, aimPh),
+    uncappedPh: uncappedPh(evaluation.acidity, appliedMeqPerL),
   };
 }
 

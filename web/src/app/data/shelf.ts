@@ -17,7 +17,7 @@ export class ShelfService {
   /** What is not named stays as it stands, whoever changed it. */
   change(material: string, change: ShelfChange, failed: (why: string) => void): void {
     const before = this.line(material);
-    this.place({ ...before, ...change } as ShelfLine);
+    this.place({ ...before, ...change });
     this.api.call('changeShelfLine', { params: { material }, body: change }).subscribe({
       next: (line) => this.place(line),
       error: (error: Error) => {

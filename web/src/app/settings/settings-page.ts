@@ -28,6 +28,9 @@ const spreadWords: Asked<keyof Spreads>[] = (
     ['particle', 'Size of the bits, ± %', 'share'],
     ['porosityPoints', 'Pores, ± points', 'share'],
     ['poreSize', 'Width of the pores, ± %', 'share'],
+    ['airEntry', 'Suction at which pores empty, ± %', 'share'],
+    ['firmingPoints', 'Firming by hand, ± points', 'share'],
+    ['carbonate', 'Free lime in composts, ± %', 'share'],
     ['shrinkagePoints', 'Lost in mixing, ± points', 'share'],
     ['ecFactor', 'EC of so much salt, ± %', 'share'],
   ] as const
