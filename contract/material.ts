@@ -25,6 +25,10 @@ const physical = {
   availableKMgPerL: num([0, 10000]),
   availableCaMgPerL: num([0, 10000]),
   availableMgMgPerL: num([0, 5000]),
+  nh4NMgPerL: num([0, 5000]).default(0),
+  naMgPerL: num([0, 10000]).default(0),
+  clMgPerL: num([0, 10000]).default(0),
+  drawdownMgNPerL: num([0, 1000]).default(0),
 };
 
 /** A whole row of the material table. */
@@ -38,6 +42,8 @@ export const materialRowSchema = z.strictObject({
   peatFree: yesNoOrBit,
   renewableWithinDecades: yesNoOrBit,
   dusty: yesNoOrBit,
+  crushes: yesNoOrBit.default(false),
+  living: yesNoOrBit.default(false),
 }) satisfies z.ZodType<MaterialRow>;
 
 /**
@@ -65,6 +71,8 @@ export const propertiesSchema = z
     peatFree: yesNoOrBit.default(true),
     renewableWithinDecades: yesNoOrBit.default(true),
     dusty: yesNoOrBit.default(false),
+    crushes: yesNoOrBit.default(false),
+    living: yesNoOrBit.default(false),
   })
   .transform((given): MaterialRow => ({
     ...given,

@@ -72,6 +72,12 @@ const materialSchema = numbers(
   airEntryCm: z.number().default(0),
   bufferSlopePerPh: z.number().default(0),
   carbonateMeqPerL: z.number().default(0),
+  nh4NMgPerL: z.number().default(0),
+  naMgPerL: z.number().default(0),
+  clMgPerL: z.number().default(0),
+  drawdownMgNPerL: z.number().default(0),
+  crushes: z.boolean().default(false),
+  living: z.boolean().default(false),
 }) satisfies z.ZodType<Material>;
 
 /** What to do, in order. */

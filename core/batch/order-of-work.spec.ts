@@ -88,7 +88,7 @@ test('bricks never take more water than the batch does, and what they take is sa
 });
 
 test('pH is asked on two days, each with its own box; lifting is a caution, no step to tick', () => {
-  const { steps } = work({ 'peat-fine': 4, 'perlite-fine': 2 }, { limeToPh: 5.8 });
+  const { steps } = work({ 'peat-fine': 4, 'sand-sharp': 2 }, { limeToPh: 5.8 });
   expect(steps.filter((s) => s.test === 'ph').map((s) => s.waitDays)).toEqual([7, 14]);
   expect(steps.map((s) => s.id)).not.toContain('lift');
   expect(readOut(steps.find((s) => s.id === 'layer')!.caution!, 'metric')).toContain('Lift at most');

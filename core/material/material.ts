@@ -43,9 +43,19 @@ export interface Material {
   availableKMgPerL: number;
   availableCaMgPerL: number;
   availableMgMgPerL: number;
+  /** Ammonium of the nitrogen, and sodium and chloride, in the water. */
+  nh4NMgPerL: number;
+  naMgPerL: number;
+  clMgPerL: number;
+  /** Nitrogen that it takes up while it rots. */
+  drawdownMgNPerL: number;
   peatFree: boolean;
   renewableWithinDecades: boolean;
   dusty: boolean;
+  /** Loses its pores when it is pressed. */
+  crushes: boolean;
+  /** Made by rotting and not heated since: alive with whatever lives in it. */
+  living: boolean;
 }
 
 /** The same as it stands in the table, in files and on the wire: percentages, camelCase column names. */

@@ -86,7 +86,7 @@ describe('bands', () => {
     published({
       what: 'half band of pH by the lift that lime gives',
       source: 'model: ±25 % unless the jar test was run (common practice, no source)',
-      published: [0.15, 0.35],
+      published: [0.15, 0.4],
       ours: (high - low) / 2 / lift,
       unit: '',
     });
@@ -181,7 +181,9 @@ describe('where from', () => {
       const moisture = usualMoisture(input.vessel);
       expect(explain(judgement, 'waterToAdd').result).toBeCloseTo(batchSheet(e, 1, moisture).waterLitres, 9);
     }
-    expect(explain(judgeMix(mix), 'limeDose').movers.map((m) => m.what)).toContain('liming 0.2 pH higher');
+    expect(explain(judgeMix(mix), 'limeDose').movers.map((m) => m.what)).toContain(
+      'one part more of Sphagnum peat, fine (0-5 mm)',
+    );
   });
 
   test('what moves it most is found by moving it', () => {

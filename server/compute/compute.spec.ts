@@ -18,13 +18,13 @@ const body = {
 /** Fine peat's row in its own words, as far as a described material must go. */
 const described = {
   dryBulkDensityGPerL: 95,
-  totalPorosityPct: 94,
-  waterAt10CmPct: 80,
-  waterAt50CmPct: 47,
-  waterAt100CmPct: 40,
-  particleMm: 0.6,
+  totalPorosityPct: 91.5,
+  waterAt10CmPct: 75.5,
+  waterAt50CmPct: 46,
+  waterAt100CmPct: 39,
+  particleMm: 1.4,
   ph: 3.9,
-  bufferMeqPerLPerPh: 46,
+  bufferMeqPerLPerPh: 42,
 };
 const post = (path: string, sent: object | string) =>
   request(app)
@@ -37,9 +37,12 @@ describe('POST /api/evaluate', () => {
     const { status, body: answer } = await post('/api/evaluate', body);
     expect(status).toBe(200);
     expect(evaluationAnswerSchema.strict().safeParse(answer).success).toBe(true);
-    // By hand from the table: buffer-weighted pH and parts-weighted peat and binding.
-    const buffer = 5 * 46 + 2 * 0.3 + 4;
-    expect(answer.mix.phBeforeLime).toBeCloseTo((5 * 46 * 3.9 + 2 * 0.3 * 7.2 + 4 * 7.3) / buffer, 9);
+    // By hand from the table (model § 15): peat 42 meq/L per pH at 5.5, a quarter of it more for each pH unit below.
+    const takes = (ph: number): number =>
+      5 * 42 * ((1 + 5.5 * 0.25) * (ph - 3.9) - (0.25 * (ph * ph - 3.9 * 3.9)) / 2) +
+      2 * 0.3 * (ph - 7.2) +
+      4 * (ph - 7.3);
+    expect(takes(answer.mix.phBeforeLime)).toBeCloseTo(0, 6);
     expect(answer.mix.ph).toBeCloseTo(5.8, 9);
     expect(answer.mix.peatPct).toBeCloseTo(62.5, 9);
     expect(answer.mix.cohesion).toBeCloseTo((5 * 0.9 + 0.2) / 8, 9);
@@ -47,10 +50,7 @@ describe('POST /api/evaluate', () => {
     expect(answer.mix.dryBulkDensityGPerL).toBeCloseTo((d * (5 * 95 + 2 * 100 + 105)) / 8, 9);
     // Dolomitic lime: 1000/50.04 × 1.02 × (0.6 + 0.4/2) meq per gram.
     const meqPerG = (1000 / 50.04) * 1.02 * 0.8;
-    expect(answer.lime.gPerL).toBeCloseTo(
-      (((d * buffer) / 8) * (5.8 - answer.mix.phBeforeLime)) / meqPerG,
-      9,
-    );
+    expect(answer.lime.gPerL).toBeCloseTo((d * takes(5.8)) / 8 / meqPerG, 9);
     expect(answer.mix.elementsMgPerL.n).toBeCloseTo((d * 5 * 15) / 8 + 0.25 * 155, 9);
     expect(answer.readings.map((r: { id: string }) => r.id)).toEqual([
       'air',
@@ -65,15 +65,20 @@ describe('POST /api/evaluate', () => {
     const row = {
       ...described,
       maxParticleMm: 5,
-      packingFraction: 0.55,
+      packingFraction: 0.48,
+      airEntryCm: 1.5,
+      bufferSlopePerPh: 0.25,
       moistureAsBoughtPctWb: 45,
       cohesion: 0.9,
-      saltsMeqPerL: 1,
+      saltsMeqPerL: 1.48,
       availableNMgPerL: 15,
+      nh4NMgPerL: 4.2,
       availablePMgPerL: 3,
-      availableKMgPerL: 10,
-      availableCaMgPerL: 40,
-      availableMgMgPerL: 20,
+      availableKMgPerL: 7,
+      availableCaMgPerL: 6,
+      availableMgMgPerL: 3,
+      naMgPerL: 10.5,
+      clMgPerL: 10,
       peatFree: 0,
     };
     const inWords = await post('/api/evaluate', {
@@ -279,7 +284,7 @@ describe('bad input', () => {
       ...body,
       components: [{ parts: 1, properties: dry }],
     });
-    expect([status, answer.detail]).toEqual([400, expect.stringContaining('was 60, 80, 47, 40')]);
+    expect([status, answer.detail]).toEqual([400, expect.stringContaining('was 60, 75.5, 46, 39')]);
   });
 
   test.each([
