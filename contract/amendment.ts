@@ -24,4 +24,10 @@ export const amendmentSchema = z.strictObject({
   longevityWeeks21C: num([0, 120]),
   bulkDensityGPerMl: num([0.05, 5]),
   caution: oneOf(['dust', 'caustic', 'oxidiser', '']),
+  coarseCredit: num([0, 1]).default(0.5),
+  nh4ShareOfNPct: pct.default(0),
+  grainMg: num([0, 1000]).default(0),
+  mostYoungGPerL: num([0, 1000]).default(0),
+  mostPottingGPerL: num([0, 1000]).default(0),
+  ceilingReason: text(200).or(z.literal('')).default(''),
 }) satisfies z.ZodType<Amendment>;

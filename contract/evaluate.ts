@@ -92,16 +92,25 @@ export const evaluationAnswerSchema = z.object({
     'cohesion',
     'peatPct',
   ).extend({ elementsMgPerL: numbers('n', 'p', 'k', 'ca', 'mg', 's') }),
-  vessel: numbers('volumeMl', 'waterPct', 'airPct', 'airAfterDrydownPct', 'wetWeightG', 'availableWaterMl'),
+  vessel: numbers(
+    'volumeMl',
+    'waterPct',
+    'airPct',
+    'airAfterDrydownPct',
+    'wetWeightG',
+    'availableWaterMl',
+  ).extend({ airPctFirmed: numbers('loose', 'firmer') }),
   lime: doseAnswer.nullable(),
   readings: z.array(
     z.object({
-      id: z.enum(readingIds),
+      id: z.enum([...readingIds, 'nAtWorst', 'ecAtWorst', 'wetDensity', 'easilyAvailableWater']),
       value: z.number(),
       unit: z.string(),
-      low: z.number(),
-      high: z.number(),
+      /** null for a figure without a window. */
+      low: z.number().nullable(),
+      high: z.number().nullable(),
       verdict: z.enum(['low', 'ok', 'high']),
+      week: z.number().optional(),
     }),
   ),
   flags: z.array(

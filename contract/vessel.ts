@@ -5,7 +5,7 @@ import { type VesselKind } from '#core/vessel/tray';
 import { type Vessel } from '#core/vessel/vessel';
 
 const mm = num(limits.vesselMm);
-const headspaceMm = num(limits.headspaceMm);
+const headspaceMm = num(limits.headspaceMm).default(0);
 const pair = z.tuple([mm, mm], { error: `must be two numbers from ${limits.vesselMm.join(' to ')}` });
 
 export const vesselSchema = z.discriminatedUnion(

@@ -150,11 +150,6 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     const turned = kill % 4 === 3 ? awayAlone : registers;
     const shoved = kill % 4 === 3 ? made.filter((one) => !/\/1\//.test(one.path)) : made;
     const work = [
-      ...shoved.map(async (one) => {
-        await send(one.endpoint, one.path, one.body);
-        one.answered = true;
-        tally.acknowledged++;
-      }),
       ...turned.map(async (register) => {
         while (!dead) {
           const turn = ++register.begun;
@@ -164,13 +159,18 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
           tally.acknowledged++;
         }
       }),
+      ...shoved.map(async (one) => {
+        await send(one.endpoint, one.path, one.body);
+        one.answered = true;
+        tally.acknowledged++;
+      }),
     ].map((one) =>
       one.catch((error: unknown) => {
         // A connection that broke is what this is about; a refusal is not.
         if (error instanceof Refused) throw error;
       }),
     );
-    await new Promise((wait) => setTimeout(wait, 5 + 120 * random()));
+    await new Promise((wait) => setTimeout(wait, 20 + 230 * random()));
     dead = true;
     server.process.kill('SIGKILL');
     await Promise.all(work);

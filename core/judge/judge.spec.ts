@@ -72,6 +72,17 @@ const raised: Case[] = [
   ['bark-rest', 'note', { 'bark-pine': 1 }, { stage: 'potting' }],
   ['bark-rest', 'warn', { 'bark-pine': 1 }, {}],
   ['coir-calcium', 'note', { 'coir-pith': 1 }, {}],
+  ['over-ceiling', 'stop', good, { stage: 'potting', doses: { 'coated-14-14-14': 60 } }],
+  ['over-ceiling', 'stop', good, { stage: 'potting', doses: { 'trace-elements': 5 } }],
+  ['over-ceiling', 'stop', good, { stage: 'potting', doses: { 'wetting-agent': 50 } }],
+  ['over-ceiling', 'stop', good, { stage: 'potting', doses: { 'blood-meal': 20 } }],
+  ['over-ceiling', 'warn', good, { stage: 'potting', doses: { 'coated-14-14-14': 8 } }],
+  // 12 % N, all of it ammonium: 0.83 g/L brings 100 mg/L.
+  ['ammonium-high', 'warn', good, { stage: 'potting', doses: { 'mono-ammonium-phosphate': 0.83 } }],
+  ['nitrogen-drawdown', 'warn', { 'wood-fibre': 3, 'bark-pine': 2 }, { stage: 'potting' }],
+  ['grains-uneven', 'warn', good, { vessel: 'cell-288', doses: { 'coated-14-14-14': 3 } }],
+  ['no-traces', 'note', good, { stage: 'potting' }],
+  ['crushed-in-block', 'warn', { 'peat-black': 2, 'vermiculite-medium': 1 }, { vessel: 'block-50' }],
 ];
 
 /** A lot that is not in the table. */
@@ -103,6 +114,12 @@ const silent: [code: string, parts: Record<string, number>, sketch: RecipeSketch
   ['drowns-here', { 'peat-fine': 1 }, { vessel: 'pot-15', limeToPh: 5.8 }],
   ['air-high', { 'perlite-coarse': 1, 'peat-coarse': 3 }, { vessel: 'flat', limeToPh: 5.8 }],
   ['block-air-high', { 'peat-black': 1 }, { vessel: 'block-50' }],
+  ['over-ceiling', good, { stage: 'potting', doses: { 'coated-14-14-14': 6, 'trace-elements': 0.4 } }],
+  ['ammonium-high', good, { stage: 'potting', doses: { 'calcium-nitrate': 0.65 } }],
+  ['nitrogen-drawdown', good, {}],
+  ['grains-uneven', good, { vessel: 'pot-9', doses: { 'coated-14-14-14': 3 } }],
+  ['no-traces', { 'peat-fine': 3, compost: 1 }, { stage: 'potting' }],
+  ['crushed-in-block', { 'peat-black': 4, 'vermiculite-medium': 1 }, { vessel: 'block-50' }],
   ['block-air-low', { 'peat-fine': 1 }, { vessel: 'block-40' }],
   ['cohesion-low', { 'perlite-coarse': 1, 'peat-fine': 3 }, { vessel: 'block-50' }],
   ['particles-large', { 'peat-medium': 1 }, { stage: 'potting', vessel: 'pot-11' }],

@@ -7,6 +7,12 @@ import { limeOverdose } from '#core/judge/flags/lime-overdose';
 import { limePellets } from '#core/judge/flags/lime-pellets';
 import { limeUnderdose } from '#core/judge/flags/lime-underdose';
 import { limeWrongDirection } from '#core/judge/flags/lime-wrong-direction';
+import { ammoniumHigh } from '#core/judge/flags/ammonium';
+import { overCeiling } from '#core/judge/flags/ceiling';
+import { crushedInBlock } from '#core/judge/flags/crushed';
+import { drawdown } from '#core/judge/flags/drawdown';
+import { grainsUneven } from '#core/judge/flags/grains';
+import { noTraces } from '#core/judge/flags/no-traces';
 import { barkRest } from '#core/judge/flags/bark-rest';
 import { coirSalty, coirCalcium } from '#core/judge/flags/coir';
 import { drownsHere } from '#core/judge/flags/drowns-here';
@@ -56,9 +62,15 @@ export const rules: readonly Rule[] = [
   blockAir,
   cohesionLow,
   particlesLarge,
+  overCeiling,
   saltsHigh,
   nitrogenHigh,
+  ammoniumHigh,
   noMagnesium,
+  noTraces,
+  drawdown,
+  grainsUneven,
+  crushedInBlock,
   limePellets,
   pressMoisture,
   livingAtGermination,

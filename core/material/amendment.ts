@@ -28,6 +28,17 @@ export interface Amendment {
   longevityWeeks21C: number;
   bulkDensityGPerMl: number;
   caution: 'dust' | 'caustic' | 'oxidiser' | '';
+  /** Share of what lies between 0.25 and 2.36 mm that counts within a crop: half of ground lime, a fifth of shell. */
+  coarseCredit: number;
+  /** Ammonium, and what turns to it, of the nitrogen, %. */
+  nh4ShareOfNPct: number;
+  /** Weight of one grain, mg; 0 where it does not come in grains. */
+  grainMg: number;
+  /** Most that is given, g/L, under seed, cuttings and seedlings, and in pots; 0 where there is no limit. */
+  mostYoungGPerL: number;
+  mostPottingGPerL: number;
+  /** Why no more. */
+  ceilingReason: string;
 }
 
 /** 50.04 g of calcium carbonate hold one equivalent. */
@@ -36,12 +47,12 @@ const MEQ_PER_G_CACO3 = 1000 / 50.04;
 /**
  * Acid neutralised per gram of product once it has reacted, meq/g:
  * calcium carbonate equivalent × fineness, where all that passes 0.25 mm counts whole and what lies
- * between 0.25 and 2.36 mm counts half (US agronomic convention; Argo & Fisher 2002).
+ * between 0.25 and 2.36 mm counts as its `coarseCredit`, half for ground lime (US agronomic convention; Argo & Fisher 2002).
  */
 export function neutralisingMeqPerG(product: Amendment): number {
   const fine = product.passing250UmPct / 100;
   const coarse = product.passing2360UmPct / 100 - fine;
-  return MEQ_PER_G_CACO3 * (product.ccePct / 100) * (fine + coarse / 2);
+  return MEQ_PER_G_CACO3 * (product.ccePct / 100) * (fine + coarse * product.coarseCredit);
 }
 
 /** Label oxide to element (atomic weights). */

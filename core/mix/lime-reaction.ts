@@ -5,15 +5,20 @@ import { checkRange } from '#core/units/check';
 /** Rates per day in moist, warm mix: common practice, no source. */
 const FINE_PER_DAY = 0.3;
 const COARSE_PER_DAY = 0.08;
+/** Bits of shell: Argo & Huang (from memory). */
+const SHELL_PER_DAY = 0.01;
+/** What counts less than this of its coarse bits is shell. */
+const SHELL_CREDIT = 0.4;
 
 /** Share of a lime's strength that has acted after so many days, 0–1: two pools, below and above 0.25 mm. */
 export function limeReacted(product: Amendment, days: number): number {
   checkRange('days', days, 0, 3650);
   const fine = product.passing250UmPct;
-  const coarse = (product.passing2360UmPct - product.passing250UmPct) / 2;
+  const coarse = (product.passing2360UmPct - product.passing250UmPct) * product.coarseCredit;
+  const coarsePerDay = product.coarseCredit < SHELL_CREDIT ? SHELL_PER_DAY : COARSE_PER_DAY;
   if (fine + coarse <= 0) return 0;
   const done = (rate: number): number => 1 - Math.exp(-rate * days);
-  return (fine * done(FINE_PER_DAY) + coarse * done(COARSE_PER_DAY)) / (fine + coarse);
+  return (fine * done(FINE_PER_DAY) + coarse * done(coarsePerDay)) / (fine + coarse);
 }
 
 /** pH on a day after mixing. */

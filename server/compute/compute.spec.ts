@@ -58,7 +58,42 @@ describe('POST /api/evaluate', () => {
       'ecSaturated',
       'n',
       'largestParticle',
+      'nAtWorst',
+      'ecAtWorst',
+      'wetDensity',
+      'easilyAvailableWater',
     ]);
+    const beside = (id: string) => answer.readings.find((r: { id: string }) => r.id === id);
+    // Calcium nitrate is there at once and the seedlings eat: the day of mixing is the worst.
+    expect(beside('nAtWorst')).toMatchObject({ week: 0, low: null, high: 90, verdict: 'ok' });
+    expect(beside('nAtWorst').value).toBeCloseTo(answer.mix.elementsMgPerL.n, 9);
+    expect(beside('wetDensity')).toMatchObject({ low: null, high: null });
+    expect(beside('wetDensity').value).toBeCloseTo(
+      answer.mix.dryBulkDensityGPerL / 1000 + answer.vessel.waterPct / 100,
+      9,
+    );
+    expect(answer.vessel.airPctFirmed.loose).toBeCloseTo(answer.vessel.airPct, 9);
+    expect(answer.vessel.airPctFirmed.firmer).toBeLessThan(answer.vessel.airPct);
+  });
+
+  test('slow feed is judged at its worst week, not on the day of mixing', async () => {
+    const { body: answer } = await post('/api/evaluate', {
+      ...body,
+      stage: 'potting',
+      amendments: [{ amendment: 'blood-meal', gPerL: 2.5 }],
+    });
+    const worst = answer.readings.find((r: { id: string }) => r.id === 'nAtWorst');
+    expect(worst.week).toBeGreaterThan(0);
+    expect(worst.value).toBeGreaterThan(answer.mix.elementsMgPerL.n + 50);
+  });
+
+  test('a headspace that is not told is none', async () => {
+    const { headspaceMm, ...open } = vessel;
+    expect(headspaceMm).toBe(3);
+    const { status, body: answer } = await post('/api/evaluate', { ...body, vessel: open });
+    const { body: zero } = await post('/api/evaluate', { ...body, vessel: { ...open, headspaceMm: 0 } });
+    expect(status).toBe(200);
+    expect(answer).toEqual(zero);
   });
 
   test('takes described materials, and says the same as for the table row', async () => {

@@ -1,12 +1,14 @@
 import { conflictOf, formulated, type FinderJob } from '#core/finder/formulate';
 import { type SearchResult } from '#core/finder/search';
 import { type FastEvaluation } from '#core/finder/fast-evaluation';
+import { airFirmed, besides } from '#core/judge/beside';
 import { type Judgement } from '#core/judge/judge';
 import { readOut } from '#core/units/said';
 
 /** The answer of `/api/evaluate`: percentages at the edge, fractions inside. */
-export function evaluationToWire({ evaluation: e, readings, flags }: Judgement) {
+export function evaluationToWire({ input, evaluation: e, readings, flags }: Judgement) {
   const pct = (fraction: number): number => fraction * 100;
+  const firmed = airFirmed(input);
   return {
     mix: {
       mixingShrinkagePct: pct(e.composition.shrinkage),
@@ -34,16 +36,13 @@ export function evaluationToWire({ evaluation: e, readings, flags }: Judgement) 
       airAfterDrydownPct: pct(e.airAfterDrydown),
       wetWeightG: e.wetWeightG,
       availableWaterMl: e.availableWaterMl,
+      airPctFirmed: { loose: pct(firmed.loose), firmer: pct(firmed.firmer) },
     },
     lime: e.lime && { amendment: e.lime.amendment.id, gPerL: e.lime.gPerL },
-    readings: readings.map(({ id, value, unit, low, high, verdict }) => ({
-      id,
-      value,
-      unit,
-      low,
-      high,
-      verdict,
-    })),
+    readings: [
+      ...readings.map(({ id, value, unit, low, high, verdict }) => ({ id, value, unit, low, high, verdict })),
+      ...besides(input, e),
+    ],
     flags: flags.map(({ code, severity, text, remedy }) => ({
       code,
       severity,

@@ -1,0 +1,81 @@
+import { stageWindows } from '#core/judge/windows';
+import { demandMgPerPlant, WARM_HOUSE_C } from '#core/mix/feeding';
+import { type Evaluation, type MixInput, evaluateMix } from '#core/mix/evaluate';
+import { releasedMgPerL } from '#core/mix/release';
+import { MOST_COMPACTION } from '#core/mix/composition';
+
+/** Nitrogen in a meq, mg. */
+const MG_PER_MEQ_N = 14.007;
+const WEEKS = 8;
+/** The worst week may be over a stage's window by this factor. */
+const AT_WORST = 1.5;
+/** Firming by hand is not known better than this, fraction of volume. */
+const FIRMING = 0.04;
+
+export type BesideId = 'nAtWorst' | 'ecAtWorst' | 'wetDensity' | 'easilyAvailableWater';
+
+/** A figure that stands beside the readings; where it has no window both ends are null. */
+export interface Beside {
+  id: BesideId;
+  value: number;
+  unit: string;
+  low: number | null;
+  high: number | null;
+  verdict: 'low' | 'ok' | 'high';
+  /** In which it is so; 0 is the day of mixing. */
+  week?: number;
+}
+
+/**
+ * Nitrogen and salts at their worst in the first eight weeks at 20 °C, what the crop takes up taken off; the weight of
+ * the wet mix; easily available water. Nitrogen that slow feeds set free counts in the salts with a meq for each
+ * 14 mg (nothing else of them is reckoned).
+ */
+export function besides(input: MixInput, e: Evaluation): Beside[] {
+  const { composition, column, doses } = e;
+  const window = stageWindows[input.stage];
+  const own = e.elementsMgPerL.n;
+  const atOnce = releasedMgPerL(doses, 'n', 0, WARM_HOUSE_C);
+  let wanted = 0;
+  const weeks = Array.from({ length: WEEKS + 1 }, (_, week) => {
+    if (week > 0) wanted += demandMgPerPlant[input.stage][week - 1] ?? 0;
+    const slow = releasedMgPerL(doses, 'n', week, WARM_HOUSE_C) - atOnce;
+    const change = slow - wanted / column.volumeL;
+    const meq = Math.max(0, e.saltsMeqPerL + change / MG_PER_MEQ_N);
+    return { week, n: Math.max(0, own + change), ec: meq / composition.totalPorosity / 10 };
+  });
+  const worst = (of: 'n' | 'ec'): { week: number; value: number } =>
+    weeks.map((w) => ({ week: w.week, value: w[of] })).reduce((a, b) => (b.value > a.value ? b : a));
+  const high = (value: number, most: number) => ({
+    ...{ low: null, high: AT_WORST * most },
+    verdict: value > AT_WORST * most + 1e-9 ? ('high' as const) : ('ok' as const),
+  });
+  const free = { low: null, high: null, verdict: 'ok' as const };
+  const [n, ec] = [worst('n'), worst('ec')];
+  return [
+    { id: 'nAtWorst', ...n, unit: 'mg/L', ...high(n.value, window.nMgPerL.high) },
+    { id: 'ecAtWorst', ...ec, unit: 'mS/cm', ...high(ec.value, window.ecSaturatedMSPerCm.high) },
+    {
+      ...{ id: 'wetDensity', unit: 'kg/L', ...free },
+      value: composition.dryBulkDensityGPerL / 1000 + e.drained.water,
+    },
+    { id: 'easilyAvailableWater', value: 100 * e.easilyAvailableWater, unit: '%', ...free },
+  ];
+}
+
+/** Air in the vessel, fractions, as a hand may firm it: four points less, not below none, and four points more. */
+export function airFirmed(input: MixInput): { loose: number; firmer: number } {
+  const at = (compaction: number): number => {
+    try {
+      return evaluateMix({ ...input, compaction }).drained.air;
+    } catch (error) {
+      // Firmed to the last pore there is no air.
+      if (error instanceof RangeError) return 0;
+      throw error;
+    }
+  };
+  return {
+    loose: at(Math.max(0, input.compaction - FIRMING)),
+    firmer: at(Math.min(MOST_COMPACTION, input.compaction + FIRMING)),
+  };
+}
