@@ -25,6 +25,24 @@ import { librarySchema } from '#contract/library';
 import { listQuerySchema } from '#contract/lists';
 import { mixVersionSchema, newMixSchema, newVersionSchema, renamedMixSchema } from '#contract/mixes';
 import { newNurserySchema, nurserySchema } from '#contract/nursery';
+import {
+  makeOrBuyAnswerSchema,
+  makeOrBuyRequestSchema,
+  packageAnswerSchema,
+  packageRequestSchema,
+} from '#contract/money';
+import {
+  compareAnswerSchema,
+  compareRequestSchema,
+  learnAnswerSchema,
+  learnRequestSchema,
+} from '#contract/counts';
+import {
+  liquidFeedAnswerSchema,
+  liquidFeedRequestSchema,
+  waterAnswerSchema,
+  waterRequestSchema,
+} from '#contract/water';
 import { cardQuerySchema, labelsQuerySchema } from '#contract/print';
 import { entrySchema, lotSchema, lotTraceSchema, newEntrySchema, newLotSchema } from '#contract/record';
 import { type EndpointName } from '#contract/routes';
@@ -97,6 +115,28 @@ export const endpoints = {
     hotWaterAnswerSchema,
   ),
   sowing: compute('Seeds to a cell and cells to sow for a stand', sowingRequestSchema, sowingAnswerSchema),
+  package: compute(
+    'Litres and price of a bag, bale, brick or load',
+    packageRequestSchema,
+    packageAnswerSchema,
+  ),
+  makeOrBuy: compute(
+    'Money of a batch made against the same bought',
+    makeOrBuyRequestSchema,
+    makeOrBuyAnswerSchema,
+  ),
+  compare: compute(
+    'Two counts against each other, with intervals',
+    compareRequestSchema,
+    compareAnswerSchema,
+  ),
+  learn: compute('What own tests make of a figure of the book', learnRequestSchema, learnAnswerSchema),
+  water: compute('Acid that brings a water to a pH', waterRequestSchema, waterAnswerSchema),
+  liquidFeed: compute(
+    'A product dissolved to a strength of nitrogen',
+    liquidFeedRequestSchema,
+    liquidFeedAnswerSchema,
+  ),
 
   mixes: {
     ...get('Newest version of every mix, by name, a page at a time', z.array(mixVersionSchema)),

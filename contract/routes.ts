@@ -16,6 +16,12 @@ export const routes = {
   formulate: ['POST', '/formulate'],
   hotWater: ['POST', '/hot-water'],
   sowing: ['POST', '/sowing'],
+  package: ['POST', '/package'],
+  makeOrBuy: ['POST', '/make-or-buy'],
+  compare: ['POST', '/compare'],
+  learn: ['POST', '/learn'],
+  water: ['POST', '/water'],
+  liquidFeed: ['POST', '/liquid-feed'],
 
   mixes: ['GET', '/mixes'],
   keepMix: ['POST', '/mixes'],

@@ -1,3 +1,10 @@
+import { makeOrBuy } from '#core/money/make-or-buy';
+import { openPackage } from '#core/money/package';
+import { compareCounts } from '#core/stats/compare';
+import { learn } from '#core/stats/learn';
+import { acidify } from '#core/water/alkalinity';
+import { liquidFeed } from '#core/water/liquid-feed';
+import { lookUp } from '#core/recipe/library';
 import { hotWater } from '#core/batch/hot-water';
 import { batchSheet } from '#core/batch/sheet';
 import { judgeMix } from '#core/judge/judge';
@@ -26,6 +33,18 @@ export function computeRoutes(api: Api, store: LibraryStore, heavy: Heavy): void
   api.serve('sowing', ({ body: { germination, perCell, wantedPlants, confidence } }) =>
     standOf(germination, perCell, wantedPlants, confidence),
   );
+  api.serve('package', ({ body }) => openPackage(body.package, body.screenLossPct, body.price));
+  api.serve('makeOrBuy', ({ body }) => makeOrBuy(body));
+  api.serve('compare', ({ body: { a, b, confidence, detect } }) => compareCounts(a, b, confidence, detect));
+  api.serve('learn', ({ body: { prior, tests } }) => learn(prior, tests));
+  api.serve('water', ({ body: { alkalinityMgPerL, targetPh, acid } }) =>
+    acidify(alkalinityMgPerL, targetPh, acid),
+  );
+  api.serve('liquidFeed', ({ body: { product, nMgPerL, injector, tankLitres } }) => {
+    const label =
+      typeof product === 'string' ? lookUp(store.library().amendments, product, 'product') : product;
+    return liquidFeed(label, nMgPerL, injector, tankLitres);
+  });
   api.serve('formulate', ({ body, res }) => {
     // Whoever hangs up is not searched for.
     const left = new AbortController();

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { num, numbers, oneOf, text } from '#contract/fields';
+import { acids, waterLimits } from '#core/water/alkalinity';
+import { liquidFeedLimits } from '#core/water/liquid-feed';
+
+export const waterRequestSchema = z.strictObject({
+  alkalinityMgPerL: num(waterLimits.alkalinityMgPerL),
+  targetPh: num(waterLimits.targetPh),
+  acid: oneOf(acids),
+});
+export const waterAnswerSchema = numbers('meqPerL', 'neutralisedShare').extend({
+  acidMlPerL: z.number().optional(),
+  /** In place of it where the acid is dry. */
+  acidGPerL: z.number().optional(),
+  adds: numbers('n', 'p'),
+});
+
+const pct = num([0, 100]);
+export const liquidFeedRequestSchema = z.strictObject({
+  product: z.union([
+    text(60),
+    z.strictObject({
+      nPct: pct,
+      p2O5Pct: pct.default(0),
+      k2OPct: pct.default(0),
+      caPct: pct.default(0),
+      mgPct: pct.default(0),
+      sPct: pct.default(0),
+    }),
+  ]),
+  nMgPerL: num(liquidFeedLimits.nMgPerL),
+  injector: num(liquidFeedLimits.injector).default(1),
+  tankLitres: num(liquidFeedLimits.tankLitres),
+});
+export const liquidFeedAnswerSchema = numbers('productGPerL', 'stockGPerL', 'tankGrams').extend({
+  elementsMgPerL: numbers('n', 'p', 'k', 'ca', 'mg', 's'),
+});

@@ -1,0 +1,54 @@
+import { checkRange } from '#core/units/check';
+
+export interface MakeOrBuy {
+  /** Finished mix, L. */
+  litres: number;
+  ingredients: readonly { litres: number; pricePerL: number }[];
+  doses: readonly { grams: number; pricePerKg: number }[];
+  labour?: { minutes: number; perHour: number } | undefined;
+  /** What has to be bought before the first litre: a mixer, a screen. */
+  outlay?: number | undefined;
+  /** A bag of what could be bought instead. */
+  bought: { litres: number; price: number };
+}
+
+export interface Bill {
+  costMade: number;
+  costPerL: number;
+  /** Whole ones. */
+  bags: number;
+  costBought: number;
+  saved: number;
+  /** Litres after which the outlay is back; null without one, or where making is not cheaper. */
+  breakEvenLitres: number | null;
+}
+
+export const moneyLimits = {
+  litres: [0.001, 10_000_000],
+  amount: [0, 10_000_000],
+  money: [0, 10_000_000],
+  minutes: [0, 1_000_000],
+} as const;
+
+/** Money of a batch made against the same bought in bags (model § 18). @throws OutOfRange */
+export function makeOrBuy({ litres, ingredients, doses, labour, outlay, bought }: MakeOrBuy): Bill {
+  checkRange('litres', litres, ...moneyLimits.litres);
+  checkRange('bought.litres', bought.litres, ...moneyLimits.litres);
+  checkRange('bought.price', bought.price, ...moneyLimits.money);
+  const costMade =
+    ingredients.reduce((sum, one) => sum + one.litres * one.pricePerL, 0) +
+    doses.reduce((sum, one) => sum + (one.grams / 1000) * one.pricePerKg, 0) +
+    (labour ? (labour.minutes / 60) * labour.perHour : 0);
+  // A bag that is full to rounding is one bag.
+  const bags = Math.ceil(litres / bought.litres - 1e-9);
+  const costPerL = costMade / litres;
+  const gain = bought.price / bought.litres - costPerL;
+  return {
+    costMade,
+    costPerL,
+    bags,
+    costBought: bags * bought.price,
+    saved: bags * bought.price - costMade,
+    breakEvenLitres: outlay !== undefined && gain > 0 ? outlay / gain : null,
+  };
+}

@@ -1,0 +1,108 @@
+import { makeOrBuy } from '#core/money/make-or-buy';
+import { openPackage, packageUnits } from '#core/money/package';
+import { published } from '#testing/published';
+
+// NIST Handbook 44, Appendix C (from memory): dry quart 67.200625 in³, liquid quart 57.75 in³, ft³ 1728 in³.
+const NIST = 'NIST Handbook 44, Appendix C (from memory)';
+
+test('a dry quart is no liquid quart, and a bag says which', () => {
+  published({
+    what: 'dry quart',
+    source: NIST,
+    published: 1.101221,
+    ours: packageUnits.dryQuart,
+    unit: 'L',
+    within: 1e-6,
+  });
+  published({
+    what: 'liquid quart',
+    source: NIST,
+    published: 0.946353,
+    ours: packageUnits.liquidQuart,
+    unit: 'L',
+    within: 1e-6,
+  });
+  const five = openPackage({ kind: 'bag', volume: 5, unit: 'ft3' }).litres;
+  const twelve = (unit: 'dryQuart' | 'liquidQuart'): number =>
+    openPackage({ kind: 'bag', volume: 12, unit }).litres;
+  published({
+    what: '5 ft³ in dry quarts',
+    source: NIST,
+    published: 128.6,
+    ours: five / packageUnits.dryQuart,
+    unit: 'qt',
+    within: 0.05,
+  });
+  published({
+    what: '5 ft³ in 12-quart bags, dry',
+    source: NIST,
+    published: 10.7,
+    ours: five / twelve('dryQuart'),
+    unit: 'bags',
+    within: 0.05,
+  });
+  published({
+    what: '5 ft³ in 12-quart bags, liquid',
+    source: NIST,
+    published: 12.5,
+    ours: five / twelve('liquidQuart'),
+    unit: 'bags',
+    within: 0.05,
+  });
+});
+
+test('bales swell, bricks drink, heaps are weighed', () => {
+  expect(openPackage({ kind: 'bale', volume: 3.8, unit: 'ft3', loosening: 2 }).litres).toBeCloseTo(
+    2 * 3.8 * 28.316846592,
+    9,
+  );
+  const brick = openPackage({ kind: 'brick', massKg: 5, litresPerKg: 14, waterLitresPerKg: 5 }, 10, 21);
+  expect(brick).toEqual({ litres: 70, usableLitres: 63, pricePerL: 21 / 63, waterToHydrateLitres: 25 });
+  const bulk = openPackage({ kind: 'bulk', massKg: 1000, dryBulkDensityGPerL: 250, moisturePctWb: 50 });
+  expect(bulk).toEqual({ litres: 2000, usableLitres: 2000, pricePerL: null, waterToHydrateLitres: null });
+});
+
+test('made against bought, by hand', () => {
+  const bill = makeOrBuy({
+    litres: 100,
+    ingredients: [
+      { litres: 80, pricePerL: 0.1 },
+      { litres: 40, pricePerL: 0.2 },
+    ],
+    doses: [{ grams: 300, pricePerKg: 2 }],
+    labour: { minutes: 30, perHour: 20 },
+    outlay: 500,
+    bought: { litres: 40, price: 16 },
+  });
+  // 8 + 8 + 0.6 + 10 = 26.6; three bags cost 48; each litre made saves 0.4 − 0.266.
+  expect(bill).toMatchObject({ bags: 3, costBought: 48 });
+  expect(bill.costMade).toBeCloseTo(26.6, 9);
+  expect(bill.saved).toBeCloseTo(21.4, 9);
+  expect(bill.breakEvenLitres).toBeCloseTo(500 / 0.134, 6);
+  const dear = makeOrBuy({
+    litres: 80,
+    ingredients: [{ litres: 80, pricePerL: 1 }],
+    doses: [],
+    outlay: 5,
+    bought: { litres: 40, price: 16 },
+  });
+  expect(dear).toMatchObject({ bags: 2, breakEvenLitres: null });
+});
+
+test.each([
+  [() => openPackage({ kind: 'bag', volume: 0, unit: 'L' }), /volume must be a number from 0.001/],
+  [
+    () => openPackage({ kind: 'bale', volume: 1, unit: 'L', loosening: 9 }),
+    /loosening must be a number from 1 to 5/,
+  ],
+  [
+    () => openPackage({ kind: 'bag', volume: 1, unit: 'L' }, 120),
+    /screenLossPct must be a number from 0 to 99/,
+  ],
+  [
+    () => makeOrBuy({ litres: 0, ingredients: [], doses: [], bought: { litres: 1, price: 1 } }),
+    /litres must be/,
+  ],
+])('what cannot be is named with its range (%#)', (act, message) => {
+  expect(act).toThrow(message);
+});

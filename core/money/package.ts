@@ -1,0 +1,92 @@
+import { checkRange, OutOfRange } from '#core/units/check';
+import { litresIn } from '#core/units/factors';
+
+/** Litres in one of what stands on bags. A dry quart is 67.200625 in³; media are sold by it in the US. */
+export const packageUnits = {
+  dryQuart: 67.200625 * litresIn.cubicInch,
+  liquidQuart: litresIn.quart,
+  L: litresIn.litre,
+  ft3: litresIn.cubicFoot,
+  yd3: litresIn.cubicYard,
+  gal: litresIn.gallon,
+} as const;
+export type PackageUnit = keyof typeof packageUnits;
+
+export type Package =
+  | { kind: 'bag'; volume: number; unit: PackageUnit }
+  /** Pressed: `loosening` litres loose of each litre of bale (1.8–2.2, common practice). */
+  | { kind: 'bale'; volume: number; unit: PackageUnit; loosening: number }
+  | { kind: 'brick'; massKg: number; litresPerKg: number; waterLitresPerKg: number }
+  | { kind: 'bulk'; massKg: number; dryBulkDensityGPerL: number; moisturePctWb: number };
+
+export interface Opened {
+  /** Loose. */
+  litres: number;
+  /** What is left once it went over the screen. */
+  usableLitres: number;
+  /** Per usable litre; null without a price. */
+  pricePerL: number | null;
+  /** For a brick; null for anything else. */
+  waterToHydrateLitres: number | null;
+}
+
+/** What may stand on a package. Percentages at the edge. */
+export const packageLimits = {
+  volume: [0.001, 1_000_000],
+  loosening: [1, 5],
+  massKg: [0.001, 1_000_000],
+  litresPerKg: [0.5, 50],
+  waterLitresPerKg: [0, 20],
+  dryBulkDensityGPerL: [5, 2200],
+  moisturePctWb: [0, 95],
+  screenLossPct: [0, 99],
+  price: [0, 10_000_000],
+} as const;
+
+function looseLitres(one: Package): number {
+  switch (one.kind) {
+    case 'bag':
+      return checkRange('volume', one.volume, ...packageLimits.volume) * packageUnits[one.unit];
+    case 'bale':
+      return (
+        checkRange('volume', one.volume, ...packageLimits.volume) *
+        packageUnits[one.unit] *
+        checkRange('loosening', one.loosening, ...packageLimits.loosening)
+      );
+    case 'brick':
+      return (
+        checkRange('massKg', one.massKg, ...packageLimits.massKg) *
+        checkRange('litresPerKg', one.litresPerKg, ...packageLimits.litresPerKg)
+      );
+    case 'bulk':
+      return (
+        (checkRange('massKg', one.massKg, ...packageLimits.massKg) *
+          1000 *
+          (1 - checkRange('moisturePctWb', one.moisturePctWb, ...packageLimits.moisturePctWb) / 100)) /
+        checkRange('dryBulkDensityGPerL', one.dryBulkDensityGPerL, ...packageLimits.dryBulkDensityGPerL)
+      );
+  }
+}
+
+/**
+ * Litres and price of a package (model § 18).
+ * @param screenLossPct of the loose volume, 0–99
+ * @example openPackage({ kind: 'bag', volume: 5, unit: 'ft3' }).litres // 141.58
+ * @throws OutOfRange naming the figure and its range
+ */
+export function openPackage(one: Package, screenLossPct = 0, price?: number): Opened {
+  checkRange('screenLossPct', screenLossPct, ...packageLimits.screenLossPct);
+  if (price !== undefined) checkRange('price', price, ...packageLimits.price);
+  const litres = looseLitres(one);
+  const usableLitres = litres * (1 - screenLossPct / 100);
+  if (!(usableLitres > 0)) throw new OutOfRange('litres', usableLitres, 'above 0');
+  return {
+    litres,
+    usableLitres,
+    pricePerL: price === undefined ? null : price / usableLitres,
+    waterToHydrateLitres:
+      one.kind === 'brick'
+        ? one.massKg * checkRange('waterLitresPerKg', one.waterLitresPerKg, ...packageLimits.waterLitresPerKg)
+        : null,
+  };
+}

@@ -1,0 +1,49 @@
+import { K_PER_K2O, P_PER_P2O5, type Amendment } from '#core/material/amendment';
+import { type Elements } from '#core/mix/salts';
+import { checkRange, OutOfRange } from '#core/units/check';
+
+/** The label of what is dissolved, %. */
+export type Label = Pick<Amendment, 'nPct' | 'p2O5Pct' | 'k2OPct' | 'caPct' | 'mgPct' | 'sPct'>;
+
+export const liquidFeedLimits = {
+  nMgPerL: [1, 2000],
+  /** Litres of water to one of stock; 1 for a can that is not diluted. */
+  injector: [1, 1000],
+  tankLitres: [0.1, 100_000],
+} as const;
+
+export interface LiquidFeed {
+  /** At the plant. */
+  productGPerL: number;
+  stockGPerL: number;
+  tankGrams: number;
+  elementsMgPerL: Elements;
+}
+
+/**
+ * A product dissolved to a strength of nitrogen: stock g/L = mg/L × ratio / (% × 10).
+ * @param injector so many to one
+ * @throws OutOfRange for a product without nitrogen
+ */
+export function liquidFeed(label: Label, nMgPerL: number, injector: number, tankLitres: number): LiquidFeed {
+  checkRange('nMgPerL', nMgPerL, ...liquidFeedLimits.nMgPerL);
+  checkRange('injector', injector, ...liquidFeedLimits.injector);
+  checkRange('tankLitres', tankLitres, ...liquidFeedLimits.tankLitres);
+  if (!(label.nPct > 0))
+    throw new OutOfRange('product.nPct', label.nPct, 'above 0: the strength is counted in nitrogen');
+  const productGPerL = nMgPerL / (label.nPct * 10);
+  const mg = (pct: number): number => productGPerL * pct * 10;
+  return {
+    productGPerL,
+    stockGPerL: productGPerL * injector,
+    tankGrams: productGPerL * injector * tankLitres,
+    elementsMgPerL: {
+      n: mg(label.nPct),
+      p: mg(label.p2O5Pct) * P_PER_P2O5,
+      k: mg(label.k2OPct) * K_PER_K2O,
+      ca: mg(label.caPct),
+      mg: mg(label.mgPct),
+      s: mg(label.sPct),
+    },
+  };
+}
