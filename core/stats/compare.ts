@@ -1,6 +1,7 @@
-import { logChoose } from '#core/stats/log-gamma';
+import { fisher, wilson } from '#core/stats/counts';
 import { normalQuantile } from '#core/stats/normal';
-import { checkRange, checkWhole, OutOfRange } from '#core/units/check';
+import { checkRange, OutOfRange } from '#core/units/check';
+import { limits } from '#core/units/limits';
 
 /** So many of so many. */
 export interface Count {
@@ -14,45 +15,9 @@ export interface Share {
   high: number;
 }
 
-const MOST = 1_000_000;
-
-function checkCount(name: string, { alive, of }: Count): void {
-  checkWhole(`${name}.of`, of, 1, MOST);
-  checkWhole(`${name}.alive`, alive, 0, MOST);
-  if (alive > of) throw new OutOfRange(`${name}.alive`, alive, `at most ${of}, as many as there were`);
-}
-
-/**
- * Share with Wilson's interval, which stays between 0 and 1 and holds its rate for small counts
- * (Wilson, J. Am. Stat. Assoc. 22:209, 1927).
- * @param confidence 0.5–0.9999
- */
-export function wilson(count: Count, confidence: number): Share {
-  checkCount('count', count);
-  checkRange('confidence', confidence, 0.5, 0.9999);
-  const z = normalQuantile(1 - (1 - confidence) / 2);
-  const { alive, of } = count;
-  const share = alive / of;
-  const middle = share + (z * z) / (2 * of);
-  const half = z * Math.sqrt((share * (1 - share)) / of + (z * z) / (4 * of * of));
-  const whole = 1 + (z * z) / of;
-  return { share, low: Math.max(0, (middle - half) / whole), high: Math.min(1, (middle + half) / whole) };
-}
-
-/** Fisher's exact test, two-sided: the sum of all tables with the same margins that are no likelier than this one. */
-export function fisherTwoSided(a: Count, b: Count): number {
-  checkCount('a', a);
-  checkCount('b', b);
-  const alive = a.alive + b.alive;
-  const of = a.of + b.of;
-  const log = (x: number): number => logChoose(a.of, x) + logChoose(b.of, alive - x) - logChoose(of, alive);
-  const here = log(a.alive);
-  let sum = 0;
-  for (let x = Math.max(0, alive - b.of); x <= Math.min(a.of, alive); x++) {
-    const one = log(x);
-    if (one <= here + 1e-7) sum += Math.exp(one);
-  }
-  return Math.min(1, sum);
+/** Share with Wilson's interval. @param confidence 0.5–0.9999 */
+function shareOf({ alive, of }: Count, confidence: number): Share {
+  return { share: alive / of, ...wilson(alive, of, normalQuantile(1 - (1 - confidence) / 2)) };
 }
 
 /**
@@ -89,8 +54,9 @@ export function compareCounts(
   confidence: number,
   detect?: { difference: number; power: number },
 ): Comparison {
-  const [shareA, shareB] = [wilson(a, confidence), wilson(b, confidence)];
-  const fisherP = fisherTwoSided(a, b);
+  checkRange('confidence', confidence, ...limits.confidence);
+  const [shareA, shareB] = [shareOf(a, confidence), shareOf(b, confidence)];
+  const fisherP = fisher(a.alive, a.of, b.alive, b.of);
   const told = fisherP <= 1 - confidence && shareA.share !== shareB.share;
   const p1 = shareA.share;
   let cells: number | null = null;
