@@ -45,7 +45,7 @@ test('a blocked sum keeps the last answer in sight and says what is wrong', asyn
   await page.goto('/mix?into=pot-9&parts=sand-fine:1&lime=none');
   await field(page, 'Firmed by, percent').fill('45');
   await expect(page.getByRole('alert')).toContainText(
-    'This cannot be made: compactionPct must be at most 39.8',
+    'This cannot be made: compactionPct must be at most 41.3',
   );
   await expect(reading(page, 'Air in the pot')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Make this batch' })).toBeDisabled();
