@@ -53,6 +53,7 @@ import {
   shelfChangeSchema,
   shelfLineSchema,
 } from '#contract/shelf';
+import { seasonAnswerSchema, seasonRequestSchema } from '#contract/season';
 import { dueStepSchema } from '#contract/today';
 
 /** What goes back: JSON by a schema, nothing, or a body of another kind. */
@@ -124,6 +125,11 @@ export const endpoints = {
     'Money of a batch made against the same bought',
     makeOrBuyRequestSchema,
     makeOrBuyAnswerSchema,
+  ),
+  season: compute(
+    'From planting days back to sowing days, with trays, mix and bench by week',
+    seasonRequestSchema,
+    seasonAnswerSchema,
   ),
   compare: compute(
     'Two counts against each other, with intervals',

@@ -18,6 +18,7 @@ export const routes = {
   sowing: ['POST', '/sowing'],
   package: ['POST', '/package'],
   makeOrBuy: ['POST', '/make-or-buy'],
+  season: ['POST', '/season'],
   compare: ['POST', '/compare'],
   learn: ['POST', '/learn'],
   water: ['POST', '/water'],

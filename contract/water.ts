@@ -1,11 +1,11 @@
+import { limits } from '#core/units/limits';
 import { z } from 'zod';
 import { num, numbers, oneOf, text } from '#contract/fields';
-import { acids, waterLimits } from '#core/water/alkalinity';
-import { liquidFeedLimits } from '#core/water/liquid-feed';
+import { acids } from '#core/water/alkalinity';
 
 export const waterRequestSchema = z.strictObject({
-  alkalinityMgPerL: num(waterLimits.alkalinityMgPerL),
-  targetPh: num(waterLimits.targetPh),
+  alkalinityMgPerL: num(limits.alkalinityMgPerL),
+  targetPh: num(limits.acidTargetPh),
   acid: oneOf(acids),
 });
 export const waterAnswerSchema = numbers('meqPerL', 'neutralisedShare').extend({
@@ -28,9 +28,9 @@ export const liquidFeedRequestSchema = z.strictObject({
       sPct: pct.default(0),
     }),
   ]),
-  nMgPerL: num(liquidFeedLimits.nMgPerL),
-  injector: num(liquidFeedLimits.injector).default(1),
-  tankLitres: num(liquidFeedLimits.tankLitres),
+  nMgPerL: num(limits.feedNMgPerL),
+  injector: num(limits.injector).default(1),
+  tankLitres: num(limits.tankLitres),
 });
 export const liquidFeedAnswerSchema = numbers('productGPerL', 'stockGPerL', 'tankGrams').extend({
   elementsMgPerL: numbers('n', 'p', 'k', 'ca', 'mg', 's'),

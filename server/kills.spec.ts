@@ -4,9 +4,10 @@ import { join } from 'node:path';
 import { type EndpointName, routes } from '#contract/routes';
 import { killInTheMiddle } from '#testing/kills';
 
-/** Nothing of the data folder changes by these. */
+/** Nothing of the data folder changes by what computes, and by what stands on the bench. */
 const WRITES_NOTHING = new Set<EndpointName>([
-  ...(['evaluate', 'batchSheet', 'formulate', 'hotWater', 'sowing'] as const),
+  ...(['evaluate', 'batchSheet', 'formulate', 'hotWater', 'sowing', 'season'] as const),
+  ...(['package', 'makeOrBuy', 'compare', 'learn', 'water', 'liquidFeed'] as const),
   ...(['letWeatherAnswer', 'calibrate', 'putOnInstrument', 'failInstrument'] as const),
 ]);
 

@@ -1,3 +1,4 @@
+import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 
 export interface MakeOrBuy {
@@ -23,18 +24,11 @@ export interface Bill {
   breakEvenLitres: number | null;
 }
 
-export const moneyLimits = {
-  litres: [0.001, 10_000_000],
-  amount: [0, 10_000_000],
-  money: [0, 10_000_000],
-  minutes: [0, 1_000_000],
-} as const;
-
 /** Money of a batch made against the same bought in bags (model § 18). @throws OutOfRange */
 export function makeOrBuy({ litres, ingredients, doses, labour, outlay, bought }: MakeOrBuy): Bill {
-  checkRange('litres', litres, ...moneyLimits.litres);
-  checkRange('bought.litres', bought.litres, ...moneyLimits.litres);
-  checkRange('bought.price', bought.price, ...moneyLimits.money);
+  checkRange('litres', litres, ...limits.boughtLitres);
+  checkRange('bought.litres', bought.litres, ...limits.boughtLitres);
+  checkRange('bought.price', bought.price, ...limits.money);
   const costMade =
     ingredients.reduce((sum, one) => sum + one.litres * one.pricePerL, 0) +
     doses.reduce((sum, one) => sum + (one.grams / 1000) * one.pricePerKg, 0) +

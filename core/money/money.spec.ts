@@ -1,54 +1,21 @@
 import { makeOrBuy } from '#core/money/make-or-buy';
-import { openPackage, packageUnits } from '#core/money/package';
+import { openPackage, type PackageUnit, packageUnits } from '#core/money/package';
 import { published } from '#testing/published';
 
 // NIST Handbook 44, Appendix C (from memory): dry quart 67.200625 in³, liquid quart 57.75 in³, ft³ 1728 in³.
 const NIST = 'NIST Handbook 44, Appendix C (from memory)';
 
-test('a dry quart is no liquid quart, and a bag says which', () => {
-  published({
-    what: 'dry quart',
-    source: NIST,
-    published: 1.101221,
-    ours: packageUnits.dryQuart,
-    unit: 'L',
-    within: 1e-6,
-  });
-  published({
-    what: 'liquid quart',
-    source: NIST,
-    published: 0.946353,
-    ours: packageUnits.liquidQuart,
-    unit: 'L',
-    within: 1e-6,
-  });
-  const five = openPackage({ kind: 'bag', volume: 5, unit: 'ft3' }).litres;
-  const twelve = (unit: 'dryQuart' | 'liquidQuart'): number =>
-    openPackage({ kind: 'bag', volume: 12, unit }).litres;
-  published({
-    what: '5 ft³ in dry quarts',
-    source: NIST,
-    published: 128.6,
-    ours: five / packageUnits.dryQuart,
-    unit: 'qt',
-    within: 0.05,
-  });
-  published({
-    what: '5 ft³ in 12-quart bags, dry',
-    source: NIST,
-    published: 10.7,
-    ours: five / twelve('dryQuart'),
-    unit: 'bags',
-    within: 0.05,
-  });
-  published({
-    what: '5 ft³ in 12-quart bags, liquid',
-    source: NIST,
-    published: 12.5,
-    ours: five / twelve('liquidQuart'),
-    unit: 'bags',
-    within: 0.05,
-  });
+const five = openPackage({ kind: 'bag', volume: 5, unit: 'ft3' }).litres;
+const bag = (unit: PackageUnit): number => openPackage({ kind: 'bag', volume: 12, unit }).litres;
+
+test.each<[string, number, number, number]>([
+  ['litres in a dry quart', 1.101221, packageUnits.dryQuart, 1e-6],
+  ['litres in a liquid quart', 0.946353, packageUnits.liquidQuart, 1e-6],
+  ['5 ft³ in dry quarts', 128.6, five / packageUnits.dryQuart, 0.05],
+  ['5 ft³ in 12-quart bags, dry', 10.7, five / bag('dryQuart'), 0.05],
+  ['5 ft³ in 12-quart bags, liquid', 12.5, five / bag('liquidQuart'), 0.05],
+])('%s', (what, theirs, ours, within) => {
+  published({ what, source: NIST, published: theirs, ours, unit: '', within });
 });
 
 test('bales swell, bricks drink, heaps are weighed', () => {

@@ -1,3 +1,4 @@
+import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { litresIn } from '#core/units/factors';
 
@@ -30,40 +31,27 @@ export interface Opened {
   waterToHydrateLitres: number | null;
 }
 
-/** What may stand on a package. Percentages at the edge. */
-export const packageLimits = {
-  volume: [0.001, 1_000_000],
-  loosening: [1, 5],
-  massKg: [0.001, 1_000_000],
-  litresPerKg: [0.5, 50],
-  waterLitresPerKg: [0, 20],
-  dryBulkDensityGPerL: [5, 2200],
-  moisturePctWb: [0, 95],
-  screenLossPct: [0, 99],
-  price: [0, 10_000_000],
-} as const;
-
 function looseLitres(one: Package): number {
   switch (one.kind) {
     case 'bag':
-      return checkRange('volume', one.volume, ...packageLimits.volume) * packageUnits[one.unit];
+      return checkRange('volume', one.volume, ...limits.packageVolume) * packageUnits[one.unit];
     case 'bale':
       return (
-        checkRange('volume', one.volume, ...packageLimits.volume) *
+        checkRange('volume', one.volume, ...limits.packageVolume) *
         packageUnits[one.unit] *
-        checkRange('loosening', one.loosening, ...packageLimits.loosening)
+        checkRange('loosening', one.loosening, ...limits.loosening)
       );
     case 'brick':
       return (
-        checkRange('massKg', one.massKg, ...packageLimits.massKg) *
-        checkRange('litresPerKg', one.litresPerKg, ...packageLimits.litresPerKg)
+        checkRange('massKg', one.massKg, ...limits.packageKg) *
+        checkRange('litresPerKg', one.litresPerKg, ...limits.litresPerKg)
       );
     case 'bulk':
       return (
-        (checkRange('massKg', one.massKg, ...packageLimits.massKg) *
+        (checkRange('massKg', one.massKg, ...limits.packageKg) *
           1000 *
-          (1 - checkRange('moisturePctWb', one.moisturePctWb, ...packageLimits.moisturePctWb) / 100)) /
-        checkRange('dryBulkDensityGPerL', one.dryBulkDensityGPerL, ...packageLimits.dryBulkDensityGPerL)
+          (1 - checkRange('moisturePctWb', one.moisturePctWb, ...limits.moisturePctWb) / 100)) /
+        checkRange('dryBulkDensityGPerL', one.dryBulkDensityGPerL, ...limits.bulkDensityGPerL)
       );
   }
 }
@@ -75,8 +63,8 @@ function looseLitres(one: Package): number {
  * @throws OutOfRange naming the figure and its range
  */
 export function openPackage(one: Package, screenLossPct = 0, price?: number): Opened {
-  checkRange('screenLossPct', screenLossPct, ...packageLimits.screenLossPct);
-  if (price !== undefined) checkRange('price', price, ...packageLimits.price);
+  checkRange('screenLossPct', screenLossPct, ...limits.screenLossPct);
+  if (price !== undefined) checkRange('price', price, ...limits.price);
   const litres = looseLitres(one);
   const usableLitres = litres * (1 - screenLossPct / 100);
   if (!(usableLitres > 0)) throw new OutOfRange('litres', usableLitres, 'above 0');
@@ -86,7 +74,7 @@ export function openPackage(one: Package, screenLossPct = 0, price?: number): Op
     pricePerL: price === undefined ? null : price / usableLitres,
     waterToHydrateLitres:
       one.kind === 'brick'
-        ? one.massKg * checkRange('waterLitresPerKg', one.waterLitresPerKg, ...packageLimits.waterLitresPerKg)
+        ? one.massKg * checkRange('waterLitresPerKg', one.waterLitresPerKg, ...limits.waterLitresPerKg)
         : null,
   };
 }

@@ -68,6 +68,35 @@ export const limits = {
   /** What a stand-in is told lies on it. */
   onInstrument: [-1_000_000, 1_000_000],
   usedCount: [1, 1_000_000],
+
+  /** Packages, money, water and the season. */
+  packageVolume: [0.001, 1_000_000],
+  loosening: [1, 5],
+  packageKg: [0.001, 1_000_000],
+  litresPerKg: [0.5, 50],
+  waterLitresPerKg: [0, 20],
+  bulkDensityGPerL: [5, 2200],
+  moisturePctWb: [0, 95],
+  screenLossPct: [0, 99],
+  price: [0, 10_000_000],
+  boughtLitres: [0.001, 10_000_000],
+  amount: [0, 10_000_000],
+  money: [0, 10_000_000],
+  labourMinutes: [0, 1_000_000],
+  alkalinityMgPerL: [0, 1000],
+  acidTargetPh: [4.5, 7],
+  feedNMgPerL: [1, 2000],
+  injector: [1, 1000],
+  tankLitres: [0.1, 100_000],
+  crops: [1, 500],
+  cropSteps: [1, 10],
+  sowings: [1, 200],
+  everyDays: [1, 366],
+  plantOutDays: [-366, 366],
+  trayM2: [0, 10],
+  stepWeeks: [0.1, 520],
+  lossPct: [0, 99],
+  benchM2: [0, 1_000_000],
 } as const satisfies Record<string, Range>;
 
 export type LimitName = keyof typeof limits;

@@ -1,3 +1,4 @@
+import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 
 /** mg of calcium carbonate in a meq, as water reports count it. */
@@ -21,8 +22,6 @@ const liquids = {
 
 export const acids = ['nitric61', 'phosphoric75', 'citric'] as const;
 export type Acid = (typeof acids)[number];
-
-export const waterLimits = { alkalinityMgPerL: [0, 1000], targetPh: [4.5, 7] } as const;
 
 export interface Acidified {
   /** Alkalinity of the water. */
@@ -50,8 +49,8 @@ function citricProtons(ph: number): number {
  * @param targetPh 4.5–7
  */
 export function acidify(alkalinityMgPerL: number, targetPh: number, acid: Acid): Acidified {
-  checkRange('alkalinityMgPerL', alkalinityMgPerL, ...waterLimits.alkalinityMgPerL);
-  checkRange('targetPh', targetPh, ...waterLimits.targetPh);
+  checkRange('alkalinityMgPerL', alkalinityMgPerL, ...limits.alkalinityMgPerL);
+  checkRange('targetPh', targetPh, ...limits.acidTargetPh);
   const meqPerL = alkalinityMgPerL / MG_PER_MEQ;
   const neutralisedShare = 1 / (1 + 10 ** (targetPh - PK_CARBONIC));
   const meq = meqPerL * neutralisedShare;

@@ -1,16 +1,10 @@
+import { limits } from '#core/units/limits';
 import { K_PER_K2O, P_PER_P2O5, type Amendment } from '#core/material/amendment';
 import { type Elements } from '#core/mix/salts';
 import { checkRange, OutOfRange } from '#core/units/check';
 
 /** The label of what is dissolved, %. */
 export type Label = Pick<Amendment, 'nPct' | 'p2O5Pct' | 'k2OPct' | 'caPct' | 'mgPct' | 'sPct'>;
-
-export const liquidFeedLimits = {
-  nMgPerL: [1, 2000],
-  /** Litres of water to one of stock; 1 for a can that is not diluted. */
-  injector: [1, 1000],
-  tankLitres: [0.1, 100_000],
-} as const;
 
 export interface LiquidFeed {
   /** At the plant. */
@@ -26,9 +20,9 @@ export interface LiquidFeed {
  * @throws OutOfRange for a product without nitrogen
  */
 export function liquidFeed(label: Label, nMgPerL: number, injector: number, tankLitres: number): LiquidFeed {
-  checkRange('nMgPerL', nMgPerL, ...liquidFeedLimits.nMgPerL);
-  checkRange('injector', injector, ...liquidFeedLimits.injector);
-  checkRange('tankLitres', tankLitres, ...liquidFeedLimits.tankLitres);
+  checkRange('nMgPerL', nMgPerL, ...limits.feedNMgPerL);
+  checkRange('injector', injector, ...limits.injector);
+  checkRange('tankLitres', tankLitres, ...limits.tankLitres);
   if (!(label.nPct > 0))
     throw new OutOfRange('product.nPct', label.nPct, 'above 0: the strength is counted in nitrogen');
   const productGPerL = nMgPerL / (label.nPct * 10);

@@ -1,5 +1,6 @@
 import { makeOrBuy } from '#core/money/make-or-buy';
 import { openPackage } from '#core/money/package';
+import { planSeason } from '#core/season/plan';
 import { compareCounts } from '#core/stats/compare';
 import { learn } from '#core/stats/learn';
 import { acidify } from '#core/water/alkalinity';
@@ -35,6 +36,7 @@ export function computeRoutes(api: Api, store: LibraryStore, heavy: Heavy): void
   );
   api.serve('package', ({ body }) => openPackage(body.package, body.screenLossPct, body.price));
   api.serve('makeOrBuy', ({ body }) => makeOrBuy(body));
+  api.serve('season', ({ body: { lastFrost, crops, benchM2 } }) => planSeason(lastFrost, crops, benchM2));
   api.serve('compare', ({ body: { a, b, confidence, detect } }) => compareCounts(a, b, confidence, detect));
   api.serve('learn', ({ body: { prior, tests } }) => learn(prior, tests));
   api.serve('water', ({ body: { alkalinityMgPerL, targetPh, acid } }) =>

@@ -38,6 +38,48 @@ test.each<[string, object, object]>([
   ],
   ['learn', { prior: { mean: 1, sd: 2 }, tests: [] }, { mean: 1, sd: 2 }],
   [
+    'season',
+    {
+      lastFrost: '2027-05-15',
+      crops: [
+        {
+          id: 'leek',
+          plants: 10,
+          plantOutDays: 0,
+          steps: [
+            {
+              vessel: { shape: 'block', edgeMm: [40, 40], depthMm: 40 },
+              perTray: 10,
+              trayM2: 0.1,
+              weeks: 1,
+              lossPct: 0,
+            },
+          ],
+        },
+      ],
+      benchM2: 1,
+    },
+    {
+      crops: [
+        {
+          id: 'leek',
+          sowing: 1,
+          plantOn: '2027-05-15',
+          steps: [
+            {
+              ...{ from: '2027-05-08', to: '2027-05-15', plants: 10, cells: 10, trays: 1 },
+              ...{ litres: expect.closeTo(0.64, 9), benchM2: 0.1, tooLongWeeks: null },
+            },
+          ],
+        },
+      ],
+      weeks: [
+        { week: '2027-W18', benchM2: 0.1, litres: expect.closeTo(0.64, 9), over: false },
+        { week: '2027-W19', benchM2: 0.1, litres: 0, over: false },
+      ],
+    },
+  ],
+  [
     'water',
     { alkalinityMgPerL: 250, targetPh: 5.8, acid: 'citric' },
     {
@@ -87,6 +129,7 @@ test.each<[string, object, string]>([
     { alkalinityMgPerL: 250, targetPh: 9, acid: 'citric' },
     'targetPh must be a number from 4.5 to 7, was 9',
   ],
+  ['season', { lastFrost: '2027-02-30', crops: [] }, 'lastFrost must be a day'],
   ['liquid-feed', { product: 'moondust', nMgPerL: 100, tankLitres: 10 }, 'moondust'],
   ['liquid-feed', { product: 'gypsum', nMgPerL: 100, tankLitres: 10 }, 'product.nPct must be above 0'],
 ])('%s %j is refused', async (path, sent, detail) => {

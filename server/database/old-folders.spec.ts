@@ -52,50 +52,55 @@ async function cardSaysWhatItSaid(now: Batch, { snapshot: then }: Batch): Promis
   }
 }
 
-test.each(made)('a data folder of %s opens and means the same', async (name) => {
-  copyFileSync(`testing/folders/${name}.sqlite`, join(folder, 'welcome.sqlite'));
-  const told = JSON.parse(readFileSync(`testing/folders/${name}.json`, 'utf8')) as Told;
-  const db = openDatabase(folder);
-  const { app } = testApp(db);
-  const get = async <T>(path: string): Promise<T> => (await request(app).get(path).expect(200)).body as T;
+test.each(made)(
+  'a data folder of %s opens and means the same',
+  async (name) => {
+    copyFileSync(`testing/folders/${name}.sqlite`, join(folder, 'welcome.sqlite'));
+    const told = JSON.parse(readFileSync(`testing/folders/${name}.json`, 'utf8')) as Told;
+    const db = openDatabase(folder);
+    const { app } = testApp(db);
+    const get = async <T>(path: string): Promise<T> => (await request(app).get(path).expect(200)).body as T;
 
-  expect(await get('/api/batches')).toEqual(told.batches);
-  // Figures are kept since: what is from before has none.
-  expect(await get('/api/mixes')).toEqual(told.mixes.map((mix) => ({ ...mix, figures: null })));
-  for (const [i, batch] of told.batch.entries()) {
-    const now = await get<{ snapshot: Row }>(`/api/batches/${batch.id}`);
-    expect(now.snapshot['format']).toBe(2);
-    const before = withoutSource({ ...batch, snapshot: { ...batch.snapshot, format: 2 } }) as {
-      snapshot: Row;
-    };
-    // Heat was yes or no then; it is a way of heating now.
-    const kit = before.snapshot['kit'] as { heat: unknown } | undefined;
-    if (kit) kit.heat = kit.heat ? 'boiling' : 'none';
-    expect(withoutSource(now)).toMatchObject(before);
-    await cardSaysWhatItSaid(now as unknown as Batch, batch as unknown as Batch);
-    const entries = await get<{ id: number; at: string; subject: string; data: Row }[]>(
-      `/api/batches/${batch.id}/entries`,
-    );
-    for (const [k, entry] of (told.entries[i] ?? []).entries()) {
-      const { values, ...rest } = entry['data'] as Row;
-      expect(entries[k]).toMatchObject({ ...entry, data: rest });
-      // What was chosen by position then has a name now; what was read is the same.
-      if (!['squeeze', 'ec'].includes(rest['test'] as string))
-        expect(entries[k]!.data['values']).toEqual(values);
+    expect(await get('/api/batches')).toEqual(told.batches);
+    // Figures are kept since: what is from before has none.
+    expect(await get('/api/mixes')).toEqual(told.mixes.map((mix) => ({ ...mix, figures: null })));
+    for (const [i, batch] of told.batch.entries()) {
+      const now = await get<{ snapshot: Row }>(`/api/batches/${batch.id}`);
+      expect(now.snapshot['format']).toBe(2);
+      const before = withoutSource({ ...batch, snapshot: { ...batch.snapshot, format: 2 } }) as {
+        snapshot: Row;
+      };
+      // Heat was yes or no then; it is a way of heating now.
+      const kit = before.snapshot['kit'] as { heat: unknown } | undefined;
+      if (kit) kit.heat = kit.heat ? 'boiling' : 'none';
+      expect(withoutSource(now)).toMatchObject(before);
+      await cardSaysWhatItSaid(now as unknown as Batch, batch as unknown as Batch);
+      const entries = await get<{ id: number; at: string; subject: string; data: Row }[]>(
+        `/api/batches/${batch.id}/entries`,
+      );
+      for (const [k, entry] of (told.entries[i] ?? []).entries()) {
+        const { values, ...rest } = entry['data'] as Row;
+        expect(entries[k]).toMatchObject({ ...entry, data: rest });
+        // What was chosen by position then has a name now; what was read is the same.
+        if (!['squeeze', 'ec'].includes(rest['test'] as string))
+          expect(entries[k]!.data['values']).toEqual(values);
+      }
+      expect(entries).toHaveLength(told.entries[i]?.length ?? 0);
     }
-    expect(entries).toHaveLength(told.entries[i]?.length ?? 0);
-  }
-  expect(await get('/api/lots')).toEqual(told.lots ?? []);
-  expect(await get('/api/measures')).toEqual(told.measures ?? []);
-  expect(await get('/api/shelf')).toEqual(told.shelf ?? []);
+    expect(await get('/api/lots')).toEqual(told.lots ?? []);
+    expect(await get('/api/measures')).toEqual(told.measures ?? []);
+    expect(await get('/api/shelf')).toEqual(told.shelf ?? []);
 
-  // A folder of the demo as it was lacks what the demo has had since; one that has it all gains nothing.
-  seedDemo(db, TODAY);
-  expect((await get<Row[]>('/api/lots')).length).toBe(told.lots?.length ?? 4);
-  expect((await get<Row[]>('/api/shelf')).length).toBe(told.shelf?.length ?? 8);
-  expect(await get('/api/batches')).toEqual(told.batches);
-  db.close();
-});
+    // A folder of the demo as it was lacks what the demo has had since; one that has it all gains nothing.
+    seedDemo(db, TODAY);
+    expect((await get<Row[]>('/api/lots')).length).toBe(told.lots?.length ?? 4);
+    expect((await get<Row[]>('/api/shelf')).length).toBe(told.shelf?.length ?? 8);
+    expect(await get('/api/batches')).toEqual(told.batches);
+    db.close();
+    // Two cards to each of its batches.
+  },
+  30_000,
+);
 
 test('tests that kept positions are read by their names', async () => {
   copyFileSync('testing/folders/schema-5.sqlite', join(folder, 'welcome.sqlite'));

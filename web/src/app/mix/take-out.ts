@@ -4,16 +4,6 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 @Component({
   selector: 'app-take-out',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <button
-      type="button"
-      class="press square quiet"
-      [attr.aria-label]="'Take out ' + name()"
-      (click)="pressed.emit()"
-    >
-      <i class="bi bi-x-lg" aria-hidden="true"></i>
-    </button>
-  `,
   styles: `
     .press {
       width: 36px;
@@ -23,6 +13,16 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
         width: 44px;
       }
     }
+  `,
+  template: `
+    <button
+      type="button"
+      class="press square quiet"
+      [attr.aria-label]="'Take out ' + name()"
+      (click)="pressed.emit()"
+    >
+      <i class="bi bi-x-lg" aria-hidden="true"></i>
+    </button>
   `,
 })
 export class TakeOut {

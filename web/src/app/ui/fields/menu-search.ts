@@ -19,6 +19,15 @@ export const isSought = (sought: string, ...words: string[]): boolean =>
 @Component({
   selector: 'app-menu-search',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  styles: `
+    :host {
+      position: sticky;
+      top: -4px;
+      display: block;
+      padding: 4px;
+      background: var(--surface);
+    }
+  `,
   template: `
     <input
       #box
@@ -30,15 +39,6 @@ export const isSought = (sought: string, ...words: string[]): boolean =>
       [value]="sought()"
       (input)="sought.set(box.value)"
     />
-  `,
-  styles: `
-    :host {
-      position: sticky;
-      top: -4px;
-      display: block;
-      padding: 4px;
-      background: var(--surface);
-    }
   `,
 })
 export class MenuSearch {

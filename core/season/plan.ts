@@ -1,0 +1,170 @@
+import { format, parseISO } from 'date-fns';
+import { smallestTrials } from '#core/stats/binomial';
+import { checkRange, checkWhole, OutOfRange } from '#core/units/check';
+import { daysAfter } from '#core/units/day';
+import { limits } from '#core/units/limits';
+import { volumeL, type Vessel } from '#core/vessel/vessel';
+
+/** Seed of a step that begins with it. */
+export interface Seeds {
+  perCell: number;
+  germination: number;
+  confidence: number;
+  /** Thinned to one, or every seedling kept. */
+  keep: 'one' | 'all';
+}
+
+/** Some weeks in one kind of vessel. */
+export interface PlanStep {
+  vessel: Vessel;
+  perTray: number;
+  trayM2: number;
+  weeks: number;
+  lossPct: number;
+  seeds?: Seeds | undefined;
+}
+
+export interface PlannedCrop {
+  id: string;
+  /** Wanted of each sowing. */
+  plants: number;
+  /** Days from the last frost to planting; below 0 before it. */
+  plantOutDays: number;
+  sparePct: number;
+  sowings: { count: number; everyDays: number };
+  /** From the first vessel to the last. */
+  steps: readonly PlanStep[];
+}
+
+export interface StepPlan {
+  /** From this day up to, not including, `to`; YYYY-MM-DD. */
+  from: string;
+  to: string;
+  /** Needed at its end. */
+  plants: number;
+  /** To sow, or to fill: plants before its loss. */
+  cells: number;
+  trays: number;
+  litres: number;
+  benchM2: number;
+  /** Weeks over what a vessel of its size bears; null where it is not too long. */
+  tooLongWeeks: number | null;
+}
+
+export interface SowingPlan {
+  id: string;
+  /** From 1. */
+  sowing: number;
+  plantOn: string;
+  steps: StepPlan[];
+}
+
+export interface WeekPlan {
+  /** ISO week, "2027-W09". */
+  week: string;
+  benchM2: number;
+  litres: number;
+  over: boolean | null;
+}
+
+/** A month to the cubic inch: common practice, no source. */
+const WEEKS_PER_ML = 4.345 / 16.387;
+const DAY_MS = 86_400_000;
+/** 5 January 1970 was a Monday. */
+const FIRST_MONDAY = 4;
+
+/** Up to the next whole one; what is whole to rounding stays. */
+const whole = (value: number): number => Math.ceil(value - 1e-9);
+
+/** Cells to sow so that enough stand with the confidence asked. */
+function sown({ perCell, germination, confidence, keep }: Seeds, needed: number): number {
+  checkWhole('seeds.perCell', perCell, ...limits.seedsPerCell);
+  checkRange('seeds.germination', germination, ...limits.germination);
+  checkRange('seeds.confidence', confidence, ...limits.confidence);
+  return keep === 'one'
+    ? smallestTrials(1 - (1 - germination) ** perCell, needed, confidence)
+    : // Each seed is a try, and more tries never lower the chance.
+      whole(smallestTrials(germination, needed, confidence) / perCell);
+}
+
+type Amounts = Omit<StepPlan, 'from' | 'to'> & { days: number };
+
+/** What each step takes, from the first to the last; the same for every sowing of a crop. */
+function amountsOf(crop: PlannedCrop): Amounts[] {
+  let needed = whole(crop.plants * (1 + crop.sparePct / 100));
+  return [...crop.steps]
+    .reverse()
+    .map((step) => {
+      checkRange('steps.lossPct', step.lossPct, ...limits.lossPct);
+      checkRange('steps.weeks', step.weeks, ...limits.stepWeeks);
+      const plants = needed;
+      needed = whole(plants / (1 - step.lossPct / 100));
+      const cells = step.seeds ? sown(step.seeds, needed) : needed;
+      const trays = Math.ceil(cells / step.perTray);
+      const litresEach = volumeL(step.vessel);
+      const over = step.weeks - WEEKS_PER_ML * litresEach * 1000;
+      return {
+        ...{ plants, cells, trays, days: Math.round(7 * step.weeks) },
+        litres: trays * step.perTray * litresEach,
+        benchM2: trays * step.trayM2,
+        tooLongWeeks: over > 0 ? over : null,
+      };
+    })
+    .reverse();
+}
+
+const dayNumber = (day: string): number => Date.parse(`${day}T00:00:00Z`) / DAY_MS;
+const weekNumber = (day: string): number => Math.floor((dayNumber(day) - FIRST_MONDAY) / 7);
+const nameOf = (week: number): string => {
+  const monday = new Date((week * 7 + FIRST_MONDAY) * DAY_MS).toISOString().slice(0, 10);
+  return format(parseISO(monday), "RRRR-'W'II");
+};
+
+/**
+ * Counts back from planting days through every vessel to the sowing days (model § 19), and adds up bench and mix by
+ * week.
+ * @param lastFrost YYYY-MM-DD
+ * @param benchM2 what there is; weeks over it are marked
+ * @throws OutOfRange naming the figure and its range
+ */
+export function planSeason(
+  lastFrost: string,
+  crops: readonly PlannedCrop[],
+  benchM2?: number,
+): { crops: SowingPlan[]; weeks: WeekPlan[] } {
+  if (!Number.isFinite(dayNumber(lastFrost)))
+    throw new OutOfRange('lastFrost', lastFrost, 'a day, YYYY-MM-DD');
+  const sowings: SowingPlan[] = [];
+  const byWeek = new Map<number, { benchM2: number; litres: number }>();
+  const at = (week: number): { benchM2: number; litres: number } => {
+    let sums = byWeek.get(week);
+    if (!sums) byWeek.set(week, (sums = { benchM2: 0, litres: 0 }));
+    return sums;
+  };
+  for (const crop of crops) {
+    const amounts = amountsOf(crop);
+    for (let k = 0; k < crop.sowings.count; k++) {
+      const plantOn = daysAfter(lastFrost, crop.plantOutDays + k * crop.sowings.everyDays);
+      const steps: StepPlan[] = [];
+      let to = plantOn;
+      for (const { days, ...rest } of [...amounts].reverse()) {
+        const from = daysAfter(to, -days);
+        steps.unshift({ from, to, ...rest });
+        at(weekNumber(from)).litres += rest.litres;
+        if (days > 0)
+          for (let week = weekNumber(from); week <= weekNumber(daysAfter(to, -1)); week++)
+            at(week).benchM2 += rest.benchM2;
+        to = from;
+      }
+      sowings.push({ id: crop.id, sowing: k + 1, plantOn, steps });
+    }
+  }
+  const numbers = [...byWeek.keys()];
+  const [first, last] = [Math.min(...numbers), Math.max(...numbers)];
+  const weeks = Array.from({ length: last - first + 1 }, (_, i): WeekPlan => {
+    const sums = byWeek.get(first + i) ?? { benchM2: 0, litres: 0 };
+    const over = benchM2 === undefined ? null : sums.benchM2 > benchM2 + 1e-9;
+    return { week: nameOf(first + i), ...sums, over };
+  });
+  return { crops: sowings, weeks };
+}
