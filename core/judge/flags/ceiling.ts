@@ -12,13 +12,15 @@ const STOP_FROM = 2;
 export const mostGPerL = (product: Amendment, stage: Stage): number =>
   stage === 'potting' ? product.mostPottingGPerL : product.mostYoungGPerL;
 
-/** More of a product than anybody gives, whatever the readings say. */
+/** More of a product than anybody gives, whatever the readings say. Limes have rules of their own: pH sets the dose. */
 export const overCeiling: Rule = ({ input, evaluation }) => {
   const times = ({ amendment, gPerL }: Dose): number => {
     const most = mostGPerL(amendment, input.stage);
     return most > 0 ? gPerL / most : 0;
   };
-  const worst = [...evaluation.doses].sort((a, b) => times(b) - times(a))[0];
+  const worst = evaluation.doses
+    .filter((d) => d.amendment.kind !== 'lime')
+    .sort((a, b) => times(b) - times(a))[0];
   // A hair over is within how well a dose is weighed.
   if (!worst || times(worst) <= 1.02) return null;
   const { amendment } = worst;
