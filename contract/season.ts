@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { day, int, list, num, numbers, oneOf, text } from '#contract/fields';
 import { vesselSchema } from '#contract/vessel';
-
 import { limits } from '#core/units/limits';
 
 const stepSchema = z.strictObject({

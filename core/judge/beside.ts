@@ -57,7 +57,7 @@ export function besides(input: MixInput, e: Evaluation): Beside[] {
     { id: 'ecAtWorst', ...ec, unit: 'mS/cm', ...high(ec.value, window.ecSaturatedMSPerCm.high) },
     {
       ...{ id: 'wetDensity', unit: 'kg/L', ...free },
-      value: composition.dryBulkDensityGPerL / 1000 + e.drained.water,
+      value: e.wetWeightG / 1000 / column.volumeL,
     },
     { id: 'easilyAvailableWater', value: 100 * e.easilyAvailableWater, unit: '%', ...free },
   ];

@@ -1,5 +1,4 @@
-import { type Rule } from '#core/judge/flag';
-import { capital } from '#core/judge/flag';
+import { capital, type Rule } from '#core/judge/flag';
 import { volumeL } from '#core/vessel/vessel';
 import { fixed } from '#core/units/show';
 import { said } from '#core/units/said';
