@@ -5,9 +5,8 @@ import { build, checkNode, install, root } from './prepare.mjs';
 checkNode();
 install();
 build();
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-  cwd: root,
-  stdio: 'inherit',
-});
+// Loaded only now: the packages were not there before.
+const { buildServer } = await import('./build-server.mjs');
+const server = spawn(process.execPath, [await buildServer()], { cwd: root, stdio: 'inherit' });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code, signal) => process.exit(signal ? 0 : (code ?? 1)));

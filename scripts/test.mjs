@@ -43,6 +43,8 @@ checkNode();
 install();
 const browser = chromium();
 mkdirSync(join(root, 'dist'), { recursive: true });
+// Servers bundled for the tests of before.
+rmSync(join(root, 'dist', 'served'), { recursive: true, force: true });
 
 let passed = 0;
 let failed = 0;

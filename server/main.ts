@@ -8,6 +8,7 @@ import { Workers } from '#server/heavy/workers';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
 import { LibraryStore } from '#server/library/store';
+import { root } from '#server/root';
 
 const HOST = '127.0.0.1';
 const port = Number(process.env['PORT'] ?? 4180);
@@ -30,7 +31,7 @@ if (process.env['WELCOME_DEMO'] !== '0') seedDemo(db, new Date());
 
 const app = createApp({
   db,
-  webFolder: join(import.meta.dirname, '..', 'dist', 'web', 'browser'),
+  webFolder: join(root, 'dist', 'web', 'browser'),
   log,
   now: () => new Date(),
   instruments: new InstrumentHub(simulatedBench()),

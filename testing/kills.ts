@@ -177,6 +177,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     server = await start();
 
     const db = new Database(join(folder, 'welcome.sqlite'), { readonly: true });
+    if (db.pragma('integrity_check', { simple: true }) !== 'ok') tally.lost.push('the file itself');
     const count = (one: Create): number =>
       (db.prepare(`SELECT count(*) AS n FROM ${one.table} WHERE key = ?`).get(one.body.key) as { n: number })
         .n;

@@ -1,4 +1,4 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 
 /** A server of its own, on a data folder that may be empty (it then gets the demo) or one that was used before. */
 export interface Served {
@@ -7,9 +7,19 @@ export interface Served {
   address: string;
 }
 
+let bundle: string | undefined;
+
+/** Made once for each process of tests, of the code as it is now. */
+function bundled(): string {
+  if (bundle) return bundle;
+  const folder = `dist/served/${process.pid}`;
+  execFileSync(process.execPath, ['scripts/build-server.mjs', folder], { stdio: 'inherit' });
+  return (bundle = `${folder}/main.mjs`);
+}
+
 /** @param port 0 for any that is free */
 export function serve(folder: string, port = 0, env: NodeJS.ProcessEnv = {}): Promise<Served> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  const child = spawn(process.execPath, [bundled()], {
     env: { ...process.env, PORT: String(port), WELCOME_DATA: folder, LOG_LEVEL: 'warn', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -1,9 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
 import { existsSync, mkdtempSync, rmSync, writeFileSync, cpSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { starterMixes } from '#core/recipe/starter-mixes';
 import { holdFolder } from '#server/database/lock';
 import { openDatabase } from '#server/database/open';
 
@@ -52,64 +49,6 @@ test('an upgrade is preceded by a backup, and a failed one changes nothing', () 
 
   expect(() => openDatabase(data)).toThrow(`newer Welcome (schema ${at + 1}; this one knows ${at})`);
 });
-
-/** Starts the real server and waits until it says where it listens. */
-function startServer(): Promise<{ process: ChildProcess; url: string }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-    env: { ...process.env, PORT: '0', WELCOME_DATA: folder, WELCOME_DEMO: '0' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  return new Promise((resolve, reject) => {
-    child.once('exit', () => reject(new Error('the server did not start')));
-    child.stdout.on('data', (chunk: Buffer) => {
-      const url = /http:\/\/[\d.:]+/.exec(chunk.toString())?.[0];
-      if (url) resolve({ process: child, url });
-    });
-  });
-}
-
-test('killed in the middle of saving: every acknowledged batch is there afterwards', async () => {
-  const first = await startServer();
-  const acknowledged: string[] = [];
-  let sent = 0;
-  const save = async (): Promise<void> => {
-    const key = randomUUID();
-    sent++;
-    const answer = await fetch(`${first.url}/api/batches`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({
-        key,
-        name: `run ${sent}`,
-        recipe: starterMixes.seedling,
-        madeOn: '2031-03-04',
-        units: 'metric',
-        scoop: 'bucket-10l',
-      }),
-    });
-    await answer.json();
-    if (answer.status === 201) acknowledged.push(key);
-  };
-  const clients = Array.from({ length: 8 }, async () => {
-    for (;;) await save();
-  });
-  const ended = Promise.allSettled(clients);
-  while (acknowledged.length < 60) await new Promise((done) => setTimeout(done, 5));
-  first.process.kill('SIGKILL');
-  await ended;
-
-  const db = openDatabase(folder);
-  const kept = new Set(db.prepare('SELECT key FROM batches').pluck().all());
-  expect(acknowledged.filter((key) => !kept.has(key))).toEqual([]);
-  expect(sent).toBeGreaterThan(acknowledged.length);
-  expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
-  db.close();
-
-  const second = await startServer();
-  const lines = (await (await fetch(`${second.url}/api/batches`)).json()) as unknown[];
-  expect(lines.length).toBeGreaterThanOrEqual(acknowledged.length);
-  second.process.kill('SIGTERM');
-}, 60_000);
 
 test('a folder that another process holds is refused in plain words, and free once that has ended', () => {
   const folder = mkdtempSync(join(tmpdir(), 'welcome-lock-'));

@@ -3,8 +3,9 @@ import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { type Db } from '#server/database/db';
 import { migrate } from '#server/database/migrate';
+import { root } from '#server/root';
 
-const MIGRATIONS = join(import.meta.dirname, 'migrations');
+const MIGRATIONS = join(root, 'server', 'database', 'migrations');
 
 /**
  * Opens the database of a data folder, makes it if need be, and brings it up to date.

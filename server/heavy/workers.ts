@@ -89,7 +89,9 @@ export class Workers implements Heavy {
 
   private start(): Worker {
     this.threads++;
-    const worker = new Worker(new URL('./start-worker.mjs', import.meta.url));
+    // Beside the bundled server lies a bundled worker; beside the source one that first learns TypeScript.
+    const bundled = import.meta.url.endsWith('.mjs');
+    const worker = new Worker(new URL(bundled ? './worker.mjs' : './start-worker.mjs', import.meta.url));
     // The server may end while it idles.
     worker.unref();
     return worker;

@@ -11,8 +11,9 @@ import { materialFromRow, materialToRow, type Material, type MaterialRow } from 
 import { libraryOf, type Library } from '#core/recipe/library';
 import { vesselKinds } from '#core/vessel/kinds';
 import { type Db } from '#server/database/db';
+import { root } from '#server/root';
 
-const TABLES = join(import.meta.dirname, '..', '..', 'core', 'material');
+const TABLES = join(root, 'core', 'material');
 const STARTER_SOURCE =
   'starter library: typical figures from memory of Bunt 1988, Raviv & Lieth 2008, Reed 1996 and Argo & Fisher 2002; your own tests replace them';
 const USUAL_SIZES = 'usual inside dimensions: common practice, no source; measure your own';
