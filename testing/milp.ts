@@ -49,9 +49,11 @@ function model(job: FinderJob, total: number): string {
 /** Windows so wide that nothing in them counts. */
 export function noWindows(job: FinderJob): Aims {
   const wide = { low: -1e9, high: 1e9, kind: 'between' as const };
-  return Object.fromEntries(
-    Object.keys(stageAims(job.stage, job.vessel)).map((id) => [id, wide]),
-  ) as unknown as Aims;
+  const { phSlides: _, ...aims } = stageAims(job.stage, job.vessel);
+  return {
+    ...(Object.fromEntries(Object.keys(aims).map((id) => [id, wide])) as typeof aims),
+    phSlides: false,
+  };
 }
 
 /** The job with every material of one size and nothing wished for but a low price. */

@@ -1,5 +1,5 @@
 import { targetSaturation, type Moisture } from '#core/mix/moisture';
-import { phWindow, stageWindows } from '#core/judge/windows';
+import { phWindow, windowsOf } from '#core/judge/windows';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { waterAsBoughtGPerL, type Material } from '#core/material/material';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
@@ -173,9 +173,8 @@ function tryAdding(
   const salts = (batchSalts * state.litres + (material?.saltsMeqPerL ?? 0) * added * loose) / litres;
   const mixedEc = salts / e.composition.totalPorosity / 10;
 
-  const window = phWindow(input.stage, e);
-  const ecWindow = stageWindows[input.stage].ecSaturatedMSPerCm;
-  const airWindow = stageWindows[input.stage].airPct;
+  const window = phWindow(input, e);
+  const { ecSaturatedMSPerCm: ecWindow, airPct: airWindow } = windowsOf(input);
   const sour = state.ph !== undefined && mixedPh < window.low;
   const aim = (window.low + window.high) / 2;
   const limeGrams = sour ? ((aim - mixedPh) * (batchBuffer + newBuffer)) / neutralisingMeqPerG(lime) : 0;

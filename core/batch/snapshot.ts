@@ -71,7 +71,7 @@ export function snapshotBatch(
   const vessel = lookUp(library.vessels, recipe.vessel, 'vessel');
   const moisture: Moisture = usualMoisture(vessel.vessel);
   const sheet = batchSheet(evaluation, litresOf(recipe.job, vessel), moisture);
-  const window = phWindow(recipe.stage, evaluation);
+  const window = phWindow(judgement.input, evaluation);
   return {
     format: 2,
     recipe,
@@ -91,6 +91,7 @@ export function snapshotBatch(
     kit,
     context: {
       stage: recipe.stage,
+      ...(judgement.input.windows && { windows: judgement.input.windows }),
       ph: { low: window.low, high: window.high },
       totalPorosity: evaluation.composition.totalPorosity,
       drainedWater: evaluation.drained.water,

@@ -1,79 +1,135 @@
-import { type Reading, readingIds } from '#core/judge/readings';
+import { type Reading, type ReadingId, readingIds } from '#core/judge/readings';
 import { type Stage } from '#core/mix/stage';
-import {
-  BLOCK_AIR_AFTER_DRYDOWN_PCT,
-  BLOCK_COHESION,
-  EARTHY_PH_WINDOW,
-  particleWindow,
-  stageWindows,
-} from '#core/judge/windows';
+import { particleWindow, windowsOf } from '#core/judge/windows';
+import { type AskedWindows } from '#core/mix/windows-asked';
 import { type Vessel } from '#core/vessel/vessel';
 
 /** What a recipe is scored on: a window, and whether both of its ends are edges or only one. */
 export interface Aim {
   low: number;
   high: number;
-  /** between: best in the middle · atMost: nothing gained below high · atLeast: nothing gained above low. */
+  /** between: best inside both · atMost: nothing gained below high · atLeast: nothing gained above low. */
   kind: 'between' | 'atMost' | 'atLeast';
+  /**
+   * A window is a plateau: nothing is gained inside it but this much room at each end, in which a mix of typical
+   * scatter is out four times in ten or less. Without it the middle is the aim.
+   */
+  room?: readonly [low: number, high: number];
+  /** Beyond `high`, up to here, it costs but is no miss. */
+  soft?: number;
 }
 
-/** Readings that are scored, in this order; the water one only where a recipe is to behave like another. */
-export const scoredIds = [...readingIds, 'easilyAvailableWater'] as const;
+/** Readings that are scored, in this order; besides those with a verdict of their own, water and weight. */
+export const scoredIds = [...readingIds, 'easilyAvailableWater', 'wetDensity'] as const;
 export type ScoredId = (typeof scoredIds)[number];
-export type Aims = Partial<Record<ScoredId, Aim>> & { ph: Aim; phEarthy: Aim };
+export type Aims = Partial<Record<ScoredId, Aim>> & {
+  ph: Aim;
+  /** Whether the pH window slides with loam, compost and coir. */
+  phSlides: boolean;
+};
 
 /** Missing a window costs this much at its very edge: more than all others together at theirs. */
 const MISSED = 10;
 /** And this much for each half-width beyond. */
 const SLOPE = 12;
 const TOLERANCE = 1e-9;
+/** Sums of costs closer than this are alike: a tenth of the odds is not worth another material. */
+export const STEP = 0.25;
 
-/** 0 in the middle of a window, 1 at its edges, at least 10 outside and growing. */
-export function penalty(value: number, { low, high, kind }: Aim): number {
+/** 0 on the plateau (or in the middle), 1 at the edges, at least 10 outside and growing. */
+export function penalty(value: number, aim: Aim): number {
+  return penaltyWithin(value, aim.low, aim.high, aim);
+}
+
+/** The same with its ends elsewhere. */
+export function penaltyWithin(value: number, low: number, high: number, { kind, room, soft }: Aim): number {
   const half = (high - low) / 2;
-  if (kind === 'between') {
+  if (kind === 'between' && !room) {
     const off = Math.abs(value - (low + high) / 2) / half;
     return off <= 1 + TOLERANCE / half ? off * off : MISSED + SLOPE * (off - 1);
   }
-  const beyond = kind === 'atMost' ? value - high : low - value;
-  return beyond <= TOLERANCE ? 0 : MISSED + (SLOPE * beyond) / half;
+  const below = kind === 'atMost' ? -Infinity : low - value;
+  const above = kind === 'atLeast' ? -Infinity : value - (soft ?? high);
+  const beyond = Math.max(below, above);
+  if (beyond > TOLERANCE) return MISSED + (SLOPE * beyond) / half;
+  if (soft !== undefined && value > high) return (value - high) / (soft - high);
+  if (!room) return 0;
+  const [atLow, atHigh] = [Math.min(room[0], 0.8 * half), Math.min(room[1], 0.8 * half)];
+  const short = Math.max(
+    kind !== 'atMost' && atLow > 0 ? (low + atLow - value) / atLow : 0,
+    kind !== 'atLeast' && atHigh > 0 ? (value - high + atHigh) / atHigh : 0,
+  );
+  return short > 0 ? short * short : 0;
 }
 
-export const isMet = (value: number, { low, high, kind }: Aim): boolean =>
-  (kind === 'atMost' || value >= low - TOLERANCE) && (kind === 'atLeast' || value <= high + TOLERANCE);
+/** @param low, high where its window ends */
+export const isMetWithin = (value: number, low: number, high: number, { kind, soft }: Aim): boolean =>
+  (kind === 'atMost' || value >= low - TOLERANCE) &&
+  (kind === 'atLeast' || value <= (soft ?? high) + TOLERANCE);
 
-/** The windows of a stage in a vessel, as aims. */
-export function stageAims(stage: Stage, vessel: Vessel): Aims {
-  const windows = stageWindows[stage];
-  const aim = ({ low, high }: { low: number; high: number }, kind: Aim['kind'] = 'between'): Aim => ({
-    low,
-    high,
-    kind,
-  });
-  const structure =
-    vessel.shape === 'block'
-      ? {
-          airAfterDrydown: aim(BLOCK_AIR_AFTER_DRYDOWN_PCT),
-          cohesion: aim(BLOCK_COHESION, 'atLeast'),
-        }
-      : { air: aim(windows.airPct) };
+export const isMet = (value: number, aim: Aim): boolean => isMetWithin(value, aim.low, aim.high, aim);
+
+/** Room that typical scatter takes at the ends of a window: about one standard deviation, common practice, no source. */
+const rooms: Partial<Record<ScoredId, (edge: number) => number>> = {
+  air: () => 3,
+  airAfterDrydown: () => 3,
+  cohesion: () => 0.03,
+  ph: () => 0.2,
+  ecSaturated: (edge) => 0.2 * edge,
+  n: (edge) => 0.2 * edge,
+  easilyAvailableWater: () => 2,
+  wetDensity: () => 0.05,
+};
+const kinds: Partial<Record<ScoredId, Aim['kind']>> = {
+  largestParticle: 'atMost',
+  wetDensity: 'atMost',
+  cohesion: 'atLeast',
+  easilyAvailableWater: 'atLeast',
+};
+
+/** A window as an aim. @param block pieces may be a third of a side, which is soft */
+export function aimOf(id: ScoredId, { low, high }: { low: number; high: number }, block: boolean): Aim {
+  const room = rooms[id];
   return {
-    ...structure,
-    ph: aim(windows.ph),
-    phEarthy: aim(EARTHY_PH_WINDOW),
-    ecSaturated: aim(windows.ecSaturatedMSPerCm),
-    n: aim(windows.nMgPerL),
-    largestParticle: aim(particleWindow(stage, vessel), 'atMost'),
+    ...{ low, high, kind: kinds[id] ?? 'between' },
+    // Nothing falls below nothing.
+    ...(room && { room: [low > 0 ? room(low) : 0, room(high)] as const }),
+    ...(id === 'largestParticle' && block && { soft: (high * 4) / 3 }),
   };
 }
 
-/** What each reading adds to a score, by its own window. */
-export function readingPenalty(r: Pick<Reading, 'id' | 'value' | 'low' | 'high'>): number {
-  const kind = r.id === 'largestParticle' ? 'atMost' : r.id === 'cohesion' ? 'atLeast' : 'between';
-  return penalty(r.value, { low: r.low, high: r.high, kind });
+/** The windows of a stage in a vessel, as aims. */
+export function stageAims(stage: Stage, vessel: Vessel, windows?: AskedWindows): Aims {
+  const asked = windowsOf({ stage, ...(windows && { windows }) });
+  const block = vessel.shape === 'block';
+  const aim = (id: ScoredId, window: { low: number; high: number }): Aim => aimOf(id, window, block);
+  return {
+    ...(block
+      ? {
+          airAfterDrydown: aim('airAfterDrydown', asked.blockAirPct),
+          cohesion: aim('cohesion', asked.cohesion),
+        }
+      : { air: aim('air', asked.airPct) }),
+    ph: aim('ph', asked.ph),
+    phSlides: windows?.ph === undefined,
+    ecSaturated: aim('ecSaturated', asked.ecSaturatedMSPerCm),
+    n: aim('n', asked.nMgPerL),
+    largestParticle: aim('largestParticle', particleWindow(stage, vessel)),
+    easilyAvailableWater: aim('easilyAvailableWater', asked.easilyAvailableWaterPct),
+    wetDensity: aim('wetDensity', asked.wetDensityKgPerL),
+  };
+}
+
+/** What each reading costs by its own window. */
+export function readingPenalties(readings: readonly Reading[]): { id: ReadingId; costs: number }[] {
+  const block = readings.some((r) => r.id === 'cohesion');
+  return readings.map((r) => ({ id: r.id, costs: penalty(r.value, aimOf(r.id, r, block)) }));
 }
 
 /** Score of readings by their windows alone: below 10 where all are met. */
 export function windowScore(readings: readonly Reading[]): number {
-  return readings.reduce((sum, r) => sum + readingPenalty(r), 0);
+  return stepped(readingPenalties(readings).reduce((sum, { costs }) => sum + costs, 0));
 }
+
+/** To the step below. */
+export const stepped = (score: number): number => STEP * Math.floor(score / STEP + TOLERANCE);

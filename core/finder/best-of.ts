@@ -2,17 +2,23 @@ export interface Found {
   score: number;
   /** By index on the shelf. */
   parts: Uint8Array;
+  /** Price of a litre, where all prices are known. */
+  cost?: number;
 }
 
-/** Scores closer than this are a tie: smaller totals, then earlier materials, come first. */
+/** Scores closer than this are a tie: fewer materials, smaller totals, lower prices, then earlier materials, come first. */
 const TIE = 1e-12;
 
 /** @returns below 0 when a comes first */
 export function compareFound(a: Found, b: Found): number {
   if (Math.abs(a.score - b.score) > TIE) return a.score - b.score;
+  const materials = (parts: Uint8Array): number => parts.reduce((n, p) => n + (p > 0 ? 1 : 0), 0);
+  const fewer = materials(a.parts) - materials(b.parts);
+  if (fewer !== 0) return fewer;
   const total = (parts: Uint8Array): number => parts.reduce((s, p) => s + p, 0);
   const smaller = total(a.parts) - total(b.parts);
   if (smaller !== 0) return smaller;
+  if (Math.abs((a.cost ?? 0) - (b.cost ?? 0)) > TIE) return (a.cost ?? 0) - (b.cost ?? 0);
   for (let i = 0; i < a.parts.length; i++) {
     if (a.parts[i] !== b.parts[i]) return b.parts[i]! - a.parts[i]!;
   }

@@ -1,4 +1,4 @@
-import { readingPenalty, stageAims, type ScoredId } from '#core/finder/aims';
+import { readingPenalties, stageAims, type ScoredId } from '#core/finder/aims';
 import { fastAndLimits, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
 import { type FastEvaluation } from '#core/finder/fast-evaluation';
@@ -15,7 +15,7 @@ export interface Difference {
 
 /** The window that costs a recipe most: what it would be better without. Null where all lie in the middle. */
 export function bindingWindow(job: FinderJob, found: Formulated): { id: ReadingId; costs: number } | null {
-  const costs = found.judgement.readings.map((r) => ({ id: r.id, costs: readingPenalty(r) }));
+  const costs = readingPenalties(found.judgement.readings);
   const worst = costs.reduce((a, b) => (b.costs > a.costs ? b : a));
   return worst.costs > 1e-6 ? worst : null;
 }
@@ -31,7 +31,7 @@ export interface Neighbour {
 
 /** One part more and one part less of everything on the fast, as far as limits of zero allow. */
 export function neighboursOf(job: FinderJob, fast: FastEvaluation, parts: ArrayLike<number>): Neighbour[] {
-  const aims = stageAims(job.stage, job.vessel);
+  const aims = stageAims(job.stage, job.vessel, job.windows);
   const look = (changed: number[]): { score: number; values: number[] } | null => {
     const { members, amounts } = gathered(changed);
     if (members.length === 0 || !fast.look(members, amounts)) return null;

@@ -1,6 +1,6 @@
-import { isMet, penalty, type ScoredId, scoredIds } from '#core/finder/aims';
+import { isMetWithin, penalty, penaltyWithin, type ScoredId, scoredIds, stepped } from '#core/finder/aims';
 import { starterDoseGPerL } from '#core/finder/starter';
-import { MOST_EARTHY_SHARE } from '#core/judge/windows';
+import { phHighAt, phLowAt } from '#core/judge/windows';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { MOST_COMPACTION } from '#core/mix/composition';
 import {
@@ -17,6 +17,7 @@ import { elementsOfDoses } from '#core/mix/salts';
 import { shrinkageOf } from '#core/mix/packing';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { FastTable } from '#core/finder/fast-table';
+import { type Unusual, UsualShares } from '#core/finder/usual-shares';
 import { ENOUGH_EASY_WATER, type FastEvaluationSpec, type Looked } from '#core/finder/fast-spec';
 
 /**
@@ -36,6 +37,7 @@ export class FastEvaluation {
   private readonly fixed: { meq: number; n: number; salts: number };
   private readonly limeStrength: number;
   private readonly limeN: number;
+  private readonly usual: UsualShares | null;
 
   /** @throws RangeError for an empty or too long shelf, or a number out of range */
   constructor(readonly spec: FastEvaluationSpec) {
@@ -58,8 +60,17 @@ export class FastEvaluation {
     if (lime && !(this.limeStrength > 0))
       throw new OutOfRange('lime', lime.id, 'a product that neutralises acid');
     this.limeN = lime ? elementsOfDoses([{ amendment: lime, gPerL: 1 }]).n : 0;
+    this.usual =
+      spec.usual &&
+      new UsualShares(
+        spec.usual.stage,
+        spec.vessel,
+        shelved.map((s) => s.material),
+        spec.usual.habits,
+      );
     this.looked = {
       score: 0,
+      unusual: 0,
       met: 0,
       values: new Float64Array(this.scored.length),
       penalties: new Float64Array(this.scored.length),
@@ -90,8 +101,14 @@ export class FastEvaluation {
       (p.peat * peat) / total +
       p.useUp * (1 - gone / total) +
       p.ingredients * (members.length - 1) * 0.1 +
-      (piece ? penalty(largest, piece) : 0)
+      (this.usual ? this.usual.cost(members, parts, total) : 0) +
+      this.rounded(piece ? penalty(largest, piece) : 0)
     );
+  }
+
+  /** Where a recipe is chosen for itself small differences count for nothing; where it is to be like another, they do. */
+  private rounded(windows: number): number {
+    return this.usual ? stepped(windows) : windows;
   }
 
   /**
@@ -111,7 +128,7 @@ export class FastEvaluation {
     for (let i = 0; i < m; i++) total += parts[i]!;
     let [solid, residual, salts, n] = [0, 0, 0, 0];
     let [a, b, c, carbonate, carbonatePh, ph] = [0, 0, 0, 0, 0, 0];
-    let [cohesion, largest, w10, w50, earthy, peat] = [0, 0, 0, 0, 0, 0];
+    let [cohesion, largest, w10, w50, earthy, coir, peat] = [0, 0, 0, 0, 0, 0, 0];
     let [cost, gone, density] = [0, 0, 0];
     for (let i = 0; i < m; i++) {
       const at = members[i]!;
@@ -132,6 +149,7 @@ export class FastEvaluation {
       w10 += f * table.water10[at]!;
       w50 += f * table.water50[at]!;
       earthy += f * table.earthy[at]!;
+      coir += f * table.coir[at]!;
       peat += f * table.peat[at]!;
       cost += f * table.cost[at]!;
       gone += f * table.useUp[at]!;
@@ -148,7 +166,9 @@ export class FastEvaluation {
     const air = Math.max(0, pores - water);
     const easy = pressed(pressing, mixed * w10) - pressed(pressing, mixed * w50);
 
-    const phAim = earthy > MOST_EARTHY_SHARE ? spec.aims.phEarthy : spec.aims.ph;
+    const { ph: phAim, phSlides } = spec.aims;
+    const phLow = phSlides ? phLowAt(phAim.low, earthy) : phAim.low;
+    const phHigh = phSlides ? phHighAt(phAim.high, earthy, coir) : phAim.high;
     sums.a = a;
     sums.b = b;
     sums.c = c;
@@ -157,7 +177,7 @@ export class FastEvaluation {
     sums.ph = ph;
     acidityOf(sums, d, acidityScratch);
     const limeGPerL = spec.lime
-      ? limeDoseGPerL(acidityScratch, spec.lime, (phAim.low + phAim.high) / 2, this.fixed.meq)
+      ? limeDoseGPerL(acidityScratch, spec.lime, (phLow + phHigh) / 2, this.fixed.meq)
       : 0;
     const finalPh = phAfter(acidityScratch, this.fixed.meq + limeGPerL * this.limeStrength);
 
@@ -180,13 +200,14 @@ export class FastEvaluation {
 
     const costPerL = d * cost;
     const { values } = looked;
-    let score =
+    const wishes =
       spec.preferences.price * (costPerL / this.referenceCost) +
       spec.preferences.peat * peat +
       spec.preferences.weight * ((d * density + 1000 * water) / 1500) +
       spec.preferences.ingredients * (m - 1) * 0.1 +
       spec.preferences.useUp * (1 - gone) +
       spec.preferences.water * Math.max(0, 1 - easy / ENOUGH_EASY_WATER);
+    let windows = 0;
     let met = 0;
     for (let r = 0; r < this.scored.length; r++) {
       const id = this.scored[r]!;
@@ -216,15 +237,21 @@ export class FastEvaluation {
         case 'easilyAvailableWater':
           value = easy * 100;
           break;
+        case 'wetDensity':
+          value = (d * density) / 1000 + water;
+          break;
       }
       values[r] = value;
-      const aim = id === 'ph' ? phAim : spec.aims[id]!;
-      const off = penalty(value, aim);
+      const aim = spec.aims[id]!;
+      const low = id === 'ph' ? phLow : aim.low;
+      const high = id === 'ph' ? phHigh : aim.high;
+      const off = penaltyWithin(value, low, high, aim);
       looked.penalties[r] = off;
-      score += off;
-      if (isMet(value, aim)) met |= 1 << r;
+      windows += off;
+      if (isMetWithin(value, low, high, aim)) met |= 1 << r;
     }
-    looked.score = score;
+    looked.unusual = this.usual ? this.usual.cost(members, parts, total) : 0;
+    looked.score = this.rounded(windows) + looked.unusual + wishes;
     looked.met = met;
     looked.limeGPerL = limeGPerL;
     looked.starterGPerL = starterGPerL;
@@ -235,6 +262,11 @@ export class FastEvaluation {
   /** Every recipe of these materials meets every scored window where `met` equals this. */
   get allMet(): number {
     return (1 << this.scored.length) - 1;
+  }
+
+  /** What is unusual about a recipe, in words. */
+  unusual(members: ArrayLike<number>, parts: ArrayLike<number>): Unusual[] {
+    return this.usual?.said(members, parts) ?? [];
   }
 
   /** Doses that go with the recipe looked at last. */

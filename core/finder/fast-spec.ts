@@ -3,6 +3,8 @@ import { type Blend } from '#core/finder/starter';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { type Dose } from '#core/mix/ph';
+import { type Stage } from '#core/mix/stage';
+import { type OwnHabits } from '#core/finder/usual-shares';
 import { limits } from '#core/units/limits';
 import { type Vessel } from '#core/vessel/vessel';
 
@@ -50,11 +52,15 @@ export interface FastEvaluationSpec {
   starter: Blend | null;
   /** Doses that are given, whatever the parts: traces, gypsum. */
   fixedDoses: readonly Dose[];
+  /** What a good hand would choose counts too, and small differences do not; null where a recipe is to be like another. */
+  usual: { stage: Stage; habits: OwnHabits } | null;
 }
 
 /** What the last call of `look` found. One object, written again each time. */
 export interface Looked {
   score: number;
+  /** Of the score: what is unusual about it. */
+  unusual: number;
   /** Bit r is set where the r-th scored reading meets its window. */
   met: number;
   /** By index in `scored`; percent, pH, mS/cm, mg/L, mm as the readings are. */

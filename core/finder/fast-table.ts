@@ -1,4 +1,4 @@
-import { isEarthy } from '#core/material/families';
+import { isCoir, isEarthy } from '#core/material/families';
 import { type Material } from '#core/material/material';
 import { retentionOf, waterOf } from '#core/material/retention';
 import { packingTable } from '#core/mix/packing';
@@ -26,8 +26,9 @@ export class FastTable {
   /** Water at 10 and 50 cm of the finished mix, of the loose material. */
   readonly water10: Float64Array;
   readonly water50: Float64Array;
-  /** 1 where it is earthy, has peat in it, wants using up; else 0. */
+  /** 1 where it is earthy, is coir, has peat in it, wants using up; else 0. */
   readonly earthy: Float64Array;
+  readonly coir: Float64Array;
   readonly peat: Float64Array;
   readonly useUp: Float64Array;
   readonly cost: Float64Array;
@@ -68,6 +69,7 @@ export class FastTable {
     this.water10 = of((m) => waterOf(m, 10 * suctionScale));
     this.water50 = of((m) => waterOf(m, 50 * suctionScale));
     this.earthy = of((m) => (isEarthy(m) ? 1 : 0));
+    this.coir = of((m) => (isCoir(m) ? 1 : 0));
     this.peat = of((m) => (m.peatFree ? 0 : 1));
     this.cost = Float64Array.from(shelved, (s) =>
       checkRange('costPerL', s.costPerL ?? 0, ...limits.pricePerUnit),

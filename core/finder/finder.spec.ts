@@ -1,11 +1,12 @@
 import fc from 'fast-check';
-import { isMet, penalty, stageAims, windowScore } from '#core/finder/aims';
+import { isMet, penalty, readingPenalties, stageAims, stepped } from '#core/finder/aims';
 import { compareFound, type Found } from '#core/finder/best-of';
 import { conflictOf, formulated, searchAll, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { gcd, gathered } from '#core/finder/parts';
 import { merged, Search } from '#core/finder/search';
 import { FastEvaluation } from '#core/finder/fast-evaluation';
 import { noPreferences } from '#core/finder/fast-spec';
+import { usualEdges, UsualShares } from '#core/finder/usual-shares';
 import { starterDoseGPerL } from '#core/finder/starter';
 import { readingsOf } from '#core/judge/readings';
 import { phWindow } from '#core/judge/windows';
@@ -45,13 +46,13 @@ function naive(j: FinderJob): { tried: number; found: Found[] } {
     const peat = j.shelved.reduce((s, { material: m }, i) => s + (m.peatFree ? 0 : parts[i]!), 0);
     const used = parts.filter((p) => p > 0).length;
     if (!within || used > j.materialsMax || peat / total > j.peatMax + 1e-12) return;
-    found.push({ score: naiveScore(j, parts), parts: parts.slice() });
+    found.push({ ...naiveScore(j, parts), parts: parts.slice() });
   };
   walk(0, j.maxTotal);
   return { tried: found.length, found: found.sort(compareFound) };
 }
 
-function naiveScore(j: FinderJob, parts: Uint8Array): number {
+function naiveScore(j: FinderJob, parts: Uint8Array): Omit<Found, 'parts'> {
   const { members, amounts } = gathered(parts);
   const aims = stageAims(j.stage, j.vessel);
   const base = {
@@ -61,7 +62,7 @@ function naiveScore(j: FinderJob, parts: Uint8Array): number {
     components: members.map((i, k) => ({ material: j.shelved[i]!.material, parts: amounts[k]! })),
   };
   const bare = evaluateMix({ ...base, amendments: j.fixedDoses });
-  const window = phWindow(j.stage, bare);
+  const window = phWindow(j, bare);
   const limed = evaluateMix({
     ...base,
     amendments: j.fixedDoses,
@@ -90,16 +91,23 @@ function naiveScore(j: FinderJob, parts: Uint8Array): number {
   const share = (of: (i: number) => number): number =>
     members.reduce((s, i, k) => s + (of(i) * amounts[k]!) / total, 0);
   const highest = Math.max(...j.shelved.map((s) => s.costPerL ?? 0)) || 1;
-  const windows = windowScore(readingsOf(base, e));
-  return (
-    windows +
-    (p.price * e.composition.densification * share((i) => j.shelved[i]!.costPerL ?? 0)) / highest +
+  const wet = e.wetWeightG / 1000 / e.column.volumeL;
+  const windows =
+    readingPenalties(readingsOf(base, e)).reduce((sum, { costs }) => sum + costs, 0) +
+    penalty(e.easilyAvailableWater * 100, aims.easilyAvailableWater!) +
+    penalty(wet, aims.wetDensity!);
+  const shelf = j.shelved.map((s) => s.material);
+  const price = e.composition.densification * share((i) => j.shelved[i]!.costPerL ?? 0);
+  const score =
+    stepped(windows) +
+    new UsualShares(j.stage, j.vessel, shelf).cost(members, amounts, total) +
+    (p.price * price) / highest +
     p.peat * e.peat +
     (p.weight * e.wetWeightG) / e.column.volumeL / 1500 +
     p.ingredients * 0.1 * (members.length - 1) +
     p.useUp * (1 - share((i) => (j.shelved[i]!.useUp ? 1 : 0))) +
-    p.water * Math.max(0, 1 - e.easilyAvailableWater / 0.2)
-  );
+    p.water * Math.max(0, 1 - e.easilyAvailableWater / 0.2);
+  return { score, cost: price };
 }
 
 const shelfIds = fc.uniqueArray(fc.constantFrom(...materials.map((m) => m.id)), {
@@ -216,7 +224,14 @@ describe('the search is exact', () => {
       const f = formulated(j, fast, parts);
       expect(f.score).toBeCloseTo(score, 12);
       fast.scored.forEach((id, r) => {
-        expect(fast.looked.values[r]).toBeCloseTo(f.judgement.readings.find((x) => x.id === id)!.value, 9);
+        const { evaluation: e, readings } = f.judgement;
+        const plain =
+          id === 'easilyAvailableWater'
+            ? e.easilyAvailableWater * 100
+            : id === 'wetDensity'
+              ? e.wetWeightG / 1000 / e.column.volumeL
+              : readings.find((x) => x.id === id)!.value;
+        expect(fast.looked.values[r]).toBeCloseTo(plain, 9);
       });
     }
   });
@@ -237,6 +252,17 @@ describe('score', () => {
       true,
       false,
     ]);
+  });
+
+  test('a window is a plateau: nothing is gained inside but room for scatter at the ends', () => {
+    const aim = { low: 10, high: 20, kind: 'between' as const, room: [2, 2] as const };
+    expect([15, 12, 18, 11, 19, 10, 20].map((v) => penalty(v, aim))).toEqual([0, 0, 0, 0.25, 0.25, 1, 1]);
+    expect(penalty(9.9, aim)).toBeGreaterThan(10);
+    // Room never takes the whole of a narrow window.
+    expect(penalty(10.5, { ...aim, high: 11 })).toBe(0);
+    const piece = { low: 0, high: 12, kind: 'atMost' as const, soft: 16 };
+    expect([12, 14, 16].map((v) => penalty(v, piece))).toEqual([0, 0.5, 1]);
+    expect([isMet(16, piece), isMet(16.1, piece)]).toEqual([true, false]);
   });
 
   test('a starter that can meet nitrogen and EC meets both', () => {

@@ -8,6 +8,8 @@ import { judgeMix, type Judgement } from '#core/judge/judge';
 import { type Stage } from '#core/mix/stage';
 import { type Amendment } from '#core/material/amendment';
 import { type Library } from '#core/recipe/library';
+import { type AskedWindows } from '#core/mix/windows-asked';
+import { type OwnHabits, type Unusual } from '#core/finder/usual-shares';
 import { type Dose } from '#core/mix/ph';
 import { OutOfRange } from '#core/units/check';
 import { type Vessel } from '#core/vessel/vessel';
@@ -29,6 +31,9 @@ export interface FinderJob {
   /** Products of the starter charge with their shares; empty for none. */
   starter: readonly { amendment: Amendment; parts: number }[];
   fixedDoses: readonly Dose[];
+  /** Windows asked otherwise than the stage does, and what its way of working finds usual. */
+  windows?: AskedWindows;
+  habits?: OwnHabits;
   /** What remedies can reach for besides the shelf. */
   library?: Library;
 }
@@ -44,6 +49,8 @@ export interface Formulated {
   doses: Dose[];
   lime: Dose | null;
   judgement: Judgement;
+  /** Shares beyond what the trade, or the way of working, finds usual. */
+  unusual: Unusual[];
 }
 
 /** The usual starter charge of a stage, of what the library holds. */
@@ -57,11 +64,11 @@ export function starterFor(
   });
 }
 
-/** @throws OutOfRange for a material named twice, or a limit on one that is not there */
-export function fastAndLimits(
-  job: FinderJob,
-  aims: Aims = stageAims(job.stage, job.vessel),
-): { fast: FastEvaluation; limits: Limits } {
+/**
+ * @param otherAims in the place of windows and habits
+ * @throws OutOfRange for a material named twice, or a limit on one that is not there
+ */
+export function fastAndLimits(job: FinderJob, otherAims?: Aims): { fast: FastEvaluation; limits: Limits } {
   const ids = job.shelved.map((s) => s.material.id);
   ids.forEach((id, i) => {
     if (ids.indexOf(id) !== i) throw new OutOfRange(`materials.${i}`, id, 'named once only');
@@ -79,11 +86,12 @@ export function fastAndLimits(
     vessel: job.vessel,
     compaction: job.compaction,
     shelved: job.shelved,
-    aims,
+    aims: otherAims ?? stageAims(job.stage, job.vessel, job.windows),
     preferences: job.preferences,
     lime: job.lime,
     starter: job.starter.length > 0 ? blendOf(job.starter) : null,
     fixedDoses: job.fixedDoses,
+    usual: otherAims ? null : { stage: job.stage, habits: job.habits ?? {} },
   });
   const limits: Limits = {
     maxTotal: job.maxTotal,
@@ -108,6 +116,7 @@ export function formulated(job: FinderJob, fast: FastEvaluation, parts: ArrayLik
       compaction: job.compaction,
       components: members.map((i, k) => ({ material: job.shelved[i]!.material, parts: amounts[k]! })),
       amendments: doses,
+      ...(job.windows && { windows: job.windows }),
     },
     { library: job.library ?? null },
   );
@@ -118,6 +127,7 @@ export function formulated(job: FinderJob, fast: FastEvaluation, parts: ArrayLik
     doses,
     lime: doses.find((d) => d.amendment === job.lime) ?? null,
     judgement,
+    unusual: fast.unusual(members, amounts),
   };
 }
 

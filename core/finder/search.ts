@@ -216,7 +216,11 @@ export class Search {
     this.metCounts[met]!++;
     const enters = score <= this.best.worst;
     if (enters || !known || score <= known.score + 1e-12) {
-      const found = { score, parts: spreadOut(members, amounts, this.n) };
+      const { costPerL } = fast.looked;
+      const found: Found = {
+        ...{ score, parts: spreadOut(members, amounts, this.n) },
+        ...(!Number.isNaN(costPerL) && { cost: costPerL }),
+      };
       if (enters) this.best.take(found);
       if (!known || compareFound(found, known) < 0) this.perSet[set] = found;
     }

@@ -69,6 +69,7 @@ export function swapMaterial(now: Judgement, from: string, to: Material, help: S
     starter:
       charge.length > 0 ? blendOf(charge.map((d) => ({ amendment: d.amendment, parts: d.gPerL }))) : null,
     fixedDoses: rest,
+    usual: null,
   });
   const total = input.components.reduce((sum, c) => sum + c.parts, 0);
   const maxTotal = Math.min(MOST_PARTS, Math.max(10, Math.ceil(total)));
@@ -149,7 +150,7 @@ function aimsLike(now: Judgement): Aims {
   }
   const ph = aims['ph']!;
   const easilyAvailableWater = around(now.evaluation.easilyAvailableWater * 100, EASY_WATER_HALF);
-  return { ...aims, ph, phEarthy: ph, easilyAvailableWater };
+  return { ...aims, ph, phSlides: false, easilyAvailableWater };
 }
 
 /** What the model says, also where a test stands in for it: the other recipe has no test. */

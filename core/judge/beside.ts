@@ -1,4 +1,4 @@
-import { stageWindows } from '#core/judge/windows';
+import { windowsOf } from '#core/judge/windows';
 import { demandMgPerPlant, WARM_HOUSE_C } from '#core/mix/feeding';
 import { type Evaluation, type MixInput, evaluateMix } from '#core/mix/evaluate';
 import { releasedMgPerL } from '#core/mix/release';
@@ -33,7 +33,7 @@ export interface Beside {
  */
 export function besides(input: MixInput, e: Evaluation): Beside[] {
   const { composition, column, doses } = e;
-  const window = stageWindows[input.stage];
+  const window = windowsOf(input);
   const own = e.elementsMgPerL.n;
   const atOnce = releasedMgPerL(doses, 'n', 0, WARM_HOUSE_C);
   let wanted = 0;

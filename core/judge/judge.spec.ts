@@ -251,12 +251,18 @@ test('a pressed block is judged by air after dry-down and by binding, not by air
   expect(ids).toEqual(['airAfterDrydown', 'cohesion', 'ph', 'ecSaturated', 'n', 'largestParticle']);
 });
 
-test('more than a quarter compost moves the pH window', () => {
-  const ph = (parts: Record<string, number>) =>
-    judgeMix(recipe(parts, { stage: 'potting' })).readings.find((r) => r.id === 'ph')!;
-  expect([ph({ 'peat-fine': 2, compost: 1 }).low, ph({ 'peat-fine': 3, compost: 1 }).low]).toEqual([
-    6.0, 5.5,
-  ]);
+test('the pH window slides from soilless to earthy between a tenth and four tenths of compost', () => {
+  const window = (parts: Record<string, number>): number[] => {
+    const { low, high } = judgeMix(recipe(parts, { stage: 'potting' })).readings.find((r) => r.id === 'ph')!;
+    return [low, high];
+  };
+  expect(window({ 'peat-fine': 9, compost: 1 })).toEqual([5.5, 6.5]);
+  const [low, high] = window({ 'peat-fine': 3, compost: 1 });
+  expect([low, high]).toEqual([expect.closeTo(5.75, 9), expect.closeTo(6.65, 9)]);
+  expect(window({ 'peat-fine': 3, compost: 2 })).toEqual([6, expect.closeTo(6.8, 9)]);
+  // Coir is right where growers call it right.
+  const coir = judgeMix(recipe({ 'coir-pith': 1 })).readings.find((r) => r.id === 'ph')!;
+  expect([coir.low, coir.high]).toEqual([5.5, 6.3]);
 });
 
 test('windows open upwards and name their source', () => {

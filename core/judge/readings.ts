@@ -1,12 +1,5 @@
 import { type Stage } from '#core/mix/stage';
-import {
-  BLOCK_AIR_AFTER_DRYDOWN_PCT,
-  BLOCK_COHESION,
-  particleWindow,
-  phWindow,
-  stageWindows,
-  type Window,
-} from '#core/judge/windows';
+import { particleWindow, phWindow, type Window, windowsOf } from '#core/judge/windows';
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 
 export const readingIds = [
@@ -43,10 +36,10 @@ export function verdict(value: number, { low, high }: Pick<Window, 'low' | 'high
 
 /** Every reading that counts for this stage and vessel. A pressed block is judged after its first dry-down. */
 export function readingsOf(
-  input: Pick<MixInput, 'stage' | 'vessel' | 'measured'>,
+  input: Pick<MixInput, 'stage' | 'vessel' | 'measured' | 'windows'>,
   evaluation: Evaluation,
 ): Reading[] {
-  const windows = stageWindows[input.stage];
+  const windows = windowsOf(input);
   const reading = (
     id: ReadingId,
     computed: number,
@@ -61,8 +54,8 @@ export function readingsOf(
   const structure =
     input.vessel.shape === 'block'
       ? [
-          reading('airAfterDrydown', evaluation.airAfterDrydown * 100, '%', BLOCK_AIR_AFTER_DRYDOWN_PCT),
-          reading('cohesion', evaluation.cohesion, '', BLOCK_COHESION),
+          reading('airAfterDrydown', evaluation.airAfterDrydown * 100, '%', windows.blockAirPct),
+          reading('cohesion', evaluation.cohesion, '', windows.cohesion),
         ]
       : [
           reading(
@@ -75,7 +68,7 @@ export function readingsOf(
         ];
   return [
     ...structure,
-    reading('ph', evaluation.ph, '', phWindow(input.stage, evaluation), ph),
+    reading('ph', evaluation.ph, '', phWindow(input, evaluation), ph),
     reading(
       'ecSaturated',
       evaluation.ecSaturatedMSPerCm,

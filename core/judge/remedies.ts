@@ -58,7 +58,7 @@ function moreParts(material: string): SingleFix[] {
 /** Lime to the middle of the window, with the lime that is there or the usual one. */
 function limeAnew({ input, evaluation }: Judgement): SingleFix {
   const amendment = input.limeToPh?.amendment.id ?? usual.groundLime;
-  return { kind: 'limeToPh', amendment, ph: aimPhOf(input.stage, evaluation) };
+  return { kind: 'limeToPh', amendment, ph: aimPhOf(input, evaluation) };
 }
 
 function tried(fix: Fix, recipe: Recipe, library: Library, loudness: JudgedBy['loudness']): Judgement | null {

@@ -11,6 +11,7 @@ import {
   type Dose,
 } from '#core/mix/ph';
 import { dilutionWater, ecMSPerCm, elementsMgPerL, saltLoadMeqPerL, type Elements } from '#core/mix/salts';
+import { type AskedWindows } from '#core/mix/windows-asked';
 import { columnOf, drain, soakedFootMm, waterHeld, type Column, type Drained } from '#core/mix/water-air';
 import { limits, type Range } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
@@ -31,6 +32,8 @@ export interface MixInput {
   litres?: number;
   /** Dose this lime, on top of the others, to reach this pH. */
   limeToPh?: { amendment: Amendment; ph: number };
+  /** Windows that take the place of the stage's own. */
+  windows?: AskedWindows;
 }
 
 /** Tests at the bench. */

@@ -1,5 +1,5 @@
 import { benchTest, number, result } from '#core/batch/tests/bench-test';
-import { stageWindows } from '#core/judge/windows';
+import { windowsOf } from '#core/judge/windows';
 import { OutOfRange } from '#core/units/check';
 
 export const airTest = benchTest({
@@ -10,11 +10,11 @@ export const airTest = benchTest({
     number('volumeMl', 'The pot holds', 'mL', 20, 20_000),
     number('drainedMl', 'Ran out', 'mL (or g)', 0, 20_000, 'scale'),
   ],
-  compute: ({ volumeMl, drainedMl }, { stage }) => {
+  compute: ({ volumeMl, drainedMl }, { stage, windows }) => {
     if (drainedMl > 0.9 * volumeMl)
       throw new OutOfRange('drainedMl', drainedMl, `at most nine tenths of the pot, ${0.9 * volumeMl}`);
     const airPct = (100 * drainedMl) / volumeMl;
-    const { low, high } = stageWindows[stage].airPct;
+    const { low, high } = windowsOf({ stage, windows }).airPct;
     return result(
       airPct,
       '% air',

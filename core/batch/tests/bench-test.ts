@@ -1,4 +1,5 @@
 import { type Stage } from '#core/mix/stage';
+import { type AskedWindows } from '#core/mix/windows-asked';
 
 /** Kind of instrument that can give a number. */
 export type GivenBy = 'scale' | 'pen-ph' | 'pen-ec' | 'thermometer';
@@ -48,6 +49,8 @@ export interface TestResult {
 /** What a test is judged against: the batch as it was made. Fractions. */
 export interface TestContext {
   stage: Stage;
+  /** What was asked otherwise than the stage does. */
+  windows?: AskedWindows;
   ph: { low: number; high: number };
   totalPorosity: number;
   drainedWater: number;

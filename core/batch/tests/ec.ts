@@ -1,5 +1,5 @@
 import { benchTest, number, result } from '#core/batch/tests/bench-test';
-import { stageWindows } from '#core/judge/windows';
+import { windowsOf } from '#core/judge/windows';
 import { convertEc, ecMethods } from '#core/mix/salts';
 
 export const ecTest = benchTest({
@@ -10,12 +10,12 @@ export const ecTest = benchTest({
     number('ec', 'EC', 'mS/cm', 0, 50, 'pen-ec'),
     { id: 'method', label: 'Taken by', choices: ecMethods },
   ],
-  compute: ({ ec, method }, { stage, totalPorosity, drainedWater }) => {
+  compute: ({ ec, method }, { stage, windows, totalPorosity, drainedWater }) => {
     const saturated = convertEc(ec, method, 'saturated', {
       totalPorosity,
       water: drainedWater,
     });
-    const { low, high } = stageWindows[stage].ecSaturatedMSPerCm;
+    const { low, high } = windowsOf({ stage, windows }).ecSaturatedMSPerCm;
     return result(
       saturated,
       'mS/cm, saturated extract',

@@ -1,6 +1,6 @@
 import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
-import { stageWindows } from '#core/judge/windows';
+import { windowsOf } from '#core/judge/windows';
 import { comparisonPot } from '#core/vessel/kinds';
 import { columnOf, drain } from '#core/mix/water-air';
 import { said } from '#core/units/said';
@@ -16,7 +16,7 @@ export const drownsHere: Rule = (judged) => {
   const pot = comparisonPot;
   const inPot = drain(judged.evaluation.composition, columnOf(pot.vessel)).air * 100;
   if (
-    inPot < stageWindows[judged.input.stage].airPct.low ||
+    inPot < windowsOf(judged.input).airPct.low ||
     fillDepthMm(judged.input.vessel) >= fillDepthMm(pot.vessel)
   )
     return null;

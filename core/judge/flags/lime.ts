@@ -1,5 +1,4 @@
-import { type Evaluation } from '#core/mix/evaluate';
-import { type Stage } from '#core/mix/stage';
+import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { usual } from '#core/recipe/usual';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Judged } from '#core/judge/flag';
@@ -22,8 +21,8 @@ export interface LimeState {
 }
 
 /** Where lime should bring it: the middle of the pH window, to a tenth. */
-export function aimPhOf(stage: Stage, evaluation: Evaluation): number {
-  const { low, high } = phWindow(stage, evaluation);
+export function aimPhOf(input: Pick<MixInput, 'stage' | 'windows'>, evaluation: Evaluation): number {
+  const { low, high } = phWindow(input, evaluation);
   return Math.round((low + high) * 5) / 10;
 }
 
@@ -34,8 +33,8 @@ export function limeState({ input, evaluation }: Judged): LimeState {
   );
   const strength = (d: Dose): number => d.gPerL * neutralisingMeqPerG(d.amendment);
   const main = [...limes].sort((a, b) => strength(b) - strength(a))[0];
-  const window = phWindow(input.stage, evaluation);
-  const aimPh = aimPhOf(input.stage, evaluation);
+  const window = phWindow(input, evaluation);
+  const aimPh = aimPhOf(input, evaluation);
   const appliedMeqPerL = limedMeqPerL(limes);
   return {
     limes,

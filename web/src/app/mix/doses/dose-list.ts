@@ -91,7 +91,7 @@ export class DoseList {
 
   protected setLime(id: string): void {
     const judgement = this.judgement();
-    const aim = judgement ? aimPhOf(judgement.input.stage, judgement.evaluation) : 5.8;
+    const aim = judgement ? aimPhOf(judgement.input, judgement.evaluation) : 5.8;
     const ph = this.store.recipe().lime?.ph ?? aim;
     this.store.patch({ lime: id === '' ? null : { amendment: id, ph } }, 'lime');
   }

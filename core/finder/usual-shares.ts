@@ -1,0 +1,205 @@
+import { type Family } from '#core/material/family';
+import { isBark } from '#core/material/families';
+import { type Material } from '#core/material/material';
+import { type Stage } from '#core/mix/stage';
+import { type Vessel, volumeL } from '#core/vessel/vessel';
+
+/** Kinds of material whose share the trade keeps within bounds. */
+export const edgeIds = [
+  'sand',
+  'vermiculite',
+  'perlite',
+  'hulls',
+  'compost',
+  'castings',
+  'loam',
+  'wood',
+  'fresh-bark',
+  'peat-and-coir',
+] as const;
+export type EdgeId = (typeof edgeIds)[number];
+
+/** A soft edge: more of it than this is unusual. Share of the parts, 0–1. */
+export interface Edge {
+  id: EdgeId;
+  name: string;
+  counts: (material: Material) => boolean;
+  atMost: number;
+  reason: string;
+}
+
+/** What a way of working finds usual otherwise than the trade at large; shares 0–1. */
+export interface OwnHabits {
+  edges?: Partial<Record<EdgeId, number>>;
+  /** Mineral mixes stand on pumice and grit: nothing else has to lead. */
+  noBaseNeeded?: boolean;
+}
+
+const BASES: readonly Family[] = [
+  ...(['peat', 'black-peat', 'coir', 'bark', 'wood'] as const),
+  ...(['compost', 'castings', 'leaf-mould', 'loam', 'spent-mix'] as const),
+  // Described by its figures alone: nobody can say that it is none.
+  'other',
+];
+/** Cuttings stand in openers with a little base. */
+const LEAST_BASE_ROOTING = 0.2;
+const MOST_SAND = 0.5;
+/** Cells under this are drowned by a little sand. */
+const SMALL_CELL_L = 0.06;
+const LARGE_POT_L = 1;
+
+const family =
+  (...some: Family[]) =>
+  (m: Material): boolean =>
+    some.includes(m.family);
+
+const isSand = family('sand', 'grit');
+/** Not yet aged: it still takes nitrogen for itself by the handful. */
+const isFreshBark = (m: Material): boolean => isBark(m) && m.drawdownMgNPerL >= 80;
+
+/** The trade's usual shares for a stage in a vessel. Common practice, no source; each with its reason. */
+export function usualEdges(
+  stage: Stage,
+  vessel: Vessel,
+  shelf: readonly Material[],
+  { edges = {} }: OwnHabits = {},
+): Edge[] {
+  const block = vessel.shape === 'block';
+  const litres = volumeL(vessel);
+  const seed = stage === 'germination';
+  const edge = (id: EdgeId, name: string, counts: Edge['counts'], atMost: number, reason: string): Edge => ({
+    id,
+    name,
+    counts,
+    atMost: edges[id] ?? atMost,
+    reason,
+  });
+  const all = [
+    block
+      ? edge('sand', 'sand', isSand, 0.15, 'a block with more of it falls apart')
+      : litres < SMALL_CELL_L
+        ? edge('sand', 'sand', isSand, 0.1, 'it fills the pores of a small cell')
+        : edge('sand', 'sand', isSand, 0.25, 'it takes the air and is heavy'),
+    edge(
+      'vermiculite',
+      'vermiculite',
+      family('vermiculite'),
+      block ? 0.25 : 0.5,
+      block ? 'it crushes in the press' : 'it settles and closes in time',
+    ),
+    edge(
+      'perlite',
+      'perlite',
+      family('perlite'),
+      block ? 0.25 : stage === 'rooting' ? 0.7 : 0.5,
+      block ? 'it crushes in the press' : 'it holds too little water and floats up',
+    ),
+    edge('hulls', 'hulls', family('hulls'), block ? 0.25 : 0.5, 'they hold too little water'),
+    edge(
+      'compost',
+      'compost',
+      family('compost'),
+      seed ? 0.15 : 0.35,
+      seed ? 'it is salty and alive' : 'no two heaps are alike, and it is salty',
+    ),
+    edge('castings', 'castings', family('castings'), 0.2, 'they close the pores and are salty'),
+    edge('loam', 'loam', family('loam'), 0.6, 'it holds little air'),
+    edge('wood', 'wood fibre', family('wood'), 0.4, 'it takes nitrogen and sinks in'),
+    edge('fresh-bark', 'fresh bark', isFreshBark, 0, 'it heats up and takes nitrogen'),
+    ...(litres > LARGE_POT_L && shelf.some(isBark)
+      ? [
+          edge(
+            'peat-and-coir',
+            'peat and coir',
+            family('peat', 'black-peat', 'coir'),
+            0.5,
+            'in a large pot bark stays open for years, and is there',
+          ),
+        ]
+      : []),
+  ];
+  return all.filter(({ counts }) => shelf.some(counts));
+}
+
+/** Each point of the parts beyond an edge costs a fifth of what the edge of a window does. */
+const COST = 20;
+/** More than any window: such a recipe ranks last. */
+const LAST = 1000;
+const TOLERANCE = 1e-9;
+
+/** Usual shares of a shelf, made ready for many recipes. Indices are those of the shelf. */
+export class UsualShares {
+  readonly edges: readonly Edge[];
+  private readonly members: Uint8Array[];
+  private readonly sand: Uint8Array;
+  /** 0 for a base; else a number for each other kind. */
+  private readonly group: Uint8Array;
+  private readonly groups: Float64Array;
+  private readonly baseNeeded: boolean;
+  private readonly rooting: boolean;
+
+  constructor(stage: Stage, vessel: Vessel, shelf: readonly Material[], habits: OwnHabits = {}) {
+    this.edges = usualEdges(stage, vessel, shelf, habits);
+    const of = (counts: Edge['counts']): Uint8Array => Uint8Array.from(shelf, (m) => (counts(m) ? 1 : 0));
+    this.members = this.edges.map(({ counts }) => of(counts));
+    this.sand = of(isSand);
+    const kinds = [...new Set(shelf.map((m) => m.family).filter((one) => !BASES.includes(one)))];
+    this.group = Uint8Array.from(shelf, (m) => kinds.indexOf(m.family) + 1);
+    this.groups = new Float64Array(kinds.length + 1);
+    this.rooting = stage === 'rooting';
+    // With no base on the shelf all are alike: nothing to say.
+    this.baseNeeded = habits.noBaseNeeded !== true && this.group.includes(0);
+  }
+
+  /** What a recipe's habits add to its score; 0 where nothing is unusual. @param total of the parts */
+  cost(members: ArrayLike<number>, parts: ArrayLike<number>, total: number): number {
+    let cost = 0;
+    for (let e = 0; e < this.edges.length; e++) {
+      const counted = this.members[e]!;
+      let share = 0;
+      for (let i = 0; i < members.length; i++) share += counted[members[i]!]! * parts[i]!;
+      const beyond = share / total - this.edges[e]!.atMost;
+      if (beyond > TOLERANCE) cost += COST * beyond;
+    }
+    return this.ledByNone(members, parts, total) ? cost + LAST : cost;
+  }
+
+  private ledByNone(members: ArrayLike<number>, parts: ArrayLike<number>, total: number): boolean {
+    const { group, groups, sand } = this;
+    groups.fill(0);
+    let sandy = 0;
+    for (let i = 0; i < members.length; i++) {
+      groups[group[members[i]!]!]! += parts[i]!;
+      sandy += sand[members[i]!]! * parts[i]!;
+    }
+    if (sandy / total > MOST_SAND + TOLERANCE) return true;
+    if (!this.baseNeeded) return false;
+    const base = groups[0]!;
+    if (this.rooting) return base / total < LEAST_BASE_ROOTING - TOLERANCE;
+    for (let g = 1; g < groups.length; g++) if (groups[g]! > base + TOLERANCE) return true;
+    return false;
+  }
+
+  /** What is unusual about a recipe, in words for the screen. */
+  said(members: ArrayLike<number>, parts: ArrayLike<number>): Unusual[] {
+    const total = Array.from(parts).reduce((a, b) => a + b, 0);
+    const unusual = this.edges.flatMap((edge, e): Unusual[] => {
+      const share =
+        Array.from(members).reduce((sum, at, i) => sum + this.members[e]![at]! * parts[i]!, 0) / total;
+      return share > edge.atMost + TOLERANCE
+        ? [{ what: edge.name, share, atMost: edge.atMost, reason: edge.reason }]
+        : [];
+    });
+    return this.ledByNone(members, parts, total)
+      ? [{ what: null, share: 0, atMost: 0, reason: 'no base leads it' }, ...unusual]
+      : unusual;
+  }
+}
+
+/** A share beyond what is usual; `what` is null where nothing leads that should. Shares 0–1. */
+export interface Unusual {
+  what: string | null;
+  share: number;
+  atMost: number;
+  reason: string;
+}
