@@ -30,8 +30,9 @@ export type Aims = Partial<Record<ScoredId, Aim>> & {
 
 /** Missing a window costs this much at its very edge: more than all others together at theirs. */
 const MISSED = 10;
-/** And this much for each half-width beyond. */
+/** And this much for each e-fold of half-widths beyond: ten times too salty is hardly worse than nine. */
 const SLOPE = 12;
+const missed = (beyond: number, half: number): number => MISSED + SLOPE * Math.log1p(beyond / half);
 const TOLERANCE = 1e-9;
 /** Sums of costs closer than this are alike: a tenth of the odds is not worth another material. */
 export const STEP = 0.25;
@@ -46,12 +47,12 @@ export function penaltyWithin(value: number, low: number, high: number, { kind, 
   const half = (high - low) / 2;
   if (kind === 'between' && !room) {
     const off = Math.abs(value - (low + high) / 2) / half;
-    return off <= 1 + TOLERANCE / half ? off * off : MISSED + SLOPE * (off - 1);
+    return off <= 1 + TOLERANCE / half ? off * off : missed(off * half - half, half);
   }
   const below = kind === 'atMost' ? -Infinity : low - value;
   const above = kind === 'atLeast' ? -Infinity : value - (soft ?? high);
   const beyond = Math.max(below, above);
-  if (beyond > TOLERANCE) return MISSED + (SLOPE * beyond) / half;
+  if (beyond > TOLERANCE) return missed(beyond, half);
   if (soft !== undefined && value > high) return (value - high) / (soft - high);
   if (!room) return 0;
   const [atLow, atHigh] = [Math.min(room[0], 0.8 * half), Math.min(room[1], 0.8 * half)];

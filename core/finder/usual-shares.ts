@@ -43,6 +43,7 @@ const BASES: readonly Family[] = [
 ];
 /** Cuttings stand in openers with a little base. */
 const LEAST_BASE_ROOTING = 0.2;
+/** From here on it is sand with something in it. */
 const MOST_SAND = 0.5;
 /** Cells under this are drowned by a little sand. */
 const SMALL_CELL_L = 0.06;
@@ -172,7 +173,7 @@ export class UsualShares {
       groups[group[members[i]!]!]! += parts[i]!;
       sandy += sand[members[i]!]! * parts[i]!;
     }
-    if (sandy / total > MOST_SAND + TOLERANCE) return true;
+    if (sandy / total >= MOST_SAND - TOLERANCE) return true;
     if (!this.baseNeeded) return false;
     const base = groups[0]!;
     if (this.rooting) return base / total < LEAST_BASE_ROOTING - TOLERANCE;
