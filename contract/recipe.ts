@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { int, list, num, oneOf, text } from '#contract/fields';
 import { stages } from '#core/mix/stage';
 import { type MeasuredByHand, type Recipe } from '#core/recipe/recipe';
+import { cropGroups } from '#core/recipe/windows-wanted';
 import { limits } from '#core/units/limits';
 
 const range = ([low, high]: readonly [number, number]): string => `${low} to ${high}`;
@@ -48,5 +49,6 @@ export const recipeSchema = z.strictObject({
   lime: limeSchema.nullable(),
   amendments: dosesSchema,
   job: jobSchema,
+  crops: z.enum(cropGroups).optional(),
   measured: measuredSchema.optional(),
 }) satisfies z.ZodType<Recipe>;

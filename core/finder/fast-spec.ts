@@ -4,7 +4,7 @@ import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { type Dose } from '#core/mix/ph';
 import { type Stage } from '#core/mix/stage';
-import { type OwnHabits } from '#core/finder/usual-shares';
+import { type OwnHabits } from '#core/recipe/habits';
 import { limits } from '#core/units/limits';
 import { type Vessel } from '#core/vessel/vessel';
 

@@ -2,22 +2,8 @@ import { type Family } from '#core/material/family';
 import { isBark } from '#core/material/families';
 import { type Material } from '#core/material/material';
 import { type Stage } from '#core/mix/stage';
+import { type EdgeId, type OwnHabits } from '#core/recipe/habits';
 import { type Vessel, volumeL } from '#core/vessel/vessel';
-
-/** Kinds of material whose share the trade keeps within bounds. */
-export const edgeIds = [
-  'sand',
-  'vermiculite',
-  'perlite',
-  'hulls',
-  'compost',
-  'castings',
-  'loam',
-  'wood',
-  'fresh-bark',
-  'peat-and-coir',
-] as const;
-export type EdgeId = (typeof edgeIds)[number];
 
 /** A soft edge: more of it than this is unusual. Share of the parts, 0–1. */
 export interface Edge {
@@ -26,13 +12,6 @@ export interface Edge {
   counts: (material: Material) => boolean;
   atMost: number;
   reason: string;
-}
-
-/** What a way of working finds usual otherwise than the trade at large; shares 0–1. */
-export interface OwnHabits {
-  edges?: Partial<Record<EdgeId, number>>;
-  /** Mineral mixes stand on pumice and grit: nothing else has to lead. */
-  noBaseNeeded?: boolean;
 }
 
 const BASES: readonly Family[] = [

@@ -1,5 +1,6 @@
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
+import { type WindowsAsked } from '#core/recipe/windows-wanted';
 import { OutOfRange } from '#core/units/check';
 import { vesselKinds } from '#core/vessel/kinds';
 import { type VesselKind } from '#core/vessel/tray';
@@ -9,6 +10,8 @@ export interface Library {
   materials: ReadonlyMap<string, Material>;
   amendments: ReadonlyMap<string, Amendment>;
   vessels: ReadonlyMap<string, VesselKind>;
+  /** Windows that the user, or the way of working, wants otherwise. */
+  windows?: WindowsAsked;
 }
 
 const byId = <T extends { id: string }>(rows: readonly T[]): ReadonlyMap<string, T> =>

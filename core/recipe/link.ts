@@ -1,11 +1,12 @@
 import { limits, type Range } from '#core/units/limits';
 import { stages } from '#core/mix/stage';
 import { type Library } from '#core/recipe/library';
+import { type CropGroup, cropGroups } from '#core/recipe/windows-wanted';
 import { type MeasuredByHand, type Recipe, withTests } from '#core/recipe/recipe';
 
 /** Query parameters of a recipe link, readable by people: `parts=peat-fine:5,perlite-fine:2&lime=lime-dolomitic:5.8`. */
 export type LinkParams = Record<
-  'stage' | 'into' | 'firm' | 'parts' | 'lime' | 'dose' | 'make' | 'spare' | 'tests',
+  'stage' | 'into' | 'firm' | 'parts' | 'lime' | 'dose' | 'make' | 'spare' | 'for' | 'tests',
   string | null
 >;
 
@@ -22,6 +23,7 @@ export function recipeToLink(recipe: Recipe): LinkParams {
     dose: recipe.amendments.map((d) => pair(d.amendment, d.gPerL)).join(',') || null,
     make: 'trays' in job ? String(job.trays) : `${job.litres}L`,
     spare: 'trays' in job ? String(job.sparePct) : null,
+    for: recipe.crops ?? null,
     tests: recipe.measured ? testsToText(recipe.measured) : null,
   };
 }
@@ -93,6 +95,7 @@ export function recipeFromLink(
         return value === null ? [] : [[id, value]];
       });
 
+  const crops = get('for') === null ? undefined : known<CropGroup | ''>('for', cropGroups, '') || undefined;
   const vessel = known('into', [...library.vessels.keys()], fallback.vessel);
   const parts = pairs('parts', library.materials, limits.parts).slice(0, limits.materialsInMix[1]);
   const limeGiven = get('lime');
@@ -111,6 +114,7 @@ export function recipeFromLink(
       gPerL,
     })),
     job: fallback.job,
+    ...(crops && { crops }),
   };
   if (make?.endsWith('L')) {
     const litres = number('make', make.slice(0, -1), limits.jobLitres);

@@ -2,6 +2,7 @@ import { type VesselKind } from '#core/vessel/tray';
 import { type Stage } from '#core/mix/stage';
 import { type Measured, type MixInput } from '#core/mix/evaluate';
 import { lookUp, type Library } from '#core/recipe/library';
+import { type CropGroup, windowsWanted } from '#core/recipe/windows-wanted';
 import { jobLitres } from '#core/vessel/tray';
 
 /** A recipe as people keep and pass it on: ids and plain numbers, all that a link or a file has to hold. */
@@ -14,6 +15,8 @@ export interface Recipe {
   lime: { amendment: string; ph: number } | null;
   amendments: { amendment: string; gPerL: number }[];
   job: Job;
+  /** Plants that want other windows than the stage gives. */
+  crops?: CropGroup;
   /** The user's own tests of this mix, as they were read. */
   measured?: MeasuredByHand;
 }
@@ -37,6 +40,7 @@ export type Job = { trays: number; sparePct: number } | { litres: number };
  */
 export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInput {
   const kind = lookUp(library.vessels, recipe.vessel, `${path}vessel`);
+  const windows = windowsWanted(recipe.stage, recipe.crops, library.windows);
   return {
     stage: recipe.stage,
     vessel: kind.vessel,
@@ -46,6 +50,7 @@ export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInpu
       material: lookUp(library.materials, c.material, `${path}components.${i}.material`),
     })),
     litres: litresOf(recipe.job, kind),
+    ...(windows && { windows }),
     ...(recipe.measured && { measured: measuredOf(recipe.measured) }),
     amendments: recipe.amendments.map((d, i) => ({
       gPerL: d.gPerL,

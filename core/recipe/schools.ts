@@ -1,4 +1,7 @@
+import { type Family } from '#core/material/family';
 import { type Stage } from '#core/mix/stage';
+import { type AskedWindow, type AskedWindows } from '#core/mix/windows-asked';
+import { type OwnHabits } from '#core/recipe/habits';
 import { type Recipe } from '#core/recipe/recipe';
 import { sketch } from '#core/recipe/sketch';
 import { starterMixes } from '#core/recipe/starter-mixes';
@@ -18,11 +21,28 @@ export interface School {
   costs: string;
   risks: string;
   mixes: Partial<Record<Stage, Recipe>>;
+  /** Where it wants other windows than the trade at large. */
+  windows?: Partial<Record<Stage, AskedWindows>>;
+  /** Shares that it finds usual. */
+  habits?: OwnHabits;
+  /** What it would never reach for. */
+  never?: readonly Family[];
   /** Rules that this school takes more or less to heart. */
   loudness: Partial<Record<string, Loudness>>;
 }
 
 /** Trade practice, no source. Words and mixes are ours. */
+const wants =
+  (source: string) =>
+  (low: number, high: number): AskedWindow => ({
+    low,
+    high,
+    source: `${source}: common practice, no source`,
+  });
+const sour = wants('sown sour against damping off');
+const alive = wants('fed by compost, which holds much that is not yet free');
+const pressedCompost = wants('compost pressed into blocks, watered through before sowing');
+
 export const schools: readonly School[] = [
   {
     id: 'acid-peat',
@@ -35,10 +55,11 @@ export const schools: readonly School[] = [
       germination: sketch(
         'germination',
         'pot-9',
-        { 'peat-fine': 8, 'sand-sharp': 1 },
-        { ph: 5.5, doses: { 'calcium-nitrate': 0.1 } },
+        { 'peat-fine': 4, 'perlite-coarse': 1 },
+        { doses: { 'calcium-nitrate': 0.1 } },
       ),
     },
+    windows: { germination: { ph: sour(3.5, 5) } },
     loudness: { 'lime-underdose': 'note', 'nitrogen-low': 'note' },
   },
   {
@@ -94,20 +115,37 @@ export const schools: readonly School[] = [
     costs: 'Weight, weeds to pull, every heap is different: test each one.',
     risks: 'Salt and weeds under seed; gnats indoors.',
     mixes: {
-      seedling: sketch(
-        'seedling',
-        'pot-9',
-        { 'peat-medium': 4, compost: 2, castings: 1, 'sand-sharp': 1, 'perlite-coarse': 2 },
-        { ph: 6.2 },
-      ),
-      potting: sketch(
-        'potting',
-        'pot-13',
-        { compost: 3, castings: 1, 'peat-medium': 6, 'perlite-coarse': 4, 'sand-sharp': 1 },
-        { doses: { 'calcium-nitrate': 0.3 } },
-      ),
+      seedling: sketch('seedling', 'pot-9', {
+        ...{
+          'leaf-mould': 4,
+          compost: 1,
+          castings: 1,
+          'peat-medium': 2,
+          'sand-sharp': 1,
+          'perlite-coarse': 2,
+        },
+      }),
+      potting: sketch('potting', 'pot-13', {
+        ...{
+          compost: 3,
+          castings: 1,
+          'leaf-mould': 3,
+          'peat-medium': 2,
+          'perlite-coarse': 4,
+          'sand-sharp': 1,
+        },
+      }),
     },
-    loudness: { 'living-at-germination': 'note', legionella: 'warn' },
+    windows: {
+      seedling: {
+        ...{ ph: alive(5.8, 7.2), ecSaturatedMSPerCm: alive(0.75, 4), nMgPerL: alive(20, 160) },
+      },
+      potting: {
+        ...{ ph: alive(5.8, 7.4), ecSaturatedMSPerCm: alive(0.75, 5), nMgPerL: alive(20, 200) },
+      },
+    },
+    habits: { edges: { compost: 0.5, castings: 0.3, sand: 0.3 } },
+    loudness: { 'living-at-germination': 'note', 'feed-idle': 'note', legionella: 'warn' },
   },
   {
     id: 'loam',
@@ -177,8 +215,8 @@ export const schools: readonly School[] = [
       rooting: sketch(
         'rooting',
         'pot-9',
-        { pumice: 4, 'peat-medium': 1 },
-        { ph: 5.8, doses: { 'calcium-nitrate': 0.1 } },
+        { pumice: 5, 'perlite-coarse': 3, 'peat-medium': 1 },
+        { ph: 6, doses: { 'calcium-nitrate': 0.1 } },
       ),
       potting: sketch(
         'potting',
@@ -187,7 +225,136 @@ export const schools: readonly School[] = [
         { ph: 5.8, doses: { 'coated-13-13-13': 3, 'calcium-nitrate': 0.7 } },
       ),
     },
+    habits: { noBaseNeeded: true, edges: { sand: 0.5 } },
     loudness: { 'air-high': 'note', 'too-light': 'note' },
+  },
+  {
+    id: 'old-mix',
+    name: 'Rotted old mix',
+    says: 'Emptied trays rot for a season and come back with compost: nothing is thrown away, little is bought.',
+    goodAt: 'Pot-ups and growing on, at almost no cost.',
+    costs: 'A heap, a screen, and half a year of patience.',
+    risks: 'Weeds, gnats and old salts: never under seed, and test each heap.',
+    mixes: {
+      seedling: sketch('seedling', 'pot-9', { 'mix-reused': 5, compost: 1, 'perlite-coarse': 2 }),
+      potting: sketch('potting', 'pot-13', { 'mix-reused': 5, compost: 2, 'perlite-coarse': 2 }),
+    },
+    windows: {
+      seedling: {
+        ...{ ph: alive(5.8, 7.2), ecSaturatedMSPerCm: alive(0.75, 4), nMgPerL: alive(20, 160) },
+      },
+      potting: {
+        ...{ ph: alive(5.8, 7.4), ecSaturatedMSPerCm: alive(0.75, 5), nMgPerL: alive(20, 200) },
+      },
+    },
+    habits: { edges: { compost: 0.5 } },
+    loudness: { 'reused-mix': 'note', 'feed-idle': 'note' },
+  },
+  {
+    id: 'compost-blocks',
+    name: 'Compost, sand and eggshell, pressed',
+    says: 'Nothing bought: screened compost with a little sand and crushed eggshell, pressed wet into blocks.',
+    goodAt: 'Blocks for the field without peat or pots.',
+    costs: 'Old, leached compost; a mix that is heavy and short of air.',
+    risks: 'Salt burns small seed: water it through, and try a pinch of cress first.',
+    mixes: {
+      seedling: sketch(
+        'seedling',
+        'block-50',
+        { compost: 8, 'sand-sharp': 1 },
+        { firmPct: 25, doses: { 'eggshell-crushed': 2 } },
+      ),
+    },
+    windows: {
+      seedling: {
+        ...{ ph: pressedCompost(6, 8), ecSaturatedMSPerCm: pressedCompost(0.75, 12) },
+        ...{ nMgPerL: pressedCompost(20, 300), blockAirPct: pressedCompost(3, 25) },
+      },
+    },
+    habits: { edges: { compost: 0.95, sand: 0.25 } },
+    never: ['peat', 'black-peat', 'perlite', 'vermiculite'],
+    loudness: { 'feed-idle': 'note', 'lime-wrong-direction': 'note', legionella: 'warn' },
+  },
+  {
+    id: 'hardwood-bark',
+    name: 'Hardwood and pine bark',
+    says: 'Two barks, composted and aged: the hard one feeds and holds, the soft one keeps it open.',
+    goodAt: 'Shrubs and trees in pots that stand for years.',
+    costs: 'Needs a supply of aged bark; water often at first.',
+    risks: 'Young bark starves the plant of nitrogen.',
+    mixes: {
+      rooting: sketch(
+        'rooting',
+        'pot-9',
+        { 'bark-pine': 2, 'bark-hardwood': 1, 'perlite-coarse': 1 },
+        { ph: 6, doses: { 'calcium-nitrate': 0.2 } },
+      ),
+      potting: sketch(
+        'potting',
+        'pot-15',
+        { 'bark-pine': 2, 'bark-hardwood': 1, 'peat-medium': 1 },
+        {
+          ph: 6,
+          doses: { 'calcium-nitrate': 0.5, 'potassium-nitrate': 0.4, 'superphosphate-triple': 0.5 },
+        },
+      ),
+    },
+    loudness: { 'bark-rest': 'warn', 'air-high': 'note' },
+  },
+  {
+    id: 'young-trees',
+    name: 'Peat, grit and scoria',
+    says: 'Eleven of peat, five of grit, four of scoria: weight, grip and air for young trees.',
+    goodAt: 'Tall young trees that must not blow over.',
+    costs: 'Heavy to carry and to ship.',
+    risks: 'Grit takes the air in shallow pots: only deep ones.',
+    mixes: {
+      potting: sketch(
+        'potting',
+        'pot-15',
+        { 'peat-coarse': 11, 'grit-granite': 5, scoria: 4 },
+        {
+          ph: 6,
+          doses: { 'calcium-nitrate': 0.5, 'potassium-nitrate': 0.4, 'superphosphate-triple': 0.5 },
+        },
+      ),
+    },
+    windows: {
+      potting: {
+        wetDensityKgPerL: wants('weight is wished for')(0, 1.6),
+        airPct: wants('deep pots that are watered by hand')(8, 30),
+      },
+    },
+    habits: { edges: { sand: 0.3, 'peat-and-coir': 0.7 } },
+    never: ['perlite', 'vermiculite'],
+    loudness: { 'too-light': 'warn' },
+  },
+  {
+    id: 'meals',
+    name: 'Meals mixed in from the start',
+    says: 'Peat and a little compost with slow meals in it from the first day: no can of feed for weeks.',
+    goodAt: 'Growers without liquid feed; steady growth in warm houses.',
+    costs: 'Must rest moist two to three weeks before use.',
+    risks: 'Warm and closed it turns to ammonium; gnats like it.',
+    mixes: {
+      seedling: sketch(
+        'seedling',
+        'cell-24',
+        { 'peat-medium': 5, compost: 1, 'perlite-coarse': 2 },
+        { ph: 6, doses: { 'blood-meal': 0.3, 'bone-meal': 0.8, 'kelp-meal': 0.5 } },
+      ),
+      potting: sketch(
+        'potting',
+        'pot-13',
+        { 'peat-medium': 5, compost: 2, 'perlite-coarse': 3 },
+        { ph: 6.2, doses: { 'blood-meal': 0.6, 'bone-meal': 1.5, 'kelp-meal': 1 } },
+      ),
+    },
+    windows: {
+      seedling: { ecSaturatedMSPerCm: alive(0.5, 3), nMgPerL: alive(10, 120) },
+      potting: { ecSaturatedMSPerCm: alive(0.75, 3.5), nMgPerL: alive(20, 200) },
+    },
+    loudness: { 'feed-idle': 'note', 'feed-not-ready': 'note' },
   },
 ];
 

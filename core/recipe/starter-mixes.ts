@@ -13,13 +13,13 @@ export const starterMixes: Record<Stage, Recipe> = {
   rooting: sketch(
     'rooting',
     'cell-24',
-    { 'perlite-coarse': 3, 'peat-medium': 2 },
+    { 'perlite-coarse': 7, 'peat-medium': 3 },
     { ph: 6, doses: { 'calcium-nitrate': 0.1 } },
   ),
   seedling: sketch(
     'seedling',
     'cell-24',
-    { 'peat-medium': 6, 'perlite-fine': 2, 'vermiculite-medium': 1 },
+    { 'peat-medium': 3, 'perlite-coarse': 1, 'vermiculite-medium': 1 },
     {
       ph: 5.8,
       doses: { 'calcium-nitrate': 0.3, 'potassium-nitrate': 0.2, 'superphosphate-triple': 0.3 },

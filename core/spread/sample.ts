@@ -217,7 +217,7 @@ function readingsIn(world: World, { input, doses }: Made, spreads: Spreads): Rea
         ? evaluation.ecSaturatedMSPerCm * world.relative('ec/factor', spreads.ecFactor)
         : measured.ecSaturatedMSPerCm * world.relative('test/ec', testSpreads.ecRelative),
   };
-  return readingsOf({ stage: input.stage, vessel: input.vessel, measured: tested }, evaluation);
+  return readingsOf({ ...input, measured: tested }, evaluation);
 }
 
 /** A material a little off its typical figures. Its curve is the typical one, moved: no new fit for each draw. */

@@ -1,0 +1,47 @@
+import { type Stage } from '#core/mix/stage';
+import { type AskedWindows, type WindowId, windowIds } from '#core/mix/windows-asked';
+
+/** Crops that want other windows than the stage gives, whatever the stage. */
+export const cropGroups = ['acid-lovers'] as const;
+export type CropGroup = (typeof cropGroups)[number];
+
+/** What is wanted otherwise, by stage and by crop group; a group outranks the stage. */
+export interface WindowsAsked {
+  stages: Partial<Record<Stage, AskedWindows>>;
+  crops: Partial<Record<CropGroup, AskedWindows>>;
+}
+
+/** Ericaceous plants, and others that yellow in limed mixes. */
+export const cropDefaults: Record<CropGroup, AskedWindows> = {
+  'acid-lovers': {
+    ph: { low: 4.5, high: 5.5, source: 'Bunt 1988 (from memory): heathers, rhododendrons, camellias' },
+  },
+};
+
+/** The later ones outrank the earlier: a way of working, then what the user typed. */
+export function askedTogether(...all: readonly (WindowsAsked | undefined)[]): WindowsAsked {
+  const given = all.filter((one) => one !== undefined);
+  const merged = <K extends string>(
+    of: (one: WindowsAsked) => Partial<Record<K, AskedWindows>>,
+  ): Partial<Record<K, AskedWindows>> => {
+    const sum: Partial<Record<K, AskedWindows>> = {};
+    for (const one of given)
+      for (const [key, asked] of Object.entries(of(one)) as [K, AskedWindows][])
+        sum[key] = { ...sum[key], ...asked };
+    return sum;
+  };
+  return { stages: merged((one) => one.stages), crops: merged((one) => one.crops) };
+}
+
+/** What is wanted of a recipe; undefined where that is what its stage wants. */
+export function windowsWanted(
+  stage: Stage,
+  crops: CropGroup | undefined,
+  asked: WindowsAsked | undefined,
+): AskedWindows | undefined {
+  const wanted: AskedWindows = {
+    ...asked?.stages[stage],
+    ...(crops && { ...cropDefaults[crops], ...asked?.crops[crops] }),
+  };
+  return windowIds.some((id: WindowId) => wanted[id]) ? wanted : undefined;
+}
