@@ -25,6 +25,7 @@ export const amendmentSchema = z.strictObject({
   bulkDensityGPerMl: num([0.05, 5]),
   caution: oneOf(['dust', 'caustic', 'oxidiser', '']),
   coarseCredit: num([0, 1]).default(0.5),
+  solubilityGPerL: num([0, 1000]).default(0),
   nh4ShareOfNPct: pct.default(0),
   grainMg: num([0, 1000]).default(0),
   mostYoungGPerL: num([0, 1000]).default(0),

@@ -13,7 +13,7 @@ import {
   type Dose,
 } from '#core/mix/ph';
 import { pressed, type Pressing } from '#core/mix/water-air';
-import { elementsOfDoses } from '#core/mix/salts';
+import { dosedSaltsMeqPerL, elementsOfDoses, MOST_HARMLESS_EC, sparing } from '#core/mix/salts';
 import { shrinkageOf } from '#core/mix/packing';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { FastTable } from '#core/finder/fast-table';
@@ -35,6 +35,8 @@ export class FastEvaluation {
   private readonly referenceCost: number;
   private readonly pricedWhole: boolean;
   private readonly fixed: { meq: number; n: number; salts: number };
+  /** Whether something is given that dissolves only in part. */
+  private readonly gypsum: boolean;
   private readonly limeStrength: number;
   private readonly limeN: number;
   private readonly usual: UsualShares | null;
@@ -54,8 +56,9 @@ export class FastEvaluation {
     this.fixed = {
       meq: limedMeqPerL(fixedDoses),
       n: elementsOfDoses(fixedDoses).n,
-      salts: fixedDoses.reduce((sum, d) => sum + d.gPerL * d.amendment.solubleSaltsMeqPerG, 0),
+      salts: dosedSaltsMeqPerL(fixedDoses),
     };
+    this.gypsum = fixedDoses.some((dose) => dose.amendment.solubilityGPerL > 0);
     this.limeStrength = lime ? neutralisingMeqPerG(lime) : 0;
     if (lime && !(this.limeStrength > 0))
       throw new OutOfRange('lime', lime.id, 'a product that neutralises acid');
@@ -126,7 +129,7 @@ export class FastEvaluation {
     const d = mixed * firmed;
     let total = 0;
     for (let i = 0; i < m; i++) total += parts[i]!;
-    let [solid, residual, salts, n] = [0, 0, 0, 0];
+    let [solid, residual, salts, n, drawn] = [0, 0, 0, 0, 0];
     let [a, b, c, carbonate, carbonatePh, ph] = [0, 0, 0, 0, 0, 0];
     let [cohesion, largest, w10, w50, earthy, coir, peat] = [0, 0, 0, 0, 0, 0, 0];
     let [cost, gone, density] = [0, 0, 0];
@@ -144,6 +147,7 @@ export class FastEvaluation {
       ph += f * acid.ph;
       salts += f * table.salts[at]!;
       n += f * table.n[at]!;
+      drawn += f * table.drawdown[at]!;
       cohesion += f * table.cohesion[at]!;
       if (table.largest[at]! > largest) largest = table.largest[at]!;
       w10 += f * table.water10[at]!;
@@ -181,9 +185,11 @@ export class FastEvaluation {
       : 0;
     const finalPh = phAfter(acidityScratch, this.fixed.meq + limeGPerL * this.limeStrength);
 
-    const n0 = d * n + this.fixed.n + limeGPerL * this.limeN;
+    const n0 = d * (n - drawn) + this.fixed.n + limeGPerL * this.limeN;
     const salts0 = d * salts + this.fixed.salts + limeGPerL * (spec.lime ? spec.lime.solubleSaltsMeqPerG : 0);
     const { starter } = spec;
+    const gypsumEc = this.gypsum ? sparing(spec.fixedDoses, pores).ecMSPerCm : 0;
+    const harmless = Math.min(MOST_HARMLESS_EC, gypsumEc);
     const ecAim = spec.aims.ecSaturated;
     const nAim = spec.aims.n;
     const starterGPerL =
@@ -191,7 +197,7 @@ export class FastEvaluation {
         ? starterDoseGPerL(
             n0,
             starter.nMgPerG,
-            salts0 / pores / 10,
+            salts0 / pores / 10 + gypsumEc - harmless,
             starter.saltsMeqPerG / pores / 10,
             nAim,
             ecAim,
@@ -226,10 +232,10 @@ export class FastEvaluation {
           value = finalPh;
           break;
         case 'ecSaturated':
-          value = (salts0 + starterGPerL * (starter ? starter.saltsMeqPerG : 0)) / pores / 10;
+          value = (salts0 + starterGPerL * (starter ? starter.saltsMeqPerG : 0)) / pores / 10 + gypsumEc;
           break;
         case 'n':
-          value = n0 + starterGPerL * (starter ? starter.nMgPerG : 0);
+          value = Math.max(0, n0 + starterGPerL * (starter ? starter.nMgPerG : 0));
           break;
         case 'largestParticle':
           value = largest;
@@ -244,7 +250,7 @@ export class FastEvaluation {
       values[r] = value;
       const aim = spec.aims[id]!;
       const low = id === 'ph' ? phLow : aim.low;
-      const high = id === 'ph' ? phHigh : aim.high;
+      const high = id === 'ph' ? phHigh : id === 'ecSaturated' ? aim.high + harmless : aim.high;
       const off = penaltyWithin(value, low, high, aim);
       looked.penalties[r] = off;
       windows += off;

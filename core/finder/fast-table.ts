@@ -21,6 +21,7 @@ export class FastTable {
   readonly residual: Float64Array;
   readonly salts: Float64Array;
   readonly n: Float64Array;
+  readonly drawdown: Float64Array;
   readonly cohesion: Float64Array;
   readonly largest: Float64Array;
   /** Water at 10 and 50 cm of the finished mix, of the loose material. */
@@ -64,6 +65,7 @@ export class FastTable {
     this.residual = of((m) => retentionOf(m).thetaR);
     this.salts = of((m) => m.saltsMeqPerL);
     this.n = of((m) => m.availableNMgPerL);
+    this.drawdown = of((m) => m.drawdownMgNPerL);
     this.cohesion = of((m) => m.cohesion);
     this.largest = of((m) => m.maxParticleMm);
     this.water10 = of((m) => waterOf(m, 10 * suctionScale));

@@ -77,9 +77,9 @@ function naiveScore(j: FinderJob, parts: Uint8Array): Omit<Found, 'parts'> {
   const grams =
     whole > 0
       ? starterDoseGPerL(
-          limed.elementsMgPerL.n,
+          limed.elementsMgPerL.n - limed.drawdownMgNPerL,
           one.elementsMgPerL.n - limed.elementsMgPerL.n,
-          limed.ecSaturatedMSPerCm,
+          limed.ecSaturatedMSPerCm - limed.harmlessEcMSPerCm,
           one.ecSaturatedMSPerCm - limed.ecSaturatedMSPerCm,
           aims.n!,
           aims.ecSaturated!,

@@ -34,7 +34,7 @@ export interface Beside {
 export function besides(input: MixInput, e: Evaluation): Beside[] {
   const { composition, column, doses } = e;
   const window = windowsOf(input);
-  const own = e.elementsMgPerL.n;
+  const own = e.readyNMgPerL;
   const atOnce = releasedMgPerL(doses, 'n', 0, WARM_HOUSE_C);
   let wanted = 0;
   const weeks = Array.from({ length: WEEKS + 1 }, (_, week) => {

@@ -30,6 +30,8 @@ export interface Amendment {
   caution: 'dust' | 'caustic' | 'oxidiser' | '';
   /** Share of what lies between 0.25 and 2.36 mm that counts within a crop: half of ground lime, a fifth of shell. */
   coarseCredit: number;
+  /** Most that a litre of water dissolves of it, g; 0 where all of it dissolves. */
+  solubilityGPerL: number;
   /** Ammonium, and what turns to it, of the nitrogen, %. */
   nh4ShareOfNPct: number;
   /** Weight of one grain, mg; 0 where it does not come in grains. */

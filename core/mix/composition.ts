@@ -9,6 +9,12 @@ export interface Part {
   parts: number;
 }
 
+/**
+ * How much more suction a pore takes as it is pressed: suction goes with D_c to this power (Assouline, Vadose Zone J.
+ * 5:554 (2006), from memory). Found on mineral soils and untried on peat.
+ */
+export const FIRMING_EXPONENT = 3.97;
+
 const MOST_COMPONENTS = limits.materialsInMix[1];
 export const MOST_COMPACTION = limits.compactionPct[1] / 100;
 
@@ -28,6 +34,8 @@ export interface Composition {
   firmedDensification: number;
   dryBulkDensityGPerL: number;
   totalPorosity: number;
+  /** Power with which pores narrow as they are pressed. */
+  firmingExponent: number;
   /** Water that the materials bring along as bought. */
   waterAsBought: number;
 }
@@ -38,7 +46,12 @@ export interface Composition {
  * @param measuredShrinkage the user's own yield for this mix; replaces the estimate
  * @throws RangeError for a bad count or number, or when firming would leave no pores
  */
-export function compose(parts: readonly Part[], compaction: number, measuredShrinkage?: number): Composition {
+export function compose(
+  parts: readonly Part[],
+  compaction: number,
+  measuredShrinkage?: number,
+  firmingExponent = FIRMING_EXPONENT,
+): Composition {
   if (parts.length < 1 || parts.length > MOST_COMPONENTS) {
     throw new OutOfRange('components', parts.length, `1 to ${MOST_COMPONENTS} materials`);
   }
@@ -75,6 +88,7 @@ export function compose(parts: readonly Part[], compaction: number, measuredShri
     densification,
     mixedDensification: 1 / (1 - shrinkage),
     firmedDensification: 1 / (1 - compaction),
+    firmingExponent,
     dryBulkDensityGPerL: mean((m) => m.dryBulkDensityGPerL),
     totalPorosity,
     waterAsBought:

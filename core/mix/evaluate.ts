@@ -10,7 +10,15 @@ import {
   type Acidity,
   type Dose,
 } from '#core/mix/ph';
-import { dilutionWater, ecMSPerCm, elementsMgPerL, saltLoadMeqPerL, type Elements } from '#core/mix/salts';
+import {
+  dilutionWater,
+  ecMSPerCm,
+  type Elements,
+  elementsMgPerL,
+  MOST_HARMLESS_EC,
+  saltLoadMeqPerL,
+  sparing,
+} from '#core/mix/salts';
 import { type AskedWindows } from '#core/mix/windows-asked';
 import { columnOf, drain, soakedFootMm, waterHeld, type Column, type Drained } from '#core/mix/water-air';
 import { limits, type Range } from '#core/units/limits';
@@ -32,6 +40,8 @@ export interface MixInput {
   litres?: number;
   /** Dose this lime, on top of the others, to reach this pH. */
   limeToPh?: { amendment: Amendment; ph: number };
+  /** Power with which pores narrow as they are pressed, where another than the usual is tried. */
+  firmingExponent?: number;
   /** Windows that take the place of the stage's own. */
   windows?: AskedWindows;
 }
@@ -65,9 +75,15 @@ export interface Evaluation {
   easilyAvailableWater: number;
   saltsMeqPerL: number;
   ecSaturatedMSPerCm: number;
+  /** Of it, what comes of gypsum, which does no harm. */
+  harmlessEcMSPerCm: number;
   ec1to2MSPerCm: number;
   ecDisplacedMSPerCm: number;
   elementsMgPerL: Elements;
+  /** Nitrogen that wood and fresh bark take for themselves while they rot, mg/L. */
+  drawdownMgNPerL: number;
+  /** Nitrogen that is there for roots: soluble at mixing, less that. */
+  readyNMgPerL: number;
   largestParticleMm: number;
   cohesion: number;
   peat: number;
@@ -88,6 +104,7 @@ export function evaluateMix(input: MixInput): Evaluation {
     input.components,
     input.compaction,
     checkMeasured(input.measured ?? {}).shrinkage,
+    input.firmingExponent,
   );
   const column = columnOf(input.vessel);
   const drained = drain(composition, column);
@@ -104,10 +121,15 @@ export function evaluateMix(input: MixInput): Evaluation {
   const waterAt10Cm = waterHeld(composition, 10);
   const waterAt100Cm = waterHeld(composition, 100);
   const easilyAvailableWater = waterAt10Cm - waterHeld(composition, 50);
-  const saltsMeqPerL = saltLoadMeqPerL(composition, doses);
+  const salts = saltLoadMeqPerL(composition, doses);
   const { totalPorosity } = composition;
-  const ec = (method: keyof typeof dilutionWater): number =>
-    ecMSPerCm(saltsMeqPerL, dilutionWater[method](totalPorosity, drained.water));
+  const ec = (method: keyof typeof dilutionWater): number => {
+    const water = dilutionWater[method](totalPorosity, drained.water);
+    return ecMSPerCm(salts, water) + sparing(doses, water).ecMSPerCm;
+  };
+  const gypsum = sparing(doses, dilutionWater.saturated(totalPorosity));
+  const elements = elementsMgPerL(composition, doses);
+  const drawdownMgNPerL = composition.densification * meanByShare(composition, (m) => m.drawdownMgNPerL);
 
   return {
     composition,
@@ -121,11 +143,14 @@ export function evaluateMix(input: MixInput): Evaluation {
     waterAt100Cm,
     airAt10Cm: totalPorosity - waterAt10Cm,
     easilyAvailableWater,
-    saltsMeqPerL,
+    saltsMeqPerL: salts + gypsum.meqPerL,
     ecSaturatedMSPerCm: ec('saturated'),
+    harmlessEcMSPerCm: Math.min(MOST_HARMLESS_EC, gypsum.ecMSPerCm),
     ec1to2MSPerCm: ec('oneToTwo'),
     ecDisplacedMSPerCm: ec('displaced'),
-    elementsMgPerL: elementsMgPerL(composition, doses),
+    elementsMgPerL: elements,
+    drawdownMgNPerL,
+    readyNMgPerL: Math.max(0, elements.n - drawdownMgNPerL),
     largestParticleMm: Math.max(...composition.parts.map((p) => p.material.maxParticleMm)),
     cohesion: meanByShare(composition, (m) => m.cohesion),
     peat: meanByShare(composition, (m) => (m.peatFree ? 0 : 1)),

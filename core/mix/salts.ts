@@ -2,13 +2,40 @@ import { K_PER_K2O, P_PER_P2O5, type Amendment } from '#core/material/amendment'
 import { meanByShare, type Composition } from '#core/mix/composition';
 import { type Dose } from '#core/mix/ph';
 
-/** Soluble cations in a litre of finished mix, meq/L. */
+const dissolvesWhole = (d: Dose): boolean => d.amendment.solubilityGPerL === 0;
+
+/** Soluble cations of doses that dissolve whole, meq per litre of finished mix. */
+export const dosedSaltsMeqPerL = (doses: readonly Dose[]): number =>
+  doses.filter(dissolvesWhole).reduce((sum, d) => sum + d.gPerL * d.amendment.solubleSaltsMeqPerG, 0);
+
+/** Soluble cations in a litre of finished mix, meq/L, but for what dissolves only in part. */
 export function saltLoadMeqPerL(composition: Composition, doses: readonly Dose[]): number {
   return (
-    composition.densification * meanByShare(composition, (m) => m.saltsMeqPerL) +
-    doses.reduce((sum, d) => sum + d.gPerL * d.amendment.solubleSaltsMeqPerG, 0)
+    composition.densification * meanByShare(composition, (m) => m.saltsMeqPerL) + dosedSaltsMeqPerL(doses)
   );
 }
+
+/** Ions of gypsum water hold each other: this share of the EC is missing at saturation. Model section 15. */
+const PAIRED = 0.21;
+const SATURATED_MEQ_PER_L = 27.8;
+
+/**
+ * What gypsum and its like give to so much water, from a litre of mix: it dissolves to its solubility and no further.
+ * EC = c/10 (1 − 0.21 c/27.8), c in meq/L; saturated gypsum water is about 2.2 mS/cm (CRC Handbook, from memory).
+ */
+export function sparing(doses: readonly Dose[], waterLPerL: number): { meqPerL: number; ecMSPerCm: number } {
+  let meq = 0;
+  for (const { amendment: a, gPerL } of doses)
+    if (a.solubilityGPerL > 0) meq += Math.min(gPerL, a.solubilityGPerL * waterLPerL) * a.solubleSaltsMeqPerG;
+  const c = meq / waterLPerL;
+  return {
+    meqPerL: meq,
+    ecMSPerCm: (c / 10) * (1 - (PAIRED * Math.min(c, SATURATED_MEQ_PER_L)) / SATURATED_MEQ_PER_L),
+  };
+}
+
+/** Gypsum's own salt does no harm: so much of it may stand above a window, mS/cm (Ayers & Westcot, FAO 29, from memory). */
+export const MOST_HARMLESS_EC = 2;
 
 /** Litres of water per litre of mix in which each method dissolves the same salts (EN 13037, EN 13038). */
 export const dilutionWater = {

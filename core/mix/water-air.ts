@@ -1,6 +1,6 @@
 import { type Material } from '#core/material/material';
 import { retentionOf, waterAt, waterOf, type RetentionCurve } from '#core/material/retention';
-import { meanByShare, type Composition } from '#core/mix/composition';
+import { FIRMING_EXPONENT, meanByShare, type Composition } from '#core/mix/composition';
 import { checkRange } from '#core/units/check';
 import { areaAtMm2, fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
 
@@ -42,12 +42,6 @@ export function columnOf(vessel: Vessel): Column {
   columns.set(vessel, column);
   return column;
 }
-
-/**
- * How much more suction a pore takes as it is pressed: suction goes with D_c to this power (Assouline, Vadose Zone J.
- * 5:554 (2006), from memory). Found on mineral soils and untried on peat.
- */
-export const FIRMING_EXPONENT = 3.97;
 
 /** What a suction on a firmed mix would have been on the same mix unfirmed, as a share of it. */
 export const looseSuction = (firmedDensification: number, exponent = FIRMING_EXPONENT): number =>
@@ -126,7 +120,7 @@ export function pressed({ loosePores, pores, residual, firmed }: Pressing, g: nu
 
 /** Water held by the mix at one suction, as a fraction of volume: never more than its pores. */
 export function waterHeld(composition: Composition, suctionCm: number): number {
-  const loose = suctionCm * looseSuction(composition.firmedDensification);
+  const loose = suctionCm * looseSuction(composition.firmedDensification, composition.firmingExponent);
   let sum = 0;
   composition.parts.forEach((p, i) => {
     sum += composition.shares[i]! * waterOf(p.material, loose);
@@ -151,7 +145,7 @@ export function drain(composition: Composition, column: Column, bedSuctionCm = 0
   checkRange('bedSuctionCm', bedSuctionCm, 0, 100);
   const n = column.heightsMm.length;
   const waterProfile = new Float64Array(n);
-  const suctionScale = looseSuction(composition.firmedDensification);
+  const suctionScale = looseSuction(composition.firmedDensification, composition.firmingExponent);
   const pressing = pressingOf(composition);
   composition.parts.forEach((p, i) => {
     const profile = retentionProfile(p.material, column, bedSuctionCm, suctionScale);

@@ -2,6 +2,7 @@ import { type Family } from '#core/material/family';
 import { type Stage } from '#core/mix/stage';
 import { type AskedWindow, type AskedWindows } from '#core/mix/windows-asked';
 import { type OwnHabits } from '#core/recipe/habits';
+import { type WindowsAsked } from '#core/recipe/windows-wanted';
 import { type Recipe } from '#core/recipe/recipe';
 import { sketch } from '#core/recipe/sketch';
 import { starterMixes } from '#core/recipe/starter-mixes';
@@ -361,3 +362,6 @@ export const schools: readonly School[] = [
 export function school(id: string): School | undefined {
   return schools.find((s) => s.id === id);
 }
+
+/** The windows of a way of working, as a library carries them. */
+export const windowsOfSchool = ({ windows = {} }: School): WindowsAsked => ({ stages: windows, crops: {} });

@@ -1,7 +1,7 @@
 import { readingsOf, type Reading, type ReadingId } from '#core/judge/readings';
 import { type Material } from '#core/material/material';
 import { adoptCurve, retentionOf } from '#core/material/retention';
-import { MOST_COMPACTION } from '#core/mix/composition';
+import { FIRMING_EXPONENT, MOST_COMPACTION } from '#core/mix/composition';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
 import { mixingShrinkage } from '#core/mix/packing';
 import { type Dose } from '#core/mix/ph';
@@ -77,8 +77,10 @@ function make(input: MixInput): Made {
 }
 
 function checkSpreads(spreads: Spreads): void {
-  for (const [name, value] of Object.entries(spreads))
-    checkRange(`spreads.${name}`, value as number, ...limits.spread);
+  for (const [name, value] of Object.entries(spreads)) {
+    const [low, high] = name === 'firmingExponent' ? limits.exponentSpread : limits.spread;
+    checkRange(`spreads.${name}`, value as number, low, high);
+  }
 }
 
 /** One run of draws, gathered in pieces so that a worker can tell how far it is and be stopped. */
@@ -202,6 +204,9 @@ function readingsIn(world: World, { input, doses }: Made, spreads: Spreads): Rea
     stage: input.stage,
     vessel: input.vessel,
     compaction: firmed,
+    ...(firmed > 0 && {
+      firmingExponent: Math.max(0, FIRMING_EXPONENT + spreads.firmingExponent * world.scatter('exponent')),
+    }),
     components,
     amendments,
     measured: { shrinkage, ...(jar && { jar }) },

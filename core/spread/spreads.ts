@@ -14,6 +14,8 @@ export interface Spreads {
   airEntry: number;
   /** Points of volume: firming by hand, where a mix is firmed. */
   firmingPoints: number;
+  /** Power with which pores narrow as they are pressed: the usual one is of mineral soils. */
+  firmingExponent: number;
   /** Relative, as a factor: free lime of composts. */
   carbonate: number;
   /** Points of volume: mixing shrinkage beyond what the model says. */
@@ -38,6 +40,7 @@ export const defaultSpreads: Spreads = {
   poreSize: 0.15,
   airEntry: 0.5,
   firmingPoints: 0.025,
+  firmingExponent: 1.5,
   carbonate: 0.6,
   shrinkagePoints: 0.02,
   buffer: 0.1,

@@ -53,6 +53,7 @@ export const limits = {
   wish: [0, 100],
   pctOfParts: [0, 100],
   spread: [0, 1],
+  exponentSpread: [0, 3],
   draws: [1, 200_000],
 
   pricePerUnit: [0, 1_000_000],

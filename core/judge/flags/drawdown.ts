@@ -12,13 +12,13 @@ export const drawdown: Rule = ({ evaluation }) => {
   const taken = composition.parts.map(
     (p, i) => composition.densification * composition.shares[i]! * p.material.drawdownMgNPerL,
   );
-  const sum = taken.reduce((a, b) => a + b, 0);
+  const sum = evaluation.drawdownMgNPerL;
   if (sum < SAID_FROM) return null;
   const names = composition.parts.filter((_, i) => taken[i]! > sum / 5).map((p) => p.material.name);
   return {
     code: 'nitrogen-drawdown',
     severity: sum >= WARNED_FROM ? 'warn' : 'note',
-    text: said`${capital(spoken(names))} take up about ${fixed(sum, 0)} mg/L of nitrogen while they rot.`,
+    text: said`${capital(spoken(names))} take up about ${fixed(sum, 0)} mg/L of nitrogen while they rot: it is taken off what is ready.`,
     remedy: said`Feed that much more nitrogen in the first weeks, or use older material.`,
   };
 };

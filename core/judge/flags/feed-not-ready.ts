@@ -16,7 +16,7 @@ export const feedNotReady: Rule = (judged) => {
     return null;
   const inTwoWeeks = releasedMgPerL(feeds, 'n', 2, WARM_HOUSE_C);
   const window = judged.reading('n');
-  const ready = judged.evaluation.elementsMgPerL.n;
+  const ready = judged.evaluation.readyNMgPerL;
   if (!window || ready >= window.low || inTwoWeeks < 5) return null;
   return {
     code: 'feed-not-ready',

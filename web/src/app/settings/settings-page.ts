@@ -30,11 +30,17 @@ const spreadWords: Asked<keyof Spreads>[] = (
     ['poreSize', 'Width of the pores, ± %', 'share'],
     ['airEntry', 'Suction at which pores empty, ± %', 'share'],
     ['firmingPoints', 'Firming by hand, ± points', 'share'],
+    ['firmingExponent', 'How pressing narrows pores, ± in the power', ''],
     ['carbonate', 'Free lime in composts, ± %', 'share'],
     ['shrinkagePoints', 'Lost in mixing, ± points', 'share'],
     ['ecFactor', 'EC of so much salt, ± %', 'share'],
   ] as const
-).map(([name, label, unit]) => ({ name, label, unit, within: 'spread' }));
+).map(([name, label, unit]) => ({
+  name,
+  label,
+  unit,
+  within: name === 'firmingExponent' ? ('exponentSpread' as const) : ('spread' as const),
+}));
 
 /** Every zone that the browser knows, and the one that it stands in. */
 const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('timeZone')])]
