@@ -12,6 +12,7 @@ const componentSchema = z
   .strictObject({
     material: text(60).optional(),
     parts: num(limits.parts),
+    screenedMm: num(limits.screenedMm).optional(),
     properties: propertiesSchema.optional(),
   })
   .refine((c) => (c.material === undefined) !== (c.properties === undefined), {

@@ -42,7 +42,11 @@ export const recipeSchema = z.strictObject({
   vessel: text(60),
   compactionPct: num(limits.compactionPct),
   components: list(
-    z.strictObject({ material: text(60), parts: num(limits.parts) }),
+    z.strictObject({
+      material: text(60),
+      parts: num(limits.parts),
+      screenedMm: num(limits.screenedMm).optional(),
+    }),
     limits.materialsInMix,
     'materials',
   ),

@@ -36,6 +36,7 @@ const fixSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('dose'), amendment: z.string(), gPerL: z.number() }),
   z.strictObject({ kind: z.literal('swapMaterial'), from: z.string(), to: z.string() }),
   z.strictObject({ kind: z.literal('addPart'), material: z.string(), parts: z.number().optional() }),
+  z.strictObject({ kind: z.literal('screen'), material: z.string(), mm: z.number() }),
   z.strictObject({ kind: z.literal('vessel'), vessel: z.string() }),
 ]) satisfies z.ZodType<SingleFix>;
 

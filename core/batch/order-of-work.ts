@@ -59,18 +59,34 @@ export function orderOfWork(
 }
 
 /** Dry, before anything is damped: wet material does not go through a screen. */
-function screen({ judgement, parts }: Work): Step[] {
+function screen({ judgement, sheet, parts }: Work): Step[] {
+  const dust = (some: Work['parts']): Pick<Step, 'caution'> =>
+    some.some((p) => p.material.dusty)
+      ? { caution: said`Dust: outdoors or by an open door, with a fitted mask.` }
+      : {};
+  const asked = parts.flatMap((part, i): Step[] => {
+    if (!part.screen || part.screen.oversizeShare === 0) return [];
+    const through = sheet.components[i]!.looseLitres;
+    const on = through / (1 - part.screen.oversizeShare);
+    return [
+      {
+        id: `screen-${part.material.id}`,
+        text: said`Screen ${spoken([shortName(part.material.name)])} through ${{ lengthMm: part.screen.mm }} while it is dry: ${{ volumeL: on }} goes on, ${{ volumeL: through }} through.`,
+        why: said`What stays on, about ${{ volumeL: on - through }}, is good for larger pots: keep it as a lot. Clean the screen between batches.`,
+        ...dust([part]),
+      },
+    ];
+  });
   const particles = judgement.readings.find((r) => r.id === 'largestParticle');
-  if (particles?.verdict !== 'high') return [];
+  if (particles?.verdict !== 'high') return asked;
   const coarse = parts.filter((p) => p.material.maxParticleMm > particles.high);
   return [
+    ...asked,
     {
       id: 'screen',
       text: said`Screen the ${spoken(coarse.map((p) => shortName(p.material.name)))} through ${{ lengthMm: particles.high }} while it is dry.`,
       why: said`Larger bits do not fit this job. Wet material will not go through.`,
-      ...(coarse.some((p) => p.material.dusty) && {
-        caution: said`Dust: outdoors or by an open door, with a fitted mask.`,
-      }),
+      ...dust(coarse),
     },
   ];
 }

@@ -228,11 +228,11 @@ test('thirty times too much lime is a stop that says thirty', () => {
   expect(over.fix).toEqual({ kind: 'limeToPh', amendment: 'lime-dolomitic', ph: 5.8 });
 });
 
-test('pieces too large for a small block: the 50 mm block, with one press', () => {
+test('pieces too large for a small block: through the screen, with one press', () => {
   const flag = flags({ 'bark-hardwood': 1 }, { stage: 'seedling', vessel: 'block-20' }).find(
     (f) => f.code === 'particles-large',
   )!;
-  expect(flag.fix).toEqual({ kind: 'vessel', vessel: 'block-50' });
+  expect(flag.fix).toEqual({ kind: 'screen', material: 'bark-hardwood', mm: 5 });
   expect(readOut(flag.remedy, 'metric')).toContain('50 mm block');
 });
 

@@ -5,6 +5,9 @@ import { type ReadingId } from '#core/judge/readings';
 import { applyFix, type Fix, type SingleFix } from '#core/recipe/fix';
 import { type Library } from '#core/recipe/library';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { isSpentMix } from '#core/material/families';
+import { type Family } from '#core/material/family';
+import { type Material } from '#core/material/material';
 import { usual } from '#core/recipe/usual';
 
 /** A remedy that was tried on the recipe and makes it better, and what it changes. */
@@ -14,8 +17,16 @@ export interface Remedy {
 }
 
 const MOST_PARTS = 4;
-const openers: readonly string[] = [usual.fineOpener, usual.coarseOpener];
-const holders: readonly string[] = [usual.sourPeat, usual.coir, usual.bindingPeat];
+/** More kinds than these are not tried. */
+const MOST_KINDS = 5;
+
+/** Who presses: how loudly their way of working speaks, what they have, and what they would never use. */
+export interface PressedBy {
+  loudness?: JudgedBy['loudness'];
+  /** Ids of what stands on the shelf; undefined where nobody knows. */
+  shelf?: ReadonlySet<string> | undefined;
+  never?: readonly Family[];
+}
 
 /**
  * The press that goes with a flag: the remedy of the rule where it helps, else the nearest like it that does: more
@@ -29,29 +40,49 @@ export function remedyOf(
   recipe: Recipe,
   before: Judgement,
   library: Library,
-  loudness: JudgedBy['loudness'] = {},
+  by: PressedBy = {},
 ): Remedy | null {
   if (!flag.fix) return null;
-  for (const fix of candidates(flag.fix, before)) {
-    const after = tried(fix, recipe, library, loudness);
+  for (const fix of candidates(flag.fix, before, library, by)) {
+    const after = tried(fix, recipe, library, by.loudness);
     if (after && helps(flag, before, after)) return { fix, changes: changesOf(before, after) };
   }
   return null;
 }
 
-/** The fix of the rule first, then what is like it, nearest first. */
-function candidates(fix: SingleFix, before: Judgement): Fix[] {
+/** The fix of the rule first, then what is like it, nearest first; what stands on the shelf before what does not. */
+function candidates(fix: SingleFix, before: Judgement, library: Library, by: PressedBy): Fix[] {
   const lime = limeAnew(before);
-  const alone: SingleFix[] = fix.kind === 'addPart' ? moreParts(fix.material) : [fix];
+  if (fix.kind === 'screen') return [{ kind: 'all', fixes: screenedAll(fix, before) }, fix];
+  if (fix.kind === 'swapMaterial' && forbidden(library.materials.get(fix.to), by)) return [];
+  const alone: SingleFix[] = fix.kind === 'addPart' ? moreParts(fix.material, library, by) : [fix];
   const withLime = fix.kind === 'limeToPh' || fix.kind === 'noLime' ? [] : alone;
   return [...alone, ...withLime.map((one): Fix => ({ kind: 'all', fixes: [one, lime] }))];
 }
 
-function moreParts(material: string): SingleFix[] {
-  const kin = [openers, holders].find((group) => group.includes(material)) ?? [material];
-  const order = [material, ...kin.filter((id) => id !== material)];
+/** All that is too coarse goes through the same screen. */
+const screenedAll = ({ mm }: { mm: number }, { evaluation }: Judgement): SingleFix[] =>
+  evaluation.composition.parts
+    .filter((p) => p.material.maxParticleMm > mm)
+    .map((p) => ({ kind: 'screen', material: p.material.id, mm }));
+
+const forbidden = (material: Material | undefined, { never = [] }: PressedBy): boolean =>
+  material !== undefined && never.includes(material.family);
+
+/** More of it, or of its kin: what opens for what opens, what holds water for what holds water. */
+function moreParts(id: string, library: Library, by: PressedBy): SingleFix[] {
+  const asked = library.materials.get(id);
+  if (!asked) return [];
+  const onShelf = (m: Material): number => (by.shelf?.has(m.id) ? 0 : 1);
+  const near = (m: Material): number => (m.id === id ? 0 : m.family === asked.family ? 1 : 2);
+  const order = [...library.materials.values()]
+    .filter((m) => m.role === asked.role && !forbidden(m, by) && !isSpentMix(m))
+    // From elsewhere only what the rule names, and its family; what is not known to be there is not guessed at.
+    .filter((m) => m.id === id || by.shelf?.has(m.id) || m.family === asked.family || forbidden(asked, by))
+    .sort((a, b) => onShelf(a) - onShelf(b) || near(a) - near(b))
+    .slice(0, MOST_KINDS);
   return Array.from({ length: MOST_PARTS }, (_, i) => i + 1).flatMap((parts) =>
-    order.map((id): SingleFix => ({ kind: 'addPart', material: id, parts })),
+    order.map((m): SingleFix => ({ kind: 'addPart', material: m.id, parts })),
   );
 }
 

@@ -1,4 +1,5 @@
 import { type Material } from '#core/material/material';
+import { screened } from '#core/material/screened';
 import { mixingShrinkage } from '#core/mix/packing';
 import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
@@ -7,6 +8,8 @@ import { checkRange, OutOfRange } from '#core/units/check';
 export interface Part {
   material: Material;
   parts: number;
+  /** Where it is screened first: at which aperture, and the share of it that stays on the screen. */
+  screen?: { mm: number; oversizeShare: number };
 }
 
 /**
@@ -14,6 +17,13 @@ export interface Part {
  * 5:554 (2006), from memory). Found on mineral soils and untried on peat.
  */
 export const FIRMING_EXPONENT = 3.97;
+
+/** So many parts of a material, screened first where an aperture is given. */
+export function partOf(material: Material, parts: number, screenedMm?: number): Part {
+  if (screenedMm === undefined) return { material, parts };
+  const { material: through, oversizeShare } = screened(material, screenedMm);
+  return { material: through, parts, screen: { mm: screenedMm, oversizeShare } };
+}
 
 const MOST_COMPONENTS = limits.materialsInMix[1];
 export const MOST_COMPACTION = limits.compactionPct[1] / 100;

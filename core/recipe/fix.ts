@@ -1,6 +1,6 @@
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Library, lookUp } from '#core/recipe/library';
-import { litresOf, type Recipe } from '#core/recipe/recipe';
+import { litresOf, type Recipe, type RecipePart } from '#core/recipe/recipe';
 
 /** A change of the recipe, as a rule proposes it. */
 export type SingleFix =
@@ -11,6 +11,7 @@ export type SingleFix =
   | { kind: 'swapMaterial'; from: string; to: string }
   /** One part where nothing is said. */
   | { kind: 'addPart'; material: string; parts?: number }
+  | { kind: 'screen'; material: string; mm: number }
   | { kind: 'vessel'; vessel: string };
 
 /** What a remedy does with one press: one change, or several one after the other. */
@@ -42,12 +43,14 @@ export function applyFix(recipe: Recipe, fix: Fix, library: Library): Recipe {
       return { ...recipe, amendments: [...others, { amendment: fix.amendment, gPerL: cents(fix.gPerL) }] };
     }
     case 'swapMaterial': {
-      const merged = new Map<string, number>();
+      const merged = new Map<string, RecipePart>();
       for (const c of recipe.components) {
-        const id = c.material === fix.from ? fix.to : c.material;
-        merged.set(id, (merged.get(id) ?? 0) + c.parts);
+        const { screenedMm: _, ...changed } = { ...c, material: fix.to };
+        const one = c.material === fix.from ? changed : c;
+        const there = merged.get(one.material);
+        merged.set(one.material, there ? { ...there, parts: there.parts + one.parts } : one);
       }
-      return { ...recipe, components: [...merged].map(([material, parts]) => ({ material, parts })) };
+      return { ...recipe, components: [...merged.values()] };
     }
     case 'addPart': {
       const { material, parts = 1 } = fix;
@@ -59,6 +62,13 @@ export function applyFix(recipe: Recipe, fix: Fix, library: Library): Recipe {
           : [...recipe.components, { material, parts }],
       };
     }
+    case 'screen':
+      return {
+        ...recipe,
+        components: recipe.components.map((c) =>
+          c.material === fix.material ? { ...c, screenedMm: fix.mm } : c,
+        ),
+      };
     case 'vessel':
       return intoVessel(recipe, fix.vessel, library);
     case 'all':

@@ -18,7 +18,9 @@ export function recipeToLink(recipe: Recipe): LinkParams {
     stage: recipe.stage,
     into: recipe.vessel,
     firm: String(recipe.compactionPct),
-    parts: recipe.components.map((c) => pair(c.material, c.parts)).join(','),
+    parts: recipe.components
+      .map((c) => pair(c.material, c.parts) + (c.screenedMm === undefined ? '' : `:${c.screenedMm}`))
+      .join(','),
     lime: recipe.lime ? pair(recipe.lime.amendment, recipe.lime.ph) : 'none',
     dose: recipe.amendments.map((d) => pair(d.amendment, d.gPerL)).join(',') || null,
     make: 'trays' in job ? String(job.trays) : `${job.litres}L`,
@@ -98,6 +100,14 @@ export function recipeFromLink(
   const crops = get('for') === null ? undefined : known<CropGroup | ''>('for', cropGroups, '') || undefined;
   const vessel = known('into', [...library.vessels.keys()], fallback.vessel);
   const parts = pairs('parts', library.materials, limits.parts).slice(0, limits.materialsInMix[1]);
+  /** Third piece of a part: the aperture of its screen. */
+  const apertures = new Map(
+    (get('parts') ?? '').split(',').flatMap((piece): [string, number][] => {
+      const [id = '', , mm] = piece.split(':');
+      const value = mm === undefined ? null : number(`screen of ${id}`, mm, limits.screenedMm);
+      return value === null ? [] : [[id, value]];
+    }),
+  );
   const limeGiven = get('lime');
   const lime = limeGiven === 'none' ? undefined : pairs('lime', library.amendments, limits.limeToPh)[0];
   const make = get('make');
@@ -107,7 +117,12 @@ export function recipeFromLink(
     compactionPct:
       optional(get('firm'), (v) => number('firm', v, limits.compactionPct)) ??
       usualCompactionPct(vessel, library),
-    components: parts.length ? parts.map(([material, n]) => ({ material, parts: n })) : fallback.components,
+    components: parts.length
+      ? parts.map(([material, n]) => {
+          const screenedMm = apertures.get(material);
+          return { material, parts: n, ...(screenedMm !== undefined && { screenedMm }) };
+        })
+      : fallback.components,
     lime: limeGiven === null ? fallback.lime : lime ? { amendment: lime[0], ph: lime[1] } : null,
     amendments: pairs('dose', library.amendments, limits.doseGPerL).map(([amendment, gPerL]) => ({
       amendment,

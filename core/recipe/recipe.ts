@@ -1,9 +1,17 @@
 import { type VesselKind } from '#core/vessel/tray';
 import { type Stage } from '#core/mix/stage';
 import { type Measured, type MixInput } from '#core/mix/evaluate';
+import { partOf } from '#core/mix/composition';
 import { lookUp, type Library } from '#core/recipe/library';
 import { type CropGroup, windowsWanted } from '#core/recipe/windows-wanted';
 import { jobLitres } from '#core/vessel/tray';
+
+export interface RecipePart {
+  material: string;
+  parts: number;
+  /** Screened at this aperture before it is scooped. */
+  screenedMm?: number;
+}
 
 /** A recipe as people keep and pass it on: ids and plain numbers, all that a link or a file has to hold. */
 export interface Recipe {
@@ -11,7 +19,7 @@ export interface Recipe {
   /** Id of a vessel kind. */
   vessel: string;
   compactionPct: number;
-  components: { material: string; parts: number }[];
+  components: RecipePart[];
   lime: { amendment: string; ph: number } | null;
   amendments: { amendment: string; gPerL: number }[];
   job: Job;
@@ -45,10 +53,9 @@ export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInpu
     stage: recipe.stage,
     vessel: kind.vessel,
     compaction: recipe.compactionPct / 100,
-    components: recipe.components.map((c, i) => ({
-      parts: c.parts,
-      material: lookUp(library.materials, c.material, `${path}components.${i}.material`),
-    })),
+    components: recipe.components.map((c, i) =>
+      partOf(lookUp(library.materials, c.material, `${path}components.${i}.material`), c.parts, c.screenedMm),
+    ),
     litres: litresOf(recipe.job, kind),
     ...(windows && { windows }),
     ...(recipe.measured && { measured: measuredOf(recipe.measured) }),

@@ -106,6 +106,7 @@ export const schools: readonly School[] = [
         { ph: 5.9, doses: { 'calcium-nitrate': 0.7, 'superphosphate-triple': 0.4 } },
       ),
     },
+    never: ['peat', 'black-peat'],
     loudness: { 'coir-calcium': 'warn', 'coir-salty': 'warn' },
   },
   {
@@ -117,24 +118,10 @@ export const schools: readonly School[] = [
     risks: 'Salt and weeds under seed; gnats indoors.',
     mixes: {
       seedling: sketch('seedling', 'pot-9', {
-        ...{
-          'leaf-mould': 4,
-          compost: 1,
-          castings: 1,
-          'peat-medium': 2,
-          'sand-sharp': 1,
-          'perlite-coarse': 2,
-        },
+        ...{ 'leaf-mould': 5, compost: 1, castings: 1, 'rice-hulls': 3, 'sand-sharp': 1 },
       }),
       potting: sketch('potting', 'pot-13', {
-        ...{
-          compost: 3,
-          castings: 1,
-          'leaf-mould': 3,
-          'peat-medium': 2,
-          'perlite-coarse': 4,
-          'sand-sharp': 1,
-        },
+        ...{ compost: 3, castings: 1, 'leaf-mould': 3, 'rice-hulls': 4, 'sand-sharp': 1 },
       }),
     },
     windows: {
@@ -146,6 +133,7 @@ export const schools: readonly School[] = [
       },
     },
     habits: { edges: { compost: 0.5, castings: 0.3, sand: 0.3 } },
+    never: ['perlite', 'vermiculite'],
     loudness: { 'living-at-germination': 'note', 'feed-idle': 'note', legionella: 'warn' },
   },
   {

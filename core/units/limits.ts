@@ -16,6 +16,7 @@ export const limits = {
   materialsInMix: [1, 30],
   dosesInMix: [0, 30],
   doseGPerL: [0, 1000],
+  screenedMm: [0.5, 50],
   compactionPct: [0, 50],
   limeToPh: [3.5, 8],
   /** Dimensions of a vessel; headspace leaves at least the smallest of them to fill. */

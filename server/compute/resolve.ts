@@ -5,7 +5,7 @@ import { starterFor, type FinderJob } from '#core/finder/formulate';
 import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { materialFromRow } from '#core/material/material';
 import { type MixInput } from '#core/mix/evaluate';
-import { type Part } from '#core/mix/composition';
+import { type Part, partOf } from '#core/mix/composition';
 import { lookUp, type Library } from '#core/recipe/library';
 import { jobLitres } from '#core/vessel/tray';
 import { type Vessel } from '#core/vessel/vessel';
@@ -36,12 +36,15 @@ export function resolveMix(request: EvaluateRequest, library: Library): MixInput
 
 /** @throws OutOfRange for an unknown id, RangeError for a description that contradicts itself */
 export function resolveParts(components: EvaluateRequest['components'], library: Library): Part[] {
-  return components.map((c, i) => ({
-    parts: c.parts,
-    material: c.properties
-      ? materialFromRow(c.properties)
-      : lookUp(library.materials, c.material ?? '', `components.${i}.material`),
-  }));
+  return components.map((c, i) =>
+    partOf(
+      c.properties
+        ? materialFromRow(c.properties)
+        : lookUp(library.materials, c.material ?? '', `components.${i}.material`),
+      c.parts,
+      c.screenedMm,
+    ),
+  );
 }
 
 /** Litres of finished mix that a batch request asks for, and the moisture to mix it to. */

@@ -4,6 +4,7 @@ import { remedyOf, type Remedy } from '#core/judge/remedies';
 import { applyFix } from '#core/recipe/fix';
 import { fixed } from '#core/units/show';
 import { Notices } from '../data/notices';
+import { ShelfService } from '../data/shelf';
 import { SchoolChoice } from '../data/school-choice';
 import { readingWords } from '../ui/words/words';
 import { RecipeStore } from './recipe-store';
@@ -16,6 +17,7 @@ const PAUSE_MS = 150;
 export class Remedies {
   private readonly store = inject(RecipeStore);
   private readonly school = inject(SchoolChoice).school;
+  private readonly shelf = inject(ShelfService);
   private readonly notices = inject(Notices);
   private readonly found = signal<ReadonlyMap<string, Remedy | null> | null>(null);
   /** By code; null while it is worked out. */
@@ -55,6 +57,11 @@ export class Remedies {
   private of(flag: Flag): Remedy | null {
     const [outcome, library] = [this.store.outcome(), this.store.library()];
     if (outcome.state !== 'computed' || !library) return null;
-    return remedyOf(flag, this.store.recipe(), outcome.judgement, library, this.school().loudness);
+    const { loudness, never = [] } = this.school();
+    const lines = this.shelf.lines.value();
+    return remedyOf(flag, this.store.recipe(), outcome.judgement, library, {
+      ...{ loudness, never },
+      shelf: lines && new Set(lines.filter((l) => l.here).map((l) => l.material)),
+    });
   }
 }

@@ -24,6 +24,8 @@ export function fixWords(fix: Fix, library: Library): Said {
       const parts = fix.parts ?? 1;
       return said`${parts} ${parts === 1 ? 'part' : 'parts'} more of ${material(fix.material)}`;
     }
+    case 'screen':
+      return said`${material(fix.material)} screened at ${{ lengthMm: fix.mm }}`;
     case 'vessel':
       return said`into the ${library.vessels.get(fix.vessel)?.name ?? fix.vessel}`;
     case 'all':

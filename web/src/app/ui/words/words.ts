@@ -58,6 +58,7 @@ export function readingWords(id: ScoredId, noun: string): ReadingWords {
     ecSaturated: { name: 'Salts', term: 'EC, saturated extract', places: 2, reach: 0.7 },
     n: { name: 'Ready nitrogen', term: 'soluble N', places: 0, reach: 0.7 },
     easilyAvailableWater: { name: 'Easy water', term: 'water at 10 less at 50 cm', places: 1, reach: 0.8 },
+    wetDensity: { name: 'Weight when wet', term: 'wet density, kg/L', places: 2, reach: 0.8 },
     largestParticle: { name: 'Largest piece', term: 'against the narrowest side', places: 1, reach: 0.8 },
   };
   return words[id];
