@@ -24,6 +24,7 @@ import {
 import { librarySchema } from '#contract/library';
 import { listQuerySchema } from '#contract/lists';
 import { mixVersionSchema, newMixSchema, newVersionSchema, renamedMixSchema } from '#contract/mixes';
+import { ownWindowsSchema } from '#contract/windows';
 import { newNurserySchema, nurserySchema } from '#contract/nursery';
 import {
   makeOrBuyAnswerSchema,
@@ -94,6 +95,12 @@ export const endpoints = {
   library: get('Materials, products and vessels with their sources', librarySchema),
 
   nursery: get('What the data folder is, and its day', nurserySchema),
+  windows: get('Windows that the nursery set for itself', ownWindowsSchema),
+  setWindows: compute(
+    'Set them; what is left out is the usual one again',
+    ownWindowsSchema,
+    ownWindowsSchema,
+  ),
   setNursery: compute('Set the time zone that days are counted in', newNurserySchema, nurserySchema),
 
   evaluate: compute(

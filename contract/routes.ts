@@ -10,6 +10,8 @@ export const routes = {
   library: ['GET', '/library'],
   nursery: ['GET', '/nursery'],
   setNursery: ['PUT', '/nursery'],
+  windows: ['GET', '/windows'],
+  setWindows: ['PUT', '/windows'],
 
   evaluate: ['POST', '/evaluate'],
   batchSheet: ['POST', '/batch-sheet'],

@@ -1,3 +1,4 @@
+import { windowIds } from '#core/mix/windows-asked';
 import { z } from 'zod';
 import { amendmentSchema } from '#contract/amendment';
 import { numbers, oneOf } from '#contract/fields';
@@ -148,6 +149,9 @@ export const snapshotSchema = z.object({
   kit: keptKitSchema.optional(),
   context: z.object({
     stage: stageSchema,
+    windows: z
+      .partialRecord(z.enum(windowIds), z.object({ low: z.number(), high: z.number(), source: z.string() }))
+      .optional(),
     ph: numbers('low', 'high'),
     totalPorosity: z.number(),
     drainedWater: z.number(),

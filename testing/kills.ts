@@ -136,6 +136,15 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       value: (turn) => (turn === 0 ? undefined : turn % 2 ? 'Asia/Tokyo' : 'Europe/Rome'),
       ...{ acknowledged: 0, begun: 0 },
     },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'setWindows', path: '/windows' },
+        body: { stages: { potting: { airPct: { low: 10, high: 20 + (turn % 60) } } }, crops: {} },
+      }),
+      read: `SELECT json_extract(value, '$.stages.potting.airPct.high') AS value FROM folder WHERE key = 'windows'`,
+      value: (turn) => (turn === 0 ? undefined : 20 + (turn % 60)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
     away('measures', ['putAwayMeasure', 'restoreMeasure']),
   ];
   const awayAlone: Register[] = [

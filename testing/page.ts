@@ -23,6 +23,8 @@ export function giveLibrary(http: HttpTestingController): void {
     .expectOne('/api/library')
     .flush({ materials: materials.map(materialToRow), amendments, vessels: vesselKinds });
   TestBed.tick();
+  // A page that judges asks for the nursery's windows too.
+  for (const asked of http.match('/api/windows')) asked.flush({ stages: {}, crops: {} });
 }
 
 type Listener = (event: { data: unknown }) => void;

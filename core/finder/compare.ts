@@ -2,7 +2,7 @@ import { readingPenalties, stageAims, type ScoredId } from '#core/finder/aims';
 import { fastAndLimits, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
 import { type FastEvaluation } from '#core/finder/fast-evaluation';
-import { MOST_ON_SHELF } from '#core/finder/fast-spec';
+import { MOST_ON_SHELF, type Preferences, wishNames } from '#core/finder/fast-spec';
 import { type Reading, type ReadingId } from '#core/judge/readings';
 import { type Material } from '#core/material/material';
 
@@ -122,4 +122,55 @@ export function missingMaterial(
     }
   }
   return best;
+}
+
+/** Odds within this of the best are ties: other things decide. */
+const TIED_ODDS = 0.1;
+
+/** Best odds first; of those that tie, in the order in which they came. What has no odds yet keeps its place behind. */
+export function rankedByOdds<T extends { odds: number | null }>(list: readonly T[]): T[] {
+  const best = Math.max(...list.map((one) => one.odds ?? 0));
+  const step = (one: T): number =>
+    one.odds === null ? Infinity : Math.floor((best - one.odds) / TIED_ODDS + 1e-9);
+  return [...list].sort((a, b) => {
+    const [x, y] = [step(a), step(b)];
+    return x === y ? 0 : x - y;
+  });
+}
+
+/** What sets two recipes apart most, in the eyes of the search. */
+export type Edge =
+  | { by: 'window'; id: ScoredId }
+  | { by: 'unusual' }
+  | { by: 'wish'; wish: keyof Preferences }
+  | { by: 'fewer' }
+  | { by: 'rounder' };
+
+/** What one recipe has over another; null where nothing is worse in the other. */
+export function edgeOver(
+  fast: FastEvaluation,
+  better: ArrayLike<number>,
+  other: ArrayLike<number>,
+): Edge | null {
+  const costs = (parts: ArrayLike<number>): { edge: Edge; cost: number }[] | null => {
+    const { members, amounts } = gathered(parts);
+    if (members.length === 0 || !fast.look(members, amounts)) return null;
+    const { penalties, unusual, wishes } = fast.looked;
+    return [
+      ...fast.scored.map((id, r) => ({ edge: { by: 'window' as const, id }, cost: penalties[r]! })),
+      { edge: { by: 'unusual' as const }, cost: unusual },
+      ...wishNames.map((wish, w) => ({ edge: { by: 'wish' as const, wish }, cost: wishes[w]! })),
+    ];
+  };
+  const [here, there] = [costs(better), costs(other)];
+  if (!here) return null;
+  if (!there) return { by: 'unusual' };
+  const worst = there
+    .map(({ edge, cost }, i) => ({ edge, more: cost - here[i]!.cost }))
+    .reduce((a, b) => (b.more > a.more ? b : a));
+  if (worst.more > 0.05) return worst.edge;
+  const count = (parts: ArrayLike<number>): number => gathered(parts).members.length;
+  if (count(other) > count(better)) return { by: 'fewer' };
+  const total = (parts: ArrayLike<number>): number => gathered(parts).amounts.reduce((a, b) => a + b, 0);
+  return total(other) > total(better) ? { by: 'rounder' } : null;
 }

@@ -18,7 +18,7 @@ import { shrinkageOf } from '#core/mix/packing';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { FastTable } from '#core/finder/fast-table';
 import { type Unusual, UsualShares } from '#core/finder/usual-shares';
-import { ENOUGH_EASY_WATER, type FastEvaluationSpec, type Looked } from '#core/finder/fast-spec';
+import { ENOUGH_EASY_WATER, type FastEvaluationSpec, type Looked, wishNames } from '#core/finder/fast-spec';
 
 /**
  * A shelf, made ready so that a recipe of it is computed without allocation. Gives the same numbers as evaluateMix
@@ -74,6 +74,7 @@ export class FastEvaluation {
     this.looked = {
       score: 0,
       unusual: 0,
+      wishes: new Float64Array(wishNames.length),
       met: 0,
       values: new Float64Array(this.scored.length),
       penalties: new Float64Array(this.scored.length),
@@ -206,13 +207,14 @@ export class FastEvaluation {
 
     const costPerL = d * cost;
     const { values } = looked;
-    const wishes =
-      spec.preferences.price * (costPerL / this.referenceCost) +
-      spec.preferences.peat * peat +
-      spec.preferences.weight * ((d * density + 1000 * water) / 1500) +
-      spec.preferences.ingredients * (m - 1) * 0.1 +
-      spec.preferences.useUp * (1 - gone) +
-      spec.preferences.water * Math.max(0, 1 - easy / ENOUGH_EASY_WATER);
+    const p = spec.preferences;
+    const { wishes } = looked;
+    wishes[0] = p.price * (costPerL / this.referenceCost);
+    wishes[1] = p.peat * peat;
+    wishes[2] = p.weight * ((d * density + 1000 * water) / 1500);
+    wishes[3] = p.ingredients * (m - 1) * 0.1;
+    wishes[4] = p.useUp * (1 - gone);
+    wishes[5] = p.water * Math.max(0, 1 - easy / ENOUGH_EASY_WATER);
     let windows = 0;
     let met = 0;
     for (let r = 0; r < this.scored.length; r++) {
@@ -257,7 +259,8 @@ export class FastEvaluation {
       if (isMetWithin(value, low, high, aim)) met |= 1 << r;
     }
     looked.unusual = this.usual ? this.usual.cost(members, parts, total) : 0;
-    looked.score = this.rounded(windows) + looked.unusual + wishes;
+    looked.score = this.rounded(windows) + looked.unusual;
+    for (let w = 0; w < wishes.length; w++) looked.score += wishes[w]!;
     looked.met = met;
     looked.limeGPerL = limeGPerL;
     looked.starterGPerL = starterGPerL;

@@ -29,6 +29,16 @@ export interface Preferences {
   /** Easily available water: 0 from the low end of De Boodt & Verdonck's ideal on, 1 where there is none. */
   water: number;
 }
+/** In the order in which their costs are told. */
+export const wishNames = [
+  'price',
+  'peat',
+  'weight',
+  'ingredients',
+  'useUp',
+  'water',
+] as const satisfies readonly (keyof Preferences)[];
+
 export const noPreferences: Preferences = {
   price: 0,
   peat: 0,
@@ -61,6 +71,8 @@ export interface Looked {
   score: number;
   /** Of the score: what is unusual about it. */
   unusual: number;
+  /** And what each wish adds, in the order of `wishNames`. */
+  wishes: Float64Array;
   /** Bit r is set where the r-th scored reading meets its window. */
   met: number;
   /** By index in `scored`; percent, pH, mS/cm, mg/L, mm as the readings are. */

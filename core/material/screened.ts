@@ -22,7 +22,7 @@ export function screened(material: Material, apertureMm: number): Screened {
   checkRange('screenedMm', apertureMm, ...limits.screenedMm);
   if (apertureMm >= material.maxParticleMm) return { material, oversizeShare: 0 };
   let known = made.get(material);
-  if (!known) made.set(material, (known = new Map()));
+  if (!known) made.set(material, (known = new Map<number, Screened>()));
   let one = known.get(apertureMm);
   if (!one) known.set(apertureMm, (one = screen(material, apertureMm)));
   return one;

@@ -1,3 +1,5 @@
+import { type LimitName } from '#core/units/limits';
+
 /** What a user, a crop or a way of working can ask otherwise than the stage does. Percent, pH, mS/cm, mg/L. */
 export const windowIds = [
   'airPct',
@@ -20,3 +22,15 @@ export interface AskedWindow {
 }
 
 export type AskedWindows = Partial<Record<WindowId, AskedWindow>>;
+
+/** Between which numbers the ends of each window may be set. */
+export const windowLimits: Record<WindowId, LimitName> = {
+  airPct: 'windowPct',
+  blockAirPct: 'windowPct',
+  cohesion: 'windowShare',
+  ph: 'windowPh',
+  ecSaturatedMSPerCm: 'windowEcMSPerCm',
+  nMgPerL: 'windowNMgPerL',
+  easilyAvailableWaterPct: 'windowPct',
+  wetDensityKgPerL: 'windowKgPerL',
+};

@@ -11,6 +11,34 @@ export interface WindowsAsked {
   crops: Partial<Record<CropGroup, AskedWindows>>;
 }
 
+/** The ends of windows that a nursery set for itself. */
+export type OwnEnds = Partial<Record<WindowId, { low: number; high: number } | undefined>>;
+
+/** As the nursery keeps them; what is not named is the usual one. */
+export interface OwnWindows {
+  stages: Partial<Record<Stage, OwnEnds>>;
+  crops: Partial<Record<CropGroup, OwnEnds>>;
+}
+
+export const noOwnWindows: OwnWindows = { stages: {}, crops: {} };
+
+/** The same with who says so. */
+export function askedByOwner({ stages: byStage, crops }: OwnWindows): WindowsAsked {
+  const signed = <K extends string>(all: Partial<Record<K, OwnEnds>>): Partial<Record<K, AskedWindows>> => {
+    const sum: Partial<Record<K, AskedWindows>> = {};
+    for (const [key, ends] of Object.entries(all) as [K, OwnEnds][]) {
+      const asked: AskedWindows = {};
+      for (const id of windowIds) {
+        const window = ends[id];
+        if (window) asked[id] = { ...window, source: 'your own window' };
+      }
+      sum[key] = asked;
+    }
+    return sum;
+  };
+  return { stages: signed(byStage), crops: signed(crops) };
+}
+
 /** Ericaceous plants, and others that yellow in limed mixes. */
 export const cropDefaults: Record<CropGroup, AskedWindows> = {
   'acid-lovers': {

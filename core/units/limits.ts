@@ -30,6 +30,14 @@ export const limits = {
   batchLitres: [0.001, 1_000_000],
   vessels: [1, 1_000_000],
 
+  /** Ends of windows that somebody sets. */
+  windowPct: [0, 100],
+  windowShare: [0, 1],
+  windowPh: [3, 9],
+  windowEcMSPerCm: [0, 20],
+  windowNMgPerL: [0, 2000],
+  windowKgPerL: [0, 3],
+
   measuredPh: [2.5, 11],
   measuredAirPct: [0, 90],
   measuredEcMSPerCm: [0, 50],

@@ -8,6 +8,7 @@ import { putAwayRoutes } from '#server/http/put-away';
 import { Again, type Api } from '#server/http/serve';
 import { type LibraryStore } from '#server/library/store';
 import { type MeasureStore } from '#server/measures/store';
+import { type Windows } from '#server/nursery/windows';
 import { type MixStore } from '#server/mixes/store';
 
 /** @throws Problem 404 */
@@ -23,6 +24,7 @@ export function batchRoutes(
   mixes: MixStore,
   measures: MeasureStore,
   library: LibraryStore,
+  windows: Windows,
   now: () => Date,
 ): void {
   api.serve('batches', ({ query }) => batches.all(query));
@@ -34,13 +36,9 @@ export function batchRoutes(
       throw notFound('mix version', given.mixVersionId);
     }
     const measure = scoopOf(scoop, measures.all(), units);
-    const snapshot = snapshotBatch(
-      recipe,
-      library.library(),
-      { units, scoop, measure },
-      kit,
-      school(by ?? ''),
-    );
+    const way = school(by ?? '');
+    const judgedBy = windows.wantedIn(library.library(), way);
+    const snapshot = snapshotBatch(recipe, judgedBy, { units, scoop, measure }, kit, way);
     return batches.add({ ...given, snapshot, createdAt: now().toISOString() });
   });
   api.serve('batch', ({ params }) => batchOf(batches, params.id));

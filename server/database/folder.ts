@@ -27,6 +27,15 @@ export class Folder {
     this.put.run('time-zone', zone);
   }
 
+  /** Windows that the nursery set for itself, as JSON. */
+  get windows(): string | undefined {
+    return this.get.get('windows');
+  }
+
+  set windows(json: string) {
+    this.put.run('windows', json);
+  }
+
   /** How many steps of the demo it holds; null where it is nobody's demo. */
   get demoSteps(): number | null {
     const steps = this.get.get('demo');

@@ -2,12 +2,15 @@ import { type Nursery } from '#contract/nursery';
 import { type Folder } from '#server/database/folder';
 import { type Api } from '#server/http/serve';
 import { type Calendar } from '#server/nursery/calendar';
+import { type Windows } from '#server/nursery/windows';
 
-export function nurseryRoutes(api: Api, folder: Folder, calendar: Calendar): void {
+export function nurseryRoutes(api: Api, folder: Folder, calendar: Calendar, windows: Windows): void {
   const nursery = (): Nursery => ({ id: folder.id, timeZone: folder.timeZone, today: calendar.today() });
   api.serve('nursery', nursery);
   api.serve('setNursery', ({ body }) => {
     folder.timeZone = body.timeZone;
     return nursery();
   });
+  api.serve('windows', () => windows.own);
+  api.serve('setWindows', ({ body }) => (windows.own = body));
 }

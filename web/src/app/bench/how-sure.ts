@@ -1,6 +1,7 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { type Recipe } from '#core/recipe/recipe';
 import { type ReadingId } from '#core/judge/readings';
+import { type KeptDown } from '#core/spread/kept-down';
 import { type Band, type Sampled } from '#core/spread/sample';
 import { SpreadChoice } from '../data/spread-choice';
 import { SPREAD_WORKER } from '../workers/tokens';
@@ -22,11 +23,14 @@ export class HowSure {
   /** The recipe that the sample is of, and the one that is being sampled. */
   private readonly sampledOf = signal<Recipe | null>(null);
   private asking: Recipe | null = null;
+  private readonly down = signal<readonly KeptDown[]>([]);
   private readonly share = signal(1);
   private asked = 0;
 
   /** Nothing while the recipe is another than the one that was sampled: ranges of the last beside the new would lie. */
   readonly result = computed(() => (this.sampledOf() === this.store.recipe() ? this.sampled() : null));
+  /** What keeps the odds down, and which tests would lift them. */
+  readonly keptDown = computed(() => (this.result() ? this.down() : []));
   readonly progress = this.share.asReadonly();
   readonly bands = computed(
     () => new Map<ReadingId, Band>((this.result()?.bands ?? []).map((b) => [b.id, b])),
@@ -43,11 +47,13 @@ export class HowSure {
         materials: [...library.materials.values()],
         amendments: [...library.amendments.values()],
         vessels: [...library.vessels.values()],
+        windows: library.windows,
       });
     });
     effect((onCleanup) => {
       const recipe = this.store.recipe();
       const spreads = this.chosen.spreads();
+      this.store.library();
       if (this.store.outcome().state !== 'computed') {
         this.sampled.set(null);
         return;
@@ -56,6 +62,7 @@ export class HowSure {
         this.asked++;
         this.asking = recipe;
         this.share.set(0);
+        this.down.set([]);
         this.send({ kind: 'sample', id: this.asked, recipe, spreads, seed: SEED, draws: DRAWS });
       }, PAUSE_MS);
       onCleanup(() => clearTimeout(timer));
@@ -70,6 +77,7 @@ export class HowSure {
       this.sampled.set(answer.sampled);
       this.sampledOf.set(this.asking);
     }
+    if (answer.kind === 'kept-down') this.down.set(answer.by);
     if (answer.kind === 'impossible') this.sampled.set(null);
   }
 

@@ -2,7 +2,8 @@ import { usualMoisture } from '#core/mix/moisture';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { batchSheet, type BatchSheet } from '#core/batch/sheet';
 import { judgeMix, type Judgement } from '#core/judge/judge';
-import { schools } from '#core/recipe/schools';
+import { schools, windowsOfSchool } from '#core/recipe/schools';
+import { askedByOwner, askedTogether } from '#core/recipe/windows-wanted';
 import { type Stage } from '#core/mix/stage';
 import { type Library, lookUp } from '#core/recipe/library';
 import { litresOf, mixInputOf, withValidTests, type Recipe } from '#core/recipe/recipe';
@@ -12,6 +13,7 @@ import { readKept, writeKept } from '../data/kept';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { SchoolChoice } from '../data/school-choice';
+import { WindowsService } from '../data/windows';
 import { type MixVersion } from '../data/mixes';
 import { type VesselKind } from '#core/vessel/tray';
 import { intoVessel } from '#core/recipe/fix';
@@ -68,6 +70,7 @@ const isStill = (recipe: Recipe, opened: Recipe): boolean =>
 export class RecipeStore {
   private readonly chosen = inject(SchoolChoice);
   private readonly notices = inject(Notices);
+  private readonly windows = inject(WindowsService).own;
   private readonly fetched = inject(LibraryService).library;
   private readonly now = signal<Moment>(readMoment());
   private readonly past = signal<readonly Moment[]>([]);
@@ -79,7 +82,16 @@ export class RecipeStore {
   readonly opened = computed(() => this.now().opened);
   readonly canUndo = computed(() => this.past().length > 0);
   readonly canRedo = computed(() => this.future().length > 0);
-  readonly library = computed((): Library | null => this.fetched() ?? null);
+  /** What there is, with the windows that the nursery and the way of working want. */
+  readonly library = computed((): Library | null => {
+    const library = this.fetched();
+    if (!library) return null;
+    const own = this.windows.value();
+    return {
+      ...library,
+      windows: askedTogether(windowsOfSchool(this.chosen.school()), own && askedByOwner(own)),
+    };
+  });
   /** What it goes into; the starter kinds until the library is there. */
   readonly vessels = computed((): readonly VesselKind[] => [
     ...(this.library()?.vessels.values() ?? vesselKinds),

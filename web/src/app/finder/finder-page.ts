@@ -11,11 +11,12 @@ import {
 import { SaidPipe } from '../ui/words/said';
 import { Router, RouterLink } from '@angular/router';
 import { windowScore, type ScoredId } from '#core/finder/aims';
-import { differences } from '#core/finder/compare';
-import { type Formulated } from '#core/finder/formulate';
+import { differences, type Edge, rankedByOdds } from '#core/finder/compare';
+import { type FinderJob, type Formulated } from '#core/finder/formulate';
 import { type Preferences } from '#core/finder/fast-spec';
 import { fixed, significant } from '#core/units/show';
 import { volumeL } from '#core/vessel/vessel';
+import { SchoolChoice } from '../data/school-choice';
 import { Notices } from '../data/notices';
 import { RecipeStore } from '../bench/recipe-store';
 import { Amount } from '../ui/words/amount';
@@ -46,6 +47,7 @@ const SHOWN = 10;
 })
 export class FinderPage {
   protected readonly store = inject(RecipeStore);
+  private readonly way = inject(SchoolChoice);
   protected readonly wishes = inject(Wishes);
   protected readonly search = inject(FinderSearch);
   private readonly router = inject(Router);
@@ -60,16 +62,22 @@ export class FinderPage {
     { name: 'useUp', label: 'Use up what wants using up' },
   ];
 
-  protected readonly byOdds = signal(false);
+  protected readonly byOdds = signal(true);
   protected readonly length = signal(SHOWN);
   protected readonly ranked = computed((): readonly Listed[] => {
     const list = this.search.list();
-    return this.byOdds() ? [...list].sort((a, b) => (b.odds ?? -1) - (a.odds ?? -1)) : list;
+    return this.byOdds() ? rankedByOdds(list) : list;
   });
   /** The one looked at: the first, until another is pressed. */
   protected readonly looked = linkedSignal<readonly Listed[], string | null>({
-    source: this.search.list,
-    computation: (list) => (list[0] ? keyOf(list[0].found) : null),
+    source: this.ranked,
+    computation: (list, before) => {
+      // Odds that come in may bring another to the top: who has not chosen looks at the first.
+      const chosen = before?.value;
+      const still = chosen !== undefined && list.some((one) => keyOf(one.found) === chosen);
+      const wasFirst = before?.source[0] !== undefined && keyOf(before.source[0].found) === chosen;
+      return still && !wasFirst ? chosen : list[0] ? keyOf(list[0].found) : null;
+    },
   });
   protected readonly chosen = computed(
     () => this.search.list().find((one) => keyOf(one.found) === this.looked()) ?? null,
@@ -113,10 +121,7 @@ export class FinderPage {
     const near = nearest && {
       name: name(nearest.id),
       value: significant(nearest.value, 3),
-      parts: partsText(
-        Object.fromEntries(job.shelved.map((s, i) => [s.material.id, nearest.parts[i] ?? 0])),
-        (id) => shortName(job.shelved.find((s) => s.material.id === id)!.material.name),
-      ),
+      parts: partsText(countsOf(job, nearest.parts), (id) => this.materialName(id)),
     };
     return {
       never: never.map(name),
@@ -124,6 +129,63 @@ export class FinderPage {
       near,
     };
   });
+
+  /** The starting mix of the way of working, where the shelf holds all of it. */
+  private readonly familiar = computed(() => {
+    const job = this.search.answeredJob();
+    const mix = this.way.school().mixes[this.store.recipe().stage];
+    if (!job || !mix) return null;
+    const ids = job.shelved.map((s) => s.material.id);
+    if (mix.components.some((c) => !ids.includes(c.material) || !Number.isInteger(c.parts))) return null;
+    const parts = Uint8Array.from(ids, (id) => mix.components.find((c) => c.material === id)?.parts ?? 0);
+    return { parts, name: partsText(countsOf(job, parts), (id) => this.materialName(id)) };
+  });
+  /** One sentence on the first, and one on the familiar recipe. */
+  protected readonly whyFirst = computed((): { first: string; familiar: string } | null => {
+    const [first] = this.ranked();
+    if (!first || first.odds === null) return null;
+    const { parts, unusual } = first.found;
+    const count = Object.values(parts).filter((n) => n > 0).length;
+    const odd = unusual.length > 0 ? '' : ', nothing in it is unusual';
+    const familiar = this.familiar();
+    const answer = this.search.reasons();
+    const isFirst = familiar !== null && familiar.parts.join() === first.parts.join();
+    return {
+      first: `First: all of it right ${oddsWords(first.odds)}, with ${count} ${count === 1 ? 'material' : 'materials'}${odd}.`,
+      familiar:
+        familiar && answer
+          ? isFirst
+            ? 'It is your usual mix.'
+            : `Your usual ${familiar.name} would be as high ${this.ifWords(answer.why.overFamiliar)}.`
+          : '',
+    };
+  });
+
+  private ifWords(edge: Edge | null): string {
+    switch (edge?.by) {
+      case 'window':
+        return `if its ${this.nameOf(edge.id).toLowerCase()} lay further inside the window`;
+      case 'unusual':
+        return 'if its shares were the usual ones for this vessel';
+      case 'wish':
+        return `if you cared less for “${this.sliders.find((s) => s.name === edge.wish)!.label.toLowerCase()}”`;
+      case 'fewer':
+        return 'if one material more counted for nothing: it is as good otherwise';
+      case 'rounder':
+        return 'with rounder parts: it is as good otherwise';
+      default:
+        return 'too: nothing that is asked sets them apart';
+    }
+  }
+
+  protected readonly unusualWords = (found: Formulated): string =>
+    found.unusual
+      .map(({ what, share, atMost, reason }) =>
+        what === null
+          ? reason
+          : `${Math.round(100 * share)} % ${what}, where ${Math.round(100 * atMost)} % is the most: ${reason}`,
+      )
+      .join('; ');
 
   /** All that explains the one looked at. */
   protected readonly why = computed(() => {
@@ -175,7 +237,9 @@ export class FinderPage {
       const parts = this.chosenParts();
       const one = untracked(this.chosen);
       const library = untracked(this.store.library);
-      if (parts && one && library) this.search.explain(one, [...library.materials.values()]);
+      const [first] = untracked(this.ranked);
+      if (parts && one && first && library)
+        this.search.explain(one, first, this.familiar()?.parts ?? null, [...library.materials.values()]);
     });
   }
 
@@ -242,6 +306,9 @@ export class FinderPage {
     return shortName(this.store.library()?.materials.get(id)?.name ?? id);
   }
 }
+
+const countsOf = (job: FinderJob, parts: ArrayLike<number>): Record<string, number> =>
+  Object.fromEntries(job.shelved.map((s, i) => [s.material.id, parts[i] ?? 0]));
 
 function partsText(parts: Readonly<Record<string, number>>, name: (id: string) => string): string {
   return Object.entries(parts)

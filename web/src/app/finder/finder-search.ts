@@ -153,7 +153,7 @@ export class FinderSearch {
   }
 
   /** Asks why a recipe is where it is; the answer comes into `reasons`. */
-  explain(one: Listed, elsewhere: readonly Material[]): void {
+  explain(one: Listed, first: Listed, familiar: Uint8Array | null, elsewhere: readonly Material[]): void {
     const job = this.answered();
     if (!job) return;
     const { found, parts } = one;
@@ -162,6 +162,7 @@ export class FinderSearch {
       id: this.asked,
       job,
       one: { found, parts },
+      ...{ first: first.parts, familiar },
       elsewhere: [...elsewhere],
     });
   }

@@ -2,6 +2,8 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { starterFor, type FinderJob } from '#core/finder/formulate';
 import { type Preferences } from '#core/finder/fast-spec';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
+import { windowsWanted } from '#core/recipe/windows-wanted';
+import { SchoolChoice } from '../data/school-choice';
 import { ShelfService } from '../data/shelf';
 import { RecipeStore } from '../bench/recipe-store';
 
@@ -18,6 +20,7 @@ const usual: Preferences = { price: 1, peat: 0, weight: 1, ingredients: 1, useUp
 export class Wishes {
   private readonly store = inject(RecipeStore);
   private readonly shelf = inject(ShelfService);
+  private readonly way = inject(SchoolChoice);
   private readonly wished = signal<Preferences>(usual);
   private readonly bounded = signal<ReadonlyMap<string, Bounds>>(new Map());
   private readonly total = signal(10);
@@ -47,6 +50,7 @@ export class Wishes {
     const starter = starterFor(recipe.stage, library.amendments);
     const charge = new Set(starter.map((s) => s.amendment.id));
     const wished = this.wished();
+    const windows = windowsWanted(recipe.stage, recipe.crops, library.windows);
     const priced = here.every(({ line }) => line.costPerL !== null);
     return {
       stage: recipe.stage,
@@ -68,6 +72,8 @@ export class Wishes {
         price: priced ? wished.price : 0,
         useUp: here.some(({ line }) => line.useUp) ? wished.useUp : 0,
       },
+      ...(windows && { windows }),
+      habits: this.way.school().habits ?? {},
       lime: limeOf(recipe.lime?.amendment, library.amendments),
       starter,
       fixedDoses: recipe.amendments.flatMap((d) => {

@@ -20,7 +20,7 @@ import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
-import { oddsWords, readingWords, stageNames } from '../ui/words/words';
+import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from './answer/cut-through';
 import { DoseList } from './doses/dose-list';
 import { FlagList } from './answer/flag-list';
@@ -106,6 +106,8 @@ export class MixPage {
   );
   /** In plain odds: "9 in 10". */
   protected readonly odds = computed(() => oddsWords(this.sure.result()?.allInside ?? 0));
+  /** What keeps the odds down and which test would lift them, in a sentence. */
+  protected readonly heldDown = computed(() => heldDownWords(this.sure.keptDown(), this.store.kind().noun));
   /** On the phone the job is one line until it is to be changed: the answer comes first. */
   protected readonly jobOpen = signal(false);
   protected readonly stageNames = stageNames;

@@ -12,6 +12,7 @@ import { SpreadChoice } from '../data/spread-choice';
 import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
+import { OwnWindowsForm } from './own-windows';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { stageNames } from '../ui/words/words';
 
@@ -54,7 +55,7 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
   host: { class: 'page' },
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
-  imports: [ChoiceField, FetchState, NumberList],
+  imports: [ChoiceField, FetchState, NumberList, OwnWindowsForm],
 })
 export class SettingsPage {
   protected readonly way = inject(SchoolChoice);

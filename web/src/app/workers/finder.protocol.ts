@@ -1,4 +1,4 @@
-import { type Missing, type Neighbour } from '#core/finder/compare';
+import { type Edge, type Missing, type Neighbour } from '#core/finder/compare';
 import { type Conflict, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { type ReadingId } from '#core/judge/readings';
 import { type SearchResult } from '#core/finder/search';
@@ -12,7 +12,15 @@ export type FinderRequest =
   | { kind: 'odds'; id: number; inputs: MixInput[]; spreads: Spreads; seed: number; draws: number }
   | { kind: 'swaps'; id: number; input: MixInput; from: string; candidates: Material[]; help: SwapHelp }
   | { kind: 'tell'; id: number; job: FinderJob; result: SearchResult; keep: number }
-  | { kind: 'why'; id: number; job: FinderJob; one: Told; elsewhere: Material[] }
+  | {
+      kind: 'why';
+      id: number;
+      job: FinderJob;
+      one: Told;
+      first: Uint8Array;
+      familiar: Uint8Array | null;
+      elsewhere: Material[];
+    }
   | { kind: 'stop' };
 
 /** A recipe in full, and its parts by index on the shelf. */
@@ -26,6 +34,8 @@ export interface Why {
   binding: { id: ReadingId; costs: number } | null;
   neighbours: Neighbour[];
   missing: Missing | null;
+  /** What the first has over the familiar recipe; null where there is none on this shelf, or it is the first. */
+  overFamiliar: Edge | null;
 }
 
 /** Answers carry the number of the request: an older one is dropped. */

@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { bindingWindow, missingMaterial, neighboursOf } from '#core/finder/compare';
+import { bindingWindow, edgeOver, missingMaterial, neighboursOf } from '#core/finder/compare';
 import { conflictOf, formulated, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { Search } from '#core/finder/search';
 import { swapsFor } from '#core/finder/swap';
@@ -94,7 +94,7 @@ function tell(request: Extract<FinderRequest, { kind: 'tell' }>): void {
 }
 
 function why(request: Extract<FinderRequest, { kind: 'why' }>): void {
-  const { id, one, elsewhere } = request;
+  const { id, one, first, familiar, elsewhere } = request;
   const job = sameJob(request.job);
   const { fast } = fastAndLimits(job);
   answer({
@@ -105,6 +105,7 @@ function why(request: Extract<FinderRequest, { kind: 'why' }>): void {
       binding: bindingWindow(job, one.found),
       neighbours: neighboursOf(job, fast, one.parts),
       missing: missingMaterial(job, one.found, elsewhere.map(same)),
+      overFamiliar: familiar && edgeOver(fast, first, familiar),
     },
   });
 }

@@ -1,6 +1,7 @@
 /// <reference lib="webworker" />
 import { libraryOf, type Library } from '#core/recipe/library';
 import { mixInputOf } from '#core/recipe/recipe';
+import { keptDown } from '#core/spread/kept-down';
 import { Sampler } from '#core/spread/sample';
 import { type SpreadAnswer, type SpreadRequest } from './spread.protocol';
 
@@ -17,14 +18,19 @@ async function sample(request: Extract<SpreadRequest, { kind: 'sample' }>): Prom
   const { id, recipe, spreads, seed, draws } = request;
   if (!library) return;
   try {
-    const sampler = new Sampler(mixInputOf(recipe, library), spreads, seed);
+    const input = mixInputOf(recipe, library);
+    const sampler = new Sampler(input, spreads, seed);
     for (let done = 0; done < draws; done += PIECE) {
       sampler.draw(Math.min(PIECE, draws - done));
       answer({ kind: 'progress', id, share: Math.min(1, (done + PIECE) / draws) });
       await breathe();
       if (id !== newest) return;
     }
-    answer({ kind: 'done', id, sampled: sampler.result() });
+    const sampled = sampler.result();
+    answer({ kind: 'done', id, sampled });
+    await breathe();
+    if (id !== newest) return;
+    answer({ kind: 'kept-down', id, by: keptDown(input, sampled, spreads, seed) });
   } catch (error) {
     answer({ kind: 'impossible', id, why: error instanceof Error ? error.message : String(error) });
   }
@@ -32,7 +38,10 @@ async function sample(request: Extract<SpreadRequest, { kind: 'sample' }>): Prom
 
 addEventListener('message', ({ data }: MessageEvent<SpreadRequest>) => {
   if (data.kind === 'library') {
-    library = libraryOf(data.materials, data.amendments, data.vessels);
+    library = {
+      ...libraryOf(data.materials, data.amendments, data.vessels),
+      ...(data.windows && { windows: data.windows }),
+    };
     return;
   }
   newest = data.id;

@@ -10,6 +10,7 @@ import { volumeL, type Vessel } from '#core/vessel/vessel';
 import { SchoolChoice } from '../../data/school-choice';
 import { Units } from '../../data/units';
 import { Amount } from '../../ui/words/amount';
+import { TickField } from '../../ui/fields/tick-field';
 import { Stepper } from '../../ui/fields/stepper';
 import { VesselOutline } from '../../ui/pictures/vessel-outline';
 import { stageNames } from '../../ui/words/words';
@@ -21,7 +22,7 @@ import { RecipeStore } from '../../bench/recipe-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-panel.html',
   styleUrl: './job-panel.scss',
-  imports: [Amount, NgbDropdownModule, RouterLink, SaidPipe, Stepper, VesselOutline],
+  imports: [Amount, NgbDropdownModule, RouterLink, SaidPipe, Stepper, VesselOutline, TickField],
 })
 export class JobPanel {
   protected readonly store = inject(RecipeStore);
@@ -60,6 +61,11 @@ export class JobPanel {
 
   protected setLitres(litres: number): void {
     this.store.patch({ job: { litres } }, 'litres');
+  }
+
+  protected forAcidLovers(yes: boolean): void {
+    const { crops: _, ...recipe } = this.store.recipe();
+    this.store.set(yes ? { ...recipe, crops: 'acid-lovers' } : recipe, 'crops');
   }
 
   protected countBy(way: 'trays' | 'litres'): void {

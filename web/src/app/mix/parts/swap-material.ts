@@ -4,6 +4,8 @@ import { type Swap } from '#core/finder/swap';
 import { type Material } from '#core/material/material';
 import { fixed } from '#core/units/show';
 import { ShelfService } from '../../data/shelf';
+import { NumberField } from '../../ui/fields/number-field';
+import { Amount } from '../../ui/words/amount';
 import { Swatch } from '../../ui/pictures/swatch';
 import { materialSays, readingWords, shortName } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
@@ -19,10 +21,26 @@ const SHOWN = 7;
     <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start" (openChange)="opened($event)">
       <button type="button" class="ask" ngbDropdownToggle [attr.aria-label]="'Swap ' + name()">
         <b>{{ name() }}</b>
-        <span class="term">{{ says(material().id, material().role) }}</span>
+        <span class="term"
+          >{{ says(material().id, material().role) }}
+          @if (screenedMm(); as mm) {
+            , screened at <app-amount [of]="{ lengthMm: mm }" />
+          }
+        </span>
       </button>
       <div ngbDropdownMenu>
         @if (menu.isOpen()) {
+          <div class="screen">
+            <app-number-field
+              (click)="$event.stopPropagation()"
+              (keydown)="typing($event)"
+              label="Screened first, at"
+              unit="mm"
+              within="screenedMm"
+              [value]="screenedMm()"
+              (valueChange)="screen($event)"
+            />
+          </div>
           <p class="term">In its place, made to behave as alike as whole parts allow:</p>
           @for (one of swaps(); track one.swap.to.id) {
             <button type="button" ngbDropdownItem (click)="take(one.swap)">
@@ -62,13 +80,16 @@ const SHOWN = 7;
     p {
       margin: 4px 12px;
     }
+    .screen {
+      margin: 4px 12px 8px;
+    }
     .small {
       flex: none;
       width: 26px;
       height: 30px;
     }
   `,
-  imports: [NgbDropdownModule, Swatch],
+  imports: [Amount, NgbDropdownModule, NumberField, Swatch],
 })
 export class SwapMaterial {
   private readonly store = inject(RecipeStore);
@@ -77,6 +98,11 @@ export class SwapMaterial {
   readonly material = input.required<Material>();
   protected readonly says = materialSays;
   protected readonly name = computed(() => shortName(this.material().name));
+
+  /** Aperture of the screen that it goes through first; undefined for none. */
+  protected readonly screenedMm = computed(
+    () => this.store.recipe().components.find((c) => c.material === this.material().id)?.screenedMm,
+  );
 
   private readonly answer = computed(() => {
     const answer = this.search.answer();
@@ -98,6 +124,20 @@ export class SwapMaterial {
       .sort((a, b) => a.swap.unmatched.length - b.swap.unmatched.length || Number(b.here) - Number(a.here))
       .slice(0, SHOWN),
   );
+
+  /** Keys that are typed into the field are not the menu's. */
+  protected typing(event: KeyboardEvent): void {
+    if (event.key !== 'Escape' && event.key !== 'Tab') event.stopPropagation();
+  }
+
+  protected screen(mm: number | undefined): void {
+    const components = this.store.recipe().components.map((c) => {
+      if (c.material !== this.material().id) return c;
+      const { screenedMm: _, ...bare } = c;
+      return mm === undefined ? bare : { ...bare, screenedMm: mm };
+    });
+    this.store.patch({ components }, `screen ${this.material().id}`);
+  }
 
   protected opened(open: boolean): void {
     const outcome = this.store.outcome();

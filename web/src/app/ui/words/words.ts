@@ -1,3 +1,4 @@
+import { type KeptDown, type LiftingTest } from '#core/spread/kept-down';
 import { type ScoredId } from '#core/finder/aims';
 import { type Reading } from '#core/judge/readings';
 import { millimetresIn } from '#core/units/factors';
@@ -79,6 +80,25 @@ export function inReadersUnits(
 }
 
 /** A chance in plain words: "7 in 10". */
+const liftingWords: Record<LiftingTest, string> = {
+  jar: 'a jar test of your lime',
+  ph: 'its pH read on day 7',
+  drain: 'filling and draining your own vessel',
+  ec: 'its salts read with a pen',
+};
+
+/** "Held down by sourness, right in 49 of 100: a jar test of your lime would make it 7 in 10." Empty where nothing is. */
+export function heldDownWords(by: readonly KeptDown[], noun: string): string {
+  const [first] = by;
+  if (!first) return '';
+  const lifts = by.map(({ test, lifted }, i) =>
+    i === 0
+      ? `${liftingWords[test]} would make it ${oddsWords(lifted)}`
+      : `then ${liftingWords[test]} ${oddsWords(lifted)}`,
+  );
+  return `Held down by ${readingWords(first.id, noun).name.toLowerCase()}, right in ${Math.round(100 * first.inside)} of 100: ${lifts.join(', ')}.`;
+}
+
 export function oddsWords(share: number): string {
   if (share > 0.985) return 'nearly always';
   if (share < 0.005) return 'almost never';

@@ -1,0 +1,120 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { stageWindows } from '#core/judge/windows';
+import { type Stage, stages } from '#core/mix/stage';
+import { type WindowId, windowLimits } from '#core/mix/windows-asked';
+import { windowsOfSchool } from '#core/recipe/schools';
+import {
+  askedTogether,
+  type CropGroup,
+  cropDefaults,
+  cropGroups,
+  type OwnEnds,
+  type OwnWindows,
+} from '#core/recipe/windows-wanted';
+import { limits } from '#core/units/limits';
+import { Notices } from '../data/notices';
+import { SchoolChoice } from '../data/school-choice';
+import { WindowsService } from '../data/windows';
+import { FetchState } from '../ui/fetch-state';
+import { NumberField } from '../ui/fields/number-field';
+import { stageNames } from '../ui/words/words';
+
+type Of = Stage | CropGroup;
+
+const windowWords: Record<WindowId, [name: string, unit: string]> = {
+  airPct: ['Air in the vessel', '%'],
+  blockAirPct: ['Air in a block once half dried', '%'],
+  cohesion: ['Holds together, 0 to 1', ''],
+  ph: ['pH', ''],
+  ecSaturatedMSPerCm: ['Salts, saturated extract', 'mS/cm'],
+  nMgPerL: ['Ready nitrogen', 'mg/L'],
+  easilyAvailableWaterPct: ['Easy water, for the finder', '%'],
+  wetDensityKgPerL: ['Weight when wet, for the finder', 'kg/L'],
+};
+
+const isCrop = (of: Of): of is CropGroup => (cropGroups as readonly string[]).includes(of);
+
+/** Where each reading should lie: the usual windows with their source, and the nursery's own in their place. */
+@Component({
+  selector: 'app-own-windows',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './own-windows.html',
+  styleUrl: './own-windows.scss',
+  imports: [FetchState, NumberField],
+})
+export class OwnWindowsForm {
+  private readonly service = inject(WindowsService);
+  private readonly notices = inject(Notices);
+  private readonly way = inject(SchoolChoice);
+  protected readonly fetched = this.service.own;
+  protected readonly groups: { id: Of; name: string }[] = [
+    ...stages.map((id) => ({ id, name: stageNames[id].name })),
+    { id: 'acid-lovers', name: 'Acid lovers' },
+  ];
+  protected readonly of = signal<Of>('germination');
+  /** Low ends typed that are not below their high end: nothing is kept until they are. */
+  protected readonly wrong = signal<{ id: WindowId; says: string } | null>(null);
+
+  protected readonly rows = computed(() => {
+    const of = this.of();
+    const own = this.fetched.value();
+    const asked = askedTogether(windowsOfSchool(this.way.school()));
+    const usual = isCrop(of)
+      ? { ...cropDefaults[of], ...asked.crops[of] }
+      : { ...stageWindows[of], ...asked.stages[of] };
+    const ends = own && endsOf(own, of);
+    return (Object.keys(windowWords) as WindowId[]).flatMap((id) => {
+      const window = usual[id];
+      if (!window) return [];
+      const [name, unit] = windowWords[id];
+      const changed = ends?.[id];
+      return [
+        {
+          ...{ id, name, unit, changed: changed !== undefined, within: limits[windowLimits[id]] },
+          ...{ low: changed?.low ?? window.low, high: changed?.high ?? window.high },
+          usual: `${window.low} to ${window.high}${unit && ` ${unit}`}`,
+          source: window.source,
+        },
+      ];
+    });
+  });
+
+  protected set(
+    row: ReturnType<typeof this.rows>[number],
+    end: 'low' | 'high',
+    value: number | undefined,
+  ): void {
+    if (value === undefined) return;
+    const next = { low: row.low, high: row.high, [end]: value };
+    if (!(next.low < next.high)) {
+      this.wrong.set({
+        id: row.id,
+        says: `${row.name}: from ${next.low} to ${next.high} is no window. The low end must be below the high end.`,
+      });
+      return;
+    }
+    this.wrong.set(null);
+    this.keep(row.id, next);
+  }
+
+  protected back(id: WindowId): void {
+    this.wrong.set(null);
+    this.keep(id, undefined);
+  }
+
+  private keep(id: WindowId, ends: { low: number; high: number } | undefined): void {
+    const own = this.fetched.value();
+    if (!own) return;
+    const of = this.of();
+    const { [id]: _, ...others } = endsOf(own, of);
+    const changed = { ...others, ...(ends && { [id]: ends }) };
+    this.service.change(
+      isCrop(of)
+        ? { ...own, crops: { ...own.crops, [of]: changed } }
+        : { ...own, stages: { ...own.stages, [of]: changed } },
+      (why) => this.notices.say(`Not kept: ${why}`),
+    );
+  }
+}
+
+const endsOf = (own: OwnWindows, of: Of): OwnEnds => (isCrop(of) ? own.crops[of] : own.stages[of]) ?? {};
