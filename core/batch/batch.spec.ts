@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { orderOfWork } from '#core/batch/order-of-work';
-import { fittingScoop, inScoops, inSpoons, scoops, scoopText } from '#core/batch/scoops';
+import { fittingScoop, inSpoons, scoops } from '#core/batch/scoops';
+import { inScoops, scoopText } from '#core/units/scooped';
 import { batchSheet } from '#core/batch/sheet';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';

@@ -1,9 +1,24 @@
 import { type ReadingId } from '#core/judge/readings';
 import { neutralisingMeqPerG } from '#core/material/amendment';
-import { CARBONATE_CEILING_PH, limedMeqPerL, bufferOnTheWay, uncappedPh } from '#core/mix/ph';
+import {
+  bufferOnTheWay,
+  CARBONATE_CEILING_PH,
+  type Dose,
+  limedMeqPerL,
+  phAfter,
+  uncappedPh,
+} from '#core/mix/ph';
 import { fixed } from '#core/units/show';
 import { fillDepthMm } from '#core/vessel/vessel';
-import { COMPUTED, LIBRARY, term, type SumOf } from '#core/explain/sum';
+import { type Evaluation } from '#core/mix/evaluate';
+import { mixEcMSPerCm } from '#core/mix/salts';
+import { COMPUTED, LIBRARY, term, type SumOf, type Term } from '#core/explain/sum';
+
+/** Where the first air goes in, of the parts that have such a suction. */
+const airEntries = (e: Evaluation): Term[] =>
+  e.composition.parts
+    .filter((p) => p.material.airEntryCm > 0)
+    .map((p) => term(`${p.material.name}: stays full up to`, p.material.airEntryCm, 'cm of pull', LIBRARY));
 
 /** How each reading is reckoned. */
 export const readingSums: Record<ReadingId, SumOf> = {
@@ -26,11 +41,19 @@ export const readingSums: Record<ReadingId, SumOf> = {
           '%',
           input.measured?.shrinkage === undefined ? 'de Larrard 1999' : 'your yield test',
         ),
-        term('firmed by', e.composition.compaction * 100, '%', 'the recipe'),
+        term(
+          'firmed by',
+          e.composition.compaction * 100,
+          '%',
+          'the recipe; pores narrow as they are pressed',
+        ),
+        ...airEntries(e),
       ],
       result: Math.max(0, pores.value - water.value),
-      source: 'van Genuchten 1980; idea after Fonteno 1989 and Milks et al. 1989',
-      limits: 'No mat below, no roots yet, typical curves for each material.',
+      source:
+        'van Genuchten 1980; air entry after Vogel et al. 2001; pressing after Assouline 2006; idea after Fonteno 1989 and Milks et al. 1989 (from memory)',
+      limits:
+        'No mat below, no roots yet, typical curves. Where the first air goes in is known to half at best, firming by hand to four points.',
     };
   },
   airAfterDrydown: (_input, e) => {
@@ -43,7 +66,16 @@ export const readingSums: Record<ReadingId, SumOf> = {
     );
     return {
       how: 'Air when drained, and half of the easily available water gone.',
-      terms: [air, easy],
+      terms: [
+        air,
+        easy,
+        term(
+          'firmed by',
+          e.composition.compaction * 100,
+          '%',
+          'the recipe; pores narrow as they are pressed',
+        ),
+      ],
       result: Math.min(e.composition.totalPorosity * 100, air.value + easy.value / 2),
       source: 'De Boodt & Verdonck’s suctions (from memory)',
       limits: 'A pressed block starts near saturation; this is how it stands half a day later.',
@@ -89,6 +121,16 @@ export const readingSums: Record<ReadingId, SumOf> = {
         before,
         buffer,
         meq,
+        ...(e.acidity.carbonateMeqPerL > 0
+          ? [
+              term(
+                `free lime in composts, acting up to pH ${fixed(e.acidity.carbonatePh, 1)}`,
+                e.acidity.carbonateMeqPerL,
+                'meq/L',
+                LIBRARY,
+              ),
+            ]
+          : []),
         ...limes.map((d) =>
           term(
             d.amendment.name,
@@ -98,13 +140,18 @@ export const readingSums: Record<ReadingId, SumOf> = {
           ),
         ),
       ],
-      result: Math.max(before.value, raised),
+      result:
+        e.acidity.carbonateMeqPerL > 0
+          ? phAfter(e.acidity, limedMeqPerL(e.doses))
+          : Math.max(before.value, raised),
       source: 'Argo & Fisher 2002; fineness by US agronomic convention (from memory)',
       limits: 'About ±25 % in the dose until you test your own peat. Lime needs one to two weeks.',
     };
   },
   ecSaturated: (_input, e) => {
     const { composition } = e;
+    const dissolved = ({ amendment: a, gPerL }: Dose): number =>
+      a.solubilityGPerL > 0 ? Math.min(gPerL, a.solubilityGPerL * composition.totalPorosity) : gPerL;
     const terms = [
       ...composition.parts.map((p, i) =>
         term(
@@ -119,16 +166,18 @@ export const readingSums: Record<ReadingId, SumOf> = {
         .map((d) =>
           term(
             d.amendment.name,
-            d.gPerL * d.amendment.solubleSaltsMeqPerG,
+            dissolved(d) * d.amendment.solubleSaltsMeqPerG,
             'meq/L',
-            `${fixed(d.gPerL, 2)} g/L`,
+            dissolved(d) < d.gPerL
+              ? `${fixed(dissolved(d), 2)} of ${fixed(d.gPerL, 2)} g/L dissolves`
+              : `${fixed(d.gPerL, 2)} g/L`,
           ),
         ),
     ];
     return {
-      how: 'All soluble cations, dissolved in water that fills every pore; ten meq per litre read about 1 mS/cm.',
+      how: 'All soluble cations, dissolved in water that fills every pore; ten meq per litre read about 1 mS/cm, strong gypsum water a fifth less.',
       terms: [...terms, term('pores', composition.totalPorosity * 100, '%', COMPUTED)],
-      result: terms.reduce((sum, t) => sum + t.value, 0) / composition.totalPorosity / 10,
+      result: mixEcMSPerCm(composition, e.doses, composition.totalPorosity),
       source: 'Sonneveld & Voogt 2009 (from memory); EN 13037, EN 13038 for the methods',
       limits: 'Salts of compost, castings and coir differ from lot to lot: pen-test them.',
     };
@@ -160,11 +209,16 @@ export const readingSums: Record<ReadingId, SumOf> = {
           ),
         ),
     ];
+    if (e.drawdownMgNPerL > 0)
+      terms.push(term('taken by wood and bark that rot', -e.drawdownMgNPerL, 'mg/L', LIBRARY));
     return {
       how: 'Nitrogen that the materials hold ready, and that of the soluble feeds. Slow feeds count nothing on the first day.',
       terms,
-      result: terms.reduce((sum, t) => sum + t.value, 0),
-      source: 'labels; material table',
+      result: Math.max(
+        0,
+        terms.reduce((sum, t) => sum + t.value, 0),
+      ),
+      source: 'labels; material table; drawdown after Handreck’s index (from memory)',
       limits: 'Organic and coated feeds come later: see when feed runs out.',
     };
   },

@@ -11,12 +11,16 @@ export const weathers = [
 export type Weather = (typeof weathers)[number];
 
 /**
- * Hours until half of the easily available water has left: that volume / (evaporation × exposed area). A block
- * loses from its top and four sides, a cell from its top.
+ * Hours until half of the water has left that counts: that volume / (evaporation × exposed area). In a cell the easily
+ * available water counts, and it leaves by the top. A soaked block has all between its wet state and 100 cm to give, and
+ * loses it by its top and four sides.
  * @param evaporationMmPerH 0.01–5
  */
 export function dryDownHours(evaluation: Evaluation, vessel: Vessel, evaporationMmPerH: number): number {
   checkRange('evaporationMmPerH', evaporationMmPerH, 0.01, 5);
-  const halfLitres = (evaluation.column.volumeL * evaluation.easilyAvailableWater) / 2;
+  const halfLitres =
+    vessel.shape === 'block'
+      ? evaluation.availableWaterMl / 2000
+      : (evaluation.column.volumeL * evaluation.easilyAvailableWater) / 2;
   return halfLitres / ((evaporationMmPerH * exposedAreaMm2(vessel)) / 1e6);
 }

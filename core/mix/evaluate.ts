@@ -12,10 +12,10 @@ import {
 } from '#core/mix/ph';
 import {
   dilutionWater,
-  ecMSPerCm,
   type Elements,
   elementsMgPerL,
   MOST_HARMLESS_EC,
+  mixEcMSPerCm,
   saltLoadMeqPerL,
   sparing,
 } from '#core/mix/salts';
@@ -123,10 +123,8 @@ export function evaluateMix(input: MixInput): Evaluation {
   const easilyAvailableWater = waterAt10Cm - waterHeld(composition, 50);
   const salts = saltLoadMeqPerL(composition, doses);
   const { totalPorosity } = composition;
-  const ec = (method: keyof typeof dilutionWater): number => {
-    const water = dilutionWater[method](totalPorosity, drained.water);
-    return ecMSPerCm(salts, water) + sparing(doses, water).ecMSPerCm;
-  };
+  const ec = (method: keyof typeof dilutionWater): number =>
+    mixEcMSPerCm(composition, doses, dilutionWater[method](totalPorosity, drained.water));
   const gypsum = sparing(doses, dilutionWater.saturated(totalPorosity));
   const elements = elementsMgPerL(composition, doses);
   const drawdownMgNPerL = composition.densification * meanByShare(composition, (m) => m.drawdownMgNPerL);

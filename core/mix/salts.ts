@@ -34,6 +34,10 @@ export function sparing(doses: readonly Dose[], waterLPerL: number): { meqPerL: 
   };
 }
 
+/** EC of a mix whose salts are dissolved in so much water for each litre of it, mS/cm. */
+export const mixEcMSPerCm = (composition: Composition, doses: readonly Dose[], waterLPerL: number): number =>
+  ecMSPerCm(saltLoadMeqPerL(composition, doses), waterLPerL) + sparing(doses, waterLPerL).ecMSPerCm;
+
 /** Gypsum's own salt does no harm: so much of it may stand above a window, mS/cm (Ayers & Westcot, FAO 29, from memory). */
 export const MOST_HARMLESS_EC = 2;
 

@@ -1,3 +1,4 @@
+import { inScoops, scoopText } from '#core/units/scooped';
 import { gPerLInPoundPerCubicYard, gramsIn, litresIn, millimetresIn } from '#core/units/factors';
 
 /** What the person reads. Nothing stored or computed ever depends on it. */
@@ -37,7 +38,11 @@ export function showVolume(litres: number, system: UnitSystem): Shown {
   }
   const cups = litres / litresIn.cup;
   if (cups >= 16 || litres === 0) return { text: significant(litres / litresIn.gallon, 3), unit: 'gal' };
-  if (cups >= 1) return { text: significant(cups, 3), unit: 'cups' };
+  // What a hand can measure: cups and simple fractions of one.
+  if (cups >= 1) {
+    const text = scoopText(inScoops(litres, litresIn.cup));
+    return { text, unit: text === '1' ? 'cup' : 'cups' };
+  }
   return { text: significant(litres / litresIn.fluidOunce, 3), unit: 'fl oz' };
 }
 

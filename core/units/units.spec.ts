@@ -70,6 +70,10 @@ describe('unit factors, against the unit tables of mathjs', () => {
   });
 });
 
+const fractions: Record<string, number> = { '¼': 1 / 4, '⅓': 1 / 3, '½': 1 / 2, '⅔': 2 / 3, '¾': 3 / 4 };
+const scooped = (text: string): number =>
+  text.split(' ').reduce((sum, piece) => sum + (fractions[piece] ?? Number(piece)), 0);
+
 describe('what is shown', () => {
   test('significant digits, never exponents', () => {
     expect([
@@ -83,7 +87,10 @@ describe('what is shown', () => {
   test('picks the unit that a person would use', () => {
     expect(showVolume(0.25, 'metric')).toEqual({ text: '250', unit: 'mL' });
     expect(showVolume(litresIn.gallon * 2, 'us')).toEqual({ text: '2.00', unit: 'gal' });
-    expect(showVolume(litresIn.cup * 3, 'us')).toEqual({ text: '3.00', unit: 'cups' });
+    expect(showVolume(litresIn.cup * 3, 'us')).toEqual({ text: '3', unit: 'cups' });
+    // What a hand can measure.
+    expect(showVolume(litresIn.cup * 5.35, 'us')).toEqual({ text: '5 ⅓', unit: 'cups' });
+    expect(showVolume(litresIn.cup * 1.7, 'us')).toEqual({ text: '1 ⅔', unit: 'cups' });
     expect(showMass(1500, 'metric')).toEqual({ text: '1.50', unit: 'kg' });
     expect(showMass(gramsIn.ounce * 8, 'us')).toEqual({ text: '8.00', unit: 'oz' });
     expect(showDose(gPerLInPoundPerCubicYard * 5, 'us')).toEqual({ text: '5.00', unit: 'lb/yd³' });
@@ -102,11 +109,15 @@ describe('what is shown', () => {
           L: 1,
           mL: 0.001,
           gal: litresIn.gallon,
-          cups: litresIn.cup,
           'fl oz': litresIn.fluidOunce,
         };
         for (const system of ['metric', 'us'] as const) {
           const shown = showVolume(litres, system);
+          if (shown.unit.startsWith('cup')) {
+            // To the nearest simple fraction of a cup.
+            expect(Math.abs(scooped(shown.text) - litres / litresIn.cup)).toBeLessThan(0.126);
+            continue;
+          }
           const back = Number(shown.text.replaceAll(',', '')) * factor[shown.unit as keyof typeof factor];
           expect(Math.abs(back / litres - 1)).toBeLessThan(0.0051);
         }

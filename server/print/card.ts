@@ -1,13 +1,15 @@
 import QRCode from 'qrcode';
 import { type Content, type TableCell, type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { isCare } from '#core/judge/flag';
-import { inScoops, inSpoons, scoopText, type Scoop } from '#core/batch/scoops';
+import { inSpoons, type Scoop } from '#core/batch/scoops';
+import { inScoops, scoopText } from '#core/units/scooped';
 import { inWords, readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
 import { type Batch } from '#contract/batches';
 
 /** Thirds have no sign of their own in the print font. */
-const inPrint = (text: string): string => text.replaceAll('⅓', '1/3').replaceAll('⅔', '2/3');
+const inPrint = <T extends Content[]>(content: T): T =>
+  JSON.parse(JSON.stringify(content).replaceAll('⅓', '1/3').replaceAll('⅔', '2/3')) as T;
 
 const shortName = (name: string): string => name.replace(/\s*\([^)]* mm[^)]*\)$/, '');
 
@@ -43,7 +45,7 @@ export async function benchCard(
     pageMargins: [40, 34, 40, 30],
     info: { title: `Bench card ${id}: ${name}` },
     defaultStyle: { font: 'Roboto', fontSize: 10.5, color: '#000000' },
-    content: [
+    content: inPrint([
       {
         columns: [
           {
@@ -73,7 +75,7 @@ export async function benchCard(
         ),
         ...sheet.components.map((c, i) => [
           shortName(materials[i]!.name),
-          right(inPrint(scoopText(inScoops(c.looseLitres, scoop.litres))), true),
+          right(scoopText(inScoops(c.looseLitres, scoop.litres)), true),
           right(amount({ volumeL: c.looseLitres })),
           right(amount({ massG: c.massKg * 1000 })),
         ]),
@@ -85,7 +87,7 @@ export async function benchCard(
           return [
             shortName(amendments[i]!.name),
             right(amount({ massG: a.grams }), true),
-            right(inPrint(`${spoons.text} ${spoons.unit}`)),
+            right(`${spoons.text} ${spoons.unit}`),
             right(amount({ doseGPerL: snapshot.doses[i]!.gPerL })),
           ];
         }),
@@ -119,6 +121,6 @@ export async function benchCard(
         fontSize: 8,
         margin: [0, 8, 0, 0],
       },
-    ],
+    ]),
   };
 }

@@ -1,7 +1,8 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { isCare } from '#core/judge/flag';
-import { inScoops, inSpoons, ownScoops, scoops, scoopText } from '#core/batch/scoops';
+import { inSpoons, ownScoops, scoops } from '#core/batch/scoops';
+import { inScoops, scoopText } from '#core/units/scooped';
 import { targetSaturation } from '#core/mix/moisture';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { vesselsOf } from '#core/recipe/recipe';

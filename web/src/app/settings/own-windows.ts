@@ -14,6 +14,7 @@ import {
 import { limits } from '#core/units/limits';
 import { Notices } from '../data/notices';
 import { SchoolChoice } from '../data/school-choice';
+import { Units } from '../data/units';
 import { WindowsService } from '../data/windows';
 import { FetchState } from '../ui/fetch-state';
 import { NumberField } from '../ui/fields/number-field';
@@ -29,7 +30,7 @@ const windowWords: Record<WindowId, [name: string, unit: string]> = {
   ecSaturatedMSPerCm: ['Salts, saturated extract', 'mS/cm'],
   nMgPerL: ['Ready nitrogen', 'mg/L'],
   easilyAvailableWaterPct: ['Easy water, for the finder', '%'],
-  wetDensityKgPerL: ['Weight when wet, for the finder', 'kg/L'],
+  wetDensityKgPerL: ['Weight when wet, for the finder', 'water is 1'],
 };
 
 const isCrop = (of: Of): of is CropGroup => (cropGroups as readonly string[]).includes(of);
@@ -45,6 +46,7 @@ const isCrop = (of: Of): of is CropGroup => (cropGroups as readonly string[]).in
 export class OwnWindowsForm {
   private readonly service = inject(WindowsService);
   private readonly notices = inject(Notices);
+  private readonly units = inject(Units);
   private readonly way = inject(SchoolChoice);
   protected readonly fetched = this.service.own;
   protected readonly groups: { id: Of; name: string }[] = [
@@ -66,7 +68,8 @@ export class OwnWindowsForm {
     return (Object.keys(windowWords) as WindowId[]).flatMap((id) => {
       const window = usual[id];
       if (!window) return [];
-      const [name, unit] = windowWords[id];
+      const [name, metric] = windowWords[id];
+      const unit = metric === 'mg/L' && this.units.system() === 'us' ? 'ppm' : metric;
       const changed = ends?.[id];
       return [
         {

@@ -1,14 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { SaidPipe } from '../../ui/words/said';
 import { type BatchSheet } from '#core/batch/sheet';
 import { targetSaturation, usualMoisture } from '#core/mix/moisture';
 import { type Judgement } from '#core/judge/judge';
+import { besides } from '#core/judge/beside';
+import { Units } from '../../data/units';
 import { dryDownHours, weathers } from '#core/mix/dry-down';
 import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
 import { phOnDay } from '#core/mix/lime-reaction';
 import { squeezeAt } from '#core/mix/moisture';
 import { limedMeqPerL } from '#core/mix/ph';
-import { dilutionWater, ecMSPerCm, type EcMethod } from '#core/mix/salts';
+import { dilutionWater, mixEcMSPerCm, type EcMethod } from '#core/mix/salts';
 import { drain, columnOf } from '#core/mix/water-air';
 import { fixed } from '#core/units/show';
 import { Amount } from '../../ui/words/amount';
@@ -25,6 +27,7 @@ import { WhereFrom } from './where-from';
   imports: [Amount, FeedChart, SaidPipe, WhereFrom],
 })
 export class OverTime {
+  private readonly units = inject(Units);
   readonly judgement = input.required<Judgement>();
   readonly sheet = input.required<BatchSheet>();
   readonly noun = input.required<string>();
@@ -50,16 +53,43 @@ export class OverTime {
       takes: span(dryDownHours(this.evaluation(), this.judgement().input.vessel, w.evaporationMmPerH)),
     })),
   );
+  protected readonly dries = computed(() =>
+    this.judgement().input.vessel.shape === 'block'
+      ? 'Half of the water that roots can take gone after'
+      : 'Half of its easy water gone after',
+  );
+  /** Nitrogen and salts in their worst week, against half as much again as the window allows. */
+  protected readonly worst = computed(() => {
+    const { input, evaluation } = this.judgement();
+    const all = besides(input, evaluation);
+    const ppm = this.units.system() === 'us' ? 'ppm' : 'mg/L';
+    return all.flatMap((one) => {
+      if (one.week === undefined) return [];
+      const n = one.id === 'nAtWorst';
+      return [
+        {
+          says: n ? 'nitrogen' : 'salts',
+          value: fixed(one.value, n ? 0 : 2),
+          unit: n ? ppm : 'mS/cm',
+          when: one.week === 0 ? 'on the first day' : `in week ${one.week}`,
+          off: one.verdict === 'high' ? `, ${fixed(one.high!, n ? 0 : 2)} is the most` : '',
+        },
+      ];
+    });
+  });
   protected readonly lime = computed(() => {
     const { acidity, doses } = this.evaluation();
     if (limedMeqPerL(doses) <= 0) return null;
     return [0, 3, 7, 14, 28].map((day) => ({ day, ph: fixed(phOnDay(acidity, doses, day), 1) }));
   });
   protected readonly ec = computed(() => {
-    const { composition, drained, saltsMeqPerL } = this.evaluation();
+    const { composition, drained, doses } = this.evaluation();
     return (Object.keys(dilutionWater) as EcMethod[]).map((method) => ({
       says: ecMethodNames[method],
-      ec: fixed(ecMSPerCm(saltsMeqPerL, dilutionWater[method](composition.totalPorosity, drained.water)), 2),
+      ec: fixed(
+        mixEcMSPerCm(composition, doses, dilutionWater[method](composition.totalPorosity, drained.water)),
+        2,
+      ),
     }));
   });
   /** On a mat that draws, the whole column is drier. */

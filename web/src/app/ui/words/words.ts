@@ -59,7 +59,7 @@ export function readingWords(id: ScoredId, noun: string): ReadingWords {
     ecSaturated: { name: 'Salts', term: 'EC, saturated extract', places: 2, reach: 0.7 },
     n: { name: 'Ready nitrogen', term: 'soluble N', places: 0, reach: 0.7 },
     easilyAvailableWater: { name: 'Easy water', term: 'water at 10 less at 50 cm', places: 1, reach: 0.8 },
-    wetDensity: { name: 'Weight when wet', term: 'wet density, kg/L', places: 2, reach: 0.8 },
+    wetDensity: { name: 'Weight when wet', term: 'wet density, water is 1', places: 2, reach: 0.8 },
     largestParticle: { name: 'Largest piece', term: 'against the narrowest side', places: 1, reach: 0.8 },
   };
   return words[id];
@@ -83,7 +83,7 @@ export function inReadersUnits(
 const liftingWords: Record<LiftingTest, string> = {
   jar: 'a jar test of your lime',
   ph: 'its pH read on day 7',
-  drain: 'filling and draining your own vessel',
+  drain: 'filling and draining your own vessel once',
   ec: 'its salts read with a pen',
 };
 
@@ -94,9 +94,9 @@ export function heldDownWords(by: readonly KeptDown[], noun: string): string {
   const lifts = by.map(({ test, lifted }, i) =>
     i === 0
       ? `${liftingWords[test]} would make it ${oddsWords(lifted)}`
-      : `then ${liftingWords[test]} ${oddsWords(lifted)}`,
+      : `${liftingWords[test]} as well, ${oddsWords(lifted)}`,
   );
-  return `Held down by ${readingWords(first.id, noun).name.toLowerCase()}, right in ${Math.round(100 * first.inside)} of 100: ${lifts.join(', ')}.`;
+  return `Held down by ${readingWords(first.id, noun).name.toLowerCase()}, right in ${Math.round(100 * first.inside)} of 100: ${lifts.join('; ')}.`;
 }
 
 export function oddsWords(share: number): string {
