@@ -91,7 +91,10 @@ test('up to three stand side by side, and what differs is marked', async ({ page
   const table = page.getByRole('table');
   await expect(table.getByRole('columnheader')).toHaveCount(4);
   await expect(table.getByRole('row', { name: /, differs/ }).first()).toBeVisible();
-  await ticks.nth(1).uncheck();
+  await page
+    .getByRole('checkbox', { name: /^Side by side:/, checked: true })
+    .nth(1)
+    .uncheck();
   await expect(table.getByRole('columnheader')).toHaveCount(3);
 });
 

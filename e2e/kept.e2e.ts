@@ -7,7 +7,7 @@ test('a reload on the new card, on the finder and on the bare mix finds the very
   await page.getByRole('button', { name: 'Open a kept recipe' }).click();
   await page.getByRole('button', { name: /Cutting mix, open/ }).click();
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
-  await expect(field(page, 'Parts of Perlite, coarse')).toHaveValue('4');
+  await expect(field(page, 'Parts of Perlite, coarse')).toHaveValue('8');
   await page.getByRole('button', { name: 'Make this batch' }).click();
   await expect(page.getByLabel('Called')).toHaveValue('Cutting mix, open');
   const peat = page.getByRole('row', { name: /Perlite, coarse/ });
@@ -20,7 +20,7 @@ test('a reload on the new card, on the finder and on the bare mix finds the very
   await page.reload();
   await expect(page.getByText('Root, ')).toBeVisible();
   await page.goto('/mix');
-  await expect(field(page, 'Parts of Perlite, coarse')).toHaveValue('4');
+  await expect(field(page, 'Parts of Perlite, coarse')).toHaveValue('8');
   await expect(page.getByRole('button', { name: 'Open a kept recipe' })).toContainText(
     'Cutting mix, open, changed',
   );

@@ -260,7 +260,7 @@ export class FastEvaluation {
     }
     looked.unusual = this.usual ? this.usual.cost(members, parts, total) : 0;
     looked.score = this.rounded(windows) + looked.unusual;
-    for (let w = 0; w < wishes.length; w++) looked.score += wishes[w]!;
+    for (const wish of wishes) looked.score += wish;
     looked.met = met;
     looked.limeGPerL = limeGPerL;
     looked.starterGPerL = starterGPerL;

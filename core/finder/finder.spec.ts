@@ -6,7 +6,7 @@ import { gcd, gathered } from '#core/finder/parts';
 import { merged, Search } from '#core/finder/search';
 import { FastEvaluation } from '#core/finder/fast-evaluation';
 import { noPreferences } from '#core/finder/fast-spec';
-import { usualEdges, UsualShares } from '#core/finder/usual-shares';
+import { UsualShares } from '#core/finder/usual-shares';
 import { starterDoseGPerL } from '#core/finder/starter';
 import { readingsOf } from '#core/judge/readings';
 import { phWindow } from '#core/judge/windows';

@@ -66,7 +66,8 @@ export class FinderPage {
   protected readonly length = signal(SHOWN);
   protected readonly ranked = computed((): readonly Listed[] => {
     const list = this.search.list();
-    return this.byOdds() ? rankedByOdds(list) : list;
+    // One move when all odds are there, not one with each that comes in.
+    return this.byOdds() && list.every((one) => one.odds !== null) ? rankedByOdds(list) : list;
   });
   /** The one looked at: the first, until another is pressed. */
   protected readonly looked = linkedSignal<readonly Listed[], string | null>({
