@@ -42,6 +42,8 @@ import {
   liquidFeedAnswerSchema,
   liquidFeedRequestSchema,
   waterAnswerSchema,
+  lifeAnswerSchema,
+  lifeRequestSchema,
   waterRequestSchema,
 } from '#contract/water';
 import { cardQuerySchema, labelsQuerySchema } from '#contract/print';
@@ -144,6 +146,7 @@ export const endpoints = {
     compareAnswerSchema,
   ),
   learn: compute('What own tests make of a figure of the book', learnRequestSchema, learnAnswerSchema),
+  life: compute('A mix in its vessel, day by day', lifeRequestSchema, lifeAnswerSchema),
   water: compute('Acid that brings a water to a pH', waterRequestSchema, waterAnswerSchema),
   liquidFeed: compute(
     'A product dissolved to a strength of nitrogen',

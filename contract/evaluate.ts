@@ -29,7 +29,7 @@ export const jobShape = {
 };
 
 /** Fields of every request that describes a recipe for a job. */
-const recipeShape = {
+export const recipeShape = {
   ...jobShape,
   components: componentsSchema,
   amendments: dosesSchema.optional(),

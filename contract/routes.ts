@@ -25,6 +25,7 @@ export const routes = {
   learn: ['POST', '/learn'],
   water: ['POST', '/water'],
   liquidFeed: ['POST', '/liquid-feed'],
+  life: ['POST', '/life'],
 
   mixes: ['GET', '/mixes'],
   keepMix: ['POST', '/mixes'],

@@ -1,6 +1,8 @@
 import { limits } from '#core/units/limits';
 import { z } from 'zod';
-import { num, numbers, oneOf, text } from '#contract/fields';
+import { recipeShape } from '#contract/evaluate';
+import { int, num, numbers, oneOf, text } from '#contract/fields';
+import { houses } from '#core/mix/dry-down';
 import { acids } from '#core/water/alkalinity';
 
 export const waterRequestSchema = z.strictObject({
@@ -13,6 +15,38 @@ export const waterAnswerSchema = numbers('meqPerL', 'neutralisedShare').extend({
   /** In place of it where the acid is dry. */
   acidGPerL: z.number().optional(),
   adds: numbers('n', 'p'),
+});
+
+/** A recipe, and how it is kept: house, water, hand and plant. */
+export const lifeRequestSchema = z.strictObject({
+  ...recipeShape,
+  days: int(limits.lifeDays).default(84),
+  seed: int(limits.seed).default(1),
+  weather: z.strictObject({ house: oneOf(houses), tempC: num(limits.houseC) }),
+  water: z.strictObject({
+    alkalinityMgPerL: num(limits.alkalinityMgPerL),
+    ecMSPerCm: num(limits.waterEcMSPerCm),
+  }),
+  rule: z.strictObject({
+    waterAt: num(limits.waterAt),
+    leachPct: num(limits.leachPct),
+    feedNMgPerL: num(limits.lifeFeedNMgPerL),
+    feedFromDay: int(limits.feedFromDay),
+  }),
+  plant: z.strictObject({
+    leafCoverFrom: num(limits.leafCover),
+    leafCoverTo: num(limits.leafCover),
+  }),
+});
+const firstDay = z.number().nullable();
+export const lifeAnswerSchema = z.object({
+  days: z.array(
+    numbers('day', 'waterMl', 'airPct', 'ph', 'ecSaturatedMSPerCm', 'nMgPerL').extend({
+      watered: z.boolean(),
+    }),
+  ),
+  /** First day of each trouble. */
+  first: z.object({ dry: firstDay, starved: firstDay, salty: firstDay, sour: firstDay, sweet: firstDay }),
 });
 
 const pct = num([0, 100]);

@@ -1,6 +1,7 @@
 // npm run bench: measured, never asserted. Needs a build (npm start once) and Chromium.
+// npm run bench -- kills: the server killed 400 times in the middle of writes, and nothing else; a quarter of an hour.
 import { chromium as chromiumPath } from '#testing/chromium';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
@@ -11,6 +12,7 @@ import { snapshotBatch } from '#core/batch/snapshot';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { BatchStore } from '#server/batches/store';
 import { openDatabase } from '#server/database/open';
+import { LibraryStore } from '#server/library/store';
 import { RecordStore } from '#server/record/store';
 import { DueSteps } from '#server/today/due-steps';
 import { judgeMix } from '#core/judge/judge';
@@ -22,6 +24,8 @@ import { searchAll, fastAndLimits } from '#core/finder/formulate';
 import { noPreferences } from '#core/finder/fast-spec';
 import { finderJob } from '#testing/finder';
 import { library, material } from '#testing/library';
+import { killInTheMiddle } from '#testing/kills';
+import { serve as serveBundled } from '#testing/serve';
 import { linearised, milpSolver, noWindows } from '#testing/milp';
 import { recipe } from '#testing/recipe';
 
@@ -189,6 +193,56 @@ function years(): void {
   row(`the record of one batch, ${length} entries`, `${read.toFixed(0)} ms`);
 }
 
+/** A batch with a record of years, kept in a folder of its own, so that a browser can open it. */
+function longRecord(): { folder: string; batch: number; entries: number } {
+  const folder = mkdtempSync(join(tmpdir(), 'welcome-bench-record-'));
+  const db = openDatabase(folder);
+  new LibraryStore(db).refreshStarter();
+  const [store, record] = [new BatchStore(db), new RecordStore(db)];
+  const snapshot = snapshotBatch(starterMixes.potting, library, { units: 'metric', scoop: 'bucket-10l' });
+  const { id } = store.add({
+    ...{ key: randomUUID(), name: 'Long record', mixVersionId: null, madeOn: '2026-01-02' },
+    ...{ createdAt: '2026-01-02T08:00:00Z', snapshot },
+  });
+  const entries = 20_000;
+  db.transaction(() => {
+    for (let i = 0; i < entries; i++)
+      record.add(id, randomUUID(), { kind: 'note', text: `Looked at it, ${i}` }, '2026-01-02T09:00:00Z');
+  })();
+  db.close();
+  return { folder, batch: id, entries };
+}
+
+/** Duration of the browser's own Event Timing, ms, of so many presses of an arrow key on a slider. */
+async function pressed(page: Page): Promise<number[]> {
+  await page.evaluate(() => {
+    const times: number[] = [];
+    (globalThis as unknown as { times: number[] }).times = times;
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) if (entry.name === 'keydown') times.push(entry.duration);
+    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
+    document.querySelector<HTMLInputElement>('input[type=range]')!.focus();
+  });
+  for (let i = 0; i < 120; i++) {
+    await page.keyboard.press(i % 20 < 10 ? 'ArrowRight' : 'ArrowLeft');
+    await page.waitForTimeout(60);
+  }
+  const slow = await page.evaluate(() => (globalThis as unknown as { times: number[] }).times);
+  // What took less than the browser tells of counts as that.
+  return [...slow, ...Array.from({ length: Math.max(0, 120 - slow.length) }, () => 16)];
+}
+
+const BARE = `<input type="range" min="0.5" max="12" step="0.5"><output></output>
+<script>document.querySelector('input').addEventListener('input', (e) => { document.querySelector('output').textContent = e.target.value; });</script>`;
+
+async function kills(): Promise<void> {
+  const tally = await killInTheMiddle(mkdtempSync(join(tmpdir(), 'welcome-bench-kill-')), 400, Math.random);
+  row('kills in the middle of writes', String(tally.kills));
+  row('  … acknowledged, sent again', `${tally.acknowledged}, ${tally.sentAgain}`);
+  row('  … lost, doubled', `${tally.lost.length}, ${tally.doubled.length}`);
+  row('  … endpoints written through', String(tally.endpoints.size));
+}
+
 function bundle(): void {
   const folder = join('dist', 'web', 'browser');
   const html = readFileSync(join(folder, 'index.html'), 'utf8');
@@ -202,6 +256,14 @@ function bundle(): void {
     [...names].reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0);
   const all = readdirSync(folder).filter((name) => name.endsWith('.js'));
   row('initial JavaScript, gzipped', `${(size(initial) / 1000).toFixed(0)} kB in ${initial.size} files`);
+  const first = ['index.html', ...initial, ...readdirSync(folder).filter((name) => name.endsWith('.css'))];
+  // Fonts are packed already.
+  const fonts = readdirSync(join(folder, 'media')).filter((name) => /latin-wght-normal.*\.woff2$/.test(name));
+  const fontBytes = fonts.reduce((sum, name) => sum + readFileSync(join(folder, 'media', name)).length, 0);
+  row(
+    'first load with styles and fonts',
+    `${((size(first) + fontBytes) / 1000).toFixed(0)} kB, of it fonts ${(fontBytes / 1000).toFixed(0)} kB`,
+  );
   row('all JavaScript, gzipped', `${(size(all) / 1000).toFixed(0)} kB`);
 }
 
@@ -235,6 +297,17 @@ async function browser(port: number): Promise<void> {
     firsts.push(await page.evaluate(() => performance.now()));
   }
   row('opened to readings on screen, median of 5', `${median(firsts).toFixed(0)} ms`);
+  const ours = await pressed(page);
+  const plain = await instance.newPage({ viewport: { width: 1280, height: 800 } });
+  await plain.setContent(BARE);
+  const theirs = await pressed(plain);
+  await plain.close();
+  row(
+    'slider to paint by Event Timing, p50 and p95',
+    `${median(ours)} and ${percentile(ours, 0.95)} ms; a bare page ${median(theirs)} and ${percentile(theirs, 0.95)}`,
+  );
+  const ratio = percentile(ours, 0.95) / percentile(theirs, 0.95);
+  row('  … p95 / bare page', `${ratio.toFixed(2)}×`);
   const moves = await page.evaluate(async () => {
     const slider = document.querySelector<HTMLInputElement>('input[type=range]')!;
     const frame = (): Promise<number> => new Promise((done) => requestAnimationFrame(done));
@@ -302,9 +375,25 @@ async function browser(port: number): Promise<void> {
     '  … longest main-thread task, odds included',
     finding.longest > 0 ? `${finding.longest.toFixed(0)} ms` : 'none over 50 ms',
   );
+  const long = longRecord();
+  const server = await serveBundled(long.folder);
+  const opening: number[] = [];
+  for (let i = 0; i < 3; i++) {
+    await page.goto('about:blank');
+    const start = performance.now();
+    await page.goto(`${server.address}/batches/${long.batch}/run`);
+    await page.getByText('Looked at it, 19999').first().waitFor();
+    opening.push(performance.now() - start);
+  }
+  server.process.kill('SIGTERM');
+  row(`a record of ${long.entries} entries, opened to its newest line`, `${median(opening).toFixed(0)} ms`);
   await instance.close();
 }
 
+if (process.argv.includes('kills')) {
+  await kills();
+  process.exit(0);
+}
 console.log(`${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}\n`);
 core();
 await finder();

@@ -14,7 +14,9 @@ export interface Aim {
    * A window is a plateau: nothing is gained inside it but this much room at each end, in which a mix of typical
    * scatter is out four times in ten or less. Without it the middle is the aim.
    */
-  room?: readonly [low: number, high: number];
+  room?: number;
+  /** Whether that room is a share of the end that it lies at, and not an amount. */
+  roomIsShare?: boolean;
   /** Beyond `high`, up to here, it costs but is no miss. */
   soft?: number;
 }
@@ -43,7 +45,12 @@ export function penalty(value: number, aim: Aim): number {
 }
 
 /** The same with its ends elsewhere. */
-export function penaltyWithin(value: number, low: number, high: number, { kind, room, soft }: Aim): number {
+export function penaltyWithin(
+  value: number,
+  low: number,
+  high: number,
+  { kind, room, roomIsShare, soft }: Aim,
+): number {
   const half = (high - low) / 2;
   if (kind === 'between' && !room) {
     const off = Math.abs(value - (low + high) / 2) / half;
@@ -55,7 +62,9 @@ export function penaltyWithin(value: number, low: number, high: number, { kind, 
   if (beyond > TOLERANCE) return missed(beyond, half);
   if (soft !== undefined && value > high) return (value - high) / (soft - high);
   if (!room) return 0;
-  const [atLow, atHigh] = [Math.min(room[0], 0.8 * half), Math.min(room[1], 0.8 * half)];
+  // Nothing falls below nothing, and a narrow window is not all room.
+  const atLow = low > 0 ? Math.min(roomIsShare ? room * low : room, 0.8 * half) : 0;
+  const atHigh = Math.min(roomIsShare ? room * high : room, 0.8 * half);
   const short = Math.max(
     kind !== 'atMost' && atLow > 0 ? (low + atLow - value) / atLow : 0,
     kind !== 'atLeast' && atHigh > 0 ? (value - high + atHigh) / atHigh : 0,
@@ -71,16 +80,17 @@ export const isMetWithin = (value: number, low: number, high: number, { kind, so
 export const isMet = (value: number, aim: Aim): boolean => isMetWithin(value, aim.low, aim.high, aim);
 
 /** Room that typical scatter takes at the ends of a window: about one standard deviation, common practice, no source. */
-const rooms: Partial<Record<ScoredId, (edge: number) => number>> = {
-  air: () => 3,
-  airAfterDrydown: () => 3,
-  cohesion: () => 0.03,
-  ph: () => 0.2,
-  ecSaturated: (edge) => 0.2 * edge,
-  n: (edge) => 0.2 * edge,
-  easilyAvailableWater: () => 2,
-  wetDensity: () => 0.05,
+const rooms: Partial<Record<ScoredId, number>> = {
+  air: 3,
+  airAfterDrydown: 3,
+  cohesion: 0.03,
+  ph: 0.2,
+  ecSaturated: 0.2,
+  n: 0.2,
+  easilyAvailableWater: 2,
+  wetDensity: 0.05,
 };
+const sharesOfEnd: readonly ScoredId[] = ['ecSaturated', 'n'];
 const kinds: Partial<Record<ScoredId, Aim['kind']>> = {
   largestParticle: 'atMost',
   wetDensity: 'atMost',
@@ -93,8 +103,7 @@ export function aimOf(id: ScoredId, { low, high }: { low: number; high: number }
   const room = rooms[id];
   return {
     ...{ low, high, kind: kinds[id] ?? 'between' },
-    // Nothing falls below nothing.
-    ...(room && { room: [low > 0 ? room(low) : 0, room(high)] as const }),
+    ...(room !== undefined && { room, roomIsShare: sharesOfEnd.includes(id) }),
     ...(id === 'largestParticle' && block && { soft: (high * 4) / 3 }),
   };
 }
@@ -132,5 +141,5 @@ export function windowScore(readings: readonly Reading[]): number {
   return stepped(readingPenalties(readings).reduce((sum, { costs }) => sum + costs, 0));
 }
 
-/** To the step below. */
-export const stepped = (score: number): number => STEP * Math.floor(score / STEP + TOLERANCE);
+/** To the step below; what lies on a step to rounding has reached it. */
+export const stepped = (score: number): number => STEP * Math.floor(score / STEP + 1e-6);

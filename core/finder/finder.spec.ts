@@ -255,7 +255,7 @@ describe('score', () => {
   });
 
   test('a window is a plateau: nothing is gained inside but room for scatter at the ends', () => {
-    const aim = { low: 10, high: 20, kind: 'between' as const, room: [2, 2] as const };
+    const aim = { low: 10, high: 20, kind: 'between' as const, room: 2 };
     expect([15, 12, 18, 11, 19, 10, 20].map((v) => penalty(v, aim))).toEqual([0, 0, 0, 0.25, 0.25, 1, 1]);
     expect(penalty(9.9, aim)).toBeGreaterThan(10);
     // Room never takes the whole of a narrow window.

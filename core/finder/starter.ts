@@ -64,5 +64,6 @@ export function starterDoseGPerL(
     nPerG > 0 ? (n.high - n0) / nPerG : Infinity,
     ecPerG > 0 ? (ec.high - ec0) / ecPerG : Infinity,
   );
-  return least <= most ? Math.min(most, Math.max(least, best)) : best;
+  // Where just one dose will do, rounding may put the ends the wrong way round.
+  return least <= most + 1e-9 * (1 + least) ? Math.min(most, Math.max(least, best)) : best;
 }

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { evaluateMix } from '#core/mix/evaluate';
 import { CARBONATE_CEILING_PH } from '#core/mix/ph';
-import { convertEc, type EcMethod } from '#core/mix/salts';
+import { convertEc, type EcMethod, sparing } from '#core/mix/salts';
+import { readingsOf } from '#core/judge/readings';
 import { amendment } from '#testing/library';
 import { published } from '#testing/published';
 import { recipe } from '#testing/recipe';
@@ -167,4 +168,45 @@ describe('nutrients and salts', () => {
     const fed = evaluateMix(recipe({ 'peat-fine': 1 }, { doses: { 'blood-meal': 3, 'coated-14-14-14': 3 } }));
     expect(fed.elementsMgPerL.n).toBeCloseTo(evaluateMix(recipe({ 'peat-fine': 1 })).elementsMgPerL.n, 9);
   });
+});
+
+describe('gypsum dissolves as it does', () => {
+  const dose = (gPerL: number) => [{ amendment: amendment('gypsum'), gPerL }];
+
+  test('its saturated water', () => {
+    published({
+      what: 'EC of saturated gypsum water',
+      source: 'CRC Handbook (from memory)',
+      published: 2.2,
+      ours: sparing(dose(50), 1).ecMSPerCm,
+      unit: 'mS/cm',
+      within: 0.05,
+    });
+    expect(sparing(dose(50), 1)).toEqual(sparing(dose(5), 1));
+    // Twice the water takes up twice as much.
+    expect(sparing(dose(50), 2).meqPerL).toBeCloseTo(2 * sparing(dose(50), 1).meqPerL, 12);
+  });
+
+  test('what it brings is named, allowed on top of the window, and never more than 2 mS/cm', () => {
+    const read = (gPerL: number) => {
+      const input = recipe({ 'coir-pith': 1 }, { doses: { gypsum: gPerL } });
+      const e = evaluateMix(input);
+      return { e, ec: readingsOf(input, e).find((r) => r.id === 'ecSaturated')! };
+    };
+    const [none, little, much] = [read(0), read(0.8), read(30)];
+    expect(none.ec.high).toBe(0.75);
+    expect(little.ec.high).toBeCloseTo(0.75 + little.e.harmlessEcMSPerCm, 12);
+    expect(little.ec.value - none.ec.value).toBeCloseTo(little.e.harmlessEcMSPerCm, 9);
+    expect(little.ec.source).toContain('of gypsum allowed on top');
+    expect(much.ec.high).toBeLessThanOrEqual(2.75);
+    expect(read(60).e.ecSaturatedMSPerCm).toBeCloseTo(much.e.ecSaturatedMSPerCm, 9);
+  });
+});
+
+test('wood fibre takes its nitrogen off what is ready, and never below none', () => {
+  const e = evaluateMix(recipe({ 'wood-fibre': 3, 'bark-pine': 2 }));
+  expect(e.drawdownMgNPerL).toBeGreaterThan(30);
+  expect(e.readyNMgPerL).toBe(Math.max(0, e.elementsMgPerL.n - e.drawdownMgNPerL));
+  const fed = evaluateMix(recipe({ 'wood-fibre': 3, 'bark-pine': 2 }, { doses: { 'calcium-nitrate': 1 } }));
+  expect(fed.readyNMgPerL).toBeCloseTo(fed.elementsMgPerL.n - fed.drawdownMgNPerL, 9);
 });

@@ -8,6 +8,8 @@ export const weathers = [
   { id: 'bright', says: 'bright house', evaporationMmPerH: 0.25 },
   { id: 'sun', says: 'sun and wind', evaporationMmPerH: 0.6 },
 ] as const;
+/** Names of the weathers. */
+export const houses = ['dull', 'bright', 'sun'] as const satisfies readonly (typeof weathers)[number]['id'][];
 export type Weather = (typeof weathers)[number];
 
 /**

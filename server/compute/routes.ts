@@ -3,6 +3,8 @@ import { openPackage } from '#core/money/package';
 import { planSeason } from '#core/season/plan';
 import { compareCounts } from '#core/stats/compare';
 import { learn } from '#core/stats/learn';
+import { weathers } from '#core/mix/dry-down';
+import { lifeOf } from '#core/water/life';
 import { acidify } from '#core/water/alkalinity';
 import { liquidFeed } from '#core/water/liquid-feed';
 import { lookUp } from '#core/recipe/library';
@@ -42,6 +44,14 @@ export function computeRoutes(api: Api, store: LibraryStore, heavy: Heavy): void
   api.serve('water', ({ body: { alkalinityMgPerL, targetPh, acid } }) =>
     acidify(alkalinityMgPerL, targetPh, acid),
   );
+  api.serve('life', ({ body }) => {
+    const { days, seed, weather, water, rule, plant, ...recipe } = body;
+    const { evaporationMmPerH } = weathers.find((one) => one.id === weather.house)!;
+    const input = resolveMix(recipe, store.library());
+    const { tempC } = weather;
+    const life = lifeOf(input, { days, seed, weather: { evaporationMmPerH, tempC }, water, rule, plant });
+    return { days: life.days, first: life.first };
+  });
   api.serve('liquidFeed', ({ body: { product, nMgPerL, injector, tankLitres } }) => {
     const label =
       typeof product === 'string' ? lookUp(store.library().amendments, product, 'product') : product;

@@ -50,6 +50,8 @@ test.each<[string, Parameters<typeof runBenchTest>[0], Record<string, number | s
     Math.log(4) / Math.log(4 / 3) - 1,
     'ok',
   ],
+  // As warm around it as it may be sown: it never cools, and says so.
+  ['never cools', 'cooling', { startC: 60, laterC: 50, minutes: 60, ambientC: 32 }, 32, 'ok'],
   ['fill weight', 'fill', { volumeMl: 500, emptyG: 20, filledG: 282 }, 524, 'ok'],
   ['moisture', 'moisture', { dishG: 50, wetG: 150, dryG: 75 }, 75, 'ok'],
   ['pH', 'ph', { ph: 6.4 }, 6.4, 'high'],

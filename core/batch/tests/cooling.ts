@@ -16,6 +16,12 @@ export const coolingTest = benchTest({
   compute: ({ startC, laterC, minutes, ambientC }) => {
     const hours = minutes / 60;
     const left = hoursUntil(coolingFrom(startC, laterC, hours, ambientC), COOL_ENOUGH_C) - hours;
+    if (!Number.isFinite(left))
+      return tells(
+        ambientC,
+        '°C around it',
+        `It never cools to ${COOL_ENOUGH_C} °C where it stands: carry it somewhere cooler, or spread it out thin.`,
+      );
     return tells(
       Math.max(0, left),
       `h until ${COOL_ENOUGH_C} °C`,

@@ -1,0 +1,242 @@
+import { type Evaluation, evaluateMix, type MixInput } from '#core/mix/evaluate';
+import { demandMgPerPlant } from '#core/mix/feeding';
+import { limedMeqPerL, phAfter } from '#core/mix/ph';
+import { releasedMgPerL } from '#core/mix/release';
+import { windowsOf, phWindow } from '#core/judge/windows';
+import { streamOf, uniformAt } from '#core/stats/normal';
+import { checkRange, checkWhole } from '#core/units/check';
+import { limits } from '#core/units/limits';
+import { exposedAreaMm2 } from '#core/vessel/vessel';
+
+/** How a mix is kept: house, water, hand and plant. */
+export interface Keeping {
+  /** 1–365 */
+  days: number;
+  /** Of the weather: the same seed is the same weather. */
+  seed: number;
+  weather: { evaporationMmPerH: number; tempC: number };
+  water: { alkalinityMgPerL: number; ecMSPerCm: number };
+  /** Watered when this share of the available water is gone; so much runs through; fed with so much from a day on. */
+  rule: { waterAt: number; leachPct: number; feedNMgPerL: number; feedFromDay: number };
+  /** Share of the surface under leaves, on the first day and on the last; a straight line between. */
+  plant: { leafCoverFrom: number; leafCoverTo: number };
+}
+
+/** At the end of a day. */
+export interface Day {
+  /** From 1. */
+  day: number;
+  /** Held in the vessel. */
+  waterMl: number;
+  airPct: number;
+  ph: number;
+  ecSaturatedMSPerCm: number;
+  /** Ready nitrogen in a litre of mix. */
+  nMgPerL: number;
+  watered: boolean;
+}
+
+/** What went in and out, for the balance: mL, meq and mg of one vessel over all days. */
+export interface Flows {
+  evaporatedMl: number;
+  pouredMl: number;
+  leachedMl: number;
+  saltsInMeq: number;
+  saltsOutMeq: number;
+  nInMg: number;
+  nReleasedMg: number;
+  nTakenMg: number;
+  nLeachedMg: number;
+}
+
+export type Trouble = 'dry' | 'starved' | 'salty' | 'sour' | 'sweet';
+
+export interface Life {
+  days: Day[];
+  /** First day of each; null where it does not come to that. */
+  first: Record<Trouble, number | null>;
+  flows: Flows;
+}
+
+/** A vessel dries by day. Common practice, no source. */
+const HOURS_A_DAY = 10;
+/** Bare mix dries too. */
+const LEAST_COVER = 0.3;
+/** Days differ by so much either way. Common practice, no source. */
+const WEATHER = 0.1;
+const DRY_SHARE = 0.9;
+const STARVED_MG_PER_L = 10;
+const MG_PER_MEQ_N = 14.007;
+const MG_CACO3_PER_MEQ = 50;
+const MEQ_PER_MS = 10;
+
+/**
+ * Day by day: water evaporates (the hourly figure × 10 h × leaf cover, a tenth more or less by the day), slow feed is set
+ * free, the plant takes its nitrogen by leaf cover, and where the rule says so it is watered to container capacity with
+ * what must run through. Salts leave with what runs through as perfect mixing says, e^(−v); alkalinity of the water
+ * limes the mix. What acidity the feed brings is not reckoned. Model section 21.
+ * @throws RangeError as evaluateMix, and for a number out of range
+ */
+export function lifeOf(input: MixInput, keeping: Keeping): Life {
+  check(keeping);
+  const e = evaluateMix(input);
+  const { rule } = keeping;
+  const vessel = new Vessel(e, input, keeping);
+  const windows = windowsOf(input);
+  const ph = phWindow(input, e);
+  const first: Life['first'] = { dry: null, starved: null, salty: null, sour: null, sweet: null };
+  const days: Day[] = [];
+  for (let day = 1; day <= keeping.days; day++) {
+    vessel.dry(day);
+    vessel.feedSlowly(day);
+    vessel.take(day);
+    const watered = vessel.goneShare >= rule.waterAt - 1e-12;
+    if (watered) vessel.water(day);
+    const now = vessel.at(day, watered);
+    days.push(now);
+    const is: Record<Trouble, boolean> = {
+      dry: vessel.goneShare >= DRY_SHARE,
+      starved: now.nMgPerL < STARVED_MG_PER_L,
+      salty: now.ecSaturatedMSPerCm > windows.ecSaturatedMSPerCm.high + e.harmlessEcMSPerCm + 1e-9,
+      sour: now.ph < ph.low - 1e-9,
+      sweet: now.ph > ph.high + 1e-9,
+    };
+    for (const trouble of Object.keys(is) as Trouble[])
+      if (is[trouble] && first[trouble] === null) first[trouble] = day;
+  }
+  return { days, first, flows: vessel.flows };
+}
+
+/** One vessel with what it holds. */
+class Vessel {
+  private readonly litres: number;
+  private readonly full: number;
+  private readonly available: number;
+  private readonly evaporationMlPerDay: number;
+  private readonly stream = streamOf('weather');
+  private readonly limed: number;
+  /** mL, meq, mg of the vessel; meq of lime that came with water. */
+  private waterMl: number;
+  private saltsMeq: number;
+  private nMg: number;
+  private alkalineMeq = 0;
+  private released: number;
+  readonly flows: Flows = {
+    ...{ evaporatedMl: 0, pouredMl: 0, leachedMl: 0, saltsInMeq: 0, saltsOutMeq: 0 },
+    ...{ nInMg: 0, nReleasedMg: 0, nTakenMg: 0, nLeachedMg: 0 },
+  };
+
+  constructor(
+    private readonly e: Evaluation,
+    private readonly input: MixInput,
+    private readonly keeping: Keeping,
+  ) {
+    this.litres = e.column.volumeL;
+    this.full = 1000 * this.litres * e.drained.water;
+    this.available = e.availableWaterMl;
+    this.evaporationMlPerDay =
+      (keeping.weather.evaporationMmPerH * HOURS_A_DAY * exposedAreaMm2(input.vessel)) / 1000;
+    this.waterMl = this.full;
+    // Salts that dissolve whole; gypsum is counted with the reading.
+    this.saltsMeq = e.ecSaturatedMSPerCm * MEQ_PER_MS * e.composition.totalPorosity * this.litres;
+    this.nMg = e.readyNMgPerL * this.litres;
+    this.limed = limedMeqPerL(e.doses);
+    this.released = this.slow(0);
+  }
+
+  get goneShare(): number {
+    return this.available > 0 ? (this.full - this.waterMl) / this.available : 1;
+  }
+
+  private cover(day: number): number {
+    const { days, plant } = this.keeping;
+    const t = days > 1 ? (day - 1) / (days - 1) : 0;
+    return plant.leafCoverFrom + (plant.leafCoverTo - plant.leafCoverFrom) * t;
+  }
+
+  dry(day: number): void {
+    const weather = 1 + WEATHER * (2 * uniformAt(this.keeping.seed, this.stream, day) - 1);
+    const wanted = this.evaporationMlPerDay * Math.max(LEAST_COVER, this.cover(day)) * weather;
+    // What is held tighter than roots pull does not leave.
+    const lost = Math.min(wanted, Math.max(0, this.waterMl - (this.full - this.available)));
+    this.waterMl -= lost;
+    this.flows.evaporatedMl += lost;
+  }
+
+  private slow(day: number): number {
+    return releasedMgPerL(this.e.doses, 'n', day / 7, this.keeping.weather.tempC) * this.litres;
+  }
+
+  feedSlowly(day: number): void {
+    const free = this.slow(day);
+    const more = free - this.released;
+    this.released = free;
+    this.nMg += more;
+    this.saltsMeq += more / MG_PER_MEQ_N;
+    this.flows.nReleasedMg += more;
+    this.flows.saltsInMeq += more / MG_PER_MEQ_N;
+  }
+
+  take(day: number): void {
+    const demand = demandMgPerPlant[this.input.stage];
+    const week = Math.min(demand.length - 1, Math.floor((day - 1) / 7));
+    const taken = Math.min(this.nMg, (demand[week]! / 7) * Math.min(1, this.cover(day)));
+    const salts = Math.min(this.saltsMeq, taken / MG_PER_MEQ_N);
+    this.nMg -= taken;
+    this.saltsMeq -= salts;
+    this.flows.nTakenMg += taken;
+    this.flows.saltsOutMeq += salts;
+  }
+
+  water(day: number): void {
+    const { rule, water } = this.keeping;
+    const missing = this.full - this.waterMl;
+    const poured = missing / (1 - rule.leachPct / 100);
+    const through = poured - missing;
+    const feed = day >= rule.feedFromDay ? rule.feedNMgPerL : 0;
+    const litres = poured / 1000;
+    const nIn = feed * litres;
+    const saltsIn = (water.ecMSPerCm * MEQ_PER_MS + feed / MG_PER_MEQ_N) * litres;
+    this.nMg += nIn;
+    this.saltsMeq += saltsIn;
+    this.alkalineMeq += (water.alkalinityMgPerL / MG_CACO3_PER_MEQ) * (litres - through / 1000);
+    const out = 1 - Math.exp(-through / this.full);
+    this.flows.nLeachedMg += this.nMg * out;
+    this.flows.saltsOutMeq += this.saltsMeq * out;
+    this.nMg *= 1 - out;
+    this.saltsMeq *= 1 - out;
+    this.waterMl = this.full;
+    this.flows.pouredMl += poured;
+    this.flows.leachedMl += through;
+    this.flows.nInMg += nIn;
+    this.flows.saltsInMeq += saltsIn;
+  }
+
+  at(day: number, watered: boolean): Day {
+    const { e, litres } = this;
+    const pores = e.composition.totalPorosity;
+    return {
+      day,
+      waterMl: this.waterMl,
+      airPct: 100 * Math.max(0, pores - this.waterMl / 1000 / litres),
+      ph: phAfter(e.acidity, this.limed + this.alkalineMeq / litres),
+      ecSaturatedMSPerCm: this.saltsMeq / litres / pores / MEQ_PER_MS,
+      nMgPerL: this.nMg / litres,
+      watered,
+    };
+  }
+}
+
+function check({ days, seed, weather, water, rule, plant }: Keeping): void {
+  checkWhole('days', days, ...limits.lifeDays);
+  checkWhole('seed', seed, ...limits.seed);
+  checkRange('weather.tempC', weather.tempC, ...limits.houseC);
+  checkRange('water.alkalinityMgPerL', water.alkalinityMgPerL, ...limits.alkalinityMgPerL);
+  checkRange('water.ecMSPerCm', water.ecMSPerCm, ...limits.waterEcMSPerCm);
+  checkRange('rule.waterAt', rule.waterAt, ...limits.waterAt);
+  checkRange('rule.leachPct', rule.leachPct, ...limits.leachPct);
+  checkRange('rule.feedNMgPerL', rule.feedNMgPerL, ...limits.lifeFeedNMgPerL);
+  checkWhole('rule.feedFromDay', rule.feedFromDay, ...limits.feedFromDay);
+  checkRange('plant.leafCoverFrom', plant.leafCoverFrom, ...limits.leafCover);
+  checkRange('plant.leafCoverTo', plant.leafCoverTo, ...limits.leafCover);
+}
