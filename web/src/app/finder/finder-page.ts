@@ -64,10 +64,11 @@ export class FinderPage {
 
   protected readonly byOdds = signal(true);
   protected readonly length = signal(SHOWN);
+  protected readonly oddsKnown = computed(() => this.search.list().every((one) => one.odds !== null));
   protected readonly ranked = computed((): readonly Listed[] => {
     const list = this.search.list();
     // One move when all odds are there, not one with each that comes in.
-    return this.byOdds() && list.every((one) => one.odds !== null) ? rankedByOdds(list) : list;
+    return this.byOdds() && this.oddsKnown() ? rankedByOdds(list) : list;
   });
   /** The one looked at: the first, until another is pressed. */
   protected readonly looked = linkedSignal<readonly Listed[], string | null>({
