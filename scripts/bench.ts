@@ -7,7 +7,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
+import { brotliCompressSync } from 'node:zlib';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { BatchStore } from '#server/batches/store';
@@ -253,9 +253,9 @@ function bundle(): void {
     for (const [, imported] of code.matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) initial.add(imported!);
   }
   const size = (names: Iterable<string>): number =>
-    [...names].reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0);
+    [...names].reduce((sum, name) => sum + brotliCompressSync(readFileSync(join(folder, name))).length, 0);
   const all = readdirSync(folder).filter((name) => name.endsWith('.js'));
-  row('initial JavaScript, gzipped', `${(size(initial) / 1000).toFixed(0)} kB in ${initial.size} files`);
+  row('initial JavaScript, packed', `${(size(initial) / 1000).toFixed(0)} kB in ${initial.size} files`);
   const first = ['index.html', ...initial, ...readdirSync(folder).filter((name) => name.endsWith('.css'))];
   // Fonts are packed already.
   const fonts = readdirSync(join(folder, 'media')).filter((name) => /latin-wght-normal.*\.woff2$/.test(name));
@@ -264,7 +264,7 @@ function bundle(): void {
     'first load with styles and fonts',
     `${((size(first) + fontBytes) / 1000).toFixed(0)} kB, of it fonts ${(fontBytes / 1000).toFixed(0)} kB`,
   );
-  row('all JavaScript, gzipped', `${(size(all) / 1000).toFixed(0)} kB`);
+  row('all JavaScript, packed', `${(size(all) / 1000).toFixed(0)} kB`);
 }
 
 function serve(port: number): Promise<{ child: ChildProcess; ms: number }> {

@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 
 export const root = join(import.meta.dirname, '..');
 
@@ -53,6 +54,12 @@ function* files(folder) {
   }
 }
 
+/** Scripts and styles packed as small as can be, beside themselves; the server sends them so. */
+function pack(folder) {
+  for (const name of readdirSync(folder).filter((one) => /\.(js|css)$/.test(one)))
+    writeFileSync(join(folder, `${name}.br`), brotliCompressSync(readFileSync(join(folder, name))));
+}
+
 /** Builds the interface when a source file has changed since the last build. */
 export function build() {
   const sources = ['core', 'contract', 'web', 'package-lock.json', 'angular.json', 'tsconfig.json'];
@@ -69,6 +76,6 @@ export function build() {
   must('npx', ['--no-install', 'ng', 'build', '--progress=false'], {
     env: { ...process.env, NG_CLI_ANALYTICS: 'false' },
   });
-  mkdirSync(join(root, 'dist'), { recursive: true });
+  pack(join(root, 'dist', 'web', 'browser'));
   writeFileSync(stamp, wanted);
 }

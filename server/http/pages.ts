@@ -1,5 +1,5 @@
-import { existsSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { extname, join } from 'node:path';
 import express, { Router } from 'express';
 
 /** The built interface, and its page for every route of its own. */
@@ -10,6 +10,15 @@ export function webRoutes(folder: string): Router {
   const html = readFileSync(page, 'utf8');
   // Never as it lies there, with its placeholder.
   router.get('/index.html', (_req, res) => res.redirect('/'));
+  // Packed as small as can be when it was built: too slow to do for each visitor.
+  const packed = new Set(readdirSync(folder).flatMap((name) => (name.endsWith('.br') ? [`/${name}`] : [])));
+  router.use((req, res, next) => {
+    if (packed.has(`${req.path}.br`) && req.acceptsEncodings('br')) {
+      res.type(extname(req.path)).set('content-encoding', 'br').vary('accept-encoding');
+      req.url = `${req.path}.br`;
+    }
+    next();
+  });
   router.use(express.static(folder, { index: false, immutable: true, maxAge: '1y' }));
   router.get('/{*path}', (req, res, next) => {
     if (req.path.startsWith('/api/') || /\.[a-z0-9]+$/i.test(req.path)) {
