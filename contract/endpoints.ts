@@ -24,6 +24,14 @@ import {
 import { librarySchema } from '#contract/library';
 import { listQuerySchema } from '#contract/lists';
 import { mixVersionSchema, newMixSchema, newVersionSchema, renamedMixSchema } from '#contract/mixes';
+import {
+  changedMaterialSchema,
+  changedVesselSchema,
+  newMaterialSchema,
+  newVesselSchema,
+  ownMaterialSchema,
+  ownVesselSchema,
+} from '#contract/own';
 import { ownWindowsSchema } from '#contract/windows';
 import { newNurserySchema, nurserySchema } from '#contract/nursery';
 import {
@@ -95,6 +103,11 @@ export const endpoints = {
   health: get('Whether the server is up', z.object({ ok: z.literal(true) })),
   openapi: get('This document', z.looseObject({ openapi: z.string() })),
   library: get('Materials, products and vessels with their sources', librarySchema),
+
+  keepMaterial: create('Add a material of your own', newMaterialSchema, ownMaterialSchema),
+  changeMaterial: compute('Change one of your own', changedMaterialSchema, ownMaterialSchema),
+  keepVessel: create('Add a vessel of your own', newVesselSchema, ownVesselSchema),
+  changeVessel: compute('Change one of your own', changedVesselSchema, ownVesselSchema),
 
   nursery: get('What the data folder is, and its day', nurserySchema),
   windows: get('Windows that the nursery set for itself', ownWindowsSchema),

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { num, oneOf, slug, text, yesNoOrBit } from '#contract/fields';
 import { families } from '#core/material/family';
 import { makes, roles, type MaterialRow } from '#core/material/material';
+import { limits } from '#core/units/limits';
 
 const physical = {
   dryBulkDensityGPerL: num([5, 2200]),
@@ -29,6 +30,7 @@ const physical = {
   naMgPerL: num([0, 10000]).default(0),
   clMgPerL: num([0, 10000]).default(0),
   drawdownMgNPerL: num([0, 1000]).default(0),
+  doubt: num(limits.doubt).default(1),
 };
 
 /** A whole row of the material table. */

@@ -80,6 +80,7 @@ const materialSchema = numbers(
   drawdownMgNPerL: z.number().default(0),
   crushes: z.boolean().default(false),
   living: z.boolean().default(false),
+  doubt: z.number().default(1),
 }) satisfies z.ZodType<Material>;
 
 /** What to do, in order. */

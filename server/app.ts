@@ -16,6 +16,7 @@ import { securityHeaders } from '#server/http/security';
 import { Api } from '#server/http/serve';
 import { type InstrumentHub } from '#server/instruments/hub';
 import { instrumentRoutes } from '#server/instruments/routes';
+import { OwnStore } from '#server/library/own';
 import { libraryRoutes } from '#server/library/routes';
 import { LibraryStore } from '#server/library/store';
 import { lotRoutes } from '#server/lots/routes';
@@ -95,7 +96,7 @@ function apiRoutes({
   api.serve('health', () => ({ ok: true as const }));
   api.serve('openapi', () => document);
   nurseryRoutes(api, folder, calendar, windows);
-  libraryRoutes(api, library);
+  libraryRoutes(api, library, new OwnStore(db), now);
   computeRoutes(api, library, heavy);
   mixRoutes(api, mixes, library, now);
   batchRoutes(api, batches, mixes, measures, library, windows, now);

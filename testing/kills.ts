@@ -1,6 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
+import { materialToRow } from '#core/material/material';
+import { vesselKinds } from '#core/vessel/kinds';
+import { materials } from '#testing/library';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type EndpointName, routes } from '#contract/routes';
 import { type Served, serve } from '#testing/serve';
@@ -18,6 +21,9 @@ export interface Tally {
   /** Endpoints that were written through. */
   endpoints: Set<EndpointName>;
 }
+
+const { id: _own, ...ownRow } = materialToRow(materials[0]!);
+const { id: _kind, ...ownKind } = vesselKinds[0]!;
 
 interface Create {
   endpoint: EndpointName;
@@ -71,6 +77,9 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
   };
   await send('keepMix', '/mixes', mix);
   await send('keepBatch', '/batches', batch);
+  const base = (more: object) => ({ key: randomUUID(), ...more });
+  await send('keepMaterial', '/materials', base({ says: 'like loam', row: { ...ownRow, name: 'Base' } }));
+  await send('keepVessel', '/vessels', base({ kind: { ...ownKind, name: 'Base' } }));
   await send('keepMeasure', '/measures', { key: randomUUID(), name: 'Base', litres: 7 });
 
   let litres = 0;
@@ -90,6 +99,8 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       one('addEntry', '/batches/1/entries', 'entries', entry),
       one('addLot', '/lots', 'lots', { item: 'peat-fine', name: 'Bale', receivedOn: '2026-01-02' }),
       one('keepMeasure', '/measures', 'measures', { name: 'Cup', litres: 0.25 }),
+      one('keepMaterial', '/materials', 'items', { says: 'like loam', row: ownRow }),
+      one('keepVessel', '/vessels', 'vessels', { kind: ownKind }),
       one('addEntry', '/batches/1/entries', 'entries', entry),
     ];
   };
@@ -143,6 +154,24 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       }),
       read: `SELECT json_extract(value, '$.stages.potting.airPct.high') AS value FROM folder WHERE key = 'windows'`,
       value: (turn) => (turn === 0 ? undefined : 20 + (turn % 60)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'changeMaterial', path: '/materials/own-base' },
+        body: { says: `turn ${turn}`, row: { ...ownRow, name: 'Base' } },
+      }),
+      read: `SELECT source AS value FROM items WHERE id = 'own-base'`,
+      value: (turn) => (turn === 0 ? 'like loam' : `turn ${turn}`),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'changeVessel', path: '/vessels/own-base' },
+        body: { kind: { ...ownKind, name: 'Base', perTray: 1 + (turn % 1000) } },
+      }),
+      read: `SELECT json_extract(row_json, '$.perTray') AS value FROM vessels WHERE id = 'own-base'`,
+      value: (turn) => (turn === 0 ? ownKind.perTray : 1 + (turn % 1000)),
       ...{ acknowledged: 0, begun: 0 },
     },
     away('measures', ['putAwayMeasure', 'restoreMeasure']),

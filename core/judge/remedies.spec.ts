@@ -3,6 +3,7 @@ import { severities } from '#core/judge/flag';
 import { excludes, judgeMix, rules } from '#core/judge/judge';
 import { remedyOf } from '#core/judge/remedies';
 import { stages } from '#core/mix/stage';
+import { libraryOf } from '#core/recipe/library';
 import { applyFix } from '#core/recipe/fix';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { schools } from '#core/recipe/schools';
@@ -127,4 +128,27 @@ test('a pH that was read is judged, and the parts are not', () => {
   expect(codes(5.8).filter((code) => code.startsWith('ph-read'))).toEqual([]);
   expect(codes(5.0)).toContain('ph-read-low');
   expect(codes(6.6)).toContain('ph-read-high');
+});
+
+test('a material of one’s own is judged as the starter one that it is a copy of', () => {
+  const own = (id: string): string => `own-${id}`;
+  const renamed = libraryOf(
+    materials.map((m) => ({ ...m, id: own(m.id) })),
+    amendments,
+    vesselKinds,
+  );
+  fc.assert(
+    fc.property(anyRecipe.filter(computable), (recipe) => {
+      const mine = {
+        ...recipe,
+        components: recipe.components.map((c) => ({ ...c, material: own(c.material) })),
+      };
+      const told = (one: Recipe, all: typeof library) => {
+        const { readings, flags } = judgeMix(mixInputOf(one, all), { library: all });
+        return [readings, flags.map((f) => [f.code, f.severity, f.text])];
+      };
+      expect(told(mine, renamed)).toEqual(told(recipe, library));
+    }),
+    { numRuns: 60 },
+  );
 });

@@ -56,6 +56,8 @@ export interface Material {
   crushes: boolean;
   /** Made by rotting and not heated since: alive with whatever lives in it. */
   living: boolean;
+  /** How much wider than usual its figures scatter; 1 for what handbooks say. */
+  doubt: number;
 }
 
 /** The same as it stands in the table, in files and on the wire: percentages, camelCase column names. */

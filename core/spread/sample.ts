@@ -225,8 +225,27 @@ function readingsIn(world: World, { input, doses }: Made, spreads: Spreads): Rea
   return readingsOf({ ...input, measured: tested }, evaluation);
 }
 
+const widened = new WeakMap<Spreads, Map<number, Spreads>>();
+
+/** Spreads of a material that is known less well, or better, than usual. */
+function doubted(spreads: Spreads, doubt: number): Spreads {
+  if (doubt === 1) return spreads;
+  let known = widened.get(spreads);
+  if (!known) widened.set(spreads, (known = new Map<number, Spreads>()));
+  let wide = known.get(doubt);
+  if (!wide) {
+    const all = Object.entries(spreads) as [keyof Spreads, number][];
+    known.set(
+      doubt,
+      (wide = Object.fromEntries(all.map(([name, v]) => [name, v * doubt])) as unknown as Spreads),
+    );
+  }
+  return wide;
+}
+
 /** A material a little off its typical figures. Its curve is the typical one, moved: no new fit for each draw. */
-function scattered(m: Material, spreads: Spreads, world: World, jarTested: boolean): Material {
+function scattered(m: Material, usual: Spreads, world: World, jarTested: boolean): Material {
+  const spreads = doubted(usual, m.doubt);
   const totalPorosity = Math.min(
     0.99,
     Math.max(0.1, m.totalPorosity + spreads.porosityPoints * world.scatter(`porosity/${m.id}`)),

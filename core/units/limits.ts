@@ -65,6 +65,8 @@ export const limits = {
   exponentSpread: [0, 3],
   draws: [1, 200_000],
 
+  struckKgPerL: [0.01, 3],
+  doubt: [0.1, 5],
   pricePerUnit: [0, 1_000_000],
   measureLitres: [0.001, 1000],
   heapedLitres: [0.001, 2000],

@@ -17,7 +17,8 @@ const TABLES = join(root, 'core', 'material');
 const STARTER_SOURCE =
   'starter library: typical figures from memory of Bunt 1988, Raviv & Lieth 2008, Reed 1996 and Argo & Fisher 2002; your own tests replace them';
 const USUAL_SIZES = 'usual inside dimensions: common practice, no source; measure your own';
-const FORMAT = 2;
+/** Shape of the rows that are written now. */
+export const ROW_FORMAT = 2;
 
 interface Row {
   row_json: string;
@@ -38,6 +39,11 @@ export class LibraryStore {
     this.vessels = db.prepare<[], Row>('SELECT row_json, format, source FROM vessels ORDER BY position, id');
   }
 
+  /** Something was added or changed. */
+  changed(): void {
+    this.known = null;
+  }
+
   /** Writes the starter rows as this version has them. */
   refreshStarter(): void {
     const table = (name: string): string => readFileSync(join(TABLES, name), 'utf8');
@@ -45,12 +51,12 @@ export class LibraryStore {
       position = excluded.position WHERE origin = 'starter'`;
     const item = this.db.prepare(
       `INSERT INTO items (id, kind, format, row_json, source, origin, position, price_per)
-       VALUES (@id, @kind, ${FORMAT}, @json, @source, 'starter', @position, @per)
+       VALUES (@id, @kind, ${ROW_FORMAT}, @json, @source, 'starter', @position, @per)
        ON CONFLICT (id) DO UPDATE SET ${set}`,
     );
     const vessel = this.db.prepare(
       `INSERT INTO vessels (id, format, row_json, source, origin, position)
-       VALUES (@id, ${FORMAT}, @json, @source, 'starter', @position) ON CONFLICT (id) DO UPDATE SET ${set}`,
+       VALUES (@id, ${ROW_FORMAT}, @json, @source, 'starter', @position) ON CONFLICT (id) DO UPDATE SET ${set}`,
     );
     const fill = (rows: readonly { id: string }[], write: typeof item, more: object): void =>
       rows.forEach((row, position) => {
