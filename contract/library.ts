@@ -3,7 +3,8 @@ import { amendmentSchema } from '#contract/amendment';
 import { materialRowSchema } from '#contract/material';
 import { vesselKindSchema } from '#contract/vessel';
 
-const source = { source: z.string() };
+/** Where it is from, and whether the nursery added it. */
+const source = { source: z.string(), own: z.boolean() };
 
 /** Materials, products and vessels in shelf order, each with its source; percentages, as in the tables. */
 export const librarySchema = z.object({

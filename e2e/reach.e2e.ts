@@ -12,6 +12,7 @@ const places: [string, string][] = [
   ['settings', '/settings'],
   ['today', '/today'],
   ['materials', '/shelf'],
+  ['vessels', '/shelf/vessels'],
   ['lots', '/shelf/lots'],
   ['measures', '/shelf/measures'],
   ['instruments', '/shelf/instruments'],

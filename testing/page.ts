@@ -19,9 +19,11 @@ export function bench(providers: Provider[] = []): HttpTestingController {
 
 /** Answers the request for the library with the starter one. */
 export function giveLibrary(http: HttpTestingController): void {
-  http
-    .expectOne('/api/library')
-    .flush({ materials: materials.map(materialToRow), amendments, vessels: vesselKinds });
+  http.expectOne('/api/library').flush({
+    materials: materials.map((m) => ({ ...materialToRow(m), own: false })),
+    amendments: amendments.map((a) => ({ ...a, own: false })),
+    vessels: vesselKinds.map((v) => ({ ...v, own: false })),
+  });
   TestBed.tick();
   // A page that judges asks for the nursery's windows too.
   for (const asked of http.match('/api/windows')) asked.flush({ stages: {}, crops: {} });

@@ -18,7 +18,7 @@ import { COMPUTED, LIBRARY, term, type SumOf, type Term } from '#core/explain/su
 const airEntries = (e: Evaluation): Term[] =>
   e.composition.parts
     .filter((p) => p.material.airEntryCm > 0)
-    .map((p) => term(`${p.material.name}: stays full up to`, p.material.airEntryCm, 'cm of pull', LIBRARY));
+    .map((p) => term(`${p.material.name}: full up to a pull of`, p.material.airEntryCm, 'cm', LIBRARY));
 
 /** How each reading is reckoned. */
 export const readingSums: Record<ReadingId, SumOf> = {
@@ -41,12 +41,7 @@ export const readingSums: Record<ReadingId, SumOf> = {
           '%',
           input.measured?.shrinkage === undefined ? 'de Larrard 1999' : 'your yield test',
         ),
-        term(
-          'firmed by',
-          e.composition.compaction * 100,
-          '%',
-          'the recipe; pores narrow as they are pressed',
-        ),
+        term('firmed by', e.composition.compaction * 100, '%', 'the recipe; pressing narrows the gaps'),
         ...airEntries(e),
       ],
       result: Math.max(0, pores.value - water.value),
@@ -69,12 +64,7 @@ export const readingSums: Record<ReadingId, SumOf> = {
       terms: [
         air,
         easy,
-        term(
-          'firmed by',
-          e.composition.compaction * 100,
-          '%',
-          'the recipe; pores narrow as they are pressed',
-        ),
+        term('firmed by', e.composition.compaction * 100, '%', 'the recipe; pressing narrows the gaps'),
       ],
       result: Math.min(e.composition.totalPorosity * 100, air.value + easy.value / 2),
       source: 'De Boodt & Verdonck’s suctions (from memory)',

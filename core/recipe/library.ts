@@ -10,6 +10,8 @@ export interface Library {
   materials: ReadonlyMap<string, Material>;
   amendments: ReadonlyMap<string, Amendment>;
   vessels: ReadonlyMap<string, VesselKind>;
+  /** Ids of what the nursery added, where that is known. */
+  own?: ReadonlySet<string>;
   /** Windows that the user, or the way of working, wants otherwise. */
   windows?: WindowsAsked;
 }

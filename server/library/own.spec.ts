@@ -25,7 +25,8 @@ test('an own material stands in the library and on the shelf, is judged, searche
   const made = await post(app, '/materials', { says: 'like green-waste compost', row });
   expect([made.status, made.body.id, made.body.ph]).toEqual([201, 'own-our-heap', 7.1]);
   const { body: library } = await request(app).get('/api/library');
-  expect(library.materials.at(-1)).toEqual(made.body);
+  expect(library.materials.at(-1)).toEqual({ ...made.body, own: true });
+  expect(library.materials[0].own).toBe(false);
   const { body: shelf } = await request(app).get('/api/shelf');
   expect(shelf).toContainEqual({ material: 'own-our-heap', here: true, costPerL: null, useUp: false });
 

@@ -2,6 +2,7 @@ import { type MaterialRow, materialFromRow } from '#core/material/material';
 import { checkVessel } from '#core/vessel/vessel';
 import { type VesselKind } from '#core/vessel/tray';
 import { type NewMaterial, type NewVessel } from '#contract/own';
+import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { type Db } from '#server/database/db';
 import { ROW_FORMAT } from '#server/library/store';
 
@@ -28,7 +29,9 @@ export class OwnStore {
     const position = (table: Table): string => `(SELECT coalesce(max(position), 0) + 1 FROM ${table})`;
     this.insertMaterial = db.prepare(
       `INSERT INTO items (id, key, kind, format, row_json, source, origin, position, here, shelved_at)
-       VALUES (@id, @key, 'material', ${ROW_FORMAT}, @json, @source, 'user', ${position('items')}, 1, @now)`,
+       VALUES (@id, @key, 'material', ${ROW_FORMAT}, @json, @source, 'user', ${position('items')},
+         -- On the shelf, unless that is full.
+         (SELECT count(*) < ${MOST_ON_SHELF} FROM items WHERE kind = 'material' AND here = 1), @now)`,
     );
     this.insertVessel = db.prepare(
       `INSERT INTO vessels (id, key, format, row_json, source, origin, position)

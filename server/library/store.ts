@@ -24,6 +24,7 @@ interface Row {
   row_json: string;
   format: number;
   source: string;
+  origin: 'starter' | 'user';
 }
 
 /** Materials, products and vessels: the starter ones, refreshed at start, and the user's own, never touched. */
@@ -34,9 +35,11 @@ export class LibraryStore {
 
   constructor(private readonly db: Db) {
     this.items = db.prepare<[string], Row>(
-      'SELECT row_json, format, source FROM items WHERE kind = ? ORDER BY position, id',
+      'SELECT row_json, format, source, origin FROM items WHERE kind = ? ORDER BY position, id',
     );
-    this.vessels = db.prepare<[], Row>('SELECT row_json, format, source FROM vessels ORDER BY position, id');
+    this.vessels = db.prepare<[], Row>(
+      'SELECT row_json, format, source, origin FROM vessels ORDER BY position, id',
+    );
   }
 
   /** Something was added or changed. */
@@ -76,11 +79,11 @@ export class LibraryStore {
   /** As it stands, in shelf order. */
   rows(): LibraryAnswer {
     return {
-      materials: this.items.all('material').map((row) => ({ ...readMaterial(row), source: row.source })),
-      amendments: this.items.all('product').map((row) => ({ ...readProduct(row), source: row.source })),
+      materials: this.items.all('material').map((row) => ({ ...readMaterial(row), ...from(row) })),
+      amendments: this.items.all('product').map((row) => ({ ...readProduct(row), ...from(row) })),
       vessels: this.vessels
         .all()
-        .map((row) => ({ ...vesselKindSchema.parse(JSON.parse(row.row_json)), source: row.source })),
+        .map((row) => ({ ...vesselKindSchema.parse(JSON.parse(row.row_json)), ...from(row) })),
     };
   }
 
@@ -88,10 +91,11 @@ export class LibraryStore {
   library(): Library {
     if (!this.known) {
       const { materials, amendments, vessels } = this.rows();
-      const bare = <T extends { source: string }>({ source, ...row }: T): Omit<T, 'source'> => (
-        void source,
-        row
-      );
+      const bare = <T extends ReturnType<typeof from>>({
+        source,
+        own,
+        ...row
+      }: T): Omit<T, 'source' | 'own'> => row;
       this.known = libraryOf(
         materials.map((m) => materialFromRow(bare(m))),
         amendments.map(bare),
@@ -101,6 +105,11 @@ export class LibraryStore {
     return this.known;
   }
 }
+
+const from = ({ source, origin }: Row): { source: string; own: boolean } => ({
+  source,
+  own: origin === 'user',
+});
 
 /** Format 1 kept fractions and no family. */
 function readMaterial({ row_json, format }: Row): MaterialRow {

@@ -29,6 +29,7 @@ export const routes: Routes = [
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'materials' },
       place('materials', 'Shelf', () => import('./shelf/material-list').then((m) => m.MaterialList)),
+      place('vessels', 'Vessels', () => import('./shelf/vessel-list').then((m) => m.VesselList)),
       place('lots', 'Lots', () => import('./shelf/lot-list').then((m) => m.LotList)),
       place('lots/:id', 'Lot', () => import('./shelf/lot-page').then((m) => m.LotPage)),
       place('measures', 'Measures', () => import('./shelf/measure-list').then((m) => m.MeasureList)),

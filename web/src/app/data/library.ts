@@ -1,9 +1,17 @@
 import { inject, Injectable } from '@angular/core';
-import { map, retry } from 'rxjs';
-import { materialFromRow } from '#core/material/material';
-import { libraryOf } from '#core/recipe/library';
+import { map, type Observable, retry, tap } from 'rxjs';
+import { materialFromRow, type MaterialRow } from '#core/material/material';
+import { type VesselKind } from '#core/vessel/tray';
+import { type Library, libraryOf } from '#core/recipe/library';
 import { Api } from './api';
 import { Resource } from './resource';
+
+/** A row without where it is from. */
+const bare = <T extends { source: string; own: boolean }>({
+  source,
+  own,
+  ...row
+}: T): Omit<T, 'source' | 'own'> => row;
 
 /** Materials, products and vessels, fetched once and shared; tried again three times before it is called failed. */
 @Injectable({ providedIn: 'root' })
@@ -12,10 +20,36 @@ export class LibraryService {
   readonly fetched = new Resource(() =>
     this.api.call('library').pipe(
       retry({ count: 3, delay: 1000 }),
-      map(({ materials, amendments, vessels }) =>
-        libraryOf(materials.map(materialFromRow), amendments, vessels),
-      ),
+      map(({ materials, amendments, vessels }): Library => ({
+        ...libraryOf(
+          materials.map((m) => materialFromRow(bare(m))),
+          amendments.map(bare),
+          vessels.map(bare),
+        ),
+        own: new Set([...materials, ...amendments, ...vessels].filter((one) => one.own).map((one) => one.id)),
+      })),
     ),
   );
   readonly library = this.fetched.value;
+
+  /** Adds a material of the nursery's own, or changes one. */
+  keepMaterial(id: string | null, says: string, row: Omit<MaterialRow, 'id'>): Observable<{ id: string }> {
+    return this.kept(
+      id === null
+        ? this.api.create('keepMaterial', { body: { says, row } })
+        : this.api.call('changeMaterial', { params: { material: id }, body: { says, row } }),
+    );
+  }
+
+  keepVessel(id: string | null, kind: Omit<VesselKind, 'id'>): Observable<{ id: string }> {
+    return this.kept(
+      id === null
+        ? this.api.create('keepVessel', { body: { kind } })
+        : this.api.call('changeVessel', { params: { vessel: id }, body: { kind } }),
+    );
+  }
+
+  private kept(made: Observable<{ id: string }>): Observable<{ id: string }> {
+    return made.pipe(tap(() => this.fetched.refresh()));
+  }
 }

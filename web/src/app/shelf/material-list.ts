@@ -3,6 +3,7 @@ import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { ShelfLineRow } from '../bench/shelf-line';
 import { LibraryService } from '../data/library';
 import { ShelfService } from '../data/shelf';
+import { OwnMaterial } from './own-material';
 import { FetchState } from '../ui/fetch-state';
 
 /** Which materials stand on the shelf, and what each costs. */
@@ -26,6 +27,7 @@ import { FetchState } from '../ui/fetch-state';
         </li>
       }
     </ul>
+    <app-own-material />
   `,
   styles: `
     ul {
@@ -39,7 +41,7 @@ import { FetchState } from '../ui/fetch-state';
       border-bottom: 1px solid var(--hairline);
     }
   `,
-  imports: [FetchState, ShelfLineRow],
+  imports: [FetchState, OwnMaterial, ShelfLineRow],
 })
 export class MaterialList {
   protected readonly library = inject(LibraryService);

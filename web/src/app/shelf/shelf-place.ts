@@ -44,6 +44,7 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 export class ShelfPlace {
   protected readonly tabs = [
     { path: 'materials', name: 'Materials' },
+    { path: 'vessels', name: 'Vessels' },
     { path: 'lots', name: 'Lots' },
     { path: 'measures', name: 'Measures' },
     { path: 'instruments', name: 'Instruments' },

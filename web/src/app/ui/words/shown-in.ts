@@ -1,4 +1,4 @@
-import { gramsIn, litresIn } from '#core/units/factors';
+import { gramsIn, litresIn, millimetresIn } from '#core/units/factors';
 import { type UnitSystem } from '#core/units/show';
 
 /** How a kept number is read and typed: `shown = kept / per + zero`. */
@@ -23,6 +23,7 @@ const inUs: Record<string, Shown> = {
   g: shown('oz', gramsIn.ounce),
   kg: shown('lb', gramsIn.pound / 1000),
   L: shown('gal', litresIn.gallon),
+  mm: shown('in', millimetresIn.inch),
   'L of a measure': shown('quarts', litresIn.quart),
   'per L': shown('per gal', 1 / litresIn.gallon),
 };

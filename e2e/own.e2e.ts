@@ -1,0 +1,84 @@
+import { expect, field, test } from './bench';
+
+test('own compost and own cup, entered and made into a batch with the keyboard', async ({ page }) => {
+  let presses = 0;
+  const press = async (key: string): Promise<void> => {
+    presses++;
+    await page.keyboard.press(key);
+  };
+  /** What is typed does not count; the way there does. */
+  const tabInto = async (label: RegExp): Promise<void> => {
+    for (let i = 0; i < 25; i++) {
+      await press('Tab');
+      const name = await page.evaluate(() => {
+        const at = document.activeElement as HTMLInputElement;
+        return at.labels?.[0]?.textContent?.trim() ?? at.textContent?.trim() ?? '';
+      });
+      if (label.test(name)) return;
+    }
+    throw new Error(`Tab never reached ${String(label)}`);
+  };
+
+  await page.goto('/shelf/materials');
+  await field(page, 'Called').focus();
+  await page.keyboard.type('Our heap');
+  await tabInto(/^Like$/);
+  await page.keyboard.type('Green-waste');
+  await tabInto(/^A measure that holds/);
+  await page.keyboard.type('10');
+  await tabInto(/^weighs/);
+  await page.keyboard.type('6.5');
+  await tabInto(/^Water in it/);
+  await page.keyboard.type('42');
+  await tabInto(/^Keep it$/);
+  await press('Enter');
+  await expect(page.getByText('Our heap stands on your shelf.')).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: /Our heap/ })).toBeChecked();
+
+  await page.goto('/shelf/vessels');
+  await field(page, 'Called').focus();
+  await page.keyboard.type('Coffee cup');
+  for (const [label, size] of [
+    [/^Across, at the top/, '80'],
+    [/^Across, at the base/, '55'],
+    [/^Deep/, '95'],
+  ] as const) {
+    await tabInto(label);
+    await page.keyboard.type(size);
+  }
+  await tabInto(/^Keep it$/);
+  await press('Enter');
+  await expect(page.getByText('Coffee cup can be filled now.')).toBeVisible();
+  expect(presses).toBeLessThanOrEqual(60);
+
+  await page.goto(
+    '/mix?stage=potting&into=own-coffee-cup&parts=own-our-heap:1,peat-medium:3&lime=none&make=25',
+  );
+  await expect(page.locator('app-job-panel')).toContainText('Coffee cup');
+  await expect(page.locator('app-cut-through')).toContainText('%');
+  await page.getByRole('button', { name: 'Make this batch' }).click();
+  await page.getByLabel('Called').fill('Cups of our own');
+  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await expect(page.getByRole('article', { name: 'Bench card: Cups of our own' })).toContainText('Our heap');
+});
+
+test('what cannot be is said, stays typed, and nothing is kept; an own vessel is changed', async ({
+  page,
+}) => {
+  await page.goto('/shelf/vessels');
+  await field(page, 'Called').fill('Thimble');
+  await field(page, 'Across, at the top, inside, mm').fill('50');
+  await field(page, 'Across, at the base, inside, mm').fill('40');
+  await field(page, 'Deep, inside, mm').fill('30');
+  await field(page, 'Left free at the top, mm').fill('30');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await field(page, 'Left free at the top, mm').fill('2');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Thimble' })).toBeVisible();
+  await page.getByRole('button', { name: 'Change Thimble' }).click();
+  await expect(field(page, 'Deep, inside, mm')).toHaveValue('30');
+  await field(page, 'To a tray, set or press').fill('12');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Thimble' })).toContainText('12 together');
+});

@@ -1,0 +1,214 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { likeLimits, likeThis, type LikeAnswers } from '#core/material/like';
+import { type Material, type MaterialRow, materialToRow } from '#core/material/material';
+import { limits } from '#core/units/limits';
+import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
+import { ShelfService } from '../data/shelf';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { TextField } from '../ui/fields/text-field';
+import { TickField } from '../ui/fields/tick-field';
+import { SaidPipe } from '../ui/words/said';
+import { shortName } from '../ui/words/words';
+
+/** "Like this one, but…": a material of the nursery's own from its nearest kin and a few answers. */
+@Component({
+  selector: 'app-own-material',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section aria-labelledby="own-head">
+      <h2 id="own-head">{{ changing() ? 'Change ' + name() : 'One of your own' }}</h2>
+      <p class="lead">
+        Your heap, a bag from the merchant, what is left of a mix: like this one, but… Leave out what you do
+        not know; it is taken from the kin, and the readings get a wider band.
+      </p>
+      <div class="fields">
+        <app-text-field label="Called" [(value)]="name" />
+        <app-choice-field label="Like" none="choose the nearest" [choices]="kin()" [(value)]="like" />
+        <app-number-field
+          label="A measure that holds"
+          unit="L of a measure"
+          within="measureLitres"
+          [(value)]="holds"
+        />
+        <app-number-field
+          label="weighs, filled with it and struck"
+          unit="kg"
+          within="packageKg"
+          [(value)]="weighs"
+        />
+        <app-number-field
+          label="Water in it, % of its wet weight"
+          [within]="ranges.moisturePct"
+          [(value)]="moisture"
+        />
+        <app-number-field
+          label="Largest piece, or its screen"
+          unit="mm"
+          [within]="ranges.largestMm"
+          [(value)]="largest"
+        />
+        <app-number-field label="pH" [within]="ranges.ph" [(value)]="ph" />
+        <app-number-field
+          label="EC of 1 part in 5 of water, mS/cm"
+          [within]="ranges.ec1to5MSPerCm"
+          [(value)]="ec"
+        />
+      </div>
+      <app-tick-field [(checked)]="living">alive: from a heap, not heated since</app-tick-field>
+      @if (living()) {
+        <p class="term">
+          What lives in it may harm: mask against its dust, gloves, wash your hands. Manure and food crops:
+          local rules on waiting come first.
+        </p>
+      }
+      @if (preview(); as seen) {
+        <p class="term" role="status">{{ seen | said }}</p>
+      }
+      @if (problem()) {
+        <p class="wrong" role="alert">{{ problem() }}</p>
+      }
+      <div class="presses">
+        <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
+        @if (changing()) {
+          <button type="button" class="press quiet" (click)="clear()">Leave it as it is</button>
+        }
+      </div>
+      @if (mine().length > 0) {
+        <h3>Yours</h3>
+        <ul class="rows">
+          @for (one of mine(); track one.id) {
+            <li>
+              <b>{{ one.name }}</b>
+              <button type="button" class="press" (click)="change(one.id)">
+                Change<span class="visually-hidden"> {{ one.name }}</span>
+              </button>
+            </li>
+          }
+        </ul>
+      }
+    </section>
+  `,
+  styles: `
+    section {
+      margin-top: 24px;
+    }
+    .presses {
+      display: flex;
+      gap: 12px;
+      margin-top: 8px;
+    }
+    li {
+      display: flex;
+      gap: 16px;
+      align-items: center;
+    }
+    li .press {
+      margin-left: auto;
+    }
+  `,
+  imports: [ChoiceField, NumberField, SaidPipe, TextField, TickField],
+})
+export class OwnMaterial {
+  private readonly library = inject(LibraryService);
+  private readonly shelf = inject(ShelfService);
+  private readonly notices = inject(Notices);
+  protected readonly ranges = Object.fromEntries(
+    Object.entries(likeLimits).map(([name, limit]) => [name, limits[limit]]),
+  ) as Record<keyof typeof likeLimits, readonly [number, number]>;
+
+  protected readonly changing = signal<string | null>(null);
+  protected readonly name = signal('');
+  protected readonly like = signal<string | null>(null);
+  protected readonly holds = signal<number | undefined>(undefined);
+  protected readonly weighs = signal<number | undefined>(undefined);
+  protected readonly moisture = signal<number | undefined>(undefined);
+  protected readonly largest = signal<number | undefined>(undefined);
+  protected readonly ph = signal<number | undefined>(undefined);
+  protected readonly ec = signal<number | undefined>(undefined);
+  protected readonly living = signal(false);
+  protected readonly problem = signal('');
+
+  private readonly materials = computed(() => [...(this.library.library()?.materials.values() ?? [])]);
+  protected readonly kin = computed(() =>
+    this.materials().map(({ id, name }) => ({ id, name: shortName(name) })),
+  );
+  protected readonly mine = computed(() =>
+    this.materials().filter(({ id }) => this.library.library()?.own?.has(id)),
+  );
+  private readonly answers = computed((): LikeAnswers => {
+    const [holds, weighs] = [this.holds(), this.weighs()];
+    return {
+      struckKgPerL: holds !== undefined && weighs !== undefined ? weighs / holds : undefined,
+      moisturePct: this.moisture(),
+      largestMm: this.largest(),
+      ph: this.ph(),
+      ec1to5MSPerCm: this.ec(),
+      living: this.living(),
+    };
+  });
+  /** The row that it comes to, or why it comes to none. */
+  private readonly made = computed((): { row: MaterialRow; kin: Material } | { why: string } | null => {
+    const kin = this.library.library()?.materials.get(this.like() ?? '');
+    if (!kin) return null;
+    try {
+      return {
+        row: likeThis(materialToRow(kin), { id: kin.id, name: this.name().trim() }, this.answers()),
+        kin,
+      };
+    } catch (error) {
+      if (error instanceof RangeError) return { why: error.message };
+      throw error;
+    }
+  });
+  protected readonly ready = computed(() => {
+    const made = this.made();
+    return this.name().trim() !== '' && made !== null && 'row' in made;
+  });
+  protected readonly preview = computed(() => {
+    const made = this.made();
+    if (!made) return '';
+    if ('why' in made) return `That cannot be: ${made.why}.`;
+    const { row } = made;
+    return `It comes to: pH ${row.ph}, ${(row.dryBulkDensityGPerL / 1000).toFixed(2)} times as heavy as water when dry, ${row.waterAt10CmPct.toFixed(0)} % water when drained, bits to ${row.maxParticleMm} mm.`;
+  });
+
+  protected change(id: string): void {
+    const material = this.library.library()?.materials.get(id);
+    if (!material) return;
+    this.clear();
+    this.changing.set(id);
+    this.like.set(id);
+    this.name.set(material.name);
+    this.living.set(material.living);
+  }
+
+  protected clear(): void {
+    this.changing.set(null);
+    this.name.set('');
+    this.like.set(null);
+    for (const field of [this.holds, this.weighs, this.moisture, this.largest, this.ph, this.ec])
+      field.set(undefined);
+    this.living.set(false);
+    this.problem.set('');
+  }
+
+  protected keep(): void {
+    const made = this.made();
+    if (!made || !('row' in made)) return;
+    const { id: _, ...row } = made.row;
+    const changing = this.changing();
+    const says =
+      changing === null ? `yours, like ${made.kin.name.toLowerCase()}` : 'yours, as you changed it';
+    this.problem.set('');
+    this.library.keepMaterial(changing, says, row).subscribe({
+      next: () => {
+        this.shelf.lines.refresh();
+        this.notices.say(`${row.name} stands on your shelf.`);
+        this.clear();
+      },
+      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+    });
+  }
+}
