@@ -108,6 +108,10 @@ const shapes: { id: Shape; name: string; noun: string }[] = [
     .fields {
       margin: 8px 0;
     }
+    .segments {
+      width: fit-content;
+      max-width: 100%;
+    }
     .seen,
     li {
       display: flex;
