@@ -38,6 +38,7 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'today', '/today', 'desk', 'app-today-page .rows li');
   await shoot(page, 'run', '/batches/5/run', 'desk', 'app-live-list li');
   await shoot(page, 'shelf', '/shelf', 'desk', 'app-shelf-line');
+  await shoot(page, 'vessels', '/shelf/vessels', 'desk', 'app-vessel-list li');
   await shoot(page, 'instruments', '/shelf/instruments', 'desk', 'app-instruments-page li');
   await shoot(page, 'settings', '/settings', 'desk', 'app-settings-page li');
   await shoot(page, 'batches', '/batches', 'desk', 'app-batch-list li');
