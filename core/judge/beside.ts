@@ -1,11 +1,10 @@
 import { windowsOf } from '#core/judge/windows';
 import { demandMgPerPlant, WARM_HOUSE_C } from '#core/mix/feeding';
 import { type Evaluation, type MixInput, evaluateMix } from '#core/mix/evaluate';
+import { MG_PER_MEQ_N } from '#core/mix/salts';
 import { releasedMgPerL } from '#core/mix/release';
 import { MOST_COMPACTION } from '#core/mix/composition';
 
-/** Nitrogen in a meq, mg. */
-const MG_PER_MEQ_N = 14.007;
 const WEEKS = 8;
 /** The worst week may be over a stage's window by this factor. */
 const AT_WORST = 1.5;

@@ -2,6 +2,11 @@ import { K_PER_K2O, P_PER_P2O5, type Amendment } from '#core/material/amendment'
 import { meanByShare, type Composition } from '#core/mix/composition';
 import { type Dose } from '#core/mix/ph';
 
+/** Nitrogen in a meq, mg. */
+export const MG_PER_MEQ_N = 14.007;
+/** meq of cations in a litre of water that read about 1 mS/cm (Sonneveld & Voogt 2009). */
+export const MEQ_PER_MS = 10;
+
 const dissolvesWhole = (d: Dose): boolean => d.amendment.solubilityGPerL === 0;
 
 /** Soluble cations of doses that dissolve whole, meq per litre of finished mix. */
@@ -59,7 +64,7 @@ export const ecMethods = [
 
 /** EC of a solution of soluble salts, mS/cm: meq of cations per litre of water / 10 (Sonneveld & Voogt 2009). */
 export function ecMSPerCm(saltsMeqPerL: number, waterLPerL: number): number {
-  return saltsMeqPerL / waterLPerL / 10;
+  return saltsMeqPerL / waterLPerL / MEQ_PER_MS;
 }
 
 /** The same salts read by another method, mS/cm. */

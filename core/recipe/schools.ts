@@ -5,7 +5,7 @@ import { type OwnHabits } from '#core/recipe/habits';
 import { type WindowsAsked } from '#core/recipe/windows-wanted';
 import { type Recipe } from '#core/recipe/recipe';
 import { sketch } from '#core/recipe/sketch';
-import { starterMixes } from '#core/recipe/starter-mixes';
+import { limedPot, starterMixes } from '#core/recipe/starter-mixes';
 
 /** How loudly a rule speaks that does not stop. */
 export type Loudness = 'warn' | 'note';
@@ -33,6 +33,10 @@ export interface School {
 }
 
 /** Trade practice, no source. Words and mixes are ours. */
+/** For cuttings, limed, with a little nitrate. */
+const inPot9 = (parts: Readonly<Record<string, number>>, ph: number, nitrate: number): Recipe =>
+  sketch('rooting', 'pot-9', parts, { ph, doses: { 'calcium-nitrate': nitrate } });
+
 const wants =
   (source: string) =>
   (low: number, high: number): AskedWindow => ({
@@ -178,12 +182,7 @@ export const schools: readonly School[] = [
     costs: 'Water more often; more nitrogen, since bark takes some.',
     risks: 'Fresh bark heats and starves; too coarse for small cells.',
     mixes: {
-      rooting: sketch(
-        'rooting',
-        'pot-9',
-        { 'bark-pine': 2, 'perlite-coarse': 2, 'peat-medium': 1 },
-        { ph: 5.8, doses: { 'calcium-nitrate': 0.1 } },
-      ),
+      rooting: inPot9({ 'bark-pine': 2, 'perlite-coarse': 2, 'peat-medium': 1 }, 5.8, 0.1),
       potting: sketch(
         'potting',
         'pot-13',
@@ -201,12 +200,7 @@ export const schools: readonly School[] = [
     costs: 'Weight; water daily in heat; feed from the top.',
     risks: 'Dries out; useless in small cells.',
     mixes: {
-      rooting: sketch(
-        'rooting',
-        'pot-9',
-        { pumice: 5, 'perlite-coarse': 3, 'peat-medium': 1 },
-        { ph: 6, doses: { 'calcium-nitrate': 0.1 } },
-      ),
+      rooting: inPot9({ pumice: 5, 'perlite-coarse': 3, 'peat-medium': 1 }, 6, 0.1),
       potting: sketch(
         'potting',
         'pot-15',
@@ -272,20 +266,12 @@ export const schools: readonly School[] = [
     costs: 'Needs a supply of aged bark; water often at first.',
     risks: 'Young bark starves the plant of nitrogen.',
     mixes: {
-      rooting: sketch(
-        'rooting',
-        'pot-9',
-        { 'bark-pine': 2, 'bark-hardwood': 1, 'perlite-coarse': 1 },
-        { ph: 6, doses: { 'calcium-nitrate': 0.2 } },
-      ),
+      rooting: inPot9({ 'bark-pine': 2, 'bark-hardwood': 1, 'perlite-coarse': 1 }, 6, 0.2),
       potting: sketch(
         'potting',
         'pot-15',
         { 'bark-pine': 2, 'bark-hardwood': 1, 'peat-medium': 1 },
-        {
-          ph: 6,
-          doses: { 'calcium-nitrate': 0.5, 'potassium-nitrate': 0.4, 'superphosphate-triple': 0.5 },
-        },
+        limedPot,
       ),
     },
     loudness: { 'bark-rest': 'warn', 'air-high': 'note' },
@@ -298,15 +284,7 @@ export const schools: readonly School[] = [
     costs: 'Heavy to carry and to ship.',
     risks: 'Grit takes the air in shallow pots: only deep ones.',
     mixes: {
-      potting: sketch(
-        'potting',
-        'pot-15',
-        { 'peat-coarse': 11, 'grit-granite': 5, scoria: 4 },
-        {
-          ph: 6,
-          doses: { 'calcium-nitrate': 0.5, 'potassium-nitrate': 0.4, 'superphosphate-triple': 0.5 },
-        },
-      ),
+      potting: sketch('potting', 'pot-15', { 'peat-coarse': 11, 'grit-granite': 5, scoria: 4 }, limedPot),
     },
     windows: {
       potting: {

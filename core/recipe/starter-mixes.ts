@@ -2,6 +2,12 @@ import { type Stage } from '#core/mix/stage';
 import { type Recipe } from '#core/recipe/recipe';
 import { sketch } from '#core/recipe/sketch';
 
+/** The starter charge of a pot, g/L. Common practice, no source. */
+const potCharge = { 'calcium-nitrate': 0.5, 'potassium-nitrate': 0.4, 'superphosphate-triple': 0.5 };
+
+/** With lime, as most pots are. */
+export const limedPot = { ph: 6, doses: potCharge };
+
 /** A working recipe for each stage, so that nobody starts from an empty table. Common practice, no source. */
 export const starterMixes: Record<Stage, Recipe> = {
   germination: sketch(
@@ -30,10 +36,6 @@ export const starterMixes: Record<Stage, Recipe> = {
     'potting',
     'pot-11',
     { 'peat-medium': 5, 'bark-pine': 3, 'perlite-coarse': 2 },
-    {
-      ph: 6,
-      doses: { 'calcium-nitrate': 0.5, 'potassium-nitrate': 0.4, 'superphosphate-triple': 0.5 },
-      job: { trays: 200, sparePct: 8 },
-    },
+    { ...limedPot, job: { trays: 200, sparePct: 8 } },
   ),
 };

@@ -4,14 +4,6 @@ import { type ReadingId } from '#core/judge/readings';
 import { type Sampled, sampleReadings } from '#core/spread/sample';
 import { type Spreads } from '#core/spread/spreads';
 
-/** Odds from which nobody need test more. */
-export const GOOD_ODDS = 0.8;
-/** Enough to tell eight in ten from seven. */
-const DRAWS = 500;
-
-/** A test at the bench that would narrow a reading. */
-export type LiftingTest = 'jar' | 'ph' | 'drain' | 'ec';
-
 /** What keeps a recipe's odds down, and what they would be once a test had confirmed the typical figure. */
 export interface KeptDown {
   id: ReadingId;
@@ -21,6 +13,14 @@ export interface KeptDown {
   /** Odds that all is right after this test and those before it in the list. */
   lifted: number;
 }
+
+/** A test at the bench that would narrow a reading. */
+export type LiftingTest = 'jar' | 'ph' | 'drain' | 'ec';
+
+/** Odds from which nobody need test more. */
+export const GOOD_ODDS = 0.8;
+/** Enough to tell eight in ten from seven. */
+const DRAWS = 500;
 
 /** What a test would say of a mix that is as its figures say. */
 function confirmed(id: ReadingId, input: MixInput): { test: LiftingTest; measured: Measured } | null {

@@ -2,7 +2,7 @@ import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 
 /** mg of calcium carbonate in a meq, as water reports count it. */
-const MG_PER_MEQ = 50;
+export const MG_CACO3_PER_MEQ = 50;
 /** First pK of carbonic acid at 25 °C. */
 const PK_CARBONIC = 6.35;
 /** Citric acid, anhydrous: its three pK and its weight, g/mol. */
@@ -51,7 +51,7 @@ function citricProtons(ph: number): number {
 export function acidify(alkalinityMgPerL: number, targetPh: number, acid: Acid): Acidified {
   checkRange('alkalinityMgPerL', alkalinityMgPerL, ...limits.alkalinityMgPerL);
   checkRange('targetPh', targetPh, ...limits.acidTargetPh);
-  const meqPerL = alkalinityMgPerL / MG_PER_MEQ;
+  const meqPerL = alkalinityMgPerL / MG_CACO3_PER_MEQ;
   const neutralisedShare = 1 / (1 + 10 ** (targetPh - PK_CARBONIC));
   const meq = meqPerL * neutralisedShare;
   if (acid === 'citric')

@@ -2,6 +2,8 @@ import { type Evaluation, evaluateMix, type MixInput } from '#core/mix/evaluate'
 import { demandMgPerPlant } from '#core/mix/feeding';
 import { limedMeqPerL, phAfter } from '#core/mix/ph';
 import { releasedMgPerL } from '#core/mix/release';
+import { MEQ_PER_MS, MG_PER_MEQ_N } from '#core/mix/salts';
+import { MG_CACO3_PER_MEQ } from '#core/water/alkalinity';
 import { windowsOf, phWindow } from '#core/judge/windows';
 import { streamOf, uniformAt } from '#core/stats/normal';
 import { checkRange, checkWhole } from '#core/units/check';
@@ -37,17 +39,11 @@ export interface Day {
 }
 
 /** What went in and out, for the balance: mL, meq and mg of one vessel over all days. */
-export interface Flows {
-  evaporatedMl: number;
-  pouredMl: number;
-  leachedMl: number;
-  saltsInMeq: number;
-  saltsOutMeq: number;
-  nInMg: number;
-  nReleasedMg: number;
-  nTakenMg: number;
-  nLeachedMg: number;
-}
+export type Flows = Record<
+  | ('evaporatedMl' | 'pouredMl' | 'leachedMl' | 'saltsInMeq' | 'saltsOutMeq')
+  | ('nInMg' | 'nReleasedMg' | 'nTakenMg' | 'nLeachedMg'),
+  number
+>;
 
 export type Trouble = 'dry' | 'starved' | 'salty' | 'sour' | 'sweet';
 
@@ -66,9 +62,6 @@ const LEAST_COVER = 0.3;
 const WEATHER = 0.1;
 const DRY_SHARE = 0.9;
 const STARVED_MG_PER_L = 10;
-const MG_PER_MEQ_N = 14.007;
-const MG_CACO3_PER_MEQ = 50;
-const MEQ_PER_MS = 10;
 
 /**
  * Day by day: water evaporates (the hourly figure × 10 h × leaf cover, a tenth more or less by the day), slow feed is set

@@ -18,6 +18,7 @@ import { Units } from '../data/units';
 import { WindowsService } from '../data/windows';
 import { FetchState } from '../ui/fetch-state';
 import { NumberField } from '../ui/fields/number-field';
+import { Segments } from '../ui/fields/segments';
 import { stageNames } from '../ui/words/words';
 
 type Of = Stage | CropGroup;
@@ -40,8 +41,38 @@ const isCrop = (of: Of): of is CropGroup => (cropGroups as readonly string[]).in
   selector: 'app-own-windows',
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './own-windows.html',
-  styleUrl: './own-windows.scss',
-  imports: [FetchState, NumberField],
+  styles: `
+    :host {
+      display: block;
+    }
+    .row {
+      display: grid;
+      grid-template-columns: minmax(150px, 220px) 90px 90px minmax(0, 1fr);
+      gap: 4px 16px;
+      align-items: end;
+      padding: 8px 0;
+      border-bottom: 1px solid var(--hairline);
+    }
+    p {
+      margin: 0 0 8px;
+    }
+    .wrong {
+      grid-column: 1 / -1;
+    }
+    @media (max-width: 600px) {
+      .row {
+        grid-template-columns: 1fr 1fr;
+        .name,
+        .term {
+          grid-column: 1 / -1;
+        }
+        .name .term {
+          grid-column: auto;
+        }
+      }
+    }
+  `,
+  imports: [FetchState, NumberField, Segments],
 })
 export class OwnWindowsForm {
   private readonly service = inject(WindowsService);

@@ -1,16 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { likeLimits, likeThis, type LikeAnswers } from '#core/material/like';
 import { type Material, type MaterialRow, materialToRow } from '#core/material/material';
-import { limits } from '#core/units/limits';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { ShelfService } from '../data/shelf';
 import { ChoiceField } from '../ui/fields/choice-field';
-import { NumberField } from '../ui/fields/number-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
 import { SaidPipe } from '../ui/words/said';
 import { shortName } from '../ui/words/words';
+
+type Figure = 'holds' | 'weighs' | Exclude<keyof LikeAnswers, 'living' | 'struckKgPerL'>;
+type Figures = Partial<Record<Figure, number | undefined>>;
+
+const asked: Asked<Figure>[] = [
+  { name: 'holds', label: 'A measure that holds', unit: 'L of a measure', within: 'measureLitres' },
+  { name: 'weighs', label: 'weighs, full and struck', unit: 'kg', within: 'packageKg' },
+  { name: 'moisturePct', label: 'Water in it, % of its wet weight', within: likeLimits.moisturePct },
+  { name: 'largestMm', label: 'Largest piece, or its screen', unit: 'mm', within: likeLimits.largestMm },
+  { name: 'ph', label: 'pH', within: likeLimits.ph },
+  { name: 'ec1to5MSPerCm', label: 'EC of 1 part in 5 of water, mS/cm', within: likeLimits.ec1to5MSPerCm },
+];
 
 /** "Like this one, but…": a material of the nursery's own from its nearest kin and a few answers. */
 @Component({
@@ -26,35 +37,7 @@ import { shortName } from '../ui/words/words';
       <div class="fields">
         <app-text-field label="Called" [(value)]="name" />
         <app-choice-field label="Like" none="choose the nearest" [choices]="kin()" [(value)]="like" />
-        <app-number-field
-          label="A measure that holds"
-          unit="L of a measure"
-          within="measureLitres"
-          [(value)]="holds"
-        />
-        <app-number-field
-          label="weighs, filled with it and struck"
-          unit="kg"
-          within="packageKg"
-          [(value)]="weighs"
-        />
-        <app-number-field
-          label="Water in it, % of its wet weight"
-          [within]="ranges.moisturePct"
-          [(value)]="moisture"
-        />
-        <app-number-field
-          label="Largest piece, or its screen"
-          unit="mm"
-          [within]="ranges.largestMm"
-          [(value)]="largest"
-        />
-        <app-number-field label="pH" [within]="ranges.ph" [(value)]="ph" />
-        <app-number-field
-          label="EC of 1 part in 5 of water, mS/cm"
-          [within]="ranges.ec1to5MSPerCm"
-          [(value)]="ec"
-        />
+        <app-number-list [asked]="asked" [values]="figures()" (typed)="type($event)" />
       </div>
       <app-tick-field [(checked)]="living">alive: from a heap, not heated since</app-tick-field>
       @if (living()) {
@@ -108,25 +91,17 @@ import { shortName } from '../ui/words/words';
       margin-left: auto;
     }
   `,
-  imports: [ChoiceField, NumberField, SaidPipe, TextField, TickField],
+  imports: [ChoiceField, NumberList, SaidPipe, TextField, TickField],
 })
 export class OwnMaterial {
   private readonly library = inject(LibraryService);
   private readonly shelf = inject(ShelfService);
   private readonly notices = inject(Notices);
-  protected readonly ranges = Object.fromEntries(
-    Object.entries(likeLimits).map(([name, limit]) => [name, limits[limit]]),
-  ) as Record<keyof typeof likeLimits, readonly [number, number]>;
-
+  protected readonly asked = asked;
   protected readonly changing = signal<string | null>(null);
   protected readonly name = signal('');
   protected readonly like = signal<string | null>(null);
-  protected readonly holds = signal<number | undefined>(undefined);
-  protected readonly weighs = signal<number | undefined>(undefined);
-  protected readonly moisture = signal<number | undefined>(undefined);
-  protected readonly largest = signal<number | undefined>(undefined);
-  protected readonly ph = signal<number | undefined>(undefined);
-  protected readonly ec = signal<number | undefined>(undefined);
+  protected readonly figures = signal<Figures>({});
   protected readonly living = signal(false);
   protected readonly problem = signal('');
 
@@ -138,13 +113,10 @@ export class OwnMaterial {
     this.materials().filter(({ id }) => this.library.library()?.own?.has(id)),
   );
   private readonly answers = computed((): LikeAnswers => {
-    const [holds, weighs] = [this.holds(), this.weighs()];
+    const { holds, weighs, ...said } = this.figures();
     return {
+      ...said,
       struckKgPerL: holds !== undefined && weighs !== undefined ? weighs / holds : undefined,
-      moisturePct: this.moisture(),
-      largestMm: this.largest(),
-      ph: this.ph(),
-      ec1to5MSPerCm: this.ec(),
       living: this.living(),
     };
   });
@@ -174,6 +146,10 @@ export class OwnMaterial {
     return `It comes to: pH ${row.ph}, ${(row.dryBulkDensityGPerL / 1000).toFixed(2)} times as heavy as water when dry, ${row.waterAt10CmPct.toFixed(0)} % water when drained, bits to ${row.maxParticleMm} mm.`;
   });
 
+  protected type([name, value]: [Figure, number | undefined]): void {
+    this.figures.update((figures) => ({ ...figures, [name]: value }));
+  }
+
   protected change(id: string): void {
     const material = this.library.library()?.materials.get(id);
     if (!material) return;
@@ -188,8 +164,7 @@ export class OwnMaterial {
     this.changing.set(null);
     this.name.set('');
     this.like.set(null);
-    for (const field of [this.holds, this.weighs, this.moisture, this.largest, this.ph, this.ec])
-      field.set(undefined);
+    this.figures.set({});
     this.living.set(false);
     this.problem.set('');
   }

@@ -5,6 +5,7 @@ import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { type Asked, NumberList } from '../ui/fields/number-list';
+import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { VesselOutline } from '../ui/pictures/vessel-outline';
 import { Amount } from '../ui/words/amount';
@@ -13,26 +14,18 @@ import { SaidPipe } from '../ui/words/said';
 type Shape = Vessel['shape'];
 type Size = 'top' | 'top2' | 'base' | 'base2' | 'depth' | 'headspace' | 'perTray' | 'firm';
 
+const mm = (name: Size, label: string): Asked<Size> => ({ name, label, unit: 'mm', within: 'vesselMm' });
+const deep: Asked<Size>[] = [
+  mm('depth', 'Deep, inside'),
+  { ...mm('headspace', 'Left free at the top'), within: 'headspaceMm' },
+];
 const asked: Record<Shape, Asked<Size>[]> = {
-  round: [
-    { name: 'top', label: 'Across, at the top, inside', unit: 'mm', within: 'vesselMm' },
-    { name: 'base', label: 'Across, at the base, inside', unit: 'mm', within: 'vesselMm' },
-    { name: 'depth', label: 'Deep, inside', unit: 'mm', within: 'vesselMm' },
-    { name: 'headspace', label: 'Left free at the top', unit: 'mm', within: 'headspaceMm' },
-  ],
+  round: [mm('top', 'Across, at the top, inside'), mm('base', 'Across, at the base, inside'), ...deep],
   rect: [
-    { name: 'top', label: 'Long, at the top, inside', unit: 'mm', within: 'vesselMm' },
-    { name: 'top2', label: 'Wide, at the top, inside', unit: 'mm', within: 'vesselMm' },
-    { name: 'base', label: 'Long, at the base', unit: 'mm', within: 'vesselMm' },
-    { name: 'base2', label: 'Wide, at the base', unit: 'mm', within: 'vesselMm' },
-    { name: 'depth', label: 'Deep, inside', unit: 'mm', within: 'vesselMm' },
-    { name: 'headspace', label: 'Left free at the top', unit: 'mm', within: 'headspaceMm' },
+    ...[mm('top', 'Long, at the top, inside'), mm('top2', 'Wide, at the top, inside')],
+    ...[mm('base', 'Long, at the base'), mm('base2', 'Wide, at the base'), ...deep],
   ],
-  block: [
-    { name: 'top', label: 'Long', unit: 'mm', within: 'vesselMm' },
-    { name: 'top2', label: 'Wide', unit: 'mm', within: 'vesselMm' },
-    { name: 'depth', label: 'High', unit: 'mm', within: 'vesselMm' },
-  ],
+  block: [mm('top', 'Long'), mm('top2', 'Wide'), mm('depth', 'High')],
 };
 const counted: Asked<Size>[] = [
   { name: 'perTray', label: 'To a tray, set or press', within: 'perTray', whole: true },
@@ -53,13 +46,7 @@ const shapes: { id: Shape; name: string; noun: string }[] = [
     <app-fetch-state [of]="library.fetched" what="the vessels" />
     <section aria-labelledby="own-vessel">
       <h2 id="own-vessel">{{ changing() ? 'Change ' + name() : 'One of your own' }}</h2>
-      <div class="segments" role="group" aria-label="Its shape">
-        @for (one of shapes; track one.id) {
-          <button type="button" [attr.aria-pressed]="shape() === one.id" (click)="shape.set(one.id)">
-            {{ one.name }}
-          </button>
-        }
-      </div>
+      <app-segments label="Its shape" [choices]="shapes" [(value)]="shape" />
       <div class="fields">
         <app-text-field label="Called" [(value)]="name" />
         <app-number-list [asked]="fields()" [values]="sizes()" (typed)="type($event)" />
@@ -104,13 +91,8 @@ const shapes: { id: Shape; name: string; noun: string }[] = [
     </ul>
   `,
   styles: `
-    .segments,
     .fields {
       margin: 8px 0;
-    }
-    .segments {
-      width: fit-content;
-      max-width: 100%;
     }
     .seen,
     li {
@@ -133,7 +115,7 @@ const shapes: { id: Shape; name: string; noun: string }[] = [
       gap: 0 32px;
     }
   `,
-  imports: [Amount, FetchState, NumberList, SaidPipe, TextField, VesselOutline],
+  imports: [Amount, FetchState, NumberList, SaidPipe, Segments, TextField, VesselOutline],
 })
 export class VesselList {
   protected readonly library = inject(LibraryService);
