@@ -152,3 +152,32 @@ test('a material of one’s own is judged as the starter one that it is a copy o
     { numRuns: 60 },
   );
 });
+
+test('a press reaches for the shelf first, and never for what the way of working would not use', () => {
+  const never = ['perlite', 'peat', 'black-peat'] as const;
+  const shelf = new Set(['coir-pith', 'rice-hulls', 'pumice', 'sand-sharp']);
+  let added = 0;
+  fc.assert(
+    fc.property(anyRecipe.filter(computable), (recipe) => {
+      const before = judged(recipe);
+      for (const flag of before.flags) {
+        const remedy = remedyOf(flag, recipe, before, library, { never, shelf });
+        const fixes = remedy ? (remedy.fix.kind === 'all' ? remedy.fix.fixes : [remedy.fix]) : [];
+        for (const fix of fixes) {
+          const id = fix.kind === 'addPart' ? fix.material : fix.kind === 'swapMaterial' ? fix.to : null;
+          if (id === null) continue;
+          added++;
+          expect(never).not.toContain(library.materials.get(id)!.family);
+        }
+      }
+    }),
+    { numRuns: 80 },
+  );
+  expect(added).toBeGreaterThan(0);
+
+  // Too wet in a small cell: hulls that stand here before perlite that does not.
+  const wet = sketch('germination', 'cell-288', { 'peat-fine': 1 }, { ph: 5.8 });
+  const low = judged(wet).flags.find((f) => f.code === 'air-low' || f.code === 'drowns-here')!;
+  const remedy = remedyOf(low, wet, judged(wet), library, { shelf: new Set(['rice-hulls']) })!;
+  expect(JSON.stringify(remedy.fix)).toContain('rice-hulls');
+});

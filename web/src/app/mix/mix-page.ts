@@ -107,7 +107,12 @@ export class MixPage {
   /** In plain odds: "9 in 10". */
   protected readonly odds = computed(() => oddsWords(this.sure.result()?.allInside ?? 0));
   /** What keeps the odds down and which test would lift them, in a sentence. */
-  protected readonly heldDown = computed(() => heldDownWords(this.sure.keptDown(), this.store.kind().noun));
+  protected readonly heldDown = computed(() =>
+    // Not beside odds that read as eight in ten.
+    (this.sure.result()?.allInside ?? 1) < 0.75
+      ? heldDownWords(this.sure.keptDown(), this.store.kind().noun)
+      : '',
+  );
   /** On the phone the job is one line until it is to be changed: the answer comes first. */
   protected readonly jobOpen = signal(false);
   protected readonly stageNames = stageNames;
