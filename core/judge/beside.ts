@@ -1,7 +1,7 @@
 import { windowsOf } from '#core/judge/windows';
 import { demandMgPerPlant, WARM_HOUSE_C } from '#core/mix/feeding';
 import { type Evaluation, type MixInput, evaluateMix } from '#core/mix/evaluate';
-import { MG_PER_MEQ_N } from '#core/mix/salts';
+import { ecMSPerCm, MG_PER_MEQ_N } from '#core/mix/salts';
 import { releasedMgPerL } from '#core/mix/release';
 import { MOST_COMPACTION } from '#core/mix/composition';
 
@@ -40,8 +40,8 @@ export function besides(input: MixInput, e: Evaluation): Beside[] {
     if (week > 0) wanted += demandMgPerPlant[input.stage][week - 1] ?? 0;
     const slow = releasedMgPerL(doses, 'n', week, WARM_HOUSE_C) - atOnce;
     const change = slow - wanted / column.volumeL;
-    const meq = Math.max(0, e.saltsMeqPerL + change / MG_PER_MEQ_N);
-    return { week, n: Math.max(0, own + change), ec: meq / composition.totalPorosity / 10 };
+    const ec = e.ecSaturatedMSPerCm + ecMSPerCm(change / MG_PER_MEQ_N, composition.totalPorosity);
+    return { week, n: Math.max(0, own + change), ec: Math.max(0, ec) };
   });
   const worst = (of: 'n' | 'ec'): { week: number; value: number } =>
     weeks.map((w) => ({ week: w.week, value: w[of] })).reduce((a, b) => (b.value > a.value ? b : a));

@@ -22,9 +22,9 @@ const SHOWN = 7;
       <button type="button" class="ask" ngbDropdownToggle [attr.aria-label]="'Swap ' + name()">
         <b>{{ name() }}</b>
         <span class="term"
-          >{{ says(material().id, material().role) }}
+          >{{ says(material().id, material().role) }}{{ screenedMm() ? ', screened at ' : '' }}
           @if (screenedMm(); as mm) {
-            , screened at <app-amount [of]="{ lengthMm: mm }" />
+            <app-amount [of]="{ lengthMm: mm }" />
           }
         </span>
       </button>
@@ -147,7 +147,11 @@ export class SwapMaterial {
   protected take(swap: Swap): void {
     this.store.patch(
       {
-        components: swap.components.map((c) => ({ material: c.material.id, parts: c.parts })),
+        components: swap.components.map(({ material: { id }, parts }) => {
+          // What was screened stays so.
+          const mm = this.store.recipe().components.find((c) => c.material === id)?.screenedMm;
+          return { material: id, parts, ...(mm !== undefined && { screenedMm: mm }) };
+        }),
         amendments: swap.amendments.map((d) => ({
           amendment: d.amendment.id,
           gPerL: Math.round(d.gPerL * 1000) / 1000,
