@@ -88,7 +88,7 @@ export class FastEvaluation {
    * What the preferences alone add to a score, or less. Windows never take away, so a recipe whose preferences are
    * worse than a whole score already kept cannot enter: that is the one bound by which the search leaves work out.
    */
-  leastScore(members: ArrayLike<number>, parts: ArrayLike<number>): number {
+  leastScore(members: ArrayLike<number>, parts: ArrayLike<number>, unusual: number): number {
     const { table } = this;
     const { preferences: p, aims } = this.spec;
     let total = 0;
@@ -105,9 +105,17 @@ export class FastEvaluation {
       (p.peat * peat) / total +
       p.useUp * (1 - gone / total) +
       p.ingredients * (members.length - 1) * 0.1 +
-      (this.usual ? this.usual.cost(members, parts, total) : 0) +
+      unusual +
       this.rounded(piece ? penalty(largest, piece) : 0)
     );
+  }
+
+  /** What a recipe's habits add to its score: 0 where nothing is unusual or nobody asks. */
+  unusualCost(members: ArrayLike<number>, parts: ArrayLike<number>): number {
+    if (!this.usual) return 0;
+    let total = 0;
+    for (let i = 0; i < members.length; i++) total += parts[i]!;
+    return this.usual.cost(members, parts, total);
   }
 
   /** Where a recipe is chosen for itself small differences count for nothing; where it is to be like another, they do. */
@@ -119,9 +127,14 @@ export class FastEvaluation {
    * Computes and scores one recipe into `looked`.
    * @param members indices on the shelf, ascending, each once
    * @param parts of each member, above 0
+   * @param unusual what its habits add, where that is known already
    * @returns false when firming would leave no pores
    */
-  look(members: ArrayLike<number>, parts: ArrayLike<number>): boolean {
+  look(
+    members: ArrayLike<number>,
+    parts: ArrayLike<number>,
+    unusual = this.unusualCost(members, parts),
+  ): boolean {
     const { spec, looked, table } = this;
     const m = members.length;
     const shrinkage = shrinkageOf(table.packing, members, parts, this.solidsScratch);
@@ -258,7 +271,7 @@ export class FastEvaluation {
       windows += off;
       if (isMetWithin(value, low, high, aim)) met |= 1 << r;
     }
-    looked.unusual = this.usual ? this.usual.cost(members, parts, total) : 0;
+    looked.unusual = unusual;
     looked.score = this.rounded(windows) + looked.unusual;
     for (const wish of wishes) looked.score += wish;
     looked.met = met;

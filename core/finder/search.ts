@@ -201,14 +201,15 @@ export class Search {
     let set = 0;
     for (const member of members) set |= 1 << member;
     const known = this.perSet[set];
+    const unusual = fast.unusualCost(members, amounts);
     if (this.bounded && known) {
-      const least = fast.leastScore(members, amounts);
+      const least = fast.leastScore(members, amounts, unusual);
       if (least > this.best.worst && least > known.score + 1e-12) {
         this.counts.provedWorse++;
         return;
       }
     }
-    if (!fast.look(members, amounts)) {
+    if (!fast.look(members, amounts, unusual)) {
       this.counts.noPores++;
       return;
     }

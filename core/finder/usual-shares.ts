@@ -111,6 +111,9 @@ const TOLERANCE = 1e-9;
 export class UsualShares {
   readonly edges: readonly Edge[];
   private readonly members: Uint8Array[];
+  /** By material: the edges that count it. */
+  private readonly edgesOf: Uint8Array[];
+  private readonly shares: Float64Array;
   private readonly sand: Uint8Array;
   /** 0 for a base; else a number for each other kind. */
   private readonly group: Uint8Array;
@@ -122,6 +125,10 @@ export class UsualShares {
     this.edges = usualEdges(stage, vessel, shelf, habits);
     const of = (counts: Edge['counts']): Uint8Array => Uint8Array.from(shelf, (m) => (counts(m) ? 1 : 0));
     this.members = this.edges.map(({ counts }) => of(counts));
+    this.edgesOf = shelf.map((_, at) =>
+      Uint8Array.from(this.edges.flatMap((_, e) => (this.members[e]![at] === 1 ? [e] : []))),
+    );
+    this.shares = new Float64Array(this.edges.length);
     this.sand = of(isSand);
     const kinds = [...new Set(shelf.map((m) => m.family).filter((one) => !BASES.includes(one)))];
     this.group = Uint8Array.from(shelf, (m) => kinds.indexOf(m.family) + 1);
@@ -133,12 +140,15 @@ export class UsualShares {
 
   /** What a recipe's habits add to its score; 0 where nothing is unusual. @param total of the parts */
   cost(members: ArrayLike<number>, parts: ArrayLike<number>, total: number): number {
+    const { shares, edgesOf, edges } = this;
+    shares.fill(0);
+    for (let i = 0; i < members.length; i++) {
+      const counting = edgesOf[members[i]!]!;
+      for (let k = 0; k < counting.length; k++) shares[counting[k]!]! += parts[i]!;
+    }
     let cost = 0;
-    for (let e = 0; e < this.edges.length; e++) {
-      const counted = this.members[e]!;
-      let share = 0;
-      for (let i = 0; i < members.length; i++) share += counted[members[i]!]! * parts[i]!;
-      const beyond = share / total - this.edges[e]!.atMost;
+    for (let e = 0; e < shares.length; e++) {
+      const beyond = shares[e]! / total - edges[e]!.atMost;
       if (beyond > TOLERANCE) cost += COST * beyond;
     }
     return this.ledByNone(members, parts, total) ? cost + LAST : cost;

@@ -11,6 +11,9 @@ import { type LotStore } from '#server/lots/store';
 import { type Calendar } from '#server/nursery/calendar';
 import { type RecordStore } from '#server/record/store';
 
+/** Entries of the past told at once: one event for each would keep a page busy for seconds. */
+const BACKLOG = 2000;
+
 /** The record of a batch: read, added to, listened to. */
 export function recordRoutes(
   api: Api,
@@ -52,7 +55,11 @@ export function recordRoutes(
   api.serve('batchStream', ({ params, req, res }) => {
     const batch = batchOf(batches, params.id);
     const stream = openStream(req, res);
-    for (const entry of record.of(batch.id, lastSeen(req))) stream.send('entry', entry, entry.id);
+    const missed = record.of(batch.id, lastSeen(req));
+    for (let from = 0; from < missed.length; from += BACKLOG) {
+      const some = missed.slice(from, from + BACKLOG);
+      stream.send('entries', some, some.at(-1)!.id);
+    }
     stream.onEnd(record.listen(batch.id, (entry) => stream.send('entry', entry, entry.id)));
   });
 }

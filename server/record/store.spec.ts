@@ -129,8 +129,13 @@ describe('streams', () => {
     });
     await new Promise((done) => setTimeout(done, 100));
     await enter({ kind: 'note', text: 'fresh word' });
-    const ids = [...(await heard).matchAll(/^id: (\d+)$/gm)].map((m) => Number(m[1]));
-    expect(ids).toEqual([all.at(-2)!.id, all.at(-1)!.id, all.at(-1)!.id + 1]);
+    const said = [...(await heard).matchAll(/^id: (\d+)\nevent: (\w+)\ndata: (.*)$/gm)];
+    const [two, last] = [all.at(-2)!.id, all.at(-1)!.id];
+    expect(said.map(([, id, event]) => [Number(id), event])).toEqual([
+      [last, 'entries'],
+      [last + 1, 'entry'],
+    ]);
+    expect(JSON.parse(said[0]![3]!).map((entry: { id: number }) => entry.id)).toEqual([two, last]);
   });
 
   test('instruments are streamed', async () => {

@@ -93,9 +93,12 @@ export class Outbox {
     void this.forget(key);
   }
 
-  /** The stream brought it: it is there. */
-  arrived(key: string): void {
-    if (this.box().some((one) => one.key === key)) this.drop(key);
+  /** The stream brought them: they are there. */
+  arrived(keys: readonly string[]): void {
+    const box = this.box();
+    if (box.length === 0) return;
+    const there = new Set(keys);
+    for (const { key } of box) if (there.has(key)) this.drop(key);
   }
 
   /** Sends what waits, oldest first; tabs take turns. */

@@ -64,7 +64,10 @@ export class BatchRecord {
         this.open.set(is);
         if (is) void this.outbox.send();
       },
-      events: { entry: (data) => this.take(JSON.parse(data) as Entry) },
+      events: {
+        entries: (data) => this.take(...(JSON.parse(data) as Entry[])),
+        entry: (data) => this.take(JSON.parse(data) as Entry),
+      },
     });
   }
 
@@ -86,11 +89,11 @@ export class BatchRecord {
     return this.known().at(-1)?.id ?? 0;
   }
 
-  private take(entry: Entry): void {
-    this.outbox.arrived(entry.key);
-    if (this.there.has(entry.id)) return;
-    this.there.set(entry.id, entry);
-    this.arrivals.update((n) => n + 1);
+  private take(...entries: Entry[]): void {
+    const fresh = entries.filter((entry) => !this.there.has(entry.id));
+    this.outbox.arrived(entries.map((entry) => entry.key));
+    for (const entry of fresh) this.there.set(entry.id, entry);
+    if (fresh.length > 0) this.arrivals.update((n) => n + 1);
   }
 
   private close(): void {
