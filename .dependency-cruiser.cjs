@@ -40,7 +40,7 @@ module.exports = {
       ['spread', 'explain'],
       ['finder'],
       ['batch'],
-      ['season', 'water', 'money'],
+      ['package', 'season', 'water'],
     ]),
     // Inside web: the device and the server, then what is drawn, then the recipe at hand, then the places.
     ...layers('web/src/app', [['data'], ['ui'], ['bench'], PLACES]),

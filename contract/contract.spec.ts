@@ -7,7 +7,7 @@ import { amendments, materials } from '#testing/library';
 const csv = readFileSync('core/material/materials.csv', 'utf8');
 
 test('the starter tables are read whole', () => {
-  expect(materials).toHaveLength(24);
+  expect(materials).toHaveLength(31);
   expect(amendments).toHaveLength(36);
   expect(materials[0]).toMatchObject({
     id: 'peat-fine',
@@ -22,9 +22,9 @@ test('the starter tables are read whole', () => {
 test.each([
   [
     (line: string) => line.replace(',95,91.5,', ',95,194,'),
-    'line 2, totalPorosityPct: must be a number from 5 to 99.5, was 194',
+    'line 2, total_porosity_pct: must be a number from 5 to 99.5, was 194',
   ],
-  [(line: string) => line.replace(',95,91.5,', ',95,,'), 'line 2, totalPorosityPct'],
+  [(line: string) => line.replace(',95,91.5,', ',95,,'), 'line 2, total_porosity_pct'],
   [
     (line: string) => line.replace(',organic,', ',plastic,'),
     'line 2, make: must be one of organic, mineral, was "plastic"',

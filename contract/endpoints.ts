@@ -26,10 +26,13 @@ import { listQuerySchema } from '#contract/lists';
 import { mixVersionSchema, newMixSchema, newVersionSchema, renamedMixSchema } from '#contract/mixes';
 import {
   changedMaterialSchema,
+  changedProductSchema,
   changedVesselSchema,
   newMaterialSchema,
+  newProductSchema,
   newVesselSchema,
   ownMaterialSchema,
+  ownProductSchema,
   ownVesselSchema,
 } from '#contract/own';
 import { ownWindowsSchema } from '#contract/windows';
@@ -55,7 +58,19 @@ import {
   waterRequestSchema,
 } from '#contract/water';
 import { cardQuerySchema, labelsQuerySchema } from '#contract/print';
-import { entrySchema, lotSchema, lotTraceSchema, newEntrySchema, newLotSchema } from '#contract/record';
+import { entrySchema, newEntrySchema } from '#contract/record';
+import {
+  changedLotSchema,
+  learnedSchema,
+  lotSchema,
+  lotTraceSchema,
+  newLotSchema,
+  newMoveSchema,
+  newTestSchema,
+  stockLineSchema,
+  testAsideSchema,
+} from '#contract/lots';
+import { tableInSchema, tableSchema, takenSchema } from '#contract/tables';
 import { type EndpointName } from '#contract/routes';
 import {
   measureSchema,
@@ -217,6 +232,16 @@ export const endpoints = {
   lots: get('Purchases and heaps', z.array(lotSchema)),
   addLot: create('Enter a lot', newLotSchema, lotSchema),
   lotTrace: get('Where a lot went, and where that was used', lotTraceSchema),
+  changeLot: compute('Change what a lot is called, cost, or when it is ready', changedLotSchema, lotSchema),
+  addMove: create('More of a lot came, some was lost, or it was counted', newMoveSchema, lotSchema),
+  stock: get('What is left of everything, and how long it lasts', z.array(stockLineSchema)),
+  learned: get('What own tests make of a material', learnedSchema),
+  addTest: create('Enter a test of a material', newTestSchema, learnedSchema),
+  layTestAside: compute('Lay a test aside, or take it up again', testAsideSchema, learnedSchema),
+  keepProduct: create('Add a feed, lime or dry blend of your own', newProductSchema, ownProductSchema),
+  changeProduct: compute('Change one of your own', changedProductSchema, ownProductSchema),
+  tableOut: get('A table as CSV with units in its header', tableSchema),
+  tableIn: compute('Take rows of a table in: all of them or none', tableInSchema, takenSchema),
   shelf: get('What stands on the shelf, with prices', z.array(namedShelfLineSchema)),
   putShelfLine: compute(
     'Put a material on the shelf, price it or take it off',

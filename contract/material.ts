@@ -1,8 +1,21 @@
 import { z } from 'zod';
-import { num, oneOf, slug, text, yesNoOrBit } from '#contract/fields';
+import { amendmentSchema } from '#contract/amendment';
+import { list, num, oneOf, slug, text, yesNoOrBit } from '#contract/fields';
 import { families } from '#core/material/family';
-import { makes, roles, type MaterialRow } from '#core/material/material';
+import { learnables, makes, roles, type MaterialRow } from '#core/material/material';
 import { limits } from '#core/units/limits';
+
+const share = num([0, 1]);
+/** How wide the scatter of a figure is once own tests told, of the usual one. */
+const sureSchema = z.partialRecord(oneOf(learnables), num([0, 5]));
+const madeOfSchema = z.strictObject({ peat: share, coir: share, earthy: share });
+const carriedSchema = z.strictObject({ amendment: amendmentSchema, gPerL: num(limits.doseGPerL) });
+/** What a material may say of itself beside its figures. */
+export const besideFigures = {
+  sure: sureSchema.optional(),
+  madeOf: madeOfSchema.optional(),
+  carries: list(carriedSchema, [0, 30], 'feeds').optional(),
+};
 
 const physical = {
   dryBulkDensityGPerL: num([5, 2200]),
@@ -31,6 +44,7 @@ const physical = {
   clMgPerL: num([0, 10000]).default(0),
   drawdownMgNPerL: num([0, 1000]).default(0),
   doubt: num(limits.doubt).default(1),
+  ...besideFigures,
 };
 
 /** A whole row of the material table. */

@@ -1,7 +1,7 @@
 import { limits } from '#core/units/limits';
 import { z } from 'zod';
 import { list, num, numbers, oneOf } from '#contract/fields';
-import { type PackageUnit, packageUnits } from '#core/money/package';
+import { type PackageUnit, packageUnits } from '#core/package/package';
 
 const unit = oneOf(Object.keys(packageUnits) as [PackageUnit, ...PackageUnit[]]);
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { amendmentSchema } from '#contract/amendment';
 import { clientKey, text } from '#contract/fields';
 import { materialRowSchema } from '#contract/material';
 import { vesselKindSchema } from '#contract/vessel';
@@ -24,3 +25,13 @@ export const newVesselSchema = z.strictObject({
 export type NewVessel = z.output<typeof newVesselSchema>;
 export const changedVesselSchema = newVesselSchema.omit({ key: true });
 export const ownVesselSchema = vesselKindSchema.extend({ source: z.string() });
+
+/** A feed, lime or blend of the nursery's own, by its label. */
+export const newProductSchema = z.strictObject({
+  key: clientKey,
+  says: text(200),
+  row: amendmentSchema.omit({ id: true }).extend({ name }),
+});
+export type NewProduct = z.output<typeof newProductSchema>;
+export const changedProductSchema = newProductSchema.omit({ key: true });
+export const ownProductSchema = amendmentSchema.extend({ source: z.string() });

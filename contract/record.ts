@@ -10,6 +10,16 @@ const testSchema = z.strictObject({
   /** Numbers as they were read, and names of what was chosen. */
   values: z.record(text(40), z.union([num([-1e9, 1e9]), text(40)])),
 });
+const useSchema = z.strictObject({
+  kind: z.literal('use'),
+  what: text(120),
+  count: int(limits.usedCount),
+  on: day,
+  /** Vessel that was filled, by its id: what it takes is gone from the tub. */
+  vessel: text(60).optional(),
+  /** Lot that the empty vessels came of. */
+  lot: int([1, 1e9]).optional(),
+});
 const otherKinds = [
   z.strictObject({
     kind: z.literal('tick'),
@@ -18,14 +28,25 @@ const otherKinds = [
     done: yesNo,
   }),
   z.strictObject({ kind: z.literal('correction'), steps: list(text(300), [1, 20], 'steps') }),
-  z.strictObject({ kind: z.literal('lot'), item: text(60), lot: int([1, 1e9]) }),
-  z.strictObject({ kind: z.literal('use'), what: text(120), count: int(limits.usedCount), on: day }),
+  z.strictObject({
+    kind: z.literal('lot'),
+    item: text(60),
+    lot: int([1, 1e9]),
+    /** What came of this lot, in its unit; all that the batch takes where nothing is said. */
+    amount: num(limits.stock).optional(),
+    /** The lot that the rest came of, where this one ended. */
+    rest: int([1, 1e9]).optional(),
+  }),
+  /** So much mix is left in the tub, measured. */
+  z.strictObject({ kind: z.literal('left'), litres: num(limits.stock) }),
   z.strictObject({ kind: z.literal('note'), text: text(2000) }),
 ] as const;
-const error = 'must be an entry of kind tick, test, correction, lot, use or note';
+const error = 'must be an entry of kind tick, test, correction, lot, use, left or note';
 
 /** What can be entered on a batch. */
-export const entryDataSchema = z.discriminatedUnion('kind', [...otherKinds, testSchema], { error });
+export const entryDataSchema = z.discriminatedUnion('kind', [...otherKinds, useSchema, testSchema], {
+  error,
+});
 export type EntryData = z.output<typeof entryDataSchema>;
 
 export const newEntrySchema = z.strictObject({
@@ -62,7 +83,12 @@ const resultSchema = z.object({
 /** As it is kept: a test with what it came to. */
 export const keptDataSchema = z.discriminatedUnion(
   'kind',
-  [...otherKinds, testSchema.extend({ result: resultSchema.optional() })],
+  [
+    ...otherKinds,
+    // What the vessels took, reckoned on the day.
+    useSchema.extend({ litres: z.number().optional() }),
+    testSchema.extend({ result: resultSchema.optional() }),
+  ],
   { error },
 );
 export type KeptData = z.output<typeof keptDataSchema>;
@@ -96,29 +122,3 @@ export function readEntryData(stored: unknown, format: number): KeptData {
   ]);
   return keptDataSchema.parse({ ...data, values: Object.fromEntries(values) as object });
 }
-
-export const newLotSchema = z.strictObject({
-  key: clientKey,
-  item: text(60),
-  name: text(120),
-  receivedOn: day,
-  note,
-});
-
-export const lotSchema = z.object({
-  id: rowId,
-  /** Id of the material or product. */
-  item: z.string(),
-  name: z.string(),
-  receivedOn: day,
-  note: z.string(),
-});
-export type Lot = z.output<typeof lotSchema>;
-
-/** Forward: the batches that a lot went into, and what those were used for. */
-export const lotTraceSchema = z.object({
-  lot: lotSchema,
-  batches: z.array(z.object({ id: rowId, name: z.string(), madeOn: day })),
-  uses: z.array(entrySchema),
-});
-export type LotTrace = z.output<typeof lotTraceSchema>;

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { amendmentSchema } from '#contract/amendment';
 import { numbers, oneOf } from '#contract/fields';
 import { keptKitSchema } from '#contract/kit';
+import { besideFigures } from '#contract/material';
 import { recipeSchema, stageSchema } from '#contract/recipe';
 import { vesselKindSchema } from '#contract/vessel';
 import { type Step } from '#core/batch/step';
@@ -81,6 +82,7 @@ const materialSchema = numbers(
   crushes: z.boolean().default(false),
   living: z.boolean().default(false),
   doubt: z.number().default(1),
+  ...besideFigures,
 }) satisfies z.ZodType<Material>;
 
 /** What to do, in order. */

@@ -1,18 +1,19 @@
 import { z } from 'zod';
-import { int, num, slug, text } from '#contract/fields';
+import { int, num, slug, text, yesNo } from '#contract/fields';
 import { limits } from '#core/units/limits';
 import { type VesselKind } from '#core/vessel/tray';
 import { type Vessel } from '#core/vessel/vessel';
 
 const mm = num(limits.vesselMm);
 const headspaceMm = num(limits.headspaceMm).default(0);
+const walled = { depthMm: mm, headspaceMm, holes: yesNo.optional() };
 const pair = z.tuple([mm, mm], { error: `must be two numbers from ${limits.vesselMm.join(' to ')}` });
 
 export const vesselSchema = z.discriminatedUnion(
   'shape',
   [
-    z.strictObject({ shape: z.literal('round'), topMm: mm, baseMm: mm, depthMm: mm, headspaceMm }),
-    z.strictObject({ shape: z.literal('rect'), topMm: pair, baseMm: pair, depthMm: mm, headspaceMm }),
+    z.strictObject({ shape: z.literal('round'), topMm: mm, baseMm: mm, ...walled }),
+    z.strictObject({ shape: z.literal('rect'), topMm: pair, baseMm: pair, ...walled }),
     z.strictObject({ shape: z.literal('block'), edgeMm: pair, depthMm: mm }),
   ],
   { error: 'must be a vessel with a shape of round, rect or block' },
@@ -26,4 +27,9 @@ export const vesselKindSchema = z.strictObject({
   vessel: vesselSchema,
   perTray: int(limits.perTray),
   usualCompaction: num([0, limits.compactionPct[1] / 100]),
+  ownMix: yesNo.optional(),
+  footprintM2: num(limits.trayM2).optional(),
+  price: num(limits.price).optional(),
+  uses: int(limits.vesselUses).optional(),
+  minutesPerHundred: num(limits.labourMinutes).optional(),
 }) satisfies z.ZodType<VesselKind>;

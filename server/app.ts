@@ -33,6 +33,7 @@ import { recordRoutes } from '#server/record/routes';
 import { RecordStore } from '#server/record/store';
 import { shelfRoutes } from '#server/shelf/routes';
 import { ShelfStore } from '#server/shelf/store';
+import { tableRoutes } from '#server/tables/routes';
 import { todayRoutes } from '#server/today/routes';
 
 export interface AppParts {
@@ -88,6 +89,7 @@ function apiRoutes({
   const batches = new BatchStore(db);
   const record = new RecordStore(db);
   const lots = new LotStore(db);
+  const own = new OwnStore(db);
   const measures = new MeasureStore(db);
   const folder = new Folder(db);
   const calendar = new Calendar(folder, now);
@@ -96,11 +98,12 @@ function apiRoutes({
   api.serve('health', () => ({ ok: true as const }));
   api.serve('openapi', () => document);
   nurseryRoutes(api, folder, calendar, windows);
-  libraryRoutes(api, library, new OwnStore(db), now);
+  libraryRoutes(api, library, own, calendar, now);
+  tableRoutes(api, db, { library, own, lots, calendar, now });
   computeRoutes(api, library, heavy);
   mixRoutes(api, mixes, library, now);
   batchRoutes(api, batches, mixes, measures, library, windows, now);
-  recordRoutes(api, batches, record, lots, calendar, now);
+  recordRoutes(api, batches, record, lots, library, calendar, now);
   printRoutes(api, batches, measures, heavy);
   lotRoutes(api, lots, record, library, calendar, now);
   measureRoutes(api, measures, now);

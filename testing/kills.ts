@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { materialToRow } from '#core/material/material';
 import { vesselKinds } from '#core/vessel/kinds';
-import { materials } from '#testing/library';
+import { amendments, materials } from '#testing/library';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type EndpointName, routes } from '#contract/routes';
 import { type Served, serve } from '#testing/serve';
@@ -24,6 +24,7 @@ export interface Tally {
 
 const { id: _own, ...ownRow } = materialToRow(materials[0]!);
 const { id: _kind, ...ownKind } = vesselKinds[0]!;
+const { id: _product, ...ownProduct } = amendments[0]!;
 
 interface Create {
   endpoint: EndpointName;
@@ -81,6 +82,17 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
   await send('keepMaterial', '/materials', base({ says: 'like loam', row: { ...ownRow, name: 'Base' } }));
   await send('keepVessel', '/vessels', base({ kind: { ...ownKind, name: 'Base' } }));
   await send('keepMeasure', '/measures', { key: randomUUID(), name: 'Base', litres: 7 });
+  await send(
+    'keepProduct',
+    '/products',
+    base({ says: 'like lime', row: { ...ownProduct, name: 'Base product' } }),
+  );
+  await send('addLot', '/lots', base({ item: 'loam', name: 'Base', receivedOn: '2026-01-02', quantity: 5 }));
+  await send(
+    'addTest',
+    '/materials/loam/tests',
+    base({ on: '2026-01-02', values: { test: 'falls', falls: 1 } }),
+  );
 
   let litres = 0;
   const creates = (): Create[] => {
@@ -101,6 +113,11 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       one('keepMeasure', '/measures', 'measures', { name: 'Cup', litres: 0.25 }),
       one('keepMaterial', '/materials', 'items', { says: 'like loam', row: ownRow }),
       one('keepVessel', '/vessels', 'vessels', { kind: ownKind }),
+      one('keepProduct', '/products', 'items', { says: 'like lime', row: ownProduct }),
+      one('addMove', '/lots/1/moves', 'stock_moves', { kind: 'came', amount: 1, on: '2026-01-02' }),
+      one('addTest', '/materials/loam/tests', 'lot_tests', {
+        ...{ on: '2026-01-02', values: { test: 'falls', falls: 3 } },
+      }),
       one('addEntry', '/batches/1/entries', 'entries', entry),
     ];
   };
@@ -172,6 +189,39 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       }),
       read: `SELECT json_extract(row_json, '$.perTray') AS value FROM vessels WHERE id = 'own-base'`,
       value: (turn) => (turn === 0 ? ownKind.perTray : 1 + (turn % 1000)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'changeProduct', path: '/products/own-base-product' },
+        body: { says: `turn ${turn}`, row: { ...ownProduct, name: 'Base product' } },
+      }),
+      read: `SELECT source AS value FROM items WHERE id = 'own-base-product'`,
+      value: (turn) => (turn === 0 ? 'like lime' : `turn ${turn}`),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({ endpoint: 'changeLot', path: '/lots/1', body: { price: turn } }),
+      read: 'SELECT price AS value FROM lots WHERE id = 1',
+      value: (turn) => (turn === 0 ? null : turn),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({ endpoint: 'layTestAside', path: '/tests/1', body: { aside: turn % 2 === 1 } }),
+      read: 'SELECT aside AS value FROM lot_tests WHERE id = 1',
+      value: (turn) => turn % 2,
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      // Under the same name it is the same row, changed.
+      write: (turn) => ({
+        ...{ endpoint: 'tableIn', path: '/tables/vessels' },
+        body: {
+          csv: `name,noun,shape,top_mm,depth_mm,per_tray\nFrom a table,pot,round,90,80,${1 + (turn % 1000)}\n`,
+        },
+      }),
+      read: `SELECT json_extract(row_json, '$.perTray') AS value FROM vessels WHERE id = 'own-from-a-table'`,
+      value: (turn) => (turn === 0 ? undefined : 1 + (turn % 1000)),
       ...{ acknowledged: 0, begun: 0 },
     },
     away('measures', ['putAwayMeasure', 'restoreMeasure']),

@@ -1,4 +1,4 @@
-import { isCoir, isEarthy } from '#core/material/families';
+import { coirShareOf, earthyShareOf, peatShareOf } from '#core/material/families';
 import { type Material } from '#core/material/material';
 import { retentionOf, waterOf } from '#core/material/retention';
 import { packingTable } from '#core/mix/packing';
@@ -70,9 +70,9 @@ export class FastTable {
     this.largest = of((m) => m.maxParticleMm);
     this.water10 = of((m) => waterOf(m, 10 * suctionScale));
     this.water50 = of((m) => waterOf(m, 50 * suctionScale));
-    this.earthy = of((m) => (isEarthy(m) ? 1 : 0));
-    this.coir = of((m) => (isCoir(m) ? 1 : 0));
-    this.peat = of((m) => (m.peatFree ? 0 : 1));
+    this.earthy = of(earthyShareOf);
+    this.coir = of(coirShareOf);
+    this.peat = of(peatShareOf);
     this.cost = Float64Array.from(shelved, (s) =>
       checkRange('costPerL', s.costPerL ?? 0, ...limits.pricePerUnit),
     );

@@ -1,4 +1,5 @@
 import { BestOf, compareFound, type Found } from '#core/finder/best-of';
+import { peatShareOf } from '#core/material/families';
 import { gcd, spreadOut } from '#core/finder/parts';
 import { type FastEvaluation } from '#core/finder/fast-evaluation';
 import { limits } from '#core/units/limits';
@@ -67,7 +68,7 @@ export class Search {
   private readonly perSet: (Found | undefined)[];
   private readonly members: number[] = [];
   private readonly amounts: number[] = [];
-  private readonly peaty: boolean[];
+  private readonly peat: number[];
   private readonly bounded: boolean;
 
   /**
@@ -88,7 +89,7 @@ export class Search {
     this.best = new BestOf(keep);
     this.nearest = fast.scored.map(() => null);
     this.perSet = new Array<Found | undefined>(1 << this.n);
-    this.peaty = fast.spec.shelved.map((s) => !s.material.peatFree);
+    this.peat = fast.spec.shelved.map((s) => peatShareOf(s.material));
     this.bounded = Object.values(fast.spec.preferences).some((w) => w > 0);
   }
 
@@ -242,7 +243,7 @@ export class Search {
     let [peat, total] = [0, 0];
     for (let i = 0; i < this.members.length; i++) {
       total += this.amounts[i]!;
-      if (this.peaty[this.members[i]!]) peat += this.amounts[i]!;
+      peat += this.peat[this.members[i]!]! * this.amounts[i]!;
     }
     return peat / total;
   }

@@ -16,7 +16,7 @@ export interface Edge {
 
 const BASES: readonly Family[] = [
   ...(['peat', 'black-peat', 'coir', 'bark', 'wood'] as const),
-  ...(['compost', 'castings', 'leaf-mould', 'loam', 'spent-mix'] as const),
+  ...(['compost', 'castings', 'kitchen-compost', 'leaf-mould', 'loam', 'spent-mix'] as const),
   // Described by its figures alone: nobody can say that it is none.
   'other',
 ];
@@ -78,13 +78,27 @@ export function usualEdges(
     edge(
       'compost',
       'compost',
-      family('compost'),
+      family('compost', 'kitchen-compost'),
       seed ? 0.15 : 0.35,
       seed ? 'it is salty and alive' : 'no two heaps are alike, and it is salty',
     ),
     edge('castings', 'castings', family('castings'), 0.2, 'they close the pores and are salty'),
     edge('loam', 'loam', family('loam'), 0.6, 'it holds little air'),
     edge('wood', 'wood fibre', family('wood'), 0.4, 'it takes nitrogen and sinks in'),
+    edge(
+      'coffee',
+      'coffee grounds',
+      family('coffee'),
+      seed ? 0 : 0.1,
+      'they hold seed back and take nitrogen',
+    ),
+    edge(
+      'mulch',
+      'mulch',
+      family('mulch'),
+      litres > LARGE_POT_L ? 0.2 : 0,
+      'it is coarse and takes nitrogen',
+    ),
     edge('fresh-bark', 'fresh bark', isFreshBark, 0, 'it heats up and takes nitrogen'),
     ...(litres > LARGE_POT_L && shelf.some(isBark)
       ? [

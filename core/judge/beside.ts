@@ -1,5 +1,5 @@
 import { windowsOf } from '#core/judge/windows';
-import { demandMgPerPlant, WARM_HOUSE_C } from '#core/mix/feeding';
+import { demandMgPerPlant, WARM_HOUSE_C, feedsIn } from '#core/mix/feeding';
 import { type Evaluation, type MixInput, evaluateMix } from '#core/mix/evaluate';
 import { ecMSPerCm, MG_PER_MEQ_N } from '#core/mix/salts';
 import { releasedMgPerL } from '#core/mix/release';
@@ -31,14 +31,15 @@ export interface Beside {
  * 14 mg (nothing else of them is reckoned).
  */
 export function besides(input: MixInput, e: Evaluation): Beside[] {
-  const { composition, column, doses } = e;
+  const { composition, column } = e;
+  const feeds = feedsIn(e);
   const window = windowsOf(input);
   const own = e.readyNMgPerL;
-  const atOnce = releasedMgPerL(doses, 'n', 0, WARM_HOUSE_C);
+  const atOnce = releasedMgPerL(feeds, 'n', 0, WARM_HOUSE_C);
   let wanted = 0;
   const weeks = Array.from({ length: WEEKS + 1 }, (_, week) => {
     if (week > 0) wanted += demandMgPerPlant[input.stage][week - 1] ?? 0;
-    const slow = releasedMgPerL(doses, 'n', week, WARM_HOUSE_C) - atOnce;
+    const slow = releasedMgPerL(feeds, 'n', week, WARM_HOUSE_C) - atOnce;
     const change = slow - wanted / column.volumeL;
     const ec = e.ecSaturatedMSPerCm + ecMSPerCm(change / MG_PER_MEQ_N, composition.totalPorosity);
     return { week, n: Math.max(0, own + change), ec: Math.max(0, ec) };

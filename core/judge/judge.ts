@@ -26,6 +26,7 @@ import { lifting } from '#core/judge/flags/lifting';
 import { limeEyes } from '#core/judge/flags/lime-eyes';
 import { livingAtGermination } from '#core/judge/flags/living-at-germination';
 import { manureFood } from '#core/judge/flags/manure-food';
+import { notUnderSeed } from '#core/judge/flags/not-under-seed';
 import { nitrogenAhead } from '#core/judge/flags/nitrogen-ahead';
 import { oldVermiculite } from '#core/judge/flags/old-vermiculite';
 import { oxidiser } from '#core/judge/flags/oxidiser';
@@ -74,6 +75,7 @@ export const rules: readonly Rule[] = [
   limePellets,
   pressMoisture,
   livingAtGermination,
+  notUnderSeed,
   reusedMix,
   coirSalty,
   feedIdle,

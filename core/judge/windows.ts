@@ -1,5 +1,5 @@
 import { type Stage } from '#core/mix/stage';
-import { isCoir, isEarthy } from '#core/material/families';
+import { coirShareOf, earthyShareOf } from '#core/material/families';
 import { meanByShare } from '#core/mix/composition';
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { type WindowId } from '#core/mix/windows-asked';
@@ -102,8 +102,8 @@ export function phWindow({ stage, windows }: Asked, evaluation: Pick<Evaluation,
   if (windows?.ph) return windows.ph;
   const own = stageWindows[stage].ph;
   const { composition } = evaluation;
-  const earthy = meanByShare(composition, (m) => (isEarthy(m) ? 1 : 0));
-  const coir = meanByShare(composition, (m) => (isCoir(m) ? 1 : 0));
+  const earthy = meanByShare(composition, earthyShareOf);
+  const coir = meanByShare(composition, coirShareOf);
   return { low: phLowAt(own.low, earthy), high: phHighAt(own.high, earthy, coir), source: own.source };
 }
 

@@ -15,7 +15,7 @@ export const isVermiculite = of('vermiculite');
 export const isPerlite = of('perlite');
 export const isSpentMix = of('spent-mix');
 /** Comes from a heap: feeds, and rots on in a closed bag. */
-export const isCompost = of('compost', 'castings');
+export const isCompost = of('compost', 'castings', 'kitchen-compost');
 /** Sheds water once it is dry, and floats. */
 export const repelsWhenDry = of('peat', 'black-peat', 'coir', 'bark');
 /** Holds nutrients and buffers like soil: moves the pH window. */
@@ -23,6 +23,17 @@ export const isEarthy: Trait = (m) => m.role === 'food' || m.family === 'loam';
 /** Carries what was alive in the heap: weeds, moulds, Legionella. */
 export const isLiving: Trait = (m) => m.role === 'food' || m.family === 'leaf-mould';
 /** Sets ammonium and manganese free when it is heated too far. */
-export const releasesWhenHeated = of('compost', 'castings', 'loam', 'leaf-mould', 'spent-mix');
+export const releasesWhenHeated = of(
+  'compost',
+  'castings',
+  'kitchen-compost',
+  'loam',
+  'leaf-mould',
+  'spent-mix',
+);
+/** Peat, coir and what is like earth, by volume, 0–1: what the windows and the limits on peat look at. */
+export const peatShareOf = (m: Material): number => m.madeOf?.peat ?? (m.peatFree ? 0 : 1);
+export const coirShareOf = (m: Material): number => m.madeOf?.coir ?? (isCoir(m) ? 1 : 0);
+export const earthyShareOf = (m: Material): number => m.madeOf?.earthy ?? (isEarthy(m) ? 1 : 0);
 /** Binds too little to press alone. On the scale of cohesion, 0–1. */
 export const isLoose: Trait = (m) => m.cohesion < 0.4;

@@ -1,4 +1,5 @@
 import { type MaterialRow, materialFromRow, materialToRow } from '#core/material/material';
+import { withSalts } from '#core/material/salty';
 import { screened } from '#core/material/screened';
 import { type LimitName, limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
@@ -27,17 +28,6 @@ export const likeLimits: Record<Exclude<keyof LikeAnswers, 'living'>, LimitName>
 
 /** How much wider the band of a material is that is known only by its kin. Common practice, no source. */
 export const DOUBT_OF_KIN = 1.5;
-
-const IONS = [
-  'availableNMgPerL',
-  'availablePMgPerL',
-  'availableKMgPerL',
-  'availableCaMgPerL',
-  'availableMgMgPerL',
-  'nh4NMgPerL',
-  'naMgPerL',
-  'clMgPerL',
-] as const;
 
 /**
  * A material like another one, but for what is said of it.
@@ -69,10 +59,7 @@ export function likeThis(
   if (ph !== undefined) row.ph = ph;
   if (ec1to5MSPerCm !== undefined) {
     const water = (row.dryBulkDensityGPerL * row.moistureAsBoughtPctWb) / (100 - row.moistureAsBoughtPctWb);
-    const salts = ec1to5MSPerCm * 10 * (5 + water / 1000);
-    const times = kin.saltsMeqPerL > 0 ? salts / kin.saltsMeqPerL : 0;
-    row.saltsMeqPerL = salts;
-    for (const ion of IONS) row[ion] = kin[ion] * times;
+    Object.assign(row, withSalts(row, ec1to5MSPerCm * 10 * (5 + water / 1000)));
   }
   if (living !== undefined) row.living = living;
   row.doubt = DOUBT_OF_KIN;

@@ -1,3 +1,4 @@
+import { type Amendment } from '#core/material/amendment';
 import { type Family } from '#core/material/family';
 
 export const roles = ['water', 'air', 'weight', 'food'] as const;
@@ -58,6 +59,30 @@ export interface Material {
   living: boolean;
   /** How much wider than usual its figures scatter; 1 for what handbooks say. */
   doubt: number;
+  /** Where own tests tell better: how wide the scatter of a figure is, of the usual one; takes the place of `doubt`. */
+  sure?: Partial<Record<Learnable, number>> | undefined;
+  /** What it is made of where it is a mix; else all or nothing, by what the material is. */
+  madeOf?: MadeOf | undefined;
+  /** Slow feed that is in it already, g per litre of the loose heap. */
+  carries?: Carried[] | undefined;
+}
+
+/** Figures that own tests narrow, by what scatters. */
+export const learnables = ['density', 'poreSize', 'particle', 'buffer', 'phUnits', 'salts'] as const;
+export type Learnable = (typeof learnables)[number];
+
+/** A feed that came in with a material. */
+export interface Carried {
+  amendment: Amendment;
+  gPerL: number;
+}
+
+/** Shares of a mix by volume, 0–1. */
+export interface MadeOf {
+  peat: number;
+  coir: number;
+  /** Compost, loam and their like. */
+  earthy: number;
 }
 
 /** The same as it stands in the table, in files and on the wire: percentages, camelCase column names. */

@@ -1,4 +1,5 @@
 import { type Amendment } from '#core/material/amendment';
+import { peatShareOf } from '#core/material/families';
 import { type Stage } from '#core/mix/stage';
 import { compose, meanByShare, type Composition, type Part } from '#core/mix/composition';
 import {
@@ -69,6 +70,8 @@ export interface Evaluation {
   lime: Dose | null;
   /** All doses, the solved lime last. */
   doses: readonly Dose[];
+  /** Slow feed that came in with the parts, per litre of finished mix. */
+  carried: readonly Dose[];
   waterAt10Cm: number;
   waterAt100Cm: number;
   airAt10Cm: number;
@@ -151,13 +154,22 @@ export function evaluateMix(input: MixInput): Evaluation {
     readyNMgPerL: Math.max(0, elements.n - drawdownMgNPerL),
     largestParticleMm: Math.max(...composition.parts.map((p) => p.material.maxParticleMm)),
     cohesion: meanByShare(composition, (m) => m.cohesion),
-    peat: meanByShare(composition, (m) => (m.peatFree ? 0 : 1)),
+    carried: carriedIn(composition),
+    peat: meanByShare(composition, peatShareOf),
     airAfterDrydown: Math.min(totalPorosity, drained.air + easilyAvailableWater / 2),
     wetWeightG: column.volumeL * (composition.dryBulkDensityGPerL + 1000 * drained.water),
     availableWaterMl: Math.max(0, column.volumeL * 1000 * (drained.water - waterAt100Cm)),
     soakedFootMm: soakedFootMm(composition, column, drained),
   };
 }
+
+const carriedIn = ({ parts, shares, densification }: Composition): Dose[] =>
+  parts.flatMap(({ material }, i) =>
+    (material.carries ?? []).map(({ amendment, gPerL }) => ({
+      amendment,
+      gPerL: gPerL * shares[i]! * densification,
+    })),
+  );
 
 const pct = ([low, high]: Range): Range => [low / 100, high / 100];
 

@@ -1,5 +1,6 @@
 import { type Stage } from '#core/mix/stage';
 import { type Evaluation } from '#core/mix/evaluate';
+import { type Dose } from '#core/mix/ph';
 import { releasedMgPerL } from '#core/mix/release';
 import { volumeL, type Vessel } from '#core/vessel/vessel';
 
@@ -16,6 +17,9 @@ export const demandMgPerPlant: Record<Stage, readonly number[]> = {
 
 /** Share of nitrogen set free that the roots get before watering takes it. Common practice, no source. */
 const TAKEN_UP = 0.7;
+
+/** Every feed that is in it, dosed or come with a part. */
+export const feedsIn = ({ doses, carried }: Evaluation): Dose[] => [...doses, ...carried];
 
 /** A warm house, °C: what feeds are reckoned at where nobody says. Common practice, no source. */
 export const WARM_HOUSE_C = 20;
@@ -52,7 +56,7 @@ export function feedingOf(
   let taken = 0;
   const weeks = demand.map((mg, i) => {
     taken += mg;
-    const free = fromMaterials + releasedMgPerL(evaluation.doses, 'n', i + 1, celsius);
+    const free = fromMaterials + releasedMgPerL(feedsIn(evaluation), 'n', i + 1, celsius);
     return { week: i + 1, supplyMg: litres * free * TAKEN_UP, demandMg: taken };
   });
   return { weeks, shortFromWeek: weeks.find((w) => w.demandMg > w.supplyMg)?.week ?? null };

@@ -3,7 +3,7 @@ import { type Dose } from '#core/mix/ph';
 import { checkRange } from '#core/units/check';
 
 /** Rates double with every 10 °C (Q10 = 2). */
-const q10 = (celsius: number, at: number): number => 2 ** ((celsius - at) / 10);
+export const q10 = (celsius: number, at: number): number => 2 ** ((celsius - at) / 10);
 
 export type Nutrient = 'n' | 'p' | 'k';
 

@@ -8,6 +8,8 @@ export const edgeIds = [
   'castings',
   'loam',
   'wood',
+  'coffee',
+  'mulch',
   'fresh-bark',
   'peat-and-coir',
 ] as const;

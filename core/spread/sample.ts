@@ -1,5 +1,5 @@
 import { readingsOf, type Reading, type ReadingId } from '#core/judge/readings';
-import { type Material } from '#core/material/material';
+import { type Learnable, type Material } from '#core/material/material';
 import { adoptCurve, retentionOf } from '#core/material/retention';
 import { FIRMING_EXPONENT, MOST_COMPACTION } from '#core/mix/composition';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
@@ -246,23 +246,25 @@ function doubted(spreads: Spreads, doubt: number): Spreads {
 /** A material a little off its typical figures. Its curve is the typical one, moved: no new fit for each draw. */
 function scattered(m: Material, usual: Spreads, world: World, jarTested: boolean): Material {
   const spreads = doubted(usual, m.doubt);
+  const of = (name: Learnable): number =>
+    m.sure?.[name] === undefined ? spreads[name] : usual[name] * m.sure[name];
   const totalPorosity = Math.min(
     0.99,
     Math.max(0.1, m.totalPorosity + spreads.porosityPoints * world.scatter(`porosity/${m.id}`)),
   );
-  const salts = world.relative(`salts/${m.id}`, spreads.salts);
-  const particle = world.relative(`particle/${m.id}`, spreads.particle);
+  const salts = world.relative(`salts/${m.id}`, of('salts'));
+  const particle = world.relative(`particle/${m.id}`, of('particle'));
   const other: Material = {
     ...m,
     totalPorosity,
-    dryBulkDensityGPerL: m.dryBulkDensityGPerL * world.relative(`density/${m.id}`, spreads.density),
+    dryBulkDensityGPerL: m.dryBulkDensityGPerL * world.relative(`density/${m.id}`, of('density')),
     particleMm: m.particleMm * particle,
     bufferMeqPerLPerPh:
-      m.bufferMeqPerLPerPh * (jarTested ? 1 : world.relative(`buffer/${m.id}`, spreads.buffer)),
+      m.bufferMeqPerLPerPh * (jarTested ? 1 : world.relative(`buffer/${m.id}`, of('buffer'))),
     carbonateMeqPerL: m.carbonateMeqPerL
       ? m.carbonateMeqPerL * Math.exp(spreads.carbonate * world.scatter(`carbonate/${m.id}`))
       : 0,
-    ph: m.ph + (jarTested ? 0 : spreads.phUnits * world.scatter(`ph/${m.id}`)),
+    ph: m.ph + (jarTested ? 0 : of('phUnits') * world.scatter(`ph/${m.id}`)),
     saltsMeqPerL: m.saltsMeqPerL * salts,
     availableNMgPerL: m.availableNMgPerL * salts,
   };
@@ -271,7 +273,7 @@ function scattered(m: Material, usual: Spreads, world: World, jarTested: boolean
     ...curve,
     thetaS: totalPorosity,
     thetaR: Math.min(curve.thetaR, totalPorosity),
-    alphaPerCm: curve.alphaPerCm * Math.exp(spreads.poreSize * world.scatter(`pores/${m.id}`)),
+    alphaPerCm: curve.alphaPerCm * Math.exp(of('poreSize') * world.scatter(`pores/${m.id}`)),
     airEntryCm: curve.airEntryCm
       ? curve.airEntryCm * Math.exp(spreads.airEntry * world.scatter(`entry/${m.id}`))
       : 0,

@@ -13,6 +13,15 @@ export interface VesselKind {
   perTray: number;
   /** Firming it usually gets, fraction of volume lost: 0 tapped, 0.25 pressed (common practice, no source). */
   usualCompaction: number;
+  /** A pressed disc or plug that is its own mix: nothing goes in. */
+  ownMix?: boolean | undefined;
+  /** What one tray, set or single vessel stands on, m². */
+  footprintM2?: number | undefined;
+  /** Of one tray, set or single vessel, in the nursery's money, and how often it is used. */
+  price?: number | undefined;
+  uses?: number | undefined;
+  /** Minutes to fill, or press, a hundred single vessels. */
+  minutesPerHundred?: number | undefined;
 }
 
 /**

@@ -6,9 +6,16 @@ import { checkRange } from '#core/units/check';
  * A block has no walls: it stands on its base, open on top and four sides.
  */
 export type Vessel =
-  | { shape: 'round'; topMm: number; baseMm: number; depthMm: number; headspaceMm: number }
-  | { shape: 'rect'; topMm: [number, number]; baseMm: [number, number]; depthMm: number; headspaceMm: number }
+  | ({ shape: 'round'; topMm: number; baseMm: number } & Walled)
+  | ({ shape: 'rect'; topMm: [number, number]; baseMm: [number, number] } & Walled)
   | { shape: 'block'; edgeMm: [number, number]; depthMm: number };
+
+interface Walled {
+  depthMm: number;
+  headspaceMm: number;
+  /** False where no water can leave at the foot. */
+  holes?: boolean | undefined;
+}
 
 const [SMALLEST_MM] = limits.vesselMm;
 

@@ -1,6 +1,7 @@
 import { type Evaluation, evaluateMix, type MixInput } from '#core/mix/evaluate';
 import { demandMgPerPlant } from '#core/mix/feeding';
 import { limedMeqPerL, phAfter } from '#core/mix/ph';
+import { feedsIn } from '#core/mix/feeding';
 import { releasedMgPerL } from '#core/mix/release';
 import { MEQ_PER_MS, MG_PER_MEQ_N } from '#core/mix/salts';
 import { MG_CACO3_PER_MEQ } from '#core/water/alkalinity';
@@ -157,7 +158,7 @@ class Vessel {
   }
 
   private slow(day: number): number {
-    return releasedMgPerL(this.e.doses, 'n', day / 7, this.keeping.weather.tempC) * this.litres;
+    return releasedMgPerL(feedsIn(this.e), 'n', day / 7, this.keeping.weather.tempC) * this.litres;
   }
 
   feedSlowly(day: number): void {

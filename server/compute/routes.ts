@@ -1,5 +1,5 @@
-import { makeOrBuy } from '#core/money/make-or-buy';
-import { openPackage } from '#core/money/package';
+import { makeOrBuy } from '#core/package/make-or-buy';
+import { openPackage } from '#core/package/package';
 import { planSeason } from '#core/season/plan';
 import { compareCounts } from '#core/stats/compare';
 import { learn } from '#core/stats/learn';

@@ -1,5 +1,6 @@
 import { addDays, parseISO } from 'date-fns';
 import { type Batch } from '#contract/batches';
+import { type NewLot } from '#contract/lots';
 import { type EntryData } from '#contract/record';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
@@ -11,6 +12,8 @@ import { BatchStore } from '#server/batches/store';
 import { Folder } from '#server/database/folder';
 import { type Db } from '#server/database/db';
 import { demoBatches, demoLots, demoMixes, demoRecords, demoShelf } from '#server/demo/nursery';
+import { demoAmounts, demoStock, demoTests } from '#server/demo/stock';
+import { LearnedStore } from '#server/library/learned';
 import { LibraryStore } from '#server/library/store';
 import { LotStore } from '#server/lots/store';
 import { MixStore } from '#server/mixes/store';
@@ -23,7 +26,7 @@ const keyOf = (kind: string, n: number): string =>
 const batchKey = (index: number): string => keyOf('8000', index);
 
 /** What the demo is made of, in the order in which it grew. A demo folder gets the steps that it has not had. */
-const steps: readonly ((db: Db, now: Date) => void)[] = [mixesAndBatches, shelf, lotsAndRecords];
+const steps: readonly ((db: Db, now: Date) => void)[] = [mixesAndBatches, shelf, lotsAndRecords, stock];
 
 /**
  * Fills an empty data folder with the made-up nursery, and brings an older demo folder up to date. Any other folder
@@ -87,14 +90,8 @@ function lotsAndRecords(db: Db, now: Date): void {
   const filled = first ? addDays(parseISO(first.madeOn), demoBatches[0]!.daysAgo) : now;
   const lotOf = new Map(
     demoLots.map(([item, name, daysAgo], i) => {
-      const lot = {
-        key: keyOf('b000', i),
-        item,
-        name,
-        receivedOn: daysAfter(dayIn(filled, 'UTC'), -daysAgo),
-        note: '',
-      };
-      return [item, lots.add(lot, startOf(filled)).id];
+      const receivedOn = daysAfter(dayIn(filled, 'UTC'), -daysAgo);
+      return [item, lots.add(lotOfDemo(keyOf('b000', i), item, name, receivedOn), startOf(filled)).id];
     }),
   );
   let written = 0;
@@ -103,9 +100,48 @@ function lotsAndRecords(db: Db, now: Date): void {
     if (!told) continue;
     for (const data of recordOf(batch, lotOf, told)) {
       const result = data.kind === 'test' && runBenchTest(data.test, data.values, batch.snapshot.context);
-      record.add(batch.id, keyOf('9000', written++), { ...data, ...(result && { result }) }, batch.createdAt);
+      record.add(
+        ...([
+          batch.id,
+          keyOf('9000', written++),
+          { ...data, ...(result && { result }) },
+          batch.createdAt,
+        ] as const),
+        ({ id, subject }) => lots.noteTakes({ id, subject, day: batch.madeOn }, batch, data),
+      );
     }
   }
+}
+
+const lotOfDemo = (key: string, item: string, name: string, receivedOn: string): NewLot => ({
+  ...{ key, kind: 'material', item, name, receivedOn, note: '' },
+  ...{ quantity: null, price: null, readyOn: null, from: null, seed: null },
+});
+
+/** How much of everything came and what it cost; seed, empty trays, a heap that rests, and tests of the compost. */
+function stock(db: Db, now: Date): void {
+  const lots = new LotStore(db);
+  const learned = new LearnedStore(db);
+  const today = dayIn(now, new Folder(db).timeZone);
+  const priced = db.prepare(
+    'UPDATE lots SET quantity = ?, price = ?, kind = ? WHERE key = ? AND quantity IS NULL',
+  );
+  demoLots.forEach(([item], i) => {
+    const told = demoAmounts[item];
+    if (told) priced.run(told.quantity, told.price, told.kind ?? 'material', keyOf('b000', i));
+  });
+  demoStock.forEach(({ daysAgo, readyInDays, ...lot }, i) => {
+    const readyOn = readyInDays === undefined ? null : daysAfter(today, readyInDays);
+    const base = lotOfDemo(keyOf('b100', i), lot.item, lot.name, daysAfter(today, -daysAgo));
+    lots.add({ ...base, ...lot, readyOn }, startOf(now));
+  });
+  demoTests.forEach(({ item, daysAgo, values }, i) =>
+    learned.add(
+      item,
+      { key: keyOf('b200', i), lot: null, on: daysAfter(today, -daysAgo), values },
+      startOf(now),
+    ),
+  );
 }
 
 /** What was written down on a batch: lots, ticks of all steps but the last ones, tests, and what it was used for. */

@@ -32,7 +32,11 @@ beforeAll(async () => {
 
 /** A real address for a path of the document. */
 const real = (path: string): string =>
-  path.replace('{instrument}', 'scale').replace('{id}', '1').replace('{material}', 'loam');
+  path
+    .replace('{instrument}', 'scale')
+    .replace('{id}', '1')
+    .replace('{material}', 'loam')
+    .replace('{table}', 'lots');
 
 test('everything that it tells of is there', async () => {
   const told: string[] = [];

@@ -1,7 +1,8 @@
+import { type Amendment } from '#core/material/amendment';
 import { type MaterialRow, materialFromRow } from '#core/material/material';
 import { checkVessel } from '#core/vessel/vessel';
 import { type VesselKind } from '#core/vessel/tray';
-import { type NewMaterial, type NewVessel } from '#contract/own';
+import { type NewMaterial, type NewProduct, type NewVessel } from '#contract/own';
 import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { type Db } from '#server/database/db';
 import { ROW_FORMAT } from '#server/library/store';
@@ -21,8 +22,10 @@ const slugOf = (name: string): string =>
 /** What the nursery added to the library. */
 export class OwnStore {
   private readonly insertMaterial;
+  private readonly insertProduct;
   private readonly insertVessel;
   private readonly updateMaterial;
+  private readonly updateProduct;
   private readonly updateVessel;
 
   constructor(private readonly db: Db) {
@@ -33,16 +36,21 @@ export class OwnStore {
          -- On the shelf, unless that is full.
          (SELECT count(*) < ${MOST_ON_SHELF} FROM items WHERE kind = 'material' AND here = 1), @now)`,
     );
+    this.insertProduct = db.prepare(
+      `INSERT INTO items (id, key, kind, format, row_json, source, origin, position, price_per)
+       VALUES (@id, @key, 'product', ${ROW_FORMAT}, @json, @source, 'user', ${position('items')}, 'kg')`,
+    );
     this.insertVessel = db.prepare(
       `INSERT INTO vessels (id, key, format, row_json, source, origin, position)
        VALUES (@id, @key, ${ROW_FORMAT}, @json, @source, 'user', ${position('vessels')})`,
     );
-    const update = (table: Table) =>
+    const update = (table: Table, kind = '') =>
       db.prepare(
         `UPDATE ${table} SET row_json = @json, source = @source, format = ${ROW_FORMAT}
-         WHERE id = @id AND origin = 'user'`,
+         WHERE id = @id AND origin = 'user' ${kind}`,
       );
-    this.updateMaterial = update('items');
+    this.updateMaterial = update('items', `AND kind = 'material'`);
+    this.updateProduct = update('items', `AND kind = 'product'`);
     this.updateVessel = update('vessels');
   }
 
@@ -73,6 +81,22 @@ export class OwnStore {
     const made = { ...row, id };
     materialFromRow(made);
     const { changes } = this.updateMaterial.run({ id, json: JSON.stringify(made), source: says });
+    return changes === 1 ? { ...made, source: says } : null;
+  }
+
+  addProduct({ key, says, row }: NewProduct): Sourced<Amendment> {
+    return this.db
+      .transaction(() => {
+        const made = { ...row, id: this.freeId('items', row.name) };
+        this.insertProduct.run({ id: made.id, key, json: JSON.stringify(made), source: says });
+        return { ...made, source: says };
+      })
+      .immediate();
+  }
+
+  changeProduct(id: string, { says, row }: Omit<NewProduct, 'key'>): Sourced<Amendment> | null {
+    const made = { ...row, id };
+    const { changes } = this.updateProduct.run({ id, json: JSON.stringify(made), source: says });
     return changes === 1 ? { ...made, source: says } : null;
   }
 

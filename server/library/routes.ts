@@ -1,10 +1,21 @@
-import { ownMaterialSchema, ownVesselSchema } from '#contract/own';
+import { ownMaterialSchema, ownProductSchema, ownVesselSchema } from '#contract/own';
 import { notFound } from '#server/http/problem';
 import { Again, type Api } from '#server/http/serve';
 import { type OwnStore } from '#server/library/own';
+import { resolved } from '#server/library/learned';
 import { type LibraryStore } from '#server/library/store';
+import { type Calendar } from '#server/nursery/calendar';
+import { learnMaterial } from '#core/spread/learn-material';
+import { materialFromRow } from '#core/material/material';
+import { type LearnedAnswer } from '#contract/lots';
 
-export function libraryRoutes(api: Api, library: LibraryStore, own: OwnStore, now: () => Date): void {
+export function libraryRoutes(
+  api: Api,
+  library: LibraryStore,
+  own: OwnStore,
+  calendar: Calendar,
+  now: () => Date,
+): void {
   api.serve('library', () => library.rows());
   const noted = <T>(made: T): T => {
     library.changed();
@@ -20,6 +31,17 @@ export function libraryRoutes(api: Api, library: LibraryStore, own: OwnStore, no
     if (!changed) throw notFound('material of your own', params.material);
     return noted(changed);
   });
+  api.serve('keepProduct', ({ body }) => {
+    const known = own.known('items', body.key);
+    if (known) return new Again(ownProductSchema.parse(known));
+    return noted(own.addProduct(body));
+  });
+  api.serve('changeProduct', ({ params, body }) => {
+    const changed = own.changeProduct(params.product, body);
+    if (!changed) throw notFound('product of your own', params.product);
+    return noted(changed);
+  });
+  learnedRoutes(api, library, noted, calendar, now);
   api.serve('keepVessel', ({ body }) => {
     const known = own.known('vessels', body.key);
     if (known) return new Again(ownVesselSchema.parse(known));
@@ -29,5 +51,48 @@ export function libraryRoutes(api: Api, library: LibraryStore, own: OwnStore, no
     const changed = own.changeVessel(params.vessel, body.kind);
     if (!changed) throw notFound('vessel of your own', params.vessel);
     return noted(changed);
+  });
+}
+
+/** Own tests of materials, and what they make of the book. */
+function learnedRoutes(
+  api: Api,
+  library: LibraryStore,
+  noted: <T>(made: T) => T,
+  calendar: Calendar,
+  now: () => Date,
+): void {
+  const { learned } = library;
+  const bookOf = (id: string) => {
+    const row = library.book().materials.find((one) => one.id === id);
+    if (!row) throw notFound('material', id);
+    const { source: _, own: __, ...bare } = row;
+    return materialFromRow(bare);
+  };
+  const answer = (item: string): LearnedAnswer => ({
+    tests: learned.testsOf(item),
+    figures: learned.learn(bookOf(item), library.library()).figures,
+  });
+  api.serve('learned', ({ params }) => answer(params.material));
+  api.serve('addTest', ({ params: { material }, body }) => {
+    const known = learned.known(body.key);
+    if (known !== null) return new Again(answer(known));
+    calendar.notLaterThanToday('on', body.on);
+    // With all that was tested before: what cannot be together is refused as well.
+    const before = learned.testsOf(material).filter((one) => !one.aside);
+    learnMaterial(
+      bookOf(material),
+      [...before.map((one) => one.values), body.values].map((one) => resolved(one, library.library())),
+    );
+    learned.add(material, body, now().toISOString());
+    noted(null);
+    return answer(material);
+  });
+  api.serve('layTestAside', ({ params: { id }, body }) => {
+    const item = learned.itemOf(id);
+    if (item === null) throw notFound('test', id);
+    learned.lay(id, body.aside);
+    noted(null);
+    return answer(item);
   });
 }

@@ -11,6 +11,7 @@ import { materialFromRow, materialToRow, type Material, type MaterialRow } from 
 import { libraryOf, type Library } from '#core/recipe/library';
 import { vesselKinds } from '#core/vessel/kinds';
 import { type Db } from '#server/database/db';
+import { LearnedStore } from '#server/library/learned';
 import { root } from '#server/root';
 
 const TABLES = join(root, 'core', 'material');
@@ -31,9 +32,11 @@ interface Row {
 export class LibraryStore {
   private readonly items;
   private readonly vessels;
-  private known: Library | null = null;
+  private known: { rows: LibraryAnswer; library: Library } | null = null;
+  readonly learned: LearnedStore;
 
   constructor(private readonly db: Db) {
+    this.learned = new LearnedStore(db);
     this.items = db.prepare<[string], Row>(
       'SELECT row_json, format, source, origin FROM items WHERE kind = ? ORDER BY position, id',
     );
@@ -76,8 +79,13 @@ export class LibraryStore {
     this.known = null;
   }
 
-  /** As it stands, in shelf order. */
+  /** As it stands, in shelf order, moved by the nursery's own tests. */
   rows(): LibraryAnswer {
+    return this.read().rows;
+  }
+
+  /** Materials, products and vessels as the book has them, own ones included. */
+  book(): LibraryAnswer {
     return {
       materials: this.items.all('material').map((row) => ({ ...readMaterial(row), ...from(row) })),
       amendments: this.items.all('product').map((row) => ({ ...readProduct(row), ...from(row) })),
@@ -89,19 +97,29 @@ export class LibraryStore {
 
   /** For computing, read once: the fitted curves hang on to its objects. */
   library(): Library {
-    if (!this.known) {
-      const { materials, amendments, vessels } = this.rows();
-      const bare = <T extends ReturnType<typeof from>>({
-        source,
-        own,
-        ...row
-      }: T): Omit<T, 'source' | 'own'> => row;
-      this.known = libraryOf(
-        materials.map((m) => materialFromRow(bare(m))),
-        amendments.map(bare),
-        vessels.map(bare),
-      );
-    }
+    return this.read().library;
+  }
+
+  private read(): { rows: LibraryAnswer; library: Library } {
+    if (this.known) return this.known;
+    const book = this.book();
+    const bare = <T extends ReturnType<typeof from>>({ source, own, ...row }: T): Omit<T, 'source' | 'own'> =>
+      row;
+    const named = libraryOf([], book.amendments.map(bare), book.vessels.map(bare));
+    const tested = new Set(this.learned.items());
+    const materials = book.materials.map((row) => {
+      if (!tested.has(row.id)) return row;
+      const { material, figures } = this.learned.learn(materialFromRow(bare(row)), named);
+      const tests = figures.reduce((sum, one) => sum + one.tests, 0);
+      const told = `${row.source}; moved by ${tests} of your own tests`;
+      return { ...materialToRow(material), source: told, own: row.own };
+    });
+    const library = libraryOf(
+      materials.map((m) => materialFromRow(bare(m))),
+      book.amendments.map(bare),
+      book.vessels.map(bare),
+    );
+    this.known = { rows: { ...book, materials }, library };
     return this.known;
   }
 }

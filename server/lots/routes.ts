@@ -1,7 +1,9 @@
 import { notFound } from '#server/http/problem';
 import { Again, type Api } from '#server/http/serve';
 import { type LibraryStore } from '#server/library/store';
+import { type NewLot } from '#contract/lots';
 import { type LotStore } from '#server/lots/store';
+import { stockLines } from '#server/lots/stock';
 import { type Calendar } from '#server/nursery/calendar';
 import { type RecordStore } from '#server/record/store';
 
@@ -14,19 +16,46 @@ export function lotRoutes(
   now: () => Date,
 ): void {
   api.serve('lots', () => lots.all());
+  api.serve('stock', () => stockLines(lots, calendar.today()));
   api.serve('addLot', ({ body }) => {
     const known = lots.byKey(body.key);
     if (known) return new Again(known);
-    const { materials, amendments } = library.library();
-    if (!materials.has(body.item) && !amendments.has(body.item))
-      throw notFound('material or product', body.item);
     calendar.notLaterThanToday('receivedOn', body.receivedOn);
-    return lots.add(body, now().toISOString());
+    return lots.add({ ...body, kind: kindOf(library, body) }, now().toISOString());
+  });
+  api.serve('changeLot', ({ params: { id }, body }) => {
+    const changed = lots.change(id, body);
+    if (!changed) throw notFound('lot', id);
+    return changed;
+  });
+  api.serve('addMove', ({ params: { id }, body }) => {
+    const known = lots.moveKnown(body.key);
+    if (known !== null) return new Again(lots.one(known)!);
+    if (!lots.one(id)) throw notFound('lot', id);
+    calendar.notLaterThanToday('on', body.on);
+    return lots.addMove(id, body, now().toISOString());
   });
   api.serve('lotTrace', ({ params: { id } }) => {
     const lot = lots.one(id);
     if (!lot) throw notFound('lot', id);
-    const batches = record.batchesOfLot(id);
-    return { lot, batches, uses: record.usesOf(batches.map((b) => b.id)) };
+    const amounts = new Map(lots.takers(id).map((one) => [one.id, one]));
+    // A batch that named the lot and took nothing of it is told as well.
+    for (const one of record.batchesOfLot(id))
+      if (!amounts.has(one.id)) amounts.set(one.id, { ...one, amount: 0 });
+    const batches = [...amounts.values()];
+    return { lot, batches, uses: record.usesOf(batches.map((b) => b.id)), moves: lots.moves(id) };
   });
+}
+
+/** A lot of something that is in the library; seed is whatever it is called. @throws Problem 404 */
+function kindOf(store: LibraryStore, { kind, item }: NewLot): NewLot['kind'] {
+  const { materials, amendments, vessels } = store.library();
+  if (kind === 'seed') return kind;
+  if (kind === 'vessel') {
+    if (vessels.has(item)) return kind;
+    throw notFound('vessel', item);
+  }
+  if (materials.has(item)) return 'material';
+  if (amendments.has(item)) return 'product';
+  throw notFound('material or product', item);
 }

@@ -1,13 +1,16 @@
 import { type Batch } from '#contract/batches';
-import { type EntryData } from '#contract/record';
+import { type EntryData, type KeptData } from '#contract/record';
+import { lookUp } from '#core/recipe/library';
 import { OutOfRange } from '#core/units/check';
+import { volumeL } from '#core/vessel/vessel';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { batchOf } from '#server/batches/routes';
 import { type BatchStore } from '#server/batches/store';
 import { notFound, Problem } from '#server/http/problem';
 import { Again, type Api } from '#server/http/serve';
 import { lastSeen, openStream } from '#server/http/stream';
-import { type LotStore } from '#server/lots/store';
+import { type LibraryStore } from '#server/library/store';
+import { type LotStore, plannedOf } from '#server/lots/store';
 import { type Calendar } from '#server/nursery/calendar';
 import { type RecordStore } from '#server/record/store';
 
@@ -20,6 +23,7 @@ export function recordRoutes(
   batches: BatchStore,
   record: RecordStore,
   lots: LotStore,
+  library: LibraryStore,
   calendar: Calendar,
   now: () => Date,
 ): void {
@@ -39,18 +43,17 @@ export function recordRoutes(
     if (known) return new Again(known);
     if (batches.isAway(batch.id))
       throw new Problem(410, 'Put away', 'this batch is put away: bring it back first', []);
-    checkEntry(data, batch, lots, calendar);
-    const kept =
-      data.kind === 'test'
-        ? { ...data, result: runBenchTest(data.test, data.values, batch.snapshot.context) }
-        : data;
+    checkEntry(data, batch, lots, library, calendar);
+    const kept = keptOf(data, batch, library);
     const theirs = record.unseen(batch.id, data, seen, own);
     if (theirs) {
       throw new Problem(409, 'Somebody else wrote here', 'another device entered something else meanwhile', [
         { path: theirs.subject, value: theirs.data, allowed: 'look at it, then enter yours again' },
       ]);
     }
-    return record.add(batch.id, key, kept, now().toISOString());
+    return record.add(batch.id, key, kept, now().toISOString(), ({ id, subject }) =>
+      lots.noteTakes({ id, subject, day: calendar.today() }, batch, data),
+    );
   });
   api.serve('batchStream', ({ params, req, res }) => {
     const batch = batchOf(batches, params.id);
@@ -64,9 +67,36 @@ export function recordRoutes(
   });
 }
 
+/** As it is kept: with what a test came to, and what filled vessels took. */
+function keptOf(data: EntryData, { snapshot }: Batch, library: LibraryStore): KeptData {
+  if (data.kind === 'test')
+    return { ...data, result: runBenchTest(data.test, data.values, snapshot.context) };
+  if (data.kind !== 'use' || data.vessel === undefined) return data;
+  const kind =
+    data.vessel === snapshot.vessel.id
+      ? snapshot.vessel
+      : lookUp(library.library().vessels, data.vessel, 'data.vessel');
+  return { ...data, litres: data.count * volumeL(kind.vessel) };
+}
+
 /** Whether what an entry names is there. @throws OutOfRange or Problem 404 */
-function checkEntry(data: EntryData, { snapshot }: Batch, lots: LotStore, calendar: Calendar): void {
-  if (data.kind === 'use') calendar.notLaterThanToday('data.on', data.on);
+function checkEntry(
+  data: EntryData,
+  { snapshot }: Batch,
+  lots: LotStore,
+  library: LibraryStore,
+  calendar: Calendar,
+): void {
+  if (data.kind === 'use') {
+    calendar.notLaterThanToday('data.on', data.on);
+    if (data.vessel !== undefined && data.vessel !== snapshot.vessel.id)
+      lookUp(library.library().vessels, data.vessel, 'data.vessel');
+    if (data.lot !== undefined) {
+      const lot = lots.one(data.lot);
+      if (!lot) throw notFound('lot', data.lot);
+      if (lot.kind !== 'vessel') throw new OutOfRange('data.lot', data.lot, 'a lot of empty vessels');
+    }
+  }
   if (data.kind === 'tick') {
     const step = snapshot.steps.find((one) => one.id === data.step);
     const all = snapshot.steps.map((one) => one.id).join(', ');
@@ -79,8 +109,19 @@ function checkEntry(data: EntryData, { snapshot }: Batch, lots: LotStore, calend
     const items = [...snapshot.materials, ...snapshot.amendments].map((one) => one.id);
     if (!items.includes(data.item))
       throw new OutOfRange('data.item', data.item, `one of ${items.join(', ')}`);
-    const lot = lots.one(data.lot);
-    if (!lot) throw notFound('lot', data.lot);
-    if (lot.item !== data.item) throw new OutOfRange('data.lot', data.lot, `a lot of ${data.item}`);
+    for (const [path, id] of [['data.lot', data.lot] as const, ['data.rest', data.rest] as const]) {
+      if (id === undefined) continue;
+      const lot = lots.one(id);
+      if (!lot) throw notFound('lot', id);
+      if (lot.item !== data.item) throw new OutOfRange(path, id, `a lot of ${data.item}`);
+    }
+    if (data.rest === data.lot) throw new OutOfRange('data.rest', data.rest, 'another lot than the first');
+    const planned = plannedOf(snapshot, data.item);
+    if (data.rest !== undefined && (data.amount ?? planned) >= planned)
+      throw new OutOfRange(
+        'data.amount',
+        data.amount ?? 'missing',
+        `under the ${planned} that it takes in all`,
+      );
   }
 }

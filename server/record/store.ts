@@ -22,7 +22,7 @@ export class RecordStore {
   private readonly ofKind;
   private readonly kindAfter;
 
-  constructor(db: Db) {
+  constructor(private readonly db: Db) {
     this.after = db.prepare<[number, number], Row>(`${SELECT} WHERE batch_id = ? AND id > ? ORDER BY id`);
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
     this.newer = db.prepare<[number, string, number], Row>(
@@ -76,17 +76,24 @@ export class RecordStore {
     return JSON.stringify(bare) === JSON.stringify(data) ? null : entry;
   }
 
-  add(batchId: number, key: string, data: KeptData, at: string): Entry {
+  /** @param within what has to be written with it or not at all */
+  add(
+    batchId: number,
+    key: string,
+    data: KeptData,
+    at: string,
+    within: (entry: Entry) => void = () => undefined,
+  ): Entry {
     const subject = subjectOf(data);
-    const { lastInsertRowid } = this.insert.run({
-      batchId,
-      key,
-      kind: data.kind,
-      subject,
-      json: JSON.stringify(data),
-      at,
-    });
-    const entry = { id: Number(lastInsertRowid), batchId, key, subject, data, at };
+    const entry = this.db
+      .transaction(() => {
+        const json = JSON.stringify(data);
+        const { lastInsertRowid } = this.insert.run({ batchId, key, kind: data.kind, subject, json, at });
+        const made = { id: Number(lastInsertRowid), batchId, key, subject, data, at };
+        within(made);
+        return made;
+      })
+      .immediate();
     this.told.emit(String(batchId), entry);
     return entry;
   }

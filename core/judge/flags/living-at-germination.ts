@@ -5,7 +5,10 @@ import { said } from '#core/units/said';
 /** Weeds, inhibitors and gnats where seed is to come up. */
 export const livingAtGermination: Rule = ({ input, evaluation }) => {
   if (input.stage !== 'germination') return null;
-  const living = evaluation.composition.parts.filter((p) => isEarthy(p.material));
+  const living = evaluation.composition.parts.filter(
+    // Of kitchen waste there is more to say: not-under-seed.
+    ({ material }) => isEarthy(material) && material.family !== 'kitchen-compost',
+  );
   if (living.length === 0) return null;
   const names = spoken(living.map((p) => p.material.name.split(',')[0]!));
   return {

@@ -1,14 +1,17 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
-import { type Lot, type LotTrace } from '#contract/record';
+import { type BodyGiven } from '#contract/endpoints';
+import { type ChangedLot, type Lot, type LotTrace, type NewMove, type StockLine } from '#contract/lots';
 import { Api } from './api';
 import { Resource } from './resource';
 
-/** Purchases and heaps. */
+/** Purchases, heaps, seed and empty vessels. */
 @Injectable({ providedIn: 'root' })
 export class LotsService {
   private readonly api = inject(Api);
   readonly all = new Resource<readonly Lot[]>(() => this.api.call('lots'));
+  /** What is left of each item, over all its lots. */
+  readonly stock = new Resource<readonly StockLine[]>(() => this.api.call('stock'));
 
   one(id: number): Lot | undefined {
     return this.all.value()?.find((lot) => lot.id === id);
@@ -18,13 +21,27 @@ export class LotsService {
     return (this.all.value() ?? []).filter((lot) => lot.item === item);
   }
 
-  add(lot: Omit<Lot, 'id' | 'note'>): Observable<Lot> {
+  add(lot: Omit<BodyGiven<'addLot'>, 'key'>): Observable<Lot> {
+    return this.api.create('addLot', { body: lot }).pipe(tap((made) => this.put(made)));
+  }
+
+  move(id: number, move: Omit<NewMove, 'key'>): Observable<Lot> {
+    return this.api.create('addMove', { params: { id }, body: move }).pipe(tap((made) => this.put(made)));
+  }
+
+  change(id: number, change: ChangedLot): Observable<Lot> {
     return this.api
-      .create('addLot', { body: lot })
-      .pipe(tap((made) => this.all.change((all) => [...all.filter((l) => l.id !== made.id), made])));
+      .call('changeLot', { params: { id }, body: change })
+      .pipe(tap((made) => this.put(made)));
   }
 
   trace(id: number): Observable<LotTrace> {
     return this.api.call('lotTrace', { params: { id } });
   }
+
+  private put(made: Lot): void {
+    this.all.change((all) => [...all.filter((lot) => lot.id !== made.id), made]);
+    this.stock.refresh();
+  }
 }
+export type { Lot, LotTrace, StockLine };

@@ -1,6 +1,7 @@
 import { benchTests } from '#core/batch/tests/bench-tests';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { type EntryData } from '#contract/record';
+import { said, type Said } from '#core/units/said';
 import { fixed } from '#core/units/show';
 
 /** An entry of the record in a sentence. */
@@ -8,7 +9,7 @@ export function entryText(
   data: EntryData & { result?: TestResult },
   item: (id: string) => string,
   lot: (id: number) => string,
-): string {
+): string | Said {
   switch (data.kind) {
     case 'tick':
       return `${data.done ? 'Done' : 'Not done after all'}: ${data.step.replaceAll('-', ' ')}${data.load > 0 ? `, load ${data.load + 1}` : ''}`;
@@ -22,9 +23,11 @@ export function entryText(
     case 'correction':
       return `Put right: ${data.steps.join(' ')}`;
     case 'lot':
-      return `${item(data.item)} from ${lot(data.lot)}`;
+      return `${item(data.item)} from ${lot(data.lot)}${data.rest === undefined ? '' : `, the rest from ${lot(data.rest)}`}`;
     case 'use':
       return `Used for ${data.what}, ${data.count} on ${data.on}`;
+    case 'left':
+      return said`${{ volumeL: data.litres }} left in the tub`;
     case 'note':
       return data.text;
   }

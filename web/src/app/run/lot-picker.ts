@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { type Lot } from '#contract/record';
+import { type Lot } from '#contract/lots';
 import { LotsService } from '../data/lots';
 import { NurseryService } from '../data/nursery';
 import { Notices } from '../data/notices';

@@ -2,6 +2,7 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { addDays, format, parseISO } from 'date-fns';
 import { type Step } from '#core/batch/step';
 import { type TestResult } from '#core/batch/tests/bench-test';
+import { type Said } from '#core/units/said';
 import { type BenchTestId } from '#core/batch/tests/bench-tests';
 import { type EntryData } from '#contract/record';
 import { type Batch } from '../data/batches';
@@ -64,7 +65,7 @@ export class RunState {
   }
 
   /** An entry in a sentence. */
-  words(data: EntryData): string {
+  words(data: EntryData): string | Said {
     return entryText(
       data,
       (id) => this.items().find((item) => item.id === id)?.name ?? id,

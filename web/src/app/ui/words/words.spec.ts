@@ -1,3 +1,4 @@
+import { readOut } from '#core/units/said';
 import { readingIds, readingsOf } from '#core/judge/readings';
 import { evaluateMix } from '#core/mix/evaluate';
 import { materials } from '#testing/library';
@@ -36,12 +37,17 @@ test('every reading has plain words, the term beside them, and reads in inches w
   expect(inReadersUnits(piece, 'metric').value).toBe(5);
 });
 
+const plain = (words: ReturnType<typeof entryText>): string =>
+  typeof words === 'string' ? words : readOut(words, 'metric');
+
 test('the record reads as sentences', () => {
   const text = (data: Parameters<typeof entryText>[0]): string =>
-    entryText(
-      data,
-      (id) => `<${id}>`,
-      (lot) => `lot ${lot}`,
+    plain(
+      entryText(
+        data,
+        (id) => `<${id}>`,
+        (lot) => `lot ${lot}`,
+      ),
     );
   expect(text({ kind: 'tick', step: 'pre-blend', load: 0, done: true })).toBe('Done: pre blend');
   expect(text({ kind: 'tick', step: 'layer', load: 2, done: false })).toBe(
@@ -52,4 +58,8 @@ test('the record reads as sentences', () => {
     'Used for Leeks, 40 on 2031-03-04',
   );
   expect(text({ kind: 'test', test: 'ph', values: { ph: 6 } })).toBe('pH: ph 6');
+  expect(text({ kind: 'left', litres: 12 })).toBe('12.0\u00a0L left in the tub');
+  expect(text({ kind: 'lot', item: 'peat-fine', lot: 4, amount: 3, rest: 5 })).toBe(
+    '<peat-fine> from lot 4, the rest from lot 5',
+  );
 });

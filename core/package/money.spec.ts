@@ -1,5 +1,5 @@
-import { makeOrBuy } from '#core/money/make-or-buy';
-import { openPackage, type PackageUnit, packageUnits } from '#core/money/package';
+import { makeOrBuy } from '#core/package/make-or-buy';
+import { openPackage, type PackageUnit, packageUnits } from '#core/package/package';
 import { published } from '#testing/published';
 
 // NIST Handbook 44, Appendix C (from memory): dry quart 67.200625 in³, liquid quart 57.75 in³, ft³ 1728 in³.

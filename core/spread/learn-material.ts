@@ -1,0 +1,286 @@
+import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
+import { type Learnable, type Material, materialToRow, materialFromRow } from '#core/material/material';
+import { withSalts } from '#core/material/salty';
+import { adoptCurve, retentionOf, waterAt } from '#core/material/retention';
+import { compose } from '#core/mix/composition';
+import { type EcMethod, convertEc, dilutionWater, MEQ_PER_MS } from '#core/mix/salts';
+import { columnOf, drain } from '#core/mix/water-air';
+import { learn, type Known } from '#core/stats/learn';
+import { checkRange, OutOfRange } from '#core/units/check';
+import { limits } from '#core/units/limits';
+import { type Vessel } from '#core/vessel/vessel';
+
+/** What was done with a lot of a material, and read. Percent and pen units. */
+export type LotTest =
+  /** A struck measure of it, weighed. */
+  | { test: 'weigh'; litres: number; kg: number }
+  /** A sample weighed wet, and again when dry. */
+  | { test: 'dry'; wetG: number; dryG: number }
+  /** Filled into a vessel, soaked to the brim, drained: what ran out. */
+  | { test: 'drain'; vessel: Vessel; drainedMl: number }
+  | { test: 'ph'; ph: number; method: EcMethod }
+  | { test: 'ec'; ec: number; method: EcMethod }
+  /** So much lime in a jar of it, and its pH before and after. */
+  | { test: 'jar'; lime: Amendment; gPerL: number; phBefore: number; phAfter: number }
+  /** Through a screen: what stayed on, and the largest piece of all. */
+  | { test: 'screen'; mm: number; overPct: number; largestMm: number }
+  /** A pressed block dropped flat from 30 cm onto a board: falls that it outlived. */
+  | { test: 'falls'; falls: number };
+export type LotTestId = LotTest['test'];
+
+/** A figure of the book, the grower's own, and how sure each is (one standard deviation). */
+export interface Learned {
+  figure: 'density' | 'moisture' | 'air' | 'ph' | 'salts' | 'buffer' | 'size' | 'cohesion';
+  unit: string;
+  book: Known;
+  yours: Known;
+  tests: number;
+}
+
+/**
+ * How far a lot may lie from the book, one standard deviation, and how exact a test is. Relative where it says so.
+ * Common practice, no source; wider than a draw's scatter, which is of one lot and not of all makes.
+ */
+const BOOK = {
+  density: 0.15,
+  moisture: 8,
+  logPores: 0.35,
+  ph: 0.4,
+  salts: 0.4,
+  buffer: 0.3,
+  size: 0.35,
+  cohesion: 0.15,
+};
+const TEST = {
+  density: 0.03,
+  moisture: 2,
+  airPct: 1.2,
+  ph: 0.1,
+  salts: 0.1,
+  buffer: 0.08,
+  size: 0.15,
+  cohesion: 0.1,
+};
+
+/** Falls survived → cohesion (model § 11 of the bench's own tests; common practice, no source). */
+const FALLS = [0.3, 0.5, 0.65, 0.775, 0.9];
+
+/** @param falls whole, 0 or more @example cohesionOfFalls(2) // 0.65 */
+export function cohesionOfFalls(falls: number): number {
+  checkRange('falls', falls, ...limits.blockFalls);
+  return FALLS[Math.min(FALLS.length - 1, Math.floor(falls))]!;
+}
+
+/** Air of a single material in a vessel, drained, 0–1. */
+const airIn = (material: Material, vessel: Vessel): number =>
+  drain(compose([{ material, parts: 1 }], 0), columnOf(vessel)).air;
+
+/** The material with its pores wider (above 1) or narrower by a factor. */
+export function withPores(material: Material, wider: number): Material {
+  const curve = retentionOf(material);
+  const at = (h: number): number => waterAt(curve, h * wider);
+  const airEntryCm = material.airEntryCm / wider;
+  const other = {
+    ...material,
+    ...{ waterAt10Cm: at(10), waterAt50Cm: at(50), waterAt100Cm: at(100) },
+    airEntryCm,
+  };
+  adoptCurve(other, { ...curve, alphaPerCm: curve.alphaPerCm * wider, airEntryCm: curve.airEntryCm / wider });
+  return other;
+}
+
+const LN_RANGE = Math.log(12);
+
+/** ln of the factor by which pores are wider, so that the drained air is what was measured, by halving. */
+function logPoresOf(material: Material, vessel: Vessel, air: number): number {
+  let [low, high] = [-LN_RANGE, LN_RANGE];
+  for (let i = 0; i < 30; i++) {
+    const middle = (low + high) / 2;
+    if (airIn(withPores(material, Math.exp(middle)), vessel) < air) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+interface Learning {
+  material: Material;
+  figures: Learned[];
+}
+
+/**
+ * A material after tests of its lots: each test moves its figure by how sure book and test are (normal–normal, model
+ * § 20) and narrows its band. The order of the tests does not matter.
+ * @throws OutOfRange for a reading that cannot be
+ */
+export function learnMaterial(book: Material, tests: readonly LotTest[]): Learning {
+  tests.forEach(checkTest);
+  const of = <T extends LotTestId>(id: T) =>
+    tests.filter((one): one is Extract<LotTest, { test: T }> => one.test === id);
+  const figures: Learned[] = [];
+  const sure: Partial<Record<Learnable, number>> = { ...book.sure };
+  let m = book;
+
+  const took = (
+    figure: Learned['figure'],
+    unit: string,
+    prior: Known,
+    found: readonly { value: number; sd: number }[],
+    narrows?: Learnable,
+    shown: (value: Known) => Known = (value) => value,
+  ): number => {
+    const now = learn(prior, found);
+    figures.push({ figure, unit, book: shown(prior), yours: shown(now), tests: found.length });
+    if (narrows) sure[narrows] = Math.min(1, now.sd / prior.sd);
+    return now.mean;
+  };
+  const relative = (mean: number, share: number): Known => ({ mean, sd: mean * share });
+
+  const dried = of('dry');
+  if (dried.length > 0) {
+    const prior = { mean: 100 * book.moistureWetBasis, sd: BOOK.moisture };
+    const found = dried.map(({ wetG, dryG }) => ({ value: (100 * (wetG - dryG)) / wetG, sd: TEST.moisture }));
+    m = { ...m, moistureWetBasis: took('moisture', '% of its wet weight', prior, found) / 100 };
+  }
+  const weighed = of('weigh');
+  if (weighed.length > 0) {
+    const dryGPerL = ({ litres, kg }: { litres: number; kg: number }): number =>
+      (1000 * kg * (1 - m.moistureWetBasis)) / litres;
+    const found = weighed.map((one) => ({ value: dryGPerL(one), sd: TEST.density * dryGPerL(one) }));
+    const density = took(
+      'density',
+      'g/L dry',
+      relative(book.dryBulkDensityGPerL, BOOK.density),
+      found,
+      'density',
+    );
+    m = { ...m, dryBulkDensityGPerL: checkRange('dryBulkDensityGPerL', density, ...limits.bulkDensityGPerL) };
+  }
+  const sieved = of('screen');
+  if (sieved.length > 0) {
+    const largest = Math.max(...sieved.map((one) => one.largestMm));
+    // Bits are spread over the logarithm of their size from the largest down, the usual size in the middle.
+    const found = sieved.map(({ mm, overPct, largestMm }) => {
+      const spread = Math.log(largestMm / mm) / (2 * Math.max(0.01, overPct / 100));
+      const value = largestMm * Math.exp(-Math.max(0.05, spread));
+      return { value, sd: TEST.size * value };
+    });
+    const size = took('size', 'mm', relative(book.particleMm, BOOK.size), found, 'particle');
+    m = { ...m, particleMm: Math.min(size, largest), maxParticleMm: largest };
+  }
+  const drained = of('drain');
+  if (drained.length > 0) {
+    const air = ({ vessel, drainedMl }: { vessel: Vessel; drainedMl: number }): number =>
+      drainedMl / 1000 / columnOf(vessel).volumeL;
+    const vessel = drained.at(-1)!.vessel;
+    const found = drained.map((one) => {
+      const value = logPoresOf(m, one.vessel, air(one));
+      const slope =
+        (airIn(withPores(m, Math.exp(value + 0.1)), one.vessel) -
+          airIn(withPores(m, Math.exp(value - 0.1)), one.vessel)) /
+        0.2;
+      return { value, sd: TEST.airPct / 100 / Math.max(0.02, slope) };
+    });
+    const before = m;
+    const shown = ({ mean, sd }: Known): Known => {
+      const airAt = (x: number): number => 100 * airIn(withPores(before, Math.exp(x)), vessel);
+      return { mean: airAt(mean), sd: (airAt(mean + sd) - airAt(mean - sd)) / 2 };
+    };
+    const wider = took(
+      'air',
+      '% air in that vessel',
+      { mean: 0, sd: BOOK.logPores },
+      found,
+      'poreSize',
+      shown,
+    );
+    m = withPores(m, Math.exp(wider));
+  }
+  const soured = of('ph');
+  if (soured.length > 0) {
+    const found = soured.map(({ ph }) => ({ value: ph, sd: TEST.ph }));
+    m = { ...m, ph: took('ph', '', { mean: book.ph, sd: BOOK.ph }, found, 'phUnits') };
+  }
+  const salted = of('ec');
+  if (salted.length > 0) {
+    const at = { totalPorosity: m.totalPorosity, water: m.waterAt10Cm };
+    const found = salted.map(({ ec, method }) => {
+      const value = ec * MEQ_PER_MS * dilutionWater[method](at.totalPorosity, at.water);
+      return { value, sd: TEST.salts * Math.max(0.2, value) };
+    });
+    const prior = { mean: book.saltsMeqPerL, sd: Math.max(1, BOOK.salts * book.saltsMeqPerL) };
+    const inEc = ({ mean, sd }: Known): Known => {
+      const ec = (meq: number): number =>
+        convertEc(meq / MEQ_PER_MS / at.totalPorosity, 'saturated', 'oneToFive', at);
+      return { mean: ec(mean), sd: ec(sd) };
+    };
+    const salts = Math.max(0, took('salts', 'mS/cm, 1 part in 5', prior, found, 'salts', inEc));
+    m = withSalts(m, salts);
+  }
+  const jarred = of('jar');
+  if (jarred.length > 0) {
+    const found = jarred.map(({ lime, gPerL, phBefore, phAfter }) => {
+      const value = (gPerL * neutralisingMeqPerG(lime)) / (phAfter - phBefore);
+      return { value, sd: TEST.buffer * value };
+    });
+    const prior = { mean: book.bufferMeqPerLPerPh, sd: Math.max(1, BOOK.buffer * book.bufferMeqPerLPerPh) };
+    m = { ...m, bufferMeqPerLPerPh: took('buffer', 'meq/L for a pH unit', prior, found, 'buffer') };
+  }
+  const dropped = of('falls');
+  if (dropped.length > 0) {
+    const found = dropped.map(({ falls }) => ({ value: cohesionOfFalls(falls), sd: TEST.cohesion }));
+    m = {
+      ...m,
+      cohesion: Math.min(
+        1,
+        Math.max(0, took('cohesion', 'of 1', { mean: book.cohesion, sd: BOOK.cohesion }, found)),
+      ),
+    };
+  }
+  if (figures.length === 0) return { material: book, figures };
+  return { material: materialFromRow(materialToRow({ ...m, sure })), figures };
+}
+
+function checkTest(one: LotTest): void {
+  switch (one.test) {
+    case 'weigh':
+      checkRange('litres', one.litres, ...limits.measureLitres);
+      checkRange('kg', one.kg, ...limits.packageKg);
+      return;
+    case 'dry':
+      checkRange('wetG', one.wetG, ...limits.sampleG);
+      if (!(one.dryG > 0 && one.dryG <= one.wetG))
+        throw new OutOfRange('dryG', one.dryG, `above 0 and at most the ${one.wetG} g that it weighed wet`);
+      return;
+    case 'drain': {
+      const most = 900 * columnOf(one.vessel).volumeL;
+      if (!(one.drainedMl >= 0 && one.drainedMl <= most))
+        throw new OutOfRange(
+          'drainedMl',
+          one.drainedMl,
+          `0 to ${Math.round(most)}, nine tenths of the vessel`,
+        );
+      return;
+    }
+    case 'ph':
+      checkRange('ph', one.ph, ...limits.measuredPh);
+      return;
+    case 'ec':
+      checkRange('ec', one.ec, ...limits.measuredEcMSPerCm);
+      return;
+    case 'jar':
+      checkRange('gPerL', one.gPerL, ...limits.doseGPerL);
+      checkRange('phBefore', one.phBefore, ...limits.measuredPh);
+      checkRange('phAfter', one.phAfter, ...limits.measuredPh);
+      if (!(one.phAfter > one.phBefore + 0.05))
+        throw new OutOfRange('phAfter', one.phAfter, `above the ${one.phBefore} that it was before lime`);
+      return;
+    case 'screen':
+      checkRange('mm', one.mm, ...limits.screenedMm);
+      checkRange('overPct', one.overPct, ...limits.pctOfParts);
+      if (!(one.largestMm >= one.mm))
+        throw new OutOfRange('largestMm', one.largestMm, `at least the screen, ${one.mm} mm`);
+      return;
+    case 'falls':
+      checkRange('falls', one.falls, ...limits.blockFalls);
+  }
+}

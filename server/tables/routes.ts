@@ -1,0 +1,211 @@
+import { randomUUID } from 'node:crypto';
+import { type z } from 'zod';
+import { readCsv, snake, writeCsv, type CsvRow } from '#contract/csv';
+import { type NewLot } from '#contract/lots';
+import { tableNames, type TableName, type Taken } from '#contract/tables';
+import { stockUnits } from '#core/package/stock';
+import { OutOfRange } from '#core/units/check';
+import { type Db } from '#server/database/db';
+import { type Api } from '#server/http/serve';
+import { type OwnStore } from '#server/library/own';
+import { type LibraryStore } from '#server/library/store';
+import { type LotStore } from '#server/lots/store';
+import { type Calendar } from '#server/nursery/calendar';
+import * as rows from '#server/tables/rows';
+
+interface Parts {
+  library: LibraryStore;
+  own: OwnStore;
+  lots: LotStore;
+  calendar: Calendar;
+  now: () => Date;
+}
+interface Table {
+  out: (parts: Parts) => string;
+  /** @throws RangeError naming line, column and what is allowed: nothing of the file is taken then */
+  take: (csv: string, parts: Parts) => Taken;
+}
+
+/** A row that cannot be taken, by its line in the file. */
+const refuse = (line: number, column: string, why: string): never => {
+  throw new RangeError(`line ${line}, ${snake(column)}: ${why}`);
+};
+/** @throws RangeError with the line before what was wrong */
+function at<T>(line: number, act: () => T): T {
+  try {
+    return act();
+  } catch (error) {
+    throw error instanceof RangeError ? new RangeError(`line ${line}: ${error.message}`) : error;
+  }
+}
+
+interface Owned {
+  id: string;
+  name: string;
+  own: boolean;
+}
+const word = (value: unknown): string => JSON.stringify(value ?? null);
+
+/**
+ * Rows of what the nursery may add to: its own are changed, new ones added, starter ones stay as they are.
+ * @param same whether a row says what stands there
+ */
+function takeOwn<R extends { id?: string | undefined; name: string }, O extends Owned>(
+  read: readonly CsvRow<R>[],
+  there: readonly O[],
+  same: (row: R, one: O) => boolean,
+  add: (row: R) => void,
+  change: (id: string, row: R) => void,
+): Taken {
+  const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
+  for (const { line, row } of read) {
+    const one = there.find(({ id, name, own }) => (row.id ? id === row.id : own && name === row.name));
+    if (one && same(row, one)) taken.same++;
+    else if (one && !one.own)
+      refuse(
+        line,
+        'id',
+        `${one.id} is of the starter library and stays as it is: leave the id out for one of your own`,
+      );
+    else if (one) {
+      at(line, () => change(one.id, row));
+      taken.changed.push(row.name);
+    } else {
+      at(line, () => add(row));
+      taken.added.push(row.name);
+    }
+  }
+  return taken;
+}
+
+const alike =
+  (fields: readonly string[]) =>
+  (row: object, one: object): boolean =>
+    fields
+      .filter((field) => field !== 'source' && field !== 'id')
+      .every(
+        (field) =>
+          word((row as Record<string, unknown>)[field]) === word((one as Record<string, unknown>)[field]),
+      );
+
+const FROM_TABLE = 'yours, from a table';
+const bare = <R extends { id?: unknown; source?: unknown }>({
+  id: _,
+  source: __,
+  ...row
+}: R): Omit<R, 'id' | 'source'> => row;
+
+const tables: Record<TableName, Table> = {
+  materials: {
+    out: ({ library }) => writeCsv(rows.materialFields, library.book().materials),
+    take: (csv, { library, own, now }) =>
+      takeOwn(
+        readCsv(csv, rows.materialCsv),
+        library.book().materials,
+        alike(rows.materialFields),
+        (row) =>
+          own.addMaterial({ key: randomUUID(), says: FROM_TABLE, row: bare(row) }, now().toISOString()),
+        (id, row) => own.changeMaterial(id, { says: FROM_TABLE, row: bare(row) }),
+      ),
+  },
+  products: {
+    out: ({ library }) => writeCsv(rows.productFields, library.book().amendments),
+    take: (csv, { library, own }) =>
+      takeOwn(
+        readCsv(csv, rows.productCsv),
+        library.book().amendments,
+        alike(rows.productFields),
+        (row) => own.addProduct({ key: randomUUID(), says: FROM_TABLE, row: bare(row) }),
+        (id, row) => own.changeProduct(id, { says: FROM_TABLE, row: bare(row) }),
+      ),
+  },
+  vessels: {
+    out: ({ library }) =>
+      writeCsv(
+        rows.vesselFields,
+        library.book().vessels.map((kind) => rows.rowOfVessel(kind)),
+      ),
+    take: (csv, { library, own }) =>
+      takeOwn(
+        readCsv(csv, rows.vesselCsv),
+        library.book().vessels,
+        (row, one) =>
+          alike(rows.vesselFields)(
+            rows.rowOfVessel({ id: '', ...rows.vesselOfRow(row) }),
+            rows.rowOfVessel(one),
+          ),
+        (row) => own.addVessel({ key: randomUUID(), kind: rows.vesselOfRow(row) }),
+        (id, row) => own.changeVessel(id, rows.vesselOfRow(row)),
+      ),
+  },
+  lots: {
+    out: ({ lots }) => writeCsv(rows.lotFields, lots.all().map(rows.rowOfLot)),
+    take: takeLots,
+  },
+};
+
+function takeLots(csv: string, { library, lots, calendar, now }: Parts): Taken {
+  const read = readCsv(csv, rows.lotCsv);
+  const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
+  const { materials, amendments, vessels } = library.library();
+  const there = { material: materials, product: amendments, vessel: vessels };
+  for (const { line, row } of read) {
+    const { id, unit, seedYear, germination, left: _, ...lot } = row;
+    const known = lots
+      .all()
+      .find(
+        (one) =>
+          one.id === id ||
+          (id === undefined &&
+            one.item === lot.item &&
+            one.name === lot.name &&
+            one.receivedOn === lot.receivedOn),
+      );
+    if (known) {
+      taken.same++;
+      continue;
+    }
+    if (id !== undefined) refuse(line, 'id', `there is no lot ${id}: leave it out for a new one`);
+    if (lot.kind !== 'seed' && !there[lot.kind].has(lot.item))
+      refuse(line, 'item', `no ${lot.kind} of this id, was "${lot.item}"`);
+    if (unit !== undefined && unit !== stockUnits[lot.kind])
+      refuse(line, 'unit', `must be ${stockUnits[lot.kind]} for a ${lot.kind}, was "${unit}"`);
+    at(line, () => calendar.notLaterThanToday('received_on', lot.receivedOn));
+    const seed = lot.kind === 'seed' ? { year: seedYear ?? null, germination: germination ?? null } : null;
+    const made: NewLot = { ...lot, key: randomUUID(), from: null, seed };
+    lots.add(made, now().toISOString());
+    taken.added.push(lot.name);
+  }
+  return taken;
+}
+
+/** Tables out and in, as CSV. */
+export function tableRoutes(api: Api, db: Db, parts: Parts): void {
+  const named = (table: string): TableName => {
+    const name = tableNames.find((one) => one === table);
+    if (!name) throw new OutOfRange('table', table, `one of ${tableNames.join(', ')}`);
+    return name;
+  };
+  api.serve('tableOut', ({ params }) => {
+    const table = named(params.table);
+    return { table, file: `welcome-${table}.csv`, csv: tables[table].out(parts) };
+  });
+  api.serve('tableIn', ({ params, body: { csv, dry } }) => {
+    const table = named(params.table);
+    class Dry extends Error {}
+    let taken: Taken | null = null;
+    try {
+      db.transaction(() => {
+        taken = tables[table].take(csv, parts);
+        if (dry) throw new Dry();
+      }).immediate();
+    } catch (error) {
+      if (error instanceof RangeError && !(error instanceof OutOfRange))
+        throw new OutOfRange('csv', 'this file', `right in every row: ${error.message}`);
+      if (!(error instanceof Dry)) throw error;
+    } finally {
+      parts.library.changed();
+    }
+    return taken!;
+  });
+}

@@ -1,0 +1,112 @@
+import { z } from 'zod';
+import { amendmentSchema } from '#contract/amendment';
+import { int, num, oneOf, slug, text, yesNoOrBit } from '#contract/fields';
+import { type Lot, newLotSchema } from '#contract/lots';
+import { materialRowSchema } from '#contract/material';
+import { type NewVessel } from '#contract/own';
+import { stockUnits } from '#core/package/stock';
+import { limits } from '#core/units/limits';
+import { type VesselKind } from '#core/vessel/tray';
+
+/** Id and note of where a row comes from: empty for a new one. */
+const own = { id: slug.optional(), source: z.string().optional() };
+
+/** Columns in the order of the file. What a material carries of feed stays in the archive: a cell cannot hold it. */
+export const materialFields = [
+  ...Object.keys(materialRowSchema.shape).filter((name) => !['sure', 'madeOf', 'carries'].includes(name)),
+  'source',
+];
+export const materialCsv = materialRowSchema
+  .omit({ id: true, sure: true, madeOf: true, carries: true })
+  .extend({ ...own, name: text(80) });
+
+export const productFields = [...Object.keys(amendmentSchema.shape), 'source'];
+export const productCsv = amendmentSchema.omit({ id: true }).extend({ ...own, name: text(80) });
+
+const mm = num(limits.vesselMm);
+export const vesselFields = [
+  ...['id', 'name', 'noun', 'shape', 'topMm', 'top2Mm', 'baseMm', 'base2Mm', 'depthMm', 'headspaceMm'],
+  ...['holes', 'perTray', 'usualFirmingPct', 'price', 'uses', 'minutesPerHundred', 'source'],
+];
+export const vesselCsv = z.strictObject({
+  ...own,
+  name: text(80),
+  noun: text(30),
+  shape: oneOf(['round', 'rect', 'block']),
+  topMm: mm,
+  top2Mm: mm.optional(),
+  baseMm: mm.optional(),
+  base2Mm: mm.optional(),
+  depthMm: mm,
+  headspaceMm: num(limits.headspaceMm).default(0),
+  holes: yesNoOrBit.default(true),
+  perTray: int(limits.perTray),
+  usualFirmingPct: num(limits.compactionPct).default(0),
+  price: num(limits.price).optional(),
+  uses: int(limits.vesselUses).optional(),
+  minutesPerHundred: num(limits.labourMinutes).optional(),
+});
+export type VesselCsv = z.output<typeof vesselCsv>;
+
+/** @throws z.ZodError-free: what is missing is named by the vessel's own check */
+export function vesselOfRow(row: VesselCsv): NewVessel['kind'] {
+  const { shape, topMm, top2Mm = topMm, baseMm = topMm, base2Mm = top2Mm, depthMm, headspaceMm, holes } = row;
+  const walls = { depthMm, headspaceMm, ...(!holes && { holes }) };
+  const { price, uses, minutesPerHundred } = row;
+  return {
+    name: row.name,
+    noun: row.noun,
+    vessel:
+      shape === 'block'
+        ? { shape, edgeMm: [topMm, top2Mm], depthMm }
+        : shape === 'round'
+          ? { shape, topMm, baseMm, ...walls }
+          : { shape, topMm: [topMm, top2Mm], baseMm: [baseMm, base2Mm], ...walls },
+    perTray: row.perTray,
+    usualCompaction: row.usualFirmingPct / 100,
+    ...{ price, uses, minutesPerHundred },
+  };
+}
+
+export function rowOfVessel({ vessel, usualCompaction, ...kind }: VesselKind): Record<string, unknown> {
+  const sizes =
+    vessel.shape === 'block'
+      ? { topMm: vessel.edgeMm[0], top2Mm: vessel.edgeMm[1] }
+      : vessel.shape === 'round'
+        ? { topMm: vessel.topMm, baseMm: vessel.baseMm }
+        : {
+            ...{ topMm: vessel.topMm[0], top2Mm: vessel.topMm[1] },
+            ...{ baseMm: vessel.baseMm[0], base2Mm: vessel.baseMm[1] },
+          };
+  return {
+    ...kind,
+    ...sizes,
+    shape: vessel.shape,
+    depthMm: vessel.depthMm,
+    headspaceMm: vessel.shape === 'block' ? 0 : vessel.headspaceMm,
+    holes: vessel.shape === 'block' || vessel.holes !== false,
+    usualFirmingPct: Number((100 * usualCompaction).toPrecision(12)),
+  };
+}
+
+export const lotFields = [
+  ...['id', 'kind', 'item', 'name', 'receivedOn', 'quantity', 'unit', 'price', 'readyOn'],
+  ...['seedYear', 'germination', 'left', 'note'],
+];
+const { kind, item, name, receivedOn, quantity, price, readyOn, note } = newLotSchema.shape;
+export const lotCsv = z.strictObject({
+  id: int([1, 1e9]).optional(),
+  ...{ kind, item, name: z.coerce.string().pipe(name), receivedOn, quantity, price, readyOn, note },
+  unit: z.string().optional(),
+  seedYear: int([1900, 2200]).optional(),
+  germination: num(limits.germination).optional(),
+  left: z.unknown().optional(),
+});
+export type LotCsv = z.output<typeof lotCsv>;
+
+export const rowOfLot = ({ seed, ...lot }: Lot): Record<string, unknown> => ({
+  ...lot,
+  unit: stockUnits[lot.kind],
+  seedYear: seed?.year,
+  germination: seed?.germination,
+});

@@ -1,0 +1,83 @@
+import { randomUUID } from 'node:crypto';
+import Papa from 'papaparse';
+import request from 'supertest';
+import { camel, snake, writeCsv } from '#contract/csv';
+import { materialFields, productFields } from '#server/tables/rows';
+import { type Taken } from '#contract/tables';
+import { type LibraryAnswer } from '#contract/library';
+import { testApp } from '#testing/server';
+
+const { app } = testApp();
+const out = async (table: string): Promise<string> =>
+  (await request(app).get(`/api/tables/${table}`).expect(200)).body.csv as string;
+const take = (table: string, csv: string, dry = false) =>
+  request(app).post(`/api/tables/${table}`).send({ csv, dry });
+const library = async () => (await request(app).get('/api/library')).body as LibraryAnswer;
+
+test('columns are named with their units, there and back', () => {
+  for (const field of [...materialFields, ...productFields]) expect(camel(snake(field))).toBe(field);
+  expect(snake('dryBulkDensityGPerL')).toBe('dry_bulk_density_g_per_l');
+});
+
+test.each(['materials', 'products', 'vessels', 'lots'])(
+  '%s go out, and in again as what they are',
+  async (table) => {
+    await request(app)
+      .post('/api/lots')
+      .send({ key: randomUUID(), item: 'loam', name: `For ${table}`, receivedOn: '2031-03-01', quantity: 3 });
+    const csv = await out(table);
+    const { data } = Papa.parse<Record<string, string>>(csv, { header: true });
+    expect(data.length).toBeGreaterThan(0);
+    const taken = (await take(table, csv).expect(200)).body as Taken;
+    expect(taken).toEqual({ rows: data.length, added: [], changed: [], same: data.length });
+    expect(await out(table)).toBe(csv);
+  },
+);
+
+test('a row of their own is added, then changed, then the same', async () => {
+  const { data, meta } = Papa.parse<Record<string, string>>(await out('materials'), { header: true });
+  const mine = { ...data.find((row) => row['id'] === 'compost')!, id: '', name: 'Gate heap', ph: '6.9' };
+  const csv = (row: object): string => Papa.unparse({ fields: meta.fields!, data: [row] });
+  expect((await take('materials', csv(mine), true)).body).toMatchObject({ added: ['Gate heap'] });
+  expect((await library()).materials.some((m) => m.name === 'Gate heap')).toBe(false);
+  expect((await take('materials', csv(mine))).body).toMatchObject({ added: ['Gate heap'] });
+  expect((await take('materials', csv({ ...mine, ph: '6.7' }))).body).toMatchObject({
+    changed: ['Gate heap'],
+  });
+  expect((await take('materials', csv({ ...mine, ph: '6.7' }))).body).toMatchObject({ same: 1 });
+  expect((await library()).materials.find((m) => m.name === 'Gate heap')).toMatchObject({
+    ph: 6.7,
+    own: true,
+  });
+});
+
+test('a bad row is named by line, column and range, and nothing of the file is taken', async () => {
+  const before = await out('vessels');
+  const head = 'name,noun,shape,top_mm,depth_mm,per_tray';
+  const refused = async (csv: string): Promise<string> => {
+    const { status, body } = await take('vessels', csv);
+    expect(status).toBe(400);
+    return body.issues[0].allowed as string;
+  };
+  expect(await refused(`${head}\nGood,pot,round,90,80,1\nBad,pot,round,9000,80,1\n`)).toContain(
+    'line 3, top_mm: must be a number from 5 to 2000, was 9000',
+  );
+  expect(await refused(`${head}\nGood,pot,round,90,80,1\nBad,pot,round,90,80\n`)).toContain(
+    'line 3, per_tray',
+  );
+  expect(await refused(`${head},colour\nBad,pot,round,90,80,1,red\n`)).toContain(
+    'line 1, colour: no such column',
+  );
+  expect(
+    await refused('id,name,noun,shape,top_mm,depth_mm,per_tray\ncell-72,Mine,pot,round,90,80,1\n'),
+  ).toContain('cell-72 is of the starter library');
+  expect(await out('vessels')).toBe(before);
+  expect(
+    (await take('lots', 'kind,item,name,received_on\nmaterial,moon,Bag,2031-03-01\n')).body.issues[0].allowed,
+  ).toContain('line 2, item: no material of this id, was "moon"');
+  expect((await take('spoons', 'a\n1')).body.issues[0].path).toBe('table');
+});
+
+test('what a spreadsheet would run is written behind a quote', () => {
+  expect(writeCsv(['name', 'priceN'], [{ name: '=1+1', priceN: -3 }])).toBe("name,price_n\n'=1+1,-3");
+});
