@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { screened } from '#core/material/screened';
+import { oversizeOf, screened } from '#core/material/screened';
 import { waterOf } from '#core/material/retention';
 import { mixInputOf } from '#core/recipe/recipe';
 import { judgeMix } from '#core/judge/judge';
@@ -57,3 +57,15 @@ test.each(['cell-288', 'block-20'])(
     expect(after.readings.find((r) => r.id === 'largestParticle')!.verdict).toBe('ok');
   },
 );
+
+test('what stays on the screen is coarser and drains more than what goes through', () => {
+  for (const of of materials.filter((m) => m.maxParticleMm > 6)) {
+    const [over, through] = [oversizeOf(of, 5), screened(of, 5).material];
+    expect(over.particleMm).toBeGreaterThan(through.particleMm);
+    for (const suction of [5, 10, 50])
+      expect(waterOf(over, suction)).toBeLessThanOrEqual(waterOf(through, suction) + 1e-9);
+  }
+  expect(() => oversizeOf(material('perlite-fine'), 5)).toThrow(
+    'apertureMm must be 0.5 to under 2, its largest piece, was 5',
+  );
+});

@@ -1,7 +1,7 @@
 import { type Material } from '#core/material/material';
-import { adoptCurve, retentionOf, waterAt } from '#core/material/retention';
+import { withPores } from '#core/material/pores';
 import { limits } from '#core/units/limits';
-import { checkRange } from '#core/units/check';
+import { checkRange, OutOfRange } from '#core/units/check';
 
 /** What goes through a screen, and how much does not. */
 export interface Screened {
@@ -34,21 +34,34 @@ function screen(material: Material, apertureMm: number): Screened {
   // As far below the middle as the largest is above it.
   const oversizeShare = Math.min(0.95, Math.log(largest / apertureMm) / (2 * spread));
   const finer = Math.exp(-spread * oversizeShare);
-  const curve = retentionOf(material);
-  const other: Material = {
-    ...material,
-    name: material.name.replace(/\s*\([^)]* mm[^)]*\)$/, '') + ` (screened at ${apertureMm} mm)`,
+  const through = withPores(material, finer, {
+    name: gradeName(material, `screened at ${apertureMm} mm`),
     maxParticleMm: apertureMm,
     particleMm: Math.min(apertureMm, middle * finer),
-    waterAt10Cm: waterAt(curve, 10 * finer),
-    waterAt50Cm: waterAt(curve, 50 * finer),
-    waterAt100Cm: waterAt(curve, 100 * finer),
-    airEntryCm: curve.airEntryCm / finer,
-  };
-  adoptCurve(other, {
-    ...curve,
-    alphaPerCm: curve.alphaPerCm * finer,
-    airEntryCm: curve.airEntryCm / finer,
   });
-  return { material: other, oversizeShare };
+  return { material: through, oversizeShare };
 }
+
+/**
+ * What stays on the screen: bits from the aperture to the largest, so much coarser and airier by the same step.
+ * @param apertureMm under the largest piece
+ * @throws OutOfRange where nothing stays on
+ */
+export function oversizeOf(material: Material, apertureMm: number): Material {
+  const { maxParticleMm: largest, particleMm: middle } = material;
+  if (!(apertureMm >= limits.screenedMm[0] && apertureMm < largest))
+    throw new OutOfRange(
+      'apertureMm',
+      apertureMm,
+      `${limits.screenedMm[0]} to under ${largest}, its largest piece`,
+    );
+  const size = Math.sqrt(apertureMm * largest);
+  return withPores(material, size / middle, {
+    name: gradeName(material, `over ${apertureMm} mm`),
+    particleMm: size,
+  });
+}
+
+/** Its name with another grade than the one in brackets. */
+const gradeName = ({ name }: Material, grade: string): string =>
+  `${name.replace(/\s*\([^)]* mm[^)]*\)$/, '')} (${grade})`;

@@ -45,6 +45,20 @@ test('a swap to a material that is there already adds to its parts', () => {
   ]);
 });
 
+test('a swap leaves the screens of the other parts, and takes none along to what comes in', () => {
+  const screens = { ...start, components: start.components.map((c) => ({ ...c, screenedMm: 4 })) };
+  const fixed = applyFix(
+    screens,
+    { kind: 'swapMaterial', from: 'vermiculite-medium', to: 'sand-sharp' },
+    library,
+  );
+  expect(fixed.components.map((c) => [c.material, c.screenedMm])).toEqual([
+    ['peat-fine', 4],
+    ['perlite-coarse', 4],
+    ['sand-sharp', undefined],
+  ]);
+});
+
 test('a part more, of what is there or what is new', () => {
   const parts = (material: string): number | undefined =>
     applyFix(start, { kind: 'addPart', material }, library).components.find((c) => c.material === material)

@@ -1,7 +1,8 @@
+import { withPores } from '#core/material/pores';
 import { compose } from '#core/mix/composition';
 import { dilutionWater, ecMSPerCm } from '#core/mix/salts';
 import { columnOf, drain } from '#core/mix/water-air';
-import { cohesionOfFalls, learnMaterial, type LotTest, withPores } from '#core/spread/learn-material';
+import { cohesionOfFalls, learnMaterial, type LotTest } from '#core/spread/learn-material';
 import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
 import { amendment, material, materials, vesselKind } from '#testing/library';

@@ -1,7 +1,7 @@
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { type Learnable, type Material, materialToRow, materialFromRow } from '#core/material/material';
 import { withSalts } from '#core/material/salty';
-import { adoptCurve, retentionOf, waterAt } from '#core/material/retention';
+import { withPores } from '#core/material/pores';
 import { compose } from '#core/mix/composition';
 import { type EcMethod, convertEc, dilutionWater, MEQ_PER_MS } from '#core/mix/salts';
 import { columnOf, drain } from '#core/mix/water-air';
@@ -74,20 +74,6 @@ export function cohesionOfFalls(falls: number): number {
 /** Air of a single material in a vessel, drained, 0–1. */
 const airIn = (material: Material, vessel: Vessel): number =>
   drain(compose([{ material, parts: 1 }], 0), columnOf(vessel)).air;
-
-/** The material with its pores wider (above 1) or narrower by a factor. */
-export function withPores(material: Material, wider: number): Material {
-  const curve = retentionOf(material);
-  const at = (h: number): number => waterAt(curve, h * wider);
-  const airEntryCm = material.airEntryCm / wider;
-  const other = {
-    ...material,
-    ...{ waterAt10Cm: at(10), waterAt50Cm: at(50), waterAt100Cm: at(100) },
-    airEntryCm,
-  };
-  adoptCurve(other, { ...curve, alphaPerCm: curve.alphaPerCm * wider, airEntryCm: curve.airEntryCm / wider });
-  return other;
-}
 
 const LN_RANGE = Math.log(12);
 

@@ -72,6 +72,7 @@ export const limits = {
   bagIngredients: [1, 12],
   printedMgPerL: [0, 5000],
   blendParts: [2, 12],
+  packages: [0.01, 100_000],
   vesselUses: [1, 10_000],
   waterWeightKg: [0.005, 500],
   blockFalls: [0, 100],

@@ -29,6 +29,8 @@ export const routes: Routes = [
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'materials' },
       place('materials', 'Shelf', () => import('./shelf/material-list').then((m) => m.MaterialList)),
+      place('materials/:id', 'Material', () => import('./shelf/material-page').then((m) => m.MaterialPage)),
+      place('products', 'Feeds and limes', () => import('./shelf/product-list').then((m) => m.ProductList)),
       place('vessels', 'Vessels', () => import('./shelf/vessel-list').then((m) => m.VesselList)),
       place('lots', 'Lots', () => import('./shelf/lot-list').then((m) => m.LotList)),
       place('lots/:id', 'Lot', () => import('./shelf/lot-page').then((m) => m.LotPage)),

@@ -1,6 +1,9 @@
 import { inject, Injectable } from '@angular/core';
 import { map, type Observable, retry, tap } from 'rxjs';
 import { materialFromRow, type MaterialRow } from '#core/material/material';
+import { type LearnedAnswer, type NewTest } from '#contract/lots';
+import { type TableName, type Taken } from '#contract/tables';
+import { type Amendment } from '#core/material/amendment';
 import { type VesselKind } from '#core/vessel/tray';
 import { type Library, libraryOf } from '#core/recipe/library';
 import { Api } from './api';
@@ -47,6 +50,41 @@ export class LibraryService {
         ? this.api.create('keepVessel', { body: { kind } })
         : this.api.call('changeVessel', { params: { vessel: id }, body: { kind } }),
     );
+  }
+
+  keepProduct(id: string | null, says: string, row: Omit<Amendment, 'id'>): Observable<{ id: string }> {
+    return this.kept(
+      id === null
+        ? this.api.create('keepProduct', { body: { says, row } })
+        : this.api.call('changeProduct', { params: { product: id }, body: { says, row } }),
+    );
+  }
+
+  /** What own tests make of a material. */
+  learned(material: string): Resource<LearnedAnswer> {
+    return new Resource(() => this.api.call('learned', { params: { material } }));
+  }
+
+  addTest(material: string, test: Omit<NewTest, 'key'>): Observable<LearnedAnswer> {
+    return this.api
+      .create('addTest', { params: { material }, body: test })
+      .pipe(tap(() => this.fetched.refresh()));
+  }
+
+  layTestAside(id: number, aside: boolean): Observable<LearnedAnswer> {
+    return this.api
+      .call('layTestAside', { params: { id }, body: { aside } })
+      .pipe(tap(() => this.fetched.refresh()));
+  }
+
+  tableOut(table: TableName): Observable<{ file: string; csv: string }> {
+    return this.api.call('tableOut', { params: { table } });
+  }
+
+  tableIn(table: TableName, csv: string, dry: boolean): Observable<Taken> {
+    return this.api
+      .call('tableIn', { params: { table }, body: { csv, dry } })
+      .pipe(tap(() => !dry && this.fetched.refresh()));
   }
 
   private kept(made: Observable<{ id: string }>): Observable<{ id: string }> {

@@ -30,9 +30,7 @@ export class LotsService {
   }
 
   change(id: number, change: ChangedLot): Observable<Lot> {
-    return this.api
-      .call('changeLot', { params: { id }, body: change })
-      .pipe(tap((made) => this.put(made)));
+    return this.api.call('changeLot', { params: { id }, body: change }).pipe(tap((made) => this.put(made)));
   }
 
   trace(id: number): Observable<LotTrace> {

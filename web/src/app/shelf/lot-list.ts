@@ -1,90 +1,149 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { type StockKind } from '#core/package/stock';
 import { LibraryService } from '../data/library';
-import { LotsService } from '../data/lots';
+import { type Lot, LotsService, type StockLine } from '../data/lots';
 import { NurseryService } from '../data/nursery';
+import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
-import { ChoiceField } from '../ui/fields/choice-field';
-import { DayField } from '../ui/fields/day-field';
-import { TextField } from '../ui/fields/text-field';
-import { TypedDay } from '../ui/fields/typed-day';
+import { BinFill } from '../ui/pictures/bin-fill';
+import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
+import { NewLot } from './new-lot';
 
-/** Purchases and heaps, newest first; each leads to where it went. */
+/** Days under which what is left is said to run short. */
+const SHORT_DAYS = 14;
+const headings: Record<StockKind, string> = {
+  material: 'Materials',
+  product: 'Feeds and limes',
+  vessel: 'Empty vessels',
+  seed: 'Seed',
+};
+
+/** What is in the shed: every lot with how full its bin is, what runs short, what is not ready. */
 @Component({
   selector: 'app-lot-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="lots.all" what="the lots" />
-    <ul class="rows" aria-label="Lots">
-      @for (row of rows(); track row.lot.id) {
-        <li>
-          <a [routerLink]="['/shelf/lots', row.lot.id]">{{ row.lot.name }}</a>
-          <span class="term">{{ row.of }}, came on {{ row.lot.receivedOn | date: 'd MMM y' }}</span>
-        </li>
-      } @empty {
-        @if (lots.all.value()) {
-          <li class="term">None yet: enter what stands on the bag, bale or heap.</li>
-        }
+    <p class="lead">
+      What came, less what batches took, what was lost, put right by counting. Open a lot to count it.
+    </p>
+    @for (group of groups(); track group.kind) {
+      <section [attr.aria-label]="headings[group.kind]">
+        <h2>{{ headings[group.kind] }}</h2>
+        <ul class="plain bins">
+          @for (row of group.rows; track row.lot.id) {
+            <li>
+              <app-bin-fill [share]="row.share" />
+              <div>
+                <a [routerLink]="['/shelf/lots', row.lot.id]">{{ row.lot.name }}</a>
+                <span class="term">{{ row.of }}, came on {{ row.lot.receivedOn | date: 'd MMM y' }}</span>
+                @if (row.waits) {
+                  <span class="mark">not before {{ row.lot.readyOn | date: 'd MMM' }}</span>
+                }
+                @if (row.short) {
+                  <span class="mark">{{ row.short }}</span>
+                }
+              </div>
+              <b>{{ row.left }}</b>
+            </li>
+          }
+        </ul>
+      </section>
+    } @empty {
+      @if (lots.all.value()) {
+        <p class="term">Nothing yet: enter what stands in the shed, and it counts down as batches take it.</p>
       }
-    </ul>
-    <h2>A new lot</h2>
-    <div class="fields">
-      <app-choice-field label="Of what" none="choose" [choices]="items()" [(value)]="item" />
-      <app-text-field label="Name on the bag, bale or heap" [(value)]="name" />
-      <app-day-field label="Came on" [day]="came" />
-      <button type="button" class="press" [disabled]="!ready()" (click)="add()">Keep it</button>
-    </div>
-    @if (problem()) {
-      <p class="wrong" role="alert">{{ problem() }}</p>
     }
+    <app-new-lot />
   `,
   styles: `
-    a {
-      display: inline-block;
-      min-height: 26px;
-      color: var(--ink);
-      font-size: var(--lead);
+    .bins {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+      gap: 0 32px;
     }
-    h2 {
-      margin-top: 18px;
+    li {
+      display: grid;
+      grid-template-columns: auto minmax(0, 1fr) auto;
+      gap: 12px;
+      align-items: center;
+      padding: 8px 0;
+      border-bottom: 1px solid var(--hairline);
+    }
+    b {
+      font-size: var(--lead);
+      text-align: right;
+    }
+    a {
+      display: inline-flex;
+      align-items: center;
+      min-height: 32px;
+      color: var(--ink);
+    }
+    .mark {
+      display: inline-block;
+      margin: 2px 6px 0 0;
+      padding: 0 6px;
+      border-left: 4px solid var(--warn);
+      background: var(--warn-ground);
+      font-size: var(--note);
+    }
+    @media (max-width: 600px) {
+      .bins {
+        grid-template-columns: minmax(0, 1fr);
+      }
     }
   `,
-  imports: [ChoiceField, DatePipe, DayField, FetchState, RouterLink, TextField],
+  imports: [BinFill, DatePipe, FetchState, NewLot, RouterLink],
 })
 export class LotList {
   protected readonly lots = inject(LotsService);
   private readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
-  protected readonly item = signal<string | null>(null);
-  protected readonly name = signal('');
-  protected readonly came = new TypedDay(this.nursery.today);
-  protected readonly problem = signal('');
+  private readonly units = inject(Units);
+  protected readonly headings = headings;
 
-  protected readonly items = computed(() => {
-    const library = this.library();
-    return [...(library?.materials.values() ?? []), ...(library?.amendments.values() ?? [])].map(
-      ({ id, name }) => ({ id, name: shortName(name) }),
+  protected readonly groups = computed(() => {
+    const lines = new Map((this.lots.stock.value() ?? []).map((one) => [`${one.kind}/${one.item}`, one]));
+    const all = [...(this.lots.all.value() ?? [])].sort(
+      (a, b) => b.receivedOn.localeCompare(a.receivedOn) || b.id - a.id,
     );
-  });
-  protected readonly rows = computed(() =>
-    [...(this.lots.all.value() ?? [])]
-      .sort((a, b) => b.receivedOn.localeCompare(a.receivedOn) || b.id - a.id)
-      .map((lot) => ({ lot, of: this.items().find((one) => one.id === lot.item)?.name ?? lot.item })),
-  );
-  protected readonly ready = computed(
-    () => (this.item() ?? '') !== '' && this.name().trim() !== '' && this.came.problem() === '',
-  );
-
-  protected add(): void {
-    const item = this.item();
-    if (!this.ready() || !item) return;
-    this.problem.set('');
-    const lot = { item, name: this.name().trim(), receivedOn: this.came.value() };
-    this.lots.add(lot).subscribe({
-      next: () => this.name.set(''),
-      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+    return (Object.keys(headings) as StockKind[]).flatMap((kind) => {
+      const rows = all.filter((lot) => lot.kind === kind);
+      return rows.length === 0
+        ? []
+        : [{ kind, rows: rows.map((lot) => this.row(lot, lines.get(`${kind}/${lot.item}`))) }];
     });
+  });
+
+  private row(lot: Lot, line: StockLine | undefined) {
+    const days = line?.daysLeft ?? null;
+    const came = (lot.quantity ?? 0) + lot.came + Math.max(0, lot.counted);
+    return {
+      lot,
+      of: this.nameOf(lot),
+      left:
+        lot.left === null ? 'not counted' : stockAmount(lot.kind, Math.max(0, lot.left), this.units.system()),
+      share: lot.left === null || came <= 0 ? null : lot.left / came,
+      waits: lot.readyOn !== null && lot.readyOn > this.nursery.today(),
+      short:
+        lot.left !== null && lot.left <= 0
+          ? 'empty'
+          : days !== null && days < SHORT_DAYS
+            ? `lasts about ${Math.round(days)} ${Math.round(days) === 1 ? 'day' : 'days'} at this pace`
+            : '',
+    };
+  }
+
+  private nameOf({ kind, item }: Lot): string {
+    const library = this.library();
+    const found =
+      kind === 'vessel'
+        ? library?.vessels.get(item)
+        : (library?.materials.get(item) ?? library?.amendments.get(item));
+    return found ? shortName(found.name) : item;
   }
 }

@@ -3,7 +3,7 @@ import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { ShelfLineRow } from '../bench/shelf-line';
 import { LibraryService } from '../data/library';
 import { ShelfService } from '../data/shelf';
-import { OwnMaterial } from './own-material';
+import { OwnWays } from './own-ways';
 import { FetchState } from '../ui/fetch-state';
 
 /** Which materials stand on the shelf, and what each costs. */
@@ -27,7 +27,7 @@ import { FetchState } from '../ui/fetch-state';
         </li>
       }
     </ul>
-    <app-own-material />
+    <app-own-ways />
   `,
   styles: `
     ul {
@@ -41,7 +41,7 @@ import { FetchState } from '../ui/fetch-state';
       border-bottom: 1px solid var(--hairline);
     }
   `,
-  imports: [FetchState, OwnMaterial, ShelfLineRow],
+  imports: [FetchState, OwnWays, ShelfLineRow],
 })
 export class MaterialList {
   protected readonly library = inject(LibraryService);

@@ -44,8 +44,9 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 export class ShelfPlace {
   protected readonly tabs = [
     { path: 'materials', name: 'Materials' },
+    { path: 'products', name: 'Feeds and limes' },
     { path: 'vessels', name: 'Vessels' },
-    { path: 'lots', name: 'Lots' },
+    { path: 'lots', name: 'Lots and stock' },
     { path: 'measures', name: 'Measures' },
     { path: 'instruments', name: 'Instruments' },
   ];

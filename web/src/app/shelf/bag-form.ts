@@ -1,0 +1,173 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { type Bag, bagAsMaterial } from '#core/mix/bag';
+import { type MaterialRow } from '#core/material/material';
+import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
+import { ShelfService } from '../data/shelf';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
+import { NumberField } from '../ui/fields/number-field';
+import { TextField } from '../ui/fields/text-field';
+import { shortName } from '../ui/words/words';
+import { JudgedAlone } from './judged-alone';
+
+type Printed = 'ph' | 'nMgPerL' | 'pMgPerL' | 'kMgPerL';
+const asked: Asked<Printed>[] = [
+  { name: 'ph', label: 'pH on the bag', within: 'measuredPh' },
+  { name: 'nMgPerL', label: 'Nitrogen in it, mg/L', within: 'printedMgPerL' },
+  { name: 'pMgPerL', label: 'Phosphorus in it, mg/L', within: 'printedMgPerL' },
+  { name: 'kMgPerL', label: 'Potassium in it, mg/L', within: 'printedMgPerL' },
+];
+
+/** A bought mix by what stands on its bag: ingredients in order, pH, feed. What is not printed stays wide. */
+@Component({
+  selector: 'app-bag-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="lead">
+      Take the ingredients in the order of the bag, the most first. Leave out what is not printed; the
+      readings get a wider band.
+    </p>
+    <div class="fields">
+      <app-text-field label="Name on the bag" [(value)]="name" />
+      <app-choice-field
+        label="Next ingredient"
+        none="choose"
+        [choices]="choices()"
+        [value]="null"
+        (valueChange)="take($event)"
+      />
+    </div>
+    @if (ingredients().length > 0) {
+      <ol aria-label="Ingredients">
+        @for (one of ingredients(); track one.id; let i = $index) {
+          <li>
+            <span>{{ shortName(one.name) }}</span>
+            <app-number-field
+              [label]="'Parts of ' + shortName(one.name).toLowerCase() + ', if told'"
+              within="typedParts"
+              [value]="parts()[one.id]"
+              (valueChange)="tell(one.id, $event)"
+            />
+            <button type="button" class="press square" (click)="drop(one.id)">
+              <i class="bi bi-x-lg" aria-hidden="true"></i
+              ><span class="visually-hidden">Take out {{ one.name }}</span>
+            </button>
+          </li>
+        }
+      </ol>
+    }
+    <div class="fields">
+      <app-number-list [asked]="asked" [values]="figures()" (typed)="type($event)" />
+    </div>
+    @if (made(); as it) {
+      @if ('why' in it) {
+        <p class="wrong" role="alert">That cannot be: {{ it.why }}.</p>
+      } @else {
+        <app-judged-alone [row]="it.row" />
+      }
+    }
+    @if (problem()) {
+      <p class="wrong" role="alert">{{ problem() }}</p>
+    }
+    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
+  `,
+  styles: `
+    ol {
+      margin: 8px 0;
+      padding-left: 24px;
+    }
+    li {
+      max-width: 620px;
+      padding: 4px 0;
+    }
+    li,
+    li::marker {
+      font-weight: 650;
+    }
+    li > * {
+      display: inline-block;
+      margin-right: 16px;
+      vertical-align: middle;
+    }
+    li > span {
+      min-width: 170px;
+    }
+  `,
+  imports: [ChoiceField, JudgedAlone, NumberField, NumberList, TextField],
+})
+export class BagForm {
+  private readonly library = inject(LibraryService);
+  private readonly shelf = inject(ShelfService);
+  private readonly notices = inject(Notices);
+  protected readonly asked = asked;
+  protected readonly shortName = shortName;
+  protected readonly name = signal('');
+  protected readonly taken = signal<readonly string[]>([]);
+  protected readonly parts = signal<Readonly<Record<string, number | undefined>>>({});
+  protected readonly figures = signal<Partial<Record<Printed, number | undefined>>>({});
+  protected readonly problem = signal('');
+
+  protected readonly ingredients = computed(() =>
+    this.taken().flatMap((id) => this.library.library()?.materials.get(id) ?? []),
+  );
+  protected readonly choices = computed(() =>
+    [...(this.library.library()?.materials.values() ?? [])]
+      .filter(({ id }) => !this.taken().includes(id))
+      .map(({ id, name }) => ({ id, name: shortName(name) })),
+  );
+  protected readonly made = computed((): { row: MaterialRow } | { why: string } | null => {
+    const ingredients = this.ingredients();
+    if (ingredients.length === 0) return null;
+    const told = ingredients.map(({ id }) => this.parts()[id]);
+    const whole = told.every((n) => n !== undefined);
+    const bag: Bag = {
+      ...{ id: 'own-bag', name: this.name().trim() || 'The bag', ingredients, ...this.figures() },
+      ...(whole && { parts: told }),
+    };
+    try {
+      return { row: bagAsMaterial(bag) };
+    } catch (error) {
+      if (error instanceof RangeError) return { why: error.message };
+      throw error;
+    }
+  });
+  protected readonly ready = computed(() => {
+    const made = this.made();
+    return this.name().trim() !== '' && made !== null && 'row' in made;
+  });
+
+  protected take(id: string | null): void {
+    if (id) this.taken.update((all) => [...all, id]);
+  }
+
+  protected drop(id: string): void {
+    this.taken.update((all) => all.filter((one) => one !== id));
+  }
+
+  protected tell(id: string, parts: number | undefined): void {
+    this.parts.update((all) => ({ ...all, [id]: parts }));
+  }
+
+  protected type([name, value]: [Printed, number | undefined]): void {
+    this.figures.update((figures) => ({ ...figures, [name]: value }));
+  }
+
+  protected keep(): void {
+    const made = this.made();
+    if (!made || !('row' in made)) return;
+    const { id: _, ...row } = made.row;
+    this.problem.set('');
+    this.library.keepMaterial(null, 'yours, by its bag', row).subscribe({
+      next: () => {
+        this.shelf.lines.refresh();
+        this.notices.say(`${row.name} stands on your shelf.`);
+        this.name.set('');
+        this.taken.set([]);
+        this.parts.set({});
+        this.figures.set({});
+      },
+      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+    });
+  }
+}

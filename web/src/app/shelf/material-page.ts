@@ -1,0 +1,430 @@
+import { DatePipe } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { type LearnedAnswer, type LotTestGiven } from '#contract/lots';
+import { neutralisingMeqPerG } from '#core/material/amendment';
+import { ecMethods } from '#core/mix/salts';
+import { LibraryService } from '../data/library';
+import { LotsService } from '../data/lots';
+import { NurseryService } from '../data/nursery';
+import { type Resource } from '../data/resource';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
+import { FetchState } from '../ui/fetch-state';
+import { ecMethodNames, shortName } from '../ui/words/words';
+
+type TestId = LotTestGiven['test'];
+type Figure =
+  | 'litres'
+  | 'kg'
+  | 'wetG'
+  | 'dryG'
+  | 'drainedMl'
+  | 'ph'
+  | 'ec'
+  | 'gPerL'
+  | 'phBefore'
+  | 'phAfter'
+  | 'mm'
+  | 'overPct'
+  | 'largestMm'
+  | 'falls';
+
+interface Form {
+  id: TestId;
+  name: string;
+  howTo: string;
+  asked: Asked<Figure>[];
+  chooses?: 'method' | 'vessel' | 'lime';
+}
+const forms: Form[] = [
+  {
+    ...{
+      id: 'weigh',
+      name: 'Weight',
+      howTo: 'Fill a measure loose, strike it off level, weigh what is in it.',
+    },
+    asked: [
+      { name: 'litres', label: 'The measure holds', unit: 'L of a measure', within: 'measureLitres' },
+      { name: 'kg', label: 'It weighs', unit: 'kg', within: 'packageKg' },
+    ],
+  },
+  {
+    ...{
+      id: 'dry',
+      name: 'Moisture',
+      howTo: 'Weigh a sample, dry it in a low oven until it loses no more, weigh again.',
+    },
+    asked: [
+      { name: 'wetG', label: 'Wet', unit: 'g', within: 'sampleG' },
+      { name: 'dryG', label: 'Dry', unit: 'g', within: 'sampleG' },
+    ],
+  },
+  {
+    ...{ id: 'drain', name: 'Soak and drain', chooses: 'vessel' },
+    howTo:
+      'Plug a vessel, fill it, let water in slowly to the brim, wait an hour, top up, pull the plug, catch what runs out.',
+    asked: [{ name: 'drainedMl', label: 'Ran out of one', unit: 'mL', within: [0, 1_000_000] }],
+  },
+  {
+    ...{
+      id: 'ph',
+      name: 'pH',
+      howTo: 'Shake with distilled water, wait half an hour, read the pen.',
+      chooses: 'method',
+    },
+    asked: [{ name: 'ph', label: 'pH', within: 'measuredPh' }],
+  },
+  {
+    ...{
+      id: 'ec',
+      name: 'Salts',
+      howTo: 'Shake with distilled water, wait half an hour, read the pen.',
+      chooses: 'method',
+    },
+    asked: [{ name: 'ec', label: 'EC, mS/cm', within: 'measuredEcMSPerCm' }],
+  },
+  {
+    ...{ id: 'jar', name: 'Lime in a jar', chooses: 'lime' },
+    howTo:
+      'Mix lime into a moist litre, keep it warm and moist in a lidded jar for two weeks. Goggles on: lime stings.',
+    asked: [
+      { name: 'gPerL', label: 'Lime to a litre, g', within: 'doseGPerL' },
+      { name: 'phBefore', label: 'pH before', within: 'measuredPh' },
+      { name: 'phAfter', label: 'pH after', within: 'measuredPh' },
+    ],
+  },
+  {
+    ...{
+      id: 'screen',
+      name: 'Screen',
+      howTo: 'Put a dry sample through a screen; measure the largest piece.',
+    },
+    asked: [
+      { name: 'mm', label: 'The screen', unit: 'mm', within: 'screenedMm' },
+      { name: 'overPct', label: 'Stays on it, %', within: 'pctOfParts' },
+      { name: 'largestMm', label: 'Largest piece', unit: 'mm', within: [0.5, 500] },
+    ],
+  },
+  {
+    ...{ id: 'falls', name: 'Block falls' },
+    howTo:
+      'Press a block of it alone. Drop it flat from a foot (30 cm) onto a board until it breaks: count the falls it outlived.',
+    asked: [{ name: 'falls', label: 'Falls that it outlived', within: 'blockFalls', whole: true }],
+  },
+];
+
+const figureNames: Record<LearnedAnswer['figures'][number]['figure'], string> = {
+  density: 'Weight, dry',
+  moisture: 'Moisture',
+  air: 'Air, drained',
+  ph: 'pH',
+  salts: 'Salts',
+  buffer: 'Answer to lime',
+  size: 'Usual bit',
+  cohesion: 'Holds together',
+};
+
+/** What a material is taken for, what your own tests make of it, and how sure that is. */
+@Component({
+  selector: 'app-material-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <a class="back" routerLink="/shelf/materials">All materials</a>
+    @if (material(); as it) {
+      <h2>{{ it.name }}</h2>
+    }
+    @if (learned(); as fetched) {
+      <app-fetch-state [of]="fetched" what="its tests" />
+    }
+    @if (answer(); as it) {
+      @if (it.figures.length > 0) {
+        <table>
+          <thead>
+            <tr>
+              <th scope="col"></th>
+              <th scope="col">Book</th>
+              <th scope="col">Yours</th>
+              <th scope="col">Where it lies</th>
+              <th scope="col">Tests</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (row of rows(); track row.figure) {
+              <tr>
+                <th scope="row">
+                  {{ names[row.figure] }}<span class="term">{{ row.unit }}</span>
+                </th>
+                <td>{{ row.book }}</td>
+                <td>
+                  <b>{{ row.yours }}</b>
+                </td>
+                <td class="drawn" aria-hidden="true">
+                  <i class="book" [style.left.%]="row.bookFrom" [style.width.%]="row.bookWide"></i>
+                  <i class="yours" [style.left.%]="row.yoursFrom" [style.width.%]="row.yoursWide"></i>
+                </td>
+                <td>{{ row.tests }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+        <p class="term">
+          Each ± is one standard deviation. A test counts the more the surer it is against the book; every
+          recipe with it is judged by your figure.
+        </p>
+      } @else {
+        <p class="lead">
+          Taken from the book so far. One test at the bench makes it yours: it moves the figure and narrows
+          the band.
+        </p>
+      }
+    }
+    <section aria-labelledby="test-it">
+      <h2 id="test-it">Test it</h2>
+      <div class="tests" role="group" aria-label="Which test">
+        @for (one of forms; track one.id) {
+          <button
+            type="button"
+            class="press"
+            [attr.aria-pressed]="test() === one.id"
+            (click)="choose(one.id)"
+          >
+            {{ one.name }}
+          </button>
+        }
+      </div>
+      @let form = this.form();
+      <p class="term">{{ form.howTo }}</p>
+      <div class="fields">
+        @if (form.chooses === 'method') {
+          <app-choice-field label="Shaken as" [choices]="methods" [(value)]="method" />
+        } @else if (form.chooses === 'vessel') {
+          <app-choice-field label="Vessel" [choices]="vessels()" [(value)]="vessel" />
+        } @else if (form.chooses === 'lime') {
+          <app-choice-field label="Lime" [choices]="limes()" [(value)]="lime" />
+        }
+        <app-number-list [asked]="form.asked" [values]="figures()" (typed)="type($event)" />
+        @if (lots().length > 0) {
+          <app-choice-field label="Of which lot" none="not told" [choices]="lots()" [(value)]="lot" />
+        }
+      </div>
+      @if (problem()) {
+        <p class="wrong" role="alert">{{ problem() }}</p>
+      }
+      <button type="button" class="press" [disabled]="!ready()" (click)="enter()">Enter it</button>
+    </section>
+    @if (answer()?.tests; as tests) {
+      @if (tests.length > 0) {
+        <section>
+          <h2>Done so far</h2>
+          <ul class="rows">
+            @for (one of tests; track one.id) {
+              <li [class.aside]="one.aside">
+                <span>{{ one.on | date: 'd MMM y' }}: {{ told(one.values) }}</span>
+                <button type="button" class="press quiet" (click)="lay(one.id, !one.aside)">
+                  {{ one.aside ? 'Take it up again' : 'Lay it aside' }}
+                </button>
+              </li>
+            }
+          </ul>
+        </section>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      max-width: 860px;
+    }
+    .back {
+      display: inline-flex;
+      align-items: center;
+      min-height: 44px;
+      color: var(--ink);
+    }
+    table {
+      width: 100%;
+      margin: 8px 0;
+      border-collapse: collapse;
+    }
+    th,
+    td {
+      padding: 8px 10px 8px 0;
+      border-bottom: 1px solid var(--hairline);
+      text-align: left;
+      vertical-align: middle;
+    }
+    thead th {
+      color: var(--muted);
+      font-size: var(--note);
+      font-weight: 400;
+    }
+    td.drawn {
+      position: relative;
+      display: table-cell;
+      width: 30%;
+      min-width: 90px;
+      height: 44px;
+    }
+    i {
+      position: absolute;
+      border-radius: 3px;
+    }
+    .book {
+      top: 10px;
+      height: 10px;
+      background: var(--hairline);
+    }
+    .yours {
+      bottom: 10px;
+      height: 10px;
+      border: 2px solid var(--window-edge);
+      background: var(--window);
+    }
+    .tests {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+    }
+    .tests [aria-pressed='true'] {
+      background: var(--ink);
+      color: var(--surface);
+    }
+    .fields {
+      margin: 8px 0;
+    }
+    li {
+      display: flex;
+      gap: 12px;
+      align-items: center;
+      justify-content: space-between;
+    }
+    .aside > span {
+      color: var(--muted);
+      text-decoration: line-through;
+    }
+    @media (max-width: 600px) {
+      td.drawn,
+      thead th:nth-child(4) {
+        display: none;
+      }
+    }
+  `,
+  imports: [ChoiceField, DatePipe, FetchState, NumberList, RouterLink],
+})
+export class MaterialPage {
+  readonly id = input.required<string>();
+  private readonly library = inject(LibraryService);
+  private readonly lotsOf = inject(LotsService);
+  private readonly nursery = inject(NurseryService);
+  protected readonly forms = forms;
+  protected readonly names = figureNames;
+  protected readonly methods = ecMethods.map((id) => ({ id, name: ecMethodNames[id] }));
+  protected readonly learned = signal<Resource<LearnedAnswer> | null>(null);
+  protected readonly answer = computed(() => this.learned()?.value() ?? null);
+  protected readonly test = signal<TestId>('weigh');
+  protected readonly form = computed(() => forms.find((one) => one.id === this.test())!);
+  protected readonly figures = signal<Partial<Record<Figure, number | undefined>>>({});
+  protected readonly method = signal<string | null>('oneToFive');
+  protected readonly vessel = signal<string | null>('pot-9');
+  protected readonly lime = signal<string | null>('lime-dolomitic');
+  protected readonly lot = signal<string | null>(null);
+  protected readonly problem = signal('');
+
+  protected readonly material = computed(() => this.library.library()?.materials.get(this.id()));
+  protected readonly vessels = computed(() =>
+    [...(this.library.library()?.vessels.values() ?? [])].map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly limes = computed(() =>
+    [...(this.library.library()?.amendments.values() ?? [])]
+      .filter((a) => a.kind === 'lime' && neutralisingMeqPerG(a) > 1)
+      .map(({ id, name }) => ({ id, name: shortName(name) })),
+  );
+  protected readonly lots = computed(() =>
+    this.lotsOf.of(this.id()).map(({ id, name }) => ({ id: String(id), name })),
+  );
+  protected readonly rows = computed(() =>
+    (this.answer()?.figures ?? []).map(({ book, yours, ...row }) => {
+      const low = Math.min(book.mean - 2 * book.sd, yours.mean - 2 * yours.sd);
+      const high = Math.max(book.mean + 2 * book.sd, yours.mean + 2 * yours.sd);
+      const at = (value: number): number => (100 * (value - low)) / (high - low);
+      const places = high >= 100 ? 0 : high >= 10 ? 1 : 2;
+      const shown = ({ mean, sd }: { mean: number; sd: number }): string =>
+        `${mean.toFixed(places)} ± ${sd.toFixed(places)}`;
+      return {
+        ...row,
+        ...{ book: shown(book), yours: shown(yours) },
+        ...{ bookFrom: at(book.mean - book.sd), bookWide: at(low + 2 * book.sd) },
+        ...{ yoursFrom: at(yours.mean - yours.sd), yoursWide: at(low + 2 * yours.sd) },
+      };
+    }),
+  );
+  protected readonly ready = computed(() =>
+    this.form().asked.every((one) => this.figures()[one.name] !== undefined),
+  );
+
+  constructor() {
+    effect(() => {
+      const id = this.id();
+      untracked(() => this.learned.set(this.library.learned(id)));
+    });
+  }
+
+  protected choose(test: TestId): void {
+    this.test.set(test);
+    this.problem.set('');
+  }
+
+  protected type([name, value]: [Figure, number | undefined]): void {
+    this.figures.update((figures) => ({ ...figures, [name]: value }));
+  }
+
+  protected enter(): void {
+    const { id, asked, chooses } = this.form();
+    const values = {
+      test: id,
+      ...Object.fromEntries(asked.map(({ name }) => [name, this.figures()[name]])),
+      ...(chooses && {
+        [chooses]: { method: this.method(), vessel: this.vessel(), lime: this.lime() }[chooses],
+      }),
+    } as LotTestGiven;
+    const lot = this.lot();
+    this.problem.set('');
+    this.library
+      .addTest(this.id(), { values, lot: lot ? Number(lot) : null, on: this.nursery.today() })
+      .subscribe({
+        next: (answer) => {
+          this.learned()?.change(() => answer);
+          this.figures.set({});
+        },
+        error: (error: Error) => this.problem.set(`Not entered: ${error.message}`),
+      });
+  }
+
+  protected lay(id: number, aside: boolean): void {
+    this.library.layTestAside(id, aside).subscribe({
+      next: (answer) => this.learned()?.change(() => answer),
+      error: (error: Error) => this.problem.set(`Not done: ${error.message}`),
+    });
+  }
+
+  /** A test in a line. */
+  protected told(values: LotTestGiven): string {
+    const form = forms.find((one) => one.id === values.test)!;
+    const read = values as unknown as Record<string, number | string>;
+    const numbers = form.asked.map(
+      (one) =>
+        `${one.label.toLowerCase().replace(/^ec/, 'EC').replace(/^ph/, 'pH')} ${read[one.name] ?? ''}${one.unit && one.unit.length < 4 ? ` ${one.unit}` : ''}`,
+    );
+    return `${form.name}: ${numbers.join(', ')}`;
+  }
+}

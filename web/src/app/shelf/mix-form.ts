@@ -1,0 +1,91 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { materialOfRecipe } from '#core/recipe/mix-material';
+import { type MaterialRow } from '#core/material/material';
+import { LibraryService } from '../data/library';
+import { MixesService } from '../data/mixes';
+import { Notices } from '../data/notices';
+import { ShelfService } from '../data/shelf';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { TextField } from '../ui/fields/text-field';
+import { JudgedAlone } from './judged-alone';
+
+/** A kept mix as a part of others: what it is made of, its feed and its age come along. */
+@Component({
+  selector: 'app-mix-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="lead">
+      A mix of yours, new or standing in a tub for weeks, as one part of another. Its peat and its feed come
+      along; feed that was set free by now is in its water.
+    </p>
+    <div class="fields">
+      <app-choice-field label="Mix" none="choose" [choices]="choices()" [(value)]="mix" />
+      <app-text-field label="Called" [(value)]="name" />
+      <app-number-field label="Mixed so many weeks ago" within="mixAgeWeeks" [(value)]="weeks" />
+      <app-number-field label="Stood at" unit="°C" within="houseC" [(value)]="celsius" />
+    </div>
+    @if (made(); as it) {
+      @if ('why' in it) {
+        <p class="wrong" role="alert">That cannot be: {{ it.why }}.</p>
+      } @else {
+        <app-judged-alone [row]="it.row" />
+      }
+    }
+    @if (problem()) {
+      <p class="wrong" role="alert">{{ problem() }}</p>
+    }
+    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
+  `,
+  imports: [ChoiceField, JudgedAlone, NumberField, TextField],
+})
+export class MixForm {
+  private readonly library = inject(LibraryService);
+  private readonly mixes = inject(MixesService);
+  private readonly shelf = inject(ShelfService);
+  private readonly notices = inject(Notices);
+  protected readonly mix = signal<string | null>(null);
+  protected readonly name = signal('');
+  protected readonly weeks = signal<number | undefined>(0);
+  protected readonly celsius = signal<number | undefined>(15);
+  protected readonly problem = signal('');
+
+  protected readonly choices = computed(() =>
+    (this.mixes.all.value() ?? []).map(({ mixId, name }) => ({ id: String(mixId), name })),
+  );
+  private readonly chosen = computed(() =>
+    (this.mixes.all.value() ?? []).find(({ mixId }) => String(mixId) === this.mix()),
+  );
+  protected readonly made = computed((): { row: MaterialRow } | { why: string } | null => {
+    const [library, mix] = [this.library.library(), this.chosen()];
+    if (!library || !mix) return null;
+    const named = { id: 'own-mix', name: this.name().trim() || mix.name };
+    const age = { weeks: this.weeks() ?? 0, celsius: this.celsius() ?? 15 };
+    try {
+      return { row: materialOfRecipe(mix.recipe, library, named, age) };
+    } catch (error) {
+      if (error instanceof RangeError) return { why: error.message };
+      throw error;
+    }
+  });
+  protected readonly ready = computed(() => {
+    const made = this.made();
+    return this.name().trim() !== '' && made !== null && 'row' in made;
+  });
+
+  protected keep(): void {
+    const made = this.made();
+    if (!made || !('row' in made)) return;
+    const { id: _, ...row } = made.row;
+    this.problem.set('');
+    this.library.keepMaterial(null, `yours, of the mix ${this.chosen()?.name ?? ''}`, row).subscribe({
+      next: () => {
+        this.shelf.lines.refresh();
+        this.notices.say(`${row.name} stands on your shelf.`);
+        this.name.set('');
+        this.mix.set(null);
+      },
+      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+    });
+  }
+}

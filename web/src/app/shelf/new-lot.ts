@@ -1,0 +1,191 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { usualRest } from '#core/package/rest';
+import { type StockKind } from '#core/package/stock';
+import { daysAfter } from '#core/units/day';
+import { LibraryService } from '../data/library';
+import { LotsService } from '../data/lots';
+import { Notices } from '../data/notices';
+import { NurseryService } from '../data/nursery';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { DayField } from '../ui/fields/day-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
+import { Segments } from '../ui/fields/segments';
+import { TextField } from '../ui/fields/text-field';
+import { TickField } from '../ui/fields/tick-field';
+import { TypedDay } from '../ui/fields/typed-day';
+import { shortName } from '../ui/words/words';
+import { type Came, PackageForm } from './package-form';
+
+type Origin = 'bought' | 'heap' | 'emptied';
+type Figure = 'kg' | 'pieces' | 'price' | 'year' | 'germination' | 'round';
+
+const kinds: { id: StockKind; name: string }[] = [
+  { id: 'material', name: 'Material' },
+  { id: 'product', name: 'Feed or lime' },
+  { id: 'vessel', name: 'Empty vessels' },
+  { id: 'seed', name: 'Seed' },
+];
+const origins: { id: Origin; name: string }[] = [
+  { id: 'bought', name: 'Bought' },
+  { id: 'heap', name: 'Our own heap' },
+  { id: 'emptied', name: 'Emptied trays' },
+];
+const price: Asked<Figure> = { name: 'price', label: 'Price of all of it', within: 'price' };
+const asked: Record<Exclude<StockKind, 'material'>, Asked<Figure>[]> = {
+  product: [{ name: 'kg', label: 'Weight', unit: 'kg', within: 'packageKg' }, price],
+  vessel: [
+    { name: 'pieces', label: 'Cells, blocks or pots in all', within: 'usedCount', whole: true },
+    price,
+  ],
+  seed: [
+    { name: 'pieces', label: 'Seeds', within: 'usedCount', whole: true },
+    { name: 'year', label: 'Year of harvest', within: [1900, 2200], whole: true },
+    { name: 'germination', label: 'Germination, %', unit: 'share', within: 'germination' },
+    price,
+  ],
+};
+const round: Asked<Figure>[] = [{ name: 'round', label: 'Used before, times', within: [1, 20], whole: true }];
+
+/** Something came: what, how much by bag, bale, brick, load or barrow, what it cost, and when it may be used. */
+@Component({
+  selector: 'app-new-lot',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Something came</h2>
+    <app-segments label="What it is" [choices]="kinds" [value]="kind()" (valueChange)="become($event)" />
+    @if (kind() === 'material') {
+      <app-segments
+        label="Where it is from"
+        [choices]="origins"
+        [value]="origin()"
+        (valueChange)="from($event)"
+      />
+    }
+    <div class="fields">
+      @if (kind() === 'seed') {
+        <app-text-field label="Crop and variety" [(value)]="seed" />
+      } @else {
+        <app-choice-field label="Of what" none="choose" [choices]="items()" [(value)]="item" />
+      }
+      <app-text-field label="Name on the bag, bale or heap" [(value)]="name" />
+      <app-day-field [label]="origin() === 'heap' ? 'Begun on' : 'Came on'" [day]="came" />
+      @if (kind() !== 'material') {
+        <app-number-list [asked]="fields()" [values]="figures()" (typed)="type($event)" />
+      } @else if (origin() === 'emptied') {
+        <app-number-list [asked]="round" [values]="figures()" (typed)="type($event)" />
+      }
+    </div>
+    @if (kind() === 'material') {
+      <app-package-form [material]="material()" (came)="opened.set($event)" />
+      @if (rest(); as it) {
+        <app-tick-field [(checked)]="rests"
+          >not to be used before {{ readyOn() }}: <span class="term">{{ it.why }}</span></app-tick-field
+        >
+      }
+    }
+    @if (problem()) {
+      <p class="wrong" role="alert">{{ problem() }}</p>
+    }
+    <button type="button" class="press" [disabled]="!ready()" (click)="add()">Keep it</button>
+  `,
+  styles: `
+    :host {
+      display: block;
+      margin-top: 20px;
+    }
+    .term {
+      display: inline;
+    }
+  `,
+  imports: [ChoiceField, DayField, NumberList, PackageForm, Segments, TextField, TickField],
+})
+export class NewLot {
+  private readonly lots = inject(LotsService);
+  private readonly nursery = inject(NurseryService);
+  private readonly library = inject(LibraryService).library;
+  private readonly notices = inject(Notices);
+  protected readonly kinds = kinds;
+  protected readonly origins = origins;
+  protected readonly round = round;
+  protected readonly kind = signal<StockKind>('material');
+  protected readonly origin = signal<Origin>('bought');
+  protected readonly item = signal<string | null>(null);
+  protected readonly seed = signal('');
+  protected readonly name = signal('');
+  protected readonly came = new TypedDay(this.nursery.today);
+  protected readonly opened = signal<Came | null>(null);
+  protected readonly figures = signal<Partial<Record<Figure, number | undefined>>>({ round: 1 });
+  protected readonly rests = signal(true);
+  protected readonly problem = signal('');
+
+  protected readonly fields = computed(() => {
+    const kind = this.kind();
+    return kind === 'material' ? [] : asked[kind];
+  });
+  protected readonly items = computed(() => {
+    const library = this.library();
+    const of = { material: library?.materials, product: library?.amendments, vessel: library?.vessels };
+    const kind = this.kind();
+    return kind === 'seed'
+      ? []
+      : [...(of[kind]?.values() ?? [])].map(({ id, name }) => ({ id, name: shortName(name) }));
+  });
+  protected readonly material = computed(() => this.library()?.materials.get(this.item() ?? '') ?? null);
+  protected readonly rest = computed(() => {
+    const material = this.material();
+    return material && usualRest(material, this.origin() === 'heap');
+  });
+  protected readonly readyOn = computed(() => {
+    const rest = this.rest();
+    return rest && daysAfter(this.came.value(), rest.days);
+  });
+  private readonly of = computed(() => (this.kind() === 'seed' ? this.seed().trim() : (this.item() ?? '')));
+  protected readonly ready = computed(
+    () => this.of() !== '' && this.name().trim() !== '' && this.came.problem() === '',
+  );
+
+  protected become(kind: StockKind): void {
+    this.kind.set(kind);
+    this.item.set(null);
+    this.origin.set('bought');
+  }
+
+  protected from(origin: Origin): void {
+    this.origin.set(origin);
+    const spent = this.library()?.materials.get('mix-reused');
+    if (origin === 'emptied' && spent) this.item.set(spent.id);
+  }
+
+  protected type([name, value]: [Figure, number | undefined]): void {
+    this.figures.update((figures) => ({ ...figures, [name]: value }));
+  }
+
+  protected add(): void {
+    if (!this.ready()) return;
+    const { kg, pieces, price, year, germination, round } = this.figures();
+    const kind = this.kind();
+    const opened = kind === 'material' ? this.opened() : null;
+    const origin = this.origin();
+    this.problem.set('');
+    this.lots
+      .add({
+        ...{ kind, item: this.of(), name: this.name().trim(), receivedOn: this.came.value() },
+        quantity: opened?.usableLitres ?? (kind === 'product' ? kg : pieces) ?? null,
+        price: (kind === 'material' ? opened?.price : price) ?? null,
+        readyOn: kind === 'material' && this.rests() ? this.readyOn() : null,
+        from:
+          kind !== 'material' || origin === 'bought'
+            ? null
+            : { batch: null, what: origin, ...(origin === 'emptied' && { round: round ?? 1 }) },
+        seed: kind === 'seed' ? { year: year ?? null, germination: germination ?? null } : null,
+      })
+      .subscribe({
+        next: (lot) => {
+          this.notices.say(`${lot.name} is kept.`);
+          this.name.set('');
+          this.figures.set({ round: 1 });
+        },
+        error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+      });
+  }
+}

@@ -1,0 +1,189 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import { type Material } from '#core/material/material';
+import { openPackage, type Opened, type Package, type PackageUnit } from '#core/package/package';
+import { litresIn } from '#core/units/factors';
+import { Units } from '../data/units';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
+import { Segments } from '../ui/fields/segments';
+import { SaidPipe } from '../ui/words/said';
+import { said } from '#core/units/said';
+
+type Kind = Package['kind'] | 'measure';
+type Figure =
+  'count' | 'volume' | 'loosening' | 'kg' | 'perKg' | 'water' | 'moisture' | 'loss' | 'price' | 'litres';
+
+const count: Asked<Figure> = { name: 'count', label: 'How many', within: 'packages', whole: true };
+const loss: Asked<Figure> = { name: 'loss', label: 'Stays on the screen, %', within: 'screenLossPct' };
+const price: Asked<Figure> = { name: 'price', label: 'Price of all of it', within: 'price' };
+const asked: Record<Kind, Asked<Figure>[]> = {
+  bag: [count, { name: 'volume', label: 'Volume of one', within: 'packageVolume' }],
+  bale: [
+    ...[count, { name: 'volume', label: 'Volume of one, pressed', within: 'packageVolume' } as const],
+    { name: 'loosening', label: 'Litres loose of a litre pressed', within: 'loosening' },
+  ],
+  brick: [
+    ...[count, { name: 'kg', label: 'Weight of one', unit: 'kg', within: 'packageKg' } as const],
+    { name: 'perKg', label: 'Litres loose of a kilogram', within: 'litresPerKg' },
+    { name: 'water', label: 'Litres of water to a kilogram', within: 'waterLitresPerKg' },
+  ],
+  bulk: [
+    { name: 'kg', label: 'Weight of the load', unit: 'kg', within: 'packageKg' },
+    { name: 'moisture', label: 'Water in it, % of its wet weight', within: 'moisturePctWb' },
+  ],
+  measure: [
+    { name: 'count', label: 'How many of them', within: 'packages' },
+    { name: 'litres', label: 'A bucket or barrow holds', unit: 'L', within: 'measureLitres' },
+  ],
+};
+const kinds: { id: Kind; name: string }[] = [
+  { id: 'bag', name: 'Bags' },
+  { id: 'bale', name: 'Bales' },
+  { id: 'brick', name: 'Bricks' },
+  { id: 'bulk', name: 'A load by weight' },
+  { id: 'measure', name: 'By the barrow' },
+];
+const units: { id: PackageUnit; name: string }[] = [
+  { id: 'L', name: 'litres' },
+  { id: 'ft3', name: 'cubic feet' },
+  { id: 'yd3', name: 'cubic yards' },
+  { id: 'dryQuart', name: 'dry quarts' },
+  { id: 'liquidQuart', name: 'liquid quarts' },
+  { id: 'gal', name: 'US gallons' },
+];
+
+/** What came of it: litres loose and usable, and the price of all. */
+export interface Came {
+  usableLitres: number;
+  price: number | null;
+}
+
+/** Bags, bales, bricks, loads and barrows into litres that can be used, with the sum in sight. */
+@Component({
+  selector: 'app-package-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <app-segments label="How it came" [choices]="kinds" [(value)]="kind" />
+    <div class="fields">
+      @if (kind() === 'bag' || kind() === 'bale') {
+        <app-choice-field label="Volume is told in" [choices]="units" [(value)]="unit" />
+      }
+      <app-number-list [asked]="fields()" [values]="figures()" (typed)="type($event)" />
+    </div>
+    @if (sum(); as it) {
+      @if ('why' in it) {
+        <p class="wrong" role="alert">{{ it.why }}</p>
+      } @else {
+        <p role="status">{{ it.says | said }}</p>
+      }
+    }
+    @if (kind() === 'brick') {
+      <p class="term">Coir takes 4–6 litres of water to the kilogram; old bricks take it up badly.</p>
+    }
+    @if (kind() === 'bulk') {
+      <p class="term">
+        Reckoned with what {{ material()?.name?.toLowerCase() ?? 'it' }} weighs dry by the litre.
+      </p>
+    }
+  `,
+  imports: [ChoiceField, NumberList, SaidPipe, Segments],
+})
+export class PackageForm {
+  private readonly system = inject(Units).system;
+  /** What it is a package of: loads are reckoned by its weight. */
+  readonly material = input<Material | null>(null);
+  readonly came = output<Came | null>();
+  protected readonly kinds = kinds;
+  protected readonly units = units;
+  protected readonly kind = signal<Kind>('bag');
+  protected readonly unit = signal<string | null>('L');
+  protected readonly figures = signal<Partial<Record<Figure, number | undefined>>>({
+    ...{ count: 1, loosening: 2, perKg: 14, water: 5 },
+  });
+  protected readonly fields = computed(() => [...asked[this.kind()], loss, price]);
+
+  protected readonly sum = computed(
+    (): { came: Came; says: ReturnType<typeof said> } | { why: string } | null => {
+      const of = this.figures();
+      const many = of.count ?? 1;
+      try {
+        const opened = this.opened(of);
+        if (!opened) return null;
+        const usableLitres = opened.usableLitres * many;
+        const perL = of.price === undefined ? null : of.price / usableLitres;
+        const water = opened.waterToHydrateLitres;
+        const [perWord, per] = this.system() === 'us' ? ['gallon', litresIn.gallon] : ['litre', 1];
+        return {
+          came: { usableLitres, price: of.price ?? null },
+          says: [
+            ...said`${{ volumeL: usableLitres }} to use`,
+            ...(opened.usableLitres < opened.litres
+              ? said` of ${{ volumeL: opened.litres * many }} loose`
+              : []),
+            ...(water === null ? [] : said`, with ${{ volumeL: water * many }} of water to break it up`),
+            ...(perL === null ? [] : [`, ${(perL * per).toFixed(3)} for a ${perWord}`]),
+            '.',
+          ],
+        };
+      } catch (error) {
+        if (error instanceof RangeError) return { why: error.message };
+        throw error;
+      }
+    },
+  );
+
+  constructor() {
+    effect(() => {
+      const sum = this.sum();
+      this.came.emit(sum && 'came' in sum ? sum.came : null);
+    });
+  }
+
+  protected type([name, value]: [Figure, number | undefined]): void {
+    this.figures.update((figures) => ({ ...figures, [name]: value }));
+  }
+
+  private opened({
+    volume,
+    loosening,
+    kg,
+    perKg,
+    water,
+    moisture,
+    loss: lost = 0,
+    litres,
+  }: Partial<Record<Figure, number>>): Opened | null {
+    const unit = (this.unit() ?? 'L') as PackageUnit;
+    switch (this.kind()) {
+      case 'bag':
+        return volume === undefined ? null : openPackage({ kind: 'bag', volume, unit }, lost);
+      case 'bale':
+        if (volume === undefined || loosening === undefined) return null;
+        return openPackage({ kind: 'bale', volume, unit, loosening }, lost);
+      case 'brick':
+        if (kg === undefined || perKg === undefined) return null;
+        return openPackage(
+          { kind: 'brick', massKg: kg, litresPerKg: perKg, waterLitresPerKg: water ?? 5 },
+          lost,
+        );
+      case 'bulk': {
+        const material = this.material();
+        if (kg === undefined || !material) return null;
+        const moisturePctWb = moisture ?? 100 * material.moistureWetBasis;
+        const { dryBulkDensityGPerL } = material;
+        return openPackage({ kind: 'bulk', massKg: kg, dryBulkDensityGPerL, moisturePctWb }, lost);
+      }
+      case 'measure':
+        return litres === undefined ? null : openPackage({ kind: 'bag', volume: litres, unit: 'L' }, lost);
+    }
+  }
+}

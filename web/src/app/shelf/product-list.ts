@@ -1,0 +1,342 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { type Amendment, type AmendmentKind, K_PER_K2O, P_PER_P2O5 } from '#core/material/amendment';
+import { type BlendPart, dryBlend } from '#core/material/dry-blend';
+import { saltsByLabel } from '#core/material/label-salts';
+import { litresIn } from '#core/units/factors';
+import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
+import { FetchState } from '../ui/fetch-state';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
+import { Segments } from '../ui/fields/segments';
+import { TextField } from '../ui/fields/text-field';
+import { shortName } from '../ui/words/words';
+
+type Way = 'label' | 'blend';
+type Printed =
+  | ('nPct' | 'pPct' | 'kPct' | 'caPct' | 'mgPct' | 'sPct' | 'ccePct')
+  | (
+      | 'passing2360UmPct'
+      | 'passing250UmPct'
+      | 'longevityWeeks21C'
+      | 'cupG'
+      | 'mostYoungGPerL'
+      | 'mostPottingGPerL'
+    );
+const pct = (name: Printed, label: string): Asked<Printed> => ({ name, label, within: 'pctOfParts' });
+const analysis: Asked<Printed>[] = [
+  ...[pct('nPct', 'N, %'), pct('pPct', 'P, %'), pct('kPct', 'K, %')],
+  ...[pct('caPct', 'Ca, %'), pct('mgPct', 'Mg, %'), pct('sPct', 'S, %')],
+];
+const limed: Asked<Printed>[] = [
+  { name: 'ccePct', label: 'Neutralising value, % of calcium carbonate', within: [0, 200] },
+  pct('passing2360UmPct', 'Through a 2.4 mm sieve (no. 8), %'),
+  pct('passing250UmPct', 'Through a 0.25 mm sieve (no. 60), %'),
+];
+const rest: Asked<Printed>[] = [
+  { name: 'cupG', label: 'A level cup weighs', unit: 'g', within: 'sampleG' },
+  { name: 'mostYoungGPerL', label: 'Most for young plants by its label, g/L', within: 'doseGPerL' },
+  { name: 'mostPottingGPerL', label: 'Most for potting by its label, g/L', within: 'doseGPerL' },
+];
+const lasts: Asked<Printed> = {
+  name: 'longevityWeeks21C',
+  label: 'Lasts, weeks at 21 °C (70 °F)',
+  within: [0, 120],
+};
+const kinds: { id: AmendmentKind; name: string }[] = [
+  { id: 'lime', name: 'Lime, or ash, or shell' },
+  { id: 'salt', name: 'Dissolves at once' },
+  { id: 'coated', name: 'Coated, feeds slowly' },
+  { id: 'organic', name: 'Organic, feeds as it rots' },
+  { id: 'mineral', name: 'Slow rock or mineral' },
+  { id: 'trace', name: 'Traces' },
+  { id: 'wetting', name: 'Wetting agent' },
+];
+
+/** Feeds, limes and blends: what the library has, and your own by their labels or by cups of others. */
+@Component({
+  selector: 'app-product-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <app-fetch-state [of]="library.fetched" what="the products" />
+    <section aria-labelledby="own-product">
+      <h2 id="own-product">{{ changing() ? 'Change ' + name() : 'One of your own' }}</h2>
+      <app-segments label="How it is told" [choices]="ways" [(value)]="way" />
+      @if (way() === 'label') {
+        <div class="fields">
+          <app-text-field label="Name on the bag" [(value)]="name" />
+          <app-choice-field label="What it is" [choices]="kinds" [(value)]="kind" />
+          <app-choice-field label="P and K stand there as" [choices]="asWhat" [(value)]="oxides" />
+          <app-number-list [asked]="fields()" [values]="figures()" (typed)="type($event)" />
+        </div>
+        <p class="term">
+          What is left out is as in {{ shortName(kin().name).toLowerCase() }}. The label and local rules say
+          how much is allowed.
+        </p>
+      } @else {
+        <div class="fields">
+          <app-text-field label="Called" [(value)]="name" />
+          <app-choice-field label="Parts are" [choices]="measures" [(value)]="by" />
+          <app-choice-field
+            label="Next product"
+            none="choose"
+            [choices]="choices()"
+            [value]="null"
+            (valueChange)="take($event)"
+          />
+        </div>
+        <ul class="plain parts" aria-label="Parts of the blend">
+          @for (one of parts(); track one.product.id) {
+            <li>
+              <app-number-field
+                [label]="
+                  shortName(one.product.name) + ', ' + (by() === 'volume' ? 'cups' : 'parts by weight')
+                "
+                within="typedParts"
+                [value]="one.parts"
+                (valueChange)="tell(one.product.id, $event)"
+              />
+              <button type="button" class="press square" (click)="tell(one.product.id, undefined)">
+                <i class="bi bi-x-lg" aria-hidden="true"></i
+                ><span class="visually-hidden">Take out {{ one.product.name }}</span>
+              </button>
+            </li>
+          }
+        </ul>
+      }
+      @if (made(); as it) {
+        @if ('why' in it) {
+          <p class="wrong" role="alert">That cannot be: {{ it.why }}.</p>
+        } @else {
+          <p role="status">{{ analysisOf(it.row) }}</p>
+          @if (it.row.caution) {
+            <p class="term">{{ cautions[it.row.caution] }}</p>
+          }
+        }
+      }
+      @if (problem()) {
+        <p class="wrong" role="alert">{{ problem() }}</p>
+      }
+      <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
+      @if (changing()) {
+        <button type="button" class="press quiet" (click)="clear()">Leave it as it is</button>
+      }
+    </section>
+    <ul class="rows listed" aria-label="Feeds and limes">
+      @for (one of products(); track one.id) {
+        <li>
+          <span>
+            <b>{{ shortName(one.name) }}</b>
+            <span class="term">{{ analysisOf(one) }}</span>
+          </span>
+          @if (isOwn(one.id)) {
+            <button type="button" class="press" (click)="change(one)">
+              Change<span class="visually-hidden"> {{ one.name }}</span>
+            </button>
+          }
+        </li>
+      }
+    </ul>
+  `,
+  styles: `
+    .parts li {
+      display: grid;
+      grid-template-columns: minmax(0, 320px) auto;
+      gap: 12px;
+      align-items: end;
+      padding: 4px 0;
+    }
+    .fields {
+      margin: 8px 0;
+    }
+    .listed {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
+      gap: 0 32px;
+      margin-top: 20px;
+    }
+    .listed li {
+      display: flex;
+      justify-content: space-between;
+      gap: 12px;
+    }
+  `,
+  imports: [ChoiceField, FetchState, NumberField, NumberList, Segments, TextField],
+})
+export class ProductList {
+  protected readonly library = inject(LibraryService);
+  private readonly notices = inject(Notices);
+  protected readonly kinds = kinds;
+  protected readonly shortName = shortName;
+  protected readonly ways: { id: Way; name: string }[] = [
+    { id: 'label', name: 'By its label' },
+    { id: 'blend', name: 'A dry blend' },
+  ];
+  protected readonly asWhat = [
+    { id: 'oxides', name: 'P₂O₅ and K₂O, as most labels have it' },
+    { id: 'elements', name: 'P and K, the elements' },
+  ];
+  protected readonly measures = [
+    { id: 'volume', name: 'cups, all alike' },
+    { id: 'weight', name: 'weighed' },
+  ];
+  protected readonly cautions = {
+    dust: 'Dust: mask on, damp it down, keep it out of eyes.',
+    caustic: 'Burns skin and eyes: gloves and goggles, its label first.',
+    oxidiser: 'Feeds fire: keep it dry and away from what burns, its label first.',
+    '': '',
+  };
+  protected readonly way = signal<Way>('label');
+  protected readonly changing = signal<string | null>(null);
+  protected readonly name = signal('');
+  protected readonly kind = signal<string | null>('salt');
+  protected readonly oxides = signal<string | null>('oxides');
+  protected readonly by = signal<string | null>('volume');
+  protected readonly figures = signal<Partial<Record<Printed, number | undefined>>>({});
+  private readonly told = signal<ReadonlyMap<string, number>>(new Map());
+  protected readonly problem = signal('');
+
+  /** Own ones first. */
+  protected readonly products = computed(() =>
+    [...(this.library.library()?.amendments.values() ?? [])].sort(
+      (a, b) => Number(this.isOwn(b.id)) - Number(this.isOwn(a.id)),
+    ),
+  );
+  protected readonly choices = computed(() =>
+    this.products()
+      .filter(({ id }) => !this.told().has(id))
+      .map(({ id, name }) => ({ id, name: shortName(name) })),
+  );
+  protected readonly parts = computed((): BlendPart[] =>
+    [...this.told()].flatMap(([id, parts]) => {
+      const product = this.library.library()?.amendments.get(id);
+      return product ? [{ product, parts }] : [];
+    }),
+  );
+  /** The nearest of the library: what is not on the label is taken from it. */
+  protected readonly kin = computed((): Amendment => {
+    const changing = this.products().find(({ id }) => id === this.changing());
+    const alike = this.products().filter(({ kind, id }) => kind === this.kind() && !this.isOwn(id));
+    return changing ?? alike[0] ?? NOTHING;
+  });
+  protected readonly fields = computed(() => [
+    ...analysis,
+    ...(this.kind() === 'lime' ? limed : []),
+    ...(this.kind() === 'coated' ? [lasts] : []),
+    ...rest,
+  ]);
+
+  protected readonly made = computed((): { row: Amendment } | { why: string } | null => {
+    const named = { id: 'own-product', name: this.name().trim() || 'It' };
+    if (this.way() === 'blend') {
+      if (this.parts().length < 2) return null;
+      try {
+        return { row: dryBlend(named, this.parts(), this.by() === 'weight' ? 'weight' : 'volume') };
+      } catch (error) {
+        if (error instanceof RangeError) return { why: error.message };
+        throw error;
+      }
+    }
+    const given = this.figures();
+    if (Object.values(given).every((value) => value === undefined)) return null;
+    const { pPct, kPct, cupG, ...same } = given;
+    const oxide = this.oxides() === 'oxides';
+    const kin = this.kin();
+    const own = this.changing() !== null;
+    // An analysis that is printed is whole: what is not on it is not in it.
+    const bare = own ? kin : { ...kin, ...NO_ANALYSIS };
+    const sum = (given.nPct ?? 0) + (pPct ?? 0) + (kPct ?? 0) + (given.caPct ?? 0);
+    if (sum > 100) return { why: `N, P, K and Ca make ${sum} % of it, at most 100 % are there` };
+    const typed = Object.fromEntries(Object.entries(same).filter(([, value]) => value !== undefined));
+    const row: Amendment = {
+      ...bare,
+      ...named,
+      ...typed,
+      kind: (this.kind() ?? 'salt') as AmendmentKind,
+      ...(pPct !== undefined && { p2O5Pct: oxide ? pPct : pPct / P_PER_P2O5 }),
+      ...(kPct !== undefined && { k2OPct: oxide ? kPct : kPct / K_PER_K2O }),
+      ...(cupG !== undefined && { bulkDensityGPerMl: cupG / 1000 / litresIn.cup }),
+    };
+    return { row: row.kind === 'salt' ? { ...row, solubleSaltsMeqPerG: saltsByLabel(row) } : row };
+  });
+  protected readonly ready = computed(() => {
+    const made = this.made();
+    return this.name().trim() !== '' && made !== null && 'row' in made;
+  });
+
+  protected isOwn(id: string): boolean {
+    return this.library.library()?.own?.has(id) ?? false;
+  }
+
+  protected analysisOf(one: Amendment): string {
+    const n = (value: number): string => String(Number(value.toFixed(1)));
+    const more = [
+      one.caPct > 0 ? `Ca ${n(one.caPct)} %` : '',
+      one.mgPct > 0 ? `Mg ${n(one.mgPct)} %` : '',
+      one.ccePct > 0 ? `sweetens like ${n(one.ccePct)} % calcium carbonate` : '',
+      one.kind === 'coated' ? `lasts ${n(one.longevityWeeks21C)} weeks` : '',
+      `${n(one.bulkDensityGPerMl)} g/mL`,
+    ].filter(Boolean);
+    return `${n(one.nPct)}-${n(one.p2O5Pct)}-${n(one.k2OPct)}; ${more.join(', ')}`;
+  }
+
+  protected type([name, value]: [Printed, number | undefined]): void {
+    this.figures.update((figures) => ({ ...figures, [name]: value }));
+  }
+
+  protected take(id: string | null): void {
+    if (id) this.told.update((all) => new Map(all).set(id, 1));
+  }
+
+  protected tell(id: string, parts: number | undefined): void {
+    this.told.update((all) => {
+      const next = new Map(all);
+      if (parts === undefined) next.delete(id);
+      else next.set(id, parts);
+      return next;
+    });
+  }
+
+  protected change(one: Amendment): void {
+    this.clear();
+    this.changing.set(one.id);
+    this.name.set(one.name);
+    this.kind.set(one.kind);
+    const { nPct, caPct, mgPct, sPct } = one;
+    this.figures.set({ nPct, pPct: one.p2O5Pct, kPct: one.k2OPct, caPct, mgPct, sPct });
+  }
+
+  protected clear(): void {
+    this.way.set('label');
+    this.changing.set(null);
+    this.name.set('');
+    this.figures.set({});
+    this.told.set(new Map());
+    this.problem.set('');
+  }
+
+  protected keep(): void {
+    const made = this.made();
+    if (!made || !('row' in made)) return;
+    const { id: _, ...row } = made.row;
+    const says = this.way() === 'blend' ? 'yours, a dry blend' : 'yours, by its label';
+    this.problem.set('');
+    this.library.keepProduct(this.changing(), says, row).subscribe({
+      next: () => {
+        this.notices.say(`${row.name} is kept.`);
+        this.clear();
+      },
+      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+    });
+  }
+}
+
+const NO_ANALYSIS = { nPct: 0, p2O5Pct: 0, k2OPct: 0, caPct: 0, mgPct: 0, sPct: 0 };
+const NOTHING: Amendment = {
+  ...{ id: 'none', name: 'nothing', kind: 'salt', form: '', ...NO_ANALYSIS },
+  ...{ ccePct: 0, passing2360UmPct: 0, passing250UmPct: 0, solubleSaltsMeqPerG: 0 },
+  ...{ organicNReleaseFraction: 0, releaseRatePerWeek20C: 0, longevityWeeks21C: 0, bulkDensityGPerMl: 1 },
+  ...{ caution: '', coarseCredit: 0.5, solubilityGPerL: 0, nh4ShareOfNPct: 0, grainMg: 0 },
+  ...{ mostYoungGPerL: 0, mostPottingGPerL: 0, ceilingReason: '' },
+};
