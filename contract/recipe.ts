@@ -9,13 +9,23 @@ const range = ([low, high]: readonly [number, number]): string => `${low} to ${h
 
 export const stageSchema = oneOf(stages);
 
+const counted = {
+  sparePct: num(limits.sparePct),
+  also: list(
+    z.strictObject({ vessel: text(60), count: int(limits.vessels), eachL: num(limits.vesselLitres) }),
+    limits.alsoFilled,
+    'vessels',
+  ).optional(),
+};
+
 export const jobSchema = z.union(
   [
-    z.strictObject({ trays: int(limits.trays), sparePct: num(limits.sparePct) }),
+    z.strictObject({ trays: int(limits.trays), ...counted }),
+    z.strictObject({ vessels: int(limits.vessels), ...counted }),
     z.strictObject({ litres: num(limits.jobLitres) }),
   ],
   {
-    error: `must be trays (${range(limits.trays)}) with sparePct (${range(limits.sparePct)}), or litres (${range(limits.jobLitres)})`,
+    error: `must be trays (${range(limits.trays)}) or vessels (${range(limits.vessels)}) with sparePct (${range(limits.sparePct)}), or litres (${range(limits.jobLitres)})`,
   },
 );
 
@@ -51,7 +61,11 @@ export const recipeSchema = z.strictObject({
     'materials',
   ),
   lime: limeSchema.nullable(),
-  amendments: dosesSchema,
+  amendments: list(
+    doseSchema.extend({ layerPct: num(limits.layerPct).optional() }),
+    limits.dosesInMix,
+    'doses',
+  ),
   job: jobSchema,
   crops: z.enum(cropGroups).optional(),
   measured: measuredSchema.optional(),

@@ -5,7 +5,12 @@ import { inScoops, scoopText } from '#core/units/scooped';
 import { batchSheet } from '#core/batch/sheet';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
-import { materials } from '#testing/library';
+import { usualKit } from '#core/batch/kit';
+import { snapshotBatch } from '#core/batch/snapshot';
+import { materialFromRow } from '#core/material/material';
+import { materialOfRecipe } from '#core/recipe/mix-material';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { library, materials } from '#testing/library';
 import { recipe } from '#testing/recipe';
 import { gramsIn, litresIn } from '#core/units/factors';
 import { readOut } from '#core/units/said';
@@ -146,4 +151,27 @@ describe('order of work', () => {
     const layer = orderOfWork(judgement, sheet, 'sowing').find((s) => s.id === 'layer')!;
     expect(readOut(layer.text, 'metric')).toContain('in layers: 10.0\u00a0L sphagnum peat');
   });
+});
+
+test('a mix with slow feed in a part already is not heated: a stop, and no step that heats', () => {
+  const fed = materialOfRecipe(
+    { ...starterMixes.potting, amendments: [{ amendment: 'coated-14-14-14', gPerL: 3 }] },
+    library,
+    { id: 'own-fed', name: 'Potting mix of April' },
+    { weeks: 3, celsius: 15 },
+  );
+  const own = { ...library, materials: new Map([...library.materials, ['own-fed', materialFromRow(fed)]]) };
+  const recipe = {
+    ...starterMixes.germination,
+    components: [
+      { material: 'peat-fine', parts: 3 },
+      { material: 'own-fed', parts: 1 },
+    ],
+  };
+  const choice = { units: 'metric', scoop: 'bucket-10l' } as const;
+  const hot = snapshotBatch(recipe, own, choice, { ...usualKit, heat: 'boiling' });
+  expect(hot.flags[0]).toMatchObject({ code: 'heat-with-feed', severity: 'stop' });
+  expect(hot.steps.map((step) => step.id)).not.toContain('heat');
+  const cold = snapshotBatch(recipe, own, choice, { ...usualKit, heat: 'none' });
+  expect(cold.flags.map((flag) => flag.code)).not.toContain('heat-with-feed');
 });

@@ -33,7 +33,7 @@ export function orderOfWork(
 ): Step[] {
   const { evaluation } = judgement;
   const { parts } = evaluation.composition;
-  const given = evaluation.doses.filter((d) => d.gPerL > 0);
+  const given = evaluation.doses.filter((d) => d.gPerL > 0 && d.layer === undefined);
   const bricks = brickWater(sheet, parts);
   const work: Work = { judgement, sheet, moisture, kit, parts, given };
   // Feed is never heated: it would gas off or burn. What is heated is dosed once it is cool.
@@ -52,6 +52,7 @@ export function orderOfWork(
     ...drainTest(work),
     ...rest(work),
     fill(work),
+    ...strew(work),
     { id: 'label', text: said`Label the tub and the first tray: name, date, this batch.` },
     ...reTests(work),
     ...wash(work),
@@ -202,6 +203,23 @@ function layer({ sheet, parts, kit, judgement }: Work, blended: Work['given']): 
       caution: said`All of it weighs about ${{ massG: wetKg(sheet) * 1000 }} wet. Lift at most ${{ massG: kit.liftKg * 1000 }} at a time, or with two.`,
     }),
   };
+}
+
+/** What goes into the top or a trench, once the vessels are filled. */
+function strew({ judgement, sheet }: Work): Step[] {
+  const { evaluation, input } = judgement;
+  const each = evaluation.column.volumeL;
+  return evaluation.doses.flatMap((d): Step[] =>
+    d.layer === undefined || d.gPerL === 0
+      ? []
+      : [
+          {
+            id: `strew-${d.amendment.id}`,
+            text: said`Strew ${{ massG: d.gPerL * each }} of ${d.amendment.name.toLowerCase()} to each ${input.vessel.shape === 'block' ? 'block' : 'vessel'}, ${{ massG: d.gPerL * sheet.litres }} in all, into the top ${Math.round(100 * d.layer)} % of the mix.`,
+            why: said`It is not mixed through: roots come to it. Keep it a finger from stems and seed.`,
+          },
+        ],
+  );
 }
 
 /** What is still wanted once bricks and boiling water have brought theirs. */

@@ -9,6 +9,7 @@ import { type TestContext } from '#core/batch/tests/bench-test';
 import { phWindow } from '#core/judge/windows';
 import { targetSaturation } from '#core/mix/moisture';
 import { type Flag } from '#core/judge/flag';
+import { heatWithFeed } from '#core/judge/flags/heat-feed';
 import { type Reading } from '#core/judge/readings';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
@@ -72,6 +73,8 @@ export function snapshotBatch(
   const moisture: Moisture = usualMoisture(vessel.vessel);
   const sheet = batchSheet(evaluation, litresOf(recipe.job, vessel), moisture);
   const window = phWindow(judgement.input, evaluation);
+  // What must not be heated gets no steps that heat it.
+  const unheatable = kit.heat === 'none' ? null : heatWithFeed(judgement);
   return {
     format: 2,
     recipe,
@@ -81,9 +84,9 @@ export function snapshotBatch(
     doses: evaluation.doses.map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
     moisture,
     sheet,
-    steps: orderOfWork(judgement, sheet, moisture, kit),
+    steps: orderOfWork(judgement, sheet, moisture, unheatable ? { ...kit, heat: 'none' } : kit),
     readings: [...judgement.readings],
-    flags: [...judgement.flags],
+    flags: [...(unheatable ? [unheatable] : []), ...judgement.flags],
     ph: evaluation.ph,
     shrinkage: evaluation.composition.shrinkage,
     wetWeightG: evaluation.wetWeightG,

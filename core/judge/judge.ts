@@ -21,6 +21,7 @@ import { feedIdle } from '#core/judge/flags/feed-idle';
 import { feedNotReady } from '#core/judge/flags/feed-not-ready';
 import { feedRunsOut } from '#core/judge/flags/feed-runs-out';
 import { heating } from '#core/judge/flags/heat-ammonium';
+import { layerStrong } from '#core/judge/flags/layer-strong';
 import { legionella } from '#core/judge/flags/legionella';
 import { lifting } from '#core/judge/flags/lifting';
 import { limeEyes } from '#core/judge/flags/lime-eyes';
@@ -38,6 +39,7 @@ import { shrinkageShort } from '#core/judge/flags/shrinkage-short';
 import { storeOpen } from '#core/judge/flags/store-open';
 import { tooLight } from '#core/judge/flags/too-light';
 import { nitrogenHigh, nitrogenLow } from '#core/judge/flags/nitrogen';
+import { noHoles } from '#core/judge/flags/no-holes';
 import { noMagnesium } from '#core/judge/flags/no-magnesium';
 import { particlesLarge } from '#core/judge/flags/particles';
 import { phMeasured } from '#core/judge/flags/ph-measured';
@@ -50,6 +52,7 @@ import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate'
 
 /** Every rule, in the order in which flags of equal severity are told. */
 export const rules: readonly Rule[] = [
+  noHoles,
   limeOverdose,
   limeWrongDirection,
   limeCaustic,
@@ -64,6 +67,7 @@ export const rules: readonly Rule[] = [
   cohesionLow,
   particlesLarge,
   overCeiling,
+  layerStrong,
   saltsHigh,
   nitrogenHigh,
   ammoniumHigh,

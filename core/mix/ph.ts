@@ -8,6 +8,8 @@ import { checkRange, OutOfRange } from '#core/units/check';
 export interface Dose {
   amendment: Amendment;
   gPerL: number;
+  /** Share of the root volume into which it is strewn; left out where it is mixed through. */
+  layer?: number | undefined;
 }
 
 /** Carbonate holds the mix here; lime past it stays undissolved (Argo & Fisher 2002 (m)). */

@@ -1,5 +1,6 @@
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Library, lookUp } from '#core/recipe/library';
+import { volumeL } from '#core/vessel/vessel';
 import { litresOf, type Recipe, type RecipePart } from '#core/recipe/recipe';
 
 /** A change of the recipe, as a rule proposes it. */
@@ -39,8 +40,12 @@ export function applyFix(recipe: Recipe, fix: Fix, library: Library): Recipe {
     case 'dropAmendment':
       return { ...recipe, amendments: recipe.amendments.filter((d) => d.amendment !== fix.amendment) };
     case 'dose': {
-      const others = recipe.amendments.filter((d) => d.amendment !== fix.amendment);
-      return { ...recipe, amendments: [...others, { amendment: fix.amendment, gPerL: cents(fix.gPerL) }] };
+      const was = recipe.amendments.find((d) => d.amendment === fix.amendment);
+      const others = recipe.amendments.filter((d) => d !== was);
+      return {
+        ...recipe,
+        amendments: [...others, { ...was, amendment: fix.amendment, gPerL: cents(fix.gPerL) }],
+      };
     }
     case 'swapMaterial': {
       const merged = new Map<string, RecipePart>();
@@ -85,6 +90,13 @@ export function intoVessel(recipe: Recipe, id: string, library: Pick<Library, 'v
   const was = lookUp(library.vessels, recipe.vessel, 'vessel');
   const { job } = recipe;
   const changed = { ...recipe, vessel: id, compactionPct: kind.usualCompaction * 100 };
+  if ('vessels' in job) {
+    const single = Math.max(
+      1,
+      Math.round(litresOf({ ...job, sparePct: 0, also: [] }, was) / volumeL(kind.vessel)),
+    );
+    return { ...changed, job: { ...job, vessels: single } };
+  }
   if (!('trays' in job) || was.perTray > 1 === kind.perTray > 1) return changed;
   const perTray = litresOf({ trays: 1, sparePct: job.sparePct }, kind);
   return { ...changed, job: { ...job, trays: Math.max(1, Math.round(litresOf(job, was) / perTray)) } };

@@ -6,7 +6,7 @@ import { type MeasuredByHand, type Recipe, withTests } from '#core/recipe/recipe
 
 /** Query parameters of a recipe link, readable by people: `parts=peat-fine:5,perlite-fine:2&lime=lime-dolomitic:5.8`. */
 export type LinkParams = Record<
-  'stage' | 'into' | 'firm' | 'parts' | 'lime' | 'dose' | 'make' | 'spare' | 'for' | 'tests',
+  'stage' | 'into' | 'firm' | 'parts' | 'lime' | 'dose' | 'make' | 'spare' | 'also' | 'for' | 'tests',
   string | null
 >;
 
@@ -22,9 +22,16 @@ export function recipeToLink(recipe: Recipe): LinkParams {
       .map((c) => pair(c.material, c.parts) + (c.screenedMm === undefined ? '' : `:${c.screenedMm}`))
       .join(','),
     lime: recipe.lime ? pair(recipe.lime.amendment, recipe.lime.ph) : 'none',
-    dose: recipe.amendments.map((d) => pair(d.amendment, d.gPerL)).join(',') || null,
-    make: 'trays' in job ? String(job.trays) : `${job.litres}L`,
-    spare: 'trays' in job ? String(job.sparePct) : null,
+    dose:
+      recipe.amendments
+        .map((d) => pair(d.amendment, d.gPerL) + (d.layerPct === undefined ? '' : `:${d.layerPct}`))
+        .join(',') || null,
+    make: 'litres' in job ? `${job.litres}L` : 'trays' in job ? String(job.trays) : `${job.vessels}x`,
+    spare: 'litres' in job ? null : String(job.sparePct),
+    also:
+      'litres' in job
+        ? null
+        : (job.also ?? []).map((one) => `${one.vessel}:${one.count}:${one.eachL}`).join(',') || null,
     for: recipe.crops ?? null,
     tests: recipe.measured ? testsToText(recipe.measured) : null,
   };
@@ -97,17 +104,21 @@ export function recipeFromLink(
         return value === null ? [] : [[id, value]];
       });
 
+  /** Third pieces of a list, by the id before them. */
+  const thirds = (name: string, what: string, range: Range): ReadonlyMap<string, number> =>
+    new Map(
+      (get(name) ?? '').split(',').flatMap((piece): [string, number][] => {
+        const [id = '', , third] = piece.split(':');
+        const value = third === undefined ? null : number(`${what} of ${id}`, third, range);
+        return value === null ? [] : [[id, value]];
+      }),
+    );
+
   const crops = get('for') === null ? undefined : known<CropGroup | ''>('for', cropGroups, '') || undefined;
   const vessel = known('into', [...library.vessels.keys()], fallback.vessel);
   const parts = pairs('parts', library.materials, limits.parts).slice(0, limits.materialsInMix[1]);
   /** Third piece of a part: the aperture of its screen. */
-  const apertures = new Map(
-    (get('parts') ?? '').split(',').flatMap((piece): [string, number][] => {
-      const [id = '', , mm] = piece.split(':');
-      const value = mm === undefined ? null : number(`screen of ${id}`, mm, limits.screenedMm);
-      return value === null ? [] : [[id, value]];
-    }),
-  );
+  const apertures = thirds('parts', 'screen', limits.screenedMm);
   const limeGiven = get('lime');
   const lime = limeGiven === 'none' ? undefined : pairs('lime', library.amendments, limits.limeToPh)[0];
   const make = get('make');
@@ -124,10 +135,10 @@ export function recipeFromLink(
         })
       : fallback.components,
     lime: limeGiven === null ? fallback.lime : lime ? { amendment: lime[0], ph: lime[1] } : null,
-    amendments: pairs('dose', library.amendments, limits.doseGPerL).map(([amendment, gPerL]) => ({
-      amendment,
-      gPerL,
-    })),
+    amendments: pairs('dose', library.amendments, limits.doseGPerL).map(([amendment, gPerL]) => {
+      const layerPct = thirds('dose', 'layer', limits.layerPct).get(amendment);
+      return { amendment, gPerL, ...(layerPct !== undefined && { layerPct }) };
+    }),
     job: fallback.job,
     ...(crops && { crops }),
   };
@@ -135,9 +146,21 @@ export function recipeFromLink(
     const litres = number('make', make.slice(0, -1), limits.jobLitres);
     if (litres !== null) recipe.job = { litres };
   } else if (make !== null) {
-    const trays = number('make', make, limits.trays);
+    const single = make.endsWith('x');
+    const count = single
+      ? number('make', make.slice(0, -1), limits.vessels)
+      : number('make', make, limits.trays);
     const sparePct = optional(get('spare'), (v) => number('spare', v, limits.sparePct)) ?? 0;
-    if (trays !== null) recipe.job = { trays: Math.round(trays), sparePct };
+    const each = thirds('also', 'litres', limits.vesselLitres);
+    const also = pairs('also', library.vessels, limits.vessels).flatMap(([id, n]) => {
+      const eachL = each.get(id);
+      return eachL === undefined ? [] : [{ vessel: id, count: Math.round(n), eachL }];
+    });
+    const counted = { sparePct, ...(also.length > 0 && { also }) };
+    if (count !== null)
+      recipe.job = single
+        ? { vessels: Math.round(count), ...counted }
+        : { trays: Math.round(count), ...counted };
   }
   const tests = new Map<string, number>();
   for (const piece of (get('tests') ?? '').split(',').filter(Boolean)) {

@@ -13,6 +13,14 @@ export interface RecipePart {
   screenedMm?: number;
 }
 
+/** So many grams for each litre of finished mix. */
+export interface RecipeDose {
+  amendment: string;
+  gPerL: number;
+  /** Strewn into the top, or a trench, that is so much of the root volume, %; left out where it is mixed through. */
+  layerPct?: number | undefined;
+}
+
 /** A recipe as people keep and pass it on: ids and plain numbers, all that a link or a file has to hold. */
 export interface Recipe {
   stage: Stage;
@@ -21,7 +29,7 @@ export interface Recipe {
   compactionPct: number;
   components: RecipePart[];
   lime: { amendment: string; ph: number } | null;
-  amendments: { amendment: string; gPerL: number }[];
+  amendments: RecipeDose[];
   job: Job;
   /** Plants that want other windows than the stage gives. */
   crops?: CropGroup;
@@ -39,7 +47,22 @@ export interface MeasuredByHand {
 }
 
 /** How much to make: trays (or single vessels where they are counted so) with some to spare, or litres. */
-export type Job = { trays: number; sparePct: number } | { litres: number };
+export type Job =
+  | ({ trays: number } & Counted)
+  /** Single ones of what comes in trays or sets: twenty-five blocks. */
+  | ({ vessels: number } & Counted)
+  | { litres: number };
+
+interface Counted {
+  sparePct: number;
+  /** Other vessels that the same batch fills, each of so many litres. */
+  also?: AlsoFilled[] | undefined;
+}
+export interface AlsoFilled {
+  vessel: string;
+  count: number;
+  eachL: number;
+}
 
 /**
  * Ids become materials, amendments and a vessel, percentages become fractions.
@@ -61,6 +84,7 @@ export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInpu
     ...(recipe.measured && { measured: measuredOf(recipe.measured) }),
     amendments: recipe.amendments.map((d, i) => ({
       gPerL: d.gPerL,
+      ...(d.layerPct !== undefined && { layer: d.layerPct / 100 }),
       amendment: lookUp(library.amendments, d.amendment, `${path}amendments.${i}.amendment`),
     })),
     ...(recipe.lime && {
@@ -74,14 +98,16 @@ export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInpu
 
 /** Single vessels in a job counted in trays. */
 export const vesselsOf = (job: Job, kind: VesselKind): number =>
-  'trays' in job ? job.trays * kind.perTray : 0;
+  'trays' in job ? job.trays * kind.perTray : 'vessels' in job ? job.vessels : 0;
 
 /** Litres of finished mix that the job takes. */
 export function litresOf(job: Job, kind: VesselKind): number {
-  return 'trays' in job ? jobLitres(kind.vessel, vesselsOf(job, kind), job.sparePct / 100) : job.litres;
+  if ('litres' in job) return job.litres;
+  const also = (job.also ?? []).reduce((sum, { count, eachL }) => sum + count * eachL, 0);
+  return jobLitres(kind.vessel, vesselsOf(job, kind), job.sparePct / 100) + also * (1 + job.sparePct / 100);
 }
 
-function measuredOf({ shrinkagePct, airPct, ...same }: MeasuredByHand): Measured {
+export function measuredOf({ shrinkagePct, airPct, ...same }: MeasuredByHand): Measured {
   return {
     ...same,
     ...(shrinkagePct !== undefined && { shrinkage: shrinkagePct / 100 }),

@@ -4,11 +4,11 @@ import { type LotTestGiven, type NewLot } from '#contract/lots';
 export const demoAmounts: Readonly<
   Record<string, { quantity: number; price: number; kind?: NewLot['kind'] }>
 > = {
-  'peat-fine': { quantity: 900, price: 108 },
+  'peat-fine': { quantity: 300, price: 36 },
   // Runs short within days.
-  'perlite-coarse': { quantity: 240, price: 34 },
-  'coir-pith': { quantity: 1400, price: 126 },
-  'lime-dolomitic': { quantity: 25, price: 11.5, kind: 'product' },
+  'perlite-coarse': { quantity: 66, price: 9.4 },
+  'coir-pith': { quantity: 70, price: 6.3 },
+  'lime-dolomitic': { quantity: 2.5, price: 2.9, kind: 'product' },
 };
 
 type DemoLot = Pick<NewLot, 'item' | 'name' | 'kind'> &
@@ -30,7 +30,7 @@ export const demoStock: readonly DemoLot[] = [
     ...{ kind: 'material', item: 'mix-reused', name: 'Emptied trays of the autumn', daysAgo: 60 },
     ...{ quantity: 180, from: { batch: null, what: 'emptied', round: 1 }, readyInDays: -2 },
   },
-  { ...{ kind: 'product', item: 'calcium-nitrate', name: 'Tub', daysAgo: 80 }, quantity: 5, price: 9 },
+  { ...{ kind: 'product', item: 'calcium-nitrate', name: 'Tub', daysAgo: 80 }, quantity: 2, price: 3.6 },
   { ...{ kind: 'vessel', item: 'cell-72', name: 'Stack of trays', daysAgo: 90 }, quantity: 2880, price: 46 },
   {
     ...{ kind: 'seed', item: 'Tomato, round red', name: 'Packet', daysAgo: 30 },

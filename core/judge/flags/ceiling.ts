@@ -9,7 +9,7 @@ import { said } from '#core/units/said';
 const STOP_FROM = 2;
 
 /** The most that is given at a stage, g/L; 0 where nothing limits it. */
-const mostGPerL = (product: Amendment, stage: Stage): number =>
+export const mostGPerL = (product: Amendment, stage: Stage): number =>
   stage === 'potting' ? product.mostPottingGPerL : product.mostYoungGPerL;
 
 /** More of a product than anybody gives, whatever the readings say. Limes have rules of their own: pH sets the dose. */

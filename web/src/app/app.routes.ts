@@ -34,6 +34,7 @@ export const routes: Routes = [
       place('vessels', 'Vessels', () => import('./shelf/vessel-list').then((m) => m.VesselList)),
       place('lots', 'Lots', () => import('./shelf/lot-list').then((m) => m.LotList)),
       place('lots/:id', 'Lot', () => import('./shelf/lot-page').then((m) => m.LotPage)),
+      place('money', 'Make or buy', () => import('./shelf/make-or-buy').then((m) => m.MakeOrBuyPage)),
       place('measures', 'Measures', () => import('./shelf/measure-list').then((m) => m.MeasureList)),
       place('instruments', 'Instruments', () =>
         import('./shelf/instruments-page').then((m) => m.InstrumentsPage),

@@ -23,6 +23,7 @@ import { SaidPipe } from '../ui/words/said';
 import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from './answer/cut-through';
 import { DoseList } from './doses/dose-list';
+import { ShedSays } from './answer/shed-says';
 import { FlagList } from './answer/flag-list';
 import { HowSure } from '../bench/how-sure';
 import { JobPanel } from './job/job-panel';
@@ -65,6 +66,7 @@ const reloaded = (): boolean =>
   styleUrl: './mix-page.scss',
   host: { '(document:keydown)': 'onKey($event)' },
   imports: [
+    ShedSays,
     Amount,
     CutThrough,
     DoseList,

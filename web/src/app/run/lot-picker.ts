@@ -1,15 +1,19 @@
+import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type Lot } from '#contract/lots';
 import { LotsService } from '../data/lots';
 import { NurseryService } from '../data/nursery';
 import { Notices } from '../data/notices';
+import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField, type Choice } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
-import { RunState } from './run-state';
+import { stockAmount } from '../ui/words/stock-amount';
+import { type RunItem, RunState } from './run-state';
 
-/** Which lot each part came from; a new one is entered here. */
+/** Which lot each part came from, and how much of it; a new one is entered here. */
 @Component({
   selector: 'app-lot-picker',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -20,13 +24,44 @@ import { RunState } from './run-state';
         <li>
           <app-choice-field
             none="not told"
-            [label]="item.name"
+            [label]="item.name + ', ' + amount(item, item.planned)"
             [choices]="choices(item.lots)"
             [value]="item.chosen === null ? null : '' + item.chosen"
-            (valueChange)="setLot(item.id, $event!)"
+            (valueChange)="setLot(item, $event!)"
           />
-          @if (item.chosen !== null) {
-            <a [routerLink]="['/shelf/lots', item.chosen]">where it went</a>
+          @if (lotOf(item); as lot) {
+            <p class="term">
+              <a [routerLink]="['/shelf/lots', lot.id]">{{ leftWords(lot) }}</a>
+            </p>
+            @if (lot.readyOn && lot.readyOn > nursery.today()) {
+              <p class="told warn">Not to be used before {{ lot.readyOn | date: 'd MMM y' }}.</p>
+            }
+            @if ((lot.left ?? 0) < 0) {
+              <p class="told warn">
+                More was taken of it than there was: count it, or say that the rest came of another.
+              </p>
+            }
+            @if (others(item).length > 0) {
+              <details>
+                <summary>Another amount, or two lots</summary>
+                <div class="two">
+                  <app-number-field
+                    label="Of this one"
+                    within="stock"
+                    [unit]="item.product ? 'kg' : 'L'"
+                    [value]="item.amount ?? item.planned"
+                    (valueChange)="split(item, $event, item.rest)"
+                  />
+                  <app-choice-field
+                    label="The rest of"
+                    none="no other"
+                    [choices]="choices(others(item))"
+                    [value]="item.rest === null ? null : '' + item.rest"
+                    (valueChange)="split(item, item.amount ?? undefined, $event ? +$event : null)"
+                  />
+                </div>
+              </details>
+            }
           }
         </li>
       }
@@ -41,6 +76,7 @@ import { RunState } from './run-state';
           </button>
         }
       </div>
+      <p class="term">How much came is asked on the <a routerLink="/shelf/lots">Shelf</a>.</p>
     </details>
   `,
   styles: `
@@ -48,7 +84,7 @@ import { RunState } from './run-state';
       padding: 4px 0;
     }
     a {
-      font-size: var(--note);
+      color: var(--ink);
     }
     .acts {
       display: flex;
@@ -56,22 +92,60 @@ import { RunState } from './run-state';
       gap: 8px;
       margin: 6px 0;
     }
+    .two {
+      display: grid;
+      grid-template-columns: 130px minmax(0, 1fr);
+      gap: 8px 12px;
+      align-items: end;
+      padding-bottom: 8px;
+    }
+    p.term {
+      margin: 2px 0;
+    }
   `,
-  imports: [ChoiceField, FetchState, RouterLink, TextField],
+  imports: [ChoiceField, DatePipe, FetchState, NumberField, RouterLink, TextField],
 })
 export class LotPicker {
   protected readonly run = inject(RunState);
   protected readonly lots = inject(LotsService);
-  private readonly nursery = inject(NurseryService);
+  protected readonly nursery = inject(NurseryService);
   private readonly notices = inject(Notices);
+  private readonly units = inject(Units);
   protected readonly name = signal('');
 
   protected choices(lots: readonly Lot[]): Choice[] {
-    return lots.map((lot) => ({ id: String(lot.id), name: lot.name }));
+    return lots.map((lot) => ({
+      id: String(lot.id),
+      name: lot.left === null ? lot.name : `${lot.name} (${this.of(lot)} left)`,
+    }));
   }
 
-  protected setLot(item: string, lot: string): void {
-    if (lot !== '') this.run.enter({ kind: 'lot', item, lot: Number(lot) });
+  protected lotOf(item: RunItem): Lot | null {
+    return item.lots.find(({ id }) => id === item.chosen) ?? null;
+  }
+
+  protected others(item: RunItem): readonly Lot[] {
+    return item.lots.filter(({ id }) => id !== item.chosen);
+  }
+
+  protected amount({ product }: RunItem, amount: number): string {
+    return stockAmount(product ? 'product' : 'material', amount, this.units.system());
+  }
+
+  protected leftWords(lot: Lot): string {
+    return lot.left === null ? 'Where it went; not counted yet' : `${this.of(lot)} left`;
+  }
+
+  protected setLot({ id: item }: RunItem, lot: string): void {
+    if (lot !== '') this.enter(item, Number(lot));
+  }
+
+  protected split(item: RunItem, amount: number | undefined, rest: number | null): void {
+    if (item.chosen === null) return;
+    const part = amount ?? item.amount ?? undefined;
+    // All of it of one lot leaves no rest.
+    const left = rest !== null && part !== undefined && part < item.planned ? rest : null;
+    this.enter(item.id, item.chosen, part, left);
   }
 
   protected add(item: string): void {
@@ -80,9 +154,21 @@ export class LotPicker {
     this.lots.add({ item, name, receivedOn: this.nursery.today() }).subscribe({
       next: (lot) => {
         this.name.set('');
-        this.run.enter({ kind: 'lot', item, lot: lot.id });
+        this.enter(item, lot.id);
       },
       error: (error: Error) => this.notices.say(`Not kept: ${error.message}`),
     });
+  }
+
+  private enter(item: string, lot: number, amount?: number, rest: number | null = null): void {
+    this.run.enter({
+      ...{ kind: 'lot', item, lot },
+      ...(amount !== undefined && { amount }),
+      ...(rest !== null && { rest }),
+    });
+  }
+
+  private of(lot: Lot): string {
+    return stockAmount(lot.kind, Math.max(0, lot.left ?? 0), this.units.system());
   }
 }

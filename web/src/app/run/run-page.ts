@@ -25,6 +25,7 @@ import { LotPicker } from './lot-picker';
 import { RunState } from './run-state';
 import { StepList } from './step-list';
 import { TestList } from './test-list';
+import { TubPanel } from './tub-panel';
 import { UseForm } from './use-form';
 
 /** Entries of the record that are shown at first. */
@@ -48,6 +49,7 @@ const HISTORY = 100;
     SaidPipe,
     StepList,
     TestList,
+    TubPanel,
     UseForm,
   ],
 })

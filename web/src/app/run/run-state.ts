@@ -6,7 +6,8 @@ import { type Said } from '#core/units/said';
 import { type BenchTestId } from '#core/batch/tests/bench-tests';
 import { type EntryData } from '#contract/record';
 import { type Batch } from '../data/batches';
-import { LotsService } from '../data/lots';
+import { tubLeft, type TubEntry } from '#core/package/stock';
+import { type Lot, LotsService } from '../data/lots';
 import { BatchRecord } from '../data/record';
 import { shortName } from '../ui/words/words';
 import { entryText } from './entry-text';
@@ -17,6 +18,19 @@ export interface StepRow {
   ticks: boolean[];
   done: boolean;
   due: string | null;
+}
+
+/** A material or product of the batch, with the lot that it came of. */
+export interface RunItem {
+  id: string;
+  name: string;
+  product: boolean;
+  /** Loose litres, or kilograms. */
+  planned: number;
+  lots: readonly Lot[];
+  chosen: number | null;
+  amount: number | null;
+  rest: number | null;
 }
 
 /** The batch that is being made, as its card and its record have it. Provided per page, shared by its pieces. */
@@ -38,14 +52,35 @@ export class RunState {
     }),
   );
   /** Materials and products that go in, with the lot that each came from. */
-  readonly items = computed(() => {
+  readonly items = computed((): RunItem[] => {
     const snapshot = this.made()?.snapshot;
-    return [...(snapshot?.materials ?? []), ...(snapshot?.amendments ?? [])].map(({ id, name }) => ({
-      id,
-      name: shortName(name),
-      lots: this.lots.of(id),
-      chosen: this.lotOf(id),
-    }));
+    if (!snapshot) return [];
+    const { sheet, materials, amendments } = snapshot;
+    const rows = [
+      ...materials.map((m, i) => ({ ...m, product: false, planned: sheet.components[i]?.looseLitres ?? 0 })),
+      ...amendments.map((a, i) => ({
+        ...a,
+        product: true,
+        planned: (sheet.amendments[i]?.grams ?? 0) / 1000,
+      })),
+    ];
+    return rows.map(({ id, name, product, planned }) => {
+      const data = this.record.holds().get(`lot/${id}`);
+      const told = data?.kind === 'lot' ? data : null;
+      return {
+        ...{ id, name: shortName(name), product, planned, lots: this.lots.of(id) },
+        ...{ chosen: told?.lot ?? null, amount: told?.amount ?? null, rest: told?.rest ?? null },
+      };
+    });
+  });
+  /** Litres that are left in the tub, by what was filled and by the last look at it. */
+  readonly left = computed(() => {
+    const snapshot = this.made()?.snapshot;
+    if (!snapshot) return 0;
+    const happened = this.record
+      .entries()
+      .flatMap(({ data }): TubEntry[] => (data.kind === 'use' || data.kind === 'left' ? [data] : []));
+    return tubLeft(snapshot.sheet.litres, happened);
   });
   /** The last result of each test. */
   readonly results = computed(() => {
@@ -82,10 +117,5 @@ export class RunState {
     const batch = this.made();
     if (!batch || step.waitDays === undefined) return null;
     return format(addDays(parseISO(batch.madeOn), step.waitDays), 'd MMMM');
-  }
-
-  private lotOf(item: string): number | null {
-    const data = this.record.holds().get(`lot/${item}`);
-    return data?.kind === 'lot' ? data.lot : null;
   }
 }

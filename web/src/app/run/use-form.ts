@@ -1,45 +1,74 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { NumberField } from '../ui/fields/number-field';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { LibraryService } from '../data/library';
+import { LotsService } from '../data/lots';
+import { NurseryService } from '../data/nursery';
+import { ChoiceField } from '../ui/fields/choice-field';
 import { DayField } from '../ui/fields/day-field';
+import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { TypedDay } from '../ui/fields/typed-day';
-import { NurseryService } from '../data/nursery';
 import { RunState } from './run-state';
 
-/** What the batch was used for. */
+/** What the batch was used for: so many vessels, of which lot of empty ones; the tub counts down. */
 @Component({
   selector: 'app-use-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-text-field label="Sowing, cuttings or pots" [(value)]="what" />
     <app-number-field label="How many" within="usedCount" [whole]="true" [(value)]="count" />
+    <app-choice-field label="Cells, blocks or pots of" [choices]="vessels()" [(value)]="vessel" />
     <app-day-field label="On" [day]="day" />
+    @if (empties().length > 0) {
+      <app-choice-field label="Empty ones from" none="not told" [choices]="empties()" [(value)]="lot" />
+    }
     <button type="button" class="press" [disabled]="!ready()" (click)="enter()">Enter</button>
   `,
   styles: `
     :host {
       display: grid;
-      grid-template-columns: minmax(0, 1fr) 96px;
+      grid-template-columns: minmax(0, 1fr) 120px;
       gap: 8px 12px;
       align-items: end;
     }
   `,
-  imports: [DayField, NumberField, TextField],
+  imports: [ChoiceField, DayField, NumberField, TextField],
 })
 export class UseForm {
   private readonly run = inject(RunState);
   private readonly nursery = inject(NurseryService);
+  private readonly library = inject(LibraryService).library;
+  private readonly lots = inject(LotsService);
   protected readonly what = signal('');
   protected readonly count = signal<number | undefined>(undefined);
   protected readonly day = new TypedDay(this.nursery.today, true);
+  protected readonly vessel = linkedSignal<string | null>(() => this.run.snapshot()?.vessel.id ?? null);
+  protected readonly lot = signal<string | null>(null);
+  protected readonly vessels = computed(() => {
+    const own = this.run.snapshot()?.vessel;
+    const all = [...(this.library()?.vessels.values() ?? [])];
+    return [...(own ? [own] : []), ...all.filter(({ id }) => id !== own?.id)].map(({ id, name }) => ({
+      id,
+      name,
+    }));
+  });
+  protected readonly empties = computed(() =>
+    this.lots
+      .of(this.vessel() ?? '')
+      .filter(({ kind }) => kind === 'vessel')
+      .map(({ id, name }) => ({ id: String(id), name })),
+  );
   protected readonly ready = computed(
     () => this.what().trim() !== '' && this.count() !== undefined && this.day.problem() === '',
   );
 
   protected enter(): void {
-    const count = this.count();
+    const [count, vessel, lot] = [this.count(), this.vessel(), this.lot()];
     if (!this.ready() || count === undefined) return;
-    this.run.enter({ kind: 'use', what: this.what().trim(), count, on: this.day.value() });
+    this.run.enter({
+      ...{ kind: 'use', what: this.what().trim(), count, on: this.day.value() },
+      ...(vessel && { vessel }),
+      ...(lot && this.empties().some(({ id }) => id === lot) && { lot: Number(lot) }),
+    });
     this.what.set('');
     this.count.set(undefined);
     this.day.forget();

@@ -14,6 +14,8 @@ import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { OwnWindowsForm } from './own-windows';
 import { type Asked, NumberList } from '../ui/fields/number-list';
+import { TextField } from '../ui/fields/text-field';
+import { Money } from '../data/money';
 import { stageNames } from '../ui/words/words';
 
 /** Spreads as people think of them: plain words, shown in percent, points or pH units. */
@@ -55,10 +57,11 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
   host: { class: 'page' },
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
-  imports: [ChoiceField, FetchState, NumberList, OwnWindowsForm],
+  imports: [TextField, ChoiceField, FetchState, NumberList, OwnWindowsForm],
 })
 export class SettingsPage {
   protected readonly way = inject(SchoolChoice);
+  protected readonly money = inject(Money);
   protected readonly nursery = inject(NurseryService);
   private readonly notices = inject(Notices);
   protected readonly zones = zones;

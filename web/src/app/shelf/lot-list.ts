@@ -7,6 +7,7 @@ import { type Lot, LotsService, type StockLine } from '../data/lots';
 import { NurseryService } from '../data/nursery';
 import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
+import { TableFiles } from './table-files';
 import { BinFill } from '../ui/pictures/bin-fill';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
@@ -58,6 +59,7 @@ const headings: Record<StockKind, string> = {
       }
     }
     <app-new-lot />
+    <app-table-files table="lots" />
   `,
   styles: `
     .bins {
@@ -97,7 +99,7 @@ const headings: Record<StockKind, string> = {
       }
     }
   `,
-  imports: [BinFill, DatePipe, FetchState, NewLot, RouterLink],
+  imports: [BinFill, DatePipe, FetchState, NewLot, RouterLink, TableFiles],
 })
 export class LotList {
   protected readonly lots = inject(LotsService);

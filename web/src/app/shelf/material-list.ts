@@ -3,6 +3,8 @@ import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { ShelfLineRow } from '../bench/shelf-line';
 import { LibraryService } from '../data/library';
 import { ShelfService } from '../data/shelf';
+import { RouterLink } from '@angular/router';
+import { TableFiles } from './table-files';
 import { OwnWays } from './own-ways';
 import { FetchState } from '../ui/fetch-state';
 
@@ -24,12 +26,23 @@ import { FetchState } from '../ui/fetch-state';
       @for (material of materials(); track material.id) {
         <li>
           <app-shelf-line [material]="material" [full]="full()" [told]="true" />
+          <a [routerLink]="[material.id]"
+            >tests<span class="visually-hidden"> of {{ material.name }}</span></a
+          >
         </li>
       }
     </ul>
     <app-own-ways />
+    <app-table-files table="materials" />
   `,
   styles: `
+    li > a {
+      display: flex;
+      align-items: center;
+      min-height: 44px;
+      color: var(--ink);
+      font-size: var(--note);
+    }
     ul {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
@@ -37,11 +50,15 @@ import { FetchState } from '../ui/fetch-state';
       align-items: start;
     }
     li {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+      gap: 0 10px;
+      align-items: start;
       padding: 4px 0;
       border-bottom: 1px solid var(--hairline);
     }
   `,
-  imports: [FetchState, OwnWays, ShelfLineRow],
+  imports: [FetchState, OwnWays, RouterLink, ShelfLineRow, TableFiles],
 })
 export class MaterialList {
   protected readonly library = inject(LibraryService);

@@ -16,10 +16,12 @@ import { ecMethods } from '#core/mix/salts';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { NurseryService } from '../data/nursery';
+import { Units } from '../data/units';
 import { type Resource } from '../data/resource';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { FetchState } from '../ui/fetch-state';
+import { shownIn } from '../ui/words/shown-in';
 import { ecMethodNames, shortName } from '../ui/words/words';
 
 type TestId = LotTestGiven['test'];
@@ -98,7 +100,7 @@ const forms: Form[] = [
     howTo:
       'Mix lime into a moist litre, keep it warm and moist in a lidded jar for two weeks. Goggles on: lime stings.',
     asked: [
-      { name: 'gPerL', label: 'Lime to a litre, g', within: 'doseGPerL' },
+      { name: 'gPerL', label: 'Lime given', unit: 'g/L', within: 'doseGPerL' },
       { name: 'phBefore', label: 'pH before', within: 'measuredPh' },
       { name: 'phAfter', label: 'pH after', within: 'measuredPh' },
     ],
@@ -326,6 +328,7 @@ export class MaterialPage {
   private readonly library = inject(LibraryService);
   private readonly lotsOf = inject(LotsService);
   private readonly nursery = inject(NurseryService);
+  private readonly units = inject(Units);
   protected readonly forms = forms;
   protected readonly names = figureNames;
   protected readonly methods = ecMethods.map((id) => ({ id, name: ecMethodNames[id] }));
@@ -420,11 +423,12 @@ export class MaterialPage {
   /** A test in a line. */
   protected told(values: LotTestGiven): string {
     const form = forms.find((one) => one.id === values.test)!;
-    const read = values as unknown as Record<string, number | string>;
-    const numbers = form.asked.map(
-      (one) =>
-        `${one.label.toLowerCase().replace(/^ec/, 'EC').replace(/^ph/, 'pH')} ${read[one.name] ?? ''}${one.unit && one.unit.length < 4 ? ` ${one.unit}` : ''}`,
-    );
+    const read = values as unknown as Record<string, number | undefined>;
+    const numbers = form.asked.map(({ name, label, unit = '' }) => {
+      const { unit: shown, per, zero } = shownIn(unit, this.units.system());
+      const value = Number(((read[name] ?? 0) / per + zero).toFixed(2));
+      return `${/^(EC|pH)/.test(label) ? label : label.toLowerCase()} ${value} ${shown}`.trim();
+    });
     return `${form.name}: ${numbers.join(', ')}`;
   }
 }

@@ -3,9 +3,12 @@ import { type Amendment, type AmendmentKind, K_PER_K2O, P_PER_P2O5 } from '#core
 import { type BlendPart, dryBlend } from '#core/material/dry-blend';
 import { saltsByLabel } from '#core/material/label-salts';
 import { litresIn } from '#core/units/factors';
+import { showQuantity } from '#core/units/said';
 import { LibraryService } from '../data/library';
+import { Units } from '../data/units';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
+import { TableFiles } from './table-files';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
@@ -36,8 +39,8 @@ const limed: Asked<Printed>[] = [
 ];
 const rest: Asked<Printed>[] = [
   { name: 'cupG', label: 'A level cup weighs', unit: 'g', within: 'sampleG' },
-  { name: 'mostYoungGPerL', label: 'Most for young plants by its label, g/L', within: 'doseGPerL' },
-  { name: 'mostPottingGPerL', label: 'Most for potting by its label, g/L', within: 'doseGPerL' },
+  { name: 'mostYoungGPerL', label: 'Most for young plants, by its label', unit: 'g/L', within: 'doseGPerL' },
+  { name: 'mostPottingGPerL', label: 'Most for potting, by its label', unit: 'g/L', within: 'doseGPerL' },
 ];
 const lasts: Asked<Printed> = {
   name: 'longevityWeeks21C',
@@ -123,6 +126,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
         <button type="button" class="press quiet" (click)="clear()">Leave it as it is</button>
       }
     </section>
+    <app-table-files table="products" />
     <ul class="rows listed" aria-label="Feeds and limes">
       @for (one of products(); track one.id) {
         <li>
@@ -162,11 +166,12 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       gap: 12px;
     }
   `,
-  imports: [ChoiceField, FetchState, NumberField, NumberList, Segments, TextField],
+  imports: [ChoiceField, FetchState, NumberField, NumberList, Segments, TextField, TableFiles],
 })
 export class ProductList {
   protected readonly library = inject(LibraryService);
   private readonly notices = inject(Notices);
+  private readonly units = inject(Units);
   protected readonly kinds = kinds;
   protected readonly shortName = shortName;
   protected readonly ways: { id: Way; name: string }[] = [
@@ -218,7 +223,7 @@ export class ProductList {
   protected readonly kin = computed((): Amendment => {
     const changing = this.products().find(({ id }) => id === this.changing());
     const alike = this.products().filter(({ kind, id }) => kind === this.kind() && !this.isOwn(id));
-    return changing ?? alike[0] ?? NOTHING;
+    return changing ?? alike.find(({ solubilityGPerL }) => solubilityGPerL === 0) ?? alike[0] ?? NOTHING;
   });
   protected readonly fields = computed(() => [
     ...analysis,
@@ -276,9 +281,17 @@ export class ProductList {
       one.mgPct > 0 ? `Mg ${n(one.mgPct)} %` : '',
       one.ccePct > 0 ? `sweetens like ${n(one.ccePct)} % calcium carbonate` : '',
       one.kind === 'coated' ? `lasts ${n(one.longevityWeeks21C)} weeks` : '',
-      `${n(one.bulkDensityGPerMl)} g/mL`,
+      `a level cup weighs ${this.cupOf(one)}`,
     ].filter(Boolean);
     return `${n(one.nPct)}-${n(one.p2O5Pct)}-${n(one.k2OPct)}; ${more.join(', ')}`;
+  }
+
+  private cupOf({ bulkDensityGPerMl }: Amendment): string {
+    const { text, unit } = showQuantity(
+      { massG: bulkDensityGPerMl * 1000 * litresIn.cup },
+      this.units.system(),
+    );
+    return `${text}\u00a0${unit}`;
   }
 
   protected type([name, value]: [Printed, number | undefined]): void {

@@ -47,6 +47,7 @@ export class ShelfPlace {
     { path: 'products', name: 'Feeds and limes' },
     { path: 'vessels', name: 'Vessels' },
     { path: 'lots', name: 'Lots and stock' },
+    { path: 'money', name: 'Make or buy' },
     { path: 'measures', name: 'Measures' },
     { path: 'instruments', name: 'Instruments' },
   ];

@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { type VesselKind } from '#core/vessel/tray';
+import { byWaterWeight, firmingOfBlocks } from '#core/vessel/calibrate';
 import { checkVessel, type Vessel, volumeL } from '#core/vessel/vessel';
+import { TickField } from '../ui/fields/tick-field';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
+import { TableFiles } from './table-files';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
@@ -11,15 +14,17 @@ import { VesselOutline } from '../ui/pictures/vessel-outline';
 import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
 
-type Shape = Vessel['shape'];
-type Size = 'top' | 'top2' | 'base' | 'base2' | 'depth' | 'headspace' | 'perTray' | 'firm';
+type Size =
+  | ('top' | 'top2' | 'base' | 'base2' | 'depth' | 'headspace' | 'perTray' | 'firm' | 'waterKg' | 'perBucket')
+  | ('price' | 'uses' | 'minutes' | 'stands');
+type Form = 'round' | 'rect' | 'bag' | 'trough' | 'block';
 
 const mm = (name: Size, label: string): Asked<Size> => ({ name, label, unit: 'mm', within: 'vesselMm' });
 const deep: Asked<Size>[] = [
   mm('depth', 'Deep, inside'),
   { ...mm('headspace', 'Left free at the top'), within: 'headspaceMm' },
 ];
-const asked: Record<Shape, Asked<Size>[]> = {
+const walled: Record<Vessel['shape'], Asked<Size>[]> = {
   round: [mm('top', 'Across, at the top, inside'), mm('base', 'Across, at the base, inside'), ...deep],
   rect: [
     ...[mm('top', 'Long, at the top, inside'), mm('top2', 'Wide, at the top, inside')],
@@ -31,10 +36,30 @@ const counted: Asked<Size>[] = [
   { name: 'perTray', label: 'To a tray, set or press', within: 'perTray', whole: true },
   { name: 'firm', label: 'Usually firmed by, %', within: 'compactionPct' },
 ];
-const shapes: { id: Shape; name: string; noun: string }[] = [
-  { id: 'round', name: 'Round', noun: 'pot' },
-  { id: 'rect', name: 'With corners', noun: 'cell' },
-  { id: 'block', name: 'A pressed block', noun: 'block' },
+const shapes: { id: Form; name: string; noun: string; shape: Vessel['shape'] }[] = [
+  { id: 'round', name: 'Round', noun: 'pot', shape: 'round' },
+  { id: 'rect', name: 'With corners', noun: 'cell', shape: 'rect' },
+  { id: 'bag', name: 'Grow bag', noun: 'bag', shape: 'round' },
+  { id: 'trough', name: 'Trough', noun: 'trough', shape: 'rect' },
+  { id: 'block', name: 'A pressed block', noun: 'block', shape: 'block' },
+];
+const weighed: Asked<Size> = {
+  name: 'waterKg',
+  label: 'Water that one takes to the brim',
+  unit: 'kg',
+  within: 'waterWeightKg',
+};
+const pressed: Asked<Size> = {
+  name: 'perBucket',
+  label: 'Blocks from a bucket (10 L, 2.6 gal) of loose mix',
+  within: 'usedCount',
+  whole: true,
+};
+const costs: Asked<Size>[] = [
+  { name: 'price', label: 'Price of a tray, set or single one', within: 'price' },
+  { name: 'uses', label: 'Used so many times', within: 'vesselUses', whole: true },
+  { name: 'minutes', label: 'Minutes to fill or press a hundred', within: 'labourMinutes' },
+  { name: 'stands', label: 'A tray, set or single one stands on', unit: 'm²', within: 'trayM2' },
 ];
 
 /** Vessels: the usual ones, and the nursery's own by their measures. */
@@ -46,18 +71,32 @@ const shapes: { id: Shape; name: string; noun: string }[] = [
     <app-fetch-state [of]="library.fetched" what="the vessels" />
     <section aria-labelledby="own-vessel">
       <h2 id="own-vessel">{{ changing() ? 'Change ' + name() : 'One of your own' }}</h2>
-      <app-segments label="Its shape" [choices]="shapes" [(value)]="shape" />
+      <app-segments label="Its shape" [choices]="shapes" [(value)]="form" />
       <div class="fields">
         <app-text-field label="Called" [(value)]="name" />
         <app-number-list [asked]="fields()" [values]="sizes()" (typed)="type($event)" />
       </div>
+      @if (form() !== 'block') {
+        <app-tick-field [(checked)]="holes"
+          >water can leave at the foot: it has holes, or is fabric</app-tick-field
+        >
+      }
+      <app-tick-field [(checked)]="ownMix">a pressed disc or plug that is its own mix</app-tick-field>
+      <details>
+        <summary>What it costs</summary>
+        <div class="fields">
+          <app-number-list [asked]="costs" [values]="sizes()" (typed)="type($event)" />
+        </div>
+      </details>
       @if (made(); as it) {
         @if ('why' in it) {
           <p class="wrong" role="alert">{{ it.why | said }}.</p>
         } @else {
           <p class="seen" role="status">
             <app-vessel-outline [vessel]="it.vessel" />
-            <app-amount [of]="{ volumeL: volumeL(it.vessel) }" /> each
+            <app-amount [of]="{ volumeL: volumeL(it.vessel) }" /> each{{
+              it.firm > 0 ? ', firmed by ' + it.firm.toFixed(0) + ' %' : ''
+            }}
           </p>
         }
       }
@@ -69,6 +108,7 @@ const shapes: { id: Shape; name: string; noun: string }[] = [
         <button type="button" class="press quiet" (click)="clear()">Leave it as it is</button>
       }
     </section>
+    <app-table-files table="vessels" />
     <ul class="rows" aria-label="Vessels">
       @for (kind of kinds(); track kind.id) {
         <li>
@@ -115,7 +155,17 @@ const shapes: { id: Shape; name: string; noun: string }[] = [
       gap: 0 32px;
     }
   `,
-  imports: [Amount, FetchState, NumberList, SaidPipe, Segments, TextField, VesselOutline],
+  imports: [
+    Amount,
+    FetchState,
+    NumberList,
+    SaidPipe,
+    Segments,
+    TextField,
+    VesselOutline,
+    TickField,
+    TableFiles,
+  ],
 })
 export class VesselList {
   protected readonly library = inject(LibraryService);
@@ -123,11 +173,18 @@ export class VesselList {
   protected readonly shapes = shapes;
   protected readonly volumeL = volumeL;
   protected readonly changing = signal<string | null>(null);
-  protected readonly shape = signal<Shape>('round');
+  protected readonly form = signal<Form>('round');
+  private readonly kind = computed(() => shapes.find((one) => one.id === this.form())!);
+  protected readonly holes = signal(true);
+  protected readonly ownMix = signal(false);
+  protected readonly costs = costs;
   protected readonly name = signal('');
   protected readonly sizes = signal<Partial<Record<Size, number | undefined>>>(FRESH);
   protected readonly problem = signal('');
-  protected readonly fields = computed(() => [...asked[this.shape()], ...counted]);
+  protected readonly fields = computed(() => {
+    const { shape } = this.kind();
+    return [...walled[shape], ...(shape === 'block' ? [pressed] : [weighed]), ...counted];
+  });
   /** Own ones first. */
   protected readonly kinds = computed(() =>
     [...(this.library.library()?.vessels.values() ?? [])].sort(
@@ -136,21 +193,30 @@ export class VesselList {
   );
 
   /** What the measures come to, or why they come to nothing; null while some are missing. */
-  protected readonly made = computed((): { vessel: Vessel } | { why: string } | null => {
-    const { top, top2, base, base2, depth, headspace = 0 } = this.sizes();
+  protected readonly made = computed((): { vessel: Vessel; firm: number } | { why: string } | null => {
+    const { top, top2, base, base2, depth, headspace = 0, waterKg } = this.sizes();
     if (top === undefined || depth === undefined) return null;
-    const shape = this.shape();
+    const { shape } = this.kind();
+    const walls = { depthMm: depth, headspaceMm: headspace, ...(!this.holes() && { holes: false }) };
     let vessel: Vessel;
     if (shape === 'round') {
-      if (base === undefined) return null;
-      vessel = { shape, topMm: top, baseMm: base, depthMm: depth, headspaceMm: headspace };
+      if (base === undefined && waterKg === undefined) return null;
+      vessel = { shape, topMm: top, baseMm: base ?? top, ...walls };
     } else if (top2 === undefined) return null;
     else if (shape === 'block') vessel = { shape, edgeMm: [top, top2], depthMm: depth };
-    else if (base === undefined || base2 === undefined) return null;
-    else
-      vessel = { shape, topMm: [top, top2], baseMm: [base, base2], depthMm: depth, headspaceMm: headspace };
+    else if ((base === undefined || base2 === undefined) && waterKg === undefined) return null;
+    else vessel = { shape, topMm: [top, top2], baseMm: [base ?? top, base2 ?? top2], ...walls };
     try {
-      return { vessel: checkVessel(vessel) };
+      // What it takes in water outranks a base that is hard to measure.
+      const measured = waterKg === undefined ? vessel : byWaterWeight(checkVessel(vessel), waterKg);
+      const { perBucket, firm = 0 } = this.sizes();
+      return {
+        vessel: checkVessel(measured),
+        firm:
+          perBucket === undefined || shape !== 'block'
+            ? firm
+            : 100 * firmingOfBlocks(measured, perBucket, BUCKET_L),
+      };
     } catch (error) {
       if (error instanceof RangeError) return { why: error.message };
       throw error;
@@ -171,12 +237,16 @@ export class VesselList {
     this.sizes.update((sizes) => ({ ...sizes, [name]: value }));
   }
 
-  protected change({ id, name, vessel, perTray, usualCompaction }: VesselKind): void {
+  protected change(kind: VesselKind): void {
+    const { id, name, noun, vessel, perTray, usualCompaction } = kind;
     this.changing.set(id);
     this.name.set(name);
-    this.shape.set(vessel.shape);
+    this.form.set(shapes.find((one) => one.shape === vessel.shape && one.noun === noun)?.id ?? vessel.shape);
+    this.holes.set(vessel.shape === 'block' || vessel.holes !== false);
+    this.ownMix.set(kind.ownMix ?? false);
     const { depthMm: depth } = vessel;
-    const counts = { perTray, firm: 100 * usualCompaction, depth };
+    const { price, uses, minutesPerHundred: minutes, footprintM2: stands } = kind;
+    const counts = { perTray, firm: 100 * usualCompaction, depth, price, uses, minutes, stands };
     if (vessel.shape === 'block')
       this.sizes.set({ ...counts, top: vessel.edgeMm[0], top2: vessel.edgeMm[1] });
     else if (vessel.shape === 'round')
@@ -191,20 +261,27 @@ export class VesselList {
     this.changing.set(null);
     this.name.set('');
     this.sizes.set(FRESH);
+    this.holes.set(true);
+    this.ownMix.set(false);
     this.problem.set('');
   }
 
   protected keep(): void {
     const made = this.made();
-    const { perTray = 1, firm = 0 } = this.sizes();
+    const { perTray = 1, price, uses, minutes, stands } = this.sizes();
     if (!made || !('vessel' in made)) return;
-    const noun = shapes.find((one) => one.id === this.shape())!.noun;
+    const { noun } = this.kind();
     const kind = {
       name: this.name().trim(),
       noun,
       vessel: made.vessel,
       perTray,
-      usualCompaction: firm / 100,
+      usualCompaction: made.firm / 100,
+      ...(this.ownMix() && { ownMix: true }),
+      ...(price !== undefined && { price }),
+      ...(uses !== undefined && { uses }),
+      ...(minutes !== undefined && { minutesPerHundred: minutes }),
+      ...(stands !== undefined && { footprintM2: stands }),
     };
     this.problem.set('');
     this.library.keepVessel(this.changing(), kind).subscribe({
@@ -217,4 +294,6 @@ export class VesselList {
   }
 }
 
+/** Loose mix of which the blocks are counted. */
+const BUCKET_L = 10;
 const FRESH = { perTray: 1, firm: 0, headspace: 0 };

@@ -38,7 +38,7 @@ const [WIDTH, HEIGHT] = [34, 38];
     }
     text {
       fill: var(--muted);
-      font-size: 18px;
+      font-size: var(--lead);
     }
   `,
 })

@@ -1,4 +1,4 @@
-import { gramsIn, litresIn, millimetresIn } from '#core/units/factors';
+import { gPerLInPoundPerCubicYard, gramsIn, litresIn, millimetresIn } from '#core/units/factors';
 import { type UnitSystem } from '#core/units/show';
 
 /** How a kept number is read and typed: `shown = kept / per + zero`. */
@@ -25,6 +25,8 @@ const inUs: Record<string, Shown> = {
   L: shown('gal', litresIn.gallon),
   mm: shown('in', millimetresIn.inch),
   'L of a measure': shown('quarts', litresIn.quart),
+  'g/L': shown('lb/yd³', gPerLInPoundPerCubicYard),
+  'm²': shown('ft²', 0.09290304),
   'per L': shown('per gal', 1 / litresIn.gallon),
 };
 

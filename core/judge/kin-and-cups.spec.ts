@@ -22,3 +22,16 @@ test.each(['compost-kitchen', 'coffee-grounds', 'mulch-wood'])(
 test('green-waste compost is none of them', () => {
   expect(codes('compost', 'germination')).toEqual([]);
 });
+
+test('a cup without holes is a stop, whatever the mix; with holes it is not', () => {
+  const cup = (holes?: boolean) =>
+    judgeMix(
+      recipe(
+        { 'peat-fine': 3, 'perlite-coarse': 1 },
+        { vessel: { shape: 'round', topMm: 80, baseMm: 60, depthMm: 90, headspaceMm: 5, holes } },
+      ),
+      { library },
+    ).flags.find((flag) => flag.code === 'no-holes');
+  expect(cup(false)?.severity).toBe('stop');
+  expect([cup(true), cup()]).toEqual([undefined, undefined]);
+});

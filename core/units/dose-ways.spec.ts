@@ -1,0 +1,41 @@
+import fc from 'fast-check';
+import { doseFrom, doseInWays, type DoseSetting, doseWays } from '#core/units/dose-ways';
+import { published } from '#testing/published';
+
+const setting: DoseSetting = {
+  ...{ bulkDensityGPerMl: 1.1, batchLitres: 40, potLitres: 0.5, barrowLitres: 80, sackKg: 20 },
+};
+
+test('pounds to the yard and ounces to the gallon', () => {
+  // NIST Handbook 44, Appendix C (from memory): 1 lb = 453.592 g, 1 yd³ = 764.555 L, 1 oz = 28.3495 g, 1 gal = 3.78541 L.
+  const source = 'NIST Handbook 44, Appendix C (from memory)';
+  const check = (what: string, theirs: number, ours: number): void =>
+    published({ what, source, published: theirs, ours, unit: 'g/L', within: 1e-4 });
+  check('5 lb/yd³', 2.9664, doseFrom(5, 'lbPerYd3', setting));
+  check('1 oz/gal', 7.4892, doseFrom(1, 'ozPerGal', setting));
+});
+
+test('by hand: two cups to a batch, grams to a pot, half a sack', () => {
+  expect(doseFrom(2, 'cupsPerBatch', setting)).toBeCloseTo((2 * 236.588 * 1.1) / 40, 3);
+  expect(doseFrom(1.5, 'gramsPerPot', setting)).toBeCloseTo(3, 12);
+  expect(doseFrom(0.5, 'sacksPerBatch', setting)).toBeCloseTo(250, 9);
+});
+
+test('said in any way and read back it is the same dose', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.001, max: 100, noNaN: true }),
+      fc.constantFrom(...doseWays),
+      (gPerL, way) => {
+        const { amount } = doseInWays(gPerL, setting).find((one) => one.way === way)!;
+        expect(doseFrom(amount, way, setting)).toBeCloseTo(gPerL, 9);
+      },
+    ),
+  );
+});
+
+test('a sack that nobody weighed is no measure', () => {
+  const unweighed = { ...setting, sackKg: null };
+  expect(doseInWays(1, unweighed).map((one) => one.way)).not.toContain('sacksPerBatch');
+  expect(() => doseFrom(1, 'sacksPerBatch', unweighed)).toThrow('the sack has no weight yet');
+});

@@ -1,0 +1,68 @@
+import { gPerLInPoundPerCubicYard, gramsIn, litresIn } from '#core/units/factors';
+import { OutOfRange } from '#core/units/check';
+
+/** Ways in which people say a dose. */
+export const doseWays = [
+  ...(['gPerL', 'kgPerM3', 'lbPerYd3', 'ozPerGal'] as const),
+  ...(['gramsPerBatch', 'cupsPerBatch', 'tablespoonsPerBatch', 'teaspoonsPerBatch'] as const),
+  ...(['gramsPerPot', 'gramsPerBarrow', 'cupsPerBarrow', 'sacksPerBatch'] as const),
+] as const;
+export type DoseWay = (typeof doseWays)[number];
+
+/** What a way needs to know beside the amount. */
+export interface DoseSetting {
+  /** Of the product, level. */
+  bulkDensityGPerMl: number;
+  batchLitres: number;
+  potLitres: number;
+  /** Finished mix in a barrow, L. */
+  barrowLitres: number;
+  /** A whole sack of the product, kg; null where it is not known. */
+  sackKg: number | null;
+}
+
+/** Grams to a litre in one of a way; null where it cannot be said so. */
+export function gPerLInOne(way: DoseWay, of: DoseSetting): number | null {
+  const grams = (litres: number): number => litres * 1000 * of.bulkDensityGPerMl;
+  switch (way) {
+    case 'gPerL':
+    case 'kgPerM3':
+      return 1;
+    case 'lbPerYd3':
+      return gPerLInPoundPerCubicYard;
+    case 'ozPerGal':
+      return gramsIn.ounce / litresIn.gallon;
+    case 'gramsPerBatch':
+      return 1 / of.batchLitres;
+    case 'cupsPerBatch':
+      return grams(litresIn.cup) / of.batchLitres;
+    case 'tablespoonsPerBatch':
+      return grams(litresIn.tablespoon) / of.batchLitres;
+    case 'teaspoonsPerBatch':
+      return grams(litresIn.teaspoon) / of.batchLitres;
+    case 'gramsPerPot':
+      return 1 / of.potLitres;
+    case 'gramsPerBarrow':
+      return 1 / of.barrowLitres;
+    case 'cupsPerBarrow':
+      return grams(litresIn.cup) / of.barrowLitres;
+    case 'sacksPerBatch':
+      return of.sackKg === null ? null : (1000 * of.sackKg) / of.batchLitres;
+  }
+}
+
+/** A dose said in one way, in grams per litre of finished mix. @throws OutOfRange where it cannot be said so */
+export function doseFrom(amount: number, way: DoseWay, of: DoseSetting): number {
+  const one = gPerLInOne(way, of);
+  if (one === null || !(one > 0))
+    throw new OutOfRange('way', way, 'one that is known here: the sack has no weight yet');
+  return amount * one;
+}
+
+/** The same dose in every way in which it can be said. */
+export function doseInWays(gPerL: number, of: DoseSetting): { way: DoseWay; amount: number }[] {
+  return doseWays.flatMap((way) => {
+    const one = gPerLInOne(way, of);
+    return one === null ? [] : [{ way, amount: gPerL / one }];
+  });
+}

@@ -1,0 +1,60 @@
+import { fillDepthMm, type Vessel, volumeL } from '#core/vessel/vessel';
+import { limits } from '#core/units/limits';
+import { checkRange, OutOfRange } from '#core/units/check';
+
+/** A litre of water weighs a kilogram, near enough at a bench. */
+const KG_PER_L = 1;
+
+/**
+ * The vessel with its base as wide as the water that it takes to the brim says; mouth and depth stay as measured.
+ * @param waterKg of one vessel, filled to the rim, 0.005–500
+ * @throws OutOfRange where no base between 5 mm and the mouth and a half more gives that
+ */
+export function byWaterWeight(vessel: Vessel, waterKg: number): Vessel {
+  checkRange('waterKg', waterKg, ...limits.waterWeightKg);
+  if (vessel.shape === 'block') throw new OutOfRange('waterKg', waterKg, 'left out for a block');
+  const wanted = waterKg / KG_PER_L;
+  const [smallest] = limits.vesselMm;
+  const mouth = vessel.shape === 'round' ? vessel.topMm : Math.min(...vessel.topMm);
+  const withBase = (share: number): Vessel =>
+    vessel.shape === 'round'
+      ? { ...vessel, baseMm: vessel.topMm * share }
+      : { ...vessel, baseMm: [vessel.topMm[0] * share, vessel.topMm[1] * share] };
+  const brim = (share: number): number => volumeL({ ...withBase(share), headspaceMm: 0 } as Vessel);
+  let [low, high] = [smallest / mouth, 1.5];
+  if (!(brim(low) <= wanted && wanted <= brim(high)))
+    throw new OutOfRange(
+      'waterKg',
+      waterKg,
+      `${brim(low).toFixed(3)} to ${brim(high).toFixed(3)} kg for such a mouth and depth`,
+    );
+  for (let i = 0; i < 50; i++) {
+    const middle = (low + high) / 2;
+    if (brim(middle) < wanted) low = middle;
+    else high = middle;
+  }
+  return withBase((low + high) / 2);
+}
+
+/**
+ * Firming of a press, from how many blocks came out of so much loose mix.
+ * @returns fraction of volume lost, 0–0.5
+ * @throws OutOfRange where the blocks are larger than what went in, or less than half of it
+ * @example firmingOfBlocks({ shape: 'block', edgeMm: [50, 50], depthMm: 50 }, 60, 10) // 0.25
+ */
+export function firmingOfBlocks(block: Vessel, count: number, looseLitres: number): number {
+  const firming = 1 - (count * volumeL(block)) / looseLitres;
+  const most = limits.compactionPct[1] / 100;
+  if (!(firming >= 0 && firming <= most)) {
+    const [fewest, mostBlocks] = [
+      Math.ceil((looseLitres * (1 - most)) / volumeL(block)),
+      Math.floor(looseLitres / volumeL(block)),
+    ];
+    throw new OutOfRange(
+      'blocks',
+      count,
+      `${fewest} to ${mostBlocks} from so much mix, ${fillDepthMm(block)} mm high`,
+    );
+  }
+  return firming;
+}

@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { litresIn } from '#core/units/factors';
+import { Money } from '../../data/money';
+import { Units } from '../../data/units';
+import { InTheShed } from '../../bench/in-the-shed';
+import { stockAmount } from '../../ui/words/stock-amount';
+import { shortName } from '../../ui/words/words';
+
+/** What is in the shed for this recipe, and what it costs: two lines beside the choice. */
+@Component({
+  selector: 'app-shed-says',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (makes(); as words) {
+      <p>{{ words }}</p>
+    }
+    @if (short(); as words) {
+      <p class="told warn">{{ words }} <a routerLink="/shelf/lots">Lots and stock</a></p>
+    }
+    @if (costs(); as words) {
+      <p>{{ words }} <a routerLink="/shelf/money">Make or buy?</a></p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      margin: 10px 0;
+      font-size: var(--note);
+    }
+    p {
+      margin: 4px 0;
+    }
+    a {
+      display: inline-flex;
+      align-items: center;
+      min-height: 32px;
+      color: var(--ink);
+    }
+  `,
+  imports: [RouterLink],
+})
+export class ShedSays {
+  private readonly shed = inject(InTheShed);
+  private readonly units = inject(Units);
+  private readonly money = inject(Money);
+
+  protected readonly makes = computed(() => {
+    const stock = this.shed.stock();
+    if (!stock) return '';
+    const first = stock.endsFirst && shortName(this.shed.nameOf(stock.endsFirst)).toLowerCase();
+    if (stock.litres !== null)
+      return `What is in the shed makes ${stockAmount('material', stock.litres, this.units.system())} of it; ${first} ends first.`;
+    return '';
+  });
+  protected readonly short = computed(() => {
+    const short = this.shed.stock()?.short ?? [];
+    if (short.length === 0) return '';
+    const each = short.map(({ item, by }) => {
+      const amount = stockAmount(this.shed.kindOf(item), by, this.units.system());
+      return `${amount} of ${shortName(this.shed.nameOf(item)).toLowerCase()}`;
+    });
+    return `Short for this job: ${each.join(', ')}.`;
+  });
+  protected readonly costs = computed(() => {
+    const { perLitre, unpriced } = this.shed.bill();
+    if (perLitre === 0) return '';
+    const us = this.units.system() === 'us';
+    const each = this.money.say(us ? perLitre * litresIn.gallon : perLitre);
+    const without =
+      unpriced.length === 0
+        ? ''
+        : `, without ${unpriced.map((item) => shortName(this.shed.nameOf(item)).toLowerCase()).join(', ')}`;
+    return `Costs ${each} a ${us ? 'gallon' : 'litre'}, ${this.money.say(perLitre * this.shed.litres())} for the job${without}.`;
+  });
+}

@@ -1,0 +1,186 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { Router } from '@angular/router';
+import { differenceInDays, parseISO } from 'date-fns';
+import { switchMap } from 'rxjs';
+import { type Lot } from '#contract/lots';
+import { type Material, type MaterialRow, materialToRow } from '#core/material/material';
+import { oversizeOf, screened } from '#core/material/screened';
+import { fills } from '#core/package/stock';
+import { libraryOf } from '#core/recipe/library';
+import { materialOfRecipe } from '#core/recipe/mix-material';
+import { measuredOf } from '#core/recipe/recipe';
+import { volumeL } from '#core/vessel/vessel';
+import { LibraryService } from '../data/library';
+import { LotsService } from '../data/lots';
+import { Notices } from '../data/notices';
+import { NurseryService } from '../data/nursery';
+import { ShelfService } from '../data/shelf';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { BinFill } from '../ui/pictures/bin-fill';
+import { Amount } from '../ui/words/amount';
+import { RunState } from './run-state';
+
+/** A tub in a shed, where nobody says. */
+const SHED_C = 12;
+
+/** What is left in the tub, what it still fills, and what becomes of it and of what stayed on the screen. */
+@Component({
+  selector: 'app-tub-panel',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="tub">
+      <app-bin-fill [share]="run.left() / made()" />
+      <p>
+        <b><app-amount [of]="{ volumeL: run.left() }" /></b> left of <app-amount [of]="{ volumeL: made() }" />
+        <span class="term">{{ says() }}</span>
+      </p>
+    </div>
+    <div class="fields">
+      <app-choice-field label="How many would it fill" [choices]="vessels()" [(value)]="vessel" />
+      <app-number-field label="Looked: there is" unit="L" within="stock" [(value)]="looked" />
+      <button type="button" class="press" [disabled]="looked() === undefined" (click)="look()">Enter</button>
+    </div>
+    <div class="acts">
+      @if (run.left() > 0.5) {
+        <button type="button" class="press" (click)="keepRest()">Keep what is left as a material</button>
+      }
+      @for (one of oversize(); track one.name) {
+        <button type="button" class="press" (click)="keepOversize(one)">
+          Keep the {{ one.name.toLowerCase() }},&nbsp;<app-amount [of]="{ volumeL: one.litres }" />, as a lot
+        </button>
+      }
+    </div>
+    @if (problem()) {
+      <p class="wrong" role="alert">{{ problem() }}</p>
+    }
+  `,
+  styles: `
+    .tub {
+      display: flex;
+      gap: 12px;
+      align-items: center;
+      margin: 6px 0;
+    }
+    p {
+      margin: 0;
+    }
+    .tub b {
+      font-size: var(--head);
+    }
+    .acts {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      margin: 8px 0;
+    }
+  `,
+  imports: [Amount, BinFill, ChoiceField, NumberField],
+})
+export class TubPanel {
+  protected readonly run = inject(RunState);
+  private readonly library = inject(LibraryService);
+  private readonly lots = inject(LotsService);
+  private readonly shelf = inject(ShelfService);
+  private readonly nursery = inject(NurseryService);
+  private readonly notices = inject(Notices);
+  private readonly router = inject(Router);
+  protected readonly vessel = linkedSignal<string | null>(() => this.run.snapshot()?.vessel.id ?? null);
+  protected readonly looked = signal<number | undefined>(undefined);
+  protected readonly problem = signal('');
+  protected readonly made = computed(() => this.run.snapshot()?.sheet.litres ?? 1);
+  protected readonly vessels = computed(() =>
+    [...(this.library.library()?.vessels.values() ?? [])].map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly says = computed(() => {
+    const kind = this.library.library()?.vessels.get(this.vessel() ?? '') ?? this.run.snapshot()?.vessel;
+    if (!kind) return '';
+    const count = fills(this.run.left(), volumeL(kind.vessel));
+    return `fills ${count} more ${kind.noun}${count === 1 ? '' : 's'} of ${kind.name}`;
+  });
+
+  /** What stayed on the screens, by part. */
+  protected readonly oversize = computed(() => {
+    const snapshot = this.run.snapshot();
+    const library = this.library.library();
+    if (!snapshot || !library) return [];
+    return snapshot.recipe.components.flatMap((part, i) => {
+      const material = library.materials.get(part.material);
+      if (!material || part.screenedMm === undefined || part.screenedMm >= material.maxParticleMm) return [];
+      const { oversizeShare } = screened(material, part.screenedMm);
+      const through = snapshot.sheet.components[i]?.looseLitres ?? 0;
+      const over = oversizeOf(material, part.screenedMm);
+      return [{ name: over.name, material: over, litres: (through * oversizeShare) / (1 - oversizeShare) }];
+    });
+  });
+
+  protected look(): void {
+    const litres = this.looked();
+    if (litres === undefined) return;
+    this.run.enter({ kind: 'left', litres });
+    this.looked.set(undefined);
+  }
+
+  /** The rest of the batch as a material, with its age and its own tests, and a lot of it. */
+  protected keepRest(): void {
+    const batch = this.run.batch();
+    if (!batch) return;
+    const { snapshot, madeOn } = batch;
+    const library = libraryOf(
+      this.materialsOf(snapshot.materials, snapshot.recipe.components),
+      snapshot.amendments,
+      [snapshot.vessel],
+    );
+    const days = differenceInDays(parseISO(this.nursery.today()), parseISO(madeOn));
+    const named = { id: 'own-rest', name: `What is left of ${batch.name}`.slice(0, 80) };
+    try {
+      const age = { weeks: Math.max(0, days) / 7, celsius: SHED_C };
+      const tested = Object.assign({}, ...[...this.run.results().values()].map((r) => r.measures ?? {}));
+      const row = materialOfRecipe(snapshot.recipe, library, named, age, measuredOf(tested));
+      this.keep(row, `yours, left of batch ${batch.id}`, this.run.left(), 'left');
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      this.problem.set(error.message);
+    }
+  }
+
+  protected keepOversize({ material, litres }: { material: Material; litres: number }): void {
+    this.keep(materialToRow(material), 'yours, what stayed on the screen', litres, 'oversize');
+  }
+
+  /** Screened parts stand in the batch as they went in: with their own ids and no screen to go through again. */
+  private materialsOf(
+    materials: readonly Material[],
+    components: readonly { material: string }[],
+  ): Material[] {
+    return components.flatMap(({ material }, i) => (materials[i] ? [{ ...materials[i], id: material }] : []));
+  }
+
+  private keep(row: MaterialRow, says: string, litres: number, what: NonNullable<Lot['from']>['what']): void {
+    const { id: _, ...bare } = row;
+    const name = row.name.slice(0, 80);
+    const known = [...(this.library.library()?.materials.values() ?? [])].find(
+      (m) => m.name === name && this.library.library()?.own?.has(m.id),
+    );
+    this.problem.set('');
+    this.library
+      .keepMaterial(known?.id ?? null, says, { ...bare, name })
+      .pipe(
+        switchMap(({ id }) =>
+          this.lots.add({
+            ...{ kind: 'material', item: id, name, receivedOn: this.nursery.today() },
+            ...{ quantity: litres, from: { batch: this.run.batch()?.id ?? null, what } },
+          }),
+        ),
+      )
+      .subscribe({
+        next: (lot) => {
+          this.shelf.lines.refresh();
+          if (what === 'left') this.run.enter({ kind: 'left', litres: 0 });
+          this.notices.say(`${name} stands on your shelf.`);
+          void this.router.navigate(['/shelf/lots', lot.id]);
+        },
+        error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+      });
+  }
+}

@@ -1,0 +1,307 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { vesselCost } from '#core/package/bill';
+import { makeOrBuy } from '#core/package/make-or-buy';
+import { type PackageUnit, packageUnits } from '#core/package/package';
+import { yearLitres } from '#core/package/stock';
+import { litresIn } from '#core/units/factors';
+import { InTheShed } from '../bench/in-the-shed';
+import { RecipeStore } from '../bench/recipe-store';
+import { kept } from '../data/kept';
+import { LibraryService } from '../data/library';
+import { Money } from '../data/money';
+import { Units } from '../data/units';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
+import { stockAmount } from '../ui/words/stock-amount';
+import { shortName } from '../ui/words/words';
+
+type Figure = 'minutes' | 'perHour' | 'outlay' | 'volume' | 'price' | 'batches' | 'weeks' | 'litres';
+type Figures = Partial<Record<Figure, number | undefined>>;
+const asked: Asked<Figure>[] = [
+  { name: 'volume', label: 'A bag of the bought mix holds', within: 'packageVolume' },
+  { name: 'price', label: 'It costs', within: 'price' },
+  { name: 'minutes', label: 'Minutes to make a batch', within: 'labourMinutes' },
+  { name: 'perHour', label: 'An hour costs', within: 'money' },
+  { name: 'outlay', label: 'To buy first: mixer, screen', within: 'money' },
+];
+const year: Asked<Figure>[] = [
+  { name: 'litres', label: 'A batch', unit: 'L', within: 'batchLitres' },
+  { name: 'batches', label: 'Batches a week', within: [0.1, 1000] },
+  { name: 'weeks', label: 'Weeks a year', within: [1, 53] },
+];
+const units: { id: PackageUnit; name: string }[] = [
+  { id: 'L', name: 'litres' },
+  { id: 'ft3', name: 'cubic feet' },
+  { id: 'dryQuart', name: 'dry quarts (bags of mix mostly are)' },
+  { id: 'liquidQuart', name: 'liquid quarts' },
+  { id: 'gal', name: 'US gallons' },
+];
+
+/** Making the mix at hand against buying it; a year of it; cells against blocks. */
+@Component({
+  selector: 'app-make-or-buy',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="lead">
+      For the recipe on the bench, with the prices of your lots and shelf. Nothing here is kept but your
+      figures.
+    </p>
+    <div class="fields">
+      <app-number-list [asked]="asked" [values]="figures()" (typed)="type($event)" />
+      <app-choice-field label="The bag is told in" [choices]="units" [(value)]="unit" />
+    </div>
+    @if (shed.bill().unpriced.length > 0) {
+      <p class="told warn">
+        No price yet for {{ unpriced() }}: it counts as nothing until its lot or its place on the shelf has
+        one.
+      </p>
+    }
+    @if (verdict(); as it) {
+      <p class="verdict" role="status">
+        <b>{{ it.headline }}</b>
+      </p>
+      <dl>
+        @for (row of it.rows; track row.name) {
+          <div>
+            <dt>{{ row.name }}</dt>
+            <dd>{{ row.value }}</dd>
+          </div>
+        }
+      </dl>
+      @if (it.quarts) {
+        <p class="term">{{ it.quarts }}</p>
+      }
+    }
+    <section aria-labelledby="year">
+      <h2 id="year">A year of it</h2>
+      <div class="fields">
+        <app-number-list [asked]="year" [values]="figures()" (typed)="type($event)" />
+      </div>
+      @if (ofYear(); as words) {
+        <p role="status">{{ words }}</p>
+        <table>
+          <caption class="visually-hidden">
+            What a year takes
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Of</th>
+              <th scope="col">A year</th>
+              <th scope="col">Money</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (row of bulk(); track row.item) {
+              <tr>
+                <th scope="row">{{ row.name }}</th>
+                <td>{{ row.amount }}</td>
+                <td>{{ row.money }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+        <p class="term">The dearest first: what is worth buying by the pallet, the load or the large bale.</p>
+      }
+    </section>
+    <section aria-labelledby="cells">
+      <h2 id="cells">A hundred plants, by what they stand in</h2>
+      <div class="wide">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Vessel</th>
+              <th scope="col">Mix</th>
+              <th scope="col">Mix, money</th>
+              <th scope="col">Vessel, money</th>
+              <th scope="col">Minutes</th>
+              <th scope="col">Time, money</th>
+              <th scope="col">Bench, {{ metric() ? 'm²' : 'ft²' }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (row of vessels(); track row.id) {
+              <tr>
+                <th scope="row">{{ row.name }}</th>
+                <td>{{ row.mix }}</td>
+                <td>{{ row.mixMoney }}</td>
+                <td>{{ row.vesselMoney }}</td>
+                <td>{{ row.minutes }}</td>
+                <td>{{ row.labour }}</td>
+                <td>{{ row.bench }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      <p class="term">
+        Price, uses, minutes and place on the bench are asked with your own vessels, under Vessels; a dash is
+        what nobody told.
+      </p>
+    </section>
+  `,
+  styles: `
+    .fields {
+      margin: 8px 0;
+    }
+    .verdict {
+      margin: 12px 0 4px;
+      font-size: var(--head);
+    }
+    dl {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 32px;
+      margin: 6px 0;
+    }
+    dt {
+      color: var(--muted);
+      font-size: var(--note);
+      font-weight: 400;
+    }
+    dd {
+      margin: 0;
+      font-size: var(--lead);
+      font-weight: 650;
+    }
+    .wide {
+      overflow-x: auto;
+    }
+    table {
+      border-collapse: collapse;
+    }
+    th,
+    td {
+      padding: 8px 24px 8px 0;
+      border-bottom: 1px solid var(--hairline);
+      text-align: left;
+      white-space: nowrap;
+    }
+    td {
+      text-align: right;
+    }
+    thead th {
+      color: var(--muted);
+      font-size: var(--note);
+      font-weight: 400;
+    }
+  `,
+  imports: [ChoiceField, NumberList],
+})
+export class MakeOrBuyPage {
+  protected readonly shed = inject(InTheShed);
+  private readonly store = inject(RecipeStore);
+  private readonly library = inject(LibraryService).library;
+  private readonly money = inject(Money);
+  private readonly system = inject(Units).system;
+  protected readonly asked = asked;
+  protected readonly year = year;
+  protected readonly units = units;
+  private readonly typed = kept<Figures>('make-or-buy', {}, (stored) =>
+    stored && typeof stored === 'object' ? (stored as Figures) : undefined,
+  );
+  protected readonly figures = computed((): Figures => ({
+    ...{ volume: 40, batches: 1, weeks: 20, litres: Number(this.store.litres().toFixed(1)) },
+    ...this.typed.value(),
+  }));
+  protected readonly unit = signal<string | null>('L');
+  protected readonly metric = computed(() => this.system() === 'metric');
+  protected readonly unpriced = computed(() =>
+    this.shed
+      .bill()
+      .unpriced.map((item) => shortName(this.shed.nameOf(item)).toLowerCase())
+      .join(', '),
+  );
+
+  protected readonly verdict = computed(() => {
+    const { volume, price, minutes = 0, perHour = 0, outlay } = this.figures();
+    const bill = this.shed.bill();
+    if (volume === undefined || price === undefined || bill.lines.length === 0) return null;
+    const unit = (this.unit() ?? 'L') as PackageUnit;
+    const litres = this.store.litres();
+    const of = (which: PackageUnit) =>
+      makeOrBuy({
+        litres,
+        ingredients: [{ litres, pricePerL: bill.perLitre }],
+        doses: [],
+        labour: { minutes, perHour },
+        ...(outlay !== undefined && { outlay }),
+        bought: { litres: volume * packageUnits[which], price },
+      });
+    const it = of(unit);
+    const say = (amount: number): string => this.money.say(amount);
+    const other = unit === 'dryQuart' ? 'liquidQuart' : unit === 'liquidQuart' ? 'dryQuart' : null;
+    return {
+      headline:
+        it.saved > 0
+          ? `Making it saves ${say(it.saved)} on this job.`
+          : `Buying it saves ${say(-it.saved)} on this job.`,
+      rows: [
+        { name: 'Made', value: say(it.costMade) },
+        { name: 'Bought', value: `${say(it.costBought)}, ${it.bags} ${it.bags === 1 ? 'bag' : 'bags'}` },
+        { name: `Made, a ${this.metric() ? 'litre' : 'gallon'}`, value: say(it.costPerL * this.per()) },
+        ...(it.breakEvenLitres === null
+          ? []
+          : [
+              {
+                name: 'What is bought first is back after',
+                value: stockAmount('material', it.breakEvenLitres, this.system()),
+              },
+            ]),
+      ],
+      quarts: other
+        ? `If the bag means ${other === 'dryQuart' ? 'dry' : 'liquid'} quarts it takes ${of(other).bags} bags.`
+        : '',
+    };
+  });
+  protected readonly ofYear = computed(() => {
+    const { litres, batches, weeks } = this.figures();
+    if (litres === undefined || batches === undefined || weeks === undefined) return '';
+    const whole = yearLitres(litres, batches, weeks);
+    const yards = whole / litresIn.cubicYard;
+    const amount = this.metric() ? `${(whole / 1000).toFixed(1)} m³` : `${yards.toFixed(1)} yd³`;
+    return `${amount} of mix a year, ${this.money.say(whole * this.shed.bill().perLitre)} of what has a price.`;
+  });
+  protected readonly bulk = computed(() => {
+    const { litres = 0, batches = 0, weeks = 0 } = this.figures();
+    const whole = yearLitres(litres, batches, weeks);
+    const money = new Map(this.shed.bill().lines.map((line) => [line.item, line.perLitre * whole]));
+    return this.shed
+      .takes()
+      .map(({ item, perLitre }) => ({
+        item,
+        worth: money.get(item) ?? -1,
+        name: shortName(this.shed.nameOf(item)),
+        amount: stockAmount(this.shed.kindOf(item), perLitre * whole, this.system()),
+        money: money.has(item) ? this.money.say(money.get(item)!) : '–',
+      }))
+      .sort((a, b) => b.worth - a.worth);
+  });
+  protected readonly vessels = computed(() => {
+    const bill = this.shed.bill();
+    const price = bill.lines.length > 0 ? bill.perLitre : null;
+    const own = this.library()?.own;
+    const or = (value: number | null, say: (n: number) => string): string =>
+      value === null ? '–' : say(value);
+    return [...(this.library()?.vessels.values() ?? [])]
+      .sort((a, b) => Number(own?.has(b.id)) - Number(own?.has(a.id)))
+      .map((kind) => {
+        const cost = vesselCost(kind, price, this.figures().perHour);
+        return {
+          ...{ id: kind.id, name: kind.name },
+          mix: stockAmount('material', cost.mixL, this.system()),
+          mixMoney: or(cost.mixMoney, (n) => this.money.say(n)),
+          vesselMoney: or(cost.vesselMoney, (n) => this.money.say(n)),
+          minutes: or(cost.minutes, (n) => n.toFixed(0)),
+          labour: or(cost.labourMoney, (n) => this.money.say(n)),
+          bench: or(cost.benchM2, (n) => (this.metric() ? n : n * 10.7639).toFixed(2)),
+        };
+      });
+  });
+  private per(): number {
+    return this.metric() ? 1 : litresIn.gallon;
+  }
+
+  protected type([name, value]: [Figure, number | undefined]): void {
+    this.typed.set({ ...this.typed.value(), [name]: value });
+  }
+}

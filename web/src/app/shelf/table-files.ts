@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { type TableName, type Taken } from '#contract/tables';
+import { LibraryService } from '../data/library';
+import { LotsService } from '../data/lots';
+import { Notices } from '../data/notices';
+
+/** A table out as a file, and in again: first what would come of it, then all of it or nothing. */
+@Component({
+  selector: 'app-table-files',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <details>
+      <summary>This table as a file</summary>
+      <div class="acts">
+        <button type="button" class="press" (click)="save()">Save it as CSV</button>
+        <label class="press">
+          Take in a CSV
+          <input #file type="file" class="visually-hidden" accept=".csv,text/csv" (change)="read(file)" />
+        </label>
+      </div>
+      <p class="term">
+        The units stand in the header. Rows without an id are added, your own are changed, what the library
+        has from the start stays. One wrong row and nothing is taken.
+      </p>
+      @if (seen(); as it) {
+        <p role="status">{{ words(it) }}</p>
+        @if (it.added.length + it.changed.length > 0) {
+          <button type="button" class="press" (click)="take()">Take them</button>
+        }
+      }
+      @if (problem()) {
+        <p class="wrong" role="alert">{{ problem() }}</p>
+      }
+    </details>
+  `,
+  styles: `
+    .acts {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+    }
+    .press:focus-within {
+      outline: 3px solid var(--ink);
+      outline-offset: 2px;
+    }
+  `,
+})
+export class TableFiles {
+  readonly table = input.required<TableName>();
+  private readonly library = inject(LibraryService);
+  private readonly lots = inject(LotsService);
+  private readonly notices = inject(Notices);
+  private csv = '';
+  protected readonly seen = signal<Taken | null>(null);
+  protected readonly problem = signal('');
+
+  protected save(): void {
+    this.library.tableOut(this.table()).subscribe({
+      next: ({ file, csv }) => {
+        const link = document.createElement('a');
+        link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv;charset=utf-8' }));
+        link.download = file;
+        link.click();
+        URL.revokeObjectURL(link.href);
+      },
+      error: (error: Error) => this.problem.set(`Not saved: ${error.message}`),
+    });
+  }
+
+  protected read(file: HTMLInputElement): void {
+    this.problem.set('');
+    this.seen.set(null);
+    void file.files?.[0]?.text().then((csv) => {
+      this.csv = csv;
+      file.value = '';
+      this.send(true, (taken) => this.seen.set(taken));
+    });
+  }
+
+  protected take(): void {
+    this.send(false, (taken) => {
+      this.seen.set(null);
+      this.notices.say(`${taken.added.length} added, ${taken.changed.length} changed.`);
+      this.lots.all.refresh();
+      this.lots.stock.refresh();
+    });
+  }
+
+  protected words({ rows, added, changed, same }: Taken): string {
+    return `${rows} ${rows === 1 ? 'row' : 'rows'}: ${added.length} new, ${changed.length} changed, ${same} as they are.`;
+  }
+
+  private send(dry: boolean, done: (taken: Taken) => void): void {
+    this.library.tableIn(this.table(), this.csv, dry).subscribe({
+      next: done,
+      error: (error: Error) => this.problem.set(`Nothing was taken: ${error.message}`),
+    });
+  }
+}
