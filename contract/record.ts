@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clientKey, day, int, list, moment, note, num, oneOf, rowId, text, yesNo } from '#contract/fields';
+import { clientKey, day, int, list, moment, num, oneOf, rowId, text, yesNo } from '#contract/fields';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { benchTestIds } from '#core/batch/tests/bench-tests';
 import { limits } from '#core/units/limits';

@@ -35,6 +35,8 @@ export interface FinderJob {
   /** Windows asked otherwise than the stage does, and what its way of working finds usual. */
   windows?: AskedWindows;
   habits?: OwnHabits;
+  /** To be like that, in the place of windows and habits. */
+  like?: Aims | null;
   /** What remedies can reach for besides the shelf. */
   library?: Library;
 }
@@ -70,6 +72,7 @@ export function starterFor(
  * @throws OutOfRange for a material named twice, or a limit on one that is not there
  */
 export function fastAndLimits(job: FinderJob, otherAims?: Aims): { fast: FastEvaluation; limits: Limits } {
+  const other = otherAims ?? job.like ?? null;
   const ids = job.shelved.map((s) => s.material.id);
   ids.forEach((id, i) => {
     if (ids.indexOf(id) !== i) throw new OutOfRange(`materials.${i}`, id, 'named once only');
@@ -87,12 +90,12 @@ export function fastAndLimits(job: FinderJob, otherAims?: Aims): { fast: FastEva
     vessel: job.vessel,
     compaction: job.compaction,
     shelved: job.shelved,
-    aims: otherAims ?? stageAims(job.stage, job.vessel, job.windows),
+    aims: other ?? stageAims(job.stage, job.vessel, job.windows),
     preferences: job.preferences,
     lime: job.lime,
     starter: job.starter.length > 0 ? blendOf(job.starter) : null,
     fixedDoses: job.fixedDoses,
-    usual: otherAims ? null : { stage: job.stage, habits: job.habits ?? {} },
+    usual: other ? null : { stage: job.stage, habits: job.habits ?? {} },
   });
   const limits: Limits = {
     maxTotal: job.maxTotal,

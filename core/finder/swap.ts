@@ -135,7 +135,8 @@ export function swapsFor(
 }
 
 /** Windows as wide as those of the stage, with the present readings in their middle. */
-function aimsLike(now: Judgement): Aims {
+/** To behave like that, whatever the windows: each reading within half its window of what it is there. */
+export function aimsLike(now: Judgement): Aims {
   const around = (value: number, half: number): Aim => ({
     low: value - half,
     high: value + half,

@@ -158,7 +158,7 @@ export class UsualShares {
     shares.fill(0);
     for (let i = 0; i < members.length; i++) {
       const counting = edgesOf[members[i]!]!;
-      for (let k = 0; k < counting.length; k++) shares[counting[k]!]! += parts[i]!;
+      for (const edge of counting) shares[edge]! += parts[i]!;
     }
     let cost = 0;
     for (let e = 0; e < shares.length; e++) {

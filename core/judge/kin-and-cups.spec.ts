@@ -1,3 +1,4 @@
+import { readOut } from '#core/units/said';
 import { judgeMix } from '#core/judge/judge';
 import { library } from '#testing/library';
 import { recipe } from '#testing/recipe';
@@ -13,7 +14,7 @@ test.each(['compost-kitchen', 'coffee-grounds', 'mulch-wood'])(
     for (const stage of ['germination', 'rooting'] as const) {
       const [flag] = codes(part, stage);
       expect(flag!.severity).toBe('warn');
-      expect(flag!.text.join('').length).toBeGreaterThan(40);
+      expect(readOut(flag!.text, 'metric').length).toBeGreaterThan(40);
     }
     expect(codes(part, 'potting')).toEqual([]);
   },

@@ -1,3 +1,4 @@
+import { amendmentSchema } from '#contract/amendment';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { dryBlend, sharesByWeight } from '#core/material/dry-blend';
 import { releasedMgPerL } from '#core/mix/release';
@@ -88,4 +89,16 @@ test('what cannot be is named', () => {
     'parts must be 2 to 12 products, was 1',
   );
   expect(() => dryBlend({ id: 'x', name: 'x' }, [one, { ...one, parts: 0 }], 'weight')).toThrow('parts.1');
+});
+
+test('any two of the library make a product that can be kept', () => {
+  for (const a of amendments)
+    for (const b of amendments.filter((one) => one !== a)) {
+      const parts = [
+        { product: a, parts: 4 },
+        { product: b, parts: 1 },
+      ];
+      const kept = amendmentSchema.safeParse(dryBlend({ id: 'own-any', name: 'Any' }, parts, 'volume'));
+      expect([a.id, b.id, kept.error?.issues[0]?.message]).toEqual([a.id, b.id, undefined]);
+    }
 });

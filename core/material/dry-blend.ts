@@ -48,8 +48,9 @@ export function dryBlend(
     throw new OutOfRange('parts', parts.length, `2 to ${limits.blendParts[1]} products`);
   parts.forEach(({ parts: n }, i) => checkRange(`parts.${i}`, n, ...limits.typedParts));
   const shares = sharesByWeight(parts, by);
+  // Rounding must not make 100.00000000000001 % of it.
   const mean = (of: (a: Amendment) => number): number =>
-    parts.reduce((sum, { product }, i) => sum + shares[i]! * of(product), 0);
+    Number(parts.reduce((sum, { product }, i) => sum + shares[i]! * of(product), 0).toPrecision(12));
   const n = mean((a) => a.nPct);
   /** Of what carries the nitrogen: a blend releases as its nitrogen does. */
   const byNitrogen = (of: (a: Amendment) => number, kinds: readonly Amendment['kind'][]): number => {
@@ -73,9 +74,10 @@ export function dryBlend(
     return all.length > 0 ? Math.min(...all) : 0;
   };
   const cautions = parts.map(({ product }) => product.caution);
+  const most = ceiling((a) => a.mostYoungGPerL);
   const strongest = parts.find(
     ({ product }, i) =>
-      product.mostYoungGPerL > 0 && product.mostYoungGPerL / shares[i]! === ceiling((a) => a.mostYoungGPerL),
+      product.mostYoungGPerL > 0 && Math.abs(product.mostYoungGPerL / shares[i]! - most) < 1e-9,
   );
   const summed = Object.fromEntries(SUMMED.map((key) => [key, mean((a) => a[key])])) as unknown as Summed;
   // Lime keeps its strength: fineness and purity do not average each by itself.
@@ -89,9 +91,15 @@ export function dryBlend(
     longevityWeeks21C: byNitrogen((a) => a.longevityWeeks21C, ['coated']),
     bulkDensityGPerMl: 1 / volume,
     caution: (['caustic', 'oxidiser', 'dust'] as const).find((c) => cautions.includes(c)) ?? '',
-    nh4ShareOfNPct: n > 0 ? mean((a) => (a.nPct * a.nh4ShareOfNPct) / n) : 0,
+    nh4ShareOfNPct:
+      n > 0
+        ? Math.min(
+            100,
+            mean((a) => (a.nPct * a.nh4ShareOfNPct) / n),
+          )
+        : 0,
     grainMg: 0,
-    mostYoungGPerL: ceiling((a) => a.mostYoungGPerL),
+    mostYoungGPerL: most,
     mostPottingGPerL: ceiling((a) => a.mostPottingGPerL),
     ceilingReason: strongest?.product.ceilingReason ?? '',
   };

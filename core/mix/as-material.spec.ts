@@ -48,7 +48,7 @@ test('sixty to forty of two mixes lies between them, with its peat and its nitro
   const [one, two] = [made(a!), made(b!)];
   const both = evaluateMix({
     ...b!,
-    limeToPh: undefined as never,
+    limeToPh: undefined,
     amendments: [],
     components: [
       { material: { ...one.material, id: 'own-one' }, parts: 60 },

@@ -1,7 +1,9 @@
 import { addDays, parseISO } from 'date-fns';
 import { type Batch } from '#contract/batches';
 import { type NewLot } from '#contract/lots';
-import { type EntryData } from '#contract/record';
+import { type EntryData, type KeptData } from '#contract/record';
+import { fills } from '#core/package/stock';
+import { volumeL } from '#core/vessel/vessel';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
@@ -149,7 +151,7 @@ function recordOf(
   { name, madeOn, snapshot }: Batch,
   lotOf: ReadonlyMap<string, number>,
   told: { left: number; entries: readonly EntryData[] },
-): EntryData[] {
+): KeptData[] {
   const lots = [...snapshot.materials, ...snapshot.amendments].flatMap(({ id }): EntryData[] => {
     const lot = lotOf.get(id);
     return lot === undefined ? [] : [{ kind: 'lot', item: id, lot }];
@@ -162,6 +164,16 @@ function recordOf(
       done: true,
     })),
   );
-  const use: EntryData[] = told.left === 0 ? [{ kind: 'use', what: name, count: 60 * 8, on: madeOn }] : [];
+  const each = volumeL(snapshot.vessel.vessel);
+  const count = Math.min(60 * 8, fills(snapshot.sheet.litres, each));
+  const use: KeptData[] =
+    told.left === 0
+      ? [
+          {
+            ...{ kind: 'use', what: name, count, on: madeOn },
+            ...{ vessel: snapshot.vessel.id, litres: count * each },
+          },
+        ]
+      : [];
   return [...lots, ...ticks, ...told.entries, ...use];
 }

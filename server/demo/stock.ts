@@ -6,7 +6,7 @@ export const demoAmounts: Readonly<
 > = {
   'peat-fine': { quantity: 300, price: 36 },
   // Runs short within days.
-  'perlite-coarse': { quantity: 66, price: 9.4 },
+  'perlite-coarse': { quantity: 62, price: 9.4 },
   'coir-pith': { quantity: 70, price: 6.3 },
   'lime-dolomitic': { quantity: 2.5, price: 2.9, kind: 'product' },
 };

@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import { type z } from 'zod';
 import { readCsv, snake, writeCsv, type CsvRow } from '#contract/csv';
 import { type NewLot } from '#contract/lots';
 import { tableNames, type TableName, type Taken } from '#contract/tables';

@@ -7,6 +7,7 @@ import { targetSaturation } from '#core/mix/moisture';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { vesselsOf } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';
+import { LibraryService } from '../data/library';
 import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
 import { Amount } from '../ui/words/amount';
@@ -32,6 +33,7 @@ export class BatchCard {
   private readonly units = inject(Units);
   private readonly measures = inject(MeasuresService);
 
+  private readonly library = inject(LibraryService).library;
   protected readonly stage = computed(() => stageNames[this.snapshot().recipe.stage].name);
   protected readonly scoopOf = computed(() => {
     const id = this.scoop();
@@ -42,12 +44,19 @@ export class BatchCard {
   });
   protected readonly forWhat = computed(() => {
     const { recipe, vessel } = this.snapshot();
-    if (!('trays' in recipe.job)) return `for ${vessel.name}`;
-    const { trays, sparePct } = recipe.job;
-    const spare = sparePct > 0 ? `, ${sparePct} % to spare` : '';
-    if (vessel.perTray === 1) return `${trays} × ${vessel.name}${spare}`;
-    return `${trays} × ${vessel.name} (${vesselsOf(recipe.job, vessel)} ${vessel.noun}s)${spare}`;
+    const { job } = recipe;
+    if ('litres' in job) return `for ${vessel.name}`;
+    const also = (job.also ?? []).map((one) => `, ${one.count} × ${this.nameOf(one.vessel)}`).join('');
+    const spare = `${also}${job.sparePct > 0 ? `, ${job.sparePct} % to spare` : ''}`;
+    const single = vesselsOf(job, vessel);
+    if ('vessels' in job) return `${single} ${vessel.noun}s of ${vessel.name}${spare}`;
+    if (vessel.perTray === 1) return `${job.trays} × ${vessel.name}${spare}`;
+    return `${job.trays} × ${vessel.name} (${single} ${vessel.noun}s)${spare}`;
   });
+  private nameOf(vessel: string): string {
+    return this.library()?.vessels.get(vessel)?.name ?? vessel;
+  }
+
   protected readonly saturation = computed(() =>
     Math.round(targetSaturation[this.snapshot().moisture] * 100),
   );

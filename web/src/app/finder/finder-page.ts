@@ -21,6 +21,7 @@ import { Notices } from '../data/notices';
 import { RecipeStore } from '../bench/recipe-store';
 import { Amount } from '../ui/words/amount';
 import { MiniCut } from '../ui/pictures/mini-cut';
+import { ChoiceField } from '../ui/fields/choice-field';
 import { Stepper } from '../ui/fields/stepper';
 import { TickField } from '../ui/fields/tick-field';
 import { oddsWords, readingWords, shortName, stageNames } from '../ui/words/words';
@@ -43,7 +44,18 @@ const SHOWN = 10;
   providers: [FinderSearch],
   templateUrl: './finder-page.html',
   styleUrl: './finder-page.scss',
-  imports: [Amount, CompareTable, FinderChart, MiniCut, RouterLink, SaidPipe, ShelfPanel, Stepper, TickField],
+  imports: [
+    Amount,
+    ChoiceField,
+    CompareTable,
+    FinderChart,
+    MiniCut,
+    RouterLink,
+    SaidPipe,
+    ShelfPanel,
+    Stepper,
+    TickField,
+  ],
 })
 export class FinderPage {
   protected readonly store = inject(RecipeStore);
@@ -53,6 +65,13 @@ export class FinderPage {
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
   protected readonly stageNames = stageNames;
+  /** Own materials first: bags and mixes are what people want to be like. */
+  protected readonly targets = computed(() => {
+    const library = this.store.library();
+    return [...(library?.materials.values() ?? [])]
+      .sort((a, b) => Number(library?.own?.has(b.id)) - Number(library?.own?.has(a.id)))
+      .map(({ id, name }) => ({ id, name: shortName(name) }));
+  });
   protected readonly sliders: { name: keyof Preferences; label: string }[] = [
     { name: 'water', label: 'Water that roots can take' },
     { name: 'price', label: 'A low price' },

@@ -3,6 +3,8 @@ import { starterFor, type FinderJob } from '#core/finder/formulate';
 import { type Preferences } from '#core/finder/fast-spec';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { windowsWanted } from '#core/recipe/windows-wanted';
+import { aimsLike } from '#core/finder/swap';
+import { judgeMix } from '#core/judge/judge';
 import { SchoolChoice } from '../data/school-choice';
 import { ShelfService } from '../data/shelf';
 import { RecipeStore } from '../bench/recipe-store';
@@ -26,6 +28,8 @@ export class Wishes {
   private readonly total = signal(10);
   private readonly kinds = signal(4);
   private readonly noPeat = signal(false);
+  /** A material, such as a bag of mix, that the recipe is to be like. */
+  readonly like = signal<string | null>(null);
 
   readonly preferences = this.wished.asReadonly();
   readonly maxTotal = this.total.asReadonly();
@@ -42,9 +46,20 @@ export class Wishes {
   });
   readonly here = computed(() => this.entries().filter((entry) => entry.line.here));
 
+  /** What it is to be like, judged by itself for this stage in this vessel. */
+  readonly target = computed(() => {
+    const material = this.store.library()?.materials.get(this.like() ?? '');
+    const outcome = this.store.outcome();
+    if (!material || outcome.state !== 'computed') return null;
+    const { limeToPh: _, measured: __, ...input } = outcome.judgement.input;
+    return judgeMix({ ...input, components: [{ material, parts: 1 }], amendments: [] });
+  });
+
   readonly job = computed((): FinderJob | null => {
     const library = this.store.library();
-    const here = this.here();
+    const target = this.target();
+    // What it is to be like is no part of it.
+    const here = this.here().filter(({ material }) => !target || material.id !== this.like());
     if (!library || here.length === 0) return null;
     const recipe = this.store.recipe();
     const starter = starterFor(recipe.stage, library.amendments);
@@ -74,6 +89,7 @@ export class Wishes {
       },
       ...(windows && { windows }),
       habits: this.way.school().habits ?? {},
+      ...(target && { like: aimsLike(target) }),
       lime: limeOf(recipe.lime?.amendment, library.amendments),
       starter,
       fixedDoses: recipe.amendments.flatMap((d) => {

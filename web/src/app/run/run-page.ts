@@ -12,7 +12,6 @@ import {
 } from '@angular/core';
 import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
-import { type TestResult } from '#core/batch/tests/bench-test';
 import { CorrectBatch } from '../bench/correct-batch';
 import { BatchesService } from '../data/batches';
 import { InstrumentsService } from '../data/instruments';
@@ -62,19 +61,7 @@ export class RunPage {
   protected readonly batch = this.run.batch;
 
   protected readonly doneCount = computed(() => this.run.steps().filter((s) => s.done).length);
-  /** All that was measured, for the correction. */
-  protected readonly measured = computed(() => {
-    const all = [...this.run.results().values()].map((r) => r.measures ?? {});
-    const { airPct, ph, ecSaturatedMSPerCm, saturation } = Object.assign({}, ...all) as NonNullable<
-      TestResult['measures']
-    >;
-    return {
-      ...(airPct !== undefined && { airPct }),
-      ...(ph !== undefined && { ph }),
-      ...(ecSaturatedMSPerCm !== undefined && { ecSaturatedMSPerCm }),
-      ...(saturation !== undefined && { saturation }),
-    };
-  });
+  protected readonly measured = this.run.measured;
   /** How many of the newest entries are in sight. */
   protected readonly length = signal(HISTORY);
   protected readonly history = computed(() =>

@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { addDays, format, parseISO } from 'date-fns';
 import { type Step } from '#core/batch/step';
 import { type TestResult } from '#core/batch/tests/bench-test';
@@ -89,6 +89,34 @@ export class RunState {
       if (data.kind === 'test' && data.result) last.set(data.test, data.result);
     return last;
   });
+
+  /** All that was measured, for the correction. */
+  readonly measured = computed(() => {
+    const all = [...this.results().values()].map((r) => r.measures ?? {});
+    const { airPct, ph, ecSaturatedMSPerCm, saturation } = Object.assign({}, ...all) as NonNullable<
+      TestResult['measures']
+    >;
+    return {
+      ...(airPct !== undefined && { airPct }),
+      ...(ph !== undefined && { ph }),
+      ...(ecSaturatedMSPerCm !== undefined && { ecSaturatedMSPerCm }),
+      ...(saturation !== undefined && { saturation }),
+    };
+  });
+
+  constructor() {
+    // What an entry took is told by the lots, once the server has it.
+    const taking = computed(
+      () => this.record.entries().filter(({ data }) => data.kind === 'lot' || data.kind === 'use').length,
+    );
+    effect(() => {
+      if (taking() > 0)
+        untracked(() => {
+          this.lots.all.refresh();
+          this.lots.stock.refresh();
+        });
+    });
+  }
 
   show(batch: Batch): void {
     this.made.set(batch);

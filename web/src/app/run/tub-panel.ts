@@ -135,7 +135,7 @@ export class TubPanel {
     const named = { id: 'own-rest', name: `What is left of ${batch.name}`.slice(0, 80) };
     try {
       const age = { weeks: Math.max(0, days) / 7, celsius: SHED_C };
-      const tested = Object.assign({}, ...[...this.run.results().values()].map((r) => r.measures ?? {}));
+      const tested = this.run.measured();
       const row = materialOfRecipe(snapshot.recipe, library, named, age, measuredOf(tested));
       this.keep(row, `yours, left of batch ${batch.id}`, this.run.left(), 'left');
     } catch (error) {

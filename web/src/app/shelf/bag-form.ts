@@ -14,9 +14,9 @@ import { JudgedAlone } from './judged-alone';
 type Printed = 'ph' | 'nMgPerL' | 'pMgPerL' | 'kMgPerL';
 const asked: Asked<Printed>[] = [
   { name: 'ph', label: 'pH on the bag', within: 'measuredPh' },
-  { name: 'nMgPerL', label: 'Nitrogen in it, mg/L', within: 'printedMgPerL' },
-  { name: 'pMgPerL', label: 'Phosphorus in it, mg/L', within: 'printedMgPerL' },
-  { name: 'kMgPerL', label: 'Potassium in it, mg/L', within: 'printedMgPerL' },
+  { name: 'nMgPerL', label: 'Nitrogen in it', unit: 'mg/L', within: 'printedMgPerL' },
+  { name: 'pMgPerL', label: 'Phosphorus in it', unit: 'mg/L', within: 'printedMgPerL' },
+  { name: 'kMgPerL', label: 'Potassium in it', unit: 'mg/L', within: 'printedMgPerL' },
 ];
 
 /** A bought mix by what stands on its bag: ingredients in order, pH, feed. What is not printed stays wide. */

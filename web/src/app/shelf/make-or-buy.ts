@@ -197,7 +197,7 @@ export class MakeOrBuyPage {
   protected readonly year = year;
   protected readonly units = units;
   private readonly typed = kept<Figures>('make-or-buy', {}, (stored) =>
-    stored && typeof stored === 'object' ? (stored as Figures) : undefined,
+    stored && typeof stored === 'object' ? stored : undefined,
   );
   protected readonly figures = computed((): Figures => ({
     ...{ volume: 40, batches: 1, weeks: 20, litres: Number(this.store.litres().toFixed(1)) },

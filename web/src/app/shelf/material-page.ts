@@ -13,6 +13,7 @@ import { RouterLink } from '@angular/router';
 import { type LearnedAnswer, type LotTestGiven } from '#contract/lots';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { ecMethods } from '#core/mix/salts';
+import { ApiError } from '../data/api';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { NurseryService } from '../data/nursery';
@@ -409,8 +410,15 @@ export class MaterialPage {
           this.learned()?.change(() => answer);
           this.figures.set({});
         },
-        error: (error: Error) => this.problem.set(`Not entered: ${error.message}`),
+        error: (error: Error) => this.problem.set(`Not entered: ${this.named(error)}`),
       });
+  }
+
+  /** What the server says of a figure, by the name that stands on its field. */
+  private named(error: Error): string {
+    const issue = error instanceof ApiError ? error.issues[0] : undefined;
+    const asked = this.form().asked.find(({ name }) => name === issue?.path);
+    return issue && asked ? `${asked.label} ${issue.allowed}` : error.message;
   }
 
   protected lay(id: number, aside: boolean): void {

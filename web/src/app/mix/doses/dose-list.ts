@@ -12,6 +12,7 @@ import { shortName } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
 import { isSought, MenuSearch } from '../../ui/fields/menu-search';
 import { TakeOut } from '../take-out';
+import { DoseWays } from './dose-ways';
 import { SwapMenu } from './swap-menu';
 import { WhereFrom } from '../answer/where-from';
 
@@ -31,7 +32,17 @@ const kinds: Record<AmendmentKind, string> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './dose-list.html',
   styleUrl: './dose-list.scss',
-  imports: [ChoiceField, NgbDropdownModule, Amount, MenuSearch, Stepper, SwapMenu, TakeOut, WhereFrom],
+  imports: [
+    DoseWays,
+    ChoiceField,
+    NgbDropdownModule,
+    Amount,
+    MenuSearch,
+    Stepper,
+    SwapMenu,
+    TakeOut,
+    WhereFrom,
+  ],
 })
 export class DoseList {
   protected readonly store = inject(RecipeStore);
@@ -73,7 +84,7 @@ export class DoseList {
   protected readonly rows = computed(() =>
     this.store.recipe().amendments.flatMap((d) => {
       const amendment = this.store.library()?.amendments.get(d.amendment);
-      return amendment ? [{ amendment, ...this.weighed(amendment, d.gPerL) }] : [];
+      return amendment ? [{ amendment, layerPct: d.layerPct, ...this.weighed(amendment, d.gPerL) }] : [];
     }),
   );
 
@@ -104,6 +115,15 @@ export class DoseList {
   protected setDose(id: string, gPerL: number): void {
     const amendments = this.store.recipe().amendments.map((d) => (d.amendment === id ? { ...d, gPerL } : d));
     this.store.patch({ amendments }, `dose of ${id}`);
+  }
+
+  protected setLayer(id: string, layerPct: number | undefined): void {
+    const amendments = this.store.recipe().amendments.map((d) => {
+      if (d.amendment !== id) return d;
+      const { layerPct: _, ...through } = d;
+      return layerPct === undefined ? through : { ...through, layerPct };
+    });
+    this.store.patch({ amendments }, `layer of ${id}`);
   }
 
   protected add(amendment: Amendment): void {

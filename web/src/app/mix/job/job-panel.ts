@@ -10,11 +10,15 @@ import { volumeL, type Vessel } from '#core/vessel/vessel';
 import { SchoolChoice } from '../../data/school-choice';
 import { Units } from '../../data/units';
 import { Amount } from '../../ui/words/amount';
+import { ChoiceField } from '../../ui/fields/choice-field';
+import { NumberField } from '../../ui/fields/number-field';
 import { TickField } from '../../ui/fields/tick-field';
 import { Stepper } from '../../ui/fields/stepper';
 import { VesselOutline } from '../../ui/pictures/vessel-outline';
 import { stageNames } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
+
+type Way = 'trays' | 'vessels' | 'litres';
 
 /** What it is for, what it goes into, and how much of it. */
 @Component({
@@ -22,7 +26,17 @@ import { RecipeStore } from '../../bench/recipe-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-panel.html',
   styleUrl: './job-panel.scss',
-  imports: [Amount, NgbDropdownModule, RouterLink, SaidPipe, Stepper, VesselOutline, TickField],
+  imports: [
+    Amount,
+    ChoiceField,
+    NumberField,
+    NgbDropdownModule,
+    RouterLink,
+    SaidPipe,
+    Stepper,
+    VesselOutline,
+    TickField,
+  ],
 })
 export class JobPanel {
   protected readonly store = inject(RecipeStore);
@@ -34,29 +48,81 @@ export class JobPanel {
 
   protected readonly size = (vessel: Vessel): string => sizeText(vessel, this.units.system());
 
-  protected readonly byTrays = computed(() => {
+  /** How it is counted: in trays or sets, one by one, or by volume. */
+  protected readonly countedBy = computed((): Way => {
     const { job } = this.store.recipe();
-    return 'trays' in job ? job : null;
+    return 'trays' in job ? 'trays' : 'vessels' in job ? 'vessels' : 'litres';
   });
-  protected readonly counted = computed(() => {
+  protected readonly byCount = computed(() => {
+    const { job } = this.store.recipe();
+    if ('litres' in job) return null;
+    return 'trays' in job
+      ? { way: 'trays' as const, count: job.trays, sparePct: job.sparePct }
+      : { way: 'vessels' as const, count: job.vessels, sparePct: job.sparePct };
+  });
+  protected readonly counts = computed((): { way: Way; name: string }[] => {
     const kind = this.store.kind();
-    return kind.perTray > 1 ? (kind.vessel.shape === 'block' ? 'sets' : 'trays') : `${kind.noun}s`;
+    const sets = kind.vessel.shape === 'block' ? 'sets' : 'trays';
+    const single = `${kind.noun}s`;
+    return [
+      { way: 'trays', name: kind.perTray > 1 ? sets : single },
+      ...(kind.perTray > 1 ? [{ way: 'vessels' as const, name: single }] : []),
+      { way: 'litres', name: 'by volume' },
+    ];
   });
+  protected readonly countedName = computed(
+    () => this.counts().find(({ way }) => way === this.countedBy())?.name ?? `${this.store.kind().noun}s`,
+  );
   protected readonly single = computed(() => vesselsOf(this.store.recipe().job, this.store.kind()));
+  protected readonly also = computed(() => {
+    const { job } = this.store.recipe();
+    return 'litres' in job ? [] : (job.also ?? []);
+  });
+  protected readonly others = computed(() =>
+    this.kinds()
+      .filter(({ id }) => id !== this.store.kind().id && !this.also().some(({ vessel }) => vessel === id))
+      .map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly alsoWords = computed(() =>
+    this.also()
+      .map(({ vessel, count }) => ` and ${count} of ${this.nameOf(vessel)}`)
+      .join(''),
+  );
   /** What the stepper counts volumes in. */
   protected readonly ownLitres = computed(() => {
     const perUnit = this.units.system() === 'metric' ? 1 : litresIn.gallon;
     return { perUnit, unit: perUnit === 1 ? 'L' : 'gal' };
   });
 
-  protected setTrays(trays: number): void {
-    const job = this.byTrays();
-    if (job) this.store.patch({ job: { ...job, trays: Math.round(trays) } }, 'trays');
+  protected setCount(count: number): void {
+    const { job } = this.store.recipe();
+    if ('litres' in job) return;
+    const whole = Math.round(count);
+    this.store.patch(
+      { job: 'trays' in job ? { ...job, trays: whole } : { ...job, vessels: whole } },
+      'count',
+    );
   }
 
   protected setSpare(sparePct: number): void {
-    const job = this.byTrays();
-    if (job) this.store.patch({ job: { ...job, sparePct } }, 'spare');
+    const { job } = this.store.recipe();
+    if (!('litres' in job)) this.store.patch({ job: { ...job, sparePct } }, 'spare');
+  }
+
+  protected nameOf(vessel: string): string {
+    return this.kinds().find(({ id }) => id === vessel)?.name ?? vessel;
+  }
+
+  /** So many of another vessel of the same batch; none takes it out. */
+  protected setAlso(vessel: string, count: number | undefined): void {
+    const { job } = this.store.recipe();
+    const kind = this.kinds().find(({ id }) => id === vessel);
+    if ('litres' in job || !kind) return;
+    const others = (job.also ?? []).filter((one) => one.vessel !== vessel);
+    const eachL = Number(volumeL(kind.vessel).toPrecision(6));
+    const also = count === undefined ? others : [...others, { vessel, count, eachL }];
+    const { also: _, ...bare } = job;
+    this.store.patch({ job: also.length > 0 ? { ...bare, also } : bare }, `also ${vessel}`);
   }
 
   protected setLitres(litres: number): void {
@@ -68,16 +134,19 @@ export class JobPanel {
     this.store.set(yes ? { ...recipe, crops: 'acid-lovers' } : recipe, 'crops');
   }
 
-  protected countBy(way: 'trays' | 'litres'): void {
+  protected countBy(way: Way): void {
     const kind = this.store.kind();
     const litres = this.store.litres();
-    const perTray = volumeL(kind.vessel) * kind.perTray;
+    const each = volumeL(kind.vessel);
+    const many = (litresOfOne: number): number => Math.max(1, Math.floor(litres / litresOfOne + 1e-9));
     this.store.patch(
       {
         job:
           way === 'trays'
-            ? { trays: Math.max(1, Math.floor(litres / perTray + 1e-9)), sparePct: 0 }
-            : { litres: Math.round(litres * 10) / 10 },
+            ? { trays: many(each * kind.perTray), sparePct: 0 }
+            : way === 'vessels'
+              ? { vessels: many(each), sparePct: 0 }
+              : { litres: Math.round(litres * 10) / 10 },
       },
       'count by',
     );

@@ -9,6 +9,7 @@ import { materialSays, shortName } from '../../ui/words/words';
 import { isSought, MenuSearch } from '../../ui/fields/menu-search';
 import { TakeOut } from '../take-out';
 import { RecipeStore } from '../../bench/recipe-store';
+import { FromAmounts } from './from-amounts';
 import { SwapMaterial } from './swap-material';
 import { WhereFrom } from '../answer/where-from';
 
@@ -20,7 +21,17 @@ const MOST_ON_SLIDER = 12;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './part-list.html',
   styleUrl: './part-list.scss',
-  imports: [NgbDropdownModule, Amount, MenuSearch, Stepper, SwapMaterial, Swatch, WhereFrom, TakeOut],
+  imports: [
+    FromAmounts,
+    NgbDropdownModule,
+    Amount,
+    MenuSearch,
+    Stepper,
+    SwapMaterial,
+    Swatch,
+    WhereFrom,
+    TakeOut,
+  ],
 })
 export class PartList {
   protected readonly store = inject(RecipeStore);

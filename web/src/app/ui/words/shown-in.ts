@@ -25,6 +25,7 @@ const inUs: Record<string, Shown> = {
   L: shown('gal', litresIn.gallon),
   mm: shown('in', millimetresIn.inch),
   'L of a measure': shown('quarts', litresIn.quart),
+  'mg/L': shown('ppm', 1),
   'g/L': shown('lb/yd³', gPerLInPoundPerCubicYard),
   'm²': shown('ft²', 0.09290304),
   'per L': shown('per gal', 1 / litresIn.gallon),

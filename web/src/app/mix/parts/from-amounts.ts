@@ -1,0 +1,201 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { type AmountWay, amountWays, asFraction, fromAmounts } from '#core/recipe/from-amounts';
+import { lookUp } from '#core/recipe/library';
+import { said } from '#core/units/said';
+import { RecipeStore } from '../../bench/recipe-store';
+import { kept } from '../../data/kept';
+import { ChoiceField } from '../../ui/fields/choice-field';
+import { NumberField } from '../../ui/fields/number-field';
+import { SaidPipe } from '../../ui/words/said';
+import { shortName } from '../../ui/words/words';
+
+const words: Record<AmountWay, string> = {
+  litres: 'litres, loose',
+  gallons: 'gallons',
+  cubicFeet: 'cubic feet',
+  buckets: 'buckets',
+  barrows: 'barrows',
+  kg: 'kg as it lies',
+  lb: 'pounds as it lies',
+  bricks: 'bricks',
+};
+interface Holds {
+  bucketLitres: number;
+  barrowLitres: number;
+  brickLitres: number;
+}
+const usual: Holds = { bucketLitres: 10, barrowLitres: 80, brickLitres: 70 };
+
+/** From what goes in: two buckets, a cubic foot, half a bag; parts and litres are worked out from it. */
+@Component({
+  selector: 'app-from-amounts',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <details>
+      <summary>Start from what goes in, or from a share</summary>
+      @for (row of rows(); track row.material) {
+        <div class="row">
+          <app-number-field
+            [label]="row.name"
+            within="stock"
+            [value]="amounts()[row.material]"
+            (valueChange)="tell(row.material, $event)"
+          />
+          <app-choice-field
+            label="in"
+            [choices]="ways"
+            [value]="inWay(row.material)"
+            (valueChange)="measure(row.material, $event!)"
+          />
+        </div>
+      }
+      <div class="row">
+        <app-number-field
+          label="A bucket"
+          unit="L"
+          within="measureLitres"
+          [value]="holds.value().bucketLitres"
+          (valueChange)="hold({ bucketLitres: $event })"
+        />
+        <app-number-field
+          label="A barrow"
+          unit="L"
+          within="measureLitres"
+          [value]="holds.value().barrowLitres"
+          (valueChange)="hold({ barrowLitres: $event })"
+        />
+        <app-number-field
+          label="A brick makes"
+          unit="L"
+          within="measureLitres"
+          [value]="holds.value().brickLitres"
+          (valueChange)="hold({ brickLitres: $event })"
+        />
+      </div>
+      @if (sum(); as it) {
+        <p role="status">{{ it.says | said }}</p>
+        <button type="button" class="press" (click)="take()">Make these the parts</button>
+      }
+      <div class="row share">
+        <app-choice-field label="Or: this part" none="choose" [choices]="parts()" [(value)]="shared" />
+        <app-choice-field label="as much as" [choices]="fractions" [(value)]="fraction" />
+        <app-choice-field label="of" none="all the rest" [choices]="others()" [(value)]="of" />
+      </div>
+      @if (readings(); as it) {
+        <p role="status">{{ it }}</p>
+        <button type="button" class="press" (click)="share()">Set it so</button>
+      }
+    </details>
+  `,
+  styles: `
+    .row {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
+      gap: 8px 12px;
+      align-items: end;
+      padding: 4px 0;
+    }
+    .share {
+      margin-top: 12px;
+    }
+  `,
+  imports: [ChoiceField, NumberField, SaidPipe],
+})
+export class FromAmounts {
+  private readonly store = inject(RecipeStore);
+  protected readonly ways = amountWays.map((id) => ({ id, name: words[id] }));
+  protected readonly fractions = [
+    ...['1/10', '1/8', '1/6', '1/5', '1/4', '1/3', '1/2', '2/3', '3/4', '1/1', '2/1', '3/1'].map((id) => ({
+      id,
+      name: id === '1/1' ? 'as much' : id.endsWith('/1') ? `${id.slice(0, 1)} times` : id.replace('/', ' ⁄ '),
+    })),
+  ];
+  protected readonly amounts = signal<Readonly<Record<string, number | undefined>>>({});
+  private readonly inWays = signal<Readonly<Record<string, AmountWay>>>({});
+  protected readonly holds = kept<Holds>('holds', usual, (stored) =>
+    stored && typeof stored === 'object' ? { ...usual, ...(stored as Partial<Holds>) } : undefined,
+  );
+  protected readonly shared = signal<string | null>(null);
+  protected readonly fraction = signal<string | null>('1/3');
+  protected readonly of = signal<string | null>(null);
+
+  protected readonly rows = computed(() =>
+    this.store.recipe().components.map(({ material }) => ({ material, name: this.nameOf(material) })),
+  );
+  protected readonly parts = computed(() =>
+    this.rows().map(({ material, name }) => ({ id: material, name })),
+  );
+  protected readonly others = computed(() => this.parts().filter(({ id }) => id !== this.shared()));
+  protected readonly sum = computed(() => {
+    const library = this.store.library();
+    const { components, compactionPct } = this.store.recipe();
+    if (!library || components.some(({ material }) => !this.amounts()[material])) return null;
+    const given = components.map(({ material, screenedMm }) => ({
+      ...{ material: lookUp(library.materials, material, 'material'), amount: this.amounts()[material]! },
+      ...{ way: this.inWay(material), screenedMm },
+    }));
+    const made = fromAmounts(given, this.holds.value(), compactionPct / 100);
+    const parts = made.parts
+      .map((one) => `${one.parts} ${this.nameOf(one.material).toLowerCase()}`)
+      .join(' : ');
+    return { ...made, says: said`${parts}, which makes ${{ volumeL: made.litres }} of mix.` };
+  });
+  /** Both ways in which a fraction is heard. */
+  protected readonly readings = computed(() => {
+    const id = this.shared();
+    const fraction = this.asked();
+    if (!id || fraction === null) return '';
+    const rest = this.store.recipe().components.filter(({ material }) => material !== id);
+    if (rest.length === 0) return '';
+    const whole = asFraction(fraction, rest, null);
+    const one = this.of() ?? rest[0]!.material;
+    const ofOne = asFraction(fraction, rest, one);
+    return `Of all the rest that is ${whole} parts; of ${this.nameOf(one).toLowerCase()} alone ${ofOne}.`;
+  });
+
+  protected inWay(material: string): AmountWay {
+    return this.inWays()[material] ?? 'buckets';
+  }
+
+  protected tell(material: string, amount: number | undefined): void {
+    this.amounts.update((all) => ({ ...all, [material]: amount }));
+  }
+
+  protected measure(material: string, way: string): void {
+    this.inWays.update((all) => ({ ...all, [material]: way as AmountWay }));
+  }
+
+  protected hold(change: Partial<Record<keyof Holds, number | undefined>>): void {
+    const told = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
+    this.holds.set({ ...this.holds.value(), ...told });
+  }
+
+  protected take(): void {
+    const sum = this.sum();
+    if (!sum) return;
+    const parts = new Map(sum.parts.map((one) => [one.material, one.parts]));
+    const components = this.store
+      .recipe()
+      .components.map((c) => ({ ...c, parts: parts.get(c.material) ?? c.parts }));
+    this.store.patch({ components, job: { litres: Math.round(sum.litres * 10) / 10 } }, 'from what goes in');
+  }
+
+  protected share(): void {
+    const id = this.shared();
+    const fraction = this.asked();
+    if (!id || fraction === null) return;
+    const rest = this.store.recipe().components.filter(({ material }) => material !== id);
+    const parts = asFraction(fraction, rest, this.of() || null);
+    const components = this.store.recipe().components.map((c) => (c.material === id ? { ...c, parts } : c));
+    this.store.patch({ components }, `share of ${id}`);
+  }
+
+  private asked(): number | null {
+    const [above, below] = (this.fraction() ?? '').split('/').map(Number);
+    return above && below ? above / below : null;
+  }
+
+  private nameOf(id: string): string {
+    return shortName(this.store.library()?.materials.get(id)?.name ?? id);
+  }
+}
