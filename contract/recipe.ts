@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { int, list, num, oneOf, text } from '#contract/fields';
+import { int, list, num, oneOf, text, yesNo } from '#contract/fields';
 import { stages } from '#core/mix/stage';
 import { type MeasuredByHand, type Recipe } from '#core/recipe/recipe';
 import { cropGroups } from '#core/recipe/windows-wanted';
@@ -68,5 +68,7 @@ export const recipeSchema = z.strictObject({
   ),
   job: jobSchema,
   crops: z.enum(cropGroups).optional(),
+  fillPct: num(limits.fillPct).optional(),
+  tinySeed: yesNo.optional(),
   measured: measuredSchema.optional(),
 }) satisfies z.ZodType<Recipe>;

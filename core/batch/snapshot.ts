@@ -13,8 +13,8 @@ import { heatWithFeed } from '#core/judge/flags/heat-feed';
 import { type Reading } from '#core/judge/readings';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
-import { lookUp, type Library } from '#core/recipe/library';
-import { litresOf, mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { type Library } from '#core/recipe/library';
+import { litresOf, mixInputOf, vesselOf, type Recipe } from '#core/recipe/recipe';
 import { type School } from '#core/recipe/schools';
 import { type UnitSystem } from '#core/units/show';
 import { type VesselKind } from '#core/vessel/tray';
@@ -69,7 +69,7 @@ export function snapshotBatch(
     ...(school && { loudness: school.loudness }),
   });
   const { evaluation } = judgement;
-  const vessel = lookUp(library.vessels, recipe.vessel, 'vessel');
+  const vessel = vesselOf(recipe, library);
   const moisture: Moisture = usualMoisture(vessel.vessel);
   const sheet = batchSheet(evaluation, litresOf(recipe.job, vessel), moisture);
   const window = phWindow(judgement.input, evaluation);

@@ -12,11 +12,14 @@ const TIE = 1e-12;
 /** @returns below 0 when a comes first */
 export function compareFound(a: Found, b: Found): number {
   if (Math.abs(a.score - b.score) > TIE) return a.score - b.score;
-  const materials = (parts: Uint8Array): number => parts.reduce((n, p) => n + (p > 0 ? 1 : 0), 0);
-  const fewer = materials(a.parts) - materials(b.parts);
+  // Whole plateaus tie: this is asked for most recipes of a search, and makes nothing new.
+  let [fewer, smaller] = [0, 0];
+  for (let i = 0; i < a.parts.length; i++) {
+    const [p, q] = [a.parts[i]!, b.parts[i]!];
+    fewer += (p > 0 ? 1 : 0) - (q > 0 ? 1 : 0);
+    smaller += p - q;
+  }
   if (fewer !== 0) return fewer;
-  const total = (parts: Uint8Array): number => parts.reduce((s, p) => s + p, 0);
-  const smaller = total(a.parts) - total(b.parts);
   if (smaller !== 0) return smaller;
   if (Math.abs((a.cost ?? 0) - (b.cost ?? 0)) > TIE) return (a.cost ?? 0) - (b.cost ?? 0);
   for (let i = 0; i < a.parts.length; i++) {
@@ -34,6 +37,11 @@ export class BestOf {
   /** A score above this cannot enter. */
   get worst(): number {
     return this.heap.length < this.keep ? Infinity : this.heap[0]!.score + TIE;
+  }
+
+  /** Whether it would be kept. */
+  wants(found: Found): boolean {
+    return this.heap.length < this.keep || compareFound(found, this.heap[0]!) < 0;
   }
 
   take(found: Found): void {

@@ -66,6 +66,7 @@ export class Search {
   private readonly best: BestOf;
   /** By bits of the materials used. */
   private readonly perSet: (Found | undefined)[];
+  private readonly scratch: Found;
   private readonly members: number[] = [];
   private readonly amounts: number[] = [];
   private readonly peat: number[];
@@ -87,6 +88,7 @@ export class Search {
     this.prefix = limits.min.slice(0, this.outer);
     this.prefixSum = this.prefix.reduce((a, b) => a + b, 0);
     this.best = new BestOf(keep);
+    this.scratch = { score: 0, parts: new Uint8Array(this.n) };
     this.nearest = fast.scored.map(() => null);
     this.perSet = new Array<Found | undefined>(1 << this.n);
     this.peat = fast.spec.shelved.map((s) => peatShareOf(s.material));
@@ -219,12 +221,20 @@ export class Search {
     const enters = score <= this.best.worst;
     if (enters || !known || score <= known.score + 1e-12) {
       const { costPerL } = fast.looked;
-      const found: Found = {
-        ...{ score, parts: spreadOut(members, amounts, this.n) },
-        ...(!Number.isNaN(costPerL) && { cost: costPerL }),
-      };
-      if (enters) this.best.take(found);
-      if (!known || compareFound(found, known) < 0) this.perSet[set] = found;
+      // Looked at in place; only what is kept becomes a thing of its own.
+      const { scratch } = this;
+      scratch.score = score;
+      if (Number.isNaN(costPerL)) delete scratch.cost;
+      else scratch.cost = costPerL;
+      scratch.parts.fill(0);
+      for (let i = 0; i < members.length; i++) scratch.parts[members[i]!] = amounts[i]!;
+      const ranks = enters && this.best.wants(scratch);
+      const leads = !known || compareFound(scratch, known) < 0;
+      if (ranks || leads) {
+        const found = { ...scratch, parts: scratch.parts.slice() };
+        if (ranks) this.best.take(found);
+        if (leads) this.perSet[set] = found;
+      }
     }
     const missed = fast.allMet & ~met;
     if (missed !== 0 && (missed & (missed - 1)) === 0) this.noteNearMiss(31 - Math.clz32(missed));

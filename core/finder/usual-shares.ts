@@ -128,6 +128,7 @@ export class UsualShares {
   /** By material: the edges that count it. */
   private readonly edgesOf: Uint8Array[];
   private readonly shares: Float64Array;
+  private readonly atMost: Float64Array;
   private readonly sand: Uint8Array;
   /** 0 for a base; else a number for each other kind. */
   private readonly group: Uint8Array;
@@ -143,6 +144,7 @@ export class UsualShares {
       Uint8Array.from(this.edges.flatMap((_, e) => (this.members[e]![at] === 1 ? [e] : []))),
     );
     this.shares = new Float64Array(this.edges.length);
+    this.atMost = Float64Array.from(this.edges, (edge) => edge.atMost);
     this.sand = of(isSand);
     const kinds = [...new Set(shelf.map((m) => m.family).filter((one) => !BASES.includes(one)))];
     this.group = Uint8Array.from(shelf, (m) => kinds.indexOf(m.family) + 1);
@@ -154,32 +156,34 @@ export class UsualShares {
 
   /** What a recipe's habits add to its score; 0 where nothing is unusual. @param total of the parts */
   cost(members: ArrayLike<number>, parts: ArrayLike<number>, total: number): number {
-    const { shares, edgesOf, edges } = this;
+    const { shares, edgesOf, atMost, group, groups, sand } = this;
     shares.fill(0);
-    for (let i = 0; i < members.length; i++) {
-      const counting = edgesOf[members[i]!]!;
-      for (const edge of counting) shares[edge]! += parts[i]!;
-    }
-    let cost = 0;
-    for (let e = 0; e < shares.length; e++) {
-      const beyond = shares[e]! / total - edges[e]!.atMost;
-      if (beyond > TOLERANCE) cost += COST * beyond;
-    }
-    return this.ledByNone(members, parts, total) ? cost + LAST : cost;
-  }
-
-  private ledByNone(members: ArrayLike<number>, parts: ArrayLike<number>, total: number): boolean {
-    const { group, groups, sand } = this;
     groups.fill(0);
     let sandy = 0;
     for (let i = 0; i < members.length; i++) {
-      groups[group[members[i]!]!]! += parts[i]!;
-      sandy += sand[members[i]!]! * parts[i]!;
+      const at = members[i]!;
+      const n = parts[i]!;
+      groups[group[at]!]! += n;
+      sandy += sand[at]! * n;
+      const counting = edgesOf[at]!;
+      // eslint-disable-next-line @typescript-eslint/prefer-for-of -- an iterator for each member is what takes the time here
+      for (let k = 0; k < counting.length; k++) shares[counting[k]!]! += n;
     }
-    if (sandy / total >= MOST_SAND - TOLERANCE) return true;
+    let cost = 0;
+    for (let e = 0; e < shares.length; e++) {
+      const beyond = shares[e]! - atMost[e]! * total;
+      if (beyond > TOLERANCE) cost += (COST * beyond) / total;
+    }
+    return this.ledByNone(sandy, total) ? cost + LAST : cost;
+  }
+
+  /** Of what was summed last. */
+  private ledByNone(sandy: number, total: number): boolean {
+    const { groups } = this;
+    if (sandy >= (MOST_SAND - TOLERANCE) * total) return true;
     if (!this.baseNeeded) return false;
     const base = groups[0]!;
-    if (this.rooting) return base / total < LEAST_BASE_ROOTING - TOLERANCE;
+    if (this.rooting) return base < (LEAST_BASE_ROOTING - TOLERANCE) * total;
     for (let g = 1; g < groups.length; g++) if (groups[g]! > base + TOLERANCE) return true;
     return false;
   }
@@ -194,7 +198,8 @@ export class UsualShares {
         ? [{ what: edge.name, share, atMost: edge.atMost, reason: edge.reason }]
         : [];
     });
-    return this.ledByNone(members, parts, total)
+    // The sums of this very recipe decide whether anything leads it.
+    return this.cost(members, parts, total) >= LAST
       ? [{ what: null, share: 0, atMost: 0, reason: 'no base leads it' }, ...unusual]
       : unusual;
   }

@@ -37,6 +37,7 @@ import { reusedMix } from '#core/judge/flags/reused-mix';
 import { screenWet } from '#core/judge/flags/screen-wet';
 import { shrinkageShort } from '#core/judge/flags/shrinkage-short';
 import { storeOpen } from '#core/judge/flags/store-open';
+import { tinySeed } from '#core/judge/flags/tiny-seed';
 import { tooLight } from '#core/judge/flags/too-light';
 import { nitrogenHigh, nitrogenLow } from '#core/judge/flags/nitrogen';
 import { noHoles } from '#core/judge/flags/no-holes';
@@ -78,6 +79,7 @@ export const rules: readonly Rule[] = [
   crushedInBlock,
   limePellets,
   pressMoisture,
+  tinySeed,
   livingAtGermination,
   notUnderSeed,
   reusedMix,

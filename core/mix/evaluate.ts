@@ -43,6 +43,8 @@ export interface MixInput {
   limeToPh?: { amendment: Amendment; ph: number };
   /** Power with which pores narrow as they are pressed, where another than the usual is tried. */
   firmingExponent?: number;
+  /** Dust-fine seed is to come up in it. */
+  tinySeed?: boolean;
   /** Windows that take the place of the stage's own. */
   windows?: AskedWindows;
 }

@@ -6,7 +6,19 @@ import { type MeasuredByHand, type Recipe, withTests } from '#core/recipe/recipe
 
 /** Query parameters of a recipe link, readable by people: `parts=peat-fine:5,perlite-fine:2&lime=lime-dolomitic:5.8`. */
 export type LinkParams = Record<
-  'stage' | 'into' | 'firm' | 'parts' | 'lime' | 'dose' | 'make' | 'spare' | 'also' | 'for' | 'tests',
+  | 'stage'
+  | 'into'
+  | 'firm'
+  | 'parts'
+  | 'lime'
+  | 'dose'
+  | 'make'
+  | 'spare'
+  | 'also'
+  | 'fill'
+  | 'seed'
+  | 'for'
+  | 'tests',
   string | null
 >;
 
@@ -32,6 +44,8 @@ export function recipeToLink(recipe: Recipe): LinkParams {
       'litres' in job
         ? null
         : (job.also ?? []).map((one) => `${one.vessel}:${one.count}:${one.eachL}`).join(',') || null,
+    fill: recipe.fillPct === undefined ? null : String(recipe.fillPct),
+    seed: recipe.tinySeed ? 'tiny' : null,
     for: recipe.crops ?? null,
     tests: recipe.measured ? testsToText(recipe.measured) : null,
   };
@@ -115,6 +129,8 @@ export function recipeFromLink(
     );
 
   const crops = get('for') === null ? undefined : known<CropGroup | ''>('for', cropGroups, '') || undefined;
+  const fillPct = optional(get('fill'), (v) => number('fill', v, limits.fillPct));
+  const seed = known<'tiny' | ''>('seed', ['tiny'], '');
   const vessel = known('into', [...library.vessels.keys()], fallback.vessel);
   const parts = pairs('parts', library.materials, limits.parts).slice(0, limits.materialsInMix[1]);
   /** Third piece of a part: the aperture of its screen. */
@@ -141,6 +157,8 @@ export function recipeFromLink(
     }),
     job: fallback.job,
     ...(crops && { crops }),
+    ...(fillPct !== null && { fillPct }),
+    ...(seed && { tinySeed: true }),
   };
   if (make?.endsWith('L')) {
     const litres = number('make', make.slice(0, -1), limits.jobLitres);

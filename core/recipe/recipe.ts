@@ -4,7 +4,7 @@ import { type Measured, type MixInput } from '#core/mix/evaluate';
 import { partOf } from '#core/mix/composition';
 import { lookUp, type Library } from '#core/recipe/library';
 import { type CropGroup, windowsWanted } from '#core/recipe/windows-wanted';
-import { jobLitres } from '#core/vessel/tray';
+import { filledTo, jobLitres } from '#core/vessel/tray';
 
 export interface RecipePart {
   material: string;
@@ -33,6 +33,10 @@ export interface Recipe {
   job: Job;
   /** Plants that want other windows than the stage gives. */
   crops?: CropGroup;
+  /** Filled so far for now, % of the usual depth; topped up later. */
+  fillPct?: number | undefined;
+  /** Dust-fine seed: begonia, lobelia, petunia. */
+  tinySeed?: boolean | undefined;
   /** The user's own tests of this mix, as they were read. */
   measured?: MeasuredByHand;
 }
@@ -70,7 +74,7 @@ export interface AlsoFilled {
  * @throws OutOfRange for an unknown id
  */
 export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInput {
-  const kind = lookUp(library.vessels, recipe.vessel, `${path}vessel`);
+  const kind = vesselOf(recipe, library, path);
   const windows = windowsWanted(recipe.stage, recipe.crops, library.windows);
   return {
     stage: recipe.stage,
@@ -80,6 +84,7 @@ export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInpu
       partOf(lookUp(library.materials, c.material, `${path}components.${i}.material`), c.parts, c.screenedMm),
     ),
     litres: litresOf(recipe.job, kind),
+    ...(recipe.tinySeed && { tinySeed: true }),
     ...(windows && { windows }),
     ...(recipe.measured && { measured: measuredOf(recipe.measured) }),
     amendments: recipe.amendments.map((d, i) => ({
@@ -94,6 +99,16 @@ export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInpu
       },
     }),
   };
+}
+
+/** What it goes into, filled as far as it is for now. @throws OutOfRange for an unknown vessel */
+export function vesselOf(
+  { vessel, fillPct }: Pick<Recipe, 'vessel' | 'fillPct'>,
+  { vessels }: Pick<Library, 'vessels'>,
+  path = '',
+): VesselKind {
+  const kind = lookUp(vessels, vessel, `${path}vessel`);
+  return fillPct === undefined ? kind : filledTo(kind, fillPct);
 }
 
 /** Single vessels in a job counted in trays. */

@@ -16,6 +16,7 @@ export const limits = {
   materialsInMix: [1, 30],
   dosesInMix: [0, 30],
   doseGPerL: [0, 1000],
+  fillPct: [10, 100],
   layerPct: [1, 99],
   alsoFilled: [0, 12],
   vesselLitres: [0.0001, 5000],

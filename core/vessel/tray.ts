@@ -1,6 +1,6 @@
 import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
-import { volumeL, type Vessel } from '#core/vessel/vessel';
+import { fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
 
 /** A vessel as it is bought and counted: so many to a tray, or one by one. */
 export interface VesselKind {
@@ -33,4 +33,25 @@ export function jobLitres(vessel: Vessel, vessels: number, spare: number): numbe
   checkRange('vessels', vessels, ...limits.vessels);
   checkRange('spare', spare, 0, 2);
   return vessels * volumeL(vessel) * (1 + spare);
+}
+
+const filled = new WeakMap<VesselKind, Map<number, VesselKind>>();
+
+/**
+ * The vessel filled up to a share of its usual depth for now; the rest is topped up as the stem grows.
+ * @param fillPct 10–100; blocks are pressed whole
+ */
+export function filledTo(kind: VesselKind, fillPct: number): VesselKind {
+  checkRange('fillPct', fillPct, ...limits.fillPct);
+  const { vessel } = kind;
+  if (vessel.shape === 'block' || fillPct === 100) return kind;
+  let known = filled.get(kind);
+  if (!known) filled.set(kind, (known = new Map<number, VesselKind>()));
+  let made = known.get(fillPct);
+  if (!made) {
+    const depth = Math.max(limits.vesselMm[0], (fillDepthMm(vessel) * fillPct) / 100);
+    made = { ...kind, vessel: { ...vessel, headspaceMm: vessel.depthMm - depth } };
+    known.set(fillPct, made);
+  }
+  return made;
 }

@@ -79,5 +79,5 @@ test('a bad row is named by line, column and range, and nothing of the file is t
 });
 
 test('what a spreadsheet would run is written behind a quote', () => {
-  expect(writeCsv(['name', 'priceN'], [{ name: '=1+1', priceN: -3 }])).toBe("name,price_n\n'=1+1,-3");
+  expect(writeCsv(['name', 'priceN'], [{ name: '=1+1', priceN: -3 }])).toBe('name,price_n\n"\'=1+1",-3');
 });

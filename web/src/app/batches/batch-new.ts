@@ -15,6 +15,7 @@ import { TextField } from '../ui/fields/text-field';
 import { TypedDay } from '../ui/fields/typed-day';
 import { stageNames } from '../ui/words/words';
 import { KitChoice } from '../data/kit-choice';
+import { ShedSays } from '../bench/shed-says';
 import { KitForm } from './kit-form';
 import { BatchCard } from './batch-card';
 import { ScoopPicker } from './scoop-picker';
@@ -25,7 +26,7 @@ import { ScoopPicker } from './scoop-picker';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-new.html',
   styleUrl: './batch-page.scss',
-  imports: [RouterLink, BatchCard, DayField, KitForm, ScoopPicker, TextField],
+  imports: [ShedSays, RouterLink, BatchCard, DayField, KitForm, ScoopPicker, TextField],
 })
 export class BatchNew {
   private readonly store = inject(RecipeStore);

@@ -1,5 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { billOf, takesOf } from '#core/package/bill';
+import { volumeL } from '#core/vessel/vessel';
 import { makeable } from '#core/package/stock';
 import { LotsService } from '../data/lots';
 import { ShelfService } from '../data/shelf';
@@ -30,6 +31,9 @@ export class InTheShed {
   });
   readonly bill = computed(() => billOf(this.takes(), (item) => this.priceOf(item)));
   readonly litres = this.store.litres;
+  /** Of one vessel: what a plant in it costs in mix. */
+  readonly eachL = computed(() => volumeL(this.store.kind().vessel));
+  readonly noun = computed(() => this.store.kind().noun);
 
   /** Of a loose litre or a kilogram: of the newest lot that tells, else of the shelf; null where nobody told. */
   priceOf(item: string): number | null {

@@ -15,7 +15,7 @@ import { Notices } from '../data/notices';
 import { SchoolChoice } from '../data/school-choice';
 import { WindowsService } from '../data/windows';
 import { type MixVersion } from '../data/mixes';
-import { type VesselKind } from '#core/vessel/tray';
+import { filledTo, type VesselKind } from '#core/vessel/tray';
 import { intoVessel } from '#core/recipe/fix';
 
 const DEEPEST = 200;
@@ -96,7 +96,11 @@ export class RecipeStore {
   readonly vessels = computed((): readonly VesselKind[] => [
     ...(this.library()?.vessels.values() ?? vesselKinds),
   ]);
-  readonly kind = computed(() => this.kindOf(this.recipe().vessel));
+  readonly kind = computed(() => {
+    const { vessel, fillPct } = this.recipe();
+    const kind = this.kindOf(vessel);
+    return fillPct === undefined ? kind : filledTo(kind, fillPct);
+  });
   readonly litres = computed(() => litresOf(this.recipe().job, this.kind()));
   readonly changed = computed(() => {
     const { recipe, opened } = this.now();

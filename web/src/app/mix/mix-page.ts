@@ -23,7 +23,7 @@ import { SaidPipe } from '../ui/words/said';
 import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from './answer/cut-through';
 import { DoseList } from './doses/dose-list';
-import { ShedSays } from './answer/shed-says';
+import { ShedSays } from '../bench/shed-says';
 import { FlagList } from './answer/flag-list';
 import { HowSure } from '../bench/how-sure';
 import { JobPanel } from './job/job-panel';

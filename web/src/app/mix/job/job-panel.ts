@@ -129,6 +129,22 @@ export class JobPanel {
     this.store.patch({ job: { litres } }, 'litres');
   }
 
+  protected readonly topUp = computed(() => {
+    const full = this.kinds().find(({ id }) => id === this.store.recipe().vessel);
+    const rest = full ? volumeL(full.vessel) - volumeL(this.store.kind().vessel) : 0;
+    return rest > 1e-6 ? rest : null;
+  });
+
+  protected fillTo(fillPct: number): void {
+    const { fillPct: _, ...recipe } = this.store.recipe();
+    this.store.set(fillPct >= 100 ? recipe : { ...recipe, fillPct }, 'fill');
+  }
+
+  protected forTinySeed(yes: boolean): void {
+    const { tinySeed: _, ...recipe } = this.store.recipe();
+    this.store.set(yes ? { ...recipe, tinySeed: true } : recipe, 'seed');
+  }
+
   protected forAcidLovers(yes: boolean): void {
     const { crops: _, ...recipe } = this.store.recipe();
     this.store.set(yes ? { ...recipe, crops: 'acid-lovers' } : recipe, 'crops');

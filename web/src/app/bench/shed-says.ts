@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { litresIn } from '#core/units/factors';
-import { Money } from '../../data/money';
-import { Units } from '../../data/units';
-import { InTheShed } from '../../bench/in-the-shed';
-import { stockAmount } from '../../ui/words/stock-amount';
-import { shortName } from '../../ui/words/words';
+import { Money } from '../data/money';
+import { Units } from '../data/units';
+import { InTheShed } from './in-the-shed';
+import { stockAmount } from '../ui/words/stock-amount';
+import { shortName } from '../ui/words/words';
 
 /** What is in the shed for this recipe, and what it costs: two lines beside the choice. */
 @Component({
@@ -71,6 +71,6 @@ export class ShedSays {
       unpriced.length === 0
         ? ''
         : `, without ${unpriced.map((item) => shortName(this.shed.nameOf(item)).toLowerCase()).join(', ')}`;
-    return `Costs ${each} a ${us ? 'gallon' : 'litre'}, ${this.money.say(perLitre * this.shed.litres())} for the job${without}.`;
+    return `Costs ${each} a ${us ? 'gallon' : 'litre'}, ${this.money.say(perLitre * this.shed.eachL())} a ${this.shed.noun()}, ${this.money.say(perLitre * this.shed.litres())} for the job${without}.`;
   });
 }
