@@ -1,6 +1,8 @@
 import { expect, field, test } from './bench';
 
-test('own compost and own cup, entered and made into a batch with the keyboard', async ({ page }) => {
+test('own compost, own cup and a feed by its label, entered and made into a batch with the keyboard', async ({
+  page,
+}) => {
   let presses = 0;
   const press = async (key: string): Promise<void> => {
     presses++;
@@ -49,10 +51,26 @@ test('own compost and own cup, entered and made into a batch with the keyboard',
   await tabInto(/^Keep it$/);
   await press('Enter');
   await expect(page.getByText('Coffee cup can be filled now.')).toBeVisible();
+  await page.goto('/shelf/products');
+  await field(page, 'Name on the bag').focus();
+  await page.keyboard.type('Hen pellets');
+  await tabInto(/^What it is$/);
+  await page.keyboard.type('Organic');
+  for (const [label, figure] of [
+    [/^N, %/, '4'],
+    [/^P, %/, '3'],
+    [/^K, %/, '2.5'],
+  ] as const) {
+    await tabInto(label);
+    await page.keyboard.type(figure);
+  }
+  await tabInto(/^Keep it$/);
+  await press('Enter');
+  await expect(page.getByText('Hen pellets is kept.')).toBeVisible();
   expect(presses).toBeLessThanOrEqual(60);
 
   await page.goto(
-    '/mix?stage=potting&into=own-coffee-cup&parts=own-our-heap:1,peat-medium:3&lime=none&make=25',
+    '/mix?stage=potting&into=own-coffee-cup&parts=own-our-heap:1,peat-medium:3&lime=none&dose=own-hen-pellets:2&make=25',
   );
   await expect(page.locator('app-job-panel')).toContainText('Coffee cup');
   await expect(page.locator('app-cut-through')).toContainText('%');
@@ -60,6 +78,9 @@ test('own compost and own cup, entered and made into a batch with the keyboard',
   await page.getByLabel('Called').fill('Cups of our own');
   await page.getByRole('button', { name: 'Keep this batch' }).click();
   await expect(page.getByRole('article', { name: 'Bench card: Cups of our own' })).toContainText('Our heap');
+  await expect(page.getByRole('article', { name: 'Bench card: Cups of our own' })).toContainText(
+    'Hen pellets',
+  );
 });
 
 test('what cannot be is said, stays typed, and nothing is kept; an own vessel is changed', async ({

@@ -3,7 +3,7 @@ import { evaluateMix } from '#core/mix/evaluate';
 import { material } from '#testing/library';
 import { recipe } from '#testing/recipe';
 
-const setting = { bucketLitres: 10, barrowLitres: 80, brickLitres: 70 };
+const setting = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickLitres: 70 };
 
 test('two buckets, a cubic foot, five pounds: parts and litres, by hand', () => {
   const [peat, perlite, sand] = ['peat-fine', 'perlite-coarse', 'sand-sharp'].map(material);
@@ -33,6 +33,10 @@ test('a third as much: of the rest, or of one', () => {
   expect(asFraction(1 / 3, others, 'peat-fine')).toBe(1);
   expect(() => asFraction(0, others, null)).toThrow('fraction must be above 0 and at most 20, was 0');
   expect(() => asFraction(1, others, 'loam')).toThrow('of must be another part of the recipe');
+});
+
+test('half a bag is half of what a bag holds', () => {
+  expect(looseLitresOf({ material: material('compost'), amount: 0.5, way: 'bags' }, setting)).toBe(20);
 });
 
 test('nothing of something is refused', () => {

@@ -10,6 +10,7 @@ export const amountWays = [
   'cubicFeet',
   'buckets',
   'barrows',
+  'bags',
   'kg',
   'lb',
   'bricks',
@@ -19,6 +20,7 @@ export type AmountWay = (typeof amountWays)[number];
 export interface AmountSetting {
   bucketLitres: number;
   barrowLitres: number;
+  bagLitres: number;
   /** Loose litres that come of one brick. */
   brickLitres: number;
 }
@@ -47,6 +49,8 @@ export function looseLitresOf({ material, amount, way }: Amount, of: AmountSetti
       return amount * of.bucketLitres;
     case 'barrows':
       return amount * of.barrowLitres;
+    case 'bags':
+      return amount * of.bagLitres;
     case 'kg':
       return byWeight(amount * 1000);
     case 'lb':

@@ -5,6 +5,7 @@ import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { windowsWanted } from '#core/recipe/windows-wanted';
 import { aimsLike } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
+import { LotsService } from '../data/lots';
 import { SchoolChoice } from '../data/school-choice';
 import { ShelfService } from '../data/shelf';
 import { RecipeStore } from '../bench/recipe-store';
@@ -22,6 +23,7 @@ const usual: Preferences = { price: 1, peat: 0, weight: 1, ingredients: 1, useUp
 export class Wishes {
   private readonly store = inject(RecipeStore);
   private readonly shelf = inject(ShelfService);
+  private readonly lots = inject(LotsService);
   private readonly way = inject(SchoolChoice);
   private readonly wished = signal<Preferences>(usual);
   private readonly bounded = signal<ReadonlyMap<string, Bounds>>(new Map());
@@ -30,6 +32,11 @@ export class Wishes {
   private readonly noPeat = signal(false);
   /** A material, such as a bag of mix, that the recipe is to be like. */
   readonly like = signal<string | null>(null);
+
+  /** A litre of the newest lot that tells, where the shelf has no price. */
+  private readonly stockPrices = computed(
+    () => new Map((this.lots.stock.value() ?? []).map((one) => [one.item, one.pricePerUnit])),
+  );
 
   readonly preferences = this.wished.asReadonly();
   readonly maxTotal = this.total.asReadonly();
@@ -66,16 +73,21 @@ export class Wishes {
     const charge = new Set(starter.map((s) => s.amendment.id));
     const wished = this.wished();
     const windows = windowsWanted(recipe.stage, recipe.crops, library.windows);
-    const priced = here.every(({ line }) => line.costPerL !== null);
+    const priceOf = ({ material: { id }, line }: (typeof here)[number]): number | null =>
+      line.costPerL ?? this.stockPrices().get(id) ?? null;
+    const priced = here.every((entry) => priceOf(entry) !== null);
     return {
       stage: recipe.stage,
       vessel: this.store.kind().vessel,
       compaction: recipe.compactionPct / 100,
-      shelved: here.map(({ material, line: { costPerL, useUp } }) => ({
-        material,
-        useUp,
-        ...(costPerL !== null && { costPerL }),
-      })),
+      shelved: here.map((entry) => {
+        const costPerL = priceOf(entry);
+        return {
+          material: entry.material,
+          useUp: entry.line.useUp,
+          ...(costPerL !== null && { costPerL }),
+        };
+      }),
       maxTotal: this.total(),
       minParts: Object.fromEntries(here.map((l) => [l.material.id, Math.min(l.bounds.min, this.total())])),
       maxParts: Object.fromEntries(here.map((l) => [l.material.id, Math.min(l.bounds.max, this.total())])),

@@ -59,6 +59,8 @@ const reloaded = (): boolean =>
     .some((entry) => (entry as PerformanceNavigationTiming).type === 'reload');
 
 /** The heart: job on the left, parts in the middle, the vessel and its readings on the right. */
+const REST_MS = 400;
+
 @Component({
   selector: 'app-mix-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -175,6 +177,17 @@ export class MixPage {
     event.preventDefault();
     if (key === 'y' || event.shiftKey) this.store.redo();
     else this.store.undo();
+  }
+
+  /** While a slider moves the eye follows the hand: needles go along at once and glide only afterwards. */
+  protected readonly sliding = signal(false);
+  private rest: ReturnType<typeof setTimeout> | undefined;
+
+  protected slides({ target }: Event): void {
+    if (!(target instanceof HTMLInputElement) || target.type !== 'range') return;
+    this.sliding.set(true);
+    clearTimeout(this.rest);
+    this.rest = setTimeout(() => this.sliding.set(false), REST_MS);
   }
 
   protected make(): void {

@@ -38,7 +38,7 @@ import { WhereFrom } from './where-from';
       @if (band(); as b) {
         <span class="band" [style.left.%]="at(b.low)" [style.right.%]="100 - at(b.high)"></span>
       }
-      <span class="needle" [style.left.%]="at(reading().value)"></span>
+      <span class="needle" [style.transform]="needle()"><i></i></span>
     </div>
     <div class="verdict" [class.off]="reading().verdict !== 'ok'">
       <span>{{ low() }}–{{ high() }}</span>
@@ -81,6 +81,9 @@ export class ReadingRuler {
     const beyond = (high - low) * this.words().reach;
     return [Math.max(0, low - beyond), high + beyond] as const;
   });
+
+  /** Moved by a transform: nothing has to be laid out again while it glides. */
+  protected readonly needle = computed(() => `translateX(${this.at(this.reading().value)}%)`);
 
   protected at(value: number): number {
     const [left, right] = this.ends();

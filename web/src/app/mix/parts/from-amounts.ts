@@ -15,6 +15,7 @@ const words: Record<AmountWay, string> = {
   cubicFeet: 'cubic feet',
   buckets: 'buckets',
   barrows: 'barrows',
+  bags: 'bags',
   kg: 'kg as it lies',
   lb: 'pounds as it lies',
   bricks: 'bricks',
@@ -22,9 +23,10 @@ const words: Record<AmountWay, string> = {
 interface Holds {
   bucketLitres: number;
   barrowLitres: number;
+  bagLitres: number;
   brickLitres: number;
 }
-const usual: Holds = { bucketLitres: 10, barrowLitres: 80, brickLitres: 70 };
+const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickLitres: 70 };
 
 /** From what goes in: two buckets, a cubic foot, half a bag; parts and litres are worked out from it. */
 @Component({
@@ -63,6 +65,13 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, brickLitres: 70 };
           within="measureLitres"
           [value]="holds.value().barrowLitres"
           (valueChange)="hold({ barrowLitres: $event })"
+        />
+        <app-number-field
+          label="A bag"
+          unit="L"
+          within="measureLitres"
+          [value]="holds.value().bagLitres"
+          (valueChange)="hold({ bagLitres: $event })"
         />
         <app-number-field
           label="A brick makes"
