@@ -38,6 +38,9 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'today', '/today', 'desk', 'app-today-page .rows li');
   await shoot(page, 'run', '/batches/5/run', 'desk', 'app-live-list li');
   await shoot(page, 'shelf', '/shelf', 'desk', 'app-shelf-line');
+  await shoot(page, 'lots', '/shelf/lots', 'desk', 'app-lot-list li');
+  await shoot(page, 'material', '/shelf/materials/compost', 'desk', 'app-material-page tbody tr');
+  await shoot(page, 'money', '/shelf/money', 'desk', 'app-make-or-buy tbody tr');
   await shoot(page, 'vessels', '/shelf/vessels', 'desk', 'app-vessel-list li');
   await shoot(page, 'instruments', '/shelf/instruments', 'desk', 'app-instruments-page li');
   await shoot(page, 'settings', '/settings', 'desk', 'app-settings-page li');
