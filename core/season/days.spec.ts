@@ -1,0 +1,68 @@
+import fc from 'fast-check';
+import { emergenceDays, published as emerges } from '#core/season/emergence';
+import { forward } from '#core/season/forward';
+import { frostChance } from '#core/season/frost';
+import { planSeason } from '#core/season/plan';
+import { normalCdf, normalQuantile } from '#core/stats/normal';
+import { published } from '#testing/published';
+
+const SOURCE = 'Harrington & Minges 1954 (from memory)';
+
+test.each(Object.entries(emerges))(
+  '%s comes up as published at every temperature of the table',
+  (crop, table) => {
+    for (const [celsius, days] of table)
+      published({
+        ...{ what: `${crop} at ${celsius} °C, days to emergence`, source: SOURCE, published: days },
+        ...{ ours: emergenceDays(table, celsius), unit: 'd', within: 1e-9 },
+      });
+  },
+);
+
+test('between the points on 1/days by a straight line, by hand', () => {
+  // Tomato half way from 15 (14 d) to 20 °C (8 d): 2/(1/14 + 1/8).
+  expect(emergenceDays(emerges.tomato, 17.5)).toBeCloseTo(2 / (1 / 14 + 1 / 8), 12);
+  expect(() => emergenceDays(emerges.tomato, 4)).toThrow('celsius must be a number from 10 to 30, was 4');
+});
+
+test('the share below a quantile is that of the quantile', () => {
+  for (const p of [0.001, 0.05, 0.3, 0.5, 0.9, 0.999]) expect(normalCdf(normalQuantile(p))).toBeCloseTo(p, 6);
+});
+
+test('the chance of frost is a tenth, a half and nine tenths at the dates that say so', () => {
+  const dates = { early: '2027-04-20', usual: '2027-05-05', late: '2027-05-25' };
+  expect(frostChance(dates, '2027-04-20')).toBeCloseTo(0.9, 6);
+  expect(frostChance(dates, '2027-05-05')).toBeCloseTo(0.5, 6);
+  expect(frostChance(dates, '2027-05-25')).toBeCloseTo(0.1, 6);
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 27 }), fc.integer({ min: 1, max: 3 }), (day, later) => {
+      const at = (n: number): string => `2027-05-${String(n).padStart(2, '0')}`;
+      expect(frostChance(dates, at(day + later))).toBeLessThanOrEqual(frostChance(dates, at(day)));
+    }),
+  );
+  expect(() => frostChance({ ...dates, late: '2027-05-01' }, '2027-05-05')).toThrow('one after the other');
+});
+
+test('counted back and counted forward are the same days', () => {
+  const vessel = { shape: 'block', edgeMm: [50, 50], depthMm: 50 } as const;
+  fc.assert(
+    fc.property(
+      fc.array(fc.double({ min: 0.1, max: 12, noNaN: true }), { minLength: 1, maxLength: 5 }),
+      fc.integer({ min: -60, max: 90 }),
+      (weeks, plantOutDays) => {
+        const [crop] = planSeason('2027-05-15', [
+          {
+            ...{ id: 'x', plants: 10, plantOutDays, sparePct: 0, sowings: { count: 1, everyDays: 1 } },
+            steps: weeks.map((one) => ({
+              vessel: { ...vessel, edgeMm: [50, 50] as [number, number] },
+              ...{ perTray: 20, trayM2: 0.1, weeks: one, lossPct: 0 },
+            })),
+          },
+        ]).crops;
+        const run = forward(crop!.steps[0]!.from, weeks);
+        expect(run.readyOn).toBe(crop!.plantOn);
+        expect(run.steps).toEqual(crop!.steps.map(({ from, to }) => ({ from, to })));
+      },
+    ),
+  );
+});

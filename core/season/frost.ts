@@ -1,0 +1,32 @@
+import { OutOfRange } from '#core/units/check';
+import { normalCdf } from '#core/stats/normal';
+
+/** Own dates of the last frost: in one year of ten it comes before `early`, in one of ten after `late`. */
+export interface FrostDates {
+  early: string;
+  usual: string;
+  late: string;
+}
+
+const DAY_MS = 86_400_000;
+const dayNumber = (day: string): number => {
+  const at = Date.parse(`${day}T00:00:00Z`) / DAY_MS;
+  if (!Number.isFinite(at)) throw new OutOfRange('day', day, 'a day, YYYY-MM-DD');
+  return at;
+};
+/** Standard deviations from the middle to the tenth of a normal. */
+const Z90 = 1.2815515655446004;
+
+/**
+ * The chance that it freezes once more on a day or after it: half a normal on each side of the usual date (model § 19).
+ * @returns 0–1
+ * @throws OutOfRange for days that do not exist or do not follow each other
+ */
+export function frostChance({ early, usual, late }: FrostDates, day: string): number {
+  const [e, u, l] = [early, usual, late].map(dayNumber) as [number, number, number];
+  if (!(e < u && u < l))
+    throw new OutOfRange('early, usual, late', `${early}, ${usual}, ${late}`, 'one after the other');
+  const off = dayNumber(day) - u;
+  const sd = (off < 0 ? u - e : l - u) / Z90;
+  return 1 - normalCdf(off / sd);
+}
