@@ -18,6 +18,7 @@ import { ShelfService } from '../data/shelf';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { BinFill } from '../ui/pictures/bin-fill';
+import { SaidPipe } from '../ui/words/said';
 import { Amount } from '../ui/words/amount';
 import { RunState } from './run-state';
 
@@ -33,7 +34,7 @@ const SHED_C = 12;
       <app-bin-fill [share]="run.left() / made()" />
       <p>
         <b><app-amount [of]="{ volumeL: run.left() }" /></b> left of <app-amount [of]="{ volumeL: made() }" />
-        <span class="term">{{ says() }}</span>
+        <span class="term">{{ says() | said }}</span>
       </p>
     </div>
     <div class="fields">
@@ -75,7 +76,7 @@ const SHED_C = 12;
       margin: 8px 0;
     }
   `,
-  imports: [Amount, BinFill, ChoiceField, NumberField],
+  imports: [Amount, BinFill, ChoiceField, NumberField, SaidPipe],
 })
 export class TubPanel {
   protected readonly run = inject(RunState);

@@ -12,6 +12,7 @@ import { Money } from '../data/money';
 import { Units } from '../data/units';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
+import { SaidPipe } from '../ui/words/said';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
 
@@ -79,33 +80,35 @@ const units: { id: PackageUnit; name: string }[] = [
       </div>
       @if (ofYear(); as words) {
         <p role="status">{{ words }}</p>
-        <table>
-          <caption class="visually-hidden">
-            What a year takes
-          </caption>
-          <thead>
-            <tr>
-              <th scope="col">Of</th>
-              <th scope="col">A year</th>
-              <th scope="col">Money</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (row of bulk(); track row.item) {
+        <div class="wide" role="group" aria-label="What a year takes" tabindex="0">
+          <table>
+            <caption class="visually-hidden">
+              What a year takes
+            </caption>
+            <thead>
               <tr>
-                <th scope="row">{{ row.name }}</th>
-                <td>{{ row.amount }}</td>
-                <td>{{ row.money }}</td>
+                <th scope="col">Of</th>
+                <th scope="col">A year</th>
+                <th scope="col">Money</th>
               </tr>
-            }
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              @for (row of bulk(); track row.item) {
+                <tr>
+                  <th scope="row">{{ row.name }}</th>
+                  <td>{{ row.amount }}</td>
+                  <td>{{ row.money }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
         <p class="term">The dearest first: what is worth buying by the pallet, the load or the large bale.</p>
       }
     </section>
     <section aria-labelledby="cells">
       <h2 id="cells">A hundred plants, by what they stand in</h2>
-      <div class="wide">
+      <div class="wide" role="group" aria-label="By what they stand in" tabindex="0">
         <table>
           <thead>
             <tr>
@@ -121,7 +124,7 @@ const units: { id: PackageUnit; name: string }[] = [
           <tbody>
             @for (row of vessels(); track row.id) {
               <tr>
-                <th scope="row">{{ row.name }}</th>
+                <th scope="row">{{ row.name | said }}</th>
                 <td>{{ row.mix }}</td>
                 <td>{{ row.mixMoney }}</td>
                 <td>{{ row.vesselMoney }}</td>
@@ -185,7 +188,7 @@ const units: { id: PackageUnit; name: string }[] = [
       font-weight: 400;
     }
   `,
-  imports: [ChoiceField, NumberList],
+  imports: [ChoiceField, NumberList, SaidPipe],
 })
 export class MakeOrBuyPage {
   protected readonly shed = inject(InTheShed);

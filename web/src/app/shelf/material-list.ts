@@ -3,6 +3,7 @@ import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { ShelfLineRow } from '../bench/shelf-line';
 import { LibraryService } from '../data/library';
 import { ShelfService } from '../data/shelf';
+import { shortName } from '../ui/words/words';
 import { RouterLink } from '@angular/router';
 import { TableFiles } from './table-files';
 import { OwnWays } from './own-ways';
@@ -27,7 +28,7 @@ import { FetchState } from '../ui/fetch-state';
         <li>
           <app-shelf-line [material]="material" [full]="full()" [told]="true" />
           <a [routerLink]="[material.id]"
-            >tests<span class="visually-hidden"> of {{ material.name }}</span></a
+            >tests<span class="visually-hidden"> of {{ shortName(material.name) }}</span></a
           >
         </li>
       }
@@ -64,6 +65,7 @@ export class MaterialList {
   protected readonly library = inject(LibraryService);
   protected readonly shelf = inject(ShelfService);
   protected readonly most = MOST_ON_SHELF;
+  protected readonly shortName = shortName;
   protected readonly materials = computed(() => [...(this.library.library()?.materials.values() ?? [])]);
   protected readonly full = computed(
     () => (this.shelf.lines.value() ?? []).filter((line) => line.here).length >= MOST_ON_SHELF,

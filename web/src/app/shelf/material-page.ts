@@ -154,7 +154,7 @@ const figureNames: Record<LearnedAnswer['figures'][number]['figure'], string> = 
         <table>
           <thead>
             <tr>
-              <th scope="col"></th>
+              <th scope="col"><span class="visually-hidden">Figure</span></th>
               <th scope="col">Book</th>
               <th scope="col">Yours</th>
               <th scope="col">Where it lies</th>

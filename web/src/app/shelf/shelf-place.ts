@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, viewChild } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 
 /** All that is the user's own: what stands on the shelf and what it costs, lots, measures, instruments. */
@@ -8,12 +8,12 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
   host: { class: 'page' },
   template: `
     <h1>Shelf</h1>
-    <nav aria-label="On the shelf">
+    <nav #tabsBox aria-label="On the shelf">
       @for (tab of tabs; track tab.path) {
         <a [routerLink]="tab.path" routerLinkActive="here" ariaCurrentWhenActive="page">{{ tab.name }}</a>
       }
     </nav>
-    <router-outlet />
+    <router-outlet (activate)="showTab()" />
   `,
   styles: `
     nav {
@@ -42,6 +42,17 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
   imports: [RouterLink, RouterLinkActive, RouterOutlet],
 })
 export class ShelfPlace {
+  private readonly box = viewChild.required<ElementRef<HTMLElement>>('tabsBox');
+
+  /** On a phone the row of tabs is longer than the screen: the one that is open is brought into sight. */
+  protected showTab(): void {
+    setTimeout(() => {
+      const nav = this.box().nativeElement;
+      const here = nav.querySelector<HTMLElement>('.here');
+      if (here) nav.scrollLeft = here.offsetLeft - nav.offsetLeft - (nav.clientWidth - here.offsetWidth) / 2;
+    });
+  }
+
   protected readonly tabs = [
     { path: 'materials', name: 'Materials' },
     { path: 'products', name: 'Feeds and limes' },

@@ -138,7 +138,8 @@ export class FromAmounts {
   protected readonly sum = computed(() => {
     const library = this.store.library();
     const { components, compactionPct } = this.store.recipe();
-    if (!library || components.some(({ material }) => !this.amounts()[material])) return null;
+    if (!library || components.length === 0 || components.some(({ material }) => !this.amounts()[material]))
+      return null;
     const given = components.map(({ material, screenedMm }) => ({
       ...{ material: lookUp(library.materials, material, 'material'), amount: this.amounts()[material]! },
       ...{ way: this.inWay(material), screenedMm },

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { SaidPipe } from '../words/said';
 
 /** One of a few to choose from. */
 export interface Choice {
@@ -19,11 +20,12 @@ let count = 0;
         <option value="" [selected]="!value()">{{ none() }}</option>
       }
       @for (one of choices(); track one.id) {
-        <option [value]="one.id" [selected]="one.id === value()">{{ one.name }}</option>
+        <option [value]="one.id" [selected]="one.id === value()">{{ one.name | said }}</option>
       }
     </select>
   `,
   host: { class: 'entry' },
+  imports: [SaidPipe],
 })
 export class ChoiceField {
   readonly label = input.required<string>();
