@@ -129,6 +129,11 @@ export class JobPanel {
     this.store.patch({ job: { litres } }, 'litres');
   }
 
+  /** Something of the closed part is set: it must be seen. */
+  protected readonly special = computed(() => {
+    const { fillPct, tinySeed } = this.store.recipe();
+    return fillPct !== undefined || tinySeed === true;
+  });
   protected readonly topUp = computed(() => {
     const full = this.kinds().find(({ id }) => id === this.store.recipe().vessel);
     const rest = full ? volumeL(full.vessel) - volumeL(this.store.kind().vessel) : 0;
