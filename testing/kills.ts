@@ -235,7 +235,10 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     const made = Array.from({ length: 3 }, creates).flat();
     let dead = false;
     // Away and back again by turns with writes to the same row: what is put away takes none.
-    const turned = kill % 4 === 3 ? awayAlone : registers;
+    const all = kill % 4 === 3 ? awayAlone : registers;
+    // Each comes first in turn: on a slow machine the last are not answered before the kill.
+    const first = (5 * kill) % all.length;
+    const turned = [...all.slice(first), ...all.slice(0, first)];
     const shoved = kill % 4 === 3 ? made.filter((one) => !/\/1\//.test(one.path)) : made;
     const work = [
       ...turned.map(async (register) => {
@@ -258,7 +261,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
         if (error instanceof Refused) throw error;
       }),
     );
-    await new Promise((wait) => setTimeout(wait, 20 + 230 * random()));
+    await new Promise((wait) => setTimeout(wait, 20 + 330 * random()));
     dead = true;
     server.process.kill('SIGKILL');
     await Promise.all(work);
