@@ -21,11 +21,8 @@ export const text = (longest: number): z.ZodString => {
 };
 
 /** Text that may be left empty. */
-export const note = z
-  .string()
-  .trim()
-  .max(2000, { error: 'must be text of at most 2000 characters' })
-  .default('');
+export const longText = z.string().trim().max(2000, { error: 'must be text of at most 2000 characters' });
+export const note = longText.default('');
 
 export const yesNo = z.boolean({ error: 'must be true or false' });
 

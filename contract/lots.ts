@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { clientKey, day, int, note, num, oneOf, rowId, text, yesNo } from '#contract/fields';
+import { clientKey, day, int, longText, note, num, oneOf, rowId, text, yesNo } from '#contract/fields';
+import { materialRowSchema } from '#contract/material';
 import { entrySchema } from '#contract/record';
 import { stockKinds } from '#core/package/stock';
 import { ecMethods } from '#core/mix/salts';
@@ -42,7 +43,7 @@ export type NewLot = z.output<typeof newLotSchema>;
 /** What is not an amount of it; what is left out stays. */
 export const changedLotSchema = z.strictObject({
   name: text(120).optional(),
-  note: z.string().trim().max(2000, { error: 'must be text of at most 2000 characters' }).optional(),
+  note: longText.optional(),
   price: num(limits.price).nullable().optional(),
   readyOn: day.nullable().optional(),
 });
@@ -135,6 +136,10 @@ export const testAsideSchema = z.strictObject({ aside: yesNo });
 const knownSchema = z.object({ mean: z.number(), sd: z.number() });
 /** What a material was taken for, what own tests make of it, and how sure that is. */
 export const learnedSchema = z.object({
+  /** As the book has it: what a change of one's own starts from. */
+  book: materialRowSchema,
+  /** Why the tests do not fit it any more, in words; they move nothing then. */
+  misfit: z.string().nullable(),
   tests: z.array(testSchema),
   figures: z.array(
     z.object({
@@ -164,6 +169,7 @@ export const stockLineSchema = z.object({
   kind: oneOf(stockKinds),
   item: z.string(),
   name: z.string(),
+  /** Of what may be used: what still rests is not counted. */
   left: z.number().nullable(),
   /** At the pace of the last eight weeks; null where nothing was taken. */
   daysLeft: z.number().nullable(),

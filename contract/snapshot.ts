@@ -150,6 +150,7 @@ export const snapshotSchema = z.object({
       .optional(),
   }),
   kit: keptKitSchema.optional(),
+  oversize: z.array(z.object({ material: z.string(), litres: z.number() })).optional(),
   context: z.object({
     stage: stageSchema,
     windows: z

@@ -49,6 +49,8 @@ export interface BatchSnapshot {
   choice: CardChoice;
   /** What its tests are judged against. */
   context: TestContext;
+  /** What stays on the screens of parts that are screened, loose litres; none where nothing is. */
+  oversize?: { material: string; litres: number }[] | undefined;
   /** What it was to be made with; batches from before kits were asked have none. */
   kit?: Kit;
 }
@@ -73,6 +75,11 @@ export function snapshotBatch(
   const moisture: Moisture = usualMoisture(vessel.vessel);
   const sheet = batchSheet(evaluation, litresOf(recipe.job, vessel), moisture);
   const window = phWindow(judgement.input, evaluation);
+  const oversize = evaluation.composition.parts.flatMap(({ material, screen }, i) => {
+    const share = screen?.oversizeShare ?? 0;
+    const litres = (sheet.components[i]!.looseLitres * share) / (1 - share);
+    return litres > 0 ? [{ material: material.id, litres }] : [];
+  });
   // What must not be heated gets no steps that heat it.
   const unheatable = kit.heat === 'none' ? null : heatWithFeed(judgement);
   return {
@@ -92,6 +99,7 @@ export function snapshotBatch(
     wetWeightG: evaluation.wetWeightG,
     choice,
     kit,
+    ...(oversize.length > 0 && { oversize }),
     context: {
       stage: recipe.stage,
       ...(judgement.input.windows && { windows: judgement.input.windows }),

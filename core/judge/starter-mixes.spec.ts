@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { recipeSchema } from '#contract/recipe';
 import { recipeFromLink, recipeToLink, type LinkParams } from '#core/recipe/link';
 import { judgeMix } from '#core/judge/judge';
@@ -50,6 +51,53 @@ describe('links', () => {
   test('a job in litres, no lime, no dose', () => {
     const bare = { ...starterMixes.potting, lime: null, amendments: [], job: { litres: 42.5 } };
     expect(recipeFromLink(reader(recipeToLink(bare)), library, starterMixes.rooting).recipe).toEqual(bare);
+  });
+
+  test('whatever a recipe can say survives the address bar and fits the contract', () => {
+    const count = fc.integer({ min: 1, max: 5000 });
+    const two = (low: number, high: number) =>
+      fc.integer({ min: 100 * low, max: 100 * high }).map((n) => n / 100);
+    const vessels = [...library.vessels.keys()];
+    const also = fc.uniqueArray(
+      fc.record({ vessel: fc.constantFrom(...vessels), count, eachL: two(1, 20) }),
+      { maxLength: 4, selector: (one) => one.vessel },
+    );
+    const counted = fc
+      .record({ sparePct: fc.integer({ min: 0, max: 100 }), also })
+      .map(({ also: others, ...rest }) => ({ ...rest, ...(others.length > 0 && { also: others }) }));
+    const job = fc.oneof(
+      fc.tuple(count, counted).map(([trays, rest]) => ({ trays, ...rest })),
+      fc.tuple(count, counted).map(([n, rest]) => ({ vessels: n, ...rest })),
+      two(1, 900).map((litres) => ({ litres })),
+    );
+    const dose = fc.record(
+      {
+        amendment: fc.constantFrom(...library.amendments.keys()),
+        gPerL: two(0, 9),
+        layerPct: fc.integer({ min: 1, max: 99 }),
+      },
+      { requiredKeys: ['amendment', 'gPerL'], noNullPrototype: true },
+    );
+    const any = fc.record(
+      {
+        ...{ vessel: fc.constantFrom(...vessels), job, fillPct: fc.integer({ min: 10, max: 100 }) },
+        amendments: fc.uniqueArray(dose, { maxLength: 5, selector: (one) => one.amendment }),
+        tinySeed: fc.constant(true),
+      },
+      { requiredKeys: ['vessel', 'job', 'amendments'], noNullPrototype: true },
+    );
+    fc.assert(
+      fc.property(any, (more) => {
+        const recipe: Recipe = { ...starterMixes.potting, ...more };
+        expect(recipeSchema.safeParse(recipe).error?.issues).toBeUndefined();
+        const { recipe: read, problems } = recipeFromLink(
+          reader(recipeToLink(recipe)),
+          library,
+          starterMixes.rooting,
+        );
+        expect([read, problems]).toEqual([recipe, []]);
+      }),
+    );
   });
 
   test('what makes no sense is told, the rest is kept', () => {

@@ -65,3 +65,9 @@ test.each([
 ])('%j is refused', (answers, message) => {
   expect(() => likeThis(compost, heap, answers)).toThrow(message);
 });
+
+test('what tests told of a kin is not told of another; a change of the same one keeps it', () => {
+  const tested = { ...compost, sure: { phUnits: 0.2 } };
+  expect(likeThis(tested, heap, {}).sure).toBeUndefined();
+  expect(likeThis(tested, { id: compost.id, name: 'Same' }, {}).sure).toEqual({ phUnits: 0.2 });
+});

@@ -63,5 +63,7 @@ export function likeThis(
   }
   if (living !== undefined) row.living = living;
   row.doubt = DOUBT_OF_KIN;
+  // What tests told of the kin they did not tell of another one.
+  if (id !== kin.id) delete row.sure;
   return row;
 }

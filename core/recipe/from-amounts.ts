@@ -62,7 +62,7 @@ export function looseLitresOf({ material, amount, way }: Amount, of: AmountSetti
 
 /** A recipe that starts from what goes in. */
 export interface FromAmounts {
-  /** The largest whole or half parts that say it within a hundredth; the smallest part is 1 or so. */
+  /** To two decimals; the smallest part is 1. */
   parts: { material: string; parts: number }[];
   /** Finished mix that it makes. */
   litres: number;

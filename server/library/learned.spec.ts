@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { type LearnedAnswer } from '#contract/lots';
 import { type LibraryAnswer } from '#contract/library';
-import { amendment } from '#testing/library';
+import { amendment, vesselKind } from '#testing/library';
 import { testApp } from '#testing/server';
 
 const { app } = testApp();
@@ -74,4 +74,23 @@ test('a product of their own is a product, and only that', async () => {
     .put('/api/products/gypsum')
     .send({ says: 'no', row: { ...row, name: 'x' } })
     .expect(404);
+});
+
+test('a test that fits no more moves nothing, says so, and does not take the library along', async () => {
+  const { id: _, ...kind } = vesselKind('pot-9');
+  const cup = { key: randomUUID(), kind: { ...kind, name: 'Cup' } };
+  const { id } = (await request(app).post('/api/vessels').send(cup).expect(201)).body as { id: string };
+  await enter('bark-pine', { test: 'drain', vessel: id, drainedMl: 250 }).expect(201);
+  const small = { ...kind, name: 'Cup', vessel: { shape: 'round', topMm: 40, baseMm: 30, depthMm: 40 } };
+  await request(app).put(`/api/vessels/${id}`).send({ kind: small }).expect(200);
+  const { materials } = (await request(app).get('/api/library').expect(200)).body as LibraryAnswer;
+  const bark = materials.find((m) => m.id === 'bark-pine')!;
+  expect(bark.source).toContain('do not fit it any more');
+  const told = (await request(app).get('/api/materials/bark-pine/tests').expect(200)).body as LearnedAnswer;
+  expect(told).toMatchObject({ figures: [], misfit: expect.stringContaining('drainedMl') as string });
+  expect(told.book.waterAt10CmPct).toBe(bark.waterAt10CmPct);
+  await request(app).put(`/api/tests/${told.tests[0]!.id}`).send({ aside: true }).expect(200);
+  expect(
+    ((await request(app).get('/api/materials/bark-pine/tests')).body as LearnedAnswer).misfit,
+  ).toBeNull();
 });

@@ -74,12 +74,18 @@ export class LearnedStore {
     }));
   }
 
-  /** A material of the book as its tests make it. */
-  learn(book: Material, named: Named): ReturnType<typeof learnMaterial> {
+  /**
+   * A material of the book as its tests make it. Tests that fit it no more, since it or a vessel was changed, move
+   * nothing and say so: one wrong test must not take the library along.
+   */
+  learn(book: Material, named: Named): ReturnType<typeof learnMaterial> & { misfit: string | null } {
     const tests = this.testsOf(book.id).filter((one) => !one.aside);
-    return learnMaterial(
-      book,
-      tests.map(({ values }) => resolved(values, named)),
-    );
+    try {
+      const resolvedTests = tests.map(({ values }) => resolved(values, named));
+      return { ...learnMaterial(book, resolvedTests), misfit: null };
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      return { material: book, figures: [], misfit: error.message };
+    }
   }
 }

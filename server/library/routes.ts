@@ -6,7 +6,7 @@ import { resolved } from '#server/library/learned';
 import { type LibraryStore } from '#server/library/store';
 import { type Calendar } from '#server/nursery/calendar';
 import { learnMaterial } from '#core/spread/learn-material';
-import { materialFromRow } from '#core/material/material';
+import { materialFromRow, materialToRow } from '#core/material/material';
 import { type LearnedAnswer } from '#contract/lots';
 
 export function libraryRoutes(
@@ -69,10 +69,11 @@ function learnedRoutes(
     const { source: _, own: __, ...bare } = row;
     return materialFromRow(bare);
   };
-  const answer = (item: string): LearnedAnswer => ({
-    tests: learned.testsOf(item),
-    figures: learned.learn(bookOf(item), library.library()).figures,
-  });
+  const answer = (item: string): LearnedAnswer => {
+    const book = bookOf(item);
+    const { figures, misfit } = learned.learn(book, library.library());
+    return { book: materialToRow(book), misfit, tests: learned.testsOf(item), figures };
+  };
   api.serve('learned', ({ params }) => answer(params.material));
   api.serve('addTest', ({ params: { material }, body }) => {
     const known = learned.known(body.key);

@@ -109,7 +109,8 @@ export class LibraryStore {
     const tested = new Set(this.learned.items());
     const materials = book.materials.map((row) => {
       if (!tested.has(row.id)) return row;
-      const { material, figures } = this.learned.learn(materialFromRow(bare(row)), named);
+      const { material, figures, misfit } = this.learned.learn(materialFromRow(bare(row)), named);
+      if (misfit !== null) return { ...row, source: `${row.source}; your own tests do not fit it any more` };
       const tests = figures.reduce((sum, one) => sum + one.tests, 0);
       const told = `${row.source}; moved by ${tests} of your own tests`;
       return { ...materialToRow(material), source: told, own: row.own };

@@ -3,6 +3,12 @@ import fc from 'fast-check';
 import request from 'supertest';
 import { type Lot, type LotTrace, type StockLine } from '#contract/lots';
 import { type EntryData } from '#contract/record';
+import { type BatchSnapshot } from '#core/batch/snapshot';
+import { evaluateMix } from '#core/mix/evaluate';
+import { takesOf } from '#core/package/bill';
+import { mixInputOf } from '#core/recipe/recipe';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { library } from '#testing/library';
 import { newBatch, testApp } from '#testing/server';
 
 const lotOf = (more: object): object => ({
@@ -154,4 +160,33 @@ test('stock of all lots together, and how long it lasts at the pace of the last 
   const [line] = (await request(app).get('/api/stock')).body as StockLine[];
   expect(line).toMatchObject({ kind: 'material', item: 'peat-fine', left: 70 });
   expect(line!.daysLeft).toBeCloseTo(56, 6);
+});
+
+test('what still rests is there and not counted as usable', async () => {
+  const { app, lot, one } = bench();
+  await lot({ item: 'bark-pine', quantity: 100 });
+  const warm = await lot({ item: 'bark-pine', quantity: 900, readyOn: '2031-03-20' });
+  const [line] = (await request(app).get('/api/stock')).body as StockLine[];
+  expect(line!.left).toBe(100);
+  expect((await one(warm.id)).left).toBe(900);
+});
+
+test('a part that is screened takes what goes on the screen, as the mix says it will', async () => {
+  const { lot, one, post, enter } = bench();
+  const components = [
+    { material: 'peat-fine', parts: 3 },
+    { material: 'bark-pine', parts: 2, screenedMm: 5 },
+  ];
+  const recipe = { ...starterMixes.potting, components };
+  const made = (await post('/api/batches', newBatch({ recipe })).expect(201)).body as {
+    id: number;
+    snapshot: BatchSnapshot;
+  };
+  const load = await lot({ item: 'bark-pine', quantity: 9000 });
+  await enter(made.id, { kind: 'lot', item: 'bark-pine', lot: load.id }).expect(201);
+  const { took } = await one(load.id);
+  const wanted = takesOf(evaluateMix(mixInputOf(recipe, library))).find(({ item }) => item === 'bark-pine')!;
+  expect(took).toBeCloseTo(wanted.perLitre * made.snapshot.sheet.litres, 6);
+  const through = made.snapshot.sheet.components[1]!.looseLitres;
+  expect(took - through).toBeCloseTo(made.snapshot.oversize![0]!.litres, 9);
 });

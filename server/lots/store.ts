@@ -30,10 +30,11 @@ interface Move {
   note: string;
 }
 
-/** What a batch planned of an item, in the unit of the lot: loose litres, or kilograms. */
-export function plannedOf({ sheet }: BatchSnapshot, item: string): number {
+/** What a batch planned of an item, in the unit of the lot: loose litres before they are screened, or kilograms. */
+export function plannedOf({ sheet, oversize }: BatchSnapshot, item: string): number {
   const part = sheet.components.find((one) => one.material === item);
-  if (part) return part.looseLitres;
+  const over = oversize?.find((one) => one.material === item)?.litres ?? 0;
+  if (part) return part.looseLitres + over;
   return (sheet.amendments.find((one) => one.amendment === item)?.grams ?? 0) / 1000;
 }
 
@@ -50,6 +51,8 @@ export class LotStore {
   private readonly take;
   private readonly takenBy;
   private readonly pace;
+  private readonly alter;
+  private readonly startCount;
 
   constructor(private readonly db: Db) {
     this.every = db.prepare<[], Row>(`${SELECT} ORDER BY l.item, l.received_on DESC, l.id DESC`);
@@ -77,6 +80,11 @@ export class LotStore {
        FROM takes t JOIN batches b ON b.id = t.batch_id
        WHERE t.lot_id = ? GROUP BY b.id ORDER BY b.made_on DESC, b.id DESC`,
     );
+    this.alter = db.prepare(
+      `UPDATE lots SET name = coalesce(@name, name), note = coalesce(@note, note),
+         price = iif(@hasPrice, @price, price), ready_on = iif(@hasReady, @readyOn, ready_on) WHERE id = @id`,
+    );
+    this.startCount = db.prepare('UPDATE lots SET quantity = 0 WHERE id = ?');
     this.pace = db.prepare<[string], { kind: StockKind; item: string; took: number }>(
       `SELECT l.kind, l.item, sum(t.amount) AS took FROM takes t JOIN lots l ON l.id = t.lot_id
        WHERE t.day >= ? GROUP BY l.kind, l.item`,
@@ -104,16 +112,11 @@ export class LotStore {
 
   /** Changes what is named; the rest stays. */
   change(id: number, { name, note, price, readyOn }: ChangedLot): Lot | null {
-    this.db
-      .prepare(
-        `UPDATE lots SET name = coalesce(@name, name), note = coalesce(@note, note),
-           price = iif(@hasPrice, @price, price), ready_on = iif(@hasReady, @readyOn, ready_on) WHERE id = @id`,
-      )
-      .run({
-        ...{ id, name: name ?? null, note: note ?? null },
-        ...{ price: price ?? null, hasPrice: Number(price !== undefined) },
-        ...{ readyOn: readyOn ?? null, hasReady: Number(readyOn !== undefined) },
-      });
+    this.alter.run({
+      ...{ id, name: name ?? null, note: note ?? null },
+      ...{ price: price ?? null, hasPrice: Number(price !== undefined) },
+      ...{ readyOn: readyOn ?? null, hasReady: Number(readyOn !== undefined) },
+    });
     return this.one(id);
   }
 
@@ -136,7 +139,7 @@ export class LotStore {
         const there = this.one(lot)!;
         if (there.left === null && kind === 'counted') {
           // What nobody counted is counted now: that is what there is of it, and what batches took came before.
-          this.db.prepare('UPDATE lots SET quantity = 0 WHERE id = ?').run(lot);
+          this.startCount.run(lot);
         } else if (there.left === null) {
           throw new OutOfRange('kind', kind, 'counted, as nobody has said yet how much of it there is');
         }

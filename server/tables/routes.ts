@@ -94,6 +94,13 @@ const bare = <R extends { id?: unknown; source?: unknown }>({
   ...row
 }: R): Omit<R, 'id' | 'source'> => row;
 
+/** What a cell cannot hold stays with the material: what it is made of, and the feed that it carries. */
+function beside(library: LibraryStore, id: string) {
+  const row = library.book().materials.find((one) => one.id === id);
+  const { sure, madeOf, carries } = row ?? {};
+  return { sure, madeOf, carries };
+}
+
 const tables: Record<TableName, Table> = {
   materials: {
     out: ({ library }) => writeCsv(rows.materialFields, library.book().materials),
@@ -104,7 +111,8 @@ const tables: Record<TableName, Table> = {
         alike(rows.materialFields),
         (row) =>
           own.addMaterial({ key: randomUUID(), says: FROM_TABLE, row: bare(row) }, now().toISOString()),
-        (id, row) => own.changeMaterial(id, { says: FROM_TABLE, row: bare(row) }),
+        (id, row) =>
+          own.changeMaterial(id, { says: FROM_TABLE, row: { ...beside(library, id), ...bare(row) } }),
       ),
   },
   products: {
@@ -147,19 +155,18 @@ function takeLots(csv: string, { library, lots, calendar, now }: Parts): Taken {
   const read = readCsv(csv, rows.lotCsv);
   const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
   const { materials, amendments, vessels } = library.library();
+  const all = lots.all();
   const there = { material: materials, product: amendments, vessel: vessels };
   for (const { line, row } of read) {
     const { id, unit, seedYear, germination, left: _, ...lot } = row;
-    const known = lots
-      .all()
-      .find(
-        (one) =>
-          one.id === id ||
-          (id === undefined &&
-            one.item === lot.item &&
-            one.name === lot.name &&
-            one.receivedOn === lot.receivedOn),
-      );
+    const known = all.find(
+      (one) =>
+        one.id === id ||
+        (id === undefined &&
+          one.item === lot.item &&
+          one.name === lot.name &&
+          one.receivedOn === lot.receivedOn),
+    );
     if (known) {
       taken.same++;
       continue;
@@ -172,7 +179,7 @@ function takeLots(csv: string, { library, lots, calendar, now }: Parts): Taken {
     at(line, () => calendar.notLaterThanToday('received_on', lot.receivedOn));
     const seed = lot.kind === 'seed' ? { year: seedYear ?? null, germination: germination ?? null } : null;
     const made: NewLot = { ...lot, key: randomUUID(), from: null, seed };
-    lots.add(made, now().toISOString());
+    all.push(lots.add(made, now().toISOString()));
     taken.added.push(lot.name);
   }
   return taken;

@@ -26,7 +26,8 @@ export const productCsv = amendmentSchema.omit({ id: true }).extend({ ...own, na
 const mm = num(limits.vesselMm);
 export const vesselFields = [
   ...['id', 'name', 'noun', 'shape', 'topMm', 'top2Mm', 'baseMm', 'base2Mm', 'depthMm', 'headspaceMm'],
-  ...['holes', 'perTray', 'usualFirmingPct', 'price', 'uses', 'minutesPerHundred', 'source'],
+  ...['holes', 'perTray', 'usualFirmingPct', 'ownMix', 'footprintM2', 'price', 'uses', 'minutesPerHundred'],
+  'source',
 ];
 export const vesselCsv = z.strictObject({
   ...own,
@@ -42,17 +43,19 @@ export const vesselCsv = z.strictObject({
   holes: yesNoOrBit.default(true),
   perTray: int(limits.perTray),
   usualFirmingPct: num(limits.compactionPct).default(0),
+  ownMix: yesNoOrBit.optional(),
+  footprintM2: num(limits.trayM2).optional(),
   price: num(limits.price).optional(),
   uses: int(limits.vesselUses).optional(),
   minutesPerHundred: num(limits.labourMinutes).optional(),
 });
 export type VesselCsv = z.output<typeof vesselCsv>;
 
-/** @throws z.ZodError-free: what is missing is named by the vessel's own check */
+/** What is left out of a shape is as wide as its top; whether it can be is asked when it is kept. */
 export function vesselOfRow(row: VesselCsv): NewVessel['kind'] {
   const { shape, topMm, top2Mm = topMm, baseMm = topMm, base2Mm = top2Mm, depthMm, headspaceMm, holes } = row;
   const walls = { depthMm, headspaceMm, ...(!holes && { holes }) };
-  const { price, uses, minutesPerHundred } = row;
+  const { ownMix, footprintM2, price, uses, minutesPerHundred } = row;
   return {
     name: row.name,
     noun: row.noun,
@@ -64,7 +67,8 @@ export function vesselOfRow(row: VesselCsv): NewVessel['kind'] {
           : { shape, topMm: [topMm, top2Mm], baseMm: [baseMm, base2Mm], ...walls },
     perTray: row.perTray,
     usualCompaction: row.usualFirmingPct / 100,
-    ...{ price, uses, minutesPerHundred },
+    ...(ownMix && { ownMix }),
+    ...{ footprintM2, price, uses, minutesPerHundred },
   };
 }
 

@@ -5,6 +5,8 @@ import { camel, snake, writeCsv } from '#contract/csv';
 import { materialFields, productFields } from '#server/tables/rows';
 import { type Taken } from '#contract/tables';
 import { type LibraryAnswer } from '#contract/library';
+import { materialToRow } from '#core/material/material';
+import { amendment, material } from '#testing/library';
 import { testApp } from '#testing/server';
 
 const { app } = testApp();
@@ -80,4 +82,36 @@ test('a bad row is named by line, column and range, and nothing of the file is t
 
 test('what a spreadsheet would run is written behind a quote', () => {
   expect(writeCsv(['name', 'priceN'], [{ name: '=1+1', priceN: -3 }])).toBe('name,price_n\n"\'=1+1",-3');
+});
+
+test('a mix that is changed by a table keeps what no cell can hold', async () => {
+  const { id: _, ...row } = materialToRow(material('mix-reused'));
+  const beside = {
+    madeOf: { peat: 0.6, coir: 0, earthy: 0.2 },
+    carries: [{ amendment: amendment('coated-14-14-14'), gPerL: 1.5 }],
+  };
+  const body = { key: randomUUID(), says: 'ours', row: { ...row, ...beside, name: 'Last year' } };
+  await request(app).post('/api/materials').send(body).expect(201);
+  const { data, meta } = Papa.parse<Record<string, string>>(await out('materials'), { header: true });
+  const mine = data.find((one) => one['name'] === 'Last year')!;
+  const csv = Papa.unparse({ fields: meta.fields!, data: [{ ...mine, ph: '6.1' }] });
+  expect((await take('materials', csv)).body).toMatchObject({ changed: ['Last year'] });
+  expect((await library()).materials.find((m) => m.name === 'Last year')).toMatchObject({
+    ...beside,
+    ph: 6.1,
+  });
+});
+
+test('a vessel goes out with all that it says of itself, and a lot that stands twice in a file is one', async () => {
+  const csv =
+    'name,noun,shape,top_mm,depth_mm,per_tray,holes,own_mix,footprint_m2,price,uses\nDisc,disc,round,40,10,50,1,1,0.12,6,1\n';
+  expect((await take('vessels', csv)).body).toMatchObject({ added: ['Disc'] });
+  expect((await library()).vessels.find((v) => v.name === 'Disc')).toMatchObject({
+    ...{ ownMix: true, footprintM2: 0.12, price: 6, uses: 1, perTray: 50 },
+  });
+  expect((await take('vessels', csv)).body).toMatchObject({ same: 1 });
+  const line = 'material,loam,Twice,2031-03-01,40';
+  expect((await take('lots', `kind,item,name,received_on,quantity\n${line}\n${line}\n`)).body).toMatchObject({
+    ...{ added: ['Twice'], same: 1 },
+  });
 });

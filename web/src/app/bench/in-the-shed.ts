@@ -3,7 +3,7 @@ import { billOf, takesOf } from '#core/package/bill';
 import { volumeL } from '#core/vessel/vessel';
 import { makeable } from '#core/package/stock';
 import { LotsService } from '../data/lots';
-import { ShelfService } from '../data/shelf';
+import { Prices } from '../data/prices';
 import { RecipeStore } from './recipe-store';
 
 /** What the recipe at hand takes from the shed and costs. */
@@ -11,7 +11,7 @@ import { RecipeStore } from './recipe-store';
 export class InTheShed {
   private readonly store = inject(RecipeStore);
   private readonly lots = inject(LotsService);
-  private readonly shelf = inject(ShelfService);
+  private readonly prices = inject(Prices);
 
   private readonly evaluation = computed(() => {
     const outcome = this.store.outcome();
@@ -29,17 +29,11 @@ export class InTheShed {
       ? null
       : makeable(this.takes(), left, Math.max(0.001, this.store.litres()));
   });
-  readonly bill = computed(() => billOf(this.takes(), (item) => this.priceOf(item)));
+  readonly bill = computed(() => billOf(this.takes(), (item) => this.prices.of(item)));
   readonly litres = this.store.litres;
   /** Of one vessel: what a plant in it costs in mix. */
   readonly eachL = computed(() => volumeL(this.store.kind().vessel));
   readonly noun = computed(() => this.store.kind().noun);
-
-  /** Of a loose litre or a kilogram: of the newest lot that tells, else of the shelf; null where nobody told. */
-  priceOf(item: string): number | null {
-    const lot = (this.lots.stock.value() ?? []).find((one) => one.item === item && one.pricePerUnit !== null);
-    return lot?.pricePerUnit ?? this.shelf.line(item).costPerL;
-  }
 
   nameOf(item: string): string {
     const library = this.store.library();

@@ -65,6 +65,11 @@ export class LibraryService {
     return new Resource(() => this.api.call('learned', { params: { material } }));
   }
 
+  /** A material as it is without own tests: what a change of it starts from. */
+  bookOf(material: string): Observable<MaterialRow> {
+    return this.api.call('learned', { params: { material } }).pipe(map(({ book }) => book));
+  }
+
   addTest(material: string, test: Omit<NewTest, 'key'>): Observable<LearnedAnswer> {
     return this.api
       .create('addTest', { params: { material }, body: test })

@@ -5,7 +5,7 @@ import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { windowsWanted } from '#core/recipe/windows-wanted';
 import { aimsLike } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
-import { LotsService } from '../data/lots';
+import { Prices } from '../data/prices';
 import { SchoolChoice } from '../data/school-choice';
 import { ShelfService } from '../data/shelf';
 import { RecipeStore } from '../bench/recipe-store';
@@ -23,7 +23,7 @@ const usual: Preferences = { price: 1, peat: 0, weight: 1, ingredients: 1, useUp
 export class Wishes {
   private readonly store = inject(RecipeStore);
   private readonly shelf = inject(ShelfService);
-  private readonly lots = inject(LotsService);
+  private readonly prices = inject(Prices);
   private readonly way = inject(SchoolChoice);
   private readonly wished = signal<Preferences>(usual);
   private readonly bounded = signal<ReadonlyMap<string, Bounds>>(new Map());
@@ -32,11 +32,6 @@ export class Wishes {
   private readonly noPeat = signal(false);
   /** A material, such as a bag of mix, that the recipe is to be like. */
   readonly like = signal<string | null>(null);
-
-  /** A litre of the newest lot that tells, where the shelf has no price. */
-  private readonly stockPrices = computed(
-    () => new Map((this.lots.stock.value() ?? []).map((one) => [one.item, one.pricePerUnit])),
-  );
 
   readonly preferences = this.wished.asReadonly();
   readonly maxTotal = this.total.asReadonly();
@@ -73,15 +68,13 @@ export class Wishes {
     const charge = new Set(starter.map((s) => s.amendment.id));
     const wished = this.wished();
     const windows = windowsWanted(recipe.stage, recipe.crops, library.windows);
-    const priceOf = ({ material: { id }, line }: (typeof here)[number]): number | null =>
-      line.costPerL ?? this.stockPrices().get(id) ?? null;
-    const priced = here.every((entry) => priceOf(entry) !== null);
+    const priced = here.every(({ material: { id } }) => this.prices.of(id) !== null);
     return {
       stage: recipe.stage,
       vessel: this.store.kind().vessel,
       compaction: recipe.compactionPct / 100,
       shelved: here.map((entry) => {
-        const costPerL = priceOf(entry);
+        const costPerL = this.prices.of(entry.material.id);
         return {
           material: entry.material,
           useUp: entry.line.useUp,

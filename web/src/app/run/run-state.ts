@@ -55,9 +55,14 @@ export class RunState {
   readonly items = computed((): RunItem[] => {
     const snapshot = this.made()?.snapshot;
     if (!snapshot) return [];
-    const { sheet, materials, amendments } = snapshot;
+    const { sheet, materials, amendments, oversize } = snapshot;
+    const over = (id: string): number => oversize?.find((one) => one.material === id)?.litres ?? 0;
     const rows = [
-      ...materials.map((m, i) => ({ ...m, product: false, planned: sheet.components[i]?.looseLitres ?? 0 })),
+      ...materials.map((m, i) => ({
+        ...m,
+        product: false,
+        planned: (sheet.components[i]?.looseLitres ?? 0) + over(m.id),
+      })),
       ...amendments.map((a, i) => ({
         ...a,
         product: true,

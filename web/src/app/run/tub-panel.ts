@@ -4,7 +4,7 @@ import { differenceInDays, parseISO } from 'date-fns';
 import { switchMap } from 'rxjs';
 import { type Lot } from '#contract/lots';
 import { type Material, type MaterialRow, materialToRow } from '#core/material/material';
-import { oversizeOf, screened } from '#core/material/screened';
+import { oversizeOf } from '#core/material/screened';
 import { fills } from '#core/package/stock';
 import { libraryOf } from '#core/recipe/library';
 import { materialOfRecipe } from '#core/recipe/mix-material';
@@ -93,25 +93,27 @@ export class TubPanel {
   protected readonly vessels = computed(() =>
     [...(this.library.library()?.vessels.values() ?? [])].map(({ id, name }) => ({ id, name })),
   );
+  /** The batch's own as it was filled, another as the library has it. */
+  private readonly kind = computed(() => {
+    const own = this.run.snapshot()?.vessel;
+    return own?.id === this.vessel() ? own : this.library.library()?.vessels.get(this.vessel() ?? '');
+  });
   protected readonly says = computed(() => {
-    const kind = this.library.library()?.vessels.get(this.vessel() ?? '') ?? this.run.snapshot()?.vessel;
+    const kind = this.kind();
     if (!kind) return '';
     const count = fills(this.run.left(), volumeL(kind.vessel));
     return `fills ${count} more ${kind.noun}${count === 1 ? '' : 's'} of ${kind.name}`;
   });
 
-  /** What stayed on the screens, by part. */
+  /** What stayed on the screens, by part, as it was reckoned when the batch was made. */
   protected readonly oversize = computed(() => {
     const snapshot = this.run.snapshot();
-    const library = this.library.library();
-    if (!snapshot || !library) return [];
-    return snapshot.recipe.components.flatMap((part, i) => {
-      const material = library.materials.get(part.material);
-      if (!material || part.screenedMm === undefined || part.screenedMm >= material.maxParticleMm) return [];
-      const { oversizeShare } = screened(material, part.screenedMm);
-      const through = snapshot.sheet.components[i]?.looseLitres ?? 0;
-      const over = oversizeOf(material, part.screenedMm);
-      return [{ name: over.name, material: over, litres: (through * oversizeShare) / (1 - oversizeShare) }];
+    return (snapshot?.oversize ?? []).flatMap(({ material: id, litres }) => {
+      const material = this.library.library()?.materials.get(id);
+      const mm = snapshot?.recipe.components.find((part) => part.material === id)?.screenedMm;
+      if (!material || mm === undefined || mm >= material.maxParticleMm) return [];
+      const over = oversizeOf(material, mm);
+      return [{ name: over.name, material: over, litres }];
     });
   });
 

@@ -2,14 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { type Bag, bagAsMaterial } from '#core/mix/bag';
 import { type MaterialRow } from '#core/material/material';
 import { LibraryService } from '../data/library';
-import { Notices } from '../data/notices';
-import { ShelfService } from '../data/shelf';
+import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { shortName } from '../ui/words/words';
 import { JudgedAlone } from './judged-alone';
+import { ownKeeper } from './own-keeper';
 
 type Printed = 'ph' | 'nMgPerL' | 'pMgPerL' | 'kMgPerL';
 const asked: Asked<Printed>[] = [
@@ -67,8 +67,8 @@ const asked: Asked<Printed>[] = [
         <app-judged-alone [row]="it.row" />
       }
     }
-    @if (problem()) {
-      <p class="wrong" role="alert">{{ problem() }}</p>
+    @if (keeper.problem()) {
+      <p class="wrong" role="alert">{{ keeper.problem() }}</p>
     }
     <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
   `,
@@ -98,15 +98,13 @@ const asked: Asked<Printed>[] = [
 })
 export class BagForm {
   private readonly library = inject(LibraryService);
-  private readonly shelf = inject(ShelfService);
-  private readonly notices = inject(Notices);
+  protected readonly keeper = ownKeeper();
   protected readonly asked = asked;
   protected readonly shortName = shortName;
   protected readonly name = signal('');
   protected readonly taken = signal<readonly string[]>([]);
   protected readonly parts = signal<Readonly<Record<string, number | undefined>>>({});
   protected readonly figures = signal<Partial<Record<Printed, number | undefined>>>({});
-  protected readonly problem = signal('');
 
   protected readonly ingredients = computed(() =>
     this.taken().flatMap((id) => this.library.library()?.materials.get(id) ?? []),
@@ -125,12 +123,7 @@ export class BagForm {
       ...{ id: 'own-bag', name: this.name().trim() || 'The bag', ingredients, ...this.figures() },
       ...(whole && { parts: told }),
     };
-    try {
-      return { row: bagAsMaterial(bag) };
-    } catch (error) {
-      if (error instanceof RangeError) return { why: error.message };
-      throw error;
-    }
+    return attempt(() => ({ row: bagAsMaterial(bag) }));
   });
   protected readonly ready = computed(() => {
     const made = this.made();
@@ -156,18 +149,11 @@ export class BagForm {
   protected keep(): void {
     const made = this.made();
     if (!made || !('row' in made)) return;
-    const { id: _, ...row } = made.row;
-    this.problem.set('');
-    this.library.keepMaterial(null, 'yours, by its bag', row).subscribe({
-      next: () => {
-        this.shelf.lines.refresh();
-        this.notices.say(`${row.name} stands on your shelf.`);
-        this.name.set('');
-        this.taken.set([]);
-        this.parts.set({});
-        this.figures.set({});
-      },
-      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+    this.keeper.keep(null, 'yours, by its bag', made.row, () => {
+      this.name.set('');
+      this.taken.set([]);
+      this.parts.set({});
+      this.figures.set({});
     });
   }
 }

@@ -20,122 +20,11 @@ import { NurseryService } from '../data/nursery';
 import { Units } from '../data/units';
 import { type Resource } from '../data/resource';
 import { ChoiceField } from '../ui/fields/choice-field';
-import { type Asked, NumberList } from '../ui/fields/number-list';
+import { NumberList } from '../ui/fields/number-list';
 import { FetchState } from '../ui/fetch-state';
 import { shownIn } from '../ui/words/shown-in';
+import { type Figure, figureNames, type TestId, testForms } from './material-tests';
 import { ecMethodNames, shortName } from '../ui/words/words';
-
-type TestId = LotTestGiven['test'];
-type Figure =
-  | 'litres'
-  | 'kg'
-  | 'wetG'
-  | 'dryG'
-  | 'drainedMl'
-  | 'ph'
-  | 'ec'
-  | 'gPerL'
-  | 'phBefore'
-  | 'phAfter'
-  | 'mm'
-  | 'overPct'
-  | 'largestMm'
-  | 'falls';
-
-interface Form {
-  id: TestId;
-  name: string;
-  howTo: string;
-  asked: Asked<Figure>[];
-  chooses?: 'method' | 'vessel' | 'lime';
-}
-const forms: Form[] = [
-  {
-    ...{
-      id: 'weigh',
-      name: 'Weight',
-      howTo: 'Fill a measure loose, strike it off level, weigh what is in it.',
-    },
-    asked: [
-      { name: 'litres', label: 'The measure holds', unit: 'L of a measure', within: 'measureLitres' },
-      { name: 'kg', label: 'It weighs', unit: 'kg', within: 'packageKg' },
-    ],
-  },
-  {
-    ...{
-      id: 'dry',
-      name: 'Moisture',
-      howTo: 'Weigh a sample, dry it in a low oven until it loses no more, weigh again.',
-    },
-    asked: [
-      { name: 'wetG', label: 'Wet', unit: 'g', within: 'sampleG' },
-      { name: 'dryG', label: 'Dry', unit: 'g', within: 'sampleG' },
-    ],
-  },
-  {
-    ...{ id: 'drain', name: 'Soak and drain', chooses: 'vessel' },
-    howTo:
-      'Plug a vessel, fill it, let water in slowly to the brim, wait an hour, top up, pull the plug, catch what runs out.',
-    asked: [{ name: 'drainedMl', label: 'Ran out of one', unit: 'mL', within: [0, 1_000_000] }],
-  },
-  {
-    ...{
-      id: 'ph',
-      name: 'pH',
-      howTo: 'Shake with distilled water, wait half an hour, read the pen.',
-      chooses: 'method',
-    },
-    asked: [{ name: 'ph', label: 'pH', within: 'measuredPh' }],
-  },
-  {
-    ...{
-      id: 'ec',
-      name: 'Salts',
-      howTo: 'Shake with distilled water, wait half an hour, read the pen.',
-      chooses: 'method',
-    },
-    asked: [{ name: 'ec', label: 'EC, mS/cm', within: 'measuredEcMSPerCm' }],
-  },
-  {
-    ...{ id: 'jar', name: 'Lime in a jar', chooses: 'lime' },
-    howTo:
-      'Mix lime into a moist litre, keep it warm and moist in a lidded jar for two weeks. Goggles on: lime stings.',
-    asked: [
-      { name: 'gPerL', label: 'Lime given', unit: 'g/L', within: 'doseGPerL' },
-      { name: 'phBefore', label: 'pH before', within: 'measuredPh' },
-      { name: 'phAfter', label: 'pH after', within: 'measuredPh' },
-    ],
-  },
-  {
-    ...{
-      id: 'screen',
-      name: 'Screen',
-      howTo: 'Put a dry sample through a screen; measure the largest piece.',
-    },
-    asked: [
-      { name: 'mm', label: 'The screen', unit: 'mm', within: 'screenedMm' },
-      { name: 'overPct', label: 'Stays on it, %', within: 'pctOfParts' },
-      { name: 'largestMm', label: 'Largest piece', unit: 'mm', within: [0.5, 500] },
-    ],
-  },
-  {
-    ...{ id: 'falls', name: 'Block falls' },
-    howTo:
-      'Press a block of it alone. Drop it flat from a foot (30 cm) onto a board until it breaks: count the falls it outlived.',
-    asked: [{ name: 'falls', label: 'Falls that it outlived', within: 'blockFalls', whole: true }],
-  },
-];
-
-const figureNames: Record<LearnedAnswer['figures'][number]['figure'], string> = {
-  density: 'Weight, dry',
-  moisture: 'Moisture',
-  air: 'Air, drained',
-  ph: 'pH',
-  salts: 'Salts',
-  buffer: 'Answer to lime',
-  size: 'Usual bit',
-  cohesion: 'Holds together',
-};
 
 /** What a material is taken for, what your own tests make of it, and how sure that is. */
 @Component({
@@ -183,6 +72,10 @@ const figureNames: Record<LearnedAnswer['figures'][number]['figure'], string> = 
         <p class="term">
           Each ± is one standard deviation. A test counts the more the surer it is against the book; every
           recipe with it is judged by your figure.
+        </p>
+      } @else if (it.misfit) {
+        <p class="told warn">
+          The tests below do not fit it any more: {{ it.misfit }}. They move nothing; lay aside what is wrong.
         </p>
       } @else {
         <p class="lead">
@@ -330,13 +223,13 @@ export class MaterialPage {
   private readonly lotsOf = inject(LotsService);
   private readonly nursery = inject(NurseryService);
   private readonly units = inject(Units);
-  protected readonly forms = forms;
+  protected readonly forms = testForms;
   protected readonly names = figureNames;
   protected readonly methods = ecMethods.map((id) => ({ id, name: ecMethodNames[id] }));
   protected readonly learned = signal<Resource<LearnedAnswer> | null>(null);
   protected readonly answer = computed(() => this.learned()?.value() ?? null);
   protected readonly test = signal<TestId>('weigh');
-  protected readonly form = computed(() => forms.find((one) => one.id === this.test())!);
+  protected readonly form = computed(() => testForms.find((one) => one.id === this.test())!);
   protected readonly figures = signal<Partial<Record<Figure, number | undefined>>>({});
   protected readonly method = signal<string | null>('oneToFive');
   protected readonly vessel = signal<string | null>('pot-9');
@@ -430,7 +323,7 @@ export class MaterialPage {
 
   /** A test in a line. */
   protected told(values: LotTestGiven): string {
-    const form = forms.find((one) => one.id === values.test)!;
+    const form = testForms.find((one) => one.id === values.test)!;
     const read = values as unknown as Record<string, number | undefined>;
     const numbers = form.asked.map(({ name, label, unit = '' }) => {
       const { unit: shown, per, zero } = shownIn(unit, this.units.system());

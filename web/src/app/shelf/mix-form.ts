@@ -3,12 +3,12 @@ import { materialOfRecipe } from '#core/recipe/mix-material';
 import { type MaterialRow } from '#core/material/material';
 import { LibraryService } from '../data/library';
 import { MixesService } from '../data/mixes';
-import { Notices } from '../data/notices';
-import { ShelfService } from '../data/shelf';
+import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { JudgedAlone } from './judged-alone';
+import { ownKeeper } from './own-keeper';
 
 /** A kept mix as a part of others: what it is made of, its feed and its age come along. */
 @Component({
@@ -32,8 +32,8 @@ import { JudgedAlone } from './judged-alone';
         <app-judged-alone [row]="it.row" />
       }
     }
-    @if (problem()) {
-      <p class="wrong" role="alert">{{ problem() }}</p>
+    @if (keeper.problem()) {
+      <p class="wrong" role="alert">{{ keeper.problem() }}</p>
     }
     <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
   `,
@@ -42,13 +42,11 @@ import { JudgedAlone } from './judged-alone';
 export class MixForm {
   private readonly library = inject(LibraryService);
   private readonly mixes = inject(MixesService);
-  private readonly shelf = inject(ShelfService);
-  private readonly notices = inject(Notices);
+  protected readonly keeper = ownKeeper();
   protected readonly mix = signal<string | null>(null);
   protected readonly name = signal('');
   protected readonly weeks = signal<number | undefined>(0);
   protected readonly celsius = signal<number | undefined>(15);
-  protected readonly problem = signal('');
 
   protected readonly choices = computed(() =>
     (this.mixes.all.value() ?? []).map(({ mixId, name }) => ({ id: String(mixId), name })),
@@ -61,12 +59,7 @@ export class MixForm {
     if (!library || !mix) return null;
     const named = { id: 'own-mix', name: this.name().trim() || mix.name };
     const age = { weeks: this.weeks() ?? 0, celsius: this.celsius() ?? 15 };
-    try {
-      return { row: materialOfRecipe(mix.recipe, library, named, age) };
-    } catch (error) {
-      if (error instanceof RangeError) return { why: error.message };
-      throw error;
-    }
+    return attempt(() => ({ row: materialOfRecipe(mix.recipe, library, named, age) }));
   });
   protected readonly ready = computed(() => {
     const made = this.made();
@@ -76,16 +69,9 @@ export class MixForm {
   protected keep(): void {
     const made = this.made();
     if (!made || !('row' in made)) return;
-    const { id: _, ...row } = made.row;
-    this.problem.set('');
-    this.library.keepMaterial(null, `yours, of the mix ${this.chosen()?.name ?? ''}`, row).subscribe({
-      next: () => {
-        this.shelf.lines.refresh();
-        this.notices.say(`${row.name} stands on your shelf.`);
-        this.name.set('');
-        this.mix.set(null);
-      },
-      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+    this.keeper.keep(null, `yours, of the mix ${this.chosen()?.name ?? ''}`, made.row, () => {
+      this.name.set('');
+      this.mix.set(null);
     });
   }
 }

@@ -3,12 +3,13 @@ import { likeLimits, likeThis, type LikeAnswers } from '#core/material/like';
 import { type Material, type MaterialRow, materialToRow } from '#core/material/material';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
-import { ShelfService } from '../data/shelf';
+import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
 import { SaidPipe } from '../ui/words/said';
+import { ownKeeper } from './own-keeper';
 import { shortName } from '../ui/words/words';
 
 type Figure = 'holds' | 'weighs' | Exclude<keyof LikeAnswers, 'living' | 'struckKgPerL'>;
@@ -49,8 +50,8 @@ const asked: Asked<Figure>[] = [
       @if (preview(); as seen) {
         <p class="term" role="status">{{ seen | said }}</p>
       }
-      @if (problem()) {
-        <p class="wrong" role="alert">{{ problem() }}</p>
+      @if (keeper.problem()) {
+        <p class="wrong" role="alert">{{ keeper.problem() }}</p>
       }
       <div class="presses">
         <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
@@ -95,15 +96,16 @@ const asked: Asked<Figure>[] = [
 })
 export class OwnMaterial {
   private readonly library = inject(LibraryService);
-  private readonly shelf = inject(ShelfService);
   private readonly notices = inject(Notices);
+  protected readonly keeper = ownKeeper();
   protected readonly asked = asked;
   protected readonly changing = signal<string | null>(null);
   protected readonly name = signal('');
   protected readonly like = signal<string | null>(null);
   protected readonly figures = signal<Figures>({});
   protected readonly living = signal(false);
-  protected readonly problem = signal('');
+  /** The one that is changed, as it is without its tests: they would count twice. */
+  private readonly book = signal<MaterialRow | null>(null);
 
   private readonly materials = computed(() => [...(this.library.library()?.materials.values() ?? [])]);
   protected readonly kin = computed(() =>
@@ -123,16 +125,14 @@ export class OwnMaterial {
   /** The row that it comes to, or why it comes to none. */
   private readonly made = computed((): { row: MaterialRow; kin: Material } | { why: string } | null => {
     const kin = this.library.library()?.materials.get(this.like() ?? '');
-    if (!kin) return null;
-    try {
-      return {
-        row: likeThis(materialToRow(kin), { id: kin.id, name: this.name().trim() }, this.answers()),
-        kin,
-      };
-    } catch (error) {
-      if (error instanceof RangeError) return { why: error.message };
-      throw error;
-    }
+    const changing = this.changing();
+    const book = this.book();
+    if (!kin || (changing !== null && book?.id !== changing)) return null;
+    const from = changing === null ? materialToRow(kin) : book!;
+    return attempt(() => ({
+      row: likeThis(from, { id: changing ?? 'own-new', name: this.name().trim() }, this.answers()),
+      kin,
+    }));
   });
   protected readonly ready = computed(() => {
     const made = this.made();
@@ -158,6 +158,10 @@ export class OwnMaterial {
     this.like.set(id);
     this.name.set(material.name);
     this.living.set(material.living);
+    this.library.bookOf(id).subscribe({
+      next: (book) => this.book.set(book),
+      error: (error: Error) => this.notices.say(error.message),
+    });
   }
 
   protected clear(): void {
@@ -166,24 +170,15 @@ export class OwnMaterial {
     this.like.set(null);
     this.figures.set({});
     this.living.set(false);
-    this.problem.set('');
+    this.keeper.forget();
   }
 
   protected keep(): void {
     const made = this.made();
     if (!made || !('row' in made)) return;
-    const { id: _, ...row } = made.row;
     const changing = this.changing();
     const says =
       changing === null ? `yours, like ${made.kin.name.toLowerCase()}` : 'yours, as you changed it';
-    this.problem.set('');
-    this.library.keepMaterial(changing, says, row).subscribe({
-      next: () => {
-        this.shelf.lines.refresh();
-        this.notices.say(`${row.name} stands on your shelf.`);
-        this.clear();
-      },
-      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
-    });
+    this.keeper.keep(changing, says, made.row, () => this.clear());
   }
 }

@@ -12,6 +12,7 @@ import { type Material } from '#core/material/material';
 import { openPackage, type Opened, type Package, type PackageUnit } from '#core/package/package';
 import { litresIn } from '#core/units/factors';
 import { Units } from '../data/units';
+import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
@@ -115,7 +116,7 @@ export class PackageForm {
     (): { came: Came; says: ReturnType<typeof said> } | { why: string } | null => {
       const of = this.figures();
       const many = of.count ?? 1;
-      try {
+      return attempt(() => {
         const opened = this.opened(of);
         if (!opened) return null;
         const usableLitres = opened.usableLitres * many;
@@ -134,10 +135,7 @@ export class PackageForm {
             '.',
           ],
         };
-      } catch (error) {
-        if (error instanceof RangeError) return { why: error.message };
-        throw error;
-      }
+      });
     },
   );
 

@@ -9,6 +9,7 @@ import { Units } from '../data/units';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { TableFiles } from './table-files';
+import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
@@ -236,12 +237,9 @@ export class ProductList {
     const named = { id: 'own-product', name: this.name().trim() || 'It' };
     if (this.way() === 'blend') {
       if (this.parts().length < 2) return null;
-      try {
-        return { row: dryBlend(named, this.parts(), this.by() === 'weight' ? 'weight' : 'volume') };
-      } catch (error) {
-        if (error instanceof RangeError) return { why: error.message };
-        throw error;
-      }
+      return attempt(() => ({
+        row: dryBlend(named, this.parts(), this.by() === 'weight' ? 'weight' : 'volume'),
+      }));
     }
     const given = this.figures();
     if (Object.values(given).every((value) => value === undefined)) return null;

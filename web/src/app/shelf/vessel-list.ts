@@ -5,6 +5,7 @@ import { checkVessel, type Vessel, volumeL } from '#core/vessel/vessel';
 import { TickField } from '../ui/fields/tick-field';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
+import { attempt } from '../ui/fields/attempt';
 import { FetchState } from '../ui/fetch-state';
 import { TableFiles } from './table-files';
 import { type Asked, NumberList } from '../ui/fields/number-list';
@@ -206,7 +207,7 @@ export class VesselList {
     else if (shape === 'block') vessel = { shape, edgeMm: [top, top2], depthMm: depth };
     else if ((base === undefined || base2 === undefined) && waterKg === undefined) return null;
     else vessel = { shape, topMm: [top, top2], baseMm: [base ?? top, base2 ?? top2], ...walls };
-    try {
+    return attempt(() => {
       // What it takes in water outranks a base that is hard to measure.
       const measured = waterKg === undefined ? vessel : byWaterWeight(checkVessel(vessel), waterKg);
       const { perBucket, firm = 0 } = this.sizes();
@@ -217,10 +218,7 @@ export class VesselList {
             ? firm
             : 100 * firmingOfBlocks(measured, perBucket, BUCKET_L),
       };
-    } catch (error) {
-      if (error instanceof RangeError) return { why: error.message };
-      throw error;
-    }
+    });
   });
   protected readonly ready = computed(() => {
     const made = this.made();

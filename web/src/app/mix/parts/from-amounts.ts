@@ -5,6 +5,7 @@ import { said } from '#core/units/said';
 import { RecipeStore } from '../../bench/recipe-store';
 import { kept } from '../../data/kept';
 import { ChoiceField } from '../../ui/fields/choice-field';
+import { type Asked, NumberList } from '../../ui/fields/number-list';
 import { NumberField } from '../../ui/fields/number-field';
 import { SaidPipe } from '../../ui/words/said';
 import { shortName } from '../../ui/words/words';
@@ -26,6 +27,13 @@ interface Holds {
   bagLitres: number;
   brickLitres: number;
 }
+const holds = (name: keyof Holds, label: string): Asked<keyof Holds> => ({
+  ...{ name, label, unit: 'L', within: 'measureLitres' },
+});
+const asked = [
+  ...[holds('bucketLitres', 'A bucket'), holds('barrowLitres', 'A barrow')],
+  ...[holds('bagLitres', 'A bag'), holds('brickLitres', 'A brick makes')],
+];
 const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickLitres: 70 };
 
 /** From what goes in: two buckets, a cubic foot, half a bag; parts and litres are worked out from it. */
@@ -52,34 +60,7 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
         </div>
       }
       <div class="row">
-        <app-number-field
-          label="A bucket"
-          unit="L"
-          within="measureLitres"
-          [value]="holds.value().bucketLitres"
-          (valueChange)="hold({ bucketLitres: $event })"
-        />
-        <app-number-field
-          label="A barrow"
-          unit="L"
-          within="measureLitres"
-          [value]="holds.value().barrowLitres"
-          (valueChange)="hold({ barrowLitres: $event })"
-        />
-        <app-number-field
-          label="A bag"
-          unit="L"
-          within="measureLitres"
-          [value]="holds.value().bagLitres"
-          (valueChange)="hold({ bagLitres: $event })"
-        />
-        <app-number-field
-          label="A brick makes"
-          unit="L"
-          within="measureLitres"
-          [value]="holds.value().brickLitres"
-          (valueChange)="hold({ brickLitres: $event })"
-        />
+        <app-number-list [asked]="asked" [values]="holds.value()" (typed)="hold($event)" />
       </div>
       @if (sum(); as it) {
         <p role="status">{{ it.says | said }}</p>
@@ -108,10 +89,11 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
       margin-top: 12px;
     }
   `,
-  imports: [ChoiceField, NumberField, SaidPipe],
+  imports: [ChoiceField, NumberField, NumberList, SaidPipe],
 })
 export class FromAmounts {
   private readonly store = inject(RecipeStore);
+  protected readonly asked = asked;
   protected readonly ways = amountWays.map((id) => ({ id, name: words[id] }));
   protected readonly fractions = [
     ...['1/10', '1/8', '1/6', '1/5', '1/4', '1/3', '1/2', '2/3', '3/4', '1/1', '2/1', '3/1'].map((id) => ({
@@ -153,7 +135,7 @@ export class FromAmounts {
   /** Both ways in which a fraction is heard. */
   protected readonly readings = computed(() => {
     const id = this.shared();
-    const fraction = this.asked();
+    const fraction = this.sharePart();
     if (!id || fraction === null) return '';
     const rest = this.store.recipe().components.filter(({ material }) => material !== id);
     if (rest.length === 0) return '';
@@ -175,9 +157,8 @@ export class FromAmounts {
     this.inWays.update((all) => ({ ...all, [material]: way as AmountWay }));
   }
 
-  protected hold(change: Partial<Record<keyof Holds, number | undefined>>): void {
-    const told = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== undefined));
-    this.holds.set({ ...this.holds.value(), ...told });
+  protected hold([name, litres]: [keyof Holds, number | undefined]): void {
+    this.holds.set({ ...this.holds.value(), [name]: litres ?? usual[name] });
   }
 
   protected take(): void {
@@ -192,7 +173,7 @@ export class FromAmounts {
 
   protected share(): void {
     const id = this.shared();
-    const fraction = this.asked();
+    const fraction = this.sharePart();
     if (!id || fraction === null) return;
     const rest = this.store.recipe().components.filter(({ material }) => material !== id);
     const parts = asFraction(fraction, rest, this.of() || null);
@@ -200,7 +181,7 @@ export class FromAmounts {
     this.store.patch({ components }, `share of ${id}`);
   }
 
-  private asked(): number | null {
+  private sharePart(): number | null {
     const [above, below] = (this.fraction() ?? '').split('/').map(Number);
     return above && below ? above / below : null;
   }
