@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { num, oneOf, slug, text } from '#contract/fields';
+import { num, oneOf, slug, text, yesNoOrBit } from '#contract/fields';
 import { amendmentForms, amendmentKinds, type Amendment } from '#core/material/amendment';
 
 const pct = num([0, 100]);
@@ -31,4 +31,5 @@ export const amendmentSchema = z.strictObject({
   mostYoungGPerL: num([0, 1000]).default(0),
   mostPottingGPerL: num([0, 1000]).default(0),
   ceilingReason: text(200).or(z.literal('')).default(''),
+  traces: yesNoOrBit.optional(),
 }) satisfies z.ZodType<Amendment>;

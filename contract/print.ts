@@ -25,4 +25,6 @@ export const labelsQuerySchema = z.strictObject({
 export const cardQuerySchema = z.strictObject({
   units: oneOf(['metric', 'us']).default('metric'),
   scoop: text(60).optional(),
+  /** The sign that stands before money. */
+  sign: z.string().max(4).default(''),
 });

@@ -151,6 +151,7 @@ export const snapshotSchema = z.object({
   }),
   kit: keptKitSchema.optional(),
   oversize: z.array(z.object({ material: z.string(), litres: z.number() })).optional(),
+  cost: z.object({ money: z.number(), unpriced: z.number() }).optional(),
   context: z.object({
     stage: stageSchema,
     windows: z

@@ -14,12 +14,19 @@ const COIR_WATER_L_PER_KG = 5;
 
 const shortName = (name: string): string => name.replace(/\s*\(.*\)$/, '');
 
+/** Vessels that are filled so far for now, % of the usual depth, and what fills them up later. */
+export interface TopUp {
+  fillPct: number;
+  litres: number;
+}
+
 /** All that the steps are written from. */
 interface Work {
   judgement: Judgement;
   sheet: BatchSheet;
   moisture: Moisture;
   kit: Kit;
+  topUp: TopUp | null;
   parts: Judgement['evaluation']['composition']['parts'];
   given: Judgement['evaluation']['doses'];
 }
@@ -30,12 +37,13 @@ export function orderOfWork(
   sheet: BatchSheet,
   moisture: Moisture,
   kit: Kit = usualKit,
+  topUp: TopUp | null = null,
 ): Step[] {
   const { evaluation } = judgement;
   const { parts } = evaluation.composition;
   const given = evaluation.doses.filter((d) => d.gPerL > 0 && d.layer === undefined);
   const bricks = brickWater(sheet, parts);
-  const work: Work = { judgement, sheet, moisture, kit, parts, given };
+  const work: Work = { judgement, sheet, moisture, kit, topUp, parts, given };
   // Feed is never heated: it would gas off or burn. What is heated is dosed once it is cool.
   const hot = kit.heat !== 'none';
   const heated = hot ? heatSteps(judgement, sheet, kit) : null;
@@ -52,6 +60,7 @@ export function orderOfWork(
     ...drainTest(work),
     ...rest(work),
     fill(work),
+    ...topUpLater(work),
     ...strew(work),
     { id: 'label', text: said`Label the tub and the first tray: name, date, this batch.` },
     ...reTests(work),
@@ -299,6 +308,17 @@ function fill({ judgement }: Work): Step {
         text: said`Fill loose, tap once, strike level. Do not press.`,
         why: said`Pressing takes the air first.`,
       };
+}
+
+function topUpLater({ topUp }: Work): Step[] {
+  if (!topUp) return [];
+  return [
+    {
+      id: 'top-up',
+      text: said`Filled to ${topUp.fillPct} % for now. As the stems grow, top up to the usual rim: ${{ volumeL: topUp.litres }} more of the same mix.`,
+      why: said`It is not in this batch: keep or make as much. Roots come from the buried stem of tomatoes; most others rot if buried.`,
+    },
+  ];
 }
 
 /** Each day has a box of its own: a tick on the seventh leaves the fourteenth. */

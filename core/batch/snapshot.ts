@@ -1,4 +1,4 @@
-import { orderOfWork } from '#core/batch/order-of-work';
+import { orderOfWork, type TopUp } from '#core/batch/order-of-work';
 import { usualKit, type Kit } from '#core/batch/kit';
 import { type Step } from '#core/batch/step';
 import { type Scoop } from '#core/batch/scoops';
@@ -13,11 +13,12 @@ import { heatWithFeed } from '#core/judge/flags/heat-feed';
 import { type Reading } from '#core/judge/readings';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
-import { type Library } from '#core/recipe/library';
+import { lookUp, type Library } from '#core/recipe/library';
 import { litresOf, mixInputOf, vesselOf, type Recipe } from '#core/recipe/recipe';
 import { type School } from '#core/recipe/schools';
 import { type UnitSystem } from '#core/units/show';
 import { type VesselKind } from '#core/vessel/tray';
+import { volumeL } from '#core/vessel/vessel';
 
 /** How the maker wants to read and measure it. */
 export interface CardChoice {
@@ -51,6 +52,8 @@ export interface BatchSnapshot {
   context: TestContext;
   /** What stays on the screens of parts that are screened, loose litres; none where nothing is. */
   oversize?: { material: string; litres: number }[] | undefined;
+  /** Money of all of it by the prices of the day, and how many of its items had none; none where nothing had one. */
+  cost?: { money: number; unpriced: number } | undefined;
   /** What it was to be made with; batches from before kits were asked have none. */
   kit?: Kit;
 }
@@ -91,7 +94,13 @@ export function snapshotBatch(
     doses: evaluation.doses.map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
     moisture,
     sheet,
-    steps: orderOfWork(judgement, sheet, moisture, unheatable ? { ...kit, heat: 'none' } : kit),
+    steps: orderOfWork(
+      judgement,
+      sheet,
+      moisture,
+      unheatable ? { ...kit, heat: 'none' } : kit,
+      topUpOf(recipe, library, sheet.litres),
+    ),
     readings: [...judgement.readings],
     flags: [...(unheatable ? [unheatable] : []), ...judgement.flags],
     ph: evaluation.ph,
@@ -111,4 +120,13 @@ export function snapshotBatch(
       looseLitres: sheet.components.reduce((sum, c) => sum + c.looseLitres, 0),
     },
   };
+}
+
+/** What fills the vessels up that are filled only so far for now. */
+function topUpOf(recipe: Recipe, library: Library, litres: number): TopUp | null {
+  const { fillPct = 100 } = recipe;
+  const whole = lookUp(library.vessels, recipe.vessel, 'vessel').vessel;
+  const now = vesselOf(recipe, library).vessel;
+  const more = volumeL(whole) / volumeL(now) - 1;
+  return more > 0 ? { fillPct, litres: litres * more } : null;
 }

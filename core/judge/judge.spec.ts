@@ -2,7 +2,7 @@ import { recipeSchema } from '#contract/recipe';
 import { judgeMix } from '#core/judge/judge';
 import { schools, windowsOfSchool } from '#core/recipe/schools';
 import { mixInputOf } from '#core/recipe/recipe';
-import { material, library } from '#testing/library';
+import { amendment, material, library } from '#testing/library';
 import { type Severity } from '#core/judge/flag';
 import { stages } from '#core/mix/stage';
 import { stageWindows } from '#core/judge/windows';
@@ -93,6 +93,16 @@ test('salty coir is a stop with what to leach; washed coir is not', () => {
   expect(flag?.severity).toBe('stop');
   // From 20 to 4 meq/L: ln 5 = 1.6 volumes.
   expect(readOut(flag!.remedy, 'metric')).toContain('1.6 volumes');
+});
+
+test('a salt whose label names traces is one that has them', () => {
+  const dosed = (traces: boolean) => ({
+    ...recipe(good, { stage: 'potting' }),
+    amendments: [{ gPerL: 0.5, amendment: { ...amendment('calcium-nitrate'), traces } }],
+  });
+  const codes = (traces: boolean) => judgeMix(dosed(traces)).flags.map((f) => f.code);
+  expect(codes(false)).toContain('no-traces');
+  expect(codes(true)).not.toContain('no-traces');
 });
 
 test.each(raised)('%s is raised as %s (%#)', (code, severity, parts, sketch) => {

@@ -41,6 +41,8 @@ export interface Amendment {
   mostPottingGPerL: number;
   /** Why no more. */
   ceilingReason: string;
+  /** Its label names trace elements. */
+  traces?: boolean | undefined;
 }
 
 /** 50.04 g of calcium carbonate hold one equivalent. */

@@ -102,6 +102,7 @@ export function dryBlend(
     mostYoungGPerL: most,
     mostPottingGPerL: ceiling((a) => a.mostPottingGPerL),
     ceilingReason: strongest?.product.ceilingReason ?? '',
+    ...(parts.some(({ product }) => product.traces === true || product.kind === 'trace') && { traces: true }),
   };
   const now = neutralisingMeqPerG(blend);
   return now > 0 ? { ...blend, ccePct: (blend.ccePct * strength) / now } : blend;

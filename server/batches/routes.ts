@@ -1,4 +1,5 @@
 import { type Batch } from '#contract/batches';
+import { costOf } from '#core/batch/planned';
 import { scoopOf } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { school } from '#core/recipe/schools';
@@ -25,6 +26,7 @@ export function batchRoutes(
   measures: MeasureStore,
   library: LibraryStore,
   windows: Windows,
+  prices: () => (item: string) => number | null,
   now: () => Date,
 ): void {
   api.serve('batches', ({ query }) => batches.all(query));
@@ -39,7 +41,9 @@ export function batchRoutes(
     const way = school(by ?? '');
     const judgedBy = windows.wantedIn(library.library(), way);
     const snapshot = snapshotBatch(recipe, judgedBy, { units, scoop, measure }, kit, way);
-    return batches.add({ ...given, snapshot, createdAt: now().toISOString() });
+    const cost = costOf(snapshot, prices());
+    const whole = { ...snapshot, ...(cost && { cost }) };
+    return batches.add({ ...given, snapshot: whole, createdAt: now().toISOString() });
   });
   api.serve('batch', ({ params }) => batchOf(batches, params.id));
   putAwayRoutes(api, 'batch', ['putAwayBatch', 'restoreBatch'], batches, now);

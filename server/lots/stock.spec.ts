@@ -190,3 +190,19 @@ test('a part that is screened takes what goes on the screen, as the mix says it 
   const through = made.snapshot.sheet.components[1]!.looseLitres;
   expect(took - through).toBeCloseTo(made.snapshot.oversize![0]!.litres, 9);
 });
+
+test('a batch keeps what it cost on its day: the price of the lot, or the one typed on the shelf before it', async () => {
+  const { app, lot, batch } = bench();
+  const costOf = async (): Promise<{ money: number; unpriced: number; litres: number }> => {
+    const { snapshot } = (await batch()) as unknown as { snapshot: BatchSnapshot };
+    const peat = snapshot.sheet.components.find((c) => c.material === 'peat-fine')!;
+    return { ...snapshot.cost!, litres: peat.looseLitres };
+  };
+  await lot({ price: 100 });
+  const bought = await costOf();
+  expect(bought.money).toBeCloseTo(bought.litres * 0.2, 9);
+  expect(bought.unpriced).toBeGreaterThan(0);
+  await request(app).patch('/api/shelf/peat-fine').send({ costPerL: 0.5 }).expect(200);
+  const typed = await costOf();
+  expect(typed.money).toBeCloseTo(typed.litres * 0.5, 9);
+});

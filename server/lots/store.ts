@@ -1,6 +1,7 @@
 import { type ChangedLot, type Lot, type NewLot, type NewMove } from '#contract/lots';
 import { type EntryData } from '#contract/record';
 import { type BatchSnapshot } from '#core/batch/snapshot';
+import { plannedOf } from '#core/batch/planned';
 import { leftOf, type StockKind } from '#core/package/stock';
 import { OutOfRange } from '#core/units/check';
 import { type Db } from '#server/database/db';
@@ -28,14 +29,6 @@ interface Move {
   amount: number;
   on: string;
   note: string;
-}
-
-/** What a batch planned of an item, in the unit of the lot: loose litres before they are screened, or kilograms. */
-export function plannedOf({ sheet, oversize }: BatchSnapshot, item: string): number {
-  const part = sheet.components.find((one) => one.material === item);
-  const over = oversize?.find((one) => one.material === item)?.litres ?? 0;
-  if (part) return part.looseLitres + over;
-  return (sheet.amendments.find((one) => one.amendment === item)?.grams ?? 0) / 1000;
 }
 
 /** Purchases, heaps, seed and empty vessels: what came, what happened to it, what is left. */

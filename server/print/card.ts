@@ -2,6 +2,7 @@ import QRCode from 'qrcode';
 import { type Content, type TableCell, type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { isCare } from '#core/judge/flag';
 import { inSpoons, type Scoop } from '#core/batch/scoops';
+import { costSaid } from '#core/units/money';
 import { inScoops, scoopText } from '#core/units/scooped';
 import { inWords, readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
@@ -19,6 +20,7 @@ export async function benchCard(
   units: UnitSystem,
   scoop: Scoop,
   url: string,
+  sign = '',
 ): Promise<TDocumentDefinitions> {
   const amount = (q: Quantity): string => withUnit(showQuantity(q, units));
   const { sheet, materials, amendments } = snapshot;
@@ -93,7 +95,7 @@ export async function benchCard(
         }),
       ]),
       {
-        text: `Water: ${amount({ volumeL: sheet.waterLitres })}. Comes to ${amount({ volumeL: sheet.litres })}.`,
+        text: `Water: ${amount({ volumeL: sheet.waterLitres })}. Comes to ${amount({ volumeL: sheet.litres })}.${snapshot.cost ? ` ${costSaid(snapshot.cost, sheet.litres, sign, units)}` : ''}`,
         bold: true,
         margin: [0, 4, 0, 6],
       },

@@ -41,7 +41,7 @@ export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStor
     };
     return pdf(await labelSheet(labelSize(query.size), text, query.count));
   });
-  api.serve('card', async ({ params, query: { units, scoop }, req }) => {
+  api.serve('card', async ({ params, query: { units, scoop, sign }, req }) => {
     const batch = batchOf(batches, params.id);
     const { choice } = batch.snapshot;
     const all = [...(choice.measure ? [choice.measure] : []), ...ownScoops(measures.all(), units), ...scoops];
@@ -53,6 +53,6 @@ export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStor
       wanted && (scoop !== undefined || wanted.system === units)
         ? wanted
         : scoops.find((one) => one.system === units)!;
-    return pdf(await benchCard(batch, units, counted, urlOf(req, batch.id)));
+    return pdf(await benchCard(batch, units, counted, urlOf(req, batch.id), sign));
   });
 }

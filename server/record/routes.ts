@@ -10,7 +10,8 @@ import { notFound, Problem } from '#server/http/problem';
 import { Again, type Api } from '#server/http/serve';
 import { lastSeen, openStream } from '#server/http/stream';
 import { type LibraryStore } from '#server/library/store';
-import { type LotStore, plannedOf } from '#server/lots/store';
+import { plannedOf } from '#core/batch/planned';
+import { type LotStore } from '#server/lots/store';
 import { type Calendar } from '#server/nursery/calendar';
 import { type RecordStore } from '#server/record/store';
 

@@ -12,7 +12,8 @@ export const noTraces: Rule = ({ input, evaluation, library }) => {
   const { parts } = evaluation.composition;
   if (parts.some(({ material }) => isEarthy(material) || material.living)) return null;
   const has = evaluation.doses.some(
-    (d) => d.gPerL > 0 && ['trace', 'organic', 'coated'].includes(d.amendment.kind),
+    ({ gPerL, amendment: { kind, traces } }) =>
+      gPerL > 0 && (traces === true || kind === 'trace' || kind === 'organic' || kind === 'coated'),
   );
   if (has) return null;
   return {

@@ -6,8 +6,10 @@ import { inScoops, scoopText } from '#core/units/scooped';
 import { targetSaturation } from '#core/mix/moisture';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { vesselsOf } from '#core/recipe/recipe';
+import { costSaid } from '#core/units/money';
 import { fixed } from '#core/units/show';
 import { LibraryService } from '../data/library';
+import { Money } from '../data/money';
 import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
 import { Amount } from '../ui/words/amount';
@@ -31,6 +33,7 @@ export class BatchCard {
   /** Id of the scoop to count in. */
   readonly scoop = input.required<string>();
   private readonly units = inject(Units);
+  private readonly money = inject(Money);
   private readonly measures = inject(MeasuresService);
 
   private readonly library = inject(LibraryService).library;
@@ -83,6 +86,11 @@ export class BatchCard {
       gPerL: doses[i]!.gPerL,
       spoons: inSpoons(a.grams, amendments[i]!.bulkDensityGPerMl, this.units.system()),
     }));
+  });
+  /** A kept card has the prices of its day; a new one is told beside it. */
+  protected readonly cost = computed(() => {
+    const { cost, sheet } = this.snapshot();
+    return cost ? costSaid(cost, sheet.litres, this.money.sign(), this.units.system()) : '';
   });
   protected readonly looseLitres = computed(() =>
     this.snapshot().sheet.components.reduce((sum, c) => sum + c.looseLitres, 0),

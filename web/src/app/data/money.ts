@@ -1,4 +1,5 @@
 import { Injectable } from '@angular/core';
+import { moneySaid } from '#core/units/money';
 import { kept } from './kept';
 
 /** The sign that stands before money: a choice of this device. */
@@ -15,8 +16,6 @@ export class Money {
 
   /** With the sign, to cents; a tenth of a cent where it is less than ten. */
   say(amount: number): string {
-    const places = Math.abs(amount) < 0.1 && amount !== 0 ? 3 : 2;
-    const sign = this.sign();
-    return `${sign}${/^[A-Za-z]/.test(sign) ? '\u00a0' : ''}${amount.toFixed(places)}`;
+    return moneySaid(amount, this.sign());
   }
 }

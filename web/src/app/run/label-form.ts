@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { labelSizes } from '#core/batch/label-sizes';
 import { addressOf } from '#contract/routes';
 import { ScoopChoice } from '../data/scoop-choice';
+import { Money } from '../data/money';
 import { Units } from '../data/units';
 import { RunState } from './run-state';
 import { ChoiceField } from '../ui/fields/choice-field';
@@ -35,6 +36,7 @@ import { TextField } from '../ui/fields/text-field';
 export class LabelForm {
   readonly batch = input.required<number>();
   private readonly units = inject(Units);
+  private readonly money = inject(Money);
   protected readonly sizes = labelSizes;
   protected readonly size = signal<string>(labelSizes[0]!.id);
   protected readonly count = signal<number | undefined>(24);
@@ -58,6 +60,10 @@ export class LabelForm {
     inject(RunState).snapshot,
   );
   protected readonly card = computed(() =>
-    addressOf('card', { id: this.batch() }, { units: this.units.system(), scoop: this.scoop.id() }),
+    addressOf(
+      'card',
+      { id: this.batch() },
+      { units: this.units.system(), scoop: this.scoop.id(), sign: this.money.sign() },
+    ),
   );
 }

@@ -15,6 +15,7 @@ import { NumberField } from '../ui/fields/number-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
+import { TickField } from '../ui/fields/tick-field';
 import { shortName } from '../ui/words/words';
 
 type Way = 'label' | 'blend';
@@ -74,6 +75,9 @@ const kinds: { id: AmendmentKind; name: string }[] = [
           <app-choice-field label="P and K stand there as" [choices]="asWhat" [(value)]="oxides" />
           <app-number-list [asked]="fields()" [values]="figures()" (typed)="type($event)" />
         </div>
+        <app-tick-field [(checked)]="traces">
+          Its label names trace elements: boron, copper, iron, manganese, molybdenum, zinc
+        </app-tick-field>
         <p class="term">
           What is left out is as in {{ shortName(kin().name).toLowerCase() }}. The label and local rules say
           how much is allowed.
@@ -167,7 +171,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       gap: 12px;
     }
   `,
-  imports: [ChoiceField, FetchState, NumberField, NumberList, Segments, TextField, TableFiles],
+  imports: [ChoiceField, FetchState, NumberField, NumberList, Segments, TextField, TickField, TableFiles],
 })
 export class ProductList {
   protected readonly library = inject(LibraryService);
@@ -197,6 +201,7 @@ export class ProductList {
   protected readonly changing = signal<string | null>(null);
   protected readonly name = signal('');
   protected readonly kind = signal<string | null>('salt');
+  protected readonly traces = signal(false);
   protected readonly oxides = signal<string | null>('oxides');
   protected readonly by = signal<string | null>('volume');
   protected readonly figures = signal<Partial<Record<Printed, number | undefined>>>({});
@@ -257,6 +262,7 @@ export class ProductList {
       ...named,
       ...typed,
       kind: (this.kind() ?? 'salt') as AmendmentKind,
+      traces: this.traces(),
       ...(pPct !== undefined && { p2O5Pct: oxide ? pPct : pPct / P_PER_P2O5 }),
       ...(kPct !== undefined && { k2OPct: oxide ? kPct : kPct / K_PER_K2O }),
       ...(cupG !== undefined && { bulkDensityGPerMl: cupG / 1000 / litresIn.cup }),
@@ -278,6 +284,7 @@ export class ProductList {
       one.caPct > 0 ? `Ca ${n(one.caPct)} %` : '',
       one.mgPct > 0 ? `Mg ${n(one.mgPct)} %` : '',
       one.ccePct > 0 ? `sweetens like ${n(one.ccePct)} % calcium carbonate` : '',
+      one.traces ? 'with traces' : '',
       one.kind === 'coated' ? `lasts ${n(one.longevityWeeks21C)} weeks` : '',
       `a level cup weighs ${this.cupOf(one)}`,
     ].filter(Boolean);
@@ -314,6 +321,7 @@ export class ProductList {
     this.changing.set(one.id);
     this.name.set(one.name);
     this.kind.set(one.kind);
+    this.traces.set(one.traces ?? false);
     const { nPct, caPct, mgPct, sPct } = one;
     this.figures.set({ nPct, pPct: one.p2O5Pct, kPct: one.k2OPct, caPct, mgPct, sPct });
   }
@@ -322,6 +330,7 @@ export class ProductList {
     this.way.set('label');
     this.changing.set(null);
     this.name.set('');
+    this.traces.set(false);
     this.figures.set({});
     this.told.set(new Map());
     this.problem.set('');

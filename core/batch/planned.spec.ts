@@ -1,0 +1,65 @@
+import { costOf, plannedItems, plannedOf } from '#core/batch/planned';
+import { snapshotBatch } from '#core/batch/snapshot';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { costSaid, moneySaid } from '#core/units/money';
+import { readOut } from '#core/units/said';
+import { volumeL } from '#core/vessel/vessel';
+import { library, vesselKind } from '#testing/library';
+
+const choice = { units: 'metric', scoop: 'bucket-10l' } as const;
+const potting = {
+  ...starterMixes.potting,
+  vessel: 'pot-11',
+  compactionPct: 0,
+  job: { vessels: 40, sparePct: 0 },
+};
+const batch = snapshotBatch(potting, library, choice);
+
+test('a litre of each at 2 and a kilogram at 5: the money of all that it takes', () => {
+  const materials = new Set(batch.sheet.components.map((one) => one.material));
+  const litres = plannedItems(batch).reduce(
+    (sum, one) => sum + (materials.has(one.item) ? one.amount : 0),
+    0,
+  );
+  const kilograms = batch.sheet.amendments.reduce((sum, one) => sum + one.grams / 1000, 0);
+  const cost = costOf(batch, (item) => (materials.has(item) ? 2 : 5))!;
+  expect(cost.money).toBeCloseTo(2 * litres + 5 * kilograms, 9);
+  expect(cost.unpriced).toBe(0);
+  const first = batch.sheet.components[0]!.material;
+  expect(costOf(batch, (item) => (item === first ? 3 : null))).toEqual({
+    money: 3 * plannedOf(batch, first),
+    unpriced: plannedItems(batch).length - 1,
+  });
+  expect(costOf(batch, () => null)).toBeNull();
+});
+
+test('what goes over a screen is paid for', () => {
+  const [first, ...others] = potting.components;
+  const screened = snapshotBatch(
+    { ...potting, components: [{ ...first!, screenedMm: 3 }, ...others] },
+    library,
+    choice,
+  );
+  const through = screened.sheet.components[0]!.looseLitres;
+  expect(plannedOf(screened, first!.material)).toBeGreaterThan(through);
+});
+
+test('a US gallon is 3.785 litres, on the money as well', () => {
+  const cost = { money: 12, unpriced: 1 };
+  expect(costSaid(cost, 40, '€', 'metric')).toBe(
+    'Cost €12.00, €0.30 a litre, without one thing that had no price.',
+  );
+  expect(costSaid(cost, 40, '$', 'us')).toContain(`$${((12 / 40) * 3.785411784).toFixed(2)} a gallon`);
+  expect(moneySaid(0.0514, 'kr')).toBe('kr\u00a00.051');
+});
+
+test('filled half for now: a step says what fills it up later, and both together fill it', () => {
+  const half = snapshotBatch({ ...potting, fillPct: 50 }, library, choice);
+  const step = half.steps.find((one) => one.id === 'top-up')!;
+  const more = 40 * volumeL(vesselKind('pot-11').vessel) - half.sheet.litres;
+  expect(more).toBeGreaterThan(0);
+  const text = readOut(step.text, 'metric').replaceAll('\u00a0', ' ');
+  expect(text).toContain('Filled to 50 %');
+  expect(text).toContain(`${more.toFixed(1)} L more`);
+  expect(batch.steps.map((one) => one.id)).not.toContain('top-up');
+});
