@@ -49,5 +49,11 @@ export const faultSchema = z.strictObject({ fault: oneOf(faults).nullable() });
 export const weatherAnswersSchema = z.strictObject({ answers: yesNo });
 
 export const forecastSchema = z.array(
-  z.object({ day, minC: z.number(), maxC: z.number(), rainMm: z.number() }) satisfies z.ZodType<DayForecast>,
+  z.object({
+    day,
+    minC: z.number(),
+    maxC: z.number(),
+    rainMm: z.number(),
+    windKmh: z.number().optional(),
+  }) satisfies z.ZodType<DayForecast>,
 );

@@ -71,3 +71,11 @@ export function emergenceDays(table: EmergenceTable, celsius: number): number {
   }
   return first[1];
 }
+
+/** As `emergenceDays`, but beyond the table its nearest point, and said to be a guess. An empty table is a fortnight. */
+export function daysUp(table: EmergenceTable, celsius: number): { days: number; guessed: boolean } {
+  const [first, last] = [table[0], table.at(-1)];
+  if (!first || !last) return { days: 14, guessed: true };
+  const within = Math.min(Math.max(celsius, first[0]), last[0]);
+  return { days: emergenceDays(table, within), guessed: within !== celsius };
+}

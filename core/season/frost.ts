@@ -1,3 +1,4 @@
+import { dayNumber } from '#core/season/days';
 import { OutOfRange } from '#core/units/check';
 import { normalCdf } from '#core/stats/normal';
 
@@ -8,12 +9,6 @@ export interface FrostDates {
   late: string;
 }
 
-const DAY_MS = 86_400_000;
-const dayNumber = (day: string): number => {
-  const at = Date.parse(`${day}T00:00:00Z`) / DAY_MS;
-  if (!Number.isFinite(at)) throw new OutOfRange('day', day, 'a day, YYYY-MM-DD');
-  return at;
-};
 /** Standard deviations from the middle to the tenth of a normal. */
 const Z90 = 1.2815515655446004;
 
@@ -23,7 +18,7 @@ const Z90 = 1.2815515655446004;
  * @throws OutOfRange for days that do not exist or do not follow each other
  */
 export function frostChance({ early, usual, late }: FrostDates, day: string): number {
-  const [e, u, l] = [early, usual, late].map(dayNumber) as [number, number, number];
+  const [e, u, l] = [early, usual, late].map((one) => dayNumber(one)) as [number, number, number];
   if (!(e < u && u < l))
     throw new OutOfRange('early, usual, late', `${early}, ${usual}, ${late}`, 'one after the other');
   const off = dayNumber(day) - u;

@@ -1,7 +1,6 @@
-import { format, parseISO } from 'date-fns';
 import { smallestTrials } from '#core/stats/binomial';
 import { checkRange, checkWhole, OutOfRange } from '#core/units/check';
-import { daysAfter } from '#core/units/day';
+import { dayNumber, dayOf, isoWeekOf, weekNumber } from '#core/season/days';
 import { limits } from '#core/units/limits';
 import { volumeL, type Vessel } from '#core/vessel/vessel';
 
@@ -21,6 +20,8 @@ export interface PlanStep {
   trayM2: number;
   weeks: number;
   lossPct: number;
+  /** Longest that it should stand there, weeks; left out, a month to the cubic inch. */
+  mostWeeks?: number | undefined;
   seeds?: Seeds | undefined;
 }
 
@@ -32,6 +33,8 @@ export interface PlannedCrop {
   plantOutDays: number;
   sparePct: number;
   sowings: { count: number; everyDays: number };
+  /** Days by which a sowing, from the first on, is moved. */
+  shifts?: readonly number[] | undefined;
   /** From the first vessel to the last. */
   steps: readonly PlanStep[];
 }
@@ -69,9 +72,6 @@ export interface WeekPlan {
 
 /** A month to the cubic inch: common practice, no source. */
 const WEEKS_PER_ML = 4.345 / 16.387;
-const DAY_MS = 86_400_000;
-/** 5 January 1970 was a Monday. */
-const FIRST_MONDAY = 4;
 
 /** Up to the next whole one; what is whole to rounding stays. */
 const whole = (value: number): number => Math.ceil(value - 1e-9);
@@ -81,6 +81,26 @@ function sown({ perCell, germination, confidence, keep }: Seeds, needed: number)
   checkWhole('seeds.perCell', perCell, ...limits.seedsPerCell);
   checkRange('seeds.germination', germination, ...limits.germination);
   checkRange('seeds.confidence', confidence, ...limits.confidence);
+  const key = `${keep} ${perCell} ${germination} ${confidence} ${needed}`;
+  let cells = stands.get(key);
+  if (cells === undefined) {
+    cells = cellsFor(perCell, germination, confidence, keep, needed);
+    if (stands.size > 5000) stands.clear();
+    stands.set(key, cells);
+  }
+  return cells;
+}
+
+/** Stands asked before: a season is planned anew at every touch, and its stands are mostly the same. */
+const stands = new Map<string, number>();
+
+function cellsFor(
+  perCell: number,
+  germination: number,
+  confidence: number,
+  keep: Seeds['keep'],
+  needed: number,
+): number {
   return keep === 'one'
     ? smallestTrials(1 - (1 - germination) ** perCell, needed, confidence)
     : // Each seed is a try, and more tries never lower the chance.
@@ -102,7 +122,7 @@ function amountsOf(crop: PlannedCrop): Amounts[] {
       const cells = step.seeds ? sown(step.seeds, needed) : needed;
       const trays = Math.ceil(cells / step.perTray);
       const litresEach = volumeL(step.vessel);
-      const over = step.weeks - WEEKS_PER_ML * litresEach * 1000;
+      const over = step.weeks - (step.mostWeeks ?? WEEKS_PER_ML * litresEach * 1000);
       return {
         ...{ plants, cells, trays, days: Math.round(7 * step.weeks) },
         litres: trays * step.perTray * litresEach,
@@ -112,13 +132,6 @@ function amountsOf(crop: PlannedCrop): Amounts[] {
     })
     .reverse();
 }
-
-const dayNumber = (day: string): number => Date.parse(`${day}T00:00:00Z`) / DAY_MS;
-const weekNumber = (day: string): number => Math.floor((dayNumber(day) - FIRST_MONDAY) / 7);
-const nameOf = (week: number): string => {
-  const monday = new Date((week * 7 + FIRST_MONDAY) * DAY_MS).toISOString().slice(0, 10);
-  return format(parseISO(monday), "RRRR-'W'II");
-};
 
 /**
  * Counts back from planting days through every vessel to the sowing days (model § 19), and adds up bench and mix by
@@ -132,8 +145,7 @@ export function planSeason(
   crops: readonly PlannedCrop[],
   benchM2?: number,
 ): { crops: SowingPlan[]; weeks: WeekPlan[] } {
-  if (!Number.isFinite(dayNumber(lastFrost)))
-    throw new OutOfRange('lastFrost', lastFrost, 'a day, YYYY-MM-DD');
+  const frost = dayNumber(lastFrost, 'lastFrost');
   const sowings: SowingPlan[] = [];
   const byWeek = new Map<number, { benchM2: number; litres: number }>();
   const at = (week: number): { benchM2: number; litres: number } => {
@@ -144,27 +156,30 @@ export function planSeason(
   for (const crop of crops) {
     const amounts = amountsOf(crop);
     for (let k = 0; k < crop.sowings.count; k++) {
-      const plantOn = daysAfter(lastFrost, crop.plantOutDays + k * crop.sowings.everyDays);
+      const plantOn = frost + crop.plantOutDays + k * crop.sowings.everyDays + (crop.shifts?.[k] ?? 0);
       const steps: StepPlan[] = [];
       let to = plantOn;
-      for (const { days, ...rest } of [...amounts].reverse()) {
-        const from = daysAfter(to, -days);
-        steps.unshift({ from, to, ...rest });
+      for (let i = amounts.length - 1; i >= 0; i--) {
+        const { days, ...rest } = amounts[i]!;
+        const from = to - days;
+        steps.push({ from: dayOf(from), to: dayOf(to), ...rest });
         at(weekNumber(from)).litres += rest.litres;
         if (days > 0)
-          for (let week = weekNumber(from); week <= weekNumber(daysAfter(to, -1)); week++)
+          for (let week = weekNumber(from); week <= weekNumber(to - 1); week++)
             at(week).benchM2 += rest.benchM2;
         to = from;
       }
-      sowings.push({ id: crop.id, sowing: k + 1, plantOn, steps });
+      sowings.push({ id: crop.id, sowing: k + 1, plantOn: dayOf(plantOn), steps: steps.reverse() });
     }
   }
+  if (byWeek.size === 0) return { crops: sowings, weeks: [] };
   const numbers = [...byWeek.keys()];
-  const [first, last] = [Math.min(...numbers), Math.max(...numbers)];
+  const first = numbers.reduce((a, b) => Math.min(a, b));
+  const last = numbers.reduce((a, b) => Math.max(a, b));
   const weeks = Array.from({ length: last - first + 1 }, (_, i): WeekPlan => {
     const sums = byWeek.get(first + i) ?? { benchM2: 0, litres: 0 };
     const over = benchM2 === undefined ? null : sums.benchM2 > benchM2 + 1e-9;
-    return { week: nameOf(first + i), ...sums, over };
+    return { week: isoWeekOf(first + i), ...sums, over };
   });
   return { crops: sowings, weeks };
 }

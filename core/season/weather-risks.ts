@@ -6,6 +6,8 @@ export interface DayForecast {
   minC: number;
   maxC: number;
   rainMm: number;
+  /** Mean of the day, km/h; not known from every service. */
+  windKmh?: number | undefined;
 }
 
 export interface WeatherRisk {

@@ -1,6 +1,6 @@
 import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
-import { fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
+import { areaAtMm2, fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
 
 /** A vessel as it is bought and counted: so many to a tray, or one by one. */
 export interface VesselKind {
@@ -54,4 +54,21 @@ export function filledTo(kind: VesselKind, fillPct: number): VesselKind {
     known.set(fillPct, made);
   }
   return made;
+}
+
+/** Rims, ribs and gaps between vessels that stand side by side: common practice, no source. */
+const BETWEEN = 1.15;
+
+/** Bench that one tray, set or single vessel takes, m²: as measured, else by its tops side by side. */
+export function footprintOf(kind: VesselKind): number {
+  if (kind.footprintM2 !== undefined) return kind.footprintM2;
+  const { vessel } = kind;
+  const top = vessel.shape === 'round' ? vessel.topMm ** 2 : topAreaMm2(vessel);
+  return (kind.perTray * top * BETWEEN) / 1e6;
+}
+
+/** Open top of one vessel, mm². */
+export function topAreaMm2(vessel: Vessel): number {
+  if (vessel.shape === 'block') return vessel.edgeMm[0] * vessel.edgeMm[1];
+  return areaAtMm2(vessel, vessel.depthMm);
 }

@@ -26,6 +26,7 @@ export function forecastFor(from: Date, days: number): DayForecast[] {
       minC: round(mean - range),
       maxC: round(mean + range),
       rainMm: wet ? round(8 * uniformAt(SEED, streamOf('rain'), n)) : 0,
+      windKmh: round(Math.max(2, 13 + 7 * normalAt(SEED, streamOf('wind'), n))),
     };
   });
 }

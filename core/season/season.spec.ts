@@ -1,0 +1,131 @@
+import fc from 'fast-check';
+import { getISOWeek, getISOWeekYear, parseISO } from 'date-fns';
+import { atLeast } from '#core/stats/binomial';
+import { dayNumber, dayOf, isoWeekOf, weekNumber, weekOfName } from '#core/season/days';
+import { emergenceFrom, stepsFrom, stepsText, tasksFrom, tasksText } from '#core/season/crop';
+import { seasonOf } from '#core/season/season';
+import { seasonSays } from '#core/season/season-says';
+import { seedShare } from '#core/season/line';
+import { tasksOf } from '#core/season/tasks';
+import { aLine, crops, someSettings as settings } from '#testing/season';
+import { library } from '#testing/library';
+
+const season = (...lines: Parameters<typeof aLine>[0][]) =>
+  seasonOf(
+    settings,
+    lines.map((one, i) => aLine({ id: i + 1, ...one })),
+    crops,
+    library.vessels,
+  );
+
+test('every starter crop stands on vessels that there are, comes out whole, and is right in its own season', () => {
+  for (const crop of crops.values()) {
+    const { sowings, missing } = season({ crop: crop.id });
+    expect(missing).toEqual([]);
+    const [one] = sowings;
+    expect(one!.steps).toHaveLength(crop.steps.length);
+    // Begun as the crop says, nothing of it is too early, in frost, or of poor seed.
+    const says = seasonSays(sowings, settings, '2026-01-01', () => false).filter(
+      (s) => s.severity === 'warn',
+    );
+    expect([crop.id, says.map((s) => s.text)]).toEqual([crop.id, []]);
+    for (const task of tasksOf(one!, settings)) expect(Number.isNaN(Date.parse(task.on))).toBe(false);
+  }
+  expect([...crops.values()].filter((c) => c.kind !== 'woody').length).toBeGreaterThanOrEqual(40);
+  expect([...crops.values()].filter((c) => c.kind === 'woody').length).toBeGreaterThanOrEqual(12);
+});
+
+test('tomatoes from the last frost back, by hand', () => {
+  const [one] = season({ crop: 'tomato', plants: 100 }).sowings;
+  // 5 May + 14 days; three weeks in pots, four in cells.
+  expect([one!.plantOn, one!.steps[1]!.from, one!.steps[0]!.from]).toEqual([
+    '2027-05-19',
+    '2027-04-28',
+    '2027-03-31',
+  ]);
+  // 110 with a tenth to spare; 114 potted at 3 % lost; 120 standing at 5 % lost.
+  expect([one!.steps[1]!.plants, one!.steps[1]!.cells, one!.steps[0]!.plants]).toEqual([110, 114, 114]);
+  expect(atLeast(one!.steps[0]!.cells, 0.85, 120)).toBeGreaterThanOrEqual(0.9);
+  expect(atLeast(one!.steps[0]!.cells - 1, 0.85, 120)).toBeLessThan(0.9);
+  const tasks = tasksOf(one!, { soilC: 20 }).map((task) => [task.id, task.on]);
+  // Eight days at 20 °C.
+  expect(tasks).toEqual(
+    expect.arrayContaining([
+      ['start', '2027-03-31'],
+      ['up', '2027-04-08'],
+      ['feed', '2027-04-22'],
+      ['move-2', '2027-04-28'],
+      ['harden', '2027-05-12'],
+      ['plant', '2027-05-19'],
+    ]),
+  );
+  expect(tasksOf(one!, { soilC: 20 }).find((t) => t.id === 'move-2')!.text).toContain('deep');
+});
+
+test('the cover is part of the sum: by its depth over the tops of all cells', () => {
+  const [one] = season({ crop: 'cucumber', plants: 46 }).sowings;
+  const step = one!.steps[0]!;
+  const tops = step.trays * 24 * 0.07 ** 2;
+  expect(step.cover.litres).toBeCloseTo(tops * 13, 9);
+  expect(step.mixL).toBeCloseTo((step.litres + step.cover.litres) * 1.05, 9);
+});
+
+test('it speaks of what is too early, of frost, of cold nights, of old seed and of seed by habit', () => {
+  const told = (line: Parameters<typeof aLine>[0], today = '2026-12-01') =>
+    seasonSays(season(line).sowings, settings, today, () => false);
+  const path = stepsFrom('cell-72 20w 5%', 'sow');
+  expect(told({ crop: 'tomato', steps: path }).map((s) => s.code)).toContain('too-long');
+  expect(told({ crop: 'tomato', steps: [{ ...path[0]!, mostWeeks: 20 }] }).map((s) => s.code)).toEqual([
+    'per-cell',
+  ]);
+  const frost = told({ crop: 'tomato', plantOn: '2027-05-06' })[0]!;
+  expect(frost).toMatchObject({ code: 'frost', severity: 'warn', moveDays: 14 });
+  expect(frost.text).toContain('5 years of 10');
+  expect(told({ crop: 'cabbage', plantOn: '2027-04-10' }).map((s) => s.code)).toEqual(['per-cell']);
+  const old = told({ crop: 'onion', seedTest: { came: 10, of: 20 } });
+  expect(old.map((s) => s.code)).toEqual(['old-seed']);
+  // 0.7 × 0.9 = 0.63 of one seed: 37 % empty.
+  const thin = told({ crop: 'tomato', germination: 0.7, seedYear: 2025 });
+  expect(thin.find((s) => s.code === 'per-cell')!.text).toContain('37 % of');
+  const late = told({ crop: 'tomato' }, '2027-04-10')[0]!;
+  expect(late).toMatchObject({ code: 'late', moveDays: 10 });
+  expect(late.text).toContain('on 2027-05-29');
+});
+
+test('old seed: an own test by its careful end (Wilson 1927), an age by a tenth a year after the first', () => {
+  const crop = crops.get('tomato')!;
+  const tested = seedShare(aLine({ crop: 'tomato', seedTest: { came: 16, of: 20 } }), crop, 2027);
+  // Wilson's interval of 16 in 20 at z = 1.2816, by hand.
+  const [p, n, z] = [0.8, 20, 1.2815515655446004];
+  const low =
+    (p + z ** 2 / 2 / n - z * Math.sqrt((p * (1 - p)) / n + z ** 2 / 4 / n ** 2)) / (1 + z ** 2 / n);
+  expect(tested.share).toBeCloseTo(low, 12);
+  expect(seedShare(aLine({ crop: 'tomato', seedYear: 2024 }), crop, 2027).share).toBeCloseTo(0.85 * 0.81, 12);
+  expect(seedShare(aLine({ crop: 'tomato', seedYear: 2026 }), crop, 2027).share).toBe(0.85);
+});
+
+test('a week is named as ISO 8601 has it, over New Year and leap years, and found again by its name', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -3000, max: 40_000 }), (n) => {
+      const day = parseISO(dayOf(n));
+      const name = `${getISOWeekYear(day)}-W${String(getISOWeek(day)).padStart(2, '0')}`;
+      expect(isoWeekOf(weekNumber(n))).toBe(name);
+      expect(weekOfName(name)).toBe(weekNumber(n));
+    }),
+  );
+  expect(() => weekOfName('2027-W53')).toThrow('an ISO week');
+  expect(() => dayNumber('2027-02-29')).toThrow('a day, YYYY-MM-DD');
+});
+
+test('paths and tasks are read as they are written, and what cannot be is named', () => {
+  const path = 'cell-72 6w 10% germination > pot-9 3.5w 5% most 8w potting mix 4';
+  expect(stepsText(stepsFrom(path, 'sow'))).toBe(path);
+  const tasks = 'dome off @ start +10; shade @ plant -2 for 7';
+  expect(tasksText(tasksFrom(tasks))).toBe(tasks);
+  expect(() => stepsFrom('cell-72 0w 10%', 'sow')).toThrow('from 0.1 to 520, not 0');
+  expect(() => stepsFrom('cell-72 6w 100%', 'sow')).toThrow('from 0 to 99, not 100');
+  expect(() => stepsFrom('in cells', 'sow')).toThrow('as in "cell-72 6w 10% > pot-9 3w 5%"');
+  expect(() => stepsFrom('cell-72 6w 5% sprouting', 'sow')).toThrow('one of germination');
+  expect(() => tasksFrom('water it')).toThrow('"@ start" or "@ plant"');
+  expect(() => emergenceFrom('20:8 15:14')).toThrow('from cold to warm');
+});

@@ -1,0 +1,132 @@
+import { type Crop, type CropStep } from '#core/season/crop';
+import { dayNumber } from '#core/season/days';
+import { type SeasonLine, type SeasonSettings, type SeedShare, seedShare } from '#core/season/line';
+import { planSeason, type PlannedCrop, type StepPlan, type WeekPlan } from '#core/season/plan';
+import { OutOfRange } from '#core/units/check';
+import { footprintOf, topAreaMm2, type VesselKind } from '#core/vessel/tray';
+import { volumeL } from '#core/vessel/vessel';
+
+/** A step of a sowing as it runs on the bench. */
+export interface SeasonStep extends StepPlan {
+  step: CropStep;
+  kind: VesselKind;
+  /** Mix to make for it, what falls beside included. */
+  mixL: number;
+  /** What covers the seed, and how much. */
+  cover: { with: Crop['cover']; litres: number };
+}
+
+export interface SeasonSowing {
+  line: SeasonLine;
+  crop: Crop;
+  /** From 1. */
+  sowing: number;
+  plantOn: string;
+  steps: SeasonStep[];
+  seed: SeedShare;
+}
+
+export interface Season {
+  sowings: SeasonSowing[];
+  weeks: WeekPlan[];
+  /** All benches together; null where none is told. */
+  benchM2: number | null;
+}
+
+type Vessels = ReadonlyMap<string, VesselKind>;
+type Crops = ReadonlyMap<string, Crop>;
+
+/** A line of the season in the terms of the counting. @throws OutOfRange for a crop or vessel that there is not */
+function plannedOf(
+  line: SeasonLine,
+  crop: Crop,
+  { frost }: SeasonSettings,
+  vessels: Vessels,
+): PlannedCrop & { kinds: VesselKind[]; path: CropStep[]; seed: SeedShare } {
+  const path = line.steps ?? crop.steps;
+  const kinds = path.map(({ vessel }) => {
+    const kind = vessels.get(vessel);
+    if (!kind) throw new OutOfRange('vessel', vessel, `one of ${[...vessels.keys()].join(', ')}`);
+    return kind;
+  });
+  const plantOutDays =
+    line.plantOn === null
+      ? (line.offsetDays ?? crop.plantOutDays)
+      : dayNumber(line.plantOn, 'plantOn') - dayNumber(frost.usual);
+  const seed = seedShare(line, crop, Number((line.plantOn ?? frost.usual).slice(0, 4)));
+  const seeds = {
+    ...{ perCell: crop.perCell, germination: seed.share, confidence: line.confidence },
+    keep: crop.spares === 'thin' ? ('one' as const) : ('all' as const),
+  };
+  return {
+    id: String(line.id),
+    ...{ plants: line.plants, plantOutDays, sparePct: line.sparePct, shifts: line.shifts },
+    sowings: { count: line.count, everyDays: line.everyDays },
+    steps: path.map((step, i) => ({
+      vessel: kinds[i]!.vessel,
+      perTray: kinds[i]!.perTray,
+      trayM2: footprintOf(kinds[i]!),
+      weeks: step.weeks,
+      lossPct: step.lossPct,
+      ...(step.mostWeeks !== undefined && { mostWeeks: step.mostWeeks }),
+      // What is divided is counted as it is.
+      ...(i === 0 && crop.start !== 'divide' && { seeds }),
+    })),
+    ...{ kinds, path, seed },
+  };
+}
+
+/**
+ * The whole season counted back: every sowing of every line, step by step, and bench and mix by week.
+ * A line of a crop or vessel that there is no more is left out and named in `missing`.
+ */
+export function seasonOf(
+  settings: SeasonSettings,
+  lines: readonly SeasonLine[],
+  crops: Crops,
+  vessels: Vessels,
+): Season & { missing: { line: SeasonLine; why: string }[] } {
+  const missing: { line: SeasonLine; why: string }[] = [];
+  const planned = lines.flatMap((line) => {
+    const crop = crops.get(line.crop);
+    try {
+      if (!crop) throw new OutOfRange('crop', line.crop, `one of ${[...crops.keys()].join(', ')}`);
+      return [{ line, crop, ...plannedOf(line, crop, settings, vessels) }];
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      missing.push({ line, why: error.message });
+      return [];
+    }
+  });
+  const benchM2 = settings.benches.length > 0 ? settings.benches.reduce((sum, one) => sum + one.m2, 0) : null;
+  const plan = planSeason(settings.frost.usual, planned, benchM2 ?? undefined);
+  const byId = new Map(planned.map((one) => [one.id, one]));
+  const spill = 1 + settings.spillPct / 100;
+  const sowings = plan.crops.map(({ id, sowing, plantOn, steps }): SeasonSowing => {
+    const { line, crop, kinds, path, seed } = byId.get(id)!;
+    return {
+      ...{ line, crop, sowing, plantOn, seed },
+      steps: steps.map((one, i) => {
+        const kind = kinds[i]!;
+        const covered = i === 0 && crop.start === 'sow' && crop.cover !== 'none';
+        const coverL = covered
+          ? (one.trays * kind.perTray * topAreaMm2(kind.vessel) * crop.coverMm) / 1e6
+          : 0;
+        const own = crop.cover === 'mix' ? coverL : 0;
+        const filled = kind.ownMix ? 0 : one.litres;
+        return {
+          ...one,
+          ...{ step: path[i]!, kind, mixL: (filled + own) * spill },
+          cover: { with: crop.cover, litres: coverL },
+        };
+      }),
+    };
+  });
+  return { sowings, weeks: plan.weeks, benchM2, missing };
+}
+
+/** Single vessels of a step, whole trays. */
+export const vesselsOfStep = ({ trays, kind }: SeasonStep): number => trays * kind.perTray;
+
+/** Litres that one vessel of a step takes. */
+export const eachL = ({ kind }: SeasonStep): number => volumeL(kind.vessel);
