@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { clientKey, day, moment, oneOf, rowId, text } from '#contract/fields';
+import { madeForSchema } from '#contract/plan';
+import { clientKey, day, list, moment, oneOf, rowId, text } from '#contract/fields';
 import { keptKitSchema } from '#contract/kit';
 import { school } from '#core/recipe/schools';
 import { recipeSchema, stageSchema } from '#contract/recipe';
@@ -20,6 +21,8 @@ export const newBatchSchema = z.strictObject({
     .refine((id) => school(id) !== undefined, { error: 'must be a way of working that there is' })
     .nullable()
     .default(null),
+  /** Steps of the season that it is made for. */
+  madeFor: list(madeForSchema, [0, 2000], 'steps').default([]),
 });
 export type NewBatch = z.input<typeof newBatchSchema>;
 

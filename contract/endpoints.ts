@@ -79,11 +79,24 @@ import {
   shelfChangeSchema,
   shelfLineSchema,
 } from '#contract/shelf';
+import { changedCropSchema, newCropSchema, sourcedCropSchema } from '#contract/crop';
+import {
+  changedLineSchema,
+  markTaskSchema,
+  newLineSchema,
+  planSchema,
+  runLabelsQuerySchema,
+  seasonLineSchema,
+  seasonSettingsSchema,
+  seasonShortSchema,
+  seasonTaskSchema,
+  weekQuerySchema,
+} from '#contract/plan';
 import { seasonAnswerSchema, seasonRequestSchema } from '#contract/season';
 import { dueStepSchema } from '#contract/today';
 
 /** What goes back: JSON by a schema, nothing, or a body of another kind. */
-export type AnswerKind = z.ZodType | 'nothing' | 'pdf' | 'events';
+export type AnswerKind = z.ZodType | 'nothing' | 'pdf' | 'calendar' | 'events';
 
 export interface Endpoint {
   says: string;
@@ -253,6 +266,38 @@ export const endpoints = {
   keepMeasure: create('Keep a measure', newMeasureSchema, measureSchema),
   putAwayMeasure: act('Put a measure away'),
   restoreMeasure: act('Bring a measure back'),
+
+  crops: get('Crops, the starter ones and your own, with their sources', z.array(sourcedCropSchema)),
+  keepCrop: create('Add a crop of your own', newCropSchema, sourcedCropSchema),
+  changeCrop: compute('Change one of your own', changedCropSchema, sourcedCropSchema),
+  plan: get('The season: settings, lines, what was done and made', planSchema),
+  setSeason: compute('Set last frosts, benches and the rest', seasonSettingsSchema, seasonSettingsSchema),
+  addLine: create('Add a crop to the season', newLineSchema, seasonLineSchema),
+  changeLine: compute('Change a line of the season', changedLineSchema, seasonLineSchema),
+  putAwayLine: act('Put a line away'),
+  restoreLine: act('Bring a line back'),
+  markTask: { ...act('Say that a task of a sowing is done, or take it back'), body: markTaskSchema },
+  seasonTasks: get('Tasks of the season that are due, and of the days to come', z.array(seasonTaskSchema)),
+  seasonShort: get('What the season takes that is not there, by the day', z.array(seasonShortSchema)),
+  calendar: {
+    says: 'The season as an iCalendar file, to be subscribed to',
+    answer: 'calendar',
+    status: 200,
+  },
+  weekSheet: {
+    says: 'A week of the season for the wall',
+    query: weekQuerySchema,
+    answer: 'pdf',
+    status: 200,
+    refuses: { 429: BUSY },
+  },
+  runLabels: {
+    says: 'A label for a sowing, to stand where it begins',
+    query: runLabelsQuerySchema,
+    answer: 'pdf',
+    status: 200,
+    refuses: { 429: BUSY },
+  },
 
   today: get('Steps and re-tests that are due, waiting or open', z.array(dueStepSchema)),
   instruments: get('Instruments with their calibrations', z.array(instrumentSchema)),

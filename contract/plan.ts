@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cropStepsSchema } from '#contract/crop';
 import { clientKey, day, int, list, longText, num, rowId, slug, text, yesNo } from '#contract/fields';
 import { type SeasonLine, type SeasonSettings } from '#core/season/line';
+import { school } from '#core/recipe/schools';
 import { limits } from '#core/units/limits';
 
 const frostSchema = z
@@ -20,6 +21,10 @@ export const seasonSettingsSchema = z.strictObject({
   ),
   soilC: num(limits.soilC),
   spillPct: num(limits.sparePct),
+  school: text(40)
+    .refine((id) => school(id) !== undefined, { error: 'must be a way of working that there is' })
+    .nullable()
+    .default(null),
 }) satisfies z.ZodType<SeasonSettings>;
 
 const lineFields = z.strictObject({
@@ -86,6 +91,16 @@ export const seasonTaskSchema = z.object({
   state: z.enum(['due', 'waiting']),
 });
 export type SeasonDue = z.output<typeof seasonTaskSchema>;
+
+/** Something that the season takes and that is not there. */
+export const seasonShortSchema = z.object({
+  kind: z.enum(['material', 'product', 'vessel', 'seed']),
+  item: z.string(),
+  needed: z.number(),
+  left: z.number().nullable(),
+  short: z.number(),
+  by: day.nullable(),
+});
 
 export const weekQuerySchema = z.strictObject({ units: z.enum(['metric', 'us']).default('metric') });
 export const runLabelsQuerySchema = weekQuerySchema.extend({

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { oneOf, text, yesNo } from '#contract/fields';
 
 /** Tables that go in and out as CSV. */
-export const tableNames = ['materials', 'products', 'vessels', 'lots'] as const;
+export const tableNames = ['materials', 'products', 'vessels', 'lots', 'crops', 'season'] as const;
 export const tableNameSchema = oneOf(tableNames);
 export type TableName = z.output<typeof tableNameSchema>;
 

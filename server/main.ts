@@ -7,6 +7,7 @@ import { seedDemo } from '#server/demo/seed';
 import { Workers } from '#server/heavy/workers';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
+import { CropStore } from '#server/season/crops';
 import { LibraryStore } from '#server/library/store';
 import { root } from '#server/root';
 
@@ -27,6 +28,7 @@ try {
 }
 const db = openDatabase(folder);
 new LibraryStore(db).refreshStarter();
+new CropStore(db).refreshStarter();
 if (process.env['WELCOME_DEMO'] !== '0') seedDemo(db, new Date());
 
 const app = createApp({

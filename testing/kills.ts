@@ -6,6 +6,7 @@ import { vesselKinds } from '#core/vessel/kinds';
 import { amendments, materials } from '#testing/library';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type EndpointName, routes } from '#contract/routes';
+import { crops, someSettings } from '#testing/season';
 import { type Served, serve } from '#testing/serve';
 
 /** What came of it. */
@@ -25,6 +26,8 @@ export interface Tally {
 const { id: _own, ...ownRow } = materialToRow(materials[0]!);
 const { id: _kind, ...ownKind } = vesselKinds[0]!;
 const { id: _product, ...ownProduct } = amendments[0]!;
+
+const { id: _crop, ...ownCrop } = crops.get('tomato')!;
 
 interface Create {
   endpoint: EndpointName;
@@ -87,6 +90,8 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     '/products',
     base({ says: 'like lime', row: { ...ownProduct, name: 'Base product' } }),
   );
+  await send('addLine', '/plan/lines', base({ crop: 'tomato', plants: 10 }));
+  await send('keepCrop', '/crops', base({ says: 'like tomato', crop: { ...ownCrop, name: 'Base crop' } }));
   await send('addLot', '/lots', base({ item: 'loam', name: 'Base', receivedOn: '2026-01-02', quantity: 5 }));
   await send(
     'addTest',
@@ -114,6 +119,8 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       one('keepMaterial', '/materials', 'items', { says: 'like loam', row: ownRow }),
       one('keepVessel', '/vessels', 'vessels', { kind: ownKind }),
       one('keepProduct', '/products', 'items', { says: 'like lime', row: ownProduct }),
+      one('keepCrop', '/crops', 'crops', { says: 'like tomato', crop: ownCrop }),
+      one('addLine', '/plan/lines', 'season_lines', { crop: 'tomato', plants: 10 }),
       one('addMove', '/lots/1/moves', 'stock_moves', { kind: 'came', amount: 1, on: '2026-01-02' }),
       one('addTest', '/materials/loam/tests', 'lot_tests', {
         ...{ on: '2026-01-02', values: { test: 'falls', falls: 3 } },
@@ -122,14 +129,15 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     ];
   };
   const away = (
-    one: 'mixes' | 'batches' | 'measures',
+    one: 'mixes' | 'batches' | 'measures' | 'plan/lines',
     names: readonly [EndpointName, EndpointName],
+    table: string = one,
   ): Register => ({
     write: (turn) =>
       turn % 2
         ? { endpoint: names[0], path: `/${one}/1` }
         : { endpoint: names[1], path: `/${one}/1/restore` },
-    read: `SELECT deleted_at IS NOT NULL AS value FROM ${one} WHERE id = 1`,
+    read: `SELECT deleted_at IS NOT NULL AS value FROM ${table} WHERE id = 1`,
     value: (turn) => turn % 2,
     ...{ acknowledged: 0, begun: 0 },
   });
@@ -224,11 +232,48 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       value: (turn) => (turn === 0 ? undefined : 1 + (turn % 1000)),
       ...{ acknowledged: 0, begun: 0 },
     },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'changeLine', path: '/plan/lines/1' },
+        body: { crop: 'tomato', plants: 1 + (turn % 1000) },
+      }),
+      read: `SELECT json_extract(row_json, '$.plants') AS value FROM season_lines WHERE id = 1`,
+      value: (turn) => (turn === 0 ? 10 : 1 + (turn % 1000)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'changeCrop', path: '/crops/own-base-crop' },
+        body: { says: `turn ${turn}`, crop: { ...ownCrop, name: 'Base crop' } },
+      }),
+      read: `SELECT source AS value FROM crops WHERE id = 'own-base-crop'`,
+      value: (turn) => (turn === 0 ? 'like tomato' : `turn ${turn}`),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'setSeason', path: '/plan/settings' },
+        body: { ...someSettings, soilC: 10 + (turn % 20) },
+      }),
+      read: `SELECT json_extract(value, '$.soilC') AS value FROM folder WHERE key = 'season'`,
+      value: (turn) => (turn === 0 ? undefined : 10 + (turn % 20)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'markTask', path: '/plan/lines/1/tasks' },
+        body: { sowing: 1, task: 'start', on: turn % 2 ? '2026-01-02' : null },
+      }),
+      read: 'SELECT count(*) AS value FROM season_done',
+      value: (turn) => turn % 2,
+      ...{ acknowledged: 0, begun: 0 },
+    },
     away('measures', ['putAwayMeasure', 'restoreMeasure']),
   ];
   const awayAlone: Register[] = [
     away('mixes', ['putAwayMix', 'restoreMix']),
     away('batches', ['putAwayBatch', 'restoreBatch']),
+    away('plan/lines', ['putAwayLine', 'restoreLine'], 'season_lines'),
   ];
 
   for (let kill = 0; kill < kills; kill++) {

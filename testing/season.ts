@@ -17,6 +17,7 @@ export const someSettings: SeasonSettings = {
   benches: [{ name: 'House', m2: 20, heated: true, lights: false }],
   soilC: 20,
   spillPct: 5,
+  school: null,
 };
 
 export const aLine = (change: Partial<SeasonLine> & { crop: string }): SeasonLine => ({

@@ -11,6 +11,7 @@ import { tasks } from '#server/heavy/tasks';
 import { type Heavy } from '#server/heavy/workers';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
+import { CropStore } from '#server/season/crops';
 import { LibraryStore } from '#server/library/store';
 
 /** In the thread that asks: for tests. */
@@ -32,6 +33,7 @@ export function testApp(
   instruments = new InstrumentHub(simulatedBench()),
 ): { app: Express; db: Db } {
   new LibraryStore(db).refreshStarter();
+  new CropStore(db).refreshStarter();
   new Folder(db).timeZone = ZONE;
   const app = createApp({
     db,

@@ -39,7 +39,7 @@ export interface Crop {
   start: (typeof cropStarts)[number];
   steps: CropStep[];
   /** Days to come up, or to root, by temperature of the mix; may be one point. */
-  emergence: EmergenceTable;
+  emergence: [celsius: number, days: number][];
   light: (typeof cropLights)[number];
   cover: (typeof cropCovers)[number];
   coverMm: number;
@@ -109,7 +109,7 @@ export const stepsText = (steps: readonly CropStep[]): string =>
     .join(' > ');
 
 /** @example emergenceFrom('10:43 15:14 20:8') */
-export function emergenceFrom(text: string): EmergenceTable {
+export function emergenceFrom(text: string): Crop['emergence'] {
   const points = text
     .trim()
     .split(/\s+/)

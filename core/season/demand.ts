@@ -62,3 +62,18 @@ export function toBuy(
     (a.by ?? '9999') < (b.by ?? '9999') ? -1 : (a.by ?? '9999') > (b.by ?? '9999') ? 1 : 0,
   );
 }
+
+/** What stands in the shed of one thing; of seed all lots that are called after the crop. Null where nobody counted. */
+export function leftIn(
+  stock: readonly { kind: Demand['kind']; item: string; left: number | null }[],
+  kind: Demand['kind'],
+  item: string,
+): number | null {
+  const name = item.toLowerCase();
+  const those = stock.filter(
+    (one) =>
+      one.kind === kind && (kind === 'seed' ? one.item.toLowerCase().startsWith(name) : one.item === item),
+  );
+  const told = those.flatMap(({ left }) => (left === null ? [] : [left]));
+  return told.length > 0 ? told.reduce((sum, left) => sum + left, 0) : null;
+}

@@ -45,6 +45,8 @@ export interface SeasonSettings {
   soilC: number;
   /** On top of what fits the vessels: what falls beside. */
   spillPct: number;
+  /** Way of working whose mixes stand for steps that name none; null for the usual ones. */
+  school: string | null;
 }
 
 /** Of the bag, each year after the first: common practice, no source. */

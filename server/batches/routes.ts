@@ -10,6 +10,7 @@ import { Again, type Api } from '#server/http/serve';
 import { type LibraryStore } from '#server/library/store';
 import { type MeasureStore } from '#server/measures/store';
 import { type Windows } from '#server/nursery/windows';
+import { type SeasonStore } from '#server/season/store';
 import { type MixStore } from '#server/mixes/store';
 
 /** @throws Problem 404 */
@@ -27,11 +28,12 @@ export function batchRoutes(
   library: LibraryStore,
   windows: Windows,
   prices: () => (item: string) => number | null,
+  season: SeasonStore,
   now: () => Date,
 ): void {
   api.serve('batches', ({ query }) => batches.all(query));
   api.serve('keepBatch', ({ body }) => {
-    const { units, scoop, recipe, kit, school: by, ...given } = body;
+    const { units, scoop, recipe, kit, school: by, madeFor, ...given } = body;
     const known = batches.byKey(given.key);
     if (known) return new Again(known);
     if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
@@ -43,7 +45,9 @@ export function batchRoutes(
     const snapshot = snapshotBatch(recipe, judgedBy, { units, scoop, measure }, kit, way);
     const cost = costOf(snapshot, prices());
     const whole = { ...snapshot, ...(cost && { cost }) };
-    return batches.add({ ...given, snapshot: whole, createdAt: now().toISOString() });
+    return batches.addFor({ ...given, snapshot: whole, createdAt: now().toISOString() }, (id) =>
+      season.noteMade(id, madeFor),
+    );
   });
   api.serve('batch', ({ params }) => batchOf(batches, params.id));
   putAwayRoutes(api, 'batch', ['putAwayBatch', 'restoreBatch'], batches, now);

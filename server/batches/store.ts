@@ -37,7 +37,7 @@ export class BatchStore {
   private readonly away;
   private readonly setAway;
 
-  constructor(db: Db) {
+  constructor(private readonly db: Db) {
     this.lines = db.prepare<[string, number, number], BatchLine>(
       `SELECT id, name, made_on AS madeOn, created_at AS createdAt,
          snapshot_json ->> '$.recipe.stage' AS stage,
@@ -94,6 +94,17 @@ export class BatchStore {
   add(batch: Omit<Batch, 'id' | 'mixId' | 'mixName'>): Batch {
     const { lastInsertRowid } = this.insert.run({ ...batch, snapshot: JSON.stringify(batch.snapshot) });
     return this.one(Number(lastInsertRowid))!;
+  }
+
+  /** With whatever else has to be noted of it, or not at all. */
+  addFor(batch: Omit<Batch, 'id' | 'mixId' | 'mixName'>, note: (id: number) => void): Batch {
+    return this.db
+      .transaction(() => {
+        const made = this.add(batch);
+        note(made.id);
+        return made;
+      })
+      .immediate();
   }
 
   isAway(id: number): boolean {

@@ -36,6 +36,15 @@ export class Folder {
     this.put.run('windows', json);
   }
 
+  /** What the season hangs on, as JSON. */
+  get season(): string | undefined {
+    return this.get.get('season');
+  }
+
+  set season(json: string) {
+    this.put.run('season', json);
+  }
+
   /** How many steps of the demo it holds; null where it is nobody's demo. */
   get demoSteps(): number | null {
     const steps = this.get.get('demo');

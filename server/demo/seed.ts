@@ -15,6 +15,7 @@ import { Folder } from '#server/database/folder';
 import { type Db } from '#server/database/db';
 import { demoBatches, demoLots, demoMixes, demoRecords, demoShelf } from '#server/demo/nursery';
 import { demoAmounts, demoStock, demoTests } from '#server/demo/stock';
+import { demoSeason } from '#server/demo/season';
 import { LearnedStore } from '#server/library/learned';
 import { LibraryStore } from '#server/library/store';
 import { LotStore } from '#server/lots/store';
@@ -28,7 +29,13 @@ const keyOf = (kind: string, n: number): string =>
 const batchKey = (index: number): string => keyOf('8000', index);
 
 /** What the demo is made of, in the order in which it grew. A demo folder gets the steps that it has not had. */
-const steps: readonly ((db: Db, now: Date) => void)[] = [mixesAndBatches, shelf, lotsAndRecords, stock];
+const steps: readonly ((db: Db, now: Date) => void)[] = [
+  mixesAndBatches,
+  shelf,
+  lotsAndRecords,
+  stock,
+  season,
+];
 
 /**
  * Fills an empty data folder with the made-up nursery, and brings an older demo folder up to date. Any other folder
@@ -42,6 +49,10 @@ export function seedDemo(db: Db, now: Date): void {
     for (const step of steps.slice(done)) step(db, now);
     folder.demoSteps = steps.length;
   }).immediate();
+}
+
+function season(db: Db, now: Date): void {
+  demoSeason(db, now, (n) => keyOf('b000', n));
 }
 
 const isEmpty = (db: Db): boolean =>

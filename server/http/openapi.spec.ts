@@ -25,6 +25,10 @@ beforeAll(async () => {
     .send({ key: randomUUID(), name: 'Mix', recipe: starterMixes.germination })
     .expect(201);
   await request(app).post('/api/measures').send({ key: randomUUID(), name: 'Pail', litres: 5 }).expect(201);
+  await request(app)
+    .post('/api/plan/lines')
+    .send({ key: randomUUID(), crop: 'tomato', plants: 10 })
+    .expect(201);
   const { body } = await request(app).get('/api/openapi.json');
   expect(body.openapi).toBe('3.1.0');
   paths = body.paths;
@@ -36,6 +40,8 @@ const real = (path: string): string =>
     .replace('{instrument}', 'scale')
     .replace('{id}', '1')
     .replace('{material}', 'loam')
+    .replace('{week}', '2031-W10')
+    .replace('{crop}', 'tomato')
     .replace('{table}', 'lots');
 
 test('everything that it tells of is there', async () => {

@@ -40,8 +40,8 @@ function answerOf({ answer, status }: Endpoint): Record<string, object> {
   const content =
     answer === 'pdf'
       ? { 'application/pdf': { schema: { type: 'string', format: 'binary' } } }
-      : answer === 'events'
-        ? { 'text/event-stream': { schema: { type: 'string' } } }
+      : answer === 'events' || answer === 'calendar'
+        ? { [answer === 'events' ? 'text/event-stream' : 'text/calendar']: { schema: { type: 'string' } } }
         : { 'application/json': { schema: schemaOf(answer, 'output') } };
   return {
     [status]: { description: 'Done', content },

@@ -14,7 +14,8 @@ export function putAwayRoutes(
   [away, back]:
     | readonly ['putAwayMix', 'restoreMix']
     | readonly ['putAwayBatch', 'restoreBatch']
-    | readonly ['putAwayMeasure', 'restoreMeasure'],
+    | readonly ['putAwayMeasure', 'restoreMeasure']
+    | readonly ['putAwayLine', 'restoreLine'],
   store: PutsAway,
   now: () => Date,
 ): void {

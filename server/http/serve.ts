@@ -21,7 +21,13 @@ export class Again<A> {
 
 type Kind<K extends EndpointName> = (typeof endpoints)[K]['answer'];
 type Reply<K extends EndpointName> =
-  Kind<K> extends z.ZodType ? Answer<K> | Again<Answer<K>> : Kind<K> extends 'pdf' ? Buffer : void;
+  Kind<K> extends z.ZodType
+    ? Answer<K> | Again<Answer<K>>
+    : Kind<K> extends 'pdf'
+      ? Buffer
+      : Kind<K> extends 'calendar'
+        ? string
+        : void;
 type Handler<K extends EndpointName> = (asked: Asked<K>) => Reply<K> | Promise<Reply<K>>;
 
 /** Serves the endpoints of the contract: parses what comes in, sends what the handler gives back. */
@@ -49,6 +55,7 @@ export class Api {
       if (res.headersSent || res.destroyed) return;
       if (endpoint.answer === 'nothing') res.status(204).end();
       else if (endpoint.answer === 'pdf') res.type('application/pdf').send(reply);
+      else if (endpoint.answer === 'calendar') res.type('text/calendar; charset=utf-8').send(reply);
       else if (endpoint.answer !== 'events') this.send(res, endpoint, endpoint.answer, reply);
     });
   }

@@ -19,6 +19,15 @@ const slugOf = (name: string): string =>
     .replace(/^-+|-+$/g, '')
     .slice(0, 40) || 'mine';
 
+/** An id after a name that nothing of the table has yet. */
+export function freeId(db: Db, table: Table | 'crops', name: string): string {
+  const taken = db.prepare(`SELECT 1 FROM ${table} WHERE id = ?`).pluck();
+  const base = `own-${slugOf(name)}`;
+  let id = base;
+  for (let n = 2; taken.get(id); n++) id = `${base}-${n}`;
+  return id;
+}
+
 /** What the nursery added to the library. */
 export class OwnStore {
   private readonly insertMaterial;
@@ -68,7 +77,7 @@ export class OwnStore {
   addMaterial({ key, says, row }: NewMaterial, now: string): Sourced<MaterialRow> {
     return this.db
       .transaction(() => {
-        const made = { ...row, id: this.freeId('items', row.name) };
+        const made = { ...row, id: freeId(this.db, 'items', row.name) };
         materialFromRow(made);
         this.insertMaterial.run({ id: made.id, key, json: JSON.stringify(made), source: says, now });
         return { ...made, source: says };
@@ -87,7 +96,7 @@ export class OwnStore {
   addProduct({ key, says, row }: NewProduct): Sourced<Amendment> {
     return this.db
       .transaction(() => {
-        const made = { ...row, id: this.freeId('items', row.name) };
+        const made = { ...row, id: freeId(this.db, 'items', row.name) };
         this.insertProduct.run({ id: made.id, key, json: JSON.stringify(made), source: says });
         return { ...made, source: says };
       })
@@ -105,7 +114,7 @@ export class OwnStore {
     return this.db
       .transaction(() => {
         checkVessel(kind.vessel);
-        const made = { ...kind, id: this.freeId('vessels', kind.name) };
+        const made = { ...kind, id: freeId(this.db, 'vessels', kind.name) };
         this.insertVessel.run({ id: made.id, key, json: JSON.stringify(made), source: OWN });
         return { ...made, source: OWN };
       })
@@ -117,14 +126,6 @@ export class OwnStore {
     const made = { ...kind, id };
     const { changes } = this.updateVessel.run({ id, json: JSON.stringify(made), source: OWN });
     return changes === 1 ? { ...made, source: OWN } : null;
-  }
-
-  private freeId(table: Table, name: string): string {
-    const taken = this.db.prepare(`SELECT 1 FROM ${table} WHERE id = ?`).pluck();
-    const base = `own-${slugOf(name)}`;
-    let id = base;
-    for (let n = 2; taken.get(id); n++) id = `${base}-${n}`;
-    return id;
   }
 }
 

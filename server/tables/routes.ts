@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { readCsv, snake, writeCsv, type CsvRow } from '#contract/csv';
 import { type NewLot } from '#contract/lots';
 import { tableNames, type TableName, type Taken } from '#contract/tables';
+import { cropCsv, cropFields, cropOfRow, rowOfCrop } from '#contract/crop';
+import { lookUp } from '#core/recipe/library';
 import { stockUnits } from '#core/package/stock';
 import { OutOfRange } from '#core/units/check';
 import { type Db } from '#server/database/db';
@@ -10,12 +12,16 @@ import { type OwnStore } from '#server/library/own';
 import { type LibraryStore } from '#server/library/store';
 import { type LotStore } from '#server/lots/store';
 import { type Calendar } from '#server/nursery/calendar';
+import { type CropStore } from '#server/season/crops';
+import { type SeasonStore } from '#server/season/store';
 import * as rows from '#server/tables/rows';
 
 interface Parts {
   library: LibraryStore;
   own: OwnStore;
   lots: LotStore;
+  crops: CropStore;
+  season: SeasonStore;
   calendar: Calendar;
   now: () => Date;
 }
@@ -149,7 +155,68 @@ const tables: Record<TableName, Table> = {
     out: ({ lots }) => writeCsv(rows.lotFields, lots.all().map(rows.rowOfLot)),
     take: takeLots,
   },
+  crops: {
+    out: ({ crops }) =>
+      writeCsv(
+        cropFields,
+        crops.all().map(({ source, own: _, ...crop }) => ({ ...rowOfCrop(crop), source })),
+      ),
+    take: (csv, { crops, library }) => {
+      const { vessels } = library.library();
+      const cropOf = (row: CropRow) => {
+        const { id: _, ...crop } = cropOfRow(row);
+        crop.steps.forEach(({ vessel }) => lookUp(vessels, vessel, 'path'));
+        return crop;
+      };
+      return takeOwn(
+        readCsv(csv, cropCsv),
+        crops.all(),
+        (row, { source: _, own: __, ...one }) =>
+          alike(cropFields)(rowOfCrop({ ...cropOf(row), id: '' }), rowOfCrop(one)),
+        (row) => crops.add({ key: randomUUID(), says: FROM_TABLE, crop: cropOf(row) }),
+        (id, row) => crops.change(id, { says: FROM_TABLE, crop: cropOf(row) }),
+      );
+    },
+  },
+  season: {
+    out: ({ season }) => writeCsv(rows.seasonFields, season.lines().map(rows.rowOfLine)),
+    take: takeSeason,
+  },
 };
+
+type CropRow = Parameters<typeof cropOfRow>[0];
+
+/** Lines that are named by their number are changed; others are new, but for those that stand there word for word. */
+function takeSeason(csv: string, { library, crops, season, now }: Parts): Taken {
+  const read = readCsv(csv, rows.seasonCsv);
+  const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
+  const [known, { vessels }] = [crops.byId(), library.library()];
+  const there = season.lines();
+  for (const { line, row } of read) {
+    at(line, () => {
+      const crop = lookUp(known, row.crop, 'crop');
+      const made = rows.lineOfRow(row, crop.start);
+      made.steps?.forEach(({ vessel }) => lookUp(vessels, vessel, 'path'));
+      const same = alike(rows.seasonFields);
+      const written = rows.rowOfLine({ ...made, id: 0 });
+      const one = there.find(
+        (each) => each.id === row.id || (row.id === undefined && same(written, rows.rowOfLine(each))),
+      );
+      const name = made.name ? `${crop.name} “${made.name}”` : crop.name;
+      if (row.id !== undefined && !one)
+        throw new RangeError(`id: there is no line ${row.id}: leave it out for a new one`);
+      if (one && same(written, rows.rowOfLine(one))) taken.same++;
+      else if (one) {
+        season.change(one.id, made);
+        taken.changed.push(name);
+      } else {
+        season.add({ ...made, key: randomUUID() }, now().toISOString());
+        taken.added.push(name);
+      }
+    });
+  }
+  return taken;
+}
 
 function takeLots(csv: string, { library, lots, calendar, now }: Parts): Taken {
   const read = readCsv(csv, rows.lotCsv);

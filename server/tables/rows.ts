@@ -5,6 +5,9 @@ import { type Lot, newLotSchema } from '#contract/lots';
 import { materialRowSchema } from '#contract/material';
 import { type NewVessel } from '#contract/own';
 import { stockUnits } from '#core/package/stock';
+import { changedLineSchema } from '#contract/plan';
+import { type Crop, stepsFrom, stepsText } from '#core/season/crop';
+import { type SeasonLine } from '#core/season/line';
 import { limits } from '#core/units/limits';
 import { type VesselKind } from '#core/vessel/tray';
 
@@ -113,4 +116,56 @@ export const rowOfLot = ({ seed, ...lot }: Lot): Record<string, unknown> => ({
   unit: stockUnits[lot.kind],
   seedYear: seed?.year,
   germination: seed?.germination,
+});
+
+export const seasonFields = [
+  ...[
+    'id',
+    'crop',
+    'name',
+    'plants',
+    'plantOn',
+    'offsetDays',
+    'count',
+    'everyDays',
+    'sparePct',
+    'confidence',
+  ],
+  ...['germination', 'seedCame', 'seedOf', 'seedYear', 'path', 'shifts', 'note'],
+];
+const line = changedLineSchema.shape;
+export const seasonCsv = z.strictObject({
+  id: int([1, 1e9]).optional(),
+  ...{ crop: line.crop, plants: line.plants, plantOn: line.plantOn, offsetDays: line.offsetDays },
+  ...{ count: line.count, everyDays: line.everyDays, sparePct: line.sparePct, confidence: line.confidence },
+  ...{ germination: line.germination, seedYear: line.seedYear },
+  name: z.coerce.string().max(60).default(''),
+  seedCame: int([0, limits.seedTested[1]]).optional(),
+  seedOf: int(limits.seedTested).optional(),
+  path: text(400).optional(),
+  shifts: z.coerce.string().default(''),
+  note: z.coerce.string().max(2000).default(''),
+});
+export type SeasonCsv = z.output<typeof seasonCsv>;
+
+/** @throws RangeError for what does not go together, or cannot be read */
+export function lineOfRow(
+  { id: _, seedCame, seedOf, path, shifts, ...row }: SeasonCsv,
+  start: Crop['start'],
+) {
+  if ((seedCame === undefined) !== (seedOf === undefined))
+    throw new RangeError('seed_came and seed_of: both, or neither');
+  return changedLineSchema.parse({
+    ...row,
+    seedTest: seedCame === undefined ? null : { came: seedCame, of: seedOf },
+    steps: path === undefined ? null : stepsFrom(path, start),
+    shifts: shifts.split(/[ ;]+/).filter(Boolean).map(Number),
+  });
+}
+export const rowOfLine = ({ seedTest, steps, shifts, ...line }: SeasonLine): Record<string, unknown> => ({
+  ...line,
+  seedCame: seedTest?.came,
+  seedOf: seedTest?.of,
+  path: steps === null ? undefined : stepsText(steps),
+  shifts: shifts.join(' '),
 });

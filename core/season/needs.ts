@@ -1,0 +1,107 @@
+import { evaluateMix } from '#core/mix/evaluate';
+import { type Stage } from '#core/mix/stage';
+import { takesOf } from '#core/package/bill';
+import { type Library } from '#core/recipe/library';
+import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { school } from '#core/recipe/schools';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { type Demand } from '#core/season/demand';
+import { mixingDays, type MixingDay, type MixNeed, mixRestOf } from '#core/season/mixing';
+import { type Season, vesselsOfStep } from '#core/season/season';
+import { type DayForecast } from '#core/season/weather-risks';
+
+/** A mix that a step may name. */
+export interface KeptMix {
+  id: number;
+  name: string;
+  recipe: Recipe;
+}
+
+export interface NamedMix {
+  /** "mix-4" for a kept one, "stage-potting" for the way of working's own. */
+  key: string;
+  name: string;
+  recipe: Recipe;
+}
+
+const STAGE_MIX: Record<Stage, string> = {
+  germination: 'Seed mix',
+  rooting: 'Cutting mix',
+  seedling: 'Seedling mix',
+  potting: 'Potting mix',
+};
+
+/** The mix of a step: the kept one that it names, where there is such a one, else that of the way of working. */
+export function mixOf(
+  { stage, mix }: { stage: Stage; mix?: number | undefined },
+  kept: ReadonlyMap<number, KeptMix>,
+  way: string | null,
+): NamedMix {
+  const named = mix === undefined ? undefined : kept.get(mix);
+  if (named) return { key: `mix-${named.id}`, name: named.name, recipe: named.recipe };
+  const recipe = (way === null ? undefined : school(way)?.mixes[stage]) ?? starterMixes[stage];
+  return { key: `stage-${stage}`, name: STAGE_MIX[stage], recipe };
+}
+
+/** Whether a step of a sowing needs nothing any more: it is filled, or its mix is made. */
+export type IsMade = (line: number, sowing: number, step: number) => boolean;
+
+export interface SeasonNeeds {
+  mixes: ReadonlyMap<string, NamedMix>;
+  days: MixingDay[];
+  demands: Demand[];
+}
+
+/**
+ * What the season still takes from now on: mixing days, and materials, products, vessels and seed by the day.
+ * @param today what lies before it is left out
+ */
+export function needsOf(
+  { sowings }: Pick<Season, 'sowings'>,
+  kept: ReadonlyMap<number, KeptMix>,
+  way: string | null,
+  library: Library,
+  today: string,
+  made: IsMade,
+  forecast: readonly DayForecast[] = [],
+): SeasonNeeds {
+  const mixes = new Map<string, NamedMix>();
+  const keyOf = (step: Parameters<typeof mixOf>[0]): string => {
+    const mix = mixOf(step, kept, way);
+    if (!mixes.has(mix.key)) mixes.set(mix.key, mix);
+    return mix.key;
+  };
+  const needs: MixNeed[] = [];
+  const demands: Demand[] = [];
+  for (const { line, crop, sowing, steps } of sowings)
+    steps.forEach((one, i) => {
+      if (one.from < today) return;
+      const mix = keyOf(one.step);
+      if (one.mixL > 0 && !made(line.id, sowing, i))
+        needs.push({ mix, on: one.from, litres: one.mixL, line: line.id, sowing, step: i });
+      if (one.kind.vessel.shape !== 'block')
+        demands.push({
+          ...{ kind: 'vessel', item: one.kind.id, amount: vesselsOfStep(one), on: one.from },
+          // Trays come back; a single pot goes with its plant.
+          backOn: one.kind.perTray > 1 ? one.to : null,
+        });
+      const covering = { vermiculite: 'vermiculite-fine', sand: 'sand-sharp' } as const;
+      if (one.cover.with === 'vermiculite' || one.cover.with === 'sand')
+        demands.push({
+          ...{ kind: 'material', item: covering[one.cover.with], amount: one.cover.litres, on: one.from },
+        });
+      if (i === 0 && crop.start === 'sow')
+        demands.push({ kind: 'seed', item: crop.name, amount: one.cells * crop.perCell, on: one.from });
+    });
+  const rests = new Map([...mixes].map(([key, { recipe }]) => [key, mixRestOf(recipe, library)]));
+  const days = mixingDays(needs, (mix) => rests.get(mix)!, forecast);
+  for (const day of days) {
+    const { recipe } = mixes.get(day.mix)!;
+    for (const { item, perLitre } of takesOf(evaluateMix(mixInputOf(recipe, library))))
+      demands.push({
+        kind: library.amendments.has(item) ? 'product' : 'material',
+        ...{ item, amount: perLitre * day.litres, on: day.on < today ? today : day.on },
+      });
+  }
+  return { mixes, days, demands: demands.filter((one) => one.amount > 0) };
+}

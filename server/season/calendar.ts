@@ -1,0 +1,42 @@
+import ical, { ICalEventTransparency } from 'ical-generator';
+import { daysAfter } from '#core/units/day';
+import { fixed } from '#core/units/show';
+import { type Planner } from '#server/season/planner';
+
+/**
+ * The season as whole days, so that no zone moves them. Ids hang on the data folder and the task alone: a second import
+ * changes nothing, and what moved is moved.
+ * @param stamp moment of the file, ISO 8601: the same one gives the same file
+ */
+export function calendarOf(planner: Planner, folder: string, stamp: string): string {
+  const file = ical({
+    name: 'Welcome: the season',
+    prodId: { company: 'Welcome', product: 'Season', language: 'EN' },
+  });
+  const add = (id: string, on: string, until: string | null, summary: string, done: boolean): void => {
+    file.createEvent({
+      id: `${id}@${folder}.welcome`,
+      stamp,
+      start: on,
+      end: daysAfter(until ?? on, 1),
+      allDay: true,
+      summary: done ? `Done: ${summary}` : summary,
+      transparency: ICalEventTransparency.TRANSPARENT,
+    });
+  };
+  const season = planner.season();
+  for (const { sowing, task, done } of planner.tasks(season))
+    add(`${sowing.line.id}-${sowing.sowing}-${task.id}`, task.on, task.until, task.text, done !== null);
+  const { days, mixes } = planner.needs(season);
+  for (const day of days) {
+    const first = day.needs[0]!;
+    add(
+      `mix-${day.mix}-${first.line}-${first.sowing}-${first.step}`,
+      day.on,
+      null,
+      `Mix ${fixed(day.litres, 0)} L of ${mixes.get(day.mix)!.name}, no later than ${day.latest}: ${day.rest.why}`,
+      false,
+    );
+  }
+  return file.toString();
+}

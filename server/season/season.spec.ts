@@ -1,0 +1,208 @@
+import { randomUUID } from 'node:crypto';
+import { default as ICAL } from 'ical.js';
+import request from 'supertest';
+import { type Plan, type SeasonDue } from '#contract/plan';
+import { type SeasonLine } from '#core/season/line';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { newBatch, testApp } from '#testing/server';
+import { someSettings } from '#testing/season';
+
+/** Today is 4 March 2031. */
+const settings = { ...someSettings, frost: { early: '2031-04-20', usual: '2031-05-05', late: '2031-05-20' } };
+function nursery() {
+  const { app } = testApp();
+  const line = async (body: object): Promise<SeasonLine> =>
+    (
+      await request(app)
+        .post('/api/plan/lines')
+        .send({ key: randomUUID(), crop: 'tomato', plants: 100, ...body })
+        .expect(201)
+    ).body as SeasonLine;
+  const plan = async (): Promise<Plan> => (await request(app).get('/api/plan')).body as Plan;
+  const due = async (): Promise<SeasonDue[]> =>
+    (await request(app).get('/api/plan/tasks')).body as SeasonDue[];
+  const mark = (id: number, task: string, on: string | null, sowing = 1) =>
+    request(app).put(`/api/plan/lines/${id}/tasks`).send({ sowing, task, on });
+  return { app, line, plan, due, mark };
+}
+
+test('a line is kept once, changed, put away and brought back; settings stay', async () => {
+  const { app, line, plan } = nursery();
+  expect((await plan()).settings.frost.usual).toBe('2031-05-05');
+  await request(app).put('/api/plan/settings').send(settings).expect(200);
+  const key = randomUUID();
+  const made = await line({ key, name: 'Long Red' });
+  await request(app).post('/api/plan/lines').send({ key, crop: 'tomato', plants: 7 }).expect(200);
+  const { id, ...rest } = made;
+  await request(app)
+    .put(`/api/plan/lines/${id}`)
+    .send({ ...rest, plants: 120, shifts: [7] })
+    .expect(200);
+  expect((await plan()).lines).toEqual([{ ...made, plants: 120, shifts: [7] }]);
+  await request(app).delete(`/api/plan/lines/${id}`).expect(204);
+  expect((await plan()).lines).toEqual([]);
+  await request(app).post(`/api/plan/lines/${id}/restore`).send({}).expect(204);
+  expect((await plan()).lines).toHaveLength(1);
+});
+
+test.each<[string, object, string, RegExp]>([
+  ['no such crop', { crop: 'moonflower' }, 'crop', /one of tomato/],
+  ['a day that does not exist', { plantOn: '2031-02-30' }, 'plantOn', /a day/],
+  ['far off', { offsetDays: 4000 }, 'offsetDays', /from -366 to 366/],
+  ['no plants', { plants: 0 }, 'plants', /from 1 to 100000/],
+  [
+    'all of it lost',
+    { steps: [{ vessel: 'cell-72', stage: 'germination', weeks: 4, lossPct: 100 }] },
+    'steps.0.lossPct',
+    /from 0 to 99/,
+  ],
+  [
+    'no time',
+    { steps: [{ vessel: 'cell-72', stage: 'germination', weeks: 0, lossPct: 5 }] },
+    'steps.0.weeks',
+    /from 0.1 to 520/,
+  ],
+  [
+    'no such vessel',
+    { steps: [{ vessel: 'thimble', stage: 'germination', weeks: 4, lossPct: 5 }] },
+    'steps.0.vessel',
+    /one of/,
+  ],
+  ['more up than laid out', { seedTest: { came: 30, of: 20 } }, 'seedTest', /no more can come up/],
+])('%s is named with its range, and nothing is kept', async (_, change, path, says) => {
+  const { app, plan } = nursery();
+  const answer = await request(app)
+    .post('/api/plan/lines')
+    .send({ key: randomUUID(), crop: 'tomato', plants: 10, ...change });
+  expect(answer.status).toBe(400);
+  expect(answer.body.issues[0].path).toBe(path);
+  expect(JSON.stringify(answer.body)).toMatch(says);
+  expect((await plan()).lines).toEqual([]);
+});
+
+test('what is due, by the day; a press and it is done, and back again', async () => {
+  const { app, line, due, mark } = nursery();
+  await request(app).put('/api/plan/settings').send(settings).expect(200);
+  // Tomatoes begin seven weeks before 19 May less 77 days: on 3 March.
+  const { id } = await line({ plantOn: '2031-04-21' });
+  expect((await due()).map((d) => [d.task, d.on, d.state])).toEqual([
+    ['start', '2031-03-03', 'due'],
+    ['own-0', '2031-03-10', 'waiting'],
+    ['up', '2031-03-11', 'waiting'],
+  ]);
+  await mark(id, 'start', '2031-03-04').expect(204);
+  expect((await due()).map((d) => d.task)).toEqual(['own-0', 'up']);
+  await mark(id, 'start', null).expect(204);
+  expect((await due()).map((d) => d.task)).toContain('start');
+  expect((await mark(id, 'start', '2031-03-05')).status).toBe(400);
+  expect((await mark(99, 'start', '2031-03-04')).status).toBe(404);
+});
+
+test('a batch made for a step is no more to be mixed, and its materials are no more to be bought', async () => {
+  const { app, line, plan } = nursery();
+  const { id } = await line({ plantOn: '2031-05-19' });
+  const short = async (): Promise<{ kind: string; item: string; needed: number; by: string }[]> =>
+    (await request(app).get('/api/plan/short')).body;
+  const before = await short();
+  const perlite = starterMixes.potting.components.find((c) => c.material !== 'peat-medium')!.material;
+  expect(before.map((one) => one.item)).toEqual(
+    expect.arrayContaining(['Tomato', 'cell-72', 'pot-9', perlite]),
+  );
+  const made = (
+    await request(app)
+      .post('/api/batches')
+      .send({ ...newBatch(), madeFor: [0, 1].map((step) => ({ line: id, sowing: 1, step })) })
+      .expect(201)
+  ).body as { id: number };
+  expect((await plan()).made).toEqual([0, 1].map((step) => ({ batch: made.id, line: id, sowing: 1, step })));
+  const after = (await short()).map((one) => one.item);
+  expect(after).toEqual(expect.arrayContaining(['Tomato', 'cell-72', 'pot-9']));
+  expect(after).not.toContain(perlite);
+});
+
+test('the calendar: whole days in any zone, stable ids, and a second import changes nothing', async () => {
+  const { app, line, mark } = nursery();
+  await request(app).put('/api/plan/settings').send(settings).expect(200);
+  const { id } = await line({ plantOn: '2031-04-21', count: 2, everyDays: 14 });
+  const read = async () => {
+    const answer = await request(app).get('/api/plan/calendar.ics').expect(200);
+    expect(answer.headers['content-type']).toContain('text/calendar');
+    const file = new ICAL.Component(ICAL.parse(answer.text) as never);
+    return file.getAllSubcomponents('vevent').map((one) => {
+      const event = new ICAL.Event(one);
+      return {
+        uid: event.uid,
+        on: event.startDate.toString(),
+        whole: event.startDate.isDate,
+        days: event.duration.toSeconds() / 86_400,
+        says: event.summary,
+      };
+    });
+  };
+  const zone = process.env['TZ'];
+  const first = await read();
+  process.env['TZ'] = 'America/Los_Angeles';
+  const second = await read();
+  process.env['TZ'] = zone;
+  expect(second).toEqual(first);
+  expect(new Set(first.map((e) => e.uid)).size).toBe(first.length);
+  expect(first.every((e) => e.whole && e.days >= 1)).toBe(true);
+  const sown = first.find((e) => e.says.startsWith('Sow Tomato, sowing 1'))!;
+  expect([sown.on, sown.days]).toEqual(['2031-03-03', 1]);
+  expect(first.find((e) => e.says.startsWith('Harden Tomato, sowing 2'))!.days).toBe(8);
+  expect(first.some((e) => e.says.startsWith('Mix '))).toBe(true);
+  await mark(id, 'start', '2031-03-04');
+  const third = await read();
+  expect(third.map((e) => e.uid).sort()).toEqual(first.map((e) => e.uid).sort());
+  expect(third.find((e) => e.uid === sown.uid)!.says).toMatch(/^Done: Sow Tomato/);
+});
+
+test('crops go out and in as a table, and so does the season; what is wrong is named by line and column', async () => {
+  const { app, line, plan } = nursery();
+  await line({ name: 'Long Red', seedTest: { came: 40, of: 50 }, shifts: [0, 7], count: 2 });
+  const out = async (table: string): Promise<string> =>
+    ((await request(app).get(`/api/tables/${table}`)).body as { csv: string }).csv;
+  const take = (table: string, csv: string) => request(app).post(`/api/tables/${table}`).send({ csv });
+  for (const table of ['crops', 'season']) {
+    const csv = await out(table);
+    const again = await take(table, csv).expect(200);
+    expect(again.body).toMatchObject({ added: [], changed: [], same: csv.trim().split('\n').length - 1 });
+  }
+  const head =
+    'name,kind,start,path,light,cover,cover_mm,per_cell,spares,at_leaves,germination,plant_out_days,earlier_days,later_days,coldest_c,harden_days,depth,first_feed_days';
+  const tomatillo =
+    'Tomatillo,vegetable,sow,cell-72 5w 5%,either,vermiculite,6,1,thin,2,0.8,14,7,21,8,7,level,14';
+  await take('crops', `${head}\n${tomatillo}\n`).expect(200);
+  expect((await request(app).get('/api/crops')).body[0]).toMatchObject({ id: 'own-tomatillo', own: true });
+  const wrong = await take(
+    'crops',
+    `${head}\n${tomatillo.replace('5w 5%', '5w 105%').replace('Tomatillo', 'Other')}\n`,
+  );
+  expect([wrong.status, JSON.stringify(wrong.body)]).toEqual([
+    400,
+    expect.stringMatching(/line 2.*from 0 to 99/),
+  ]);
+  const unknown = await take('season', 'crop,plants\nown-tomatillo,50\nmoonflower,3\n');
+  expect([unknown.status, JSON.stringify(unknown.body)]).toEqual([
+    400,
+    expect.stringMatching(/line 3: crop/),
+  ]);
+  expect((await plan()).lines).toHaveLength(1);
+  await take('season', 'crop,plants\nown-tomatillo,50\n').expect(200);
+  expect((await plan()).lines.map((l) => l.crop)).toEqual(['tomato', 'own-tomatillo']);
+});
+
+test('a week for the wall and a label for a run are papers; a week that there is not is named', async () => {
+  const { app, line } = nursery();
+  const { id } = await line({ plantOn: '2031-04-21' });
+  for (const path of [
+    `/api/plan/weeks/2031-W10/sheet.pdf?units=us`,
+    `/api/plan/lines/${id}/labels.pdf?sowing=1`,
+  ]) {
+    const answer = await request(app).get(path).buffer(true).expect(200);
+    expect(answer.headers['content-type']).toBe('application/pdf');
+  }
+  expect((await request(app).get('/api/plan/weeks/2031-W60/sheet.pdf')).status).toBe(400);
+  const none = await request(app).get(`/api/plan/lines/${id}/labels.pdf?sowing=3`);
+  expect([none.status, none.body.issues[0].path]).toEqual([400, 'sowing']);
+});
