@@ -31,11 +31,11 @@ const EPS = 1e-9;
 
 /**
  * The fewest plant-days moved that bring every week under the line. Some sowing of the worst week must move, so the
- * search branches on which one and how; a branch that cannot beat the best so far is left. Exact unless `most` nodes
- * were not enough.
+ * search branches on which one and how; a branch that cannot beat the best so far is left.
  * @param benchM2 what there is
+ * @param most moves looked at before it stops with the best so far; it is exact unless they were not enough
  */
-export function fitBench(items: readonly FitItem[], benchM2: number, most = 60_000): Fit {
+export function fitBench(items: readonly FitItem[], benchM2: number, most = 2_000_000): Fit {
   const total = new Map<number, number>();
   const add = (loads: ReadonlyMap<number, number>, sign: number): void => {
     for (const [week, m2] of loads) total.set(week, (total.get(week) ?? 0) + sign * m2);
@@ -58,7 +58,7 @@ export function fitBench(items: readonly FitItem[], benchM2: number, most = 60_0
       for (const week of loads.keys()) touching.set(week, [...(touching.get(week) ?? []), i]);
   });
   let best: { plantDays: number; moves: [number, FitOption][] } | null = null;
-  let nodes = 0;
+  let looked = 0;
   let cost = 0;
 
   const worst = (): number | null => {
@@ -80,7 +80,7 @@ export function fitBench(items: readonly FitItem[], benchM2: number, most = 60_0
   };
 
   const look = (): void => {
-    if (nodes++ >= most) return;
+    if (looked++ >= most) return;
     const week = worst();
     if (week === null) {
       if (!best || cost < best.plantDays - EPS) best = { plantDays: cost, moves: [...taken] };
@@ -90,6 +90,7 @@ export function fitBench(items: readonly FitItem[], benchM2: number, most = 60_0
       if (taken.has(i)) return [];
       const { loads, options } = items[i]!;
       const now = loads.get(week)!;
+      looked += options.length;
       return options.flatMap((option) => {
         const relief = now - (option.loads.get(week) ?? 0);
         return relief > EPS && !barred[i]!.has(option)
@@ -101,7 +102,7 @@ export function fitBench(items: readonly FitItem[], benchM2: number, most = 60_0
     if (cost + atLeast(week, bestOfEach(reliefs)) >= (best?.plantDays ?? Infinity) - EPS) return;
     const ruledOut: [number, FitOption][] = [];
     for (const { i, option } of reliefs) {
-      if (nodes >= most) break;
+      if (looked >= most) break;
       add(items[i]!.loads, -1);
       add(option.loads, 1);
       taken.set(i, option);
@@ -119,7 +120,7 @@ export function fitBench(items: readonly FitItem[], benchM2: number, most = 60_0
   };
   look();
   const found = best as { plantDays: number; moves: [number, FitOption][] } | null;
-  const exact = nodes < most;
+  const exact = looked < most;
   if (!found) return { ...none, outcome: 'impossible', exact };
   const moves = found.moves
     .map(([i, option]) => ({ line: items[i]!.line, sowing: items[i]!.sowing, option }))

@@ -36,12 +36,20 @@ test('two weeks before the first use; what falls within a week is one batch; ano
   const days = mixingDays(
     [need('2027-04-20'), need('2027-04-01'), need('2027-04-06', 5), need('2027-04-02', 1, 'b')],
     () => lime,
+    '2027-01-01',
   );
   expect(days.map((d) => [d.mix, d.on, d.latest, d.litres])).toEqual([
     ['a', '2027-03-18', '2027-03-25', 15],
     ['b', '2027-03-19', '2027-03-26', 1],
     ['a', '2027-04-06', '2027-04-13', 10],
   ]);
+});
+
+test('what should have been mixed is mixed today, and said to be late', () => {
+  const [late] = mixingDays([need('2027-04-20')], () => lime, '2027-04-15');
+  expect(late).toMatchObject({ on: '2027-04-15', latest: '2027-04-13', late: true });
+  const [soon] = mixingDays([need('2027-04-20')], () => lime, '2027-04-10');
+  expect(soon).toMatchObject({ on: '2027-04-10', late: false });
 });
 
 test('no need is lost, none is made too late, and fewer days would not do', () => {
@@ -52,7 +60,7 @@ test('no need is lost, none is made too late, and fewer days would not do', () =
       (uses, least) => {
         const rest = { least, usual: least + 3, why: '' };
         const needs = uses.map((n) => need(dayOf(20_000 + n), 1));
-        const days = mixingDays(needs, () => rest);
+        const days = mixingDays(needs, () => rest, dayOf(19_000));
         expect(days.reduce((sum, d) => sum + d.litres, 0)).toBe(uses.length);
         for (const day of days)
           for (const one of day.needs) {
@@ -81,7 +89,7 @@ test('outdoors one mixes on the nearest dry and still day, never too late for th
   const first = dayNumber('2027-04-01');
   const uses = [need(dayOf(first + 16))];
   const at = (...forecast: ReturnType<typeof day>[]) => {
-    const [one] = mixingDays(uses, () => lime, forecast);
+    const [one] = mixingDays(uses, () => lime, '2027-01-01', forecast);
     return [dayNumber(one!.on) - first, one!.weather];
   };
   expect(at()).toEqual([2, null]);

@@ -56,6 +56,8 @@ export interface MixingDay {
   latest: string;
   litres: number;
   needs: MixNeed[];
+  /** Even the shortest rest is over before it can be mixed: it goes in unready, or the sowing waits. */
+  late: boolean;
   rest: MixRest;
   /** The day was moved to a dry and still one, or none was found. */
   weather: 'moved' | 'fair' | 'foul' | null;
@@ -73,11 +75,13 @@ const isFair = ({ rainMm, windKmh }: DayForecast): boolean =>
 /**
  * The fewest mixing days that serve every need: each mix may be made from a week before its better rest up to its
  * shortest one, and a day serves all whose time it lies in.
+ * @param today none is planned before it
  * @param forecast of the days to come; outdoors one mixes on a dry and still day
  */
 export function mixingDays(
   needs: readonly MixNeed[],
   restOf: (mix: string) => MixRest,
+  today: string,
   forecast: readonly DayForecast[] = [],
 ): MixingDay[] {
   const byMix = new Map<string, MixNeed[]>();
@@ -87,6 +91,7 @@ export function mixingDays(
     if (known) known.push(need);
     else byMix.set(need.mix, [need]);
   }
+  const now = dayNumber(today, 'today');
   const weather = new Map(forecast.map((one) => [dayNumber(one.day), one]));
   const days: MixingDay[] = [];
   for (const [mix, all] of byMix) {
@@ -106,10 +111,12 @@ export function mixingDays(
       while (j < waiting.length && waiting[j]!.from <= latest) j++;
       const group = waiting.slice(i, j);
       const earliest = group[group.length - 1]!.from;
-      const wanted = Math.max(earliest, Math.min(latest, group[0]!.use - rest.usual));
-      const { on, said } = fairDay(wanted, Math.max(earliest, wanted - JOIN_DAYS), latest, weather);
+      // What should have been mixed is mixed today.
+      const late = latest < now;
+      const wanted = Math.max(now, earliest, Math.min(latest, group[0]!.use - rest.usual));
+      const { on, said } = fairDay(wanted, Math.max(now, earliest, wanted - JOIN_DAYS), latest, weather);
       days.push({
-        ...{ mix, rest, weather: said, on: dayOf(on), latest: dayOf(latest) },
+        ...{ mix, rest, late, weather: said, on: dayOf(on), latest: dayOf(latest) },
         litres: group.reduce((sum, { need }) => sum + need.litres, 0),
         needs: group.map(({ need }) => need),
       });

@@ -94,13 +94,13 @@ export function needsOf(
         demands.push({ kind: 'seed', item: crop.name, amount: one.cells * crop.perCell, on: one.from });
     });
   const rests = new Map([...mixes].map(([key, { recipe }]) => [key, mixRestOf(recipe, library)]));
-  const days = mixingDays(needs, (mix) => rests.get(mix)!, forecast);
+  const days = mixingDays(needs, (mix) => rests.get(mix)!, today, forecast);
   for (const day of days) {
     const { recipe } = mixes.get(day.mix)!;
     for (const { item, perLitre } of takesOf(evaluateMix(mixInputOf(recipe, library))))
       demands.push({
         kind: library.amendments.has(item) ? 'product' : 'material',
-        ...{ item, amount: perLitre * day.litres, on: day.on < today ? today : day.on },
+        ...{ item, amount: perLitre * day.litres, on: day.on },
       });
   }
   return { mixes, days, demands: demands.filter((one) => one.amount > 0) };

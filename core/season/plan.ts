@@ -1,5 +1,5 @@
 import { smallestTrials } from '#core/stats/binomial';
-import { checkRange, checkWhole, OutOfRange } from '#core/units/check';
+import { checkRange, checkWhole } from '#core/units/check';
 import { dayNumber, dayOf, isoWeekOf, weekNumber } from '#core/season/days';
 import { limits } from '#core/units/limits';
 import { volumeL, type Vessel } from '#core/vessel/vessel';
@@ -160,13 +160,13 @@ export function planSeason(
       const steps: StepPlan[] = [];
       let to = plantOn;
       for (let i = amounts.length - 1; i >= 0; i--) {
-        const { days, ...rest } = amounts[i]!;
+        const { days, plants, cells, trays, litres, benchM2, tooLongWeeks } = amounts[i]!;
         const from = to - days;
-        steps.push({ from: dayOf(from), to: dayOf(to), ...rest });
-        at(weekNumber(from)).litres += rest.litres;
+        // Written out: spreading so many objects would cost more than all the counting.
+        steps.push({ from: dayOf(from), to: dayOf(to), plants, cells, trays, litres, benchM2, tooLongWeeks });
+        at(weekNumber(from)).litres += litres;
         if (days > 0)
-          for (let week = weekNumber(from); week <= weekNumber(to - 1); week++)
-            at(week).benchM2 += rest.benchM2;
+          for (let week = weekNumber(from); week <= weekNumber(to - 1); week++) at(week).benchM2 += benchM2;
         to = from;
       }
       sowings.push({ id: crop.id, sowing: k + 1, plantOn: dayOf(plantOn), steps: steps.reverse() });

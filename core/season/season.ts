@@ -102,27 +102,35 @@ export function seasonOf(
   const plan = planSeason(settings.frost.usual, planned, benchM2 ?? undefined);
   const byId = new Map(planned.map((one) => [one.id, one]));
   const spill = 1 + settings.spillPct / 100;
+  /** What is the same for all sowings of a line, reckoned once: a season has thousands of steps. */
+  const shared = new Map<string, Shared[]>();
   const sowings = plan.crops.map(({ id, sowing, plantOn, steps }): SeasonSowing => {
     const { line, crop, kinds, path, seed } = byId.get(id)!;
-    return {
-      ...{ line, crop, sowing, plantOn, seed },
-      steps: steps.map((one, i) => {
-        const kind = kinds[i]!;
-        const covered = i === 0 && crop.start === 'sow' && crop.cover !== 'none';
-        const coverL = covered
-          ? (one.trays * kind.perTray * topAreaMm2(kind.vessel) * crop.coverMm) / 1e6
-          : 0;
-        const own = crop.cover === 'mix' ? coverL : 0;
-        const filled = kind.ownMix ? 0 : one.litres;
-        return {
-          ...one,
-          ...{ step: path[i]!, kind, mixL: (filled + own) * spill },
-          cover: { with: crop.cover, litres: coverL },
-        };
-      }),
-    };
+    let same = shared.get(id);
+    if (!same) {
+      same = steps.map((one, i) => sharedOf(one, path[i]!, kinds[i]!, i === 0 ? crop : null, spill));
+      shared.set(id, same);
+    }
+    // Written out: spreading so many objects would cost more than all the counting.
+    const whole = steps.map((one, i): SeasonStep => {
+      const { step, kind, mixL, cover } = same[i]!;
+      const { from, to, plants, cells, trays, litres, benchM2, tooLongWeeks } = one;
+      return { from, to, plants, cells, trays, litres, benchM2, tooLongWeeks, step, kind, mixL, cover };
+    });
+    return { line, crop, sowing, plantOn, seed, steps: whole };
   });
   return { sowings, weeks: plan.weeks, benchM2, missing };
+}
+
+type Shared = Pick<SeasonStep, 'step' | 'kind' | 'mixL' | 'cover'>;
+
+/** @param sown the crop, for its first step; null for the others */
+function sharedOf(one: StepPlan, step: CropStep, kind: VesselKind, sown: Crop | null, spill: number): Shared {
+  const coverMm = sown?.start === 'sow' && sown.cover !== 'none' ? sown.coverMm : 0;
+  const coverL = (one.trays * kind.perTray * topAreaMm2(kind.vessel) * coverMm) / 1e6;
+  const filled = kind.ownMix ? 0 : one.litres;
+  const own = sown?.cover === 'mix' ? coverL : 0;
+  return { step, kind, mixL: (filled + own) * spill, cover: { with: sown?.cover ?? 'none', litres: coverL } };
 }
 
 /** Single vessels of a step, whole trays. */

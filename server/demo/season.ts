@@ -3,6 +3,7 @@ import { seasonOf } from '#core/season/season';
 import { tasksOf } from '#core/season/tasks';
 import { dayIn, daysAfter } from '#core/units/day';
 import { type Db } from '#server/database/db';
+import { BatchStore } from '#server/batches/store';
 import { Folder } from '#server/database/folder';
 import { LibraryStore } from '#server/library/store';
 import { MixStore } from '#server/mixes/store';
@@ -81,6 +82,15 @@ export function demoSeason(db: Db, now: Date, key: (n: number) => string): void 
       { name: 'Cold house', m2: Math.round(10 * m2 - 4 * m2) / 10, heated: false, lights: false },
     ],
   });
+  // Mixes that had to stand by now were made, in batches that the nursery has.
+  const batches = new BatchStore(db).all({ away: 'no', from: 0 });
+  const standing = daysAfter(today, 21);
+  for (const { line, sowing, steps } of season.sowings)
+    steps.forEach(({ from }, step) => {
+      const batch = batches[(line.id + step) % Math.max(1, batches.length)];
+      if (batch && from >= today && from < standing)
+        store.noteMade(batch.id, [{ line: line.id, sowing, step }]);
+    });
   const forgotten = daysAfter(today, -2);
   for (const sowing of season.sowings)
     for (const { id, on } of tasksOf(sowing, settings))

@@ -23,6 +23,19 @@ export const routes: Routes = [
   },
   place('today', 'Today', () => import('./today/today-page').then((m) => m.TodayPage)),
   {
+    path: 'season',
+    title: 'Season',
+    loadComponent: () => import('./season/season-place').then((m) => m.SeasonPlace),
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'plan' },
+      place('plan', 'Season', () => import('./season/plan-page').then((m) => m.PlanPage)),
+      place('line/:id', 'A crop of the season', () => import('./season/line-page').then((m) => m.LinePage)),
+      place('crops', 'Crops', () => import('./season/crop-list').then((m) => m.CropList)),
+      place('buy', 'What to buy', () => import('./season/buy-page').then((m) => m.BuyPage)),
+      place('room', 'Frost and benches', () => import('./season/room-page').then((m) => m.RoomPage)),
+    ],
+  },
+  {
     path: 'shelf',
     title: 'Shelf',
     loadComponent: () => import('./shelf/shelf-place').then((m) => m.ShelfPlace),

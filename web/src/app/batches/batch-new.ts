@@ -3,6 +3,8 @@ import { Router, RouterLink } from '@angular/router';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch, type BatchSnapshot } from '#core/batch/snapshot';
 import { BatchesService } from '../data/batches';
+import { MadeForChoice } from '../data/made-for';
+import { SeasonService } from '../data/season';
 import { NurseryService } from '../data/nursery';
 import { Notices } from '../data/notices';
 import { SchoolChoice } from '../data/school-choice';
@@ -37,6 +39,8 @@ export class BatchNew {
   private readonly units = inject(Units);
   private readonly nursery = inject(NurseryService);
   private readonly kit = inject(KitChoice).kit;
+  private readonly madeFor = inject(MadeForChoice);
+  private readonly season = inject(SeasonService);
   /** One key for this card: pressing Keep again after a lost answer keeps one batch. */
   private readonly key = uuid();
 
@@ -88,9 +92,12 @@ export class BatchNew {
         scoop: this.scoop.id(),
         school: this.school().id,
         kit: this.kit(),
+        madeFor: this.madeFor.of(this.store.recipe())?.steps ?? [],
       })
       .subscribe({
         next: (batch) => {
+          this.madeFor.forget();
+          this.season.plan.refresh();
           this.notices.say(`Batch ${batch.id} is kept.`);
           void this.router.navigate(['/batches', batch.id], { replaceUrl: true });
         },
@@ -103,6 +110,8 @@ export class BatchNew {
 
   private proposedName(): string {
     const opened = this.store.opened();
+    const sent = this.madeFor.of(this.store.recipe());
+    if (sent) return sent.name;
     return opened?.name ?? `${stageNames[this.store.recipe().stage].name}, ${this.store.kind().name}`;
   }
 }

@@ -7,7 +7,7 @@ import { type Lot, LotsService, type StockLine } from '../data/lots';
 import { NurseryService } from '../data/nursery';
 import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
-import { TableFiles } from './table-files';
+import { TableFiles } from '../ui/table-files';
 import { BinFill } from '../ui/pictures/bin-fill';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';

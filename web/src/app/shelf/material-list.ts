@@ -5,7 +5,7 @@ import { LibraryService } from '../data/library';
 import { ShelfService } from '../data/shelf';
 import { shortName } from '../ui/words/words';
 import { RouterLink } from '@angular/router';
-import { TableFiles } from './table-files';
+import { TableFiles } from '../ui/table-files';
 import { OwnWays } from './own-ways';
 import { FetchState } from '../ui/fetch-state';
 

@@ -8,7 +8,7 @@ import { LibraryService } from '../data/library';
 import { Units } from '../data/units';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
-import { TableFiles } from './table-files';
+import { TableFiles } from '../ui/table-files';
 import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';

@@ -7,7 +7,7 @@ import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { attempt } from '../ui/fields/attempt';
 import { FetchState } from '../ui/fetch-state';
-import { TableFiles } from './table-files';
+import { TableFiles } from '../ui/table-files';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';

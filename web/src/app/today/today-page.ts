@@ -7,6 +7,9 @@ import { fixed } from '#core/units/show';
 import { InstrumentsService } from '../data/instruments';
 import { FetchState } from '../ui/fetch-state';
 import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
+import { NurseryService } from '../data/nursery';
+import { type SeasonDue, SeasonService } from '../data/season';
 import { LotsService } from '../data/lots';
 import { Units } from '../data/units';
 import { stockAmount } from '../ui/words/stock-amount';
@@ -14,6 +17,12 @@ import { shortName } from '../ui/words/words';
 import { TodayService, type DueStep } from '../data/today';
 
 const SHORT_DAYS = 14;
+const MISSING_TOLD = 5;
+
+/** A step of a batch or a task of the season. */
+type Line = { state: DueStep['state']; on: string } & (
+  { step: DueStep; task?: undefined } | { task: SeasonDue; step?: undefined }
+);
 
 /** What is due: steps and re-tests of the batches, mixes that rest or cool, and tonight's risk. */
 @Component({
@@ -29,6 +38,10 @@ export class TodayPage {
   private readonly lots = inject(LotsService);
   private readonly library = inject(LibraryService).library;
   private readonly units = inject(Units);
+  private readonly season = inject(SeasonService);
+  private readonly nursery = inject(NurseryService);
+  private readonly notices = inject(Notices);
+  private readonly shortSeason = this.season.short();
   protected readonly forecast = inject(InstrumentsService).weather();
   protected readonly risks = computed(() => weatherRisks(this.forecast.value() ?? []));
   protected readonly week = computed(() =>
@@ -40,8 +53,16 @@ export class TodayPage {
       rain: d.rainMm.toFixed(0),
     })),
   );
-  protected readonly late = computed(() => (this.due.value() ?? []).filter((d) => d.state === 'due'));
-  protected readonly soon = computed(() => (this.due.value() ?? []).filter((d) => d.state === 'waiting'));
+  private readonly tasks = this.season.due();
+  /** Of the season and of the batches together, in the order of the days. */
+  private readonly all = computed(() =>
+    [
+      ...(this.due.value() ?? []).map((step): Line => ({ step, state: step.state, on: step.on ?? '' })),
+      ...(this.tasks.value() ?? []).map((task): Line => ({ task, state: task.state, on: task.on })),
+    ].sort((a, b) => a.on.localeCompare(b.on)),
+  );
+  protected readonly late = computed(() => this.all().filter((d) => d.state === 'due'));
+  protected readonly soon = computed(() => this.all().filter((d) => d.state === 'waiting'));
   protected readonly open = computed(() => (this.due.value() ?? []).filter((d) => d.state === 'open'));
 
   /** What will not last two weeks at the pace of the last eight. */
@@ -59,7 +80,38 @@ export class TodayPage {
     });
   });
 
-  protected day(step: DueStep): string {
-    return step.on ? format(parseISO(step.on), 'd MMMM') : '';
+  /** What the season takes that will not be there. */
+  protected readonly missing = computed(() => {
+    const library = this.library();
+    return (this.shortSeason.value() ?? []).slice(0, MISSING_TOLD).map(({ kind, item, short, by }) => {
+      const found =
+        kind === 'vessel'
+          ? library?.vessels.get(item)
+          : (library?.materials.get(item) ?? library?.amendments.get(item));
+      const name = kind === 'seed' ? `Seed of ${item}` : found ? shortName(found.name) : item;
+      const amount = stockAmount(kind, Math.ceil(100 * short) / 100, this.units.system());
+      return { key: `${kind} ${item}`, name, says: `${amount} short by ${this.day(by ?? '')}` };
+    });
+  });
+
+  protected day(on: string): string {
+    return on ? format(parseISO(on), 'd MMMM') : '';
+  }
+
+  protected since(on: string): string {
+    return on === this.nursery.today() ? 'today' : `due since ${this.day(on)}`;
+  }
+
+  /** Done with one press, and back with another. */
+  protected done({ line, sowing, task, text }: SeasonDue): void {
+    this.season.mark(line, sowing, task, this.nursery.today()).subscribe({
+      next: () => {
+        this.tasks.refresh();
+        this.notices.say(`Done: ${text.split(/[:;]/)[0]}.`, () =>
+          this.season.mark(line, sowing, task, null).subscribe(() => this.tasks.refresh()),
+        );
+      },
+      error: (error: Error) => this.notices.say(`Not noted: ${error.message}`),
+    });
   }
 }

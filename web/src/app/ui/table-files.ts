@@ -3,6 +3,7 @@ import { type TableName, type Taken } from '#contract/tables';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { Notices } from '../data/notices';
+import { SeasonService } from '../data/season';
 
 /** A table out as a file, and in again: first what would come of it, then all of it or nothing. */
 @Component({
@@ -49,6 +50,7 @@ export class TableFiles {
   readonly table = input.required<TableName>();
   private readonly library = inject(LibraryService);
   private readonly lots = inject(LotsService);
+  private readonly season = inject(SeasonService);
   private readonly notices = inject(Notices);
   private csv = '';
   protected readonly seen = signal<Taken | null>(null);
@@ -83,6 +85,8 @@ export class TableFiles {
       this.notices.say(`${taken.added.length} added, ${taken.changed.length} changed.`);
       this.lots.all.refresh();
       this.lots.stock.refresh();
+      this.season.crops.refresh();
+      this.season.plan.refresh();
     });
   }
 

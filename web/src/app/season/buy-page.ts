@@ -1,0 +1,125 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { format, parseISO } from 'date-fns';
+import { dayNumber, isoWeekOf, weekNumber } from '#core/season/days';
+import { type ToBuy } from '#core/season/demand';
+import { LibraryService } from '../data/library';
+import { SeasonService } from '../data/season';
+import { Units } from '../data/units';
+import { FetchState } from '../ui/fetch-state';
+import { SaidPipe } from '../ui/words/said';
+import { stockAmount } from '../ui/words/stock-amount';
+import { shortName } from '../ui/words/words';
+import { SeasonView } from './season-view';
+
+/** What the season takes against what is in the shed: what must be there by when, soonest first. */
+@Component({
+  selector: 'app-buy-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <app-fetch-state [of]="service.plan" what="the season" />
+    <p class="lead">
+      All that the sowings, pot-ups and mixing days from today on take, against what is left in the shed.
+      Trays are counted as they come back.
+    </p>
+    @for (week of weeks(); track week.name) {
+      <section [attr.aria-label]="week.name">
+        <h2>{{ week.name }}</h2>
+        <ul class="plain">
+          @for (row of week.rows; track row.kind + row.item) {
+            <li>
+              <b>{{ row.name | said }}</b>
+              <span>
+                {{ row.short }} to buy
+                <span class="term">by {{ row.by }}; {{ row.needed }} needed, {{ row.left }}</span>
+              </span>
+            </li>
+          }
+        </ul>
+      </section>
+    } @empty {
+      @if (view.toBuy()) {
+        <p>Nothing is missing for what is planned.</p>
+      }
+    }
+    @if (enough(); as rows) {
+      @if (rows.length > 0) {
+        <details>
+          <summary>What lasts ({{ rows.length }})</summary>
+          <ul class="plain">
+            @for (row of rows; track row.kind + row.item) {
+              <li>
+                <b>{{ row.name | said }}</b>
+                <span>{{ row.needed }} needed, {{ row.left }}</span>
+              </li>
+            }
+          </ul>
+        </details>
+      }
+    }
+    <p><a routerLink="/shelf/lots">Lots and stock: enter what is there</a></p>
+  `,
+  styles: `
+    li {
+      display: grid;
+      grid-template-columns: minmax(0, 320px) minmax(0, 1fr);
+      gap: 4px 16px;
+      padding: 6px 0;
+      border-bottom: 1px solid var(--hairline);
+    }
+    a {
+      display: inline-flex;
+      align-items: center;
+      min-height: 44px;
+      color: var(--ink);
+    }
+    @media (max-width: 600px) {
+      li {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+  imports: [FetchState, RouterLink, SaidPipe],
+})
+export class BuyPage {
+  protected readonly service = inject(SeasonService);
+  protected readonly view = inject(SeasonView);
+  private readonly library = inject(LibraryService).library;
+  private readonly units = inject(Units);
+
+  protected readonly weeks = computed(() => {
+    const weeks = new Map<string, ReturnType<BuyPage['row']>[]>();
+    for (const one of this.view.toBuy() ?? []) {
+      if (one.by === null) continue;
+      const name = `Week ${isoWeekOf(weekNumber(dayNumber(one.by)))
+        .replace('-W', ', ')
+        .split(', ')
+        .reverse()
+        .join(' of ')}`;
+      weeks.set(name, [...(weeks.get(name) ?? []), this.row(one)]);
+    }
+    return [...weeks].map(([name, rows]) => ({ name, rows }));
+  });
+  protected readonly enough = computed(() =>
+    (this.view.toBuy() ?? []).filter((one) => one.by === null).map((one) => this.row(one)),
+  );
+
+  private row({ kind, item, needed, left, short, by }: ToBuy) {
+    const library = this.library();
+    const perTray = kind === 'vessel' ? (library?.vessels.get(item)?.perTray ?? 1) : 1;
+    const amount = (of: number): string =>
+      perTray > 1
+        ? `${Math.ceil(of / perTray)} (${Math.ceil(of)} cells)`
+        : stockAmount(kind, Math.ceil(of * 100) / 100, this.units.system());
+    const found =
+      kind === 'vessel'
+        ? library?.vessels.get(item)
+        : (library?.materials.get(item) ?? library?.amendments.get(item));
+    return {
+      ...{ kind, item, needed: amount(needed), short: amount(short) },
+      name: kind === 'seed' ? `Seed of ${item}` : found ? shortName(found.name) : item,
+      left: left === null ? 'not counted' : `${amount(Math.max(0, left))} there`,
+      by: by === null ? '' : format(parseISO(by), 'EEE d MMM y'),
+    };
+  }
+}

@@ -1,0 +1,166 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { type Crop, emergenceFrom, emergenceText, tasksFrom, tasksText } from '#core/season/crop';
+import { Notices } from '../data/notices';
+import { SeasonService, type SourcedCrop } from '../data/season';
+import { FetchState } from '../ui/fetch-state';
+import { attempt } from '../ui/fields/attempt';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
+import { TextField } from '../ui/fields/text-field';
+import { TickField } from '../ui/fields/tick-field';
+import { TableFiles } from '../ui/table-files';
+import { SaidPipe } from '../ui/words/said';
+import { StepsForm } from './steps-form';
+
+type Figure =
+  | ('coverMm' | 'perCell' | 'atLeaves' | 'germination' | 'plantOutDays' | 'earlierDays')
+  | ('laterDays' | 'coldestC' | 'hardenDays' | 'firstFeedDays');
+const figures: Asked<Figure>[] = [
+  { name: 'perCell', label: 'Seeds or cuttings to a cell', within: 'seedsPerCell', whole: true },
+  { name: 'germination', label: 'Comes up or roots, share', within: 'germination' },
+  { name: 'coverMm', label: 'Covered', unit: 'mm', within: 'coverMm' },
+  { name: 'atLeaves', label: 'Thinned or pricked out at true leaves', within: 'leaves', whole: true },
+  {
+    name: 'plantOutDays',
+    label: 'Planted, days after the last frost',
+    within: 'plantOutDays',
+    whole: true,
+  },
+  { name: 'earlierDays', label: 'May be earlier by days', within: 'moveDays', whole: true },
+  { name: 'laterDays', label: 'May be later by days', within: 'moveDays', whole: true },
+  { name: 'coldestC', label: 'Coldest night it bears', unit: '°C', within: 'nightC' },
+  { name: 'hardenDays', label: 'Hardened off, days', within: 'moveDays', whole: true },
+  { name: 'firstFeedDays', label: 'First feed, days after coming up', within: 'moveDays', whole: true },
+];
+const named = <T extends string>(names: Record<T, string>): { id: T; name: string }[] =>
+  (Object.keys(names) as T[]).map((id) => ({ id, name: names[id] }));
+const kinds = named({ vegetable: 'Vegetable', herb: 'Herb', flower: 'Flower', woody: 'Woody or tender' });
+const starts = named({ sow: 'sown', stick: 'from cuttings', divide: 'divided' });
+const lights = named({ light: 'light', dark: 'dark', either: 'either' });
+const covers = named({ none: 'nothing', vermiculite: 'fine vermiculite', mix: 'sieved mix', sand: 'sand' });
+const spares = named({ thin: 'thinned to one', prick: 'pricked out', keep: 'all kept where they stand' });
+const depths = named({ level: 'at its old level', deep: 'deep, to the first true leaf' });
+
+/** Crops: what the library has, and one's own, each like another but for what is told. */
+@Component({
+  selector: 'app-crop-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './crop-list.html',
+  styles: `
+    .found {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+      gap: 0 32px;
+    }
+    .found li {
+      display: flex;
+      justify-content: space-between;
+      align-items: center;
+      gap: 12px;
+      padding: 8px 0;
+      border-bottom: 1px solid var(--hairline);
+    }
+    .form {
+      margin-bottom: 18px;
+      padding-bottom: 12px;
+      border-bottom: 1px solid var(--ink);
+    }
+    .press {
+      flex: none;
+    }
+    h3 {
+      margin: 14px 0 6px;
+      font-size: var(--text);
+    }
+    @media (max-width: 600px) {
+      .found {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+  imports: [ChoiceField, FetchState, NumberList, SaidPipe, StepsForm, TableFiles, TextField, TickField],
+})
+export class CropList {
+  protected readonly service = inject(SeasonService);
+  private readonly notices = inject(Notices);
+  protected readonly figures = figures;
+  protected readonly choices = { kinds, starts, lights, covers, spares, depths };
+  protected readonly sought = signal('');
+  protected readonly draft = signal<Crop | null>(null);
+  protected readonly like = signal<SourcedCrop | null>(null);
+  protected readonly emergence = signal('');
+  protected readonly tasks = signal('');
+  protected readonly problem = signal('');
+
+  protected readonly found = computed(() => {
+    const words = this.sought().trim().toLowerCase();
+    return (this.service.crops.value() ?? []).filter(({ name }) => name.toLowerCase().includes(words));
+  });
+  protected readonly emergenceProblem = computed(() => {
+    const read = attempt(() => ({ it: emergenceFrom(this.emergence()) }));
+    return 'why' in read ? read.why : '';
+  });
+  protected readonly tasksProblem = computed(() => {
+    const read = attempt(() => ({ it: tasksFrom(this.tasks()) }));
+    return 'why' in read ? read.why : '';
+  });
+  protected readonly changing = computed(() => this.like()?.own === true && this.draft()?.id !== '');
+  protected readonly ready = computed(
+    () => !!this.draft()?.name.trim() && !this.emergenceProblem() && !this.tasksProblem(),
+  );
+
+  protected says({ steps, start, plantOutDays }: Crop): string {
+    const weeks = steps.reduce((sum, step) => sum + step.weeks, 0);
+    const when =
+      plantOutDays === 0
+        ? 'out at the last frost'
+        : `out ${Math.abs(plantOutDays)} days ${plantOutDays > 0 ? 'after' : 'before'} the last frost`;
+    const begun = { sow: 'sown', stick: 'stuck', divide: 'divided' }[start];
+    return `${begun}, ${weeks} weeks in ${steps.length === 1 ? 'one vessel' : `${steps.length} vessels`}, ${when}`;
+  }
+
+  protected take(one: SourcedCrop, change: boolean): void {
+    const { source: _, own: __, ...crop } = one;
+    this.like.set(one);
+    this.draft.set({ ...crop, ...(!change && { id: '', name: `${crop.name}, ours` }) });
+    this.emergence.set(emergenceText(crop.emergence));
+    this.tasks.set(tasksText(crop.tasks));
+    this.problem.set('');
+    scrollTo({ top: 0 });
+  }
+
+  protected patch(change: Partial<Crop>): void {
+    this.draft.update((now) => (now ? { ...now, ...change } : now));
+  }
+
+  protected pick<K extends 'kind' | 'start' | 'light' | 'cover' | 'spares' | 'depth'>(
+    key: K,
+    id: string | null,
+  ): void {
+    if (id) this.patch({ [key]: id as Crop[K] });
+  }
+
+  protected typed([name, value]: [Figure, number | undefined]): void {
+    if (value !== undefined) this.patch({ [name]: value });
+  }
+
+  protected keep(): void {
+    const [draft, like] = [this.draft(), this.like()];
+    if (!draft || !like) return;
+    const { id, ...crop } = draft;
+    const made = {
+      ...crop,
+      name: crop.name.trim(),
+      emergence: emergenceFrom(this.emergence()),
+      tasks: tasksFrom(this.tasks()),
+    };
+    const says = id === '' ? `yours, like ${like.name}` : like.source;
+    this.service.keepCrop(id === '' ? null : id, says, made).subscribe({
+      next: () => {
+        this.draft.set(null);
+        this.notices.say(`${made.name} stands among your crops.`);
+      },
+      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+    });
+  }
+}

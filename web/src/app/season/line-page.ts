@@ -1,0 +1,295 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { format, isValid, parseISO } from 'date-fns';
+import { addressOf } from '#contract/routes';
+import { type CropStep } from '#core/season/crop';
+import { forward } from '#core/season/forward';
+import { frostChance } from '#core/season/frost';
+import { mixOf } from '#core/season/needs';
+import { seasonOf, type SeasonSowing } from '#core/season/season';
+import { seasonSays } from '#core/season/season-says';
+import { tasksOf, vesselsSaid } from '#core/season/tasks';
+import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
+import { type SeasonLine, SeasonService } from '../data/season';
+import { Units } from '../data/units';
+import { FetchState } from '../ui/fetch-state';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { type Asked, NumberList } from '../ui/fields/number-list';
+import { Segments } from '../ui/fields/segments';
+import { TextField } from '../ui/fields/text-field';
+import { SaidPipe } from '../ui/words/said';
+import { stockAmount } from '../ui/words/stock-amount';
+import { lineGiven, newLine } from './line-draft';
+import { SeasonView } from './season-view';
+import { StepsForm } from './steps-form';
+
+type Figure =
+  | ('plants' | 'count' | 'everyDays' | 'sparePct' | 'offsetDays' | 'seedYear')
+  | ('germinationPct' | 'confidencePct' | 'came' | 'of');
+const wanted: Asked<Figure>[] = [
+  { name: 'plants', label: 'Plants wanted, each time', within: 'wantedPlants', whole: true },
+  { name: 'sparePct', label: 'To spare, %', within: 'sparePct' },
+  { name: 'count', label: 'Sown how many times', within: 'sowings', whole: true },
+];
+const every: Asked<Figure> = { name: 'everyDays', label: 'Days between', within: 'everyDays', whole: true };
+const offset: Asked<Figure> = {
+  name: 'offsetDays',
+  label: 'Days after the last frost (before it below 0)',
+  within: 'plantOutDays',
+  whole: true,
+};
+const seed: Asked<Figure>[] = [
+  { name: 'germinationPct', label: 'Comes up by the bag, %', within: [1, 100] },
+  { name: 'seedYear', label: 'Year of the seed', within: [1900, 2200], whole: true },
+  { name: 'of', label: 'Your test: seeds laid out', within: 'seedTested', whole: true },
+  { name: 'came', label: 'Your test: came up', within: [0, 10_000], whole: true },
+  { name: 'confidencePct', label: 'Sure of the stand, %', within: [50, 99.99] },
+];
+
+/** One crop of the season: what is wanted by when, and at once what that takes and when it begins. */
+@Component({
+  selector: 'app-line-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './line-page.html',
+  styleUrl: './line-page.scss',
+  imports: [ChoiceField, FetchState, NumberList, RouterLink, SaidPipe, Segments, StepsForm, TextField],
+})
+export class LinePage {
+  /** From the address; "new" for one that is not there yet. */
+  readonly id = input.required<string>();
+  protected readonly service = inject(SeasonService);
+  protected readonly view = inject(SeasonView);
+  private readonly library = inject(LibraryService).library;
+  private readonly units = inject(Units);
+  private readonly notices = inject(Notices);
+  private readonly router = inject(Router);
+  protected readonly problem = signal('');
+  protected readonly busy = signal(false);
+  protected readonly draft = signal<SeasonLine>(newLine('tomato'));
+  /** Of an own test only both numbers together are one. */
+  private readonly tested = signal<{ came?: number | undefined; of?: number | undefined }>({});
+  private readonly hangs = signal<'frost' | 'day'>('frost');
+
+  protected readonly by = computed(() => this.hangs());
+  protected readonly ways: { id: 'frost' | 'day'; name: string }[] = [
+    { id: 'frost', name: 'From the last frost' },
+    { id: 'day', name: 'On a day' },
+  ];
+  protected readonly seedFields = seed;
+  protected readonly offset = [offset];
+  protected readonly isNew = computed(() => this.id() === 'new');
+
+  constructor() {
+    // What is there is taken up once, and not again under the hand that changes it.
+    effect(() => {
+      const [id, plan] = [this.id(), this.service.plan.value()];
+      if (!plan) return;
+      untracked(() => {
+        const known = plan.lines.find((line) => String(line.id) === id);
+        if (known && this.draft().id !== known.id) this.take(known);
+      });
+    });
+  }
+
+  private take(line: SeasonLine): void {
+    this.draft.set(line);
+    this.tested.set(line.seedTest ?? {});
+    this.hangs.set(line.plantOn === null ? 'frost' : 'day');
+  }
+
+  protected readonly unknown = computed(() => {
+    const plan = this.service.plan.value();
+    return plan !== undefined && !this.isNew() && !plan.lines.some((line) => String(line.id) === this.id());
+  });
+  protected readonly crop = computed(() => this.view.crops().get(this.draft().crop));
+  protected readonly choices = computed(() =>
+    [...this.view.crops().values()].map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly wanted = computed(() => [...wanted, ...(this.draft().count > 1 ? [every] : [])]);
+  protected readonly steps = computed(
+    (): readonly CropStep[] => this.draft().steps ?? this.crop()?.steps ?? [],
+  );
+  protected readonly figures = computed((): Partial<Record<Figure, number | undefined>> => {
+    const { plants, count, everyDays, sparePct, offsetDays, seedYear, germination, confidence } =
+      this.draft();
+    const crop = this.crop();
+    return {
+      ...{ plants, count, everyDays, sparePct, ...this.tested() },
+      offsetDays: offsetDays ?? crop?.plantOutDays,
+      seedYear: seedYear ?? undefined,
+      germinationPct: round(100 * (germination ?? crop?.germination ?? 0.8)),
+      confidencePct: round(100 * confidence),
+    };
+  });
+
+  protected readonly dayProblem = computed(() => {
+    const { plantOn } = this.draft();
+    return plantOn !== null && !isValid(parseISO(plantOn)) ? 'The day must be a date' : '';
+  });
+  protected readonly testProblem = computed(() => {
+    const { came, of } = this.tested();
+    if (came === undefined && of === undefined) return '';
+    if (came === undefined || of === undefined)
+      return 'A test wants both: how many were laid out, and how many came up';
+    return came > of ? `No more can come up than the ${of} that were laid out, was ${came}` : '';
+  });
+
+  /** What it comes to, as it is typed. */
+  protected readonly answer = computed(
+    (): { sowings: SeasonSowing[]; why: null } | { sowings: null; why: string } | null => {
+      const [library, plan] = [this.library(), this.service.plan.value()];
+      if (!library || !plan || this.view.crops().size === 0) return null;
+      if (this.dayProblem() || this.testProblem())
+        return { sowings: null, why: this.dayProblem() || this.testProblem() };
+      const { sowings, missing } = seasonOf(
+        plan.settings,
+        [this.draft()],
+        this.view.crops(),
+        library.vessels,
+      );
+      return missing[0] ? { sowings: null, why: missing[0].why } : { sowings, why: null };
+    },
+  );
+  protected readonly says = computed(() => {
+    const [answer, plan] = [this.answer(), this.service.plan.value()];
+    if (!answer?.sowings || !plan) return [];
+    return seasonSays(answer.sowings, plan.settings, this.view.today(), this.view.begun());
+  });
+  protected readonly first = computed(() => this.answer()?.sowings?.[0] ?? null);
+  /** Where it stands in the season, once it is kept. */
+  protected readonly tasks = computed(() => {
+    const [first, plan] = [this.first(), this.service.plan.value()];
+    return first && plan ? tasksOf(first, plan.settings) : [];
+  });
+  protected readonly chance = computed(() => {
+    const [first, plan] = [this.first(), this.service.plan.value()];
+    if (!first || !plan) return '';
+    const chance = frostChance(plan.settings.frost, first.plantOn);
+    if (chance < 0.005) return 'no frost to speak of after it';
+    const [n, of] = chance < 0.095 ? [Math.round(100 * chance), 100] : [Math.round(10 * chance), 10];
+    return `frost after it in ${n} ${n === 1 ? 'year' : 'years'} of ${of}`;
+  });
+  /** Begun today it is ready then. */
+  protected readonly begunToday = computed(() => {
+    const weeks = this.steps().map((step) => step.weeks);
+    return weeks.length > 0 ? forward(this.view.today(), weeks).readyOn : null;
+  });
+
+  protected words(sowing: SeasonSowing): { from: string; says: string; mix: string }[] {
+    const way = this.service.plan.value()?.settings.school ?? null;
+    return sowing.steps.map((step) => ({
+      from: this.day(step.from),
+      says: vesselsSaid(step),
+      mix:
+        step.mixL > 0
+          ? `${stockAmount('material', step.mixL, this.units.system())} of ${mixOf(step.step, this.view.kept(), way).name}`
+          : 'no mix: it is its own',
+    }));
+  }
+
+  protected seedSays(sowing: SeasonSowing): string {
+    const { crop, steps, seed: share } = sowing;
+    if (crop.start === 'divide') return '';
+    const what = crop.start === 'sow' ? 'seeds' : 'cuttings';
+    const range = share.from === 'test' ? ` (your test: ${pct(share.low!)} to ${pct(share.high!)})` : '';
+    return `${steps[0]!.cells * crop.perCell} ${what}, reckoned with ${pct(share.share)}${range}`;
+  }
+
+  protected day(date: string): string {
+    return format(parseISO(date), 'EEE d MMM y');
+  }
+
+  protected labels(sowing: number): string {
+    return addressOf(
+      'runLabels',
+      { id: this.draft().id },
+      { sowing: String(sowing), units: this.units.system() },
+    );
+  }
+
+  protected patch(change: Partial<SeasonLine>): void {
+    this.draft.update((line) => ({ ...line, ...change }));
+  }
+
+  protected toCrop(id: string | null): void {
+    // Another plant goes another way: its own path, seed and days.
+    if (id) this.patch({ crop: id, steps: null, germination: null, offsetDays: null, shifts: [] });
+  }
+
+  protected toSteps(steps: readonly CropStep[]): void {
+    this.patch({ steps: [...steps] });
+  }
+
+  protected hang(by: 'frost' | 'day'): void {
+    this.hangs.set(by);
+    this.patch({ plantOn: by === 'frost' ? null : (this.first()?.plantOn ?? this.view.today()) });
+  }
+
+  protected typed([name, value]: [Figure, number | undefined]): void {
+    switch (name) {
+      case 'came':
+      case 'of': {
+        this.tested.update((test) => ({ ...test, [name]: value }));
+        const { came, of } = this.tested();
+        this.patch({ seedTest: came !== undefined && of !== undefined && came <= of ? { came, of } : null });
+        return;
+      }
+      case 'germinationPct':
+        this.patch({ germination: value === undefined ? null : value / 100 });
+        return;
+      case 'confidencePct':
+        if (value !== undefined) this.patch({ confidence: value / 100 });
+        return;
+      case 'seedYear':
+      case 'offsetDays':
+        this.patch({ [name]: value ?? null });
+        return;
+      default:
+        if (value !== undefined) this.patch({ [name]: value });
+    }
+  }
+
+  protected keep(): void {
+    const line = this.draft();
+    this.busy.set(true);
+    this.problem.set('');
+    const name = this.crop()?.name ?? 'It';
+    const sent = this.isNew()
+      ? this.service.add(lineGiven(line))
+      : this.service.change(line.id, lineGiven(line));
+    sent.subscribe({
+      next: () => {
+        this.notices.say(`${name} stands in the season.`);
+        void this.router.navigate(['/season/plan']);
+      },
+      error: (error: Error) => {
+        this.busy.set(false);
+        this.problem.set(`Not kept: ${error.message}`);
+      },
+    });
+  }
+
+  protected putAway(): void {
+    const { id } = this.draft();
+    this.service.putAway(id).subscribe({
+      next: () => {
+        this.notices.say('It is out of the season.', () => this.service.bringBack(id).subscribe());
+        void this.router.navigate(['/season/plan']);
+      },
+      error: (error: Error) => this.problem.set(`Still there: ${error.message}`),
+    });
+  }
+}
+
+const round = (value: number): number => Math.round(10 * value) / 10;
+const pct = (share: number): string => `${Math.round(100 * share)} %`;

@@ -1,0 +1,233 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { format, parseISO } from 'date-fns';
+import { addressOf } from '#contract/routes';
+import { usualMoisture } from '#core/mix/moisture';
+import { dayNumber, isoWeekOf, weekNumber } from '#core/season/days';
+import { fitBench, type Fit } from '#core/season/fit-bench';
+import { fitItems } from '#core/season/fit-options';
+import { type MixingDay } from '#core/season/mixing';
+import { nameOf } from '#core/season/tasks';
+import { MadeForChoice } from '../data/made-for';
+import { Notices } from '../data/notices';
+import { type SeasonLine, SeasonService } from '../data/season';
+import { Units } from '../data/units';
+import { RecipeStore } from '../bench/recipe-store';
+import { FetchState } from '../ui/fetch-state';
+import { TableFiles } from '../ui/table-files';
+import { SaidPipe } from '../ui/words/said';
+import { shownIn } from '../ui/words/shown-in';
+import { stockAmount } from '../ui/words/stock-amount';
+import { lineGiven } from './line-draft';
+import { SeasonCharts } from './season-charts';
+import { type Moved, SeasonStrip } from './season-strip';
+import { SeasonView } from './season-view';
+
+/** What speaks up stands first; more than so many wait behind a line. */
+const TOLD = 2;
+const DAYS_LISTED = 8;
+
+/** The season at a glance: what comes next, what speaks up, the strip of weeks, mixing days, bench and mix. */
+@Component({
+  selector: 'app-plan-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './plan-page.html',
+  styleUrl: './plan-page.scss',
+  imports: [FetchState, RouterLink, SaidPipe, SeasonCharts, SeasonStrip, TableFiles],
+})
+export class PlanPage {
+  protected readonly service = inject(SeasonService);
+  protected readonly view = inject(SeasonView);
+  private readonly units = inject(Units);
+  private readonly notices = inject(Notices);
+  protected readonly router = inject(Router);
+  private readonly store = inject(RecipeStore);
+  private readonly madeFor = inject(MadeForChoice);
+  protected readonly allTold = signal(false);
+  protected readonly allDays = signal(false);
+  protected readonly fit = signal<Fit | null>(null);
+
+  protected readonly told = computed(() => {
+    const all = this.view.says();
+    return this.allTold() ? all : all.slice(0, TOLD);
+  });
+  protected readonly untold = computed(() => this.view.says().length - this.told().length);
+
+  /** The answer at a glance: the next thing to do, the next mixing day, the fullest week. */
+  protected readonly facts = computed(() => {
+    const season = this.view.season();
+    if (!season) return null;
+    const today = this.view.today();
+    const next = this.view.tasks().find(({ task, done }) => done === null && task.on >= today);
+    const mixing = this.view.needs()?.days[0];
+    const coming = season.weeks.filter((week) => week.week >= isoWeekOf(weekNumber(dayNumber(today))));
+    const fullest = coming.reduce<(typeof coming)[number] | null>(
+      (a, b) => (a === null || b.benchM2 > a.benchM2 ? b : a),
+      null,
+    );
+    return { next, mixing, fullest, over: coming.filter((week) => week.over).length };
+  });
+
+  protected readonly mixing = computed(() => {
+    const days = this.view.needs()?.days ?? [];
+    return this.allDays() ? days : days.slice(0, DAYS_LISTED);
+  });
+  protected readonly moreDays = computed(() => (this.view.needs()?.days.length ?? 0) - this.mixing().length);
+
+  protected readonly calendar = addressOf('calendar', {});
+  protected readonly subscribe = new URL(this.calendar, location.href).href;
+  protected readonly sheet = computed(() =>
+    addressOf(
+      'weekSheet',
+      { week: isoWeekOf(weekNumber(dayNumber(this.view.today()))) },
+      { units: this.units.system() },
+    ),
+  );
+
+  /** What is to be done, without how. */
+  protected first(text: string): string {
+    return text.split(/[:;]/)[0]!;
+  }
+
+  protected weekName(week: string): string {
+    return `week ${Number(week.slice(6))} of ${week.slice(0, 4)}`;
+  }
+
+  protected day(date: string): string {
+    return format(parseISO(date), 'EEE d MMM');
+  }
+
+  protected amount(litres: number): string {
+    return stockAmount('material', litres, this.units.system());
+  }
+
+  protected area(m2: number): string {
+    const { unit, per } = shownIn('m²', this.units.system());
+    return `${(m2 / per).toFixed(1)}\u00a0${unit}`;
+  }
+
+  protected mixName(day: MixingDay): string {
+    return this.view.needs()?.mixes.get(day.mix)?.name ?? day.mix;
+  }
+
+  protected forWhat(day: MixingDay): string {
+    const lines = new Map((this.service.plan.value()?.lines ?? []).map((line) => [line.id, line]));
+    const names = day.needs.map(({ line }) => {
+      const crop = this.view.crops().get(lines.get(line)?.crop ?? '');
+      return crop?.name ?? '';
+    });
+    return [...new Set(names)].join(', ');
+  }
+
+  /** The batch on the card, in the right amount, for its crops. */
+  protected make(day: MixingDay): void {
+    const mix = this.view.needs()?.mixes.get(day.mix);
+    const season = this.view.season();
+    if (!mix || !season) return;
+    const biggest = day.needs.reduce((a, b) => (b.litres > a.litres ? b : a));
+    const sowing = season.sowings.find(
+      (one) => one.line.id === biggest.line && one.sowing === biggest.sowing,
+    );
+    const kind = sowing?.steps[biggest.step]?.kind;
+    const { measured: _, ...bare } = mix.recipe;
+    const recipe = {
+      ...bare,
+      ...(kind && { vessel: kind.id, compactionPct: 100 * kind.usualCompaction }),
+      job: { litres: Math.round(100 * day.litres) / 100 },
+    };
+    this.store.startWith(recipe);
+    const name = `${mix.name} for ${this.forWhat(day)}`.slice(0, 80);
+    this.madeFor.send(
+      this.store.recipe(),
+      name,
+      day.needs.map(({ line, sowing: nth, step }) => ({ line, sowing: nth, step })),
+    );
+    void this.router.navigate(['/batches', 'new']);
+  }
+
+  private before: SeasonLine | null = null;
+
+  /** A bar under the hand: all follows while it moves, and one press takes it back. */
+  protected moved({ line: id, sowing, days, rests }: Moved): void {
+    const now = this.service.plan.value()?.lines.find((line) => line.id === id);
+    if (!now) return;
+    this.before ??= now;
+    const line = { ...this.before, shifts: shifted(this.before, sowing, days) };
+    this.service.show(line);
+    if (!rests) return;
+    const before = this.before;
+    this.before = null;
+    if (days === 0) return;
+    const crop = this.view.crops().get(line.crop)?.name ?? 'It';
+    this.save(line, before, `${crop} moved by ${days} ${Math.abs(days) === 1 ? 'day' : 'days'}.`);
+  }
+
+  private save(line: SeasonLine, before: SeasonLine, says: string): void {
+    this.service.change(line.id, lineGiven(line)).subscribe({
+      next: () => this.notices.say(says, () => this.service.change(before.id, lineGiven(before)).subscribe()),
+      error: (error: Error) => {
+        this.service.show(before);
+        this.notices.say(`Not moved: ${error.message}`);
+      },
+    });
+  }
+
+  /** Looks for the fewest plant-days that bring every week under the line. */
+  protected look(): void {
+    const season = this.view.season();
+    if (!season || season.benchM2 === null) return;
+    const vessels = this.store.vessels();
+    const block = vessels.find(({ id }) => id === 'block-40');
+    const items = fitItems(season, this.view.today(), this.view.begun(), (kind) =>
+      block && kind.perTray > 1 && usualMoisture(kind.vessel) === 'sowing' ? block : null,
+    );
+    this.fit.set(fitBench(items, season.benchM2));
+  }
+
+  protected readonly fitSays = computed(() => {
+    const [fit, season] = [this.fit(), this.view.season()];
+    if (!fit || !season) return null;
+    return {
+      fit,
+      over: fit.over.map(({ week, m2 }) => `${isoWeekOf(week)} by ${this.area(m2)}`).join(', '),
+      moves: fit.moves.map(({ line, sowing, option }) => {
+        const of = season.sowings.find((one) => one.line.id === line && one.sowing === sowing)!;
+        const { move } = option;
+        if ('vessel' in move) return `${nameOf(of)} in blocks in place of ${of.steps[0]!.kind.name}`;
+        const weeks = Math.abs(move.days) / 7;
+        return `${nameOf(of)} ${weeks} ${weeks === 1 ? 'week' : 'weeks'} ${move.days < 0 ? 'earlier' : 'later'}`;
+      }),
+    };
+  });
+
+  protected takeFit(): void {
+    const [fit, plan] = [this.fit(), this.service.plan.value()];
+    if (!fit || !plan) return;
+    const changed = plan.lines.flatMap((line) => {
+      const moves = fit.moves.filter((move) => move.line === line.id);
+      if (moves.length === 0) return [];
+      let next: SeasonLine = line;
+      for (const { sowing, option } of moves) {
+        const { move } = option;
+        if ('days' in move) next = { ...next, shifts: shifted(next, sowing, move.days) };
+        else {
+          const steps = next.steps ?? this.view.crops().get(next.crop)?.steps ?? [];
+          next = { ...next, steps: steps.map((s, i) => (i === 0 ? { ...s, vessel: move.vessel } : s)) };
+        }
+      }
+      return [{ before: line, next }];
+    });
+    this.fit.set(null);
+    for (const { next } of changed) this.service.change(next.id, lineGiven(next)).subscribe();
+    this.notices.say('The bench fits.', () => {
+      for (const { before } of changed) this.service.change(before.id, lineGiven(before)).subscribe();
+    });
+  }
+}
+
+/** Days by which the sowings are moved once one of them goes so far. */
+function shifted({ shifts, count }: SeasonLine, sowing: number, days: number): number[] {
+  const all = Array.from({ length: count }, (_, k) => shifts[k] ?? 0);
+  all[sowing - 1] = Math.max(-366, Math.min(366, all[sowing - 1]! + days));
+  return all;
+}

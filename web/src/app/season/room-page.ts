@@ -1,0 +1,204 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
+import { isValid, parseISO } from 'date-fns';
+import { schools } from '#core/recipe/schools';
+import { type Bench } from '#core/season/line';
+import { Notices } from '../data/notices';
+import { type SeasonSettings, SeasonService } from '../data/season';
+import { FetchState } from '../ui/fetch-state';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { TextField } from '../ui/fields/text-field';
+import { TickField } from '../ui/fields/tick-field';
+
+/** What the season hangs on: last frosts, the benches there are, and how it is reckoned. */
+@Component({
+  selector: 'app-room-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <app-fetch-state [of]="service.plan" what="the season" />
+    @if (draft(); as it) {
+      <section aria-labelledby="frost">
+        <h2 id="frost">The last frost here</h2>
+        <p class="lead">
+          Three days of your own: in one year of ten it is over by the first, usually by the second, in nine
+          years of ten by the third. Local records know them best.
+        </p>
+        <div class="fields">
+          @for (one of frosts; track one.id) {
+            <app-text-field
+              kind="date"
+              [label]="one.name"
+              [value]="it.frost[one.id]"
+              (valueChange)="setFrost(one.id, $event)"
+            />
+          }
+        </div>
+        @if (frostProblem()) {
+          <p class="wrong" role="alert">{{ frostProblem() }}</p>
+        }
+      </section>
+      <section aria-labelledby="benches">
+        <h2 id="benches">Benches</h2>
+        <ul class="plain">
+          @for (bench of it.benches; track $index; let i = $index) {
+            <li>
+              <app-text-field
+                label="Bench"
+                [value]="bench.name"
+                [problem]="bench.name.trim() ? '' : 'A bench must have a name'"
+                (valueChange)="setBench(i, { name: $event })"
+              />
+              <app-number-field
+                label="Room"
+                unit="m²"
+                within="benchM2"
+                [value]="bench.m2"
+                (valueChange)="setBench(i, { m2: $event ?? 0 })"
+              />
+              <app-tick-field [checked]="bench.heated" (checkedChange)="setBench(i, { heated: $event })"
+                >heated</app-tick-field
+              >
+              <app-tick-field [checked]="bench.lights" (checkedChange)="setBench(i, { lights: $event })"
+                >lights</app-tick-field
+              >
+              <button type="button" class="press square" (click)="dropBench(i)">
+                <i class="bi bi-x-lg" aria-hidden="true"></i
+                ><span class="visually-hidden">Take out {{ bench.name }}</span>
+              </button>
+            </li>
+          }
+        </ul>
+        <button type="button" class="press" (click)="addBench()">Another bench</button>
+      </section>
+      <section aria-labelledby="reckoned">
+        <h2 id="reckoned">Reckoned with</h2>
+        <div class="fields">
+          <app-number-field
+            label="Mix where seed comes up"
+            unit="°C"
+            within="soilC"
+            [value]="it.soilC"
+            (valueChange)="patch({ soilC: $event ?? it.soilC })"
+          />
+          <app-number-field
+            label="Mix that falls beside, %"
+            within="sparePct"
+            [value]="it.spillPct"
+            (valueChange)="patch({ spillPct: $event ?? it.spillPct })"
+          />
+          <app-choice-field
+            label="Mixes where a crop names none"
+            none="the usual ones"
+            [choices]="ways"
+            [value]="it.school"
+            (valueChange)="patch({ school: $event || null })"
+          />
+        </div>
+      </section>
+      @if (problem()) {
+        <p class="wrong" role="alert">{{ problem() }}</p>
+      }
+      <p class="act">
+        <button type="button" class="press next" [disabled]="!ready()" (click)="keep()">Keep it</button>
+      </p>
+    }
+  `,
+  styles: `
+    li {
+      display: grid;
+      grid-template-columns: minmax(0, 240px) 140px 110px 110px 44px;
+      gap: 8px 16px;
+      align-items: end;
+      padding: 6px 0;
+    }
+    .act {
+      margin-top: 16px;
+    }
+    @media (max-width: 600px) {
+      li {
+        grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+        padding-bottom: 12px;
+        border-bottom: 1px solid var(--hairline);
+      }
+    }
+  `,
+  imports: [ChoiceField, FetchState, NumberField, TextField, TickField],
+})
+export class RoomPage {
+  protected readonly service = inject(SeasonService);
+  private readonly notices = inject(Notices);
+  protected readonly problem = signal('');
+  protected readonly draft = signal<SeasonSettings | null>(null);
+  protected readonly ways = schools.map(({ id, name }) => ({ id, name }));
+  protected readonly frosts = [
+    { id: 'early', name: 'Early, one year of ten' },
+    { id: 'usual', name: 'Usual' },
+    { id: 'late', name: 'Late, one year of ten after it' },
+  ] as const;
+
+  constructor() {
+    effect(() => {
+      const plan = this.service.plan.value();
+      if (plan && untracked(this.draft) === null) this.draft.set(plan.settings);
+    });
+  }
+
+  protected readonly frostProblem = computed(() => {
+    const frost = this.draft()?.frost;
+    if (!frost) return '';
+    const all = [frost.early, frost.usual, frost.late];
+    if (!all.every((day) => isValid(parseISO(day)))) return 'All three must be days';
+    return frost.early < frost.usual && frost.usual < frost.late
+      ? ''
+      : `The three days must come one after the other: ${all.join(', ')} do not`;
+  });
+  protected readonly ready = computed(
+    () => this.frostProblem() === '' && (this.draft()?.benches ?? []).every(({ name }) => name.trim() !== ''),
+  );
+
+  protected patch(change: Partial<SeasonSettings>): void {
+    this.draft.update((now) => (now ? { ...now, ...change } : now));
+  }
+
+  protected setFrost(which: 'early' | 'usual' | 'late', day: string): void {
+    const frost = this.draft()?.frost;
+    if (frost) this.patch({ frost: { ...frost, [which]: day } });
+  }
+
+  protected setBench(index: number, change: Partial<Bench>): void {
+    const benches = this.draft()?.benches ?? [];
+    this.patch({ benches: benches.map((one, i) => (i === index ? { ...one, ...change } : one)) });
+  }
+
+  protected dropBench(index: number): void {
+    this.patch({ benches: (this.draft()?.benches ?? []).filter((_, i) => i !== index) });
+  }
+
+  protected addBench(): void {
+    const benches = this.draft()?.benches ?? [];
+    const bench = { name: `Bench ${benches.length + 1}`, m2: 10, heated: false, lights: false };
+    this.patch({ benches: [...benches, bench] });
+  }
+
+  protected keep(): void {
+    const [draft, before] = [this.draft(), this.service.plan.value()?.settings];
+    if (!draft || !before) return;
+    this.problem.set('');
+    this.service.set(draft).subscribe({
+      next: () =>
+        this.notices.say('Kept: the season is counted by it.', () => {
+          this.draft.set(before);
+          this.service.set(before).subscribe();
+        }),
+      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+    });
+  }
+}
