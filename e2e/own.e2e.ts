@@ -1,73 +1,58 @@
+import { Keyboard } from '#testing/keyboard';
 import { expect, field, test } from './bench';
 
 test('own compost, own cup and a feed by its label, entered and made into a batch with the keyboard', async ({
   page,
 }) => {
-  let presses = 0;
-  const press = async (key: string): Promise<void> => {
-    presses++;
-    await page.keyboard.press(key);
-  };
-  /** What is typed does not count; the way there does. */
-  const tabInto = async (label: RegExp): Promise<void> => {
-    for (let i = 0; i < 25; i++) {
-      await press('Tab');
-      const name = await page.evaluate(() => {
-        const at = document.activeElement as HTMLInputElement;
-        return at.labels?.[0]?.textContent?.trim() ?? at.textContent?.trim() ?? '';
-      });
-      if (label.test(name)) return;
-    }
-    throw new Error(`Tab never reached ${String(label)}`);
-  };
+  const keys = new Keyboard(page);
 
   await page.goto('/shelf/materials');
   await field(page, 'Called').focus();
-  await page.keyboard.type('Our heap');
-  await tabInto(/^Like$/);
-  await page.keyboard.type('Green-waste');
-  await tabInto(/^A measure that holds/);
-  await page.keyboard.type('10');
-  await tabInto(/^weighs/);
-  await page.keyboard.type('6.5');
-  await tabInto(/^Water in it/);
-  await page.keyboard.type('42');
-  await tabInto(/^Keep it$/);
-  await press('Enter');
+  await keys.type('Our heap');
+  await keys.tabInto(/^Like$/);
+  await keys.type('Green-waste');
+  await keys.tabInto(/^A measure that holds/);
+  await keys.type('10');
+  await keys.tabInto(/^weighs/);
+  await keys.type('6.5');
+  await keys.tabInto(/^Water in it/);
+  await keys.type('42');
+  await keys.tabInto(/^Keep it$/);
+  await keys.press('Enter');
   await expect(page.getByText('Our heap stands on your shelf.')).toBeVisible();
   await expect(page.getByRole('checkbox', { name: /Our heap/ })).toBeChecked();
 
   await page.goto('/shelf/vessels');
   await field(page, 'Called').focus();
-  await page.keyboard.type('Coffee cup');
+  await keys.type('Coffee cup');
   for (const [label, size] of [
     [/^Across, at the top/, '80'],
     [/^Across, at the base/, '55'],
     [/^Deep/, '95'],
   ] as const) {
-    await tabInto(label);
-    await page.keyboard.type(size);
+    await keys.tabInto(label);
+    await keys.type(size);
   }
-  await tabInto(/^Keep it$/);
-  await press('Enter');
+  await keys.tabInto(/^Keep it$/);
+  await keys.press('Enter');
   await expect(page.getByText('Coffee cup can be filled now.')).toBeVisible();
   await page.goto('/shelf/products');
   await field(page, 'Name on the bag').focus();
-  await page.keyboard.type('Hen pellets');
-  await tabInto(/^What it is$/);
-  await page.keyboard.type('Organic');
+  await keys.type('Hen pellets');
+  await keys.tabInto(/^What it is$/);
+  await keys.type('Organic');
   for (const [label, figure] of [
     [/^N, %/, '4'],
     [/^P, %/, '3'],
     [/^K, %/, '2.5'],
   ] as const) {
-    await tabInto(label);
-    await page.keyboard.type(figure);
+    await keys.tabInto(label);
+    await keys.type(figure);
   }
-  await tabInto(/^Keep it$/);
-  await press('Enter');
+  await keys.tabInto(/^Keep it$/);
+  await keys.press('Enter');
   await expect(page.getByText('Hen pellets is kept.')).toBeVisible();
-  expect(presses).toBeLessThanOrEqual(60);
+  expect(keys.presses).toBeLessThanOrEqual(60);
 
   await page.goto(
     '/mix?stage=potting&into=own-coffee-cup&parts=own-our-heap:1,peat-medium:3&lime=none&dose=own-hen-pellets:2&make=25',

@@ -32,6 +32,7 @@ export const routes: Routes = [
       place('line/:id', 'A crop of the season', () => import('./season/line-page').then((m) => m.LinePage)),
       place('crops', 'Crops', () => import('./season/crop-list').then((m) => m.CropList)),
       place('buy', 'What to buy', () => import('./season/buy-page').then((m) => m.BuyPage)),
+      place('mixes', 'Few mixes', () => import('./season/few-page').then((m) => m.FewPage)),
       place('room', 'Frost and benches', () => import('./season/room-page').then((m) => m.RoomPage)),
     ],
   },

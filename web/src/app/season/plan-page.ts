@@ -4,7 +4,6 @@ import { format, parseISO } from 'date-fns';
 import { addressOf } from '#contract/routes';
 import { usualMoisture } from '#core/mix/moisture';
 import { dayNumber, isoWeekOf, weekNumber } from '#core/season/days';
-import { fitBench, type Fit } from '#core/season/fit-bench';
 import { fitItems } from '#core/season/fit-options';
 import { type MixingDay } from '#core/season/mixing';
 import { nameOf } from '#core/season/tasks';
@@ -21,6 +20,7 @@ import { stockAmount } from '../ui/words/stock-amount';
 import { lineGiven } from './line-draft';
 import { SeasonCharts } from './season-charts';
 import { type Moved, SeasonStrip } from './season-strip';
+import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
 
 /** What speaks up stands first; more than so many wait behind a line. */
@@ -45,7 +45,8 @@ export class PlanPage {
   private readonly madeFor = inject(MadeForChoice);
   protected readonly allTold = signal(false);
   protected readonly allDays = signal(false);
-  protected readonly fit = signal<Fit | null>(null);
+  protected readonly search = inject(SeasonSearch);
+  protected readonly fit = this.search.fit;
 
   protected readonly told = computed(() => {
     const all = this.view.says();
@@ -181,7 +182,7 @@ export class PlanPage {
     const items = fitItems(season, this.view.today(), this.view.begun(), (kind) =>
       block && kind.perTray > 1 && usualMoisture(kind.vessel) === 'sowing' ? block : null,
     );
-    this.fit.set(fitBench(items, season.benchM2));
+    this.search.lookForFit(items, season.benchM2);
   }
 
   protected readonly fitSays = computed(() => {

@@ -1,9 +1,13 @@
 import { type Provider } from '@angular/core';
-import { FINDER_WORKER, SPREAD_WORKER } from './tokens';
+import { FINDER_WORKER, SEASON_WORKER, SPREAD_WORKER } from './tokens';
 
 /** The real workers. Apart from their tokens, since tests have no workers and no `import.meta`. */
 export function provideWorkers(): Provider[] {
   return [
+    {
+      provide: SEASON_WORKER,
+      useValue: () => new Worker(new URL('./season.worker', import.meta.url), { type: 'module' }),
+    },
     {
       provide: SPREAD_WORKER,
       useValue: () => new Worker(new URL('./spread.worker', import.meta.url), { type: 'module' }),

@@ -4,3 +4,5 @@ import { InjectionToken } from '@angular/core';
 export const SPREAD_WORKER = new InjectionToken<() => Worker>('spread worker');
 /** Makes a worker that searches, tells and swaps recipes. */
 export const FINDER_WORKER = new InjectionToken<() => Worker>('finder worker');
+/** Makes a worker that fits the bench and looks for the fewest mixes. */
+export const SEASON_WORKER = new InjectionToken<() => Worker>('season worker');

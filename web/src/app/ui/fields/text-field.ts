@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  effect,
+  type ElementRef,
+  input,
+  model,
+  viewChild,
+} from '@angular/core';
 
 let count = 0;
 
@@ -14,7 +22,6 @@ let count = 0;
       autocomplete="off"
       [type]="kind()"
       [id]="id"
-      [value]="value()"
       [attr.aria-invalid]="problem() ? true : null"
       [attr.aria-describedby]="problem() ? id + '-wrong' : null"
       (input)="value.set(box.value)"
@@ -32,4 +39,13 @@ export class TextField {
   /** What is wrong with it, in words; empty where nothing is. */
   readonly problem = input('');
   protected readonly id = `text-${++count}`;
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+
+  constructor() {
+    // Only what differs is written: a day that is half typed reads as nothing, and writing nothing would wipe it.
+    effect(() => {
+      const [box, value] = [this.box().nativeElement, this.value()];
+      if (box.value !== value) box.value = value;
+    });
+  }
 }

@@ -1,0 +1,132 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { noPreferences, MOST_ON_SHELF } from '#core/finder/fast-spec';
+import { type FinderJob, starterFor } from '#core/finder/formulate';
+import { windowsWanted } from '#core/recipe/windows-wanted';
+import { showQuantity, withUnit } from '#core/units/said';
+import { MOST_CASES } from '#core/season/few-mixes';
+import { SchoolChoice } from '../data/school-choice';
+import { ShelfService } from '../data/shelf';
+import { SpreadChoice } from '../data/spread-choice';
+import { Units } from '../data/units';
+import { RecipeStore } from '../bench/recipe-store';
+import { FetchState } from '../ui/fetch-state';
+import { SaidPipe } from '../ui/words/said';
+import { shortName, stageNames } from '../ui/words/words';
+import { type BaseTold } from '../workers/season.protocol';
+import { SeasonSearch } from './season-search';
+import { SeasonView } from './season-view';
+
+const PARTS = 8;
+const MATERIALS = 4;
+
+/** One base, few mixes: the fewest recipes of the shelf that keep every step of the season inside its windows. */
+@Component({
+  selector: 'app-few-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './few-page.html',
+  styles: `
+    h3 {
+      margin: 16px 0 4px;
+      font-size: var(--lead);
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(0, 300px) 90px minmax(0, 1fr);
+      gap: 4px 16px;
+      padding: 6px 0;
+      border-bottom: 1px solid var(--hairline);
+    }
+    progress {
+      width: 220px;
+      max-width: 100%;
+    }
+    a {
+      color: var(--ink);
+    }
+    @media (max-width: 600px) {
+      li {
+        grid-template-columns: minmax(0, 1fr) auto;
+      }
+      li > :last-child {
+        grid-column: 1 / -1;
+      }
+    }
+  `,
+  imports: [FetchState, RouterLink, SaidPipe],
+})
+export class FewPage {
+  protected readonly view = inject(SeasonView);
+  protected readonly search = inject(SeasonSearch);
+  protected readonly shelf = inject(ShelfService).lines;
+  private readonly store = inject(RecipeStore);
+  private readonly school = inject(SchoolChoice).school;
+  private readonly spreads = inject(SpreadChoice).spreads;
+  private readonly units = inject(Units);
+  protected readonly parts = PARTS;
+  protected readonly materials = MATERIALS;
+
+  /** Kinds of steps: a stage in a vessel, with windows for acid lovers where the plant is one. */
+  protected readonly cases = computed(() => {
+    const cases = new Map<string, { name: string; crops: Set<string>; stage: string; job: FinderJob }>();
+    const library = this.store.library();
+    const shelved = (this.shelf.value() ?? []).flatMap(({ material, here }) => {
+      const one = here ? library?.materials.get(material) : undefined;
+      return one ? [{ material: one }] : [];
+    });
+    if (!library || shelved.length === 0) return [];
+    for (const { crop, steps } of this.view.season()?.sowings ?? [])
+      for (const { step, kind } of steps) {
+        if (kind.ownMix) continue;
+        const key = `${step.stage} ${kind.id} ${crop.acid}`;
+        const known = cases.get(key);
+        if (known) {
+          known.crops.add(crop.name);
+          continue;
+        }
+        if (cases.size === MOST_CASES) continue;
+        const windows = windowsWanted(step.stage, crop.acid ? 'acid-lovers' : undefined, library.windows);
+        cases.set(key, {
+          name: `${stageNames[step.stage].name}, ${kind.name}${crop.acid ? ', acid lovers' : ''}`,
+          stage: step.stage,
+          crops: new Set([crop.name]),
+          job: {
+            ...{ stage: step.stage, vessel: kind.vessel, compaction: kind.usualCompaction },
+            shelved: shelved.slice(0, MOST_ON_SHELF),
+            ...{ maxTotal: PARTS, minParts: {}, maxParts: {}, materialsMax: MATERIALS, peatMax: 1 },
+            preferences: noPreferences,
+            lime: crop.acid ? null : (library.amendments.get('lime-dolomitic') ?? null),
+            starter: starterFor(step.stage, library.amendments),
+            fixedDoses: [],
+            habits: this.school().habits ?? {},
+            ...(windows && { windows }),
+          },
+        });
+      }
+    return [...cases.values()].map((one) => ({ ...one, crops: [...one.crops].join(', ') }));
+  });
+
+  protected look(): void {
+    this.search.lookForFew(
+      this.cases().map(({ job }) => job),
+      this.spreads(),
+    );
+  }
+
+  protected partsOf({ parts }: BaseTold): string {
+    return parts.map((one) => `${one.parts} ${shortName(one.name).toLowerCase()}`).join(' : ');
+  }
+
+  protected dosesOf(doses: BaseTold['cases'][number]['doses']): string {
+    if (doses.length === 0) return 'as it is';
+    const said = doses.map(
+      ({ name, gPerL }) =>
+        `${withUnit(showQuantity({ doseGPerL: gPerL }, this.units.system()))} ${shortName(name).toLowerCase()}`,
+    );
+    return `with ${said.join(', ')}`;
+  }
+
+  protected inTen(odds: number): string {
+    return `${Math.round(10 * odds)} in 10`;
+  }
+}
