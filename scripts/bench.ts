@@ -28,6 +28,7 @@ import { killInTheMiddle } from '#testing/kills';
 import { serve as serveBundled } from '#testing/serve';
 import { linearised, milpSolver, noWindows } from '#testing/milp';
 import { recipe } from '#testing/recipe';
+import { replan, strip } from './bench-season';
 
 const median = (values: number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
@@ -387,6 +388,7 @@ async function browser(port: number): Promise<void> {
   }
   server.process.kill('SIGTERM');
   row(`a record of ${long.entries} entries, opened to its newest line`, `${median(opening).toFixed(0)} ms`);
+  await strip(page, row);
   await instance.close();
 }
 
@@ -398,6 +400,7 @@ console.log(`${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Nod
 core();
 await finder();
 years();
+replan(milliseconds, row);
 bundle();
 const port = 4300 + (process.pid % 500);
 const { child, ms } = await serve(port);

@@ -1,7 +1,7 @@
 import { provideHttpClient } from '@angular/common/http';
 import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
-import { type Provider } from '@angular/core';
-import { TestBed } from '@angular/core/testing';
+import { type Provider, type Type } from '@angular/core';
+import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { materialToRow } from '#core/material/material';
 import { vesselKinds } from '#core/vessel/kinds';
@@ -28,6 +28,36 @@ export function giveLibrary(http: HttpTestingController): void {
   // A page that judges asks for the nursery's windows too.
   for (const asked of http.match('/api/windows')) asked.flush({ stages: {}, crops: {} });
 }
+
+/** A piece of a page, and what can be asked of it and done to it. */
+export const show = <T>(piece: Type<T>, inputs: Record<string, unknown> = {}): ComponentFixture<T> => {
+  const fixture = TestBed.createComponent(piece);
+  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
+  TestBed.tick();
+  return fixture;
+};
+export const page = (fixture: ComponentFixture<unknown>): HTMLElement => fixture.nativeElement as HTMLElement;
+export const said = (fixture: ComponentFixture<unknown>): string =>
+  page(fixture).textContent.replace(/\s+/g, ' ').trim();
+export const labelled = (fixture: ComponentFixture<unknown>, label: string): HTMLInputElement => {
+  const found = Array.from(page(fixture).querySelectorAll('label')).find(
+    (one) => one.textContent.trim() === label,
+  );
+  if (!found) throw new Error(`no field ${label} in: ${said(fixture)}`);
+  return page(fixture).querySelector<HTMLInputElement>(`#${found.htmlFor}`)!;
+};
+export const type = (fixture: ComponentFixture<unknown>, label: string, text: string): void => {
+  const box = labelled(fixture, label);
+  box.value = text;
+  box.dispatchEvent(new Event(box instanceof HTMLInputElement ? 'input' : 'change'));
+  TestBed.tick();
+};
+export const press = (fixture: ComponentFixture<unknown>, name: string): void => {
+  Array.from(page(fixture).querySelectorAll('button'))
+    .find((one) => one.textContent.trim() === name)!
+    .click();
+  TestBed.tick();
+};
 
 type Listener = (event: { data: unknown }) => void;
 

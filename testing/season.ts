@@ -6,10 +6,7 @@ import { type SeasonLine, type SeasonSettings } from '#core/season/line';
 
 /** The starter crops. */
 export const crops: ReadonlyMap<string, Crop> = new Map(
-  cropsFromCsv(readFileSync(join(__dirname, '..', 'core', 'season', 'crops.csv'), 'utf8')).map(({ crop }) => [
-    crop.id,
-    crop,
-  ]),
+  cropsFromCsv(readFileSync(join('core', 'season', 'crops.csv'), 'utf8')).map(({ crop }) => [crop.id, crop]),
 );
 
 export const someSettings: SeasonSettings = {

@@ -5,21 +5,28 @@ const DAY_MS = 86_400_000;
 /** 5 January 1970 was a Monday. */
 const FIRST_MONDAY = 4;
 
+/** Ten years of a season; what is beyond is not worth keeping. */
+const MOST_KNOWN = 4000;
+const numbers = new Map<string, number>();
+const known = new Map<number, string>();
+
 /** Days since 1 January 1970. @throws OutOfRange for a day that does not exist */
 export function dayNumber(day: string, name = 'day'): number {
+  const there = numbers.get(day);
+  if (there !== undefined) return there;
   const at = Date.parse(`${day}T00:00:00Z`) / DAY_MS;
   if (!Number.isInteger(at) || dayOf(at) !== day) throw new OutOfRange(name, day, 'a day, YYYY-MM-DD');
+  if (numbers.size > MOST_KNOWN) numbers.clear();
+  numbers.set(day, at);
   return at;
 }
 
-const known = new Map<number, string>();
 /** @example dayOf(0) // '1970-01-01' */
 export function dayOf(number: number): string {
   let day = known.get(number);
   if (day === undefined) {
     day = new Date(number * DAY_MS).toISOString().slice(0, 10);
-    // Ten years of a season; what is beyond is not worth keeping.
-    if (known.size > 4000) known.clear();
+    if (known.size > MOST_KNOWN) known.clear();
     known.set(number, day);
   }
   return day;

@@ -97,13 +97,11 @@ export function mixingDays(
   for (const [mix, all] of byMix) {
     const rest = restOf(mix);
     const waiting = all
-      .map((need) => ({ need, use: dayNumber(need.on) }))
-      .sort((a, b) => a.use - b.use)
-      .map((one) => ({
-        ...one,
-        from: one.use - rest.usual - JOIN_DAYS,
-        by: one.use - rest.least,
-      }));
+      .map((need) => {
+        const use = dayNumber(need.on);
+        return { need, use, from: use - rest.usual - JOIN_DAYS, by: use - rest.least };
+      })
+      .sort((a, b) => a.use - b.use);
     // Ends come in order: the day of the earliest end serves as many as any day can.
     for (let i = 0; i < waiting.length;) {
       const latest = waiting[i]!.by;

@@ -43,6 +43,9 @@ export function mixOf(
   return { key: `stage-${stage}`, name: STAGE_MIX[stage], recipe };
 }
 
+/** What covers seed, of the starter library. */
+const COVERING = { vermiculite: 'vermiculite-fine', sand: 'sand-sharp' } as const;
+
 /** Whether a step of a sowing needs nothing any more: it is filled, or its mix is made. */
 export type IsMade = (line: number, sowing: number, step: number) => boolean;
 
@@ -66,10 +69,16 @@ export function needsOf(
   forecast: readonly DayForecast[] = [],
 ): SeasonNeeds {
   const mixes = new Map<string, NamedMix>();
+  const keys = new Map<string, string>();
   const keyOf = (step: Parameters<typeof mixOf>[0]): string => {
-    const mix = mixOf(step, kept, way);
-    if (!mixes.has(mix.key)) mixes.set(mix.key, mix);
-    return mix.key;
+    const asked = `${step.stage} ${step.mix ?? ''}`;
+    let key = keys.get(asked);
+    if (key === undefined) {
+      const mix = mixOf(step, kept, way);
+      mixes.set(mix.key, mix);
+      keys.set(asked, (key = mix.key));
+    }
+    return key;
   };
   const needs: MixNeed[] = [];
   const demands: Demand[] = [];
@@ -81,14 +90,19 @@ export function needsOf(
         needs.push({ mix, on: one.from, litres: one.mixL, line: line.id, sowing, step: i });
       if (one.kind.vessel.shape !== 'block')
         demands.push({
-          ...{ kind: 'vessel', item: one.kind.id, amount: vesselsOfStep(one), on: one.from },
+          kind: 'vessel',
+          item: one.kind.id,
+          amount: vesselsOfStep(one),
+          on: one.from,
           // Trays come back; a single pot goes with its plant.
           backOn: one.kind.perTray > 1 ? one.to : null,
         });
-      const covering = { vermiculite: 'vermiculite-fine', sand: 'sand-sharp' } as const;
       if (one.cover.with === 'vermiculite' || one.cover.with === 'sand')
         demands.push({
-          ...{ kind: 'material', item: covering[one.cover.with], amount: one.cover.litres, on: one.from },
+          kind: 'material',
+          item: COVERING[one.cover.with],
+          amount: one.cover.litres,
+          on: one.from,
         });
       if (i === 0 && crop.start === 'sow')
         demands.push({ kind: 'seed', item: crop.name, amount: one.cells * crop.perCell, on: one.from });

@@ -19,7 +19,8 @@ import { shownIn } from '../ui/words/shown-in';
 import { stockAmount } from '../ui/words/stock-amount';
 import { lineGiven } from './line-draft';
 import { SeasonCharts } from './season-charts';
-import { type Moved, SeasonStrip } from './season-strip';
+import { type Moved } from './season-row';
+import { SeasonStrip } from './season-strip';
 import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
 
@@ -59,7 +60,7 @@ export class PlanPage {
     const season = this.view.season();
     if (!season) return null;
     const today = this.view.today();
-    const next = this.view.tasks().find(({ task, done }) => done === null && task.on >= today);
+    const next = this.view.next();
     const mixing = this.view.needs()?.days[0];
     const coming = season.weeks.filter((week) => week.week >= isoWeekOf(weekNumber(dayNumber(today))));
     const fullest = coming.reduce<(typeof coming)[number] | null>(

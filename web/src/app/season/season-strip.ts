@@ -5,33 +5,12 @@ import { type FrostDates } from '#core/season/frost';
 import { type MixingDay } from '#core/season/mixing';
 import { type SeasonSowing } from '#core/season/season';
 import { nameOf } from '#core/season/tasks';
+import { type Moved, SeasonRow, type StripBar, type StripLane, type StripRow } from './season-row';
 import { Units } from '../data/units';
 import { inWords } from '#core/units/said';
 
-/** A sowing was moved by so many days from where it was taken up; `rests` once the hand lets go. */
-export interface Moved {
-  line: number;
-  sowing: number;
-  days: number;
-  rests: boolean;
-}
-
-interface Lane {
-  end: number;
-  sowings: Drawn[];
-}
-interface Drawn {
-  of: SeasonSowing;
-  left: number;
-  width: number;
-  says: string;
-  steps: { left: number; width: number; high: number; first: boolean; long: boolean }[];
-}
-
 const LOWEST_PX = 5;
 const HIGHEST_PX = 24;
-/** A hand that has moved less than this has pressed. */
-const STILL_PX = 4;
 
 /** A year's strip of weeks: a bar for every sowing, swelling where its trays multiply. Bars are dragged, or moved by arrow keys. */
 @Component({
@@ -39,6 +18,7 @@ const STILL_PX = 4;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './season-strip.html',
   styleUrl: './season-strip.scss',
+  imports: [SeasonRow],
 })
 export class SeasonStrip {
   readonly sowings = input.required<readonly SeasonSowing[]>();
@@ -113,33 +93,51 @@ export class SeasonStrip {
       1e-9,
     ),
   );
+  /** A row that looks as it did is the same object: only what moved is drawn anew. */
+  private drawnBefore = new Map<number, { sign: readonly unknown[]; row: StripRow }>();
   protected readonly rows = computed(() => {
-    const rows = new Map<number, { line: number; name: string; sort: string; lanes: Lane[] }>();
+    const { first, last } = this.range();
+    const byLine = new Map<number, SeasonSowing[]>();
     for (const of of this.sowings()) {
-      const { line, crop, steps, plantOn } = of;
-      let row = rows.get(line.id);
-      if (!row) rows.set(line.id, (row = { line: line.id, name: crop.name, sort: line.name, lanes: [] }));
-      const from = dayNumber(steps[0]!.from);
-      let lane = row.lanes.find((one) => one.end <= from);
-      if (!lane) row.lanes.push((lane = { end: 0, sowings: [] }));
-      lane.end = dayNumber(plantOn);
-      lane.sowings.push(this.drawn(of));
+      const known = byLine.get(of.line.id);
+      if (known) known.push(of);
+      else byLine.set(of.line.id, [of]);
     }
-    return [...rows.values()];
+    const same = [first, last, this.most(), this.frost(), this.units.system()];
+    const drawn = new Map<number, { sign: readonly unknown[]; row: StripRow }>();
+    for (const [id, sowings] of byLine) {
+      const begun = sowings.map((of) => this.begun()(id, of.sowing));
+      const sign = [...same, sowings[0]!.line, sowings[0]!.crop, begun.join()];
+      const before = this.drawnBefore.get(id);
+      const still = before !== undefined && sign.every((one, i) => one === before.sign[i]);
+      drawn.set(id, still ? before : { sign, row: this.rowOf(sowings, begun) });
+    }
+    this.drawnBefore = drawn;
+    return [...drawn.values()].map(({ row }) => row);
   });
 
-  private drawn(of: SeasonSowing): Drawn {
+  private rowOf(sowings: readonly SeasonSowing[], begun: readonly boolean[]): StripRow {
+    const { line, crop } = sowings[0]!;
+    const lanes: (StripLane & { end: number })[] = [];
+    sowings.forEach((of, i) => {
+      const from = dayNumber(of.steps[0]!.from);
+      let lane = lanes.find((one) => one.end <= from);
+      if (!lane) lanes.push((lane = { end: 0, bars: [] }));
+      lane.end = dayNumber(of.plantOn);
+      lane.bars.push(this.barOf(of, begun[i]!));
+    });
+    return { line: line.id, name: crop.name, sort: line.name, lanes };
+  }
+
+  private barOf(of: SeasonSowing, begun: boolean): StripBar {
     const at = this.at();
     const [from, to] = [dayNumber(of.steps[0]!.from), dayNumber(of.plantOn)];
     const whole = Math.max(1, to - from);
-    const day = (date: string): string => format(parseISO(date), 'd MMM');
-    const moves = of.steps.slice(1).map((step) => `, ${step.kind.name} ${day(step.from)}`);
+    const moves = of.steps.slice(1).map((step) => `, ${step.kind.name} ${shortDay(step.from)}`);
     return {
-      of,
-      left: at(from),
-      width: at(to) - at(from),
+      ...{ sowing: of.sowing, begun, left: at(from), width: at(to) - at(from) },
       says: inWords(
-        `${nameOf(of)}: ${of.steps[0]!.kind.name} ${day(of.steps[0]!.from)}${moves.join('')}, out ${day(of.plantOn)}. Arrow keys move it by a week.`,
+        `${nameOf(of)}: ${of.steps[0]!.kind.name} ${shortDay(of.steps[0]!.from)}${moves.join('')}, out ${shortDay(of.plantOn)}. Arrow keys move it by a week.`,
         this.units.system(),
       ),
       steps: of.steps.map((step, i) => ({
@@ -152,51 +150,10 @@ export class SeasonStrip {
     };
   }
 
-  protected key(event: KeyboardEvent, { line, sowing }: SeasonSowing): void {
-    const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-    if (way === 0) return;
-    event.preventDefault();
-    this.moved.emit({ line: line.id, sowing, days: way * (event.shiftKey ? 1 : 7), rests: true });
-  }
-
-  private drag: { x: number; px: number; line: number; sowing: number; days: number; moved: boolean } | null =
-    null;
-
-  protected down(event: PointerEvent, { line, sowing }: SeasonSowing): void {
-    if (event.button !== 0) return;
-    const bar = event.currentTarget as HTMLElement;
-    const track = bar.parentElement!.getBoundingClientRect().width;
-    const { first, last } = this.range();
-    bar.setPointerCapture(event.pointerId);
-    this.drag = {
-      x: event.clientX,
-      px: track / (last - first),
-      line: line.id,
-      sowing,
-      days: 0,
-      moved: false,
-    };
-  }
-
-  protected drags(event: PointerEvent): void {
-    const drag = this.drag;
-    if (!drag) return;
-    const px = event.clientX - drag.x;
-    if (!drag.moved && Math.abs(px) < STILL_PX) return;
-    drag.moved = true;
-    if (!this.held()) this.held.set(this.range());
-    const days = Math.round(px / drag.px);
-    if (days === drag.days) return;
-    drag.days = days;
-    this.moved.emit({ line: drag.line, sowing: drag.sowing, days, rests: false });
-  }
-
-  protected up(): void {
-    const drag = this.drag;
-    this.drag = null;
-    this.held.set(null);
-    if (!drag) return;
-    if (!drag.moved) this.opened.emit(drag.line);
-    else this.moved.emit({ line: drag.line, sowing: drag.sowing, days: drag.days, rests: true });
+  protected hold(range: boolean): void {
+    if (!range) this.held.set(null);
+    else if (!this.held()) this.held.set(this.range());
   }
 }
+
+const shortDay = (date: string): string => format(parseISO(date), 'd MMM');

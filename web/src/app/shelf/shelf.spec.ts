@@ -1,11 +1,10 @@
 import { type HttpTestingController } from '@angular/common/http/testing';
-import { type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { materialToRow } from '#core/material/material';
 import { evaluateMix } from '#core/mix/evaluate';
 import { mixInputOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { bench, giveLibrary } from '#testing/page';
+import { bench, giveLibrary, labelled, press, said, show, type } from '#testing/page';
 import { library, material } from '#testing/library';
 import { InTheShed } from '../bench/in-the-shed';
 import { ShedSays } from '../bench/shed-says';
@@ -20,31 +19,6 @@ import { ProductList } from './product-list';
 
 let http: HttpTestingController;
 beforeEach(() => (http = bench()));
-
-const show = <T>(piece: Type<T>, inputs: Record<string, unknown> = {}): ComponentFixture<T> => {
-  const fixture = TestBed.createComponent(piece);
-  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
-  TestBed.tick();
-  return fixture;
-};
-const page = (fixture: ComponentFixture<unknown>): HTMLElement => fixture.nativeElement as HTMLElement;
-const said = (fixture: ComponentFixture<unknown>): string =>
-  page(fixture).textContent.replace(/\s+/g, ' ').trim();
-const labelled = (fixture: ComponentFixture<unknown>, label: string): HTMLInputElement => {
-  const found = [...page(fixture).querySelectorAll('label')].find((one) => one.textContent.trim() === label);
-  if (!found) throw new Error(`no field ${label} in: ${said(fixture)}`);
-  return page(fixture).querySelector<HTMLInputElement>(`#${found.htmlFor}`)!;
-};
-const type = (fixture: ComponentFixture<unknown>, label: string, text: string): void => {
-  const box = labelled(fixture, label);
-  box.value = text;
-  box.dispatchEvent(new Event(box instanceof HTMLInputElement ? 'input' : 'change'));
-  TestBed.tick();
-};
-const press = (fixture: ComponentFixture<unknown>, name: string): void => {
-  [...page(fixture).querySelectorAll('button')].find((one) => one.textContent.trim() === name)!.click();
-  TestBed.tick();
-};
 
 /** Stock and shelf as the server tells them. */
 function giveShed(
