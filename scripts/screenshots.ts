@@ -36,6 +36,8 @@ test('pictures of the main views', async ({ page }) => {
   await page.waitForTimeout(1500);
   await page.screenshot({ path: `${folder}/finder.png` });
   await shoot(page, 'today', '/today', 'desk', 'app-today-page .rows li');
+  await shoot(page, 'season', '/season/plan', 'desk', '.bar');
+  await shoot(page, 'season-crop', '/season/line/3', 'desk', '.way li');
   await shoot(page, 'run', '/batches/5/run', 'desk', 'app-live-list li');
   await shoot(page, 'shelf', '/shelf', 'desk', 'app-shelf-line');
   await shoot(page, 'lots', '/shelf/lots', 'desk', 'app-lot-list li');
