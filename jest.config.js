@@ -25,6 +25,8 @@ const node = {
 
 /** @type {import('jest').Config} */
 export default {
+  // A loaded machine takes its time; what hangs still ends.
+  testTimeout: 30_000,
   projects: [
     { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,contract}/**/*.spec.ts'] },
     { ...node, displayName: 'server', testMatch: ['<rootDir>/server/**/*.spec.ts'] },

@@ -88,6 +88,8 @@ export const seasonTaskSchema = z.object({
   task: z.string(),
   on: day,
   text: z.string(),
+  /** A mix to be made: so much of it. It is done by making the batch. */
+  mix: z.object({ name: z.string(), litres: z.number() }).nullable(),
   state: z.enum(['due', 'waiting']),
 });
 export type SeasonDue = z.output<typeof seasonTaskSchema>;

@@ -5,6 +5,7 @@ import { dayNumber, dayOf, isoWeekOf, weekNumber, weekOfName } from '#core/seaso
 import { emergenceFrom, stepsFrom, stepsText, tasksFrom, tasksText } from '#core/season/crop';
 import { seasonOf } from '#core/season/season';
 import { seasonSays } from '#core/season/season-says';
+import { coldWeeks } from '#core/season/warm-bench';
 import { seedShare } from '#core/season/line';
 import { tasksOf } from '#core/season/tasks';
 import { aLine, crops, someSettings as settings } from '#testing/season';
@@ -62,6 +63,19 @@ test('tomatoes from the last frost back, by hand', () => {
   expect(tasksOf(one!, { soilC: 20 }).find((t) => t.id === 'move-2')!.text).toContain('deep');
 });
 
+test('six onions to a cell are six plants; three basil to a cell go into one pot', () => {
+  const [onion] = season({ crop: 'onion', plants: 600, sparePct: 0 }).sowings;
+  const needed = Math.ceil(600 / 0.95);
+  expect(atLeast(onion!.steps[0]!.cells * 6, 0.8, needed)).toBeGreaterThanOrEqual(0.9);
+  expect(atLeast((onion!.steps[0]!.cells - 1) * 6, 0.8, needed)).toBeLessThan(0.9);
+  const [basil] = season({ crop: 'basil', plants: 100, sparePct: 0 }).sowings;
+  const pots = Math.ceil(100 / 0.97);
+  expect(basil!.steps[1]!.cells).toBe(pots);
+  // A cell is empty only where none of three comes up: 0.2³.
+  expect(atLeast(basil!.steps[0]!.cells, 1 - 0.2 ** 3, Math.ceil(pots / 0.95))).toBeGreaterThanOrEqual(0.9);
+  expect(basil!.steps[0]!.cells).toBeLessThan(1.1 * Math.ceil(pots / 0.95));
+});
+
 test('the cover is part of the sum: by its depth over the tops of all cells', () => {
   const [one] = season({ crop: 'cucumber', plants: 46 }).sowings;
   const step = one!.steps[0]!;
@@ -90,6 +104,16 @@ test('it speaks of what is too early, of frost, of cold nights, of old seed and 
   const late = told({ crop: 'tomato' }, '2027-04-10')[0]!;
   expect(late).toMatchObject({ code: 'late', moveDays: 10 });
   expect(late.text).toContain('on 2027-05-29');
+});
+
+test('what dislikes cold wants a heated bench until the late frost, and no longer', () => {
+  const { sowings } = season({ crop: 'pepper', plants: 200 });
+  const bench = (heated: boolean, m2: number) => ({ name: 'B', m2, heated, lights: false });
+  const cold = coldWeeks({ sowings }, { ...settings, benches: [bench(false, 50), bench(true, 1)] });
+  // In pots from 5 May on it is more than 1 m², to 19 May: hardened off from then, and the late frost is on the 20th.
+  expect([cold[0]!.week, cold.at(-1)!.week, cold[0]!.heatedM2]).toEqual(['2027-W18', '2027-W20', 1]);
+  expect(coldWeeks({ sowings }, { ...settings, benches: [bench(true, 50)] })).toEqual([]);
+  expect(coldWeeks({ sowings }, { ...settings, benches: [] })).toEqual([]);
 });
 
 test('old seed: an own test by its careful end (Wilson 1927), an age by a tenth a year after the first', () => {

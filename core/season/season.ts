@@ -33,6 +33,13 @@ export interface Season {
   benchM2: number | null;
 }
 
+/**
+ * What counts of a cell: one where it is thinned; every seedling where they are pricked out, or planted from where they
+ * stand; the clump where it is potted on as it is.
+ */
+const keepOf = ({ spares }: Crop, steps: number): 'one' | 'all' =>
+  spares === 'thin' || (spares === 'keep' && steps > 1) ? 'one' : 'all';
+
 type Vessels = ReadonlyMap<string, VesselKind>;
 type Crops = ReadonlyMap<string, Crop>;
 
@@ -56,7 +63,7 @@ function plannedOf(
   const seed = seedShare(line, crop, Number((line.plantOn ?? frost.usual).slice(0, 4)));
   const seeds = {
     ...{ perCell: crop.perCell, germination: seed.share, confidence: line.confidence },
-    keep: crop.spares === 'thin' ? ('one' as const) : ('all' as const),
+    keep: keepOf(crop, path.length),
   };
   return {
     id: String(line.id),

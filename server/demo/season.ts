@@ -78,8 +78,8 @@ export function demoSeason(db: Db, now: Date, key: (n: number) => string): void 
   store.setSettings({
     ...settings,
     benches: [
-      { name: 'Warm bench', m2: Math.round(4 * m2) / 10, heated: true, lights: true },
-      { name: 'Cold house', m2: Math.round(10 * m2 - 4 * m2) / 10, heated: false, lights: false },
+      { name: 'Warm bench', m2: Math.round(7 * m2) / 10, heated: true, lights: true },
+      { name: 'Cold house', m2: Math.round(3 * m2) / 10, heated: false, lights: false },
     ],
   });
   // Mixes that had to stand by now were made, in batches that the nursery has.

@@ -84,12 +84,28 @@ export class Planner {
   due(): SeasonDue[] {
     const today = this.calendar.today();
     const [from, to] = [daysAfter(today, -FORGET_AFTER), daysAfter(today, AHEAD)];
-    return this.tasks()
+    const season = this.season();
+    const { days, mixes } = this.needs(season);
+    const mixing = days
+      .filter(({ on }) => on <= to)
+      .map((day): SeasonDue => {
+        const { line, sowing } = day.needs[0]!;
+        const { name } = mixes.get(day.mix)!;
+        return {
+          ...{ line, sowing, task: `mix-${day.mix}-${day.on}`, on: day.on },
+          text: day.late ? `${day.rest.why}: it is late` : `no later than ${day.latest}: ${day.rest.why}`,
+          mix: { name, litres: day.litres },
+          state: day.on <= today ? 'due' : 'waiting',
+        };
+      });
+    const tasks = this.tasks(season)
       .filter(({ task, done }) => done === null && task.on >= from && task.on <= to)
-      .map(({ sowing, task }) => ({
+      .map(({ sowing, task }): SeasonDue => ({
         ...{ line: sowing.line.id, sowing: sowing.sowing, task: task.id, on: task.on, text: task.text },
+        mix: null,
         state: task.on <= today ? 'due' : 'waiting',
       }));
+    return [...tasks, ...mixing].sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
   }
 
   /** What the season takes that is not there. */

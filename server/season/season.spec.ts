@@ -85,13 +85,16 @@ test('what is due, by the day; a press and it is done, and back again', async ()
   await request(app).put('/api/plan/settings').send(settings).expect(200);
   // Tomatoes begin seven weeks before 19 May less 77 days: on 3 March.
   const { id } = await line({ plantOn: '2031-04-21' });
-  expect((await due()).map((d) => [d.task, d.on, d.state])).toEqual([
+  const mixed = (await due()).filter((d) => d.mix !== null);
+  expect(mixed.map((d) => [d.mix!.name, d.state])).toEqual([['Potting mix', 'due']]);
+  const tasks = async () => (await due()).filter((d) => d.mix === null);
+  expect((await tasks()).map((d) => [d.task, d.on, d.state])).toEqual([
     ['start', '2031-03-03', 'due'],
     ['own-0', '2031-03-10', 'waiting'],
     ['up', '2031-03-11', 'waiting'],
   ]);
   await mark(id, 'start', '2031-03-04').expect(204);
-  expect((await due()).map((d) => d.task)).toEqual(['own-0', 'up']);
+  expect((await tasks()).map((d) => d.task)).toEqual(['own-0', 'up']);
   await mark(id, 'start', null).expect(204);
   expect((await due()).map((d) => d.task)).toContain('start');
   expect((await mark(id, 'start', '2031-03-05')).status).toBe(400);

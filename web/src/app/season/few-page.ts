@@ -38,6 +38,7 @@ const MATERIALS = 4;
       border-bottom: 1px solid var(--hairline);
     }
     progress {
+      accent-color: var(--window-edge);
       width: 220px;
       max-width: 100%;
     }

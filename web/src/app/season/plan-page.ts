@@ -6,6 +6,7 @@ import { usualMoisture } from '#core/mix/moisture';
 import { dayNumber, isoWeekOf, weekNumber } from '#core/season/days';
 import { fitItems } from '#core/season/fit-options';
 import { type MixingDay } from '#core/season/mixing';
+import { coldWeeks, type WarmWeek } from '#core/season/warm-bench';
 import { nameOf } from '#core/season/tasks';
 import { MadeForChoice } from '../data/made-for';
 import { Notices } from '../data/notices';
@@ -53,16 +54,22 @@ export class PlanPage {
     const all = this.view.says();
     return this.allTold() ? all : all.slice(0, TOLD);
   });
+  /** The week that is coldest for what is tender. */
+  protected readonly cold = computed(() => {
+    const season = this.view.calm();
+    if (!season) return null;
+    const weeks = coldWeeks(season, season.settings).filter(({ week }) => week >= this.thisWeek());
+    return weeks.reduce<WarmWeek | null>((a, b) => (a === null || b.needM2 > a.needM2 ? b : a), null);
+  });
   protected readonly untold = computed(() => this.view.says().length - this.told().length);
 
   /** The answer at a glance: the next thing to do, the next mixing day, the fullest week. */
   protected readonly facts = computed(() => {
     const season = this.view.season();
     if (!season) return null;
-    const today = this.view.today();
     const next = this.view.next();
     const mixing = this.view.needs()?.days[0];
-    const coming = season.weeks.filter((week) => week.week >= isoWeekOf(weekNumber(dayNumber(today))));
+    const coming = season.weeks.filter((week) => week.week >= this.thisWeek());
     const fullest = coming.reduce<(typeof coming)[number] | null>(
       (a, b) => (a === null || b.benchM2 > a.benchM2 ? b : a),
       null,
@@ -76,14 +83,14 @@ export class PlanPage {
   });
   protected readonly moreDays = computed(() => (this.view.needs()?.days.length ?? 0) - this.mixing().length);
 
+  private thisWeek(): string {
+    return isoWeekOf(weekNumber(dayNumber(this.view.today())));
+  }
+
   protected readonly calendar = addressOf('calendar', {});
   protected readonly subscribe = new URL(this.calendar, location.href).href;
   protected readonly sheet = computed(() =>
-    addressOf(
-      'weekSheet',
-      { week: isoWeekOf(weekNumber(dayNumber(this.view.today()))) },
-      { units: this.units.system() },
-    ),
+    addressOf('weekSheet', { week: this.thisWeek() }, { units: this.units.system() }),
   );
 
   /** What is to be done, without how. */
@@ -191,7 +198,9 @@ export class PlanPage {
     if (!fit || !season) return null;
     return {
       fit,
-      over: fit.over.map(({ week, m2 }) => `${isoWeekOf(week)} by ${this.area(m2)}`).join(', '),
+      over: fit.over
+        .map(({ week, m2 }) => `${this.weekName(isoWeekOf(week))} by ${this.area(m2)}`)
+        .join(', '),
       moves: fit.moves.map(({ line, sowing, option }) => {
         const of = season.sowings.find((one) => one.line.id === line && one.sowing === sowing)!;
         const { move } = option;

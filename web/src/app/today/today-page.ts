@@ -98,6 +98,10 @@ export class TodayPage {
     return on ? format(parseISO(on), 'd MMMM') : '';
   }
 
+  protected amount(litres: number): string {
+    return stockAmount('material', litres, this.units.system());
+  }
+
   protected since(on: string): string {
     return on === this.nursery.today() ? 'today' : `due since ${this.day(on)}`;
   }
