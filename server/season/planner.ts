@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import { type SeasonDue } from '#contract/plan';
 import { leftIn, toBuy, type ToBuy } from '#core/season/demand';
 import { type SeasonSettings } from '#core/season/line';
@@ -93,7 +94,9 @@ export class Planner {
         const { name } = mixes.get(day.mix)!;
         return {
           ...{ line, sowing, task: `mix-${day.mix}-${day.on}`, on: day.on },
-          text: day.late ? `${day.rest.why}: it is late` : `no later than ${day.latest}: ${day.rest.why}`,
+          text: day.late
+            ? `${day.rest.why}: it is late`
+            : `no later than ${format(parseISO(day.latest), 'd MMMM')}: ${day.rest.why}`,
           mix: { name, litres: day.litres },
           state: day.on <= today ? 'due' : 'waiting',
         };

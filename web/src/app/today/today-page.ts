@@ -70,6 +70,8 @@ export class TodayPage {
     const library = this.library();
     return (this.lots.stock.value() ?? []).flatMap(({ kind, item, left, daysLeft }) => {
       if (daysLeft === null || daysLeft >= SHORT_DAYS || left === null) return [];
+      // What the season misses of it is told by its day.
+      if (this.missing().some((one) => one.key === `${kind} ${item}`)) return [];
       const named =
         library?.materials.get(item) ?? library?.amendments.get(item) ?? library?.vessels.get(item);
       const days = Math.round(daysLeft);
@@ -89,7 +91,11 @@ export class TodayPage {
           ? library?.vessels.get(item)
           : (library?.materials.get(item) ?? library?.amendments.get(item));
       const name = kind === 'seed' ? `Seed of ${item}` : found ? shortName(found.name) : item;
-      const amount = stockAmount(kind, Math.ceil(100 * short) / 100, this.units.system());
+      const perTray = kind === 'vessel' ? (library?.vessels.get(item)?.perTray ?? 1) : 1;
+      const amount =
+        perTray > 1
+          ? String(Math.ceil(short / perTray))
+          : stockAmount(kind, Math.ceil(100 * short) / 100, this.units.system());
       return { key: `${kind} ${item}`, name, says: `${amount} short by ${this.day(by ?? '')}` };
     });
   });
