@@ -4,6 +4,7 @@ import { frostChance } from '#core/season/frost';
 import { type SeasonSettings } from '#core/season/line';
 import { type SeasonSowing } from '#core/season/season';
 import { nameOf } from '#core/season/tasks';
+import { spokenDay } from '#core/units/day';
 
 /** What a sowing of the season has to be told. */
 export interface SeasonSays {
@@ -64,7 +65,7 @@ export function seasonSays(
         'late',
         'warn',
         () =>
-          `${nameOf(sowing)} was to begin on ${first.from}. Begun today it is ready ${late} ${late === 1 ? 'day' : 'days'} later, on ${dayOf(dayNumber(plantOn) + late)}.`,
+          `${nameOf(sowing)} was to begin on ${spokenDay(first.from)}. Begun today it is ready ${late} ${late === 1 ? 'day' : 'days'} later, on ${spokenDay(dayOf(dayNumber(plantOn) + late))}.`,
         late,
       );
     const long = steps.filter((step) => step.tooLongWeeks !== null);
@@ -75,7 +76,7 @@ export function seasonSays(
         'too-long',
         'warn',
         () =>
-          `${nameOf(sowing)} begins too early: ${weeks(over)} longer in its ${long[0]!.kind.name} than the size bears. Begin on ${dayOf(dayNumber(first.from) + days)}, or pot on sooner.`,
+          `${nameOf(sowing)} begins too early: ${weeks(over)} longer in its ${long[0]!.kind.name} than the size bears. Begin on ${spokenDay(dayOf(dayNumber(first.from) + days))}, or pot on sooner.`,
       );
     }
     if (crop.coldestC > TENDER_C) {
@@ -85,7 +86,7 @@ export function seasonSays(
           'frost',
           'warn',
           () =>
-            `${nameOf(sowing)} dies of frost, and after ${plantOn} it still freezes in ${Math.round(10 * chance)} years of 10. After ${frost.late} it is one in ten.`,
+            `${nameOf(sowing)} dies of frost, and after ${spokenDay(plantOn)} it still freezes in ${Math.round(10 * chance)} years of 10. After ${spokenDay(frost.late)} it is one in ten.`,
           dayNumber(frost.late) - dayNumber(plantOn),
         );
       const mild = dayNumber(frost.usual) + MILD_AFTER_DAYS;
@@ -94,7 +95,7 @@ export function seasonSays(
           'cold-nights',
           'note',
           () =>
-            `${nameOf(sowing)} dislikes nights under ${crop.coldestC} °C: cover it, or wait until about ${dayOf(mild)}.`,
+            `${nameOf(sowing)} dislikes nights under ${crop.coldestC} °C: cover it, or wait until about ${spokenDay(dayOf(mild))}.`,
         );
     }
     if (crop.start === 'sow') {

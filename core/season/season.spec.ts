@@ -103,7 +103,7 @@ test('it speaks of what is too early, of frost, of cold nights, of old seed and 
   expect(thin.find((s) => s.code === 'per-cell')!.text).toContain('37 % of');
   const late = told({ crop: 'tomato' }, '2027-04-10')[0]!;
   expect(late).toMatchObject({ code: 'late', moveDays: 10 });
-  expect(late.text).toContain('on 2027-05-29');
+  expect(late.text).toContain('on 29 May 2027');
 });
 
 test('what dislikes cold wants a heated bench until the late frost, and no longer', () => {

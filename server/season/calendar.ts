@@ -1,5 +1,5 @@
 import ical, { ICalEventTransparency } from 'ical-generator';
-import { daysAfter } from '#core/units/day';
+import { daysAfter, spokenDay } from '#core/units/day';
 import { fixed } from '#core/units/show';
 import { type Planner } from '#server/season/planner';
 
@@ -34,7 +34,7 @@ export function calendarOf(planner: Planner, folder: string, stamp: string): str
       `mix-${day.mix}-${first.line}-${first.sowing}-${first.step}`,
       day.on,
       null,
-      `Mix ${fixed(day.litres, 0)} L of ${mixes.get(day.mix)!.name}, no later than ${day.latest}: ${day.rest.why}`,
+      `Mix ${fixed(day.litres, 0)} L of ${mixes.get(day.mix)!.name}, no later than ${spokenDay(day.latest)}: ${day.rest.why}`,
       false,
     );
   }

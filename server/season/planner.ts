@@ -1,11 +1,10 @@
-import { format, parseISO } from 'date-fns';
 import { type SeasonDue } from '#contract/plan';
 import { leftIn, toBuy, type ToBuy } from '#core/season/demand';
 import { type SeasonSettings } from '#core/season/line';
 import { type KeptMix, mixOf, needsOf, type SeasonNeeds } from '#core/season/needs';
 import { type Season, seasonOf, type SeasonSowing } from '#core/season/season';
 import { type SeasonTask, tasksOf } from '#core/season/tasks';
-import { daysAfter } from '#core/units/day';
+import { daysAfter, spokenDay } from '#core/units/day';
 import { type LibraryStore } from '#server/library/store';
 import { stockLines } from '#server/lots/stock';
 import { type LotStore } from '#server/lots/store';
@@ -96,7 +95,7 @@ export class Planner {
           ...{ line, sowing, task: `mix-${day.mix}-${day.on}`, on: day.on },
           text: day.late
             ? `${day.rest.why}: it is late`
-            : `no later than ${format(parseISO(day.latest), 'd MMMM')}: ${day.rest.why}`,
+            : `no later than ${spokenDay(day.latest)}: ${day.rest.why}`,
           mix: { name, litres: day.litres },
           state: day.on <= today ? 'due' : 'waiting',
         };

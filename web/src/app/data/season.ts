@@ -30,8 +30,17 @@ export class SeasonService {
     return this.api.create('addLine', { body: line }).pipe(tap((made) => this.put(made)));
   }
 
+  /** Number of the newest change of each line: what an older one answers is out of date. */
+  private readonly newest = new Map<number, number>();
+
   change(id: number, line: LineGiven): Observable<SeasonLine> {
-    return this.api.call('changeLine', { params: { id }, body: line }).pipe(tap((made) => this.put(made)));
+    const number = (this.newest.get(id) ?? 0) + 1;
+    this.newest.set(id, number);
+    return this.api.call('changeLine', { params: { id }, body: line }).pipe(
+      tap((made) => {
+        if (this.newest.get(id) === number) this.put(made);
+      }),
+    );
   }
 
   /** Shows it at once, as a hand drags it; what the server then says holds. */

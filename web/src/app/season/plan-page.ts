@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { format, parseISO } from 'date-fns';
+import { forkJoin, type Observable } from 'rxjs';
 import { addressOf } from '#contract/routes';
 import { usualMoisture } from '#core/mix/moisture';
 import { dayNumber, isoWeekOf, weekNumber } from '#core/season/days';
@@ -229,9 +230,18 @@ export class PlanPage {
       return [{ before: line, next }];
     });
     this.fit.set(null);
-    for (const { next } of changed) this.service.change(next.id, lineGiven(next)).subscribe();
-    this.notices.say('The bench fits.', () => {
-      for (const { before } of changed) this.service.change(before.id, lineGiven(before)).subscribe();
+    const all = (lines: readonly SeasonLine[]): Observable<unknown> =>
+      forkJoin(lines.map((line) => this.service.change(line.id, lineGiven(line))));
+    const failed = (error: Error): void => {
+      this.service.plan.refresh();
+      this.notices.say(`Not moved: ${error.message}`);
+    };
+    all(changed.map(({ next }) => next)).subscribe({
+      next: () =>
+        this.notices.say('The bench fits.', () =>
+          all(changed.map(({ before }) => before)).subscribe({ error: failed }),
+        ),
+      error: failed,
     });
   }
 }

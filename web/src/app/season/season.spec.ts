@@ -88,6 +88,25 @@ test('a bar moved by a key goes to the server with its sowing alone moved, and b
   expect(said(fixture)).toContain('Lettuce');
 });
 
+test('two presses in a row: what the first one answers late does not undo the second', () => {
+  const fixture = show(PlanPage);
+  give();
+  const bar = page(fixture).querySelector<HTMLButtonElement>('.bar')!;
+  const key = (): void => {
+    bar.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }));
+    TestBed.tick();
+  };
+  key();
+  key();
+  const sent = http.match('/api/plan/lines/1');
+  expect(sent.map((one) => (one.request.body as { shifts: number[] }).shifts)).toEqual([[7], [14]]);
+  for (const one of sent) {
+    one.flush({ ...lines[0], ...(one.request.body as object) });
+    TestBed.tick();
+    expect(TestBed.inject(SeasonView).season()!.sowings[0]!.line.shifts).toEqual([14]);
+  }
+});
+
 test('a row draws a bar for every sowing; a drag tells days while it goes and once it rests, a press opens', () => {
   const row: StripRow = {
     ...{ line: 7, name: 'Leek', sort: '' },
