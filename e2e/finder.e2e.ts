@@ -30,6 +30,8 @@ test('every recipe of the shelf is tried; the best is explained and taken, with 
   await expect(page.getByText(/^831 recipes looked at in .* meet every window$/)).toBeVisible();
   await expect(lines(page).first()).toContainText(/\d in 10|nearly always/);
   await expect(page.getByText(/holds it back|Behaves like/).first()).toBeVisible();
+  // Odds have come, and the order with them.
+  await expect(page.getByText(/^First: /)).toBeVisible();
   const first = await page.locator('.recipe').innerText();
   await page.getByRole('button', { name: 'Take this one' }).click();
   await expect(page).toHaveURL(/\/mix/);
