@@ -4,7 +4,6 @@ import { type SeasonLine, type SeasonSettings, type SeedShare, seedShare } from 
 import { planSeason, type PlannedCrop, type StepPlan, type WeekPlan } from '#core/season/plan';
 import { OutOfRange } from '#core/units/check';
 import { footprintOf, topAreaMm2, type VesselKind } from '#core/vessel/tray';
-import { volumeL } from '#core/vessel/vessel';
 
 /** A step of a sowing as it runs on the bench. */
 export interface SeasonStep extends StepPlan {
@@ -142,6 +141,3 @@ function sharedOf(one: StepPlan, step: CropStep, kind: VesselKind, sown: Crop | 
 
 /** Single vessels of a step, whole trays. */
 export const vesselsOfStep = ({ trays, kind }: SeasonStep): number => trays * kind.perTray;
-
-/** Litres that one vessel of a step takes. */
-export const eachL = ({ kind }: SeasonStep): number => volumeL(kind.vessel);

@@ -138,12 +138,9 @@ export const limits = {
   soilC: [2, 40],
   coverMm: [0, 60],
   leaves: [0, 10],
-  seedYears: [0, 30],
   seedTested: [10, 10_000],
   benches: [1, 40],
-  seasonLines: [0, 500],
   cropTasks: [0, 20],
-  tooLongWeeks: [1, 520],
 } as const satisfies Record<string, Range>;
 
 export type LimitName = keyof typeof limits;
