@@ -22,6 +22,7 @@ import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
 import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from './answer/cut-through';
+import { afterPaint } from '../ui/after-paint';
 import { DoseList } from './doses/dose-list';
 import { ShedSays } from '../bench/shed-says';
 import { FlagList } from './answer/flag-list';
@@ -100,6 +101,13 @@ export class MixPage {
     source: this.store.outcome,
     computation: (outcome, previous) => (outcome.state === 'computed' ? outcome : (previous?.value ?? null)),
   });
+  /** What follows the readings: the picture, what is to be minded, the weeks. */
+  protected readonly behind = afterPaint(
+    computed(() => {
+      const outcome = this.computedOutcome();
+      return outcome && { kind: this.store.kind(), outcome };
+    }),
+  );
   /** For the phone, where the readings are out of sight while the parts are changed. */
   protected readonly brief = computed(() =>
     (this.computedOutcome()?.judgement.readings ?? []).slice(0, 4).map((r) => ({
