@@ -15,9 +15,6 @@ import { type LotStore } from '#server/lots/store';
 import { type Calendar } from '#server/nursery/calendar';
 import { type RecordStore } from '#server/record/store';
 
-/** Entries of the past told at once: one event for each would keep a page busy for seconds. */
-const BACKLOG = 2000;
-
 /** The record of a batch: read, added to, listened to. */
 export function recordRoutes(
   api: Api,
@@ -59,12 +56,31 @@ export function recordRoutes(
   api.serve('batchStream', ({ params, req, res }) => {
     const batch = batchOf(batches, params.id);
     const stream = openStream(req, res);
-    const missed = record.of(batch.id, lastSeen(req));
-    for (let from = 0; from < missed.length; from += BACKLOG) {
-      const some = missed.slice(from, from + BACKLOG);
-      stream.send('entries', some, some.at(-1)!.id);
-    }
-    stream.onEnd(record.listen(batch.id, (entry) => stream.send('entry', entry, entry.id)));
+    let last = lastSeen(req);
+    let whole = false;
+    const past = record.portions(batch.id, last);
+    const deaf = record.listen(batch.id, (entry) => {
+      last = entry.id;
+      stream.send('entry', entry, whole ? entry.id : undefined);
+    });
+    // One portion a turn, so that others are answered between. Where a page has to ask again from is told when it has
+    // all: what broke off before begins anew.
+    const tell = (): void => {
+      const { value } = past.next();
+      whole = !value;
+      if (whole) {
+        if (last > 0) stream.send('whole', {}, last);
+        return;
+      }
+      last = Math.max(last, value!.at(-1)!.id);
+      stream.send('entries', value);
+      next = setImmediate(tell);
+    };
+    let next = setImmediate(tell);
+    stream.onEnd(() => {
+      deaf();
+      clearImmediate(next);
+    });
   });
 }
 

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { createServer, type Server } from 'node:http';
 import { type AddressInfo } from 'node:net';
 import request from 'supertest';
+import { RecordStore } from '#server/record/store';
 import { newBatch, testApp } from '#testing/server';
 
 const { app, db } = testApp();
@@ -9,8 +10,8 @@ let id: number;
 beforeAll(async () => {
   id = (await request(app).post('/api/batches').send(newBatch())).body.id;
 });
-const enter = (data: object, seen = 0, key: string = randomUUID()) =>
-  request(app).post(`/api/batches/${id}/entries`).send({ key, seen, data });
+const enter = (data: object, seen = 0, key: string = randomUUID(), batch = id) =>
+  request(app).post(`/api/batches/${batch}/entries`).send({ key, seen, data });
 const entries = async (): Promise<{ id: number; subject: string; data: object }[]> =>
   (await request(app).get(`/api/batches/${id}/entries`)).body;
 
@@ -121,6 +122,18 @@ describe('streams', () => {
     return text;
   }
 
+  const told = (text: string): { id: number | null; event: string; data: unknown }[] =>
+    [...text.matchAll(/^(?:id: (\d+)\n)?event: (\w+)\ndata: (.*)$/gm)].map(([, id, event, data]) => ({
+      id: id === undefined ? null : Number(id),
+      event: event!,
+      data: JSON.parse(data!),
+    }));
+  const idsOf = (said: ReturnType<typeof told>): number[] =>
+    said
+      .filter(({ event }) => event !== 'whole')
+      .flatMap(({ data }) => [data].flat() as { id: number }[])
+      .map((entry) => entry.id);
+
   test('a device that comes back gets what it missed, and hears what is new', async () => {
     const all = await entries();
     const missed = all.at(-3)!.id;
@@ -129,13 +142,35 @@ describe('streams', () => {
     });
     await new Promise((done) => setTimeout(done, 100));
     await enter({ kind: 'note', text: 'fresh word' });
-    const said = [...(await heard).matchAll(/^id: (\d+)\nevent: (\w+)\ndata: (.*)$/gm)];
+    const said = told(await heard);
     const [two, last] = [all.at(-2)!.id, all.at(-1)!.id];
-    expect(said.map(([, id, event]) => [Number(id), event])).toEqual([
-      [last, 'entries'],
+    expect(said.map(({ id, event }) => [id, event])).toEqual([
+      [null, 'entries'],
+      [last, 'whole'],
       [last + 1, 'entry'],
     ]);
-    expect(JSON.parse(said[0]![3]!).map((entry: { id: number }) => entry.id)).toEqual([two, last]);
+    expect(idsOf(said)).toEqual([two, last, last + 1]);
+  });
+
+  test('a long record is told newest first, with what holds, whole, and from where only once it is whole', async () => {
+    const long = (await request(app).post('/api/batches').send(newBatch())).body.id as number;
+    const { body: tick } = await enter(
+      { kind: 'tick', step: 'label', load: 0, done: true },
+      0,
+      randomUUID(),
+      long,
+    );
+    const record = new RecordStore(db);
+    db.transaction(() => {
+      for (let i = 0; i < 5000; i++)
+        record.add(long, randomUUID(), { kind: 'note', text: `line ${i}` }, '2031-03-01T09:00:00Z');
+    })();
+    const said = told(await read(`/api/batches/${long}/stream`, (text) => text.includes('event: whole')));
+    const first = said[0]!.data as { id: number; data: { text?: string } }[];
+    expect(first.length).toBeLessThan(600);
+    expect([first[0]!.id, first.at(-1)!.data.text]).toEqual([tick.id, 'line 4999']);
+    expect(new Set(idsOf(said)).size).toBe(5001);
+    expect(said.map(({ id }) => id)).toEqual([...said.slice(1).map(() => null), Math.max(...idsOf(said))]);
   });
 
   test('instruments are streamed', async () => {

@@ -3,6 +3,10 @@ import { ENTRY_FORMAT, readEntryData, type Entry, type EntryData, type KeptData 
 import { replaces, subjectOf } from '#contract/record-subject';
 import { type Db } from '#server/database/db';
 
+/** How many of the newest a page is told first, and how many of the older at once after that. */
+const NEWEST = 500;
+const OLDER = 2000;
+
 type Row = Omit<Entry, 'data'> & { dataJson: string; format: number };
 
 const SELECT = 'SELECT id, batch_id AS batchId, key, subject, format, data_json AS dataJson, at FROM entries';
@@ -15,6 +19,8 @@ const read = ({ dataJson, format, ...row }: Row): Entry => ({
 export class RecordStore {
   private readonly told = new EventEmitter().setMaxListeners(0);
   private readonly after;
+  private readonly head;
+  private readonly between;
   private readonly keyed;
   private readonly newer;
   private readonly insert;
@@ -24,6 +30,15 @@ export class RecordStore {
 
   constructor(private readonly db: Db) {
     this.after = db.prepare<[number, number], Row>(`${SELECT} WHERE batch_id = ? AND id > ? ORDER BY id`);
+    this.head = db.prepare<{ batchId: number; after: number }, Row>(
+      `${SELECT} WHERE batch_id = @batchId AND id > @after AND (
+         id IN (SELECT id FROM entries WHERE batch_id = @batchId ORDER BY id DESC LIMIT ${NEWEST})
+         OR id IN (SELECT MAX(id) FROM entries WHERE batch_id = @batchId GROUP BY subject))
+       ORDER BY id`,
+    );
+    this.between = db.prepare<[number, number, number], Row>(
+      `${SELECT} WHERE batch_id = ? AND id > ? AND id < ? ORDER BY id LIMIT ${OLDER}`,
+    );
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
     this.newer = db.prepare<[number, string, number], Row>(
       `${SELECT} WHERE batch_id = ? AND subject = ? AND id > ? ORDER BY id DESC`,
@@ -45,6 +60,23 @@ export class RecordStore {
   /** Entries after one, oldest first. */
   of(batchId: number, after = 0): Entry[] {
     return this.after.all(batchId, after).map(read);
+  }
+
+  /**
+   * Entries after one, in portions: first the newest with the last word on each subject, so that what holds is known
+   * at once, then the older ones. Some come twice.
+   */
+  *portions(batchId: number, after: number): Generator<Entry[], void> {
+    const head = this.head.all({ batchId, after });
+    if (head.length === 0) return;
+    yield head.map(read);
+    const newest = head.at(-1)!.id;
+    for (let from = after; ;) {
+      const some = this.between.all(batchId, from, newest);
+      if (some.length === 0 || (from === after && some.length < Math.min(head.length, OLDER))) return;
+      yield some.map(read);
+      from = some.at(-1)!.id;
+    }
   }
 
   /** Entries of one kind, oldest first. */
