@@ -17,17 +17,21 @@ export function significant(value: number, digits: number): string {
   return fixed(value, places);
 }
 
+/**
+ * To so many decimal places, halves away from zero as they are written (1.005 to two places is 1.01), thousands apart.
+ * Built from digits: a page writes hundreds of numbers at every move of a slider, and the browser's own number format
+ * takes 20 ms and more to make each of its kinds.
+ * @param places 0–6
+ */
 export function fixed(value: number, places: number): string {
-  let format = formats.get(places);
-  if (!format) {
-    const digits = { minimumFractionDigits: places, maximumFractionDigits: places };
-    formats.set(places, (format = new Intl.NumberFormat('en-GB', digits)));
-  }
-  return format.format(value).replace('-', '−');
+  const size = Math.abs(value);
+  // Smaller ones are written with an exponent already, larger ones have no such place left.
+  const moved = size >= 1e-6 && size < 1e15 / 10 ** places;
+  const rounded = moved ? Number(`${Math.round(Number(`${size}e${places}`))}e-${places}`) : size;
+  const [whole, part] = rounded.toFixed(places).split('.') as [string, string?];
+  const text = whole.replace(/\B(?=(\d{3})+$)/g, ',') + (part === undefined ? '' : `.${part}`);
+  return value < 0 || Object.is(value, -0) ? `−${text}` : text;
 }
-
-/** Made once: a page writes hundreds of numbers at every move of a slider. */
-const formats = new Map<number, Intl.NumberFormat>();
 
 /** @param litres at least 0 */
 export function showVolume(litres: number, system: UnitSystem): Shown {

@@ -10,7 +10,7 @@ import {
   millimetresIn,
 } from '#core/units/factors';
 import { readOut, said } from '#core/units/said';
-import { showDose, showMass, showVolume, significant } from '#core/units/show';
+import { fixed, showDose, showMass, showVolume, significant } from '#core/units/show';
 import { published } from '#testing/published';
 
 const reference = (from: string, to: string): number => unit(1, from).toNumber(to);
@@ -130,4 +130,32 @@ test.each([NaN, Infinity, -1, 11])('a bad number is named with its range: %p', (
   expect(() => checkRange('depthMm', bad, 0, 10)).toThrow(
     `depthMm must be a number from 0 to 10, was ${bad}`,
   );
+});
+
+describe('numbers to so many places, against the number format of the language', () => {
+  const intl = (value: number, places: number): string =>
+    new Intl.NumberFormat('en-GB', { minimumFractionDigits: places, maximumFractionDigits: places })
+      .format(value)
+      .replace('-', '−');
+
+  test.each([
+    ...[0, -0, 1.005, -1.005, 2.5, 0.5, 0.0049, 999.995, 1234567.891],
+    ...[-0.04, 6e-7, 1e-7, 1e15, 123456789.345],
+  ])('%d', (value) => {
+    for (const places of [0, 1, 2, 3, 6]) expect(fixed(value, places)).toBe(intl(value, places));
+  });
+
+  test('any number, and any that ends in a half', () =>
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.double({ min: -9e8, max: 9e8, noNaN: true }),
+          fc.double({ min: -10, max: 10, noNaN: true }),
+          fc.integer({ min: -1_000_000, max: 1_000_000 }).map((n) => n / 2000),
+        ),
+        fc.integer({ min: 0, max: 6 }),
+        (value, places) => fixed(value, places) === intl(value, places),
+      ),
+      { numRuns: 3000 },
+    ));
 });

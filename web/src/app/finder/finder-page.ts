@@ -339,5 +339,5 @@ function partsText(parts: Readonly<Record<string, number>>, name: (id: string) =
     .join(' · ');
 }
 
-const grouped = (n: number): string => n.toLocaleString('en-GB');
+const grouped = (n: number): string => fixed(n, 0);
 const signed = (n: number): string => `${n > 0 ? '+' : '−'}${significant(Math.abs(n), 2)}`;

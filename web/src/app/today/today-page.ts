@@ -41,8 +41,15 @@ export class TodayPage {
   private readonly season = inject(SeasonService);
   private readonly nursery = inject(NurseryService);
   private readonly notices = inject(Notices);
+  private readonly tasks = this.season.due();
   private readonly shortSeason = this.season.short();
   protected readonly forecast = inject(InstrumentsService).weather();
+  /** Nothing is shown in pieces that push each other about: a list that cannot be had counts as known. */
+  protected readonly settled = computed(() =>
+    [this.due, this.tasks, this.shortSeason, this.forecast, this.lots.stock].every(
+      (one) => one.state().state !== 'loading',
+    ),
+  );
   protected readonly risks = computed(() => weatherRisks(this.forecast.value() ?? []));
   protected readonly week = computed(() =>
     (this.forecast.value() ?? []).map((d) => ({
@@ -53,7 +60,6 @@ export class TodayPage {
       rain: d.rainMm.toFixed(0),
     })),
   );
-  private readonly tasks = this.season.due();
   /** Of the season and of the batches together, in the order of the days. */
   private readonly all = computed(() =>
     [
