@@ -38,7 +38,7 @@ export function replan(
 }
 
 /** That season in a folder of its own, so that a browser can open it. */
-function largeSeason(): string {
+export function largeSeason(): string {
   const folder = mkdtempSync(join(tmpdir(), 'welcome-bench-season-'));
   const db = openDatabase(folder);
   new LibraryStore(db).refreshStarter();

@@ -133,11 +133,79 @@ function amountsOf(crop: PlannedCrop): Amounts[] {
     .reverse();
 }
 
+export interface WeekSums {
+  benchM2: number;
+  litres: number;
+}
+
+/** What one crop takes: its sowings, and bench and mix by number of the week. */
+export interface CropPlan {
+  sowings: SowingPlan[];
+  byWeek: Map<number, WeekSums>;
+}
+
 /**
- * Counts back from planting days through every vessel to the sowing days (model § 19), and adds up bench and mix by
- * week.
- * @param lastFrost YYYY-MM-DD
+ * Counts a crop back from its planting days through every vessel to the sowing days (model § 19).
+ * @param frost number of the day of the usual last frost
+ * @throws OutOfRange naming the figure and its range
+ */
+export function planCrop(frost: number, crop: PlannedCrop): CropPlan {
+  const sowings: SowingPlan[] = [];
+  const byWeek = new Map<number, WeekSums>();
+  const at = (week: number): WeekSums => {
+    let sums = byWeek.get(week);
+    if (!sums) byWeek.set(week, (sums = { benchM2: 0, litres: 0 }));
+    return sums;
+  };
+  const amounts = amountsOf(crop);
+  for (let k = 0; k < crop.sowings.count; k++) {
+    const plantOn = frost + crop.plantOutDays + k * crop.sowings.everyDays + (crop.shifts?.[k] ?? 0);
+    const steps: StepPlan[] = [];
+    let to = plantOn;
+    for (let i = amounts.length - 1; i >= 0; i--) {
+      const { days, plants, cells, trays, litres, benchM2, tooLongWeeks } = amounts[i]!;
+      const from = to - days;
+      // Written out: spreading so many objects would cost more than all the counting.
+      steps.push({ from: dayOf(from), to: dayOf(to), plants, cells, trays, litres, benchM2, tooLongWeeks });
+      at(weekNumber(from)).litres += litres;
+      if (days > 0)
+        for (let week = weekNumber(from); week <= weekNumber(to - 1); week++) at(week).benchM2 += benchM2;
+      to = from;
+    }
+    sowings.push({ id: crop.id, sowing: k + 1, plantOn: dayOf(plantOn), steps: steps.reverse() });
+  }
+  return { sowings, byWeek };
+}
+
+/**
+ * Bench and mix of several crops by week, without a gap from the first to the last.
  * @param benchM2 what there is; weeks over it are marked
+ */
+export function weeksOf(plans: Iterable<Pick<CropPlan, 'byWeek'>>, benchM2?: number): WeekPlan[] {
+  const whole = new Map<number, WeekSums>();
+  for (const { byWeek } of plans)
+    for (const [week, { benchM2: m2, litres }] of byWeek) {
+      const sums = whole.get(week);
+      if (!sums) whole.set(week, { benchM2: m2, litres });
+      else {
+        sums.benchM2 += m2;
+        sums.litres += litres;
+      }
+    }
+  if (whole.size === 0) return [];
+  const numbers = [...whole.keys()];
+  const first = numbers.reduce((a, b) => Math.min(a, b));
+  const last = numbers.reduce((a, b) => Math.max(a, b));
+  return Array.from({ length: last - first + 1 }, (_, i): WeekPlan => {
+    const sums = whole.get(first + i) ?? { benchM2: 0, litres: 0 };
+    const over = benchM2 === undefined ? null : sums.benchM2 > benchM2 + 1e-9;
+    return { week: isoWeekOf(first + i), ...sums, over };
+  });
+}
+
+/**
+ * All crops counted back, and bench and mix added up by week.
+ * @param lastFrost YYYY-MM-DD
  * @throws OutOfRange naming the figure and its range
  */
 export function planSeason(
@@ -146,40 +214,6 @@ export function planSeason(
   benchM2?: number,
 ): { crops: SowingPlan[]; weeks: WeekPlan[] } {
   const frost = dayNumber(lastFrost, 'lastFrost');
-  const sowings: SowingPlan[] = [];
-  const byWeek = new Map<number, { benchM2: number; litres: number }>();
-  const at = (week: number): { benchM2: number; litres: number } => {
-    let sums = byWeek.get(week);
-    if (!sums) byWeek.set(week, (sums = { benchM2: 0, litres: 0 }));
-    return sums;
-  };
-  for (const crop of crops) {
-    const amounts = amountsOf(crop);
-    for (let k = 0; k < crop.sowings.count; k++) {
-      const plantOn = frost + crop.plantOutDays + k * crop.sowings.everyDays + (crop.shifts?.[k] ?? 0);
-      const steps: StepPlan[] = [];
-      let to = plantOn;
-      for (let i = amounts.length - 1; i >= 0; i--) {
-        const { days, plants, cells, trays, litres, benchM2, tooLongWeeks } = amounts[i]!;
-        const from = to - days;
-        // Written out: spreading so many objects would cost more than all the counting.
-        steps.push({ from: dayOf(from), to: dayOf(to), plants, cells, trays, litres, benchM2, tooLongWeeks });
-        at(weekNumber(from)).litres += litres;
-        if (days > 0)
-          for (let week = weekNumber(from); week <= weekNumber(to - 1); week++) at(week).benchM2 += benchM2;
-        to = from;
-      }
-      sowings.push({ id: crop.id, sowing: k + 1, plantOn: dayOf(plantOn), steps: steps.reverse() });
-    }
-  }
-  if (byWeek.size === 0) return { crops: sowings, weeks: [] };
-  const numbers = [...byWeek.keys()];
-  const first = numbers.reduce((a, b) => Math.min(a, b));
-  const last = numbers.reduce((a, b) => Math.max(a, b));
-  const weeks = Array.from({ length: last - first + 1 }, (_, i): WeekPlan => {
-    const sums = byWeek.get(first + i) ?? { benchM2: 0, litres: 0 };
-    const over = benchM2 === undefined ? null : sums.benchM2 > benchM2 + 1e-9;
-    return { week: isoWeekOf(first + i), ...sums, over };
-  });
-  return { crops: sowings, weeks };
+  const plans = crops.map((crop) => planCrop(frost, crop));
+  return { crops: plans.flatMap(({ sowings }) => sowings), weeks: weeksOf(plans, benchM2) };
 }

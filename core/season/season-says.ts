@@ -123,5 +123,9 @@ export function seasonSays(
         );
     }
   }
-  return says.sort((a, b) => Number(a.severity === 'note') - Number(b.severity === 'note'));
+  return worstFirst(says);
 }
+
+/** Warnings before notes; those of a kind stay in their order. */
+export const worstFirst = (says: readonly SeasonSays[]): SeasonSays[] =>
+  [...says].sort((a, b) => Number(a.severity === 'note') - Number(b.severity === 'note'));

@@ -1,7 +1,14 @@
 import { type Crop, type CropStep } from '#core/season/crop';
 import { dayNumber } from '#core/season/days';
 import { type SeasonLine, type SeasonSettings, type SeedShare, seedShare } from '#core/season/line';
-import { planSeason, type PlannedCrop, type StepPlan, type WeekPlan } from '#core/season/plan';
+import {
+  planCrop,
+  type CropPlan,
+  type PlannedCrop,
+  type StepPlan,
+  type WeekPlan,
+  weeksOf,
+} from '#core/season/plan';
 import { OutOfRange } from '#core/units/check';
 import { footprintOf, topAreaMm2, type VesselKind } from '#core/vessel/tray';
 
@@ -82,51 +89,76 @@ function plannedOf(
   };
 }
 
+/** A line counted back: its sowings, and what it takes by week. */
+export interface LineSeason {
+  line: SeasonLine;
+  sowings: SeasonSowing[];
+  byWeek: CropPlan['byWeek'];
+  /** Why it cannot be counted: its crop or a vessel is there no more. */
+  missing: string | null;
+}
+
+/** One line counted back, step by step. */
+export function lineSeason(
+  settings: SeasonSettings,
+  line: SeasonLine,
+  crops: Crops,
+  vessels: Vessels,
+): LineSeason {
+  try {
+    const crop = crops.get(line.crop);
+    if (!crop) throw new OutOfRange('crop', line.crop, `one of ${[...crops.keys()].join(', ')}`);
+    const { kinds, path, seed, ...planned } = plannedOf(line, crop, settings, vessels);
+    const { sowings, byWeek } = planCrop(dayNumber(settings.frost.usual, 'lastFrost'), planned);
+    const spill = 1 + settings.spillPct / 100;
+    // The same for all sowings of a line.
+    const shared = sowings[0]!.steps.map((one, i) =>
+      sharedOf(one, path[i]!, kinds[i]!, i === 0 ? crop : null, spill),
+    );
+    const whole = sowings.map(({ sowing, plantOn, steps }): SeasonSowing => ({
+      ...{ line, crop, sowing, plantOn, seed },
+      steps: steps.map((one, i): SeasonStep => {
+        // Written out: spreading so many objects would cost more than all the counting.
+        const { step, kind, mixL, cover } = shared[i]!;
+        const { from, to, plants, cells, trays, litres, benchM2, tooLongWeeks } = one;
+        return { from, to, plants, cells, trays, litres, benchM2, tooLongWeeks, step, kind, mixL, cover };
+      }),
+    }));
+    return { line, sowings: whole, byWeek, missing: null };
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return { line, sowings: [], byWeek: new Map(), missing: error.message };
+  }
+}
+
+/** Lines that are counted back, together. */
+export function seasonOfLines(
+  { benches }: Pick<SeasonSettings, 'benches'>,
+  counted: readonly LineSeason[],
+): Season & { missing: { line: SeasonLine; why: string }[] } {
+  const benchM2 = benches.length > 0 ? benches.reduce((sum, one) => sum + one.m2, 0) : null;
+  return {
+    sowings: counted.flatMap(({ sowings }) => sowings),
+    weeks: weeksOf(counted, benchM2 ?? undefined),
+    benchM2,
+    missing: counted.flatMap(({ line, missing }) => (missing === null ? [] : [{ line, why: missing }])),
+  };
+}
+
 /**
  * The whole season counted back: every sowing of every line, step by step, and bench and mix by week.
  * A line of a crop or vessel that there is no more is left out and named in `missing`.
  */
-export function seasonOf(
+export const seasonOf = (
   settings: SeasonSettings,
   lines: readonly SeasonLine[],
   crops: Crops,
   vessels: Vessels,
-): Season & { missing: { line: SeasonLine; why: string }[] } {
-  const missing: { line: SeasonLine; why: string }[] = [];
-  const planned = lines.flatMap((line) => {
-    const crop = crops.get(line.crop);
-    try {
-      if (!crop) throw new OutOfRange('crop', line.crop, `one of ${[...crops.keys()].join(', ')}`);
-      return [{ line, crop, ...plannedOf(line, crop, settings, vessels) }];
-    } catch (error) {
-      if (!(error instanceof RangeError)) throw error;
-      missing.push({ line, why: error.message });
-      return [];
-    }
-  });
-  const benchM2 = settings.benches.length > 0 ? settings.benches.reduce((sum, one) => sum + one.m2, 0) : null;
-  const plan = planSeason(settings.frost.usual, planned, benchM2 ?? undefined);
-  const byId = new Map(planned.map((one) => [one.id, one]));
-  const spill = 1 + settings.spillPct / 100;
-  /** What is the same for all sowings of a line, reckoned once: a season has thousands of steps. */
-  const shared = new Map<string, Shared[]>();
-  const sowings = plan.crops.map(({ id, sowing, plantOn, steps }): SeasonSowing => {
-    const { line, crop, kinds, path, seed } = byId.get(id)!;
-    let same = shared.get(id);
-    if (!same) {
-      same = steps.map((one, i) => sharedOf(one, path[i]!, kinds[i]!, i === 0 ? crop : null, spill));
-      shared.set(id, same);
-    }
-    // Written out: spreading so many objects would cost more than all the counting.
-    const whole = steps.map((one, i): SeasonStep => {
-      const { step, kind, mixL, cover } = same[i]!;
-      const { from, to, plants, cells, trays, litres, benchM2, tooLongWeeks } = one;
-      return { from, to, plants, cells, trays, litres, benchM2, tooLongWeeks, step, kind, mixL, cover };
-    });
-    return { line, crop, sowing, plantOn, seed, steps: whole };
-  });
-  return { sowings, weeks: plan.weeks, benchM2, missing };
-}
+): ReturnType<typeof seasonOfLines> =>
+  seasonOfLines(
+    settings,
+    lines.map((line) => lineSeason(settings, line, crops, vessels)),
+  );
 
 type Shared = Pick<SeasonStep, 'step' | 'kind' | 'mixL' | 'cover'>;
 

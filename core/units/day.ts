@@ -7,15 +7,26 @@ import { OutOfRange } from '#core/units/check';
  * @example dayIn(new Date('2031-03-03T20:00:00Z'), 'Australia/Adelaide') // '2031-03-04'
  */
 export function dayIn(moment: Date, zone: string): string {
+  const parts = formatOf(zone).formatToParts(moment);
+  const of = (type: string): string => parts.find((part) => part.type === type)!.value;
+  return `${of('year').padStart(4, '0')}-${of('month')}-${of('day')}`;
+}
+
+/** Made once a zone: making one takes milliseconds, and a page asks for the day at every turn. */
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+function formatOf(zone: string): Intl.DateTimeFormat {
+  const known = formats.get(zone);
+  if (known) return known;
   if (!isTimeZone(zone)) throw new OutOfRange('timeZone', zone, 'a time zone like Australia/Adelaide');
-  const parts = new Intl.DateTimeFormat('en', {
+  const format = new Intl.DateTimeFormat('en', {
     timeZone: zone,
     year: 'numeric',
     month: '2-digit',
     day: '2-digit',
-  }).formatToParts(moment);
-  const of = (type: string): string => parts.find((part) => part.type === type)!.value;
-  return `${of('year').padStart(4, '0')}-${of('month')}-${of('day')}`;
+  });
+  formats.set(zone, format);
+  return format;
 }
 
 /** So many days later, or earlier: calendar days, which no summer time touches. */
@@ -44,5 +55,8 @@ export function isTimeZone(zone: string): boolean {
   }
 }
 
-/** The zone of the machine. */
-export const ownTimeZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+let machineZone: string | undefined;
+
+/** The zone of the machine, as it was when it was first asked for. */
+export const ownTimeZone = (): string =>
+  (machineZone ??= Intl.DateTimeFormat().resolvedOptions().timeZone);

@@ -80,12 +80,13 @@ export class SeasonService {
   }
 
   private put(made: SeasonLine): void {
-    this.plan.change((plan) => ({
-      ...plan,
-      lines: plan.lines.some(({ id }) => id === made.id)
-        ? plan.lines.map((line) => (line.id === made.id ? made : line))
-        : [...plan.lines, made],
-    }));
+    this.plan.change((plan) => {
+      const before = plan.lines.find(({ id }) => id === made.id);
+      if (!before) return { ...plan, lines: [...plan.lines, made] };
+      // What the server says is mostly what is shown already.
+      if (JSON.stringify(before) === JSON.stringify(made)) return plan;
+      return { ...plan, lines: plan.lines.map((line) => (line === before ? made : line)) };
+    });
   }
 }
 

@@ -59,7 +59,8 @@ export class PlanPage {
   protected readonly cold = computed(() => {
     const season = this.view.calm();
     if (!season) return null;
-    const weeks = coldWeeks(season, season.settings).filter(({ week }) => week >= this.thisWeek());
+    const now = this.thisWeek();
+    const weeks = coldWeeks(season, season.settings).filter(({ week }) => week >= now);
     return weeks.reduce<WarmWeek | null>((a, b) => (a === null || b.needM2 > a.needM2 ? b : a), null);
   });
   protected readonly untold = computed(() => this.view.says().length - this.told().length);
@@ -70,7 +71,8 @@ export class PlanPage {
     if (!season) return null;
     const next = this.view.next();
     const mixing = this.view.needs()?.days[0];
-    const coming = season.weeks.filter((week) => week.week >= this.thisWeek());
+    const now = this.thisWeek();
+    const coming = season.weeks.filter(({ week }) => week >= now);
     const fullest = coming.reduce<(typeof coming)[number] | null>(
       (a, b) => (a === null || b.benchM2 > a.benchM2 ? b : a),
       null,

@@ -3,15 +3,16 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { debounce, of, tap, timer } from 'rxjs';
 import { leftIn, toBuy } from '#core/season/demand';
 import { type KeptMix, needsOf } from '#core/season/needs';
-import { seasonOf } from '#core/season/season';
-import { seasonSays } from '#core/season/season-says';
+import { type LineSeason, lineSeason, seasonOfLines } from '#core/season/season';
+import { type SeasonSays, seasonSays, worstFirst } from '#core/season/season-says';
 import { type SeasonTask, tasksOf } from '#core/season/tasks';
 import { InstrumentsService } from '../data/instruments';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { MixesService } from '../data/mixes';
 import { NurseryService } from '../data/nursery';
-import { SeasonService } from '../data/season';
+import { type SeasonLine, SeasonService } from '../data/season';
+import { afterPaint } from '../ui/after-paint';
 
 const CALM_MS = 120;
 
@@ -34,15 +35,37 @@ export class SeasonView {
       ),
   );
 
+  private readonly settings = computed(() => this.service.plan.value()?.settings);
+  private readonly doneList = computed(() => this.service.plan.value()?.done);
+  private readonly madeList = computed(() => this.service.plan.value()?.made);
+  private readonly done = computed(
+    () =>
+      new Map(
+        (this.doneList() ?? []).map((one) => [`${one.line} ${one.sowing} ${one.task}`, one.on] as const),
+      ),
+  );
+  private readonly made = computed(
+    () =>
+      new Map(
+        (this.madeList() ?? []).map((one) => [`${one.line} ${one.sowing} ${one.step}`, one.batch] as const),
+      ),
+  );
+
+  /** Counts a line once: of a season that is planned anew at every touch only what was touched changes. */
+  private readonly count = computed(() => {
+    const [settings, library, crops] = [this.settings(), this.library(), this.crops()];
+    if (!settings || !library || !this.service.crops.value()) return null;
+    return once((line: SeasonLine) => lineSeason(settings, line, crops, library.vessels));
+  });
+
   /** null until all of it is there. */
   readonly season = computed(() => {
-    const [plan, library] = [this.service.plan.value(), this.library()];
-    if (!plan || !library || !this.service.crops.value()) return null;
+    const [plan, count] = [this.service.plan.value(), this.count()];
+    if (!plan || !count) return null;
+    const lines = plan.lines.map(count);
     return {
-      ...seasonOf(plan.settings, plan.lines, this.crops(), library.vessels),
-      settings: plan.settings,
-      done: new Map(plan.done.map((one) => [`${one.line} ${one.sowing} ${one.task}`, one.on])),
-      made: new Map(plan.made.map((one) => [`${one.line} ${one.sowing} ${one.step}`, one.batch])),
+      ...seasonOfLines(plan.settings, lines),
+      ...{ lines, settings: plan.settings, done: this.done(), made: this.made() },
     };
   });
 
@@ -56,21 +79,34 @@ export class SeasonView {
     { initialValue: null },
   );
   private seen = false;
+  /** A frame after that: what speaks up is not held up by what is longest to reckon. */
+  readonly late = afterPaint(this.calm);
 
   readonly begun = computed(() => {
-    const season = this.season();
-    return (line: number, sowing: number): boolean => season?.done.has(`${line} ${sowing} start`) ?? false;
+    const begun = new Set(
+      (this.doneList() ?? []).flatMap((one) => (one.task === 'start' ? [place(one)] : [])),
+    );
+    return (line: number, sowing: number): boolean => begun.has(place({ line, sowing }));
   });
 
-  readonly says = computed(() => {
-    const season = this.calm();
-    return season ? seasonSays(season.sowings, season.settings, this.today(), this.begun()) : [];
+  /** By the day, which no signal tells. */
+  private readonly sayOn = computed(() => {
+    const [settings, begun] = [this.settings(), this.begun()];
+    let of: { today: string; says: (one: LineSeason) => SeasonSays[] } | null = null;
+    return (today: string): ((one: LineSeason) => SeasonSays[]) => {
+      if (!settings) return () => [];
+      if (of?.today !== today)
+        of = { today, says: once((one) => seasonSays(one.sowings, settings, today, begun)) };
+      return of.says;
+    };
   });
+  readonly says = computed(() => worstFirst(this.calm()?.lines.flatMap(this.sayOn()(this.today())) ?? []));
 
   readonly needs = computed(() => {
-    const [season, library] = [this.calm(), this.library()];
+    const [season, library] = [this.late(), this.library()];
     if (!season || !library) return null;
-    const made = (...step: [number, number, number]): boolean => season.made.has(step.join(' '));
+    const made = (line: number, sowing: number, step: number): boolean =>
+      season.made.has(`${line} ${sowing} ${step}`);
     return needsOf(
       season,
       this.kept(),
@@ -108,3 +144,18 @@ export class SeasonView {
     return next;
   });
 }
+
+/** Reckons each thing once, as long as somebody holds it. */
+function once<K extends object, V>(reckon: (key: K) => V): (key: K) => V {
+  const known = new WeakMap<K, V>();
+  return (key) => {
+    const there = known.get(key);
+    if (there !== undefined) return there;
+    const made = reckon(key);
+    known.set(key, made);
+    return made;
+  };
+}
+
+/** One number for a sowing of a line. */
+const place = ({ line, sowing }: { line: number; sowing: number }): number => line * 1000 + sowing;
