@@ -46,8 +46,13 @@ export function mixOf(
 /** What covers seed, of the starter library. */
 const COVERING = { vermiculite: 'vermiculite-fine', sand: 'sand-sharp' } as const;
 
-/** Whether a step of a sowing needs nothing any more: it is filled, or its mix is made. */
-export type IsMade = (line: number, sowing: number, step: number) => boolean;
+/** What has been done of a sowing already. */
+export interface DoneOf {
+  /** Whether the mix of a step is made. */
+  made: (line: number, sowing: number, step: number) => boolean;
+  /** Whether it is sown, struck or divided: its first step takes nothing any more. */
+  begun: (line: number, sowing: number) => boolean;
+}
 
 export interface SeasonNeeds {
   mixes: ReadonlyMap<string, NamedMix>;
@@ -65,7 +70,7 @@ export function needsOf(
   way: string | null,
   library: Library,
   today: string,
-  made: IsMade,
+  { made, begun }: DoneOf,
   forecast: readonly DayForecast[] = [],
 ): SeasonNeeds {
   const mixes = new Map<string, NamedMix>();
@@ -84,7 +89,7 @@ export function needsOf(
   const demands: Demand[] = [];
   for (const { line, crop, sowing, steps } of sowings)
     steps.forEach((one, i) => {
-      if (one.from < today) return;
+      if (one.from < today || (i === 0 && begun(line.id, sowing))) return;
       const mix = keyOf(one.step);
       if (one.mixL > 0 && !made(line.id, sowing, i))
         needs.push({ mix, on: one.from, litres: one.mixL, line: line.id, sowing, step: i });

@@ -8,7 +8,8 @@ import { spokenDay } from '#core/units/day';
 
 /** What a sowing of the season has to be told. */
 export interface SeasonSays {
-  code: 'too-long' | 'frost' | 'cold-nights' | 'late' | 'old-seed' | 'per-cell' | 'seed-to-spare';
+  code:
+    'too-long' | 'frost' | 'cold-nights' | 'late' | 'old-seed' | 'per-cell' | 'seed-to-spare' | 'wants-sour';
   severity: Exclude<Severity, 'stop'>;
   line: number;
   sowing: number;

@@ -5,6 +5,9 @@ import { dayNumber, dayOf, isoWeekOf, weekNumber, weekOfName } from '#core/seaso
 import { emergenceFrom, stepsFrom, stepsText, tasksFrom, tasksText } from '#core/season/crop';
 import { seasonOf } from '#core/season/season';
 import { seasonSays } from '#core/season/season-says';
+import { needsOf } from '#core/season/needs';
+import { sourSays } from '#core/season/sour-says';
+import { starterMixes } from '#core/recipe/starter-mixes';
 import { coldWeeks } from '#core/season/warm-bench';
 import { seedShare } from '#core/season/line';
 import { tasksOf } from '#core/season/tasks';
@@ -152,4 +155,33 @@ test('paths and tasks are read as they are written, and what cannot be is named'
   expect(() => stepsFrom('cell-72 6w 5% sprouting', 'sow')).toThrow('one of germination');
   expect(() => tasksFrom('water it')).toThrow('"@ start" or "@ plant"');
   expect(() => emergenceFrom('20:8 15:14')).toThrow('from cold to warm');
+});
+
+test('a plant that wants it sour and a mix that is limed', () => {
+  const acid = [...crops.values()].find((crop) => crop.acid)!;
+  const { sowings } = season({ crop: acid.id, count: 3, everyDays: 14 }, { crop: 'tomato' });
+  const said = sourSays(sowings, new Map(), null);
+  // Once to a line, and never of a tomato.
+  expect(said.map(({ line, sowing, code }) => [line, sowing, code])).toEqual([[1, 1, 'wants-sour']]);
+  const recipe = { ...starterMixes.potting, lime: { amendment: 'lime-dolomitic', ph: 5 } };
+  const steps = acid.steps.map((step) => ({ ...step, mix: 7 }));
+  const given = season({ crop: acid.id, steps }).sowings;
+  expect(sourSays(given, new Map([[7, { id: 7, name: 'Heath mix', recipe }]]), null)).toEqual([]);
+});
+
+test('what is begun takes no seed, vessel or cover any more', () => {
+  const all = season({ crop: 'tomato', count: 2, everyDays: 14 });
+  const open = { made: () => false, begun: () => false };
+  const seedOf = (done: typeof open) =>
+    needsOf(all, new Map(), null, library, '2027-01-01', done).demands.filter(({ kind }) => kind === 'seed');
+  expect(seedOf(open)).toHaveLength(2);
+  const begun = needsOf(all, new Map(), null, library, '2027-01-01', {
+    ...open,
+    begun: (_: number, sowing: number) => sowing === 1,
+  });
+  expect(begun.demands.filter(({ kind }) => kind === 'seed').map(({ on }) => on)).toEqual([
+    all.sowings[1]!.steps[0]!.from,
+  ]);
+  // The pots that come later are still to be filled.
+  expect(begun.demands.some(({ on }) => on === all.sowings[0]!.steps[1]!.from)).toBe(true);
 });

@@ -53,15 +53,21 @@ export class Planner {
   }
 
   needs(season: Season = this.season()): SeasonNeeds {
-    const { made } = this.store.plan(this.calendar.today());
+    const { made, done } = this.store.plan(this.calendar.today());
     const known = new Set(made.map((one) => `${one.line} ${one.sowing} ${one.step}`));
+    const started = new Set(
+      done.flatMap((one) => (one.task === 'start' ? [`${one.line} ${one.sowing}`] : [])),
+    );
     return needsOf(
       season,
       this.kept(),
       this.settings().school,
       this.library.library(),
       this.calendar.today(),
-      (...step) => known.has(step.join(' ')),
+      {
+        made: (...step) => known.has(step.join(' ')),
+        begun: (...sowing) => started.has(sowing.join(' ')),
+      },
     );
   }
 

@@ -54,6 +54,19 @@ export class BatchNew {
     return length >= 1 && length <= 80 ? '' : `A name must have 1 to 80 letters, this one has ${length}`;
   });
 
+  private readonly sent = computed(() => (this.freed() ? null : this.madeFor.of(this.store.recipe())));
+  private readonly freed = signal(false);
+  /** "for the season: 3 of its steps"; empty for a batch of its own. */
+  protected readonly forSeason = computed(() => {
+    const count = this.sent()?.steps.length ?? 0;
+    return count === 0 ? '' : `For the season: it fills ${count} ${count === 1 ? 'step' : 'steps'} of it.`;
+  });
+
+  protected notForSeason(): void {
+    this.madeFor.forget();
+    this.freed.set(true);
+  }
+
   protected readonly snapshot = computed((): BatchSnapshot | null => {
     const library = this.store.library();
     if (!library) return null;
@@ -92,7 +105,7 @@ export class BatchNew {
         scoop: this.scoop.id(),
         school: this.school().id,
         kit: this.kit(),
-        madeFor: this.madeFor.of(this.store.recipe())?.steps ?? [],
+        madeFor: this.sent()?.steps ?? [],
       })
       .subscribe({
         next: (batch) => {

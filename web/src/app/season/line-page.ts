@@ -16,7 +16,8 @@ import { forward } from '#core/season/forward';
 import { frostChance } from '#core/season/frost';
 import { mixOf } from '#core/season/needs';
 import { seasonOf, type SeasonSowing } from '#core/season/season';
-import { seasonSays } from '#core/season/season-says';
+import { seasonSays, worstFirst } from '#core/season/season-says';
+import { sourSays } from '#core/season/sour-says';
 import { tasksOf, vesselsSaid } from '#core/season/tasks';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
@@ -163,7 +164,11 @@ export class LinePage {
   protected readonly says = computed(() => {
     const [answer, plan] = [this.answer(), this.service.plan.value()];
     if (!answer?.sowings || !plan) return [];
-    return seasonSays(answer.sowings, plan.settings, this.view.today(), this.view.begun());
+    const sour = sourSays(answer.sowings, this.view.kept(), plan.settings.school);
+    return worstFirst([
+      ...sour,
+      ...seasonSays(answer.sowings, plan.settings, this.view.today(), this.view.begun()),
+    ]);
   });
   protected readonly first = computed(() => this.answer()?.sowings?.[0] ?? null);
   /** Where it stands in the season, once it is kept. */

@@ -5,6 +5,7 @@ import { leftIn, toBuy } from '#core/season/demand';
 import { type KeptMix, needsOf } from '#core/season/needs';
 import { type LineSeason, lineSeason, seasonOfLines } from '#core/season/season';
 import { type SeasonSays, seasonSays, worstFirst } from '#core/season/season-says';
+import { sourSays } from '#core/season/sour-says';
 import { type SeasonTask, tasksOf } from '#core/season/tasks';
 import { InstrumentsService } from '../data/instruments';
 import { LibraryService } from '../data/library';
@@ -100,7 +101,13 @@ export class SeasonView {
       return of.says;
     };
   });
-  readonly says = computed(() => worstFirst(this.calm()?.lines.flatMap(this.sayOn()(this.today())) ?? []));
+  readonly says = computed(() => {
+    const season = this.calm();
+    if (!season) return [];
+    const of = this.sayOn()(this.today());
+    const sour = sourSays(season.sowings, this.kept(), season.settings.school);
+    return worstFirst([...sour, ...season.lines.flatMap(of)]);
+  });
 
   readonly needs = computed(() => {
     const [season, library] = [this.late(), this.library()];
@@ -113,7 +120,7 @@ export class SeasonView {
       season.settings.school,
       library,
       this.today(),
-      made,
+      { made, begun: this.begun() },
       this.forecast.value() ?? [],
     );
   });

@@ -192,8 +192,10 @@ test('a mixing day puts its recipe on the bench, in its litres, for its steps', 
   expect(recipe().job).toEqual({ litres: Math.round(100 * day.litres) / 100 });
   const sent = TestBed.inject(MadeForChoice).of(recipe())!;
   expect(sent.steps).toEqual(day.needs.map(({ line, sowing, step }) => ({ line, sowing, step })));
-  // Another recipe is not for them.
-  expect(TestBed.inject(MadeForChoice).of({ ...recipe(), job: { litres: 1 } })).toBeNull();
+  // A little more of it is still for them; a mix for another vessel is not.
+  const choice = TestBed.inject(MadeForChoice);
+  expect(choice.of({ ...recipe(), job: { litres: 1 } })).toEqual(sent);
+  expect(choice.of({ ...recipe(), vessel: 'pot-9cm-of-another-kind' })).toBeNull();
 });
 
 test('a new line answers as it is typed: begin, cells, mix, frost; an impossible test is said and not sent', () => {
