@@ -54,6 +54,21 @@ test('a mixing day becomes a batch in one press, in its amount and for its crops
   await expect(days).toHaveCount(count - 1);
 });
 
+test('a half-filled crop is there again after a reload and a way back, until it is left', async ({ page }) => {
+  await page.goto('/season/line/new');
+  await field(page, 'Sort, or what it is for').fill('for the market');
+  await field(page, 'Plants wanted, each time').fill('240');
+  await page.reload();
+  await expect(field(page, 'Sort, or what it is for')).toHaveValue('for the market');
+  await expect(field(page, 'Plants wanted, each time')).toHaveValue('240');
+  await page.goto('/today');
+  await page.goto('/season/line/new');
+  await expect(field(page, 'Plants wanted, each time')).toHaveValue('240');
+  await page.getByRole('link', { name: 'Leave it' }).click();
+  await page.goto('/season/line/new');
+  await expect(field(page, 'Plants wanted, each time')).toHaveValue('100');
+});
+
 test('a task is done with one press on Today, and stays done', async ({ page }) => {
   await page.goto('/today');
   const done = page.getByRole('button', { name: /^Done ?: / }).first();

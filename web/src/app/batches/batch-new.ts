@@ -56,10 +56,12 @@ export class BatchNew {
 
   private readonly sent = computed(() => (this.freed() ? null : this.madeFor.of(this.store.recipe())));
   private readonly freed = signal(false);
-  /** "for the season: 3 of its steps"; empty for a batch of its own. */
+  /** Empty for a batch of its own. */
   protected readonly forSeason = computed(() => {
     const count = this.sent()?.steps.length ?? 0;
-    return count === 0 ? '' : `For the season: it fills ${count} ${count === 1 ? 'step' : 'steps'} of it.`;
+    return count === 0
+      ? ''
+      : `For the season: ${count === 1 ? 'one sowing waits' : `${count} sowings wait`} for it.`;
   });
 
   protected notForSeason(): void {

@@ -20,6 +20,7 @@ import { seasonSays, worstFirst } from '#core/season/season-says';
 import { sourSays } from '#core/season/sour-says';
 import { tasksOf, vesselsSaid } from '#core/season/tasks';
 import { LibraryService } from '../data/library';
+import { HalfDone } from '../data/half-done';
 import { Notices } from '../data/notices';
 import { type SeasonLine, SeasonService } from '../data/season';
 import { Units } from '../data/units';
@@ -57,6 +58,11 @@ const seed: Asked<Figure>[] = [
   { name: 'confidencePct', label: 'Sure of the stand, %', within: [50, 99.99] },
 ];
 
+interface Tested {
+  came?: number | undefined;
+  of?: number | undefined;
+}
+
 /** One crop of the season: what is wanted by when, and at once what that takes and when it begins. */
 @Component({
   selector: 'app-line-page',
@@ -78,7 +84,7 @@ export class LinePage {
   protected readonly busy = signal(false);
   protected readonly draft = signal<SeasonLine>(newLine('tomato'));
   /** Of an own test only both numbers together are one. */
-  private readonly tested = signal<{ came?: number | undefined; of?: number | undefined }>({});
+  private readonly tested = signal<Tested>({});
   private readonly hangs = signal<'frost' | 'day'>('frost');
 
   protected readonly by = computed(() => this.hangs());
@@ -90,16 +96,38 @@ export class LinePage {
   protected readonly offset = [offset];
   protected readonly isNew = computed(() => this.id() === 'new');
 
+  private readonly halfDone = new HalfDone<{ line: SeasonLine; tested: Tested; hangs: 'frost' | 'day' }>(
+    'season-line',
+  );
+  /** Which one the form holds. */
+  private taken = '';
+  private readonly touched = signal(false);
+
   constructor() {
     // What is there is taken up once, and not again under the hand that changes it.
     effect(() => {
       const [id, plan] = [this.id(), this.service.plan.value()];
-      if (!plan) return;
+      if (!plan || this.taken === id) return;
       untracked(() => {
         const known = plan.lines.find((line) => String(line.id) === id);
-        if (known && this.draft().id !== known.id) this.take(known);
+        const left = this.halfDone.of(id);
+        if (left) {
+          this.draft.set({ ...newLine('tomato'), ...left.line });
+          this.tested.set(left.tested);
+          this.hangs.set(left.hangs);
+        } else if (known) this.take(known);
+        if (known || id === 'new') this.taken = id;
       });
     });
+    effect(() => {
+      const form = { line: this.draft(), tested: this.tested(), hangs: this.hangs() };
+      if (this.touched()) this.halfDone.keep(untracked(this.id), form);
+    });
+  }
+
+  protected leave(): void {
+    this.touched.set(false);
+    this.halfDone.forget(this.id());
   }
 
   private take(line: SeasonLine): void {
@@ -223,6 +251,7 @@ export class LinePage {
   }
 
   protected patch(change: Partial<SeasonLine>): void {
+    this.touched.set(true);
     this.draft.update((line) => ({ ...line, ...change }));
   }
 
@@ -274,6 +303,7 @@ export class LinePage {
       : this.service.change(line.id, lineGiven(line));
     sent.subscribe({
       next: () => {
+        this.leave();
         this.notices.say(`${name} stands in the season.`);
         void this.router.navigate(['/season/plan']);
       },
@@ -288,6 +318,7 @@ export class LinePage {
     const { id } = this.draft();
     this.service.putAway(id).subscribe({
       next: () => {
+        this.leave();
         this.notices.say('It is out of the season.', () => this.service.bringBack(id).subscribe());
         void this.router.navigate(['/season/plan']);
       },
