@@ -8,6 +8,7 @@ import { seasonSays } from '#core/season/season-says';
 import { needsOf } from '#core/season/needs';
 import { sourSays } from '#core/season/sour-says';
 import { starterMixes } from '#core/recipe/starter-mixes';
+import { darkWeeks } from '#core/season/lit-bench';
 import { coldWeeks } from '#core/season/warm-bench';
 import { seedShare } from '#core/season/line';
 import { tasksOf } from '#core/season/tasks';
@@ -114,7 +115,7 @@ test('what dislikes cold wants a heated bench until the late frost, and no longe
   const bench = (heated: boolean, m2: number) => ({ name: 'B', m2, heated, lights: false });
   const cold = coldWeeks({ sowings }, { ...settings, benches: [bench(false, 50), bench(true, 1)] });
   // In pots from 5 May on it is more than 1 m², to 19 May: hardened off from then, and the late frost is on the 20th.
-  expect([cold[0]!.week, cold.at(-1)!.week, cold[0]!.heatedM2]).toEqual(['2027-W18', '2027-W20', 1]);
+  expect([cold[0]!.week, cold.at(-1)!.week, cold[0]!.haveM2]).toEqual(['2027-W18', '2027-W20', 1]);
   expect(coldWeeks({ sowings }, { ...settings, benches: [bench(true, 50)] })).toEqual([]);
   expect(coldWeeks({ sowings }, { ...settings, benches: [] })).toEqual([]);
 });
@@ -184,4 +185,19 @@ test('what is begun takes no seed, vessel or cover any more', () => {
   ]);
   // The pots that come later are still to be filled.
   expect(begun.demands.some(({ on }) => on === all.sowings[0]!.steps[1]!.from)).toBe(true);
+});
+
+test('lights: sown around the shortest day, on both halves of the world, in the first vessel only', () => {
+  const lit = (m2: number) => [{ name: 'Rack', m2, heated: true, lights: true }];
+  const { sowings } = season({ crop: 'tomato', plants: 2000, plantOn: '2027-02-01' });
+  const [first] = sowings[0]!.steps;
+  const dark = darkWeeks({ sowings }, { ...settings, benches: lit(0.5) });
+  expect(dark.map(({ week }) => week)).toContain(isoWeekOf(weekNumber(dayNumber(first!.from))));
+  expect(dark.at(-1)!.week <= isoWeekOf(weekNumber(dayNumber(first!.to)))).toBe(true);
+  expect(dark[0]).toMatchObject({ needM2: first!.benchM2, haveM2: 0.5 });
+  expect(darkWeeks({ sowings }, { ...settings, benches: lit(500) })).toEqual([]);
+  expect(darkWeeks({ sowings }, { ...settings, benches: [] })).toEqual([]);
+  // Where the last frost is in September, December is light.
+  const south = { early: '2026-08-20', usual: '2026-09-05', late: '2026-09-20' };
+  expect(darkWeeks({ sowings }, { frost: south, benches: lit(0.5) })).toEqual([]);
 });

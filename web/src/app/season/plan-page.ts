@@ -7,7 +7,9 @@ import { usualMoisture } from '#core/mix/moisture';
 import { dayNumber, isoWeekOf, weekNumber } from '#core/season/days';
 import { fitItems } from '#core/season/fit-options';
 import { type MixingDay } from '#core/season/mixing';
-import { coldWeeks, type WarmWeek } from '#core/season/warm-bench';
+import { type BenchWeek } from '#core/season/bench-weeks';
+import { darkWeeks } from '#core/season/lit-bench';
+import { coldWeeks } from '#core/season/warm-bench';
 import { nameOf } from '#core/season/tasks';
 import { MadeForChoice } from '../data/made-for';
 import { Notices } from '../data/notices';
@@ -55,13 +57,29 @@ export class PlanPage {
     const all = this.view.says();
     return this.allTold() ? all : all.slice(0, TOLD);
   });
-  /** The week that is coldest for what is tender. */
-  protected readonly cold = computed(() => {
+  /** The worst week of the heated bench, and of that under lights. */
+  protected readonly scarce = computed(() => {
     const season = this.view.calm();
-    if (!season) return null;
+    if (!season) return [];
     const now = this.thisWeek();
-    const weeks = coldWeeks(season, season.settings).filter(({ week }) => week >= now);
-    return weeks.reduce<WarmWeek | null>((a, b) => (a === null || b.needM2 > a.needM2 ? b : a), null);
+    const worst = (weeks: readonly BenchWeek[]): BenchWeek | null =>
+      weeks
+        .filter(({ week }) => week >= now)
+        .reduce<BenchWeek | null>((a, b) => (a === null || b.needM2 > a.needM2 ? b : a), null);
+    const says = (what: string, kind: string, it: BenchWeek | null): string[] =>
+      it
+        ? [
+            `${what} wants ${this.area(it.needM2)} ${kind} in ${this.weekName(it.week)}; there is ${this.area(it.haveM2)}.`,
+          ]
+        : [];
+    return [
+      ...says(
+        'what comes up, roots or dislikes cold',
+        'of heated bench',
+        worst(coldWeeks(season, season.settings)),
+      ),
+      ...says('what is sown in the dark weeks', 'under lights', worst(darkWeeks(season, season.settings))),
+    ];
   });
   protected readonly untold = computed(() => this.view.says().length - this.told().length);
 
