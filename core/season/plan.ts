@@ -73,6 +73,10 @@ export interface WeekPlan {
 /** A month to the cubic inch: common practice, no source. */
 const WEEKS_PER_ML = 4.345 / 16.387;
 
+/** Weeks that a plant may stay in a vessel. @param own limit of the crop there, where it has one */
+export const mostWeeksIn = (litresEach: number, own?: number): number =>
+  own ?? WEEKS_PER_ML * litresEach * 1000;
+
 /** Up to the next whole one; what is whole to rounding stays. */
 const whole = (value: number): number => Math.ceil(value - 1e-9);
 
@@ -122,7 +126,7 @@ function amountsOf(crop: PlannedCrop): Amounts[] {
       const cells = step.seeds ? sown(step.seeds, needed) : needed;
       const trays = Math.ceil(cells / step.perTray);
       const litresEach = volumeL(step.vessel);
-      const over = step.weeks - (step.mostWeeks ?? WEEKS_PER_ML * litresEach * 1000);
+      const over = step.weeks - mostWeeksIn(litresEach, step.mostWeeks);
       return {
         ...{ plants, cells, trays, days: Math.round(7 * step.weeks) },
         litres: trays * step.perTray * litresEach,

@@ -16,7 +16,7 @@ export interface Share {
 }
 
 /** Share with Wilson's interval. @param confidence 0.5–0.9999 */
-function shareOf({ alive, of }: Count, confidence: number): Share {
+export function shareOf({ alive, of }: Count, confidence: number): Share {
   return { share: alive / of, ...wilson(alive, of, normalQuantile(1 - (1 - confidence) / 2)) };
 }
 

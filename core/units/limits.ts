@@ -141,6 +141,13 @@ export const limits = {
   seedTested: [10, 10_000],
   benches: [1, 40],
   cropTasks: [0, 20],
+  plantCells: [1, 100_000],
+  plantCount: [0, 1_000_000],
+  plantFrom: [0, 50],
+  waterMinutes: [0, 1440],
+  trayGrams: [0.1, 100_000],
+  trialArms: [2, 8],
+  trialBlocks: [2, 40],
 } as const satisfies Record<string, Range>;
 
 export type LimitName = keyof typeof limits;

@@ -1,0 +1,67 @@
+import { type KeptEvent, type Planting, standing, type Tally } from '#core/plants/planting';
+import { type Crop } from '#core/season/crop';
+import { dayNumber, dayOf } from '#core/season/days';
+import { emergenceDays } from '#core/season/emergence';
+
+/** Something that a planting wants on a day. */
+export interface Care {
+  id: 'up' | 'water' | 'look' | 'feed' | 'pot-up';
+  on: string;
+  /** Last day, where it goes on. */
+  until: string | null;
+  text: string;
+}
+
+/** Bare roots: common practice, no source. */
+const BARE_WATER_DAYS = 7;
+const LOOK_AGAIN_DAYS = 21;
+
+/**
+ * What a planting wants, from its own record: what is done by it is left out.
+ * @param mostDays days that the vessel bears the plant
+ * @param soilC temperature of the mix, for the days to come up
+ */
+export function careOf(
+  planting: Planting,
+  crop: Crop,
+  tally: Tally,
+  events: readonly KeptEvent[],
+  mostDays: number,
+  soilC: number,
+): Care[] {
+  const care: Care[] = [];
+  if (tally.alive === 0) return care;
+  const all = standing(events);
+  const began = dayNumber(planting.on);
+  const name = called(planting, crop);
+  const has = (kinds: readonly KeptEvent['kind'][], from = 0): boolean =>
+    all.some((event) => kinds.includes(event.kind) && dayNumber(event.on) >= began + from);
+  const add = (id: Care['id'], day: number, text: string, until: number | null = null): void => {
+    care.push({ id, on: dayOf(day), until: until === null ? null : dayOf(until), text });
+  };
+  const up = planting.start === 'pot' ? 0 : Math.round(emergenceDays(crop.emergence, soilC));
+  if (planting.start !== 'pot' && !has(['up', 'count']))
+    add('up', began + up, `Count what ${planting.start === 'sow' ? 'came up' : 'has rooted'} of ${name}`);
+  if (planting.bareRoot) {
+    add(
+      'water',
+      began,
+      `${name}, moved bare-root: water morning and evening, out of sun and wind`,
+      began + BARE_WATER_DAYS,
+    );
+    if (!has(['count'], LOOK_AGAIN_DAYS - 5))
+      add('look', began + LOOK_AGAIN_DAYS, `Count ${name} again, three weeks after it was moved`);
+  }
+  if (!planting.season) {
+    // Of a sowing of the season the season tells these.
+    const feed = began + up + crop.firstFeedDays;
+    if (!has(['fed']) && feed < began + mostDays)
+      add('feed', feed, `First feed of ${name}, weak, by its label`);
+    add('pot-up', began + mostDays, `Pot ${name} up, or plant it, before its roots go around`);
+  }
+  return care.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+}
+
+/** "Tomato “Long Red”". */
+export const called = ({ name }: Pick<Planting, 'name'>, crop: Pick<Crop, 'name'>): string =>
+  `${crop.name}${name ? ` “${name}”` : ''}`;

@@ -1,0 +1,125 @@
+import {
+  type CauseId,
+  causes,
+  evidence,
+  type EvidenceId,
+  type Found,
+  signs,
+  type SignId,
+  tests,
+} from '#core/plants/cause-table';
+import { OutOfRange } from '#core/units/check';
+
+export interface Ranked {
+  cause: CauseId;
+  /** 0–1, of all causes of the sign together. */
+  share: number;
+  /** What of the record speaks for it. */
+  because: EvidenceId[];
+}
+
+/** How often the cause was behind a sign by what helped here; adds to the table. */
+export type Taught = ReadonlyMap<CauseId, number>;
+
+/** A table's weights count as so many cases of one's own. */
+const BOOK_CASES = 10;
+
+const chance = (cause: CauseId, id: EvidenceId, state: string): number => {
+  const said = (causes[cause].likely as Record<string, Record<string, number> | undefined>)[id]?.[state];
+  return said ?? (evidence[id] as Record<string, number>)[state]!;
+};
+
+const entries = (found: Found): [EvidenceId, string][] =>
+  (Object.entries(found) as [EvidenceId, string | undefined][]).flatMap(([id, state]) =>
+    state === undefined ? [] : [[id, state]],
+  );
+
+/**
+ * Causes of a sign, likeliest first, by Bayes: the table's weight times the likelihood of all that the record holds
+ * (model § 20).
+ * @throws OutOfRange for a sign that there is not
+ */
+export function rankCauses(sign: SignId, found: Found, taught: Taught = new Map()): Ranked[] {
+  if (!(sign in signs)) throw new OutOfRange('sign', sign, `one of ${Object.keys(signs).join(', ')}`);
+  const from = Object.entries(signs[sign].from) as [CauseId, number][];
+  const book = from.reduce((sum, [, weight]) => sum + weight, 0);
+  const seen = entries(found);
+  const weights = from.map(([cause, weight]) => ({
+    cause,
+    weight: seen.reduce(
+      (product, [id, state]) => product * chance(cause, id, state),
+      (BOOK_CASES * weight) / book + (taught.get(cause) ?? 0),
+    ),
+    because: seen
+      .filter(
+        ([id, state]) => chance(cause, id, state) > 1.5 * (evidence[id] as Record<string, number>)[state]!,
+      )
+      .map(([id]) => id),
+  }));
+  const all = weights.reduce((sum, { weight }) => sum + weight, 0);
+  return weights
+    .map(({ cause, weight, because }) => ({ cause, share: weight / all, because }))
+    .sort((a, b) => b.share - a.share);
+}
+
+const entropy = (ranked: readonly Ranked[]): number =>
+  ranked.reduce((sum, { share }) => (share > 0 ? sum - share * Math.log2(share) : sum), 0);
+
+/**
+ * The test that would tell most: the largest expected fall in entropy of those that the record does not hold.
+ * @returns null where none would tell a twentieth of a bit
+ */
+export function tellingTest(
+  sign: SignId,
+  found: Found,
+  taught: Taught = new Map(),
+): { id: EvidenceId; text: string; bits: number } | null {
+  const now = rankCauses(sign, found, taught);
+  const before = entropy(now);
+  let best: { id: EvidenceId; text: string; bits: number } | null = null;
+  for (const id of Object.keys(evidence) as EvidenceId[]) {
+    if (found[id] !== undefined) continue;
+    let after = 0;
+    for (const state of Object.keys(evidence[id])) {
+      const p = now.reduce((sum, { cause, share }) => sum + share * chance(cause, id, state), 0);
+      after += p * entropy(rankCauses(sign, { ...found, [id]: state }, taught));
+    }
+    const bits = before - after;
+    if (bits > 0.05 && (best === null || bits > best.bits)) best = { id, text: tests[id], bits };
+  }
+  return best;
+}
+
+/** What the amounts of a remedy are for. */
+export interface Amounts {
+  cells: number;
+  /** Of one vessel. */
+  volumeL: number;
+}
+
+/** Leached with one and a half volumes of the mix, watered with a fifth: common practice, no source. */
+const LEACH = 1.5;
+const DRENCH = 0.2;
+
+/**
+ * What to do about the likeliest cause. What would harm under the second is not offered; nothing then is done before
+ * the test.
+ */
+export function remedyFor(
+  ranked: readonly Ranked[],
+  { cells, volumeL }: Amounts,
+): { cause: CauseId; text: string; next: string; withheld: CauseId | null } {
+  const [first, second] = ranked as [Ranked, Ranked | undefined];
+  const { remedy, next } = causes[first.cause];
+  const amount = (litres: number): string => (litres >= 10 ? litres.toFixed(0) : litres.toFixed(1));
+  if (second && remedy.harms.includes(second.cause))
+    return {
+      cause: first.cause,
+      text: `Wait: what helps against the first harms if it is the second. Find out which, before anything is done.`,
+      ...{ next, withheld: second.cause },
+    };
+  const text = remedy.text
+    .replace('{leach}', amount(LEACH * cells * volumeL))
+    .replace('{litres}', amount(DRENCH * cells * volumeL));
+  return { cause: first.cause, text, next, withheld: null };
+}

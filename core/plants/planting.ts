@@ -1,0 +1,189 @@
+import { dayNumber } from '#core/season/days';
+import { OutOfRange } from '#core/units/check';
+
+export const starts = ['sow', 'strike', 'pot'] as const;
+
+/** Plants begun together: seed sown, cuttings struck, or plants potted from other vessels. */
+export interface Planting {
+  id: number;
+  start: (typeof starts)[number];
+  /** Id of a crop. */
+  crop: string;
+  /** Sort, or what it is for. */
+  name: string;
+  /** Whose seed, or which mother plants. */
+  seed: string;
+  /** Id of a vessel kind. */
+  vessel: string;
+  /** Cells, blocks or pots filled. */
+  cells: number;
+  /** Seeds, cuttings or plants to each. */
+  perCell: number;
+  /** Batch whose mix it stands in. */
+  batch: number | null;
+  /** YYYY-MM-DD. */
+  on: string;
+  /** Taken out of its old mix: roots bare. */
+  bareRoot: boolean;
+  /** Sowing of the season that it is. */
+  season: { line: number; sowing: number; step: number } | null;
+  /** Plants that came from other plantings. */
+  from: { planting: number; plants: number }[];
+  /** Its trial, arm and block. */
+  trial: { id: number; arm: number; block: number } | null;
+}
+
+/** Causes of loss to be pressed; own words do as well. */
+export const lossCauses = [
+  ...['damped off', 'stem rot', 'dried out', 'drowned', 'cold', 'slugs', 'gnats', 'mice or birds'],
+  ...['burnt', 'broken', 'weak'],
+] as const;
+
+/** Whither plants go from where they are known. */
+export const outWays = ['planted', 'sold', 'thrown away'] as const;
+
+export type PlantEvent = { on: string } & (
+  | { kind: 'up'; count: number }
+  | { kind: 'count'; alive: number }
+  | { kind: 'lost'; count: number; cause: string }
+  | { kind: 'thinned'; count: number }
+  | { kind: 'moved'; count: number; to: number }
+  | { kind: 'out'; count: number; way: (typeof outWays)[number] }
+  | { kind: 'fed'; text: string }
+  | { kind: 'watered'; litres?: number | undefined; minutes?: number | undefined }
+  | { kind: 'ph'; value: number }
+  | { kind: 'ec'; value: number }
+  | { kind: 'weight'; grams: number }
+  | { kind: 'cold'; celsius: number }
+  | { kind: 'sprayed'; text: string }
+  | { kind: 'note'; text: string }
+  | { kind: 'sign'; sign: string }
+  | { kind: 'did'; cause: string; text: string }
+  | { kind: 'helped'; cause: string; helped: boolean }
+  | { kind: 'undo'; of: number }
+);
+export type PlantEventKind = PlantEvent['kind'];
+export type KeptEvent = PlantEvent & { id: number };
+
+/** Events that stand: those that a later one took back are left out, and a taking back may itself be taken back. By day, then as entered. */
+export function standing(events: readonly KeptEvent[]): KeptEvent[] {
+  const void_ = new Set<number>();
+  for (const event of [...events].sort((a, b) => b.id - a.id))
+    if (event.kind === 'undo' && !void_.has(event.id)) void_.add(event.of);
+  return events
+    .filter((event) => event.kind !== 'undo' && !void_.has(event.id))
+    .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.id - b.id));
+}
+
+/** What became of a planting. Of what was entered all is accounted for: it stands, was lost, thinned, moved, or went out. */
+export interface Tally {
+  /** Seeds, cuttings or plants begun with. */
+  begun: number;
+  /** Came up, rooted, or was potted; null for seed of which nothing is counted yet. */
+  entered: number | null;
+  /** null while nothing is counted. */
+  alive: number | null;
+  lost: ReadonlyMap<string, number>;
+  /** Lost by all causes together. */
+  lostSum: number;
+  thinned: number;
+  moved: number;
+  out: number;
+}
+
+/** Gone at a later count, nobody saw how. */
+export const UNSEEN = 'not seen';
+
+/** Adds the record up. */
+export function tallyOf({ start, cells, perCell, from }: Planting, events: readonly KeptEvent[]): Tally {
+  const begun = from.length > 0 ? from.reduce((sum, one) => sum + one.plants, 0) : cells * perCell;
+  let entered: number | null = start === 'pot' ? begun : null;
+  const lost = new Map<string, number>();
+  let [lostSum, thinned, moved, out] = [0, 0, 0, 0];
+  const gone = (): number => lostSum + thinned + moved + out;
+  const lose = (cause: string, count: number): void => {
+    if (count === 0) return;
+    lost.set(cause, (lost.get(cause) ?? 0) + count);
+    lostSum += count;
+  };
+  for (const event of standing(events))
+    switch (event.kind) {
+      case 'up':
+        entered = Math.max(event.count, gone());
+        break;
+      case 'count': {
+        const expected = entered === null ? event.alive : entered - gone();
+        lose(UNSEEN, Math.max(0, expected - event.alive));
+        // What was missed at a count and is there at the next was there.
+        const found = Math.min(lost.get(UNSEEN) ?? 0, Math.max(0, event.alive - expected));
+        lose(UNSEEN, -found);
+        entered = Math.max(entered ?? 0, event.alive + gone());
+        break;
+      }
+      case 'lost':
+        lose(event.cause, event.count);
+        break;
+      case 'thinned':
+        thinned += event.count;
+        break;
+      case 'moved':
+        moved += event.count;
+        break;
+      case 'out':
+        out += event.count;
+        break;
+      default:
+    }
+  // What went without ever having been counted had come up.
+  if (entered === null && gone() > 0) entered = gone();
+  else if (entered !== null) entered = Math.max(entered, gone());
+  return {
+    ...{ begun, entered, lost, lostSum, thinned, moved, out },
+    alive: entered === null ? null : entered - gone(),
+  };
+}
+
+/**
+ * Whether an event can be: not before the planting, and not more plants than there are.
+ * @throws OutOfRange naming the figure and what is allowed
+ */
+export function checkEvent(planting: Planting, events: readonly KeptEvent[], event: PlantEvent): void {
+  dayNumber(event.on, 'on');
+  if (event.on < planting.on) throw new OutOfRange('on', event.on, `no day before it began, ${planting.on}`);
+  const { begun, alive, thinned, moved, out, lostSum, lost } = tallyOf(planting, events);
+  const left = alive ?? begun - thinned - moved - out - lostSum;
+  const seenLost = lostSum - (lost.get(UNSEEN) ?? 0);
+  const most = (name: string, value: number, of: number, what: string): void => {
+    if (value > of) throw new OutOfRange(name, value, `at most ${of}, ${what}`);
+  };
+  switch (event.kind) {
+    case 'up':
+      most('count', event.count, begun, 'as many as were begun with');
+      break;
+    case 'count':
+      most(
+        'alive',
+        event.alive,
+        begun - thinned - moved - out - seenLost,
+        'as many as can still be there of what was begun with',
+      );
+      break;
+    case 'lost':
+    case 'thinned':
+    case 'moved':
+    case 'out':
+      most('count', event.count, left, 'as many as stand');
+      break;
+    case 'undo':
+      if (!events.some(({ id, kind }) => id === event.of && kind !== 'moved'))
+        throw new OutOfRange('of', event.of, 'an entry of this record that can be taken back');
+      break;
+    default:
+  }
+}
+
+/** Of all begun: came up, and made it (stands, was moved on, planted or sold; what was thinned was meant to go). */
+export function sharesOf(tally: Tally): { up: number | null; made: number | null; of: number } {
+  const { begun, entered, alive, moved, out } = tally;
+  return { up: entered, made: alive === null ? null : alive + moved + out, of: begun };
+}
