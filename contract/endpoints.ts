@@ -23,6 +23,20 @@ import {
 } from '#contract/instruments';
 import { librarySchema } from '#contract/library';
 import { listQuerySchema } from '#contract/lists';
+import {
+  groupsQuerySchema,
+  keptPlantEventSchema,
+  newPlantEventSchema,
+  newPlantingSchema,
+  newTrialSchema,
+  plantCareSchema,
+  plantGroupSchema,
+  plantingLineSchema,
+  plantingPageSchema,
+  plantingsQuerySchema,
+  taughtSchema,
+  trialSchema,
+} from '#contract/plants';
 import { mixVersionSchema, newMixSchema, newVersionSchema, renamedMixSchema } from '#contract/mixes';
 import {
   changedMaterialSchema,
@@ -298,6 +312,29 @@ export const endpoints = {
     status: 200,
     refuses: { 429: BUSY },
   },
+
+  plantings: {
+    ...get('What was sown, struck and potted, newest first', z.array(plantingLineSchema)),
+    query: plantingsQuerySchema,
+  },
+  addPlanting: create('Sow, strike, or pot from other plantings', newPlantingSchema, plantingLineSchema),
+  plantCare: get('What plantings want these days', z.array(plantCareSchema)),
+  plantGroups: {
+    ...get('Counts by batch, mix, vessel, seed or crop', z.array(plantGroupSchema)),
+    query: groupsQuerySchema,
+  },
+  taught: get('How often each cause was the right one here', z.array(taughtSchema)),
+  planting: get('A planting with its record', plantingPageSchema),
+  addPlantEvent: create(
+    'Enter what happened to a planting, or take an entry back',
+    newPlantEventSchema,
+    keptPlantEventSchema,
+  ),
+  putAwayPlanting: act('Put a planting away'),
+  restorePlanting: act('Bring a planting back'),
+  trials: get('Fair trials', z.array(trialSchema.omit({ trays: true }))),
+  addTrial: create('Lay a trial out in randomised blocks', newTrialSchema, trialSchema),
+  trial: get('A trial with its trays and counts', trialSchema),
 
   today: get('Steps and re-tests that are due, waiting or open', z.array(dueStepSchema)),
   instruments: get('Instruments with their calibrations', z.array(instrumentSchema)),

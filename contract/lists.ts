@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { oneOf } from '#contract/fields';
 
-const from = z
+export const from = z
   .string()
   .regex(/^\d{1,9}$/, { error: 'must be a whole number from 0' })
   .transform(Number)

@@ -34,6 +34,9 @@ import { recordRoutes } from '#server/record/routes';
 import { RecordStore } from '#server/record/store';
 import { shelfRoutes } from '#server/shelf/routes';
 import { CropStore } from '#server/season/crops';
+import { NurseryPlants } from '#server/plants/nursery-plants';
+import { plantRoutes } from '#server/plants/routes';
+import { PlantStore } from '#server/plants/store';
 import { Planner } from '#server/season/planner';
 import { seasonRoutes } from '#server/season/routes';
 import { SeasonStore } from '#server/season/store';
@@ -120,6 +123,13 @@ function apiRoutes({
   measureRoutes(api, measures, now);
   shelfRoutes(api, shelf, library, now);
   todayRoutes(api, batches, record, calendar);
+  const plants = new PlantStore(db);
+  plantRoutes(
+    api,
+    plants,
+    new NurseryPlants(plants, crops, library, batches, mixes, lots, record, season, calendar),
+    now,
+  );
   instrumentRoutes(api, instruments, now);
   return api.whole();
 }

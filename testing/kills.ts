@@ -99,6 +99,11 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     base({ on: '2026-01-02', values: { test: 'falls', falls: 1 } }),
   );
 
+  const sown = { start: 'sow', crop: 'tomato', vessel: 'cell-72', cells: 72, on: '2026-01-02' };
+  await send('addPlanting', '/plants', base(sown));
+  const { start: _, ...laid } = sown;
+  const trial = { ...laid, name: 'Base', seed: 7, arms: [{ name: 'A' }, { name: 'B' }], blocks: 2 };
+
   let litres = 0;
   const creates = (): Create[] => {
     const one = (endpoint: EndpointName, path: string, table: string, body: object): Create => ({
@@ -121,6 +126,11 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       one('keepProduct', '/products', 'items', { says: 'like lime', row: ownProduct }),
       one('keepCrop', '/crops', 'crops', { says: 'like tomato', crop: ownCrop }),
       one('addLine', '/plan/lines', 'season_lines', { crop: 'tomato', plants: 10 }),
+      one('addPlanting', '/plants', 'plantings', sown),
+      one('addPlantEvent', '/plants/1/events', 'plant_events', {
+        event: { kind: 'note', on: '2026-01-03', text: 'looked at it' },
+      }),
+      one('addTrial', '/trials', 'trials', trial),
       one('addMove', '/lots/1/moves', 'stock_moves', { kind: 'came', amount: 1, on: '2026-01-02' }),
       one('addTest', '/materials/loam/tests', 'lot_tests', {
         ...{ on: '2026-01-02', values: { test: 'falls', falls: 3 } },
@@ -129,7 +139,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     ];
   };
   const away = (
-    one: 'mixes' | 'batches' | 'measures' | 'plan/lines',
+    one: 'mixes' | 'batches' | 'measures' | 'plan/lines' | 'plants',
     names: readonly [EndpointName, EndpointName],
     table: string = one,
   ): Register => ({
@@ -274,6 +284,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     away('mixes', ['putAwayMix', 'restoreMix']),
     away('batches', ['putAwayBatch', 'restoreBatch']),
     away('plan/lines', ['putAwayLine', 'restoreLine'], 'season_lines'),
+    away('plants', ['putAwayPlanting', 'restorePlanting'], 'plantings'),
   ];
 
   for (let kill = 0; kill < kills; kill++) {

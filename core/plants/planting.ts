@@ -1,3 +1,4 @@
+import { type CauseId, type SignId } from '#core/plants/cause-table';
 import { dayNumber } from '#core/season/days';
 import { OutOfRange } from '#core/units/check';
 
@@ -57,9 +58,9 @@ export type PlantEvent = { on: string } & (
   | { kind: 'cold'; celsius: number }
   | { kind: 'sprayed'; text: string }
   | { kind: 'note'; text: string }
-  | { kind: 'sign'; sign: string }
-  | { kind: 'did'; cause: string; text: string }
-  | { kind: 'helped'; cause: string; helped: boolean }
+  | { kind: 'sign'; sign: SignId }
+  | { kind: 'did'; cause: CauseId; text: string }
+  | { kind: 'helped'; cause: CauseId; helped: boolean }
   | { kind: 'undo'; of: number }
 );
 export type PlantEventKind = PlantEvent['kind'];
@@ -103,7 +104,9 @@ export function tallyOf({ start, cells, perCell, from }: Planting, events: reado
   const gone = (): number => lostSum + thinned + moved + out;
   const lose = (cause: string, count: number): void => {
     if (count === 0) return;
-    lost.set(cause, (lost.get(cause) ?? 0) + count);
+    const sum = (lost.get(cause) ?? 0) + count;
+    if (sum === 0) lost.delete(cause);
+    else lost.set(cause, sum);
     lostSum += count;
   };
   for (const event of standing(events))

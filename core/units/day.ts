@@ -58,5 +58,4 @@ export function isTimeZone(zone: string): boolean {
 let machineZone: string | undefined;
 
 /** The zone of the machine, as it was when it was first asked for. */
-export const ownTimeZone = (): string =>
-  (machineZone ??= Intl.DateTimeFormat().resolvedOptions().timeZone);
+export const ownTimeZone = (): string => (machineZone ??= Intl.DateTimeFormat().resolvedOptions().timeZone);

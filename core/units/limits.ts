@@ -145,6 +145,8 @@ export const limits = {
   plantCount: [0, 1_000_000],
   plantFrom: [0, 50],
   waterMinutes: [0, 1440],
+  wateredLitres: [0, 100_000],
+  plantEcMSPerCm: [0, 20],
   trayGrams: [0.1, 100_000],
   trialArms: [2, 8],
   trialBlocks: [2, 40],

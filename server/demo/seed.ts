@@ -15,6 +15,7 @@ import { Folder } from '#server/database/folder';
 import { type Db } from '#server/database/db';
 import { demoBatches, demoLots, demoMixes, demoRecords, demoShelf } from '#server/demo/nursery';
 import { demoAmounts, demoStock, demoTests } from '#server/demo/stock';
+import { demoPlants } from '#server/demo/plants';
 import { demoSeason } from '#server/demo/season';
 import { LearnedStore } from '#server/library/learned';
 import { LibraryStore } from '#server/library/store';
@@ -35,6 +36,7 @@ const steps: readonly ((db: Db, now: Date) => void)[] = [
   lotsAndRecords,
   stock,
   season,
+  plants,
 ];
 
 /**
@@ -53,6 +55,10 @@ export function seedDemo(db: Db, now: Date): void {
 
 function season(db: Db, now: Date): void {
   demoSeason(db, now, (n) => keyOf('b000', n));
+}
+
+function plants(db: Db, now: Date): void {
+  demoPlants(db, now, (n) => keyOf('c000', n));
 }
 
 const isEmpty = (db: Db): boolean =>

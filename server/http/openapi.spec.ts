@@ -29,6 +29,16 @@ beforeAll(async () => {
     .post('/api/plan/lines')
     .send({ key: randomUUID(), crop: 'tomato', plants: 10 })
     .expect(201);
+  const tray = { crop: 'tomato', vessel: 'cell-72', cells: 72, on: '2026-01-02' };
+  await request(app)
+    .post('/api/plants')
+    .send({ key: randomUUID(), start: 'sow', ...tray })
+    .expect(201);
+  const arms = [{ name: 'A' }, { name: 'B' }];
+  await request(app)
+    .post('/api/trials')
+    .send({ key: randomUUID(), name: 'Trial', seed: 1, arms, blocks: 2, ...tray })
+    .expect(201);
   const { body } = await request(app).get('/api/openapi.json');
   expect(body.openapi).toBe('3.1.0');
   paths = body.paths;

@@ -15,7 +15,8 @@ export function putAwayRoutes(
     | readonly ['putAwayMix', 'restoreMix']
     | readonly ['putAwayBatch', 'restoreBatch']
     | readonly ['putAwayMeasure', 'restoreMeasure']
-    | readonly ['putAwayLine', 'restoreLine'],
+    | readonly ['putAwayLine', 'restoreLine']
+    | readonly ['putAwayPlanting', 'restorePlanting'],
   store: PutsAway,
   now: () => Date,
 ): void {

@@ -58,6 +58,12 @@ export class MixStore {
     return this.one.get(versionId) !== undefined;
   }
 
+  /** The mix that a version is of. */
+  nameOfVersion(versionId: number): { mixId: number; name: string } | null {
+    const row = this.one.get(versionId);
+    return row ? { mixId: row.mixId, name: row.name } : null;
+  }
+
   /** The version that a create with this key made: the first of a mix, or a later one. */
   byKey(key: string): MixVersion | null {
     const row = this.keyed.get(key);

@@ -1,0 +1,179 @@
+import { z } from 'zod';
+import { clientKey, day, int, list, longText, num, oneOf, rowId, slug, text, yesNo } from '#contract/fields';
+import { from } from '#contract/lists';
+import { causeIds, type SignId, signIds } from '#core/plants/cause-table';
+import { outWays, type PlantEvent, type Planting, starts } from '#core/plants/planting';
+import { limits } from '#core/units/limits';
+
+const placeSchema = z.strictObject({
+  line: rowId,
+  sowing: int(limits.sowings),
+  step: int([0, limits.cropSteps[1] - 1]),
+});
+const partSchema = z.strictObject({ planting: rowId, plants: int([1, limits.plantCount[1]]) });
+
+const plantingFields = z.strictObject({
+  start: oneOf(starts),
+  crop: slug,
+  name: z.string().trim().max(60).default(''),
+  seed: z.string().trim().max(60).default(''),
+  vessel: slug,
+  cells: int(limits.plantCells),
+  perCell: int(limits.seedsPerCell).default(1),
+  batch: rowId.nullable().default(null),
+  on: day,
+  bareRoot: yesNo.default(false),
+  season: placeSchema.nullable().default(null),
+  from: list(partSchema, limits.plantFrom, 'plantings').default([]),
+  trial: z
+    .strictObject({
+      id: rowId,
+      arm: int([0, limits.trialArms[1] - 1]),
+      block: int([1, limits.trialBlocks[1]]),
+    })
+    .nullable()
+    .default(null),
+});
+
+export const plantingSchema = plantingFields.extend({ id: rowId }) satisfies z.ZodType<Planting>;
+export const keptPlantingSchema = plantingFields;
+/** Those of a trial come with the trial. */
+export const newPlantingSchema = plantingFields.omit({ trial: true }).extend({ key: clientKey });
+export type NewPlanting = z.output<typeof newPlantingSchema>;
+
+const count = int(limits.plantCount);
+const some = int([1, limits.plantCount[1]]);
+const said = text(200);
+const event = <K extends string, S extends z.ZodRawShape>(kind: K, shape: S) =>
+  z.strictObject({ kind: z.literal(kind), on: day, ...shape });
+
+export const plantEventSchema = z.discriminatedUnion('kind', [
+  event('up', { count }),
+  event('count', { alive: count }),
+  event('lost', { count: some, cause: text(60) }),
+  event('thinned', { count: some }),
+  event('moved', { count: some, to: rowId }),
+  event('out', { count: some, way: oneOf(outWays) }),
+  event('fed', { text: said }),
+  event('watered', {
+    litres: num(limits.wateredLitres).optional(),
+    minutes: num(limits.waterMinutes).optional(),
+  }),
+  event('ph', { value: num(limits.measuredPh) }),
+  event('ec', { value: num(limits.plantEcMSPerCm) }),
+  event('weight', { grams: num(limits.trayGrams) }),
+  event('cold', { celsius: num(limits.nightC) }),
+  event('sprayed', { text: said }),
+  event('note', { text: longText }),
+  event('sign', { sign: oneOf(signIds as [SignId, ...SignId[]]) }),
+  event('did', { cause: oneOf(causeIds), text: said }),
+  event('helped', { cause: oneOf(causeIds), helped: yesNo }),
+  event('undo', { of: rowId }),
+]) satisfies z.ZodType<PlantEvent>;
+
+export const newPlantEventSchema = z.strictObject({ key: clientKey, event: plantEventSchema });
+export const keptPlantEventSchema = z.object({ id: rowId, at: z.string(), event: plantEventSchema });
+export type KeptPlantEvent = z.output<typeof keptPlantEventSchema>;
+
+const tallySchema = z.object({
+  begun: z.number(),
+  entered: z.number().nullable(),
+  alive: z.number().nullable(),
+  lost: z.array(z.object({ cause: z.string(), count: z.number() })),
+  thinned: z.number(),
+  moved: z.number(),
+  out: z.number(),
+});
+
+const careSchema = z.object({
+  id: z.enum(['up', 'water', 'look', 'feed', 'pot-up']),
+  on: day,
+  until: day.nullable(),
+  text: z.string(),
+});
+
+export const plantingLineSchema = plantingSchema.extend({
+  tally: tallySchema,
+  batchName: z.string().nullable(),
+  /** What it wants next. */
+  care: careSchema.nullable(),
+});
+export type PlantingLine = z.output<typeof plantingLineSchema>;
+
+export const plantingsQuerySchema = z.strictObject({
+  /** Those that stand, or those that are done with. */
+  finished: z.enum(['no', 'yes']).default('no'),
+  from,
+});
+
+export const plantingPageSchema = plantingLineSchema.extend({
+  events: z.array(keptPlantEventSchema),
+  allCare: z.array(careSchema),
+  /** Names of what it came from and went to. */
+  kin: z.array(z.object({ id: rowId, name: z.string(), way: z.enum(['from', 'to']), plants: z.number() })),
+  /** Lots of the batch that it stands in. */
+  lots: z.array(z.object({ id: rowId, name: z.string(), item: z.string() })),
+});
+export type PlantingPage = z.output<typeof plantingPageSchema>;
+
+export const plantCareSchema = careSchema.extend({
+  planting: rowId,
+  state: z.enum(['due', 'waiting']),
+});
+
+export const compareBy = ['batch', 'mix', 'vessel', 'seed', 'crop'] as const;
+export const groupsQuerySchema = z.strictObject({
+  by: z.enum(compareBy).default('mix'),
+  crop: slug.optional(),
+});
+export const plantGroupSchema = z.object({
+  key: z.string(),
+  name: z.string(),
+  plantings: z.number(),
+  /** Came up, or rooted, of what was begun with; of those of which it was counted. */
+  up: z.object({ alive: z.number(), of: z.number() }),
+  /** Stands, was moved on, planted or sold, of what was begun with. */
+  made: z.object({ alive: z.number(), of: z.number() }),
+  /** Days from the beginning to the first count of what came up; the middle one. */
+  daysToUp: z.number().nullable(),
+  lost: z.array(z.object({ cause: z.string(), count: z.number() })),
+});
+export type PlantGroup = z.output<typeof plantGroupSchema>;
+
+/** How often each cause was the right one here. */
+export const taughtSchema = z.object({ cause: oneOf(causeIds), helped: z.number() });
+
+const trialFields = z.strictObject({
+  name: text(60),
+  seed: int(limits.seed),
+  arms: list(
+    z.strictObject({ name: text(60), batch: rowId.nullable().default(null) }),
+    limits.trialArms,
+    'arms',
+  ),
+  blocks: int(limits.trialBlocks),
+  crop: slug,
+  seedLot: z.string().trim().max(60).default(''),
+  vessel: slug,
+  cells: int(limits.plantCells),
+  perCell: int(limits.seedsPerCell).default(1),
+  on: day,
+});
+export const keptTrialSchema = trialFields;
+export const newTrialSchema = trialFields.extend({ key: clientKey });
+export type NewTrial = z.output<typeof newTrialSchema>;
+export const trialSchema = trialFields.extend({
+  id: rowId,
+  trays: z.array(
+    z.object({
+      planting: rowId,
+      block: z.number(),
+      place: z.number(),
+      arm: z.number(),
+      up: z.number().nullable(),
+      alive: z.number().nullable(),
+      begun: z.number(),
+    }),
+  ),
+});
+export type Trial = z.output<typeof trialSchema>;

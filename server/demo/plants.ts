@@ -1,0 +1,194 @@
+import { type NewPlanting } from '#contract/plants';
+import { type PlantEvent, type Planting } from '#core/plants/planting';
+import { layOut } from '#core/plants/trial';
+import { uniformAt } from '#core/stats/normal';
+import { dayIn, daysAfter } from '#core/units/day';
+import { type Db } from '#server/database/db';
+import { BatchStore } from '#server/batches/store';
+import { Folder } from '#server/database/folder';
+import { PlantStore } from '#server/plants/store';
+
+type Given = Pick<NewPlanting, 'crop' | 'vessel' | 'cells'> & Partial<NewPlanting>;
+/** An event, so many days after the planting began. */
+type After = [days: number, event: Record<string, unknown> & { kind: PlantEvent['kind'] }];
+interface DemoPlanting {
+  /** Days ago. */
+  ago: number;
+  /** Name of a batch. */
+  batch?: string;
+  given: Given;
+  events: After[];
+}
+
+/** Of the made-up nursery: good ones, bad ones, a bare-root rescue. Numbers are invented. */
+const demo: readonly DemoPlanting[] = [
+  {
+    ...{ ago: 33, batch: 'First tomatoes' },
+    given: { crop: 'tomato', name: 'Long Red', seed: 'Own seed', vessel: 'cell-72', cells: 288 },
+    events: [
+      [8, { kind: 'up', count: 241 }],
+      [11, { kind: 'up', count: 268 }],
+      [13, { kind: 'lost', count: 5, cause: 'damped off' }],
+      [14, { kind: 'ph', value: 5.9 }],
+      [14, { kind: 'ec', value: 0.9 }],
+      [22, { kind: 'fed', text: 'Half strength, from below' }],
+      [24, { kind: 'ph', value: 6.1 }],
+      [24, { kind: 'ec', value: 0.6 }],
+      [27, { kind: 'count', alive: 262 }],
+    ],
+  },
+  {
+    ...{ ago: 26, batch: 'Lettuce blocks, run 1' },
+    given: { crop: 'lettuce', name: 'Oak leaf', seed: 'Bought, this year', vessel: 'block-50', cells: 150 },
+    events: [
+      [4, { kind: 'up', count: 147 }],
+      [9, { kind: 'watered', litres: 12, minutes: 30 }],
+      [20, { kind: 'count', alive: 146 }],
+      [25, { kind: 'out', count: 96, way: 'planted' }],
+    ],
+  },
+  {
+    ...{ ago: 24, batch: 'First tomatoes' },
+    given: { crop: 'cabbage', name: 'Pointed', seed: 'Bought, this year', vessel: 'cell-72', cells: 216 },
+    events: [
+      [7, { kind: 'up', count: 203 }],
+      [12, { kind: 'lost', count: 9, cause: 'slugs' }],
+      [16, { kind: 'cold', celsius: -1 }],
+      [18, { kind: 'count', alive: 194 }],
+    ],
+  },
+  {
+    ...{ ago: 20, batch: 'Rosemary under mist' },
+    given: { start: 'strike', crop: 'lavender', seed: 'Mother bed', vessel: 'cell-72', cells: 144 },
+    events: [
+      [10, { kind: 'lost', count: 21, cause: 'stem rot' }],
+      [18, { kind: 'up', count: 102 }],
+    ],
+  },
+  {
+    ...{ ago: 13, batch: 'Peat-free peppers' },
+    given: { crop: 'pepper', seed: 'Three years old', vessel: 'cell-72', cells: 144 },
+    events: [
+      [11, { kind: 'up', count: 71 }],
+      [12, { kind: 'ph', value: 7.2 }],
+      [12, { kind: 'ec', value: 0.3 }],
+      [12, { kind: 'sign', sign: 'yellow-veins' }],
+    ],
+  },
+  {
+    ...{ ago: 40, batch: 'First tomatoes' },
+    given: { crop: 'onion', name: 'Brown Globe', vessel: 'cell-72', cells: 144, perCell: 6 },
+    events: [
+      [12, { kind: 'up', count: 742 }],
+      [30, { kind: 'count', alive: 731 }],
+    ],
+  },
+  {
+    ...{ ago: 38 },
+    given: { crop: 'basil', vessel: 'cell-72', cells: 72, seed: 'Bought, this year' },
+    events: [
+      [9, { kind: 'up', count: 66 }],
+      [12, { kind: 'lost', count: 48, cause: 'damped off' }],
+      [14, { kind: 'lost', count: 18, cause: 'damped off' }],
+    ],
+  },
+  {
+    ...{ ago: 12, batch: 'Tomatoes pricked out' },
+    given: {
+      start: 'pot',
+      crop: 'petunia',
+      name: 'From a neighbour',
+      vessel: 'pot-9',
+      cells: 60,
+      bareRoot: true,
+    },
+    events: [
+      [0, { kind: 'note', text: 'Came with wet feet in heavy soil; washed off.' }],
+      [5, { kind: 'lost', count: 4, cause: 'weak' }],
+    ],
+  },
+];
+
+/** A trial: arms, chance of a plant, cells a tray. */
+const trials = [
+  {
+    ...{ name: 'Peat against coir', ago: 30, blocks: 6, cells: 72, crop: 'tomato' },
+    arms: [
+      { name: 'House seed mix', batch: 'First tomatoes', chance: 0.91 },
+      { name: 'No peat', batch: 'Peat-free peppers', chance: 0.8 },
+    ],
+  },
+  {
+    ...{ name: 'Grit on top', ago: 16, blocks: 2, cells: 18, crop: 'lettuce' },
+    arms: [
+      { name: 'Plain', batch: 'First tomatoes', chance: 0.86 },
+      { name: 'Grit', batch: 'First tomatoes', chance: 0.93 },
+    ],
+  },
+];
+
+/** A dozen plantings, one clear trial and one that says too few. */
+export function demoPlants(db: Db, now: Date, key: (n: number) => string): void {
+  const today = dayIn(now, new Folder(db).timeZone);
+  const store = new PlantStore(db);
+  const at = now.toISOString();
+  const batches = new Map(new BatchStore(db).all({ away: 'no', from: 0 }).map(({ id, name }) => [name, id]));
+  const batchOf = (name: string | undefined): number | null => (name && batches.get(name)) || null;
+  let used = 0;
+  const usual: Omit<Planting, 'id' | 'crop' | 'vessel' | 'cells' | 'on' | 'from'> = {
+    ...{ start: 'sow', name: '', seed: '', perCell: 1, batch: null, bareRoot: false, season: null },
+    trial: null,
+  };
+  const enter = (planting: Planting, events: readonly After[]): void => {
+    for (const [days, event] of events) {
+      const on = daysAfter(planting.on, days);
+      if (on <= today)
+        store.addEvent(planting.id, key(used++), { ...event, on } as unknown as PlantEvent, at);
+    }
+  };
+  for (const { ago, batch, given, events } of demo) {
+    const on = daysAfter(today, -ago);
+    const planting = store.add(
+      { ...usual, ...given, from: [], on, batch: batchOf(batch), key: key(used++) },
+      at,
+    );
+    enter(planting, events);
+    if (given.crop === 'basil') store.finish(planting.id, true);
+  }
+  trials.forEach(({ name, ago, blocks, cells, crop, arms }, t) => {
+    const on = daysAfter(today, -ago);
+    const seed = 4711 + t;
+    const id = store.addTrial(
+      {
+        ...{
+          key: key(used++),
+          name,
+          seed,
+          blocks,
+          crop,
+          cells,
+          on,
+          perCell: 1,
+          vessel: 'cell-72',
+          seedLot: '',
+        },
+        arms: arms.map((arm) => ({ name: arm.name, batch: batchOf(arm.batch) })),
+      },
+      at,
+    );
+    for (const { arm, block } of layOut(seed, arms.length, blocks)) {
+      const of = arms[arm]!;
+      const planting = store.add(
+        {
+          ...{ ...usual, crop, vessel: 'cell-72', cells, on, from: [], batch: batchOf(of.batch) },
+          ...{ key: key(used++), name: `${name}, ${of.name}, block ${block}`, trial: { id, arm, block } },
+        },
+        at,
+      );
+      const count = Array.from({ length: cells }, (_, cell) =>
+        Number(uniformAt(seed, planting.id, cell) < of.chance),
+      ).reduce((sum, one) => sum + one, 0);
+      enter(planting, [[10, { kind: 'up', count }]]);
+    }
+  });
+}

@@ -1,0 +1,343 @@
+import { randomUUID } from 'node:crypto';
+import { type z } from 'zod';
+import {
+  type compareBy,
+  type KeptPlantEvent,
+  type NewPlanting,
+  type NewTrial,
+  type PlantGroup,
+  type PlantingLine,
+  type PlantingPage,
+  type plantCareSchema,
+  type Trial,
+} from '#contract/plants';
+import { type Care, called, careOf } from '#core/plants/care';
+import { type CauseId } from '#core/plants/cause-table';
+import {
+  checkEvent,
+  type KeptEvent,
+  type PlantEvent,
+  type Planting,
+  sharesOf,
+  standing,
+  type Tally,
+  tallyOf,
+} from '#core/plants/planting';
+import { layOut } from '#core/plants/trial';
+import { lookUp } from '#core/recipe/library';
+import { dayNumber } from '#core/season/days';
+import { mostWeeksIn } from '#core/season/plan';
+import { daysAfter } from '#core/units/day';
+import { OutOfRange } from '#core/units/check';
+import { volumeL } from '#core/vessel/vessel';
+import { type BatchStore } from '#server/batches/store';
+import { notFound } from '#server/http/problem';
+import { type LibraryStore } from '#server/library/store';
+import { type LotStore } from '#server/lots/store';
+import { type MixStore } from '#server/mixes/store';
+import { type Calendar } from '#server/nursery/calendar';
+import { type PlantStore } from '#server/plants/store';
+import { type RecordStore } from '#server/record/store';
+import { type CropStore } from '#server/season/crops';
+import { type SeasonStore } from '#server/season/store';
+
+/** Care is looked for in what was begun so lately, told so far ahead, and forgotten so long after its day. */
+const CARE_DAYS = 400;
+const AHEAD = 7;
+const FORGET_AFTER = 30;
+/** Groups are compared over so many years. */
+const COMPARE_DAYS = 3 * 366;
+
+/** Plantings with what becomes of them, in the terms of the pages. */
+export class NurseryPlants {
+  constructor(
+    private readonly store: PlantStore,
+    private readonly crops: CropStore,
+    private readonly library: LibraryStore,
+    private readonly batches: BatchStore,
+    private readonly mixes: MixStore,
+    private readonly lots: LotStore,
+    private readonly record: RecordStore,
+    private readonly season: SeasonStore,
+    private readonly calendar: Calendar,
+  ) {}
+
+  lines(plantings: readonly Planting[]): PlantingLine[] {
+    const events = this.store.eventsOfAll(plantings.map(({ id }) => id));
+    const names = new Map<number, string | null>();
+    return plantings.map((planting) => {
+      const own = events.get(planting.id) ?? [];
+      const tally = tallyOf(planting, own);
+      return {
+        ...planting,
+        tally: told(tally),
+        batchName: this.batchName(planting.batch, names),
+        care: this.careFor(planting, tally, own)[0] ?? null,
+      };
+    });
+  }
+
+  private batchName(id: number | null, known: Map<number, string | null>): string | null {
+    if (id === null) return null;
+    let name = known.get(id);
+    if (name === undefined) known.set(id, (name = this.batches.one(id)?.name ?? null));
+    return name;
+  }
+
+  /** Days that a vessel bears its plants. */
+  private mostDays({ crop, vessel }: Planting): number {
+    const kind = this.library.library().vessels.get(vessel);
+    const step = this.crops
+      .byId()
+      .get(crop)
+      ?.steps.find((one) => one.vessel === vessel);
+    return kind ? Math.round(7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks)) : 60;
+  }
+
+  private careFor(planting: Planting, tally: Tally, events: readonly KeptEvent[]): Care[] {
+    const crop = this.crops.byId().get(planting.crop);
+    if (!crop) return [];
+    const { soilC } = this.season.settings(this.calendar.today());
+    return careOf(planting, crop, tally, events, this.mostDays(planting), soilC);
+  }
+
+  care(): z.output<typeof plantCareSchema>[] {
+    const today = this.calendar.today();
+    const [from, to] = [daysAfter(today, -FORGET_AFTER), daysAfter(today, AHEAD)];
+    const plantings = this.store.standing(daysAfter(today, -CARE_DAYS));
+    const events = this.store.eventsOfAll(plantings.map(({ id }) => id));
+    return plantings
+      .flatMap((planting) => {
+        const own = events.get(planting.id) ?? [];
+        return this.careFor(planting, tallyOf(planting, own), own)
+          .filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
+          .map((care) => ({
+            ...{ ...care, planting: planting.id },
+            state: care.on <= today ? ('due' as const) : ('waiting' as const),
+          }));
+      })
+      .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+  }
+
+  page(id: number): PlantingPage {
+    const planting = this.store.one(id);
+    if (!planting) throw notFound('planting', id);
+    const events = this.store.eventsOf(id);
+    const kept = events.map(({ id: number, event }) => ({ ...event, id: number }));
+    const [line] = this.lines([planting]);
+    const named = (one: Planting): string =>
+      called(one, this.crops.byId().get(one.crop) ?? { name: one.crop });
+    const kin: PlantingPage['kin'] = planting.from.flatMap(({ planting: parent, plants }) => {
+      const one = this.store.one(parent);
+      return one ? [{ id: one.id, name: named(one), way: 'from' as const, plants }] : [];
+    });
+    for (const child of this.store.childrenOf(id))
+      kin.push({
+        ...{ id: child.id, name: named(child), way: 'to' },
+        plants: child.from.find((one) => one.planting === id)?.plants ?? 0,
+      });
+    const lots = planting.batch === null ? [] : this.lotsOf(planting.batch);
+    return {
+      ...line!,
+      events: events.map(({ id: number, at, event }) => ({ id: number, at, event })),
+      allCare: this.careFor(planting, tallyOf(planting, kept), kept),
+      ...{ kin, lots },
+    };
+  }
+
+  private lotsOf(batch: number): PlantingPage['lots'] {
+    const byItem = new Map<string, number>();
+    for (const { data } of this.record.ofBatch('lot', batch))
+      if (data.kind === 'lot' && data.lot !== null) byItem.set(data.item, data.lot);
+    return [...byItem.values()].flatMap((id) => {
+      const lot = this.lots.one(id);
+      return lot ? [{ id, name: lot.name, item: lot.item }] : [];
+    });
+  }
+
+  /** @throws OutOfRange or Problem 404 for what is not there, or more plants than stand */
+  add(given: NewPlanting, now: string): PlantingLine {
+    this.checkPlace(given);
+    return this.store.within(() => {
+      const planting = this.store.add({ ...given, trial: null }, now);
+      given.from.forEach(({ planting: parent, plants }, i) => {
+        const from = this.store.one(parent);
+        if (!from) throw notFound('planting', parent);
+        const event: PlantEvent = { kind: 'moved', on: given.on, count: plants, to: planting.id };
+        this.enter(from, randomUUID(), event, now, `from.${i}.plants`);
+      });
+      return this.lines([planting])[0]!;
+    });
+  }
+
+  private checkPlace({ crop, vessel, batch, on }: Pick<Planting, 'crop' | 'vessel' | 'batch' | 'on'>): void {
+    lookUp(this.crops.byId(), crop, 'crop');
+    lookUp(this.library.library().vessels, vessel, 'vessel');
+    if (batch !== null && !this.batches.one(batch)) throw notFound('batch', batch);
+    this.calendar.notLaterThanToday('on', on);
+  }
+
+  addEvent(id: number, key: string, event: PlantEvent, now: string): KeptPlantEvent {
+    const planting = this.store.one(id);
+    if (!planting) throw notFound('planting', id);
+    if (event.kind === 'moved')
+      throw new OutOfRange('kind', 'moved', 'entered by potting them: it comes of itself');
+    this.calendar.notLaterThanToday('on', event.on);
+    return this.store.within(() => this.enter(planting, key, event, now));
+  }
+
+  private enter(
+    planting: Planting,
+    key: string,
+    event: PlantEvent,
+    now: string,
+    name?: string,
+  ): KeptPlantEvent {
+    const kept = this.store.eventsOf(planting.id).map(({ id, event: one }) => ({ ...one, id }));
+    try {
+      checkEvent(planting, kept, event);
+    } catch (error) {
+      throw error instanceof OutOfRange && name !== undefined && error.argument === 'count'
+        ? new OutOfRange(name, error.value, error.allowed)
+        : error;
+    }
+    const made = this.store.addEvent(planting.id, key, event, now);
+    const { alive } = tallyOf(planting, [...kept, { ...event, id: made.id }]);
+    this.store.finish(planting.id, alive === 0);
+    return made;
+  }
+
+  /** @param crop null for all */
+  groups(by: (typeof compareBy)[number], crop: string | null): PlantGroup[] {
+    const plantings = this.store.since(daysAfter(this.calendar.today(), -COMPARE_DAYS), crop);
+    const events = this.store.eventsOfAll(plantings.map(({ id }) => id));
+    const keyOf = this.keyer(by);
+    const groups = new Map<string, PlantGroup & { days: number[] }>();
+    for (const planting of plantings) {
+      const found = keyOf(planting);
+      if (!found) continue;
+      const own = events.get(planting.id) ?? [];
+      const tally = tallyOf(planting, own);
+      const { up, made, of } = sharesOf(tally);
+      let group = groups.get(found.key);
+      if (!group) {
+        const none = { alive: 0, of: 0 };
+        group = {
+          ...{ ...found, plantings: 0, up: none, made: none, daysToUp: null, lost: [], days: [] },
+        };
+        groups.set(found.key, group);
+      }
+      group.plantings++;
+      if (up !== null && planting.start !== 'pot')
+        group.up = { alive: group.up.alive + Math.min(up, of), of: group.up.of + of };
+      if (made !== null)
+        group.made = { alive: group.made.alive + Math.min(made, of), of: group.made.of + of };
+      const first = standing(own).find((event) => event.kind === 'up' && event.count > 0);
+      if (first) group.days.push(dayNumber(first.on) - dayNumber(planting.on));
+      for (const [cause, count] of tally.lost) {
+        const known = group.lost.find((one) => one.cause === cause);
+        if (known) known.count += count;
+        else group.lost.push({ cause, count });
+      }
+    }
+    return [...groups.values()].map(({ days, ...group }) => ({
+      ...group,
+      daysToUp: days.length > 0 ? days.sort((a, b) => a - b)[days.length >> 1]! : null,
+      lost: group.lost.sort((a, b) => b.count - a.count),
+    }));
+  }
+
+  private keyer(by: (typeof compareBy)[number]): (one: Planting) => { key: string; name: string } | null {
+    const names = new Map<number, string | null>();
+    const mixOfBatch = new Map<number, { key: string; name: string }>();
+    switch (by) {
+      case 'batch':
+        return ({ batch }) =>
+          batch === null ? null : { key: String(batch), name: this.batchName(batch, names) ?? String(batch) };
+      case 'mix':
+        return ({ batch }) => {
+          if (batch === null) return null;
+          let mix = mixOfBatch.get(batch);
+          if (!mix) {
+            const of = this.batches.one(batch);
+            const version = of?.mixVersionId ?? null;
+            const name = version === null ? null : this.mixes.nameOfVersion(version);
+            // A batch of no kept mix stands for itself.
+            mix = name
+              ? { key: `mix-${name.mixId}`, name: name.name }
+              : { key: `batch-${batch}`, name: of?.name ?? String(batch) };
+            mixOfBatch.set(batch, mix);
+          }
+          return mix;
+        };
+      case 'vessel':
+        return ({ vessel }) => ({
+          key: vessel,
+          name: this.library.library().vessels.get(vessel)?.name ?? vessel,
+        });
+      case 'seed':
+        return ({ seed }) => (seed ? { key: seed, name: seed } : null);
+      case 'crop':
+        return ({ crop }) => ({ key: crop, name: this.crops.byId().get(crop)?.name ?? crop });
+    }
+  }
+
+  taught(): { cause: CauseId; helped: number }[] {
+    const ids = [...new Set(this.store.eventsOfKind('helped').map(({ planting }) => planting))];
+    const sums = new Map<CauseId, number>();
+    for (const events of this.store.eventsOfAll(ids).values())
+      for (const event of standing(events))
+        if (event.kind === 'helped' && event.helped) sums.set(event.cause, (sums.get(event.cause) ?? 0) + 1);
+    return [...sums].map(([cause, helped]) => ({ cause, helped }));
+  }
+
+  addTrial(given: NewTrial, now: string): Trial {
+    this.checkPlace({ ...given, batch: null });
+    given.arms.forEach(({ batch }, i) => {
+      if (batch !== null && !this.batches.one(batch))
+        throw new OutOfRange(`arms.${i}.batch`, batch, 'a batch that there is');
+    });
+    return this.store.within(() => {
+      const id = this.store.addTrial(given, now);
+      for (const { block, arm } of layOut(given.seed, given.arms.length, given.blocks))
+        this.store.add(
+          {
+            ...{
+              key: randomUUID(),
+              start: 'sow',
+              crop: given.crop,
+              seed: given.seedLot,
+              vessel: given.vessel,
+            },
+            ...{ cells: given.cells, perCell: given.perCell, batch: given.arms[arm]!.batch, on: given.on },
+            ...{ bareRoot: false, season: null, from: [], trial: { id, arm, block } },
+            name: `${given.name}, ${given.arms[arm]!.name}, block ${block}`.slice(0, 60),
+          },
+          now,
+        );
+      return this.trial(id);
+    });
+  }
+
+  trial(id: number): Trial {
+    const trial = this.store.trial(id);
+    if (!trial) throw notFound('trial', id);
+    const plantings = this.store.traysOf(id);
+    const events = this.store.eventsOfAll(plantings.map((one) => one.id));
+    const laid = layOut(trial.seed, trial.arms.length, trial.blocks);
+    return {
+      ...trial,
+      trays: plantings.map((planting) => {
+        const { arm, block } = planting.trial!;
+        const { begun, entered, alive } = tallyOf(planting, events.get(planting.id) ?? []);
+        const { place } = laid.find((one) => one.arm === arm && one.block === block)!;
+        return { planting: planting.id, block, place, arm, begun, alive, up: entered };
+      }),
+    };
+  }
+}
+
+const told = ({ lost, lostSum: _, ...tally }: Tally): PlantingLine['tally'] => ({
+  ...tally,
+  lost: [...lost].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count),
+});

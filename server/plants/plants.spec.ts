@@ -1,0 +1,156 @@
+import { randomUUID } from 'node:crypto';
+import request from 'supertest';
+import { newBatch, testApp } from '#testing/server';
+
+const { app, db } = testApp();
+const today = '2031-03-04';
+const plant = (change: object = {}) =>
+  request(app)
+    .post('/api/plants')
+    .send({
+      ...{ key: randomUUID(), start: 'sow', crop: 'tomato', name: 'Long Red', vessel: 'cell-72' },
+      ...{ cells: 72, on: '2031-02-01' },
+      ...change,
+    });
+const enter = (id: number, event: object, key: string = randomUUID()) =>
+  request(app).post(`/api/plants/${id}/events`).send({ key, event });
+const page = async (id: number) => (await request(app).get(`/api/plants/${id}`)).body;
+
+test('bare-root rescue: two trays into one lot of pots, every plant accounted for, and back again by trace', async () => {
+  const { body: batch } = await request(app).post('/api/batches').send(newBatch());
+  const [{ body: a }, { body: b }] = [await plant({ batch: batch.id }), await plant({ name: 'Yellow' })];
+  await enter(a.id, { kind: 'up', on: '2031-02-10', count: 60 }).expect(201);
+  await enter(b.id, { kind: 'up', on: '2031-02-10', count: 50 }).expect(201);
+  const potted = await plant({
+    ...{ start: 'pot', vessel: 'pot-9', cells: 70, on: '2031-02-20', bareRoot: true, batch: batch.id },
+    from: [
+      { planting: a.id, plants: 40 },
+      { planting: b.id, plants: 30 },
+    ],
+  });
+  expect(potted.status).toBe(201);
+  expect(potted.body.tally).toMatchObject({ begun: 70, entered: 70, alive: 70 });
+  expect((await page(a.id)).tally).toMatchObject({ alive: 20, moved: 40 });
+  const { kin, batchName, allCare } = await page(potted.body.id);
+  expect(kin).toEqual([
+    { id: a.id, name: 'Tomato “Long Red”', way: 'from', plants: 40 },
+    { id: b.id, name: 'Tomato “Yellow”', way: 'from', plants: 30 },
+  ]);
+  expect((await page(b.id)).kin).toEqual([
+    { id: potted.body.id, name: 'Tomato “Long Red”', way: 'to', plants: 30 },
+  ]);
+  expect(batchName).toBe(batch.name);
+  expect(allCare.map((one: { id: string }) => one.id)).toEqual(['water', 'feed', 'look', 'pot-up']);
+  // More than stand: nothing of it is kept.
+  const tooMany = await plant({
+    ...{ start: 'pot', vessel: 'pot-9', cells: 9, on: '2031-02-21' },
+    from: [
+      { planting: a.id, plants: 5 },
+      { planting: b.id, plants: 21 },
+    ],
+  });
+  expect([tooMany.status, tooMany.body.issues[0]]).toEqual([
+    400,
+    expect.objectContaining({ path: 'from.1.plants', value: 21 }),
+  ]);
+  expect((await page(a.id)).tally.alive).toBe(20);
+});
+
+test('the same key twice is one event; two devices counting one tray lose nothing; taken back by adding', async () => {
+  const { body: tray } = await plant();
+  const key = randomUUID();
+  const event = { kind: 'up', on: '2031-02-10', count: 61 };
+  const first = await enter(tray.id, event, key);
+  expect((await enter(tray.id, event, key)).body).toEqual(first.body);
+  await enter(tray.id, { kind: 'count', on: '2031-02-12', alive: 58 }).expect(201);
+  await enter(tray.id, { kind: 'count', on: '2031-02-12', alive: 59 }).expect(201);
+  const { events, tally } = await page(tray.id);
+  expect(events).toHaveLength(3);
+  expect(tally).toMatchObject({ entered: 61, alive: 59, lost: [{ cause: 'not seen', count: 2 }] });
+  await enter(tray.id, { kind: 'undo', on: '2031-02-12', of: events[2].id }).expect(201);
+  expect((await page(tray.id)).tally.alive).toBe(58);
+  expect(() => db.prepare('DELETE FROM plant_events').run()).toThrow('never deleted');
+});
+
+test.each<[string, object, RegExp]>([
+  ['more lost than stand', { kind: 'lost', on: '2031-02-12', count: 500, cause: 'cold' }, /at most 72/],
+  ['before it was sown', { kind: 'fed', on: '2031-01-12', text: 'weak' }, /no day before it began/],
+  ['a day to come', { kind: 'fed', on: '2031-03-09', text: 'weak' }, /2031-03-0/],
+  ['a pH that is none', { kind: 'ph', on: '2031-02-12', value: 19 }, /from 2.5 to 11/],
+  [
+    'a cause that is not there',
+    { kind: 'did', on: '2031-02-12', cause: 'moon', text: 'x' },
+    /must be one of hungry/,
+  ],
+  ['no event at all', { kind: 'sang', on: '2031-02-12' }, /kind/],
+])('%s is named, and nothing is kept', async (_, event, says) => {
+  const { body: tray } = await plant();
+  const answer = await enter(tray.id, event);
+  expect(answer.status).toBe(400);
+  expect(JSON.stringify(answer.body)).toMatch(says);
+  expect((await page(tray.id)).events).toEqual([]);
+});
+
+test('what is done with leaves the list of what stands, and comes back when its last word is taken back', async () => {
+  const { body: tray } = await plant({ crop: 'basil' });
+  await enter(tray.id, { kind: 'up', on: '2031-02-12', count: 3 });
+  const { body: sold } = await enter(tray.id, { kind: 'out', on: '2031-02-20', count: 3, way: 'sold' });
+  const listed = async (finished: string): Promise<number[]> =>
+    (await request(app).get(`/api/plants?finished=${finished}`)).body.map((one: { id: number }) => one.id);
+  expect(await listed('yes')).toContain(tray.id);
+  expect(await listed('no')).not.toContain(tray.id);
+  await enter(tray.id, { kind: 'undo', on: '2031-02-20', of: sold.id });
+  expect(await listed('no')).toContain(tray.id);
+});
+
+test('care that is due and that comes, and counts by batch and by seed', async () => {
+  const { body: tray } = await plant({ crop: 'pepper', seed: 'Old bag', on: '2031-02-20' });
+  const care = (await request(app).get('/api/plants/care')).body as {
+    planting: number;
+    on: string;
+    state: string;
+  }[];
+  const mine = care.filter(({ planting }) => planting === tray.id);
+  expect(mine.every(({ on, state }) => (state === 'due') === on <= today)).toBe(true);
+  await enter(tray.id, { kind: 'up', on: '2031-03-01', count: 36 });
+  const groups = (await request(app).get('/api/plants/groups?by=seed&crop=pepper')).body;
+  expect(groups).toEqual([
+    {
+      ...{ key: 'Old bag', name: 'Old bag', plantings: 1, daysToUp: 9, lost: [] },
+      ...{ up: { alive: 36, of: 72 }, made: { alive: 36, of: 72 } },
+    },
+  ]);
+});
+
+test('a trial is laid out from its seed, each arm once in a block, and collects its counts', async () => {
+  const given = {
+    ...{ key: randomUUID(), name: 'Grit', seed: 4711, blocks: 4, crop: 'lettuce', vessel: 'cell-72' },
+    ...{ cells: 36, on: '2031-02-10', arms: [{ name: 'Plain' }, { name: 'Grit' }] },
+  };
+  const made = await request(app).post('/api/trials').send(given);
+  expect(made.status).toBe(201);
+  expect((await request(app).post('/api/trials').send(given)).body).toEqual(made.body);
+  const { trays } = made.body as { trays: { planting: number; block: number; arm: number; place: number }[] };
+  expect(trays).toHaveLength(8);
+  for (const block of [1, 2, 3, 4])
+    expect(
+      trays
+        .filter((one) => one.block === block)
+        .map(({ arm }) => arm)
+        .sort(),
+    ).toEqual([0, 1]);
+  await enter(trays[0]!.planting, { kind: 'up', on: '2031-02-20', count: 30 }).expect(201);
+  const { body } = await request(app).get(`/api/trials/${made.body.id}`);
+  expect(body.trays[0]).toMatchObject({ up: 30, begun: 36 });
+  const bad = await request(app)
+    .post('/api/trials')
+    .send({ ...given, key: randomUUID(), arms: [{ name: 'One' }] });
+  expect(JSON.stringify(bad.body)).toContain('2 to 8');
+});
+
+test('what helped here is counted by cause', async () => {
+  const { body: tray } = await plant();
+  await enter(tray.id, { kind: 'helped', on: '2031-02-20', cause: 'sour', helped: true });
+  await enter(tray.id, { kind: 'helped', on: '2031-02-20', cause: 'dry', helped: false });
+  expect((await request(app).get('/api/plants/taught')).body).toEqual([{ cause: 'sour', helped: 1 }]);
+});

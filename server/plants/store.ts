@@ -1,0 +1,207 @@
+import { type z } from 'zod';
+import {
+  type KeptPlantEvent,
+  keptPlantingSchema,
+  keptTrialSchema,
+  type NewPlanting,
+  type NewTrial,
+  plantEventSchema,
+} from '#contract/plants';
+import { PAGE } from '#contract/routes';
+import { type KeptEvent, type PlantEvent, type Planting } from '#core/plants/planting';
+import { type Db } from '#server/database/db';
+
+/** Of what an event holds; lifted by it should it change. */
+const EVENT_FORMAT = 1;
+
+interface Row {
+  id: number;
+  row_json: string;
+}
+interface EventRow {
+  id: number;
+  planting_id: number;
+  data_json: string;
+  at: string;
+}
+export type TrialFields = z.output<typeof keptTrialSchema>;
+
+const read = ({ id, row_json }: Row): Planting => ({
+  ...keptPlantingSchema.parse(JSON.parse(row_json)),
+  id,
+});
+const readTrial = ({ id, row_json }: Row): TrialFields & { id: number } => ({
+  ...keptTrialSchema.parse(JSON.parse(row_json)),
+  id,
+});
+
+/** Plantings, their events and the trials that they are of. */
+export class PlantStore {
+  private readonly listed;
+  private readonly byId;
+  private readonly keyed;
+  private readonly insert;
+  private readonly setAway;
+  private readonly setFinished;
+  private readonly standingSince;
+  private readonly every;
+  private readonly ofTrial;
+  private readonly events;
+  private readonly eventsOfMany;
+  private readonly eventKeyed;
+  private readonly insertEvent;
+  private readonly ofKind;
+  private readonly children;
+  private readonly everyTrial;
+  private readonly trialById;
+  private readonly trialKeyed;
+  private readonly insertTrial;
+
+  constructor(private readonly db: Db) {
+    const from = 'SELECT id, row_json FROM plantings';
+    this.listed = db.prepare<[number, number, number], Row>(
+      `${from} WHERE finished = ? AND deleted_at IS NULL ORDER BY begun_on DESC, id DESC LIMIT ? OFFSET ?`,
+    );
+    this.byId = db.prepare<[number], Row>(`${from} WHERE id = ?`);
+    this.keyed = db.prepare<[string], Row>(`${from} WHERE key = ?`);
+    this.insert = db.prepare(
+      `INSERT INTO plantings (key, crop, batch_id, trial_id, begun_on, row_json, created_at)
+       VALUES (@key, @crop, @batch, @trial, @on, @json, @now)`,
+    );
+    this.setAway = db.prepare('UPDATE plantings SET deleted_at = ? WHERE id = ?');
+    this.setFinished = db.prepare('UPDATE plantings SET finished = ? WHERE id = ?');
+    this.standingSince = db.prepare<[string], Row>(
+      `${from} WHERE finished = 0 AND begun_on >= ? AND deleted_at IS NULL ORDER BY id`,
+    );
+    this.every = db.prepare<{ crop: string | null; since: string }, Row>(
+      `${from} WHERE deleted_at IS NULL AND begun_on >= @since AND (@crop IS NULL OR crop = @crop) ORDER BY id`,
+    );
+    this.ofTrial = db.prepare<[number], Row>(`${from} WHERE trial_id = ? ORDER BY id`);
+    const event = 'SELECT id, planting_id, data_json, at FROM plant_events';
+    this.events = db.prepare<[number], EventRow>(`${event} WHERE planting_id = ? ORDER BY id`);
+    this.eventsOfMany = db.prepare<[string], EventRow>(
+      `${event} WHERE planting_id IN (SELECT value FROM json_each(?)) ORDER BY id`,
+    );
+    this.eventKeyed = db.prepare<[string], EventRow>(`${event} WHERE key = ?`);
+    this.insertEvent = db.prepare(
+      `INSERT INTO plant_events (planting_id, key, kind, day, format, data_json, at)
+       VALUES (@planting, @key, @kind, @on, ${EVENT_FORMAT}, @json, @at)`,
+    );
+    this.ofKind = db.prepare<[string], EventRow>(`${event} WHERE kind = ? ORDER BY id`);
+    this.children = db.prepare<[number], Row>(
+      `${from} WHERE id IN (SELECT data_json ->> '$.to' FROM plant_events WHERE kind = 'moved' AND planting_id = ?)`,
+    );
+    this.everyTrial = db.prepare<[], Row>('SELECT id, row_json FROM trials ORDER BY id DESC');
+    this.trialById = db.prepare<[number], Row>('SELECT id, row_json FROM trials WHERE id = ?');
+    this.trialKeyed = db.prepare<[string], Row>('SELECT id, row_json FROM trials WHERE key = ?');
+    this.insertTrial = db.prepare('INSERT INTO trials (key, row_json, created_at) VALUES (?, ?, ?)');
+  }
+
+  /** One transaction, taken for writing at once. */
+  within<T>(act: () => T): T {
+    return this.db.transaction(act).immediate();
+  }
+
+  page(finished: boolean, from: number): Planting[] {
+    return this.listed.all(Number(finished), PAGE, from).map(read);
+  }
+
+  /** Those that stand, begun on a day or later. */
+  standing(since: string): Planting[] {
+    return this.standingSince.all(since).map(read);
+  }
+
+  since(day: string, crop: string | null): Planting[] {
+    return this.every.all({ crop, since: day }).map(read);
+  }
+
+  one(id: number): Planting | null {
+    const row = this.byId.get(id);
+    return row ? read(row) : null;
+  }
+
+  byKey(key: string): Planting | null {
+    const row = this.keyed.get(key);
+    return row ? read(row) : null;
+  }
+
+  add({ key, ...planting }: NewPlanting & Pick<Planting, 'trial'>, now: string): Planting {
+    const { crop, batch, on, trial } = planting;
+    const { lastInsertRowid } = this.insert.run({
+      ...{ key, crop, batch, on, now, trial: trial?.id ?? null, json: JSON.stringify(planting) },
+    });
+    return this.one(Number(lastInsertRowid))!;
+  }
+
+  putAway(id: number, at: string | null): boolean {
+    return this.setAway.run(at, id).changes > 0;
+  }
+
+  finish(id: number, finished: boolean): void {
+    this.setFinished.run(Number(finished), id);
+  }
+
+  eventsOf(id: number): (KeptPlantEvent & { planting: number })[] {
+    return this.events.all(id).map(readEvent);
+  }
+
+  /** By planting. */
+  eventsOfAll(ids: readonly number[]): Map<number, KeptEvent[]> {
+    const by = new Map<number, KeptEvent[]>();
+    for (const row of this.eventsOfMany.all(JSON.stringify(ids))) {
+      const { planting, id, event } = readEvent(row);
+      const known = by.get(planting);
+      if (known) known.push({ ...event, id });
+      else by.set(planting, [{ ...event, id }]);
+    }
+    return by;
+  }
+
+  eventByKey(key: string): (KeptPlantEvent & { planting: number }) | null {
+    const row = this.eventKeyed.get(key);
+    return row ? readEvent(row) : null;
+  }
+
+  addEvent(planting: number, key: string, event: PlantEvent, at: string): KeptPlantEvent {
+    const { kind, on } = event;
+    const { lastInsertRowid } = this.insertEvent.run({
+      ...{ planting, key, kind, on, at, json: JSON.stringify(event) },
+    });
+    return { id: Number(lastInsertRowid), at, event };
+  }
+
+  eventsOfKind(kind: PlantEvent['kind']): (KeptPlantEvent & { planting: number })[] {
+    return this.ofKind.all(kind).map(readEvent);
+  }
+
+  /** What plants of it were moved into. */
+  childrenOf(id: number): Planting[] {
+    return this.children.all(id).map(read);
+  }
+
+  trials(): (TrialFields & { id: number })[] {
+    return this.everyTrial.all().map(readTrial);
+  }
+
+  trial(id: number): (TrialFields & { id: number }) | null {
+    const row = this.trialById.get(id);
+    return row ? readTrial(row) : null;
+  }
+
+  trialByKey(key: string): (TrialFields & { id: number }) | null {
+    const row = this.trialKeyed.get(key);
+    return row ? readTrial(row) : null;
+  }
+
+  addTrial({ key, ...trial }: NewTrial, now: string): number {
+    return Number(this.insertTrial.run(key, JSON.stringify(trial), now).lastInsertRowid);
+  }
+
+  traysOf(trial: number): Planting[] {
+    return this.ofTrial.all(trial).map(read);
+  }
+}
+
+function readEvent({ id, planting_id, data_json, at }: EventRow): KeptPlantEvent & { planting: number } {
+  return { id, at, planting: planting_id, event: plantEventSchema.parse(JSON.parse(data_json)) };
+}
