@@ -54,7 +54,9 @@ test('a mixing day becomes a batch in one press, in its amount and for its crops
   await expect(days).toHaveCount(count - 1);
 });
 
-test('a half-filled crop is there again after a reload and a way back, until it is left', async ({ page }) => {
+test('a half-filled crop is there again after a reload and a way back, until it is left', async ({
+  page,
+}) => {
   await page.goto('/season/line/new');
   await field(page, 'Sort, or what it is for').fill('for the market');
   await field(page, 'Plants wanted, each time').fill('240');

@@ -153,7 +153,7 @@ export function tallyOf({ start, cells, perCell, from }: Planting, events: reado
 export function checkEvent(planting: Planting, events: readonly KeptEvent[], event: PlantEvent): void {
   dayNumber(event.on, 'on');
   if (event.on < planting.on) throw new OutOfRange('on', event.on, `no day before it began, ${planting.on}`);
-  const { begun, alive, thinned, moved, out, lostSum, lost } = tallyOf(planting, events);
+  const { begun, entered, alive, thinned, moved, out, lostSum, lost } = tallyOf(planting, events);
   const left = alive ?? begun - thinned - moved - out - lostSum;
   const seenLost = lostSum - (lost.get(UNSEEN) ?? 0);
   const most = (name: string, value: number, of: number, what: string): void => {
@@ -183,6 +183,14 @@ export function checkEvent(planting: Planting, events: readonly KeptEvent[], eve
       break;
     default:
   }
+  // Counts of later days may say that more were there than that leaves.
+  const after = tallyOf(planting, [...events, { ...event, id: Number.MAX_SAFE_INTEGER }]);
+  if (event.kind !== 'undo' && (after.entered ?? 0) > Math.max(begun, entered ?? 0))
+    throw new OutOfRange(
+      'on',
+      event.on,
+      'a day that later counts agree with: they tell of more plants than that leaves',
+    );
 }
 
 /** Of all begun: came up, and made it (stands, was moved on, planted or sold; what was thinned was meant to go). */

@@ -69,7 +69,17 @@ describe('what became of them', () => {
           const events: KeptEvent[] = [];
           for (const [kind, n] of asked) {
             const event = {
-              ...{ kind, on, count: n, alive: n, cause: 'cold', way: 'sold', to: 2, of: (n % 25) + 1 },
+              // On days in any order.
+              ...{
+                kind,
+                on: `2027-03-${10 + ((7 * n) % 20)}`,
+                count: n,
+                alive: n,
+                cause: 'cold',
+                way: 'sold',
+                to: 2,
+                of: (n % 25) + 1,
+              },
             } as unknown as PlantEvent;
             try {
               checkEvent(planting, events, event);
@@ -105,6 +115,13 @@ describe('what became of them', () => {
     ['taking back what is not there', { kind: 'undo', on, of: 7 }, /of must be an entry of this record/],
   ])('%s is named', (_, event, says) => {
     expect(() => checkEvent(tray, kept({ kind: 'up', on, count: 60 }), event)).toThrow(says);
+  });
+
+  test('moved out before a day on which all of them were counted: that is said', () => {
+    const events = kept({ kind: 'up', on, count: 70 }, { kind: 'count', on: '2027-03-20', alive: 70 });
+    const moved: PlantEvent = { kind: 'moved', on: '2027-03-12', count: 40, to: 2 };
+    expect(() => checkEvent(tray, events, moved)).toThrow(/later counts agree with/);
+    checkEvent(tray, events, { ...moved, on: '2027-03-21' });
   });
 
   test('care: counted when it should be up, watered and looked at when moved bare-root, fed, potted up', () => {
@@ -146,7 +163,9 @@ describe('which did better', () => {
   test('a clear one, too few, and nothing to speak of', () => {
     const arm = (name: string, alive: number, of: number) => ({ name, alive, of });
     const clear = verdictOf([arm('House mix', 130, 144), arm('Bought', 90, 144)], 'came up');
-    expect(clear.says).toMatch(/^House mix did better than Bought: 90 % of 144 came up, against 63 % of 144/);
+    expect(clear.says).toMatch(
+      /^House mix did better than Bought: 90 % of 144 came up, against 63 % of 144\. Chance/,
+    );
     expect(clear.moreEach).toBeNull();
     const few = verdictOf([arm('A', 6, 10), arm('B', 8, 10)], 'came up');
     expect(few.says).toMatch(/^Too few to say: B is ahead/);

@@ -69,7 +69,7 @@ export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95)
     .sort((a, b) => a.holm - b.holm || a.p - b.p);
   const order = shares.map((_, i) => i).sort((a, b) => shares[b]!.share - shares[a]!.share);
   const [best, last] = [order[0]!, order.at(-1)!];
-  const share = (i: number): string => `${percent(shares[i]!.share)} of ${arms[i]!.of} ${what}`;
+  const share = (i: number): string => `${percent(shares[i]!.share)} of ${arms[i]!.of}`;
   const told = pairs.find((pair) => pair.told);
   const worth = shares[best]!.share - shares[last]!.share >= WORTH - 1e-9;
   const moreEach = told
@@ -81,12 +81,12 @@ export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95)
       told.holm < 0.001 ? 'less than once in 1000' : `about ${Math.round(1000 * told.holm)} times in 1000`;
     return {
       ...{ shares, pairs, moreEach },
-      says: `${arms[better]!.name} did better than ${arms[worse]!.name}: ${share(better)}, against ${share(worse)}. Chance alone would show as much ${odds}.`,
+      says: `${arms[better]!.name} did better than ${arms[worse]!.name}: ${share(better)} ${what}, against ${share(worse)}. Chance alone would show as much ${odds}.`,
     };
   }
   const says = worth
-    ? `Too few to say: ${arms[best]!.name} is ahead, ${share(best)}, against ${share(last)} of ${arms[last]!.name}, but chance alone shows as much.`
-    : `No difference to speak of: ${share(best)} of ${arms[best]!.name}, ${share(last)} of ${arms[last]!.name}.`;
+    ? `Too few to say: ${arms[best]!.name} is ahead, ${share(best)} ${what}, against ${share(last)} with ${arms[last]!.name}, but chance alone shows as much.`
+    : `No difference to speak of: ${share(best)} ${what} with ${arms[best]!.name}, ${share(last)} with ${arms[last]!.name}.`;
   return {
     ...{ shares, pairs, moreEach },
     says: worth && moreEach !== null ? `${says} ${moreEach} more of each would tell.` : says,

@@ -60,7 +60,7 @@ export class PlantStore {
   constructor(private readonly db: Db) {
     const from = 'SELECT id, row_json FROM plantings';
     this.listed = db.prepare<[number, number, number], Row>(
-      `${from} WHERE finished = ? AND deleted_at IS NULL ORDER BY begun_on DESC, id DESC LIMIT ? OFFSET ?`,
+      `${from} WHERE finished = ? AND deleted_at IS NULL AND trial_id IS NULL ORDER BY begun_on DESC, id DESC LIMIT ? OFFSET ?`,
     );
     this.byId = db.prepare<[number], Row>(`${from} WHERE id = ?`);
     this.keyed = db.prepare<[string], Row>(`${from} WHERE key = ?`);
@@ -71,7 +71,7 @@ export class PlantStore {
     this.setAway = db.prepare('UPDATE plantings SET deleted_at = ? WHERE id = ?');
     this.setFinished = db.prepare('UPDATE plantings SET finished = ? WHERE id = ?');
     this.standingSince = db.prepare<[string], Row>(
-      `${from} WHERE finished = 0 AND begun_on >= ? AND deleted_at IS NULL ORDER BY id`,
+      `${from} WHERE finished = 0 AND begun_on >= ? AND deleted_at IS NULL AND trial_id IS NULL ORDER BY id`,
     );
     this.every = db.prepare<{ crop: string | null; since: string }, Row>(
       `${from} WHERE deleted_at IS NULL AND begun_on >= @since AND (@crop IS NULL OR crop = @crop) ORDER BY id`,
@@ -102,11 +102,12 @@ export class PlantStore {
     return this.db.transaction(act).immediate();
   }
 
+  /** Those of a trial stand with their trial. */
   page(finished: boolean, from: number): Planting[] {
     return this.listed.all(Number(finished), PAGE, from).map(read);
   }
 
-  /** Those that stand, begun on a day or later. */
+  /** Those that stand, begun on a day or later, but for those of trials. */
   standing(since: string): Planting[] {
     return this.standingSince.all(since).map(read);
   }

@@ -37,6 +37,20 @@ export const routes: Routes = [
     ],
   },
   {
+    path: 'plants',
+    title: 'Plants',
+    loadComponent: () => import('./plants/plants-place').then((m) => m.PlantsPlace),
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'standing' },
+      place('standing', 'Plants', () => import('./plants/plant-list').then((m) => m.PlantList)),
+      place('new', 'Sow, strike or pot', () => import('./plants/plant-new').then((m) => m.PlantNew)),
+      place('better', 'Which did better', () => import('./plants/better-page').then((m) => m.BetterPage)),
+      place('trials', 'Fair trials', () => import('./plants/trial-list').then((m) => m.TrialList)),
+      place('trials/:id', 'A fair trial', () => import('./plants/trial-page').then((m) => m.TrialPage)),
+      place(':id', 'A planting', () => import('./plants/plant-page').then((m) => m.PlantPage)),
+    ],
+  },
+  {
     path: 'shelf',
     title: 'Shelf',
     loadComponent: () => import('./shelf/shelf-place').then((m) => m.ShelfPlace),

@@ -250,6 +250,24 @@ export class LinePage {
     );
   }
 
+  /** What the plants are told of a sowing that is begun. */
+  protected begin({ line, crop, sowing, steps }: SeasonSowing): Record<string, string | number> {
+    const [first] = steps;
+    return {
+      start: crop.start === 'sow' ? 'sow' : crop.start === 'stick' ? 'strike' : 'pot',
+      ...{ crop: crop.id, name: line.name, vessel: first!.kind.id, cells: first!.cells },
+      ...{ perCell: crop.start === 'divide' ? 1 : crop.perCell, line: line.id, sowing, step: 0 },
+      ...this.batchFor(line.id, sowing),
+    };
+  }
+
+  private batchFor(line: number, sowing: number): { batch?: number } {
+    const made = (this.service.plan.value()?.made ?? []).find(
+      (one) => one.line === line && one.sowing === sowing && one.step === 0,
+    );
+    return made ? { batch: made.batch } : {};
+  }
+
   protected patch(change: Partial<SeasonLine>): void {
     this.touched.set(true);
     this.draft.update((line) => ({ ...line, ...change }));

@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
@@ -9,6 +10,7 @@ import { FetchState } from '../ui/fetch-state';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { NurseryService } from '../data/nursery';
+import { type PlantCare, PlantsService } from '../data/plants';
 import { type SeasonDue, SeasonService } from '../data/season';
 import { LotsService } from '../data/lots';
 import { Units } from '../data/units';
@@ -19,10 +21,14 @@ import { TodayService, type DueStep } from '../data/today';
 const SHORT_DAYS = 14;
 const MISSING_TOLD = 5;
 
-/** A step of a batch or a task of the season. */
-type Line = { state: DueStep['state']; on: string } & (
-  { step: DueStep; task?: undefined } | { task: SeasonDue; step?: undefined }
-);
+/** A step of a batch, a task of the season, or what plants want. */
+interface Line {
+  state: DueStep['state'];
+  on: string;
+  step?: DueStep;
+  task?: SeasonDue;
+  care?: PlantCare;
+}
 
 /** What is due: steps and re-tests of the batches, mixes that rest or cool, and tonight's risk. */
 @Component({
@@ -31,7 +37,7 @@ type Line = { state: DueStep['state']; on: string } & (
   host: { class: 'page' },
   templateUrl: './today-page.html',
   styleUrl: './today-page.scss',
-  imports: [FetchState, RouterLink, SaidPipe],
+  imports: [FetchState, NgTemplateOutlet, RouterLink, SaidPipe],
 })
 export class TodayPage {
   protected readonly due = inject(TodayService).due();
@@ -42,11 +48,12 @@ export class TodayPage {
   private readonly nursery = inject(NurseryService);
   private readonly notices = inject(Notices);
   private readonly tasks = this.season.due();
+  private readonly care = inject(PlantsService).care();
   private readonly shortSeason = this.season.short();
   protected readonly forecast = inject(InstrumentsService).weather();
   /** Nothing is shown in pieces that push each other about: a list that cannot be had counts as known. */
   protected readonly settled = computed(() =>
-    [this.due, this.tasks, this.shortSeason, this.forecast, this.lots.stock].every(
+    [this.due, this.tasks, this.care, this.shortSeason, this.forecast, this.lots.stock].every(
       (one) => one.state().state !== 'loading',
     ),
   );
@@ -65,6 +72,7 @@ export class TodayPage {
     [
       ...(this.due.value() ?? []).map((step): Line => ({ step, state: step.state, on: step.on ?? '' })),
       ...(this.tasks.value() ?? []).map((task): Line => ({ task, state: task.state, on: task.on })),
+      ...(this.care.value() ?? []).map((care): Line => ({ care, state: care.state, on: care.on })),
     ].sort((a, b) => a.on.localeCompare(b.on)),
   );
   protected readonly late = computed(() => this.all().filter((d) => d.state === 'due'));
@@ -114,7 +122,8 @@ export class TodayPage {
     return stockAmount('material', litres, this.units.system());
   }
 
-  protected since(on: string): string {
+  protected when({ on, state }: Line): string {
+    if (state === 'waiting') return `on ${this.day(on)}`;
     return on === this.nursery.today() ? 'today' : `due since ${this.day(on)}`;
   }
 

@@ -1,0 +1,79 @@
+import { inject, Injectable } from '@angular/core';
+import { type Observable } from 'rxjs';
+import { type Answer, type BodyGiven, type QueryGiven } from '#contract/endpoints';
+import {
+  type KeptPlantEvent,
+  type PlantGroup,
+  type PlantingLine,
+  type PlantingPage,
+  type Trial,
+} from '#contract/plants';
+import { type PlantEvent } from '#core/plants/planting';
+import { Api } from './api';
+import { Resource } from './resource';
+
+export type PlantCare = Answer<'plantCare'>[number];
+export type PlantingGiven = Omit<BodyGiven<'addPlanting'>, 'key'>;
+export type TrialGiven = Omit<BodyGiven<'addTrial'>, 'key'>;
+
+/** Plantings and what became of them. */
+@Injectable({ providedIn: 'root' })
+export class PlantsService {
+  private readonly api = inject(Api);
+
+  /** A page of the list, for a page that looks at it. */
+  list(finished: 'no' | 'yes'): Resource<readonly PlantingLine[]> {
+    return new Resource(() => this.api.call('plantings', { query: { finished } }));
+  }
+
+  more(finished: 'no' | 'yes', from: number): Observable<PlantingLine[]> {
+    return this.api.call('plantings', { query: { finished, from: String(from) } });
+  }
+
+  one(id: number): Observable<PlantingPage> {
+    return this.api.call('planting', { params: { id } });
+  }
+
+  add(body: PlantingGiven): Observable<PlantingLine> {
+    return this.api.create('addPlanting', { body });
+  }
+
+  /** The same entry sent again after a lost answer is one. */
+  enter(id: number, event: PlantEvent): Observable<KeptPlantEvent> {
+    return this.api.create('addPlantEvent', { params: { id }, body: { event } });
+  }
+
+  putAway(id: number): Observable<void> {
+    return this.api.call('putAwayPlanting', { params: { id } });
+  }
+
+  bringBack(id: number): Observable<void> {
+    return this.api.call('restorePlanting', { params: { id } });
+  }
+
+  care(): Resource<Answer<'plantCare'>> {
+    return new Resource(() => this.api.call('plantCare'));
+  }
+
+  groups(query: QueryGiven<'plantGroups'>): Observable<PlantGroup[]> {
+    return this.api.call('plantGroups', { query });
+  }
+
+  taught(): Resource<Answer<'taught'>> {
+    return new Resource(() => this.api.call('taught'));
+  }
+
+  trials(): Resource<Answer<'trials'>> {
+    return new Resource(() => this.api.call('trials'));
+  }
+
+  trial(id: number): Observable<Trial> {
+    return this.api.call('trial', { params: { id } });
+  }
+
+  layOut(body: TrialGiven): Observable<Trial> {
+    return this.api.create('addTrial', { body });
+  }
+}
+
+export type { KeptPlantEvent, PlantGroup, PlantingLine, PlantingPage, Trial };

@@ -1,0 +1,163 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { catchError, of, switchMap } from 'rxjs';
+import { verdictOf } from '#core/plants/verdict';
+import { type PlantGroup, PlantsService } from '../data/plants';
+import { SeasonService } from '../data/season';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { Segments } from '../ui/fields/segments';
+import { TickField } from '../ui/fields/tick-field';
+import { SaidPipe } from '../ui/words/said';
+import { ShareRulers } from './share-rulers';
+
+type By = 'batch' | 'mix' | 'vessel' | 'seed';
+type What = 'up' | 'made';
+
+/** Any two or more mixes, batches, vessels or lots of seed, side by side: is it more than luck? */
+@Component({
+  selector: 'app-better-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="asked">
+      <app-segments
+        label="Compare"
+        [choices]="bys"
+        [value]="by()"
+        (valueChange)="by.set($event); left.set([])"
+      />
+      <app-segments label="By" [choices]="whats" [(value)]="what" />
+      <app-choice-field label="Crop" none="all crops" [choices]="crops()" [(value)]="crop" />
+    </div>
+    @if (fetched(); as it) {
+      @if (it.failed) {
+        <p class="wrong" role="alert">Could not fetch the counts. {{ it.failed }}</p>
+      } @else {
+        @if (verdict(); as says) {
+          <p class="verdict" role="status">{{ says.says | said }}</p>
+        } @else {
+          <p>
+            {{ counted().length === 0 ? 'Nothing is counted yet' : 'Only one is counted' }}: two or more are
+            needed.
+          </p>
+        }
+        <app-share-rulers [arms]="arms()" [shares]="verdict()?.shares ?? []" />
+        @if (verdict(); as says) {
+          @if (says.pairs.length > 1) {
+            <details>
+              <summary>Every pair</summary>
+              <ul class="rows">
+                @for (pair of says.pairs; track $index) {
+                  <li>
+                    {{ arms()[pair.better]!.name | said }} over {{ arms()[pair.worse]!.name | said }}:
+                    {{ pair.told ? 'more than luck' : 'may be luck' }}
+                    <span class="term"
+                      >exact test p = {{ shown(pair.p) }}, for all pairs {{ shown(pair.holm) }}</span
+                    >
+                  </li>
+                }
+              </ul>
+            </details>
+          }
+        }
+        <h2>Which to compare</h2>
+        <ul class="rows">
+          @for (group of counted(); track group.key) {
+            <li>
+              <app-tick-field
+                [checked]="!left().includes(group.key)"
+                (checkedChange)="take(group.key, $event)"
+                >{{ group.name | said }}</app-tick-field
+              >
+              <span class="term"
+                >{{ group.plantings }} {{ group.plantings === 1 ? 'planting' : 'plantings'
+                }}{{ group.daysToUp === null ? '' : ', up after ' + group.daysToUp + ' days'
+                }}{{ lostSays(group) }}</span
+              >
+            </li>
+          }
+        </ul>
+        <p class="term">
+          Over the last three years. Crops and vessels differ between batches: what is compared here stood
+          where it stood. A fair trial tells more.
+        </p>
+      }
+    }
+  `,
+  styles: `
+    .asked {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 24px;
+      align-items: end;
+    }
+    .verdict {
+      margin: 12px 0;
+      font-size: var(--head);
+      font-weight: 650;
+    }
+  `,
+  imports: [ChoiceField, SaidPipe, Segments, ShareRulers, TickField],
+})
+export class BetterPage {
+  private readonly plants = inject(PlantsService);
+  private readonly season = inject(SeasonService);
+  protected readonly bys: { id: By; name: string }[] = [
+    { id: 'mix', name: 'Mixes' },
+    { id: 'batch', name: 'Batches' },
+    { id: 'vessel', name: 'Vessels' },
+    { id: 'seed', name: 'Seed' },
+  ];
+  protected readonly whats: { id: What; name: string }[] = [
+    { id: 'up', name: 'Came up' },
+    { id: 'made', name: 'Made it' },
+  ];
+  protected readonly by = signal<By>('mix');
+  protected readonly what = signal<What>('up');
+  protected readonly crop = signal<string | null>(null);
+  /** Left out by hand. */
+  protected readonly left = signal<readonly string[]>([]);
+  protected readonly crops = computed(() =>
+    (this.season.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
+  );
+
+  protected readonly fetched = toSignal(
+    toObservable(computed(() => ({ by: this.by(), crop: this.crop() }))).pipe(
+      switchMap(({ by, crop }) =>
+        this.plants.groups({ by, ...(crop && { crop }) }).pipe(
+          switchMap((groups) => of({ groups, failed: '' })),
+          catchError((error: Error) => of({ groups: [] as PlantGroup[], failed: error.message })),
+        ),
+      ),
+    ),
+  );
+  protected readonly counted = computed(() =>
+    (this.fetched()?.groups ?? [])
+      .filter((group) => group[this.what()].of > 0)
+      .sort((a, b) => b[this.what()].of - a[this.what()].of),
+  );
+  protected readonly arms = computed(() =>
+    this.counted()
+      .filter(({ key }) => !this.left().includes(key))
+      .map((group) => ({ name: group.name, ...group[this.what()] })),
+  );
+  protected readonly verdict = computed(() =>
+    this.arms().length < 2 ? null : verdictOf(this.arms(), this.what() === 'up' ? 'came up' : 'made it'),
+  );
+
+  protected shown(p: number): string {
+    return p < 0.001 ? 'under 0.001' : p.toFixed(3);
+  }
+
+  protected lostSays({ lost }: PlantGroup): string {
+    return lost.length === 0
+      ? ''
+      : `; lost: ${lost
+          .slice(0, 3)
+          .map(({ count, cause }) => `${count} ${cause}`)
+          .join(', ')}`;
+  }
+
+  protected take(key: string, taken: boolean): void {
+    this.left.update((left) => (taken ? left.filter((one) => one !== key) : [...left, key]));
+  }
+}

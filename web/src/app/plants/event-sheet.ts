@@ -1,0 +1,215 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { lossCauses, outWays, type PlantEvent, type PlantEventKind } from '#core/plants/planting';
+import { type LimitName } from '#core/units/limits';
+import { type Range } from '#core/units/limits';
+import { NurseryService } from '../data/nursery';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { DayField } from '../ui/fields/day-field';
+import { NumberField } from '../ui/fields/number-field';
+import { TextField } from '../ui/fields/text-field';
+import { TypedDay } from '../ui/fields/typed-day';
+
+interface Asked {
+  kind: PlantEventKind;
+  name: string;
+  /** What the number is, where there is one. */
+  number?: { label: string; within: LimitName | Range; unit?: string; whole?: boolean };
+  words?: 'cause' | 'way' | 'text';
+}
+
+const SOME: Range = [1, 1_000_000];
+/** In the order in which a hand wants them. */
+const asked: readonly Asked[] = [
+  { kind: 'up', name: 'Came up', number: { label: 'So many in all', within: 'plantCount', whole: true } },
+  { kind: 'count', name: 'Counted', number: { label: 'So many stand', within: 'plantCount', whole: true } },
+  { kind: 'lost', name: 'Lost', number: { label: 'So many', within: SOME, whole: true }, words: 'cause' },
+  { kind: 'fed', name: 'Fed', words: 'text' },
+  {
+    kind: 'watered',
+    name: 'Watered from below',
+    number: { label: 'Taken up', within: 'wateredLitres', unit: 'L' },
+  },
+  { kind: 'ph', name: 'pH', number: { label: 'pH of what drains', within: 'measuredPh' } },
+  { kind: 'ec', name: 'EC', number: { label: 'EC of what drains, mS/cm', within: 'plantEcMSPerCm' } },
+  { kind: 'weight', name: 'Weighed', number: { label: 'A tray weighs', within: 'trayGrams', unit: 'g' } },
+  { kind: 'cold', name: 'Cold night', number: { label: 'Down to', within: 'nightC', unit: '°C' } },
+  { kind: 'thinned', name: 'Thinned', number: { label: 'So many', within: SOME, whole: true } },
+  {
+    kind: 'out',
+    name: 'Planted or sold',
+    number: { label: 'So many', within: SOME, whole: true },
+    words: 'way',
+  },
+  { kind: 'sprayed', name: 'Sprayed', words: 'text' },
+  { kind: 'note', name: 'Note', words: 'text' },
+];
+
+/** What happened, in two presses and a number. */
+@Component({
+  selector: 'app-event-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="presses" role="group" aria-label="What happened">
+      @for (one of asked; track one.kind) {
+        <button
+          type="button"
+          class="press"
+          [attr.aria-pressed]="open()?.kind === one.kind"
+          (click)="choose(one)"
+        >
+          {{ one.name }}
+        </button>
+      }
+    </div>
+    @if (open(); as it) {
+      <form (submit)="$event.preventDefault(); keep()">
+        <div class="fields">
+          @if (it.number; as number) {
+            <app-number-field
+              [label]="number.label"
+              [within]="number.within"
+              [unit]="number.unit ?? ''"
+              [whole]="number.whole ?? false"
+              [(value)]="number$"
+            />
+          }
+          @if (it.kind === 'watered') {
+            <app-number-field
+              label="In so many minutes"
+              within="waterMinutes"
+              [whole]="true"
+              [(value)]="minutes"
+            />
+          }
+          @switch (it.words) {
+            @case ('cause') {
+              <app-choice-field label="Of what" none="own words" [choices]="causes" [(value)]="cause" />
+              @if (!cause()) {
+                <app-text-field label="In own words" [(value)]="text" />
+              }
+            }
+            @case ('way') {
+              <app-choice-field label="Whither" [choices]="ways" [(value)]="way" />
+            }
+            @case ('text') {
+              <app-text-field
+                [label]="it.kind === 'note' ? 'Note' : 'With what, by which label'"
+                [(value)]="text"
+              />
+            }
+          }
+          <app-day-field label="On" [day]="on" />
+        </div>
+        @if (it.kind === 'sprayed') {
+          <p class="term">
+            What its label says holds: gloves, goggles, dose, days to wait; and your local rules and licence.
+          </p>
+        }
+        @if (problem() || missing()) {
+          <p class="wrong" role="alert">{{ problem() || missing() }}</p>
+        }
+        <button type="submit" class="press next" [disabled]="busy()">Keep it</button>
+      </form>
+    }
+  `,
+  styles: `
+    .presses {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(108px, 1fr));
+      gap: 8px;
+    }
+    .presses .press {
+      justify-content: center;
+      padding: 0 6px;
+      text-align: center;
+    }
+    .presses [aria-pressed='true'] {
+      background: var(--ink);
+      color: var(--surface);
+    }
+    form {
+      margin: 12px 0;
+    }
+  `,
+  imports: [ChoiceField, DayField, NumberField, TextField],
+})
+export class EventSheet {
+  readonly busy = input.required<boolean>();
+  readonly problem = input.required<string>();
+  readonly entered = output<PlantEvent>();
+  protected readonly asked = asked;
+  protected readonly causes = lossCauses.map((id) => ({ id, name: id }));
+  protected readonly ways = outWays.map((id) => ({ id, name: id }));
+  protected readonly open = signal<Asked | null>(null);
+  protected readonly number$ = signal<number | undefined>(undefined);
+  protected readonly minutes = signal<number | undefined>(undefined);
+  protected readonly cause = signal<string | null>(lossCauses[0]);
+  protected readonly way = signal<string | null>(outWays[0]);
+  protected readonly text = signal('');
+  protected readonly on = new TypedDay(inject(NurseryService).today, true);
+  private readonly tried = signal(false);
+
+  private readonly event = computed((): PlantEvent | null => {
+    const it = this.open();
+    if (!it || this.on.problem()) return null;
+    const on = this.on.value();
+    const [n, text] = [this.number$(), this.text().trim()];
+    if (it.number && n === undefined && it.kind !== 'watered') return null;
+    if (it.words === 'text' && text === '') return null;
+    switch (it.kind) {
+      case 'up':
+      case 'thinned':
+        return { kind: it.kind, on, count: n! };
+      case 'count':
+        return { kind: 'count', on, alive: n! };
+      case 'lost': {
+        const cause = this.cause() || text;
+        return cause ? { kind: 'lost', on, count: n!, cause } : null;
+      }
+      case 'out':
+        return { kind: 'out', on, count: n!, way: outWays.find((one) => one === this.way()) ?? 'planted' };
+      case 'watered':
+        return { kind: 'watered', on, litres: n, minutes: this.minutes() };
+      case 'ph':
+      case 'ec':
+        return { kind: it.kind, on, value: n! };
+      case 'weight':
+        return { kind: 'weight', on, grams: n! };
+      case 'cold':
+        return { kind: 'cold', on, celsius: n! };
+      case 'fed':
+      case 'sprayed':
+      case 'note':
+        return { kind: it.kind, on, text };
+      default:
+        return null;
+    }
+  });
+  protected readonly missing = computed(() =>
+    this.tried() && !this.event() ? 'Something is not filled in yet' : '',
+  );
+
+  protected choose(one: Asked): void {
+    this.open.update((now) => (now?.kind === one.kind ? null : one));
+    this.empty();
+  }
+
+  private empty(): void {
+    this.number$.set(undefined);
+    this.minutes.set(undefined);
+    this.text.set('');
+    this.tried.set(false);
+  }
+
+  protected keep(): void {
+    const event = this.event();
+    this.tried.set(event === null);
+    if (event) this.entered.emit(event);
+  }
+
+  /** Once it is kept; until then what was typed stays. */
+  done(): void {
+    this.open.set(null);
+    this.empty();
+  }
+}

@@ -1,0 +1,142 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { PAGE } from '#contract/routes';
+import { called } from '#core/plants/care';
+import { LibraryService } from '../data/library';
+import { type PlantingLine, PlantsService } from '../data/plants';
+import { SeasonService } from '../data/season';
+import { FetchState } from '../ui/fetch-state';
+import { SaidPipe } from '../ui/words/said';
+import { startWords, tallySays } from './plant-words';
+
+/** What stands, newest first, each with what it wants next. */
+@Component({
+  selector: 'app-plant-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <a class="press next" routerLink="/plants/new">Sow, strike or pot</a>
+    <app-fetch-state [of]="lines" what="the plants" />
+    <ul class="rows">
+      @for (one of shown(); track one.id) {
+        <li>
+          <a [routerLink]="['/plants', one.id]">
+            <b>{{ name(one) }}</b>
+            <span class="term">
+              {{ startWords[one.start] }} {{ one.on | date: 'd MMM' }}, {{ vessel(one) | said
+              }}{{ one.batchName ? ', ' + one.batchName : '' }}
+            </span>
+            <span>{{ says(one) }}</span>
+            <span class="bar" aria-hidden="true">
+              <i class="out" [style.width.%]="share(one, 'gone')"></i
+              ><i class="stand" [style.width.%]="share(one, 'alive')"></i
+              ><i class="lost" [style.width.%]="share(one, 'lost')"></i>
+            </span>
+            @if (one.care; as care) {
+              <span class="term">{{ care.on | date: 'd MMM' }}: {{ care.text }}</span>
+            }
+          </a>
+        </li>
+      } @empty {
+        @if (lines.value()) {
+          <li>Nothing stands yet. What you sow, strike or pot begins its life here.</li>
+        }
+      }
+    </ul>
+    @if (hasMore()) {
+      <button type="button" class="press quiet" (click)="more()">Older ones</button>
+    }
+    @if (finished.value(); as done) {
+      @if (done.length > 0) {
+        <details>
+          <summary>Done with ({{ done.length }}{{ done.length === PAGE ? ' newest' : '' }})</summary>
+          <ul class="rows">
+            @for (one of done; track one.id) {
+              <li>
+                <a [routerLink]="['/plants', one.id]">
+                  <b>{{ name(one) }}</b>&ngsp; <span class="term">{{ says(one) }}</span>
+                </a>
+              </li>
+            }
+          </ul>
+        </details>
+      }
+    }
+  `,
+  styles: `
+    li a {
+      display: grid;
+      grid-template-columns: minmax(0, 3fr) minmax(0, 4fr);
+      gap: 2px 24px;
+      align-items: center;
+      min-height: 56px;
+      padding: 8px 0;
+      color: var(--ink);
+      text-decoration: none;
+    }
+    .bar {
+      display: flex;
+      width: 100%;
+      height: 10px;
+      border: 1px solid var(--ink);
+    }
+    .bar i {
+      display: block;
+      height: 100%;
+    }
+    .stand {
+      background: var(--window-edge);
+    }
+    .out {
+      background: var(--water);
+    }
+    .lost {
+      background: repeating-linear-gradient(45deg, var(--air) 0 3px, var(--air-hatch) 3px 5px);
+    }
+    @media (max-width: 600px) {
+      li a {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+  `,
+  imports: [DatePipe, FetchState, RouterLink, SaidPipe],
+})
+export class PlantList {
+  private readonly plants = inject(PlantsService);
+  private readonly library = inject(LibraryService).library;
+  private readonly crops = inject(SeasonService).crops;
+  protected readonly lines = this.plants.list('no');
+  protected readonly finished = this.plants.list('yes');
+  private readonly older = signal<readonly PlantingLine[]>([]);
+  protected readonly shown = computed(() => [...(this.lines.value() ?? []), ...this.older()]);
+  protected readonly hasMore = computed(() => this.shown().length > 0 && this.shown().length % PAGE === 0);
+  private readonly names = computed(() => new Map((this.crops.value() ?? []).map((one) => [one.id, one])));
+  protected readonly startWords = startWords;
+  protected readonly says = tallySays;
+  protected readonly PAGE = PAGE;
+
+  protected name(one: PlantingLine): string {
+    return called(one, this.names().get(one.crop) ?? { name: one.crop });
+  }
+
+  protected vessel(one: PlantingLine): string {
+    return this.library()?.vessels.get(one.vessel)?.name ?? one.vessel;
+  }
+
+  protected share({ tally }: PlantingLine, part: 'gone' | 'alive' | 'lost'): number {
+    const { begun, alive, moved, out, lost } = tally;
+    const count =
+      part === 'alive'
+        ? (alive ?? 0)
+        : part === 'gone'
+          ? moved + out
+          : lost.reduce((sum, one) => sum + one.count, 0);
+    return Math.min(100, (100 * count) / Math.max(1, begun));
+  }
+
+  protected more(): void {
+    this.plants
+      .more('no', this.shown().length)
+      .subscribe((lines) => this.older.update((there) => [...there, ...lines]));
+  }
+}

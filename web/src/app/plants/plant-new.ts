@@ -1,0 +1,224 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
+import { ActivatedRoute, Router, RouterLink } from '@angular/router';
+import { called } from '#core/plants/care';
+import { type Planting, starts } from '#core/plants/planting';
+import { checkWhole } from '#core/units/check';
+import { limits } from '#core/units/limits';
+import { BatchesService } from '../data/batches';
+import { HalfDone } from '../data/half-done';
+import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
+import { NurseryService } from '../data/nursery';
+import { type PlantingLine, PlantsService } from '../data/plants';
+import { SeasonService } from '../data/season';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { Segments } from '../ui/fields/segments';
+import { TextField } from '../ui/fields/text-field';
+import { TickField } from '../ui/fields/tick-field';
+import { FetchState } from '../ui/fetch-state';
+
+interface Draft {
+  start: Planting['start'];
+  crop: string;
+  name: string;
+  seed: string;
+  vessel: string;
+  cells: number | undefined;
+  perCell: number | undefined;
+  batch: string | null;
+  on: string;
+  bareRoot: boolean;
+  season: Planting['season'];
+  from: { planting: number; plants: number | undefined }[];
+}
+
+/** Seed sown, cuttings struck, plants potted: what stands in what, from which batch. */
+@Component({
+  selector: 'app-plant-new',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './plant-new.html',
+  styles: `
+    form {
+      max-width: 720px;
+    }
+    .sheet {
+      margin: 12px 0;
+      padding: 8px 16px;
+      border-left: 6px solid var(--ink);
+      background: var(--surface);
+    }
+    .done {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      margin-top: 16px;
+    }
+  `,
+  imports: [ChoiceField, FetchState, NumberField, RouterLink, Segments, TextField, TickField],
+})
+export class PlantNew {
+  private readonly plants = inject(PlantsService);
+  private readonly router = inject(Router);
+  private readonly notices = inject(Notices);
+  private readonly nursery = inject(NurseryService);
+  private readonly season = inject(SeasonService);
+  private readonly query = inject(ActivatedRoute).snapshot.queryParams as Record<string, string>;
+  private readonly halfDone = new HalfDone<Draft>('planting');
+  private readonly which = JSON.stringify(this.query);
+  protected readonly library = inject(LibraryService);
+  private readonly batchLines = inject(BatchesService).list('no');
+  protected readonly standing = this.plants.list('no');
+  protected readonly busy = signal(false);
+  protected readonly problem = signal('');
+  private readonly touched = signal(false);
+  protected readonly draft = signal<Draft>(this.halfDone.of(this.which) ?? this.fromAddress());
+  protected readonly limits = limits;
+
+  protected readonly ways = starts.map((id) => ({
+    id,
+    name: { sow: 'Sow', strike: 'Strike cuttings', pot: 'Pot plants' }[id],
+  }));
+  protected readonly crops = computed(() =>
+    (this.season.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
+  );
+  private readonly crop = computed(() =>
+    (this.season.crops.value() ?? []).find(({ id }) => id === this.draft().crop),
+  );
+  protected readonly vessels = computed(() =>
+    [...(this.library.library()?.vessels.values() ?? [])].map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly batches = computed(() =>
+    (this.batchLines.lines.value() ?? []).map(({ id, name, madeOn }) => ({
+      id: String(id),
+      name: `${name}, ${madeOn}`,
+    })),
+  );
+  /** What plants may be taken from. */
+  protected readonly sources = computed(() => {
+    const names = new Map((this.season.crops.value() ?? []).map((one) => [one.id, one]));
+    return (this.standing.value() ?? [])
+      .filter((one) => (one.tally.alive ?? one.tally.begun) > 0)
+      .map((one: PlantingLine) => ({
+        id: String(one.id),
+        name: `${called(one, names.get(one.crop) ?? { name: one.crop })}, ${one.tally.alive ?? one.tally.begun} there`,
+      }));
+  });
+  protected readonly noun = computed(
+    () => this.library.library()?.vessels.get(this.draft().vessel)?.noun ?? 'cell',
+  );
+  protected readonly each = computed(
+    () =>
+      ({ sow: 'Seeds', strike: 'Cuttings', pot: 'Plants' })[this.draft().start] + ` to each ${this.noun()}`,
+  );
+  /** Plants that come from others. */
+  protected readonly fromSum = computed(() =>
+    this.draft().from.reduce((sum, one) => sum + (one.plants ?? 0), 0),
+  );
+  protected readonly deep = computed(() =>
+    this.crop()?.depth === 'deep' ? 'deep, up to the first true leaf' : 'at its old level, no deeper',
+  );
+  protected readonly dayProblem = computed(() => {
+    const { on } = this.draft();
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(on)) return 'The day must be a date';
+    return on > this.nursery.today() ? 'The day must not be later than today' : '';
+  });
+  protected readonly ready = computed(() => {
+    const { cells, perCell, from } = this.draft();
+    return (
+      cells !== undefined &&
+      perCell !== undefined &&
+      from.every((one) => one.plants !== undefined && one.planting > 0) &&
+      !this.dayProblem()
+    );
+  });
+
+  constructor() {
+    effect(() => {
+      const draft = this.draft();
+      if (untracked(this.touched)) this.halfDone.keep(this.which, draft);
+    });
+  }
+
+  private fromAddress(): Draft {
+    const { crop, name, vessel, cells, perCell, line, sowing, step, start, from, batch } = this.query;
+    const parent = Number(from);
+    return {
+      start: starts.find((one) => one === start) ?? 'sow',
+      crop: crop ?? 'tomato',
+      name: name ?? '',
+      seed: '',
+      vessel: vessel ?? 'cell-72',
+      cells: cells === undefined ? 72 : Number(cells),
+      perCell: perCell === undefined ? 1 : Number(perCell),
+      batch: batch ?? null,
+      on: this.nursery.today(),
+      bareRoot: false,
+      season:
+        line === undefined ? null : { line: Number(line), sowing: Number(sowing), step: Number(step ?? 0) },
+      from: parent > 0 ? [{ planting: parent, plants: cells === undefined ? undefined : Number(cells) }] : [],
+    };
+  }
+
+  protected patch(change: Partial<Draft>): void {
+    this.touched.set(true);
+    this.draft.update((draft) => ({ ...draft, ...change }));
+  }
+
+  protected setFrom(at: number, change: { planting?: number; plants?: number | undefined }): void {
+    this.patch({ from: this.draft().from.map((one, i) => (i === at ? { ...one, ...change } : one)) });
+  }
+
+  protected addFrom(): void {
+    const first = this.sources().find(
+      ({ id }) => !this.draft().from.some(({ planting }) => String(planting) === id),
+    );
+    if (first)
+      this.patch({ from: [...this.draft().from, { planting: Number(first.id), plants: undefined }] });
+  }
+
+  protected takeFrom(at: number): void {
+    this.patch({ from: this.draft().from.filter((_, i) => i !== at) });
+  }
+
+  protected leave(): void {
+    this.touched.set(false);
+    this.halfDone.forget(this.which);
+  }
+
+  protected keep(): void {
+    const { batch, cells, perCell, from, ...draft } = this.draft();
+    this.busy.set(true);
+    this.problem.set('');
+    this.plants
+      .add({
+        ...draft,
+        cells: checkWhole('cells', cells!, ...limits.plantCells),
+        perCell: perCell!,
+        batch: batch ? Number(batch) : null,
+        from:
+          draft.start === 'pot' ? from.map((one) => ({ planting: one.planting, plants: one.plants! })) : [],
+      })
+      .subscribe({
+        next: (made) => {
+          this.leave();
+          if (draft.season && draft.season.step === 0)
+            this.season.mark(draft.season.line, draft.season.sowing, 'start', draft.on).subscribe();
+          this.notices.say(`${this.crop()?.name ?? 'It'} stands among the plants.`);
+          void this.router.navigate(['/plants', made.id], { replaceUrl: true });
+        },
+        error: (error: Error) => {
+          this.busy.set(false);
+          this.problem.set(`Not kept: ${error.message}`);
+        },
+      });
+  }
+}

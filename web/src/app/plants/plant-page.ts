@@ -1,0 +1,179 @@
+import { DatePipe } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { Router, RouterLink } from '@angular/router';
+import { catchError, of, switchMap } from 'rxjs';
+import { called } from '#core/plants/care';
+import { foundOf } from '#core/plants/found';
+import { checkEvent, type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
+import { mostWeeksIn } from '#core/season/plan';
+import { emergenceDays } from '#core/season/emergence';
+import { volumeL } from '#core/vessel/vessel';
+import { BatchesService } from '../data/batches';
+import { LibraryService } from '../data/library';
+import { MixesService } from '../data/mixes';
+import { Notices } from '../data/notices';
+import { NurseryService } from '../data/nursery';
+import { PlantsService } from '../data/plants';
+import { resourceOf } from '../data/resource';
+import { SeasonService } from '../data/season';
+import { RecipeStore } from '../bench/recipe-store';
+import { FetchState } from '../ui/fetch-state';
+import { SaidPipe } from '../ui/words/said';
+import { EventSheet } from './event-sheet';
+import { eventSays } from './event-words';
+import { PlantCurves } from './plant-curves';
+import { startWords, tallySays } from './plant-words';
+import { WhatsWrong } from './whats-wrong';
+
+const HOUSE_C = 20;
+
+/** The life of one planting: what happened, what it wants, what is wrong with it, and what to change. */
+@Component({
+  selector: 'app-plant-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './plant-page.html',
+  styleUrl: './plant-page.scss',
+  imports: [DatePipe, EventSheet, FetchState, PlantCurves, RouterLink, SaidPipe, WhatsWrong],
+})
+export class PlantPage {
+  /** From the address. */
+  readonly id = input.required<string>();
+  private readonly plants = inject(PlantsService);
+  private readonly batches = inject(BatchesService);
+  private readonly notices = inject(Notices);
+  private readonly router = inject(Router);
+  private readonly nursery = inject(NurseryService);
+  private readonly store = inject(RecipeStore);
+  private readonly mixes = inject(MixesService);
+  private readonly library = inject(LibraryService).library;
+  private readonly crops = inject(SeasonService).crops;
+  private readonly sheet = viewChild(EventSheet);
+  protected readonly there = resourceOf(this.id, (id) => this.plants.one(id));
+  protected readonly busy = signal(false);
+  protected readonly problem = signal('');
+  protected readonly says = tallySays;
+  protected readonly eventSays = eventSays;
+  protected readonly startWords = startWords;
+
+  /** What it stands in, as it was made. */
+  private readonly batch = toSignal(
+    toObservable(computed(() => this.there.value()?.batch ?? null)).pipe(
+      switchMap((id) =>
+        id === null ? of(undefined) : this.batches.one(id).pipe(catchError(() => of(undefined))),
+      ),
+    ),
+  );
+
+  protected readonly crop = computed(() =>
+    (this.crops.value() ?? []).find(({ id }) => id === this.there.value()?.crop),
+  );
+  protected readonly name = computed(() => {
+    const planting = this.there.value();
+    return planting ? called(planting, this.crop() ?? { name: planting.crop }) : '';
+  });
+  protected readonly vessel = computed(() => this.library()?.vessels.get(this.there.value()?.vessel ?? ''));
+  protected readonly events = computed((): KeptEvent[] =>
+    (this.there.value()?.events ?? []).map(({ id, event }) => ({ ...event, id })),
+  );
+  /** Newest first; what was taken back stays in sight, struck through. */
+  protected readonly lines = computed(() => {
+    const stands = new Set(standing(this.events()).map(({ id }) => id));
+    return [...this.events()]
+      .filter(({ kind }) => kind !== 'undo')
+      .sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : b.id - a.id))
+      .map((event) => ({
+        event,
+        stands: stands.has(event.id),
+        says: eventSays(event),
+        /** What came of potting others stays with them. */
+        undoable: event.kind !== 'moved',
+      }));
+  });
+  protected readonly reading = (id: 'ph' | 'ecSaturated' | 'air' | 'airAfterDrydown') =>
+    this.batch()?.snapshot.readings.find((one) => one.id === id);
+  protected readonly ph = computed(() => this.reading('ph'));
+  protected readonly ec = computed(() => this.reading('ecSaturated'));
+  protected readonly volume = computed(() => {
+    const kind = this.vessel();
+    return kind ? volumeL(kind.vessel) : 0.06;
+  });
+
+  protected readonly found = computed(() => {
+    const [planting, crop, kind] = [this.there.value(), this.crop(), this.vessel()];
+    if (!planting || !crop || !kind) return {};
+    const batch = this.batch();
+    const air = this.reading('air') ?? this.reading('airAfterDrydown');
+    const step = crop.steps.find((one) => one.vessel === planting.vessel);
+    const up = planting.start === 'pot' ? 0 : emergenceDays(crop.emergence, HOUSE_C);
+    return foundOf(planting, this.events(), {
+      ...{ today: this.nursery.today(), ph: this.ph(), ec: this.ec() },
+      ...(air && { airPct: air.value, air }),
+      coldestC: crop.coldestC,
+      mostDays: 7 * mostWeeksIn(this.volume(), step?.mostWeeks),
+      firstFeedDays: Math.round(up) + crop.firstFeedDays,
+      madeOn: batch?.madeOn,
+      living: batch?.snapshot.materials.some((one) => one.living),
+    });
+  });
+
+  protected enter(event: PlantEvent): void {
+    const planting = this.there.value();
+    if (!planting) return;
+    try {
+      checkEvent(planting, this.events(), event);
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      this.problem.set(`Not entered: ${error.message}`);
+      return;
+    }
+    this.busy.set(true);
+    this.problem.set('');
+    this.plants.enter(Number(this.id()), event).subscribe({
+      next: (made) => {
+        this.busy.set(false);
+        this.sheet()?.done();
+        this.there.refresh();
+        if (event.kind !== 'undo')
+          this.notices.say(`Entered: ${eventSays(event)}.`, () => this.takeBack(made.id, event.on));
+      },
+      error: (error: Error) => {
+        this.busy.set(false);
+        this.problem.set(`Not entered: ${error.message}`);
+      },
+    });
+  }
+
+  protected takeBack(of: number, on: string): void {
+    this.enter({ kind: 'undo', on, of });
+  }
+
+  protected putAway(): void {
+    const id = Number(this.id());
+    this.plants.putAway(id).subscribe({
+      next: () => {
+        this.notices.say('It is put away.', () => this.plants.bringBack(id).subscribe());
+        void this.router.navigate(['/plants/standing']);
+      },
+      error: (error: Error) => this.problem.set(`Still there: ${error.message}`),
+    });
+  }
+
+  /** The recipe of its batch on the bench, to be changed; of a kept mix what is kept is its next version. */
+  protected changeMix(): void {
+    const batch = this.batch();
+    if (!batch) return;
+    const kept = (this.mixes.all.value() ?? []).find(({ id }) => id === batch.mixVersionId);
+    if (kept) this.store.open(kept);
+    else this.store.startWith(batch.snapshot.recipe);
+    void this.router.navigate(['/mix']);
+  }
+}

@@ -1,0 +1,160 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { limits } from '#core/units/limits';
+import { BatchesService } from '../data/batches';
+import { LibraryService } from '../data/library';
+import { NurseryService } from '../data/nursery';
+import { PlantsService } from '../data/plants';
+import { SeasonService } from '../data/season';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { TextField } from '../ui/fields/text-field';
+import { FetchState } from '../ui/fetch-state';
+import { enough } from './enough';
+
+/** Fair trials: those that were laid out, and a new one. */
+@Component({
+  selector: 'app-trial-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <app-fetch-state [of]="trials" what="the trials" />
+    <ul class="rows">
+      @for (one of trials.value() ?? []; track one.id) {
+        <li>
+          <a [routerLink]="['/plants/trials', one.id]"
+            ><b>{{ one.name }}</b></a
+          >
+          <span class="term"
+            >{{ one.on | date: 'd MMM y' }}, {{ one.arms.length }} arms in {{ one.blocks }} blocks</span
+          >
+        </li>
+      } @empty {
+        @if (trials.value()) {
+          <li>No trial is laid out yet.</li>
+        }
+      }
+    </ul>
+    <h2>Lay a trial out</h2>
+    <p>
+      Every block is a place on the bench where all is alike; every arm stands once in each, in an order that
+      chance decides. So what comes out is the mix, and not the warm end of the bench.
+    </p>
+    <form (submit)="$event.preventDefault(); ready() && layOut()">
+      <div class="fields">
+        <app-text-field label="What is asked" [(value)]="name" />
+        <app-choice-field label="Crop" [choices]="crops()" [(value)]="crop" />
+        <app-choice-field label="Into" [choices]="vessels()" [(value)]="vessel" />
+        <app-number-field label="Cells in each tray" within="plantCells" [whole]="true" [(value)]="cells" />
+        <app-number-field label="Blocks" within="trialBlocks" [whole]="true" [(value)]="blocks" />
+        <app-number-field label="Seed of the order" within="seed" [whole]="true" [(value)]="seed" />
+      </div>
+      @for (arm of arms(); track $index; let i = $index) {
+        <div class="fields">
+          <app-text-field
+            [label]="'Arm ' + (i + 1)"
+            [value]="arm.name"
+            (valueChange)="setArm(i, { name: $event })"
+          />
+          <app-choice-field
+            [label]="'Batch of arm ' + (i + 1)"
+            none="of no batch"
+            [choices]="batches()"
+            [value]="arm.batch"
+            (valueChange)="setArm(i, { batch: $event || null })"
+          />
+        </div>
+      }
+      <button
+        type="button"
+        class="press quiet"
+        [disabled]="arms().length >= limits.trialArms[1]"
+        (click)="addArm()"
+      >
+        Another arm
+      </button>
+      <p>{{ says() }}</p>
+      @if (problem()) {
+        <p class="wrong" role="alert">{{ problem() }}</p>
+      }
+      <button type="submit" class="press next" [disabled]="busy() || !ready()">Lay it out</button>
+    </form>
+  `,
+  imports: [ChoiceField, DatePipe, FetchState, NumberField, RouterLink, TextField],
+})
+export class TrialList {
+  private readonly plants = inject(PlantsService);
+  private readonly router = inject(Router);
+  private readonly nursery = inject(NurseryService);
+  private readonly library = inject(LibraryService).library;
+  private readonly season = inject(SeasonService);
+  private readonly batchLines = inject(BatchesService).list('no');
+  protected readonly trials = this.plants.trials();
+  protected readonly limits = limits;
+  protected readonly name = signal('');
+  protected readonly crop = signal<string | null>('lettuce');
+  protected readonly vessel = signal<string | null>('cell-72');
+  protected readonly cells = signal<number | undefined>(72);
+  protected readonly blocks = signal<number | undefined>(4);
+  protected readonly seed = signal<number | undefined>(1 + Math.floor(Math.random() * 99_999));
+  protected readonly arms = signal<readonly { name: string; batch: string | null }[]>([
+    { name: 'As ever', batch: null },
+    { name: 'New', batch: null },
+  ]);
+  protected readonly busy = signal(false);
+  protected readonly problem = signal('');
+  protected readonly crops = computed(() =>
+    (this.season.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly vessels = computed(() =>
+    [...(this.library()?.vessels.values() ?? [])].map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly batches = computed(() =>
+    (this.batchLines.lines.value() ?? []).map(({ id, name, madeOn }) => ({
+      id: String(id),
+      name: `${name}, ${madeOn}`,
+    })),
+  );
+  protected readonly ready = computed(
+    () =>
+      this.name().trim() !== '' &&
+      this.cells() !== undefined &&
+      this.blocks() !== undefined &&
+      this.seed() !== undefined &&
+      this.arms().every((arm) => arm.name.trim() !== ''),
+  );
+  /** Whether it can tell anything, before it is begun. */
+  protected readonly says = computed(() => {
+    const [cells, blocks] = [this.cells(), this.blocks()];
+    return cells === undefined || blocks === undefined ? '' : enough(cells * blocks);
+  });
+
+  protected setArm(at: number, change: { name?: string; batch?: string | null }): void {
+    this.arms.update((arms) => arms.map((arm, i) => (i === at ? { ...arm, ...change } : arm)));
+  }
+
+  protected addArm(): void {
+    this.arms.update((arms) => [...arms, { name: '', batch: null }]);
+  }
+
+  protected layOut(): void {
+    this.busy.set(true);
+    this.problem.set('');
+    this.plants
+      .layOut({
+        ...{ name: this.name().trim(), seed: this.seed()!, blocks: this.blocks()!, cells: this.cells()! },
+        ...{ crop: this.crop()!, vessel: this.vessel()!, perCell: 1, on: this.nursery.today() },
+        arms: this.arms().map(({ name, batch }) => ({
+          name: name.trim(),
+          batch: batch ? Number(batch) : null,
+        })),
+      })
+      .subscribe({
+        next: ({ id }) => void this.router.navigate(['/plants/trials', id]),
+        error: (error: Error) => {
+          this.busy.set(false);
+          this.problem.set(`Not laid out: ${error.message}`);
+        },
+      });
+  }
+}

@@ -1,0 +1,156 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { verdictOf } from '#core/plants/verdict';
+import { NurseryService } from '../data/nursery';
+import { PlantsService, type Trial } from '../data/plants';
+import { resourceOf } from '../data/resource';
+import { FetchState } from '../ui/fetch-state';
+import { ShareRulers } from './share-rulers';
+
+type Tray = Trial['trays'][number];
+
+/** A trial: where each tray stands, what came up in it, and in one sentence what came out. */
+@Component({
+  selector: 'app-trial-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <app-fetch-state [of]="there" what="the trial" />
+    @if (there.value(); as trial) {
+      <h2>{{ trial.name }}</h2>
+      <p class="term">
+        Sown {{ trial.on | date: 'd MMM y' }}, {{ trial.cells }} cells in each of
+        {{ trial.trays.length }} trays; order from seed {{ trial.seed }}.
+      </p>
+      <p class="verdict" role="status">{{ says() }}</p>
+      @if (verdict(); as it) {
+        <app-share-rulers [arms]="arms()" [shares]="it.shares" />
+      }
+      <h2>Trays as they stand, to be counted</h2>
+      <div class="blocks">
+        @for (block of blocks(); track block.block) {
+          <section [attr.aria-label]="'Block ' + block.block">
+            <h3>Block {{ block.block }}</h3>
+            @for (tray of block.trays; track tray.planting) {
+              <form class="tray" (submit)="$event.preventDefault(); count(tray, box.value)">
+                <label [for]="'tray-' + tray.planting"
+                  ><b>{{ trial.arms[tray.arm]!.name }}</b
+                  >&ngsp; <a [routerLink]="['/plants', tray.planting]">tray {{ tray.place }}</a></label
+                >
+                <input
+                  #box
+                  class="field"
+                  inputmode="numeric"
+                  autocomplete="off"
+                  [id]="'tray-' + tray.planting"
+                  [value]="tray.up ?? ''"
+                  [attr.aria-invalid]="wrong()?.tray === tray.planting ? true : null"
+                />
+                <button type="submit" class="press">
+                  Keep<span class="visually-hidden">
+                    the count of tray {{ tray.place }}, block {{ block.block }}</span
+                  >
+                </button>
+                @if (wrong()?.tray === tray.planting) {
+                  <p class="wrong" role="alert">{{ wrong()!.says }}</p>
+                }
+              </form>
+            }
+          </section>
+        }
+      </div>
+      <button type="button" class="press" (click)="print()">Print the layout as labels</button>
+    }
+  `,
+  styles: `
+    .verdict {
+      margin: 12px 0;
+      font-size: var(--head);
+      font-weight: 650;
+    }
+    .blocks {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
+      gap: 12px 32px;
+      margin-bottom: 16px;
+    }
+    h3 {
+      margin: 8px 0 4px;
+    }
+    .tray {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 90px auto;
+      gap: 4px 8px;
+      align-items: center;
+      padding: 4px 0;
+      border-bottom: 1px solid var(--hairline);
+    }
+    .tray .wrong {
+      grid-column: 1 / -1;
+    }
+    @media print {
+      .verdict,
+      app-share-rulers,
+      button {
+        display: none;
+      }
+      .tray {
+        break-inside: avoid;
+        border: 1px solid var(--ink);
+        padding: 8px;
+      }
+    }
+  `,
+  imports: [DatePipe, FetchState, RouterLink, ShareRulers],
+})
+export class TrialPage {
+  readonly id = input.required<string>();
+  private readonly plants = inject(PlantsService);
+  private readonly nursery = inject(NurseryService);
+  protected readonly there = resourceOf(this.id, (id) => this.plants.trial(id));
+  protected readonly wrong = signal<{ tray: number; says: string } | null>(null);
+
+  protected readonly blocks = computed(() => {
+    const blocks = new Map<number, Tray[]>();
+    for (const tray of this.there.value()?.trays ?? [])
+      blocks.set(tray.block, [...(blocks.get(tray.block) ?? []), tray]);
+    return [...blocks].map(([block, trays]) => ({ block, trays: trays.sort((a, b) => a.place - b.place) }));
+  });
+  /** Trays that are counted, together by arm. */
+  protected readonly arms = computed(() => {
+    const trial = this.there.value();
+    return (trial?.arms ?? []).map(({ name }, arm) => {
+      const trays = trial!.trays.filter((one) => one.arm === arm && one.up !== null);
+      const sum = (of: (tray: Tray) => number): number => trays.reduce((all, tray) => all + of(tray), 0);
+      return { name, alive: sum((tray) => Math.min(tray.up!, tray.begun)), of: sum((tray) => tray.begun) };
+    });
+  });
+  protected readonly verdict = computed(() =>
+    this.arms().length > 1 && this.arms().every((arm) => arm.of > 0)
+      ? verdictOf(this.arms(), 'came up')
+      : null,
+  );
+  protected readonly says = computed(() => {
+    const trays = this.there.value()?.trays ?? [];
+    const open = trays.filter((tray) => tray.up === null).length;
+    const still = open === 0 ? '' : ` ${open} of ${trays.length} trays are not counted yet.`;
+    return `${this.verdict()?.says ?? 'Nothing to say before each arm is counted.'}${still}`;
+  });
+
+  protected count(tray: Tray, typed: string): void {
+    const count = Number(typed.trim());
+    if (typed.trim() === '' || !Number.isInteger(count) || count < 0 || count > tray.begun) {
+      this.wrong.set({ tray: tray.planting, says: `A whole number from 0 to ${tray.begun}, not “${typed}”` });
+      return;
+    }
+    this.wrong.set(null);
+    this.plants.enter(tray.planting, { kind: 'up', on: this.nursery.today(), count }).subscribe({
+      next: () => this.there.refresh(),
+      error: (error: Error) => this.wrong.set({ tray: tray.planting, says: `Not kept: ${error.message}` }),
+    });
+  }
+
+  protected print(): void {
+    window.print();
+  }
+}

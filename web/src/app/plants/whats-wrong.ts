@@ -1,0 +1,217 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  type CauseId,
+  causes,
+  type EvidenceId,
+  evidence,
+  type Found,
+  type SignId,
+  signIds,
+  signs,
+  tests,
+} from '#core/plants/cause-table';
+import { rankCauses, remedyFor, tellingTest } from '#core/plants/causes';
+import { type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
+import { NurseryService } from '../data/nursery';
+import { PlantsService } from '../data/plants';
+import { SaidPipe } from '../ui/words/said';
+import { SignPicture } from './sign-picture';
+
+const SHOWN = 3;
+const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>> = {
+  ec: { low: 'EC low', right: 'EC right', high: 'EC high' },
+  ph: { low: 'pH low', right: 'pH right', high: 'pH high' },
+  air: { short: 'short of air', right: 'air enough' },
+  nights: { cold: 'nights cold', mild: 'nights mild' },
+  age: { long: 'long in its vessel', right: 'not too long in its vessel' },
+  feed: { due: 'feed due', given: 'fed in time' },
+  fresh: { yes: 'mix still working', no: 'mix rested' },
+  seed: { old: 'seed poor', good: 'seed good' },
+  surface: { wet: 'top stays wet', dry: 'top dries' },
+};
+
+/** What is seen, what it may come from by the record, the one test that tells most, and what to do. */
+@Component({
+  selector: 'app-whats-wrong',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>What is wrong with them?</h2>
+    <div class="signs" role="group" aria-label="What you see">
+      @for (id of signIds; track id) {
+        <button type="button" [attr.aria-pressed]="sign() === id" (click)="see(id)">
+          <app-sign-picture [sign]="id" />
+          {{ signs[id].name }}
+        </button>
+      }
+    </div>
+    @if (answer(); as it) {
+      <div aria-live="polite">
+        @if (knownSays()) {
+          <p class="term">The record says: {{ knownSays() }}.</p>
+        }
+        <ol class="causes">
+          @for (one of it.ranked; track one.cause) {
+            <li>
+              <b>{{ causes[one.cause].name }}</b>&ngsp; <span>{{ inTen(one.share) }}</span>
+              <span class="term">{{ causes[one.cause].why }}{{ because(one.because) }}</span>
+            </li>
+          }
+        </ol>
+        @if (it.test; as test) {
+          <div class="test">
+            <p><b>What would tell most:</b> {{ test.text }}.</p>
+            <div class="answers">
+              @for (state of statesOf(test.id); track state) {
+                <button type="button" class="press" (click)="answerTest(test.id, state)">
+                  {{ stateWords[test.id][state] }}
+                </button>
+              }
+            </div>
+          </div>
+        }
+        <p class="told">
+          <b>Do:</b> {{ it.remedy.text | said }}
+          <span class="term">Next time: {{ it.remedy.next }}.</span>
+        </p>
+        @if (it.remedy.withheld === null) {
+          <button type="button" class="press next" (click)="did(it.remedy)">I did that</button>
+        }
+        <p class="term">
+          Odds are common practice counted together with what helped here. Labels, local rules and licensed
+          advice come first.
+        </p>
+      </div>
+    }
+    @for (one of open(); track one.id) {
+      <p class="told">
+        Done against “{{ causes[one.cause].name }}” on {{ one.on }}. Did it help?
+        <button type="button" class="press" (click)="helped(one.cause, true)">It helped</button>
+        <button type="button" class="press" (click)="helped(one.cause, false)">It did not</button>
+      </p>
+    }
+  `,
+  styles: `
+    .signs {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
+      gap: 8px;
+    }
+    .signs button {
+      display: grid;
+      justify-items: center;
+      align-content: start;
+      gap: 4px;
+      padding: 8px 4px;
+      border: 1px solid var(--hairline);
+      border-radius: 6px;
+      background: var(--surface);
+      color: var(--ink);
+      font-size: var(--small);
+      text-align: center;
+    }
+    .signs [aria-pressed='true'] {
+      border: 3px solid var(--ink);
+      padding: 6px 2px;
+      font-weight: 650;
+    }
+    .causes li {
+      margin: 6px 0;
+    }
+    .causes .term {
+      display: block;
+    }
+    .answers {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      margin: 6px 0 12px;
+    }
+  `,
+  imports: [SaidPipe, SignPicture],
+})
+export class WhatsWrong {
+  readonly events = input.required<readonly KeptEvent[]>();
+  /** What the record and the batch tell. */
+  readonly found = input.required<Found>();
+  readonly cells = input.required<number>();
+  readonly volumeL = input.required<number>();
+  readonly entered = output<PlantEvent>();
+  private readonly nursery = inject(NurseryService);
+  private readonly lessons = inject(PlantsService).taught();
+  protected readonly signIds = signIds;
+  protected readonly signs = signs;
+  protected readonly causes = causes;
+  protected readonly tests = tests;
+  protected readonly stateWords = stateWords;
+  /** Pressed now; what was seen last until then. */
+  private readonly pressed = signal<SignId | null>(null);
+  private readonly seen = computed(
+    () =>
+      standing(this.events())
+        .filter((event): event is Extract<KeptEvent, { kind: 'sign' }> => event.kind === 'sign')
+        .at(-1)?.sign ?? null,
+  );
+  protected readonly sign = computed(() => this.pressed() ?? this.seen());
+  private readonly answered = signal<Found>({});
+  private readonly known = computed((): Found => ({ ...this.found(), ...this.answered() }));
+  private readonly taught = computed(
+    () => new Map<CauseId, number>((this.lessons.value() ?? []).map((one) => [one.cause, one.helped])),
+  );
+
+  protected readonly answer = computed(() => {
+    const sign = this.sign();
+    if (!sign) return null;
+    const ranked = rankCauses(sign, this.known(), this.taught());
+    return {
+      ranked: ranked.slice(0, SHOWN),
+      test: tellingTest(sign, this.known(), this.taught()),
+      remedy: remedyFor(ranked, { cells: this.cells(), volumeL: this.volumeL() }),
+    };
+  });
+  protected readonly knownSays = computed(() =>
+    (Object.entries(this.known()) as [EvidenceId, string][])
+      .map(([id, state]) => stateWords[id][state])
+      .join(', '),
+  );
+  /** Remedies of which nobody said yet whether they helped. */
+  protected readonly open = computed(() => {
+    const all = standing(this.events());
+    return all.filter(
+      (event): event is Extract<KeptEvent, { kind: 'did' }> =>
+        event.kind === 'did' &&
+        event.on < this.nursery.today() &&
+        !all.some((later) => later.kind === 'helped' && later.cause === event.cause && later.id > event.id),
+    );
+  });
+
+  protected inTen(share: number): string {
+    const n = Math.round(10 * share);
+    return n === 0 ? 'less than 1 in 20' : `about ${n} in 10`;
+  }
+
+  protected because(ids: readonly EvidenceId[]): string {
+    const said = ids.map((id) => stateWords[id][this.known()[id]!]);
+    return said.length > 0 ? `. For it speaks: ${said.join(', ')}` : '';
+  }
+
+  protected statesOf(id: EvidenceId): string[] {
+    return Object.keys(evidence[id]);
+  }
+
+  protected see(id: SignId): void {
+    this.pressed.set(id);
+    if (this.seen() !== id) this.entered.emit({ kind: 'sign', on: this.nursery.today(), sign: id });
+  }
+
+  protected answerTest(id: EvidenceId, state: string): void {
+    this.answered.update((found) => ({ ...found, [id]: state }));
+  }
+
+  protected did({ cause, text }: { cause: CauseId; text: string }): void {
+    this.entered.emit({ kind: 'did', on: this.nursery.today(), cause, text: text.slice(0, 200) });
+  }
+
+  protected helped(cause: CauseId, helped: boolean): void {
+    this.entered.emit({ kind: 'helped', on: this.nursery.today(), cause, helped });
+  }
+}
