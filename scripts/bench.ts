@@ -28,6 +28,7 @@ import { killInTheMiddle } from '#testing/kills';
 import { serve as serveBundled } from '#testing/serve';
 import { linearised, milpSolver, noWindows } from '#testing/milp';
 import { recipe } from '#testing/recipe';
+import { plantYears } from './bench-plants';
 import { replan, strip } from './bench-season';
 
 const median = (values: number[]): number =>
@@ -400,6 +401,7 @@ console.log(`${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Nod
 core();
 await finder();
 years();
+await plantYears(row);
 replan(milliseconds, row);
 bundle();
 const port = 4300 + (process.pid % 500);

@@ -121,8 +121,8 @@ const trials = [
   {
     ...{ name: 'Grit on top', ago: 16, blocks: 2, cells: 18, crop: 'lettuce' },
     arms: [
-      { name: 'Plain', batch: 'First tomatoes', chance: 0.86 },
-      { name: 'Grit', batch: 'First tomatoes', chance: 0.93 },
+      { name: 'Plain', batch: 'First tomatoes', chance: 0.66 },
+      { name: 'Grit', batch: 'First tomatoes', chance: 0.95 },
     ],
   },
 ];

@@ -25,10 +25,12 @@ import {
 } from '#core/plants/planting';
 import { layOut } from '#core/plants/trial';
 import { lookUp } from '#core/recipe/library';
+import { type Crop } from '#core/season/crop';
 import { dayNumber } from '#core/season/days';
 import { mostWeeksIn } from '#core/season/plan';
 import { daysAfter } from '#core/units/day';
 import { OutOfRange } from '#core/units/check';
+import { type VesselKind } from '#core/vessel/tray';
 import { volumeL } from '#core/vessel/vessel';
 import { type BatchStore } from '#server/batches/store';
 import { notFound } from '#server/http/problem';
@@ -48,6 +50,15 @@ const FORGET_AFTER = 30;
 /** Groups are compared over so many years. */
 const COMPARE_DAYS = 3 * 366;
 
+/** Where its vessel is there no more. */
+const NO_VESSEL_DAYS = 60;
+
+interface Around {
+  crops: ReadonlyMap<string, Crop>;
+  vessels: ReadonlyMap<string, VesselKind>;
+  soilC: number;
+}
+
 /** Plantings with what becomes of them, in the terms of the pages. */
 export class NurseryPlants {
   constructor(
@@ -63,8 +74,9 @@ export class NurseryPlants {
   ) {}
 
   lines(plantings: readonly Planting[]): PlantingLine[] {
-    const events = this.store.eventsOfAll(plantings.map(({ id }) => id));
+    const events = this.store.countsOf(plantings.map(({ id }) => id));
     const names = new Map<number, string | null>();
+    const around = this.around();
     return plantings.map((planting) => {
       const own = events.get(planting.id) ?? [];
       const tally = tallyOf(planting, own);
@@ -72,9 +84,22 @@ export class NurseryPlants {
         ...planting,
         tally: told(tally),
         batchName: this.batchName(planting.batch, names),
-        care: this.careFor(planting, tally, own)[0] ?? null,
+        care: this.careFor(planting, tally, own, around)[0] ?? null,
       };
     });
+  }
+
+  private recordOf(id: number): KeptEvent[] {
+    return this.store.eventsOf(id).map(({ id: number, event }) => ({ ...event, id: number }));
+  }
+
+  /** What care is reckoned from, fetched once for all plantings of an answer. */
+  private around(): Around {
+    return {
+      crops: this.crops.byId(),
+      vessels: this.library.library().vessels,
+      soilC: this.season.settings(this.calendar.today()).soilC,
+    };
   }
 
   private batchName(id: number | null, known: Map<number, string | null>): string | null {
@@ -84,32 +109,32 @@ export class NurseryPlants {
     return name;
   }
 
-  /** Days that a vessel bears its plants. */
-  private mostDays({ crop, vessel }: Planting): number {
-    const kind = this.library.library().vessels.get(vessel);
-    const step = this.crops
-      .byId()
-      .get(crop)
-      ?.steps.find((one) => one.vessel === vessel);
-    return kind ? Math.round(7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks)) : 60;
-  }
-
-  private careFor(planting: Planting, tally: Tally, events: readonly KeptEvent[]): Care[] {
-    const crop = this.crops.byId().get(planting.crop);
+  private careFor(
+    planting: Planting,
+    tally: Tally,
+    events: readonly KeptEvent[],
+    { crops, vessels, soilC }: Around,
+  ): Care[] {
+    const crop = crops.get(planting.crop);
     if (!crop) return [];
-    const { soilC } = this.season.settings(this.calendar.today());
-    return careOf(planting, crop, tally, events, this.mostDays(planting), soilC);
+    const kind = vessels.get(planting.vessel);
+    const step = crop.steps.find((one) => one.vessel === planting.vessel);
+    const mostDays = kind
+      ? Math.round(7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks))
+      : NO_VESSEL_DAYS;
+    return careOf(planting, crop, tally, events, mostDays, soilC);
   }
 
   care(): z.output<typeof plantCareSchema>[] {
     const today = this.calendar.today();
     const [from, to] = [daysAfter(today, -FORGET_AFTER), daysAfter(today, AHEAD)];
     const plantings = this.store.standing(daysAfter(today, -CARE_DAYS));
-    const events = this.store.eventsOfAll(plantings.map(({ id }) => id));
+    const events = this.store.countsOf(plantings.map(({ id }) => id));
+    const around = this.around();
     return plantings
       .flatMap((planting) => {
         const own = events.get(planting.id) ?? [];
-        return this.careFor(planting, tallyOf(planting, own), own)
+        return this.careFor(planting, tallyOf(planting, own), own, around)
           .filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
           .map((care) => ({
             ...{ ...care, planting: planting.id },
@@ -140,7 +165,7 @@ export class NurseryPlants {
     return {
       ...line!,
       events: events.map(({ id: number, at, event }) => ({ id: number, at, event })),
-      allCare: this.careFor(planting, tallyOf(planting, kept), kept),
+      allCare: this.careFor(planting, tallyOf(planting, kept), kept, this.around()),
       ...{ kin, lots },
     };
   }
@@ -193,7 +218,7 @@ export class NurseryPlants {
     now: string,
     name?: string,
   ): KeptPlantEvent {
-    const kept = this.store.eventsOf(planting.id).map(({ id, event: one }) => ({ ...one, id }));
+    const kept = this.recordOf(planting.id);
     try {
       checkEvent(planting, kept, event);
     } catch (error) {
@@ -210,7 +235,7 @@ export class NurseryPlants {
   /** @param crop null for all */
   groups(by: (typeof compareBy)[number], crop: string | null): PlantGroup[] {
     const plantings = this.store.since(daysAfter(this.calendar.today(), -COMPARE_DAYS), crop);
-    const events = this.store.eventsOfAll(plantings.map(({ id }) => id));
+    const events = this.store.countsOf(plantings.map(({ id }) => id));
     const keyOf = this.keyer(by);
     const groups = new Map<string, PlantGroup & { days: number[] }>();
     for (const planting of plantings) {
@@ -270,23 +295,24 @@ export class NurseryPlants {
           }
           return mix;
         };
-      case 'vessel':
-        return ({ vessel }) => ({
-          key: vessel,
-          name: this.library.library().vessels.get(vessel)?.name ?? vessel,
-        });
+      case 'vessel': {
+        const { vessels } = this.library.library();
+        return ({ vessel }) => ({ key: vessel, name: vessels.get(vessel)?.name ?? vessel });
+      }
       case 'seed':
         return ({ seed }) => (seed ? { key: seed, name: seed } : null);
-      case 'crop':
-        return ({ crop }) => ({ key: crop, name: this.crops.byId().get(crop)?.name ?? crop });
+      case 'crop': {
+        const crops = this.crops.byId();
+        return ({ crop }) => ({ key: crop, name: crops.get(crop)?.name ?? crop });
+      }
     }
   }
 
   taught(): { cause: CauseId; helped: number }[] {
     const ids = [...new Set(this.store.eventsOfKind('helped').map(({ planting }) => planting))];
     const sums = new Map<CauseId, number>();
-    for (const events of this.store.eventsOfAll(ids).values())
-      for (const event of standing(events))
+    for (const id of ids)
+      for (const event of standing(this.recordOf(id)))
         if (event.kind === 'helped' && event.helped) sums.set(event.cause, (sums.get(event.cause) ?? 0) + 1);
     return [...sums].map(([cause, helped]) => ({ cause, helped }));
   }
@@ -323,7 +349,7 @@ export class NurseryPlants {
     const trial = this.store.trial(id);
     if (!trial) throw notFound('trial', id);
     const plantings = this.store.traysOf(id);
-    const events = this.store.eventsOfAll(plantings.map((one) => one.id));
+    const events = this.store.countsOf(plantings.map((one) => one.id));
     const laid = layOut(trial.seed, trial.arms.length, trial.blocks);
     return {
       ...trial,

@@ -14,6 +14,9 @@ import { type Db } from '#server/database/db';
 /** Of what an event holds; lifted by it should it change. */
 const EVENT_FORMAT = 1;
 
+/** Kinds that tallies and care are reckoned from: of a long list nothing else is read. */
+const COUNTING = `'up', 'count', 'lost', 'thinned', 'moved', 'out', 'fed', 'undo'`;
+
 interface Row {
   id: number;
   row_json: string;
@@ -80,7 +83,7 @@ export class PlantStore {
     const event = 'SELECT id, planting_id, data_json, at FROM plant_events';
     this.events = db.prepare<[number], EventRow>(`${event} WHERE planting_id = ? ORDER BY id`);
     this.eventsOfMany = db.prepare<[string], EventRow>(
-      `${event} WHERE planting_id IN (SELECT value FROM json_each(?)) ORDER BY id`,
+      `${event} WHERE planting_id IN (SELECT value FROM json_each(?)) AND kind IN (${COUNTING}) ORDER BY id`,
     );
     this.eventKeyed = db.prepare<[string], EventRow>(`${event} WHERE key = ?`);
     this.insertEvent = db.prepare(
@@ -146,8 +149,8 @@ export class PlantStore {
     return this.events.all(id).map(readEvent);
   }
 
-  /** By planting. */
-  eventsOfAll(ids: readonly number[]): Map<number, KeptEvent[]> {
+  /** What tallies and care are reckoned from, by planting; readings and notes are left out. */
+  countsOf(ids: readonly number[]): Map<number, KeptEvent[]> {
     const by = new Map<number, KeptEvent[]>();
     for (const row of this.eventsOfMany.all(JSON.stringify(ids))) {
       const { planting, id, event } = readEvent(row);

@@ -76,6 +76,8 @@ type Tray = Trial['trays'][number];
     }
     h3 {
       margin: 8px 0 4px;
+      font-size: var(--text);
+      font-weight: 650;
     }
     .tray {
       display: grid;
