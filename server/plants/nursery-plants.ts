@@ -173,7 +173,7 @@ export class NurseryPlants {
   private lotsOf(batch: number): PlantingPage['lots'] {
     const byItem = new Map<string, number>();
     for (const { data } of this.record.ofBatch('lot', batch))
-      if (data.kind === 'lot' && data.lot !== null) byItem.set(data.item, data.lot);
+      if (data.kind === 'lot') byItem.set(data.item, data.lot);
     return [...byItem.values()].flatMap((id) => {
       const lot = this.lots.one(id);
       return lot ? [{ id, name: lot.name, item: lot.item }] : [];

@@ -2,16 +2,12 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core';
 import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
-import { PAGE } from '#contract/routes';
 import { BatchesService, type BatchLine } from '../data/batches';
 import { Notices } from '../data/notices';
+import { mayHaveMore } from '../data/pages';
 import { FetchState } from '../ui/fetch-state';
 import { Amount } from '../ui/words/amount';
 import { stageNames } from '../ui/words/words';
-
-/** A full page may not be the last. */
-const mayHaveMore = (lines: readonly unknown[] | undefined): boolean =>
-  lines !== undefined && lines.length > 0 && lines.length % PAGE === 0;
 
 /** What was made, newest first. */
 @Component({

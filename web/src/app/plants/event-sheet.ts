@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { lossCauses, outWays, type PlantEvent, type PlantEventKind } from '#core/plants/planting';
-import { type LimitName } from '#core/units/limits';
-import { type Range } from '#core/units/limits';
+import { type LimitName, type Range } from '#core/units/limits';
 import { NurseryService } from '../data/nursery';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { DayField } from '../ui/fields/day-field';

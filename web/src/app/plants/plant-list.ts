@@ -4,6 +4,8 @@ import { RouterLink } from '@angular/router';
 import { PAGE } from '#contract/routes';
 import { called } from '#core/plants/care';
 import { LibraryService } from '../data/library';
+import { Notices } from '../data/notices';
+import { mayHaveMore } from '../data/pages';
 import { type PlantingLine, PlantsService } from '../data/plants';
 import { SeasonService } from '../data/season';
 import { FetchState } from '../ui/fetch-state';
@@ -103,13 +105,14 @@ import { startWords, tallySays } from './plant-words';
 })
 export class PlantList {
   private readonly plants = inject(PlantsService);
+  private readonly notices = inject(Notices);
   private readonly library = inject(LibraryService).library;
   private readonly crops = inject(SeasonService).crops;
   protected readonly lines = this.plants.list('no');
   protected readonly finished = this.plants.list('yes');
   private readonly older = signal<readonly PlantingLine[]>([]);
   protected readonly shown = computed(() => [...(this.lines.value() ?? []), ...this.older()]);
-  protected readonly hasMore = computed(() => this.shown().length > 0 && this.shown().length % PAGE === 0);
+  protected readonly hasMore = computed(() => mayHaveMore(this.shown()));
   private readonly names = computed(() => new Map((this.crops.value() ?? []).map((one) => [one.id, one])));
   protected readonly startWords = startWords;
   protected readonly says = tallySays;
@@ -135,8 +138,9 @@ export class PlantList {
   }
 
   protected more(): void {
-    this.plants
-      .more('no', this.shown().length)
-      .subscribe((lines) => this.older.update((there) => [...there, ...lines]));
+    this.plants.more('no', this.shown().length).subscribe({
+      next: (lines) => this.older.update((there) => [...there, ...lines]),
+      error: (error: Error) => this.notices.say(`Could not fetch the older ones: ${error.message}`),
+    });
   }
 }

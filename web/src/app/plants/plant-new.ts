@@ -211,7 +211,9 @@ export class PlantNew {
         next: (made) => {
           this.leave();
           if (draft.season && draft.season.step === 0)
-            this.season.mark(draft.season.line, draft.season.sowing, 'start', draft.on).subscribe();
+            this.season.mark(draft.season.line, draft.season.sowing, 'start', draft.on).subscribe({
+              error: (error: Error) => this.notices.say(`The season was not told: ${error.message}`),
+            });
           this.notices.say(`${this.crop()?.name ?? 'It'} stands among the plants.`);
           void this.router.navigate(['/plants', made.id], { replaceUrl: true });
         },

@@ -8,7 +8,6 @@ import {
   type SignId,
   signIds,
   signs,
-  tests,
 } from '#core/plants/cause-table';
 import { rankCauses, remedyFor, tellingTest } from '#core/plants/causes';
 import { type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
@@ -141,7 +140,6 @@ export class WhatsWrong {
   protected readonly signIds = signIds;
   protected readonly signs = signs;
   protected readonly causes = causes;
-  protected readonly tests = tests;
   protected readonly stateWords = stateWords;
   /** Pressed now; what was seen last until then. */
   private readonly pressed = signal<SignId | null>(null);
