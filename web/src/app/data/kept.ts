@@ -34,6 +34,18 @@ export function writeKept(name: string, value: unknown, where: Where = 'device')
   }
 }
 
+/** The names under which this device keeps something, by how they read. */
+export function keptNames(like: RegExp): string[] {
+  try {
+    return Object.keys(localStorage)
+      .filter((name) => name.startsWith('welcome.'))
+      .map((name) => name.slice('welcome.'.length))
+      .filter((name) => like.test(name));
+  } catch {
+    return [];
+  }
+}
+
 export interface Kept<T> {
   readonly value: Signal<T>;
   set(value: T): void;

@@ -3,13 +3,15 @@ import { firstValueFrom } from 'rxjs';
 import { type Entry, type EntryData } from '#contract/record';
 import { replaces, subjectOf } from '#contract/record-subject';
 import { Api, ApiError } from './api';
-import { readKept, writeKept } from './kept';
+import { keptNames, readKept, writeKept } from './kept';
 import { NurseryService } from './nursery';
 import { OUTBOX_STORE, type Waiting } from './outbox-store';
 import { uuid } from './uuid';
 
 const RETRY_MS = 3000;
 const MOST_OWN = 50;
+/** Name of an entry that is on its way into the browser's database. */
+const JUST_ENTERED = 'outbox-now.';
 
 /** Which batch an entry is for. */
 export interface ForBatch {
@@ -153,20 +155,24 @@ export class Outbox {
 
   private async keep(item: Waiting): Promise<void> {
     this.coming.add(item.key);
+    // The browser's database takes its time: a page that is closed in that moment has the entry noted at once.
+    const noted = writeKept(JUST_ENTERED + item.key, item);
     try {
       await this.store.put(item);
+      writeKept(JUST_ENTERED + item.key, undefined);
       this.unkept.set(false);
       this.coming.delete(item.key);
       this.tabs?.postMessage('changed');
     } catch {
-      // It stays among those that only this page has.
-      this.unkept.set(true);
+      // Unless it is noted, it is among those that only this page has.
+      if (!noted) this.unkept.set(true);
     }
   }
 
   private async forget(key: string): Promise<void> {
     this.going.add(key);
     this.coming.delete(key);
+    writeKept(JUST_ENTERED + key, undefined);
     try {
       await this.store.remove(key);
       this.going.delete(key);
@@ -193,9 +199,15 @@ export class Outbox {
     void this.send();
   }
 
-  /** Entries that an earlier version kept by batch number. */
+  /** Entries that a closed page had only noted, and those that an earlier version kept by batch number. */
   private async takeOver(): Promise<void> {
-    for (const name of oldBoxes()) {
+    for (const name of keptNames(/^outbox-now\./)) {
+      const item = readKept(name) as Waiting | undefined;
+      if (!item?.key || this.box().some((one) => one.key === item.key)) continue;
+      this.box.update((all) => [...all, item]);
+      await this.keep(item);
+    }
+    for (const name of keptNames(/^outbox\.\d+$/)) {
       const items = readKept(name) as { key: string; seen: number; data: EntryData }[] | undefined;
       const batch = Number(name.slice('outbox.'.length));
       for (const { key, seen, data } of Array.isArray(items) ? items : []) {
@@ -224,15 +236,5 @@ export class Outbox {
     // Without locks two tabs may send the same entry: the server takes it once.
     if (locks) await locks.request('welcome.outbox', work);
     else await work();
-  }
-}
-
-function oldBoxes(): string[] {
-  try {
-    return Object.keys(localStorage)
-      .filter((name) => /^welcome\.outbox\.\d+$/.test(name))
-      .map((name) => name.slice('welcome.'.length));
-  } catch {
-    return [];
   }
 }

@@ -38,7 +38,9 @@ const settle = async (): Promise<void> => {
 /** A page of the same device, as after a reload: what was in memory is gone. */
 async function openPage(folder = HERE): Promise<void> {
   TestBed.resetTestingModule();
+  const kept = Object.entries({ ...localStorage }) as [string, string][];
   http = bench([BatchRecord, { provide: OUTBOX_STORE, useValue: device }]);
+  for (const [name, value] of kept) localStorage.setItem(name, value);
   record = TestBed.inject(BatchRecord);
   http.expectOne('/api/nursery').flush({ id: folder, timeZone: 'UTC', today: '2031-03-04' });
   record.follow(BATCH);
@@ -50,6 +52,7 @@ beforeEach(async () => {
   FakeSource.all = [];
   globalThis.EventSource = FakeSource as unknown as typeof EventSource;
   device = new MemoryOutbox();
+  localStorage.clear();
   await openPage();
 });
 afterEach(() => jest.useRealTimers());
@@ -124,7 +127,11 @@ test('two tabs without a network do not overwrite each other: all five entries a
 
 test('a device with no room says so at once, and still sends', async () => {
   device.full = true;
+  const room = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+    throw new Error('QuotaExceededError');
+  });
   record.enter(tick('layer'));
+  room.mockRestore();
   await settle();
   expect(TestBed.inject(Outbox).full()).toBe(true);
   expect([device.items.size, record.waiting()]).toEqual([0, 1]);
@@ -132,6 +139,19 @@ test('a device with no room says so at once, and still sends', async () => {
   sent.flush(entry(1, tick('layer'), keyIn(sent)));
   await settle();
   expect([TestBed.inject(Outbox).full(), record.waiting()]).toEqual([false, 0]);
+});
+
+test('a page that closes before its database has the entry loses nothing', async () => {
+  const put = jest.spyOn(device, 'put').mockReturnValue(new Promise(() => undefined));
+  record.enter(tick('layer'));
+  await settle();
+  expect(device.items.size).toBe(0);
+  put.mockRestore();
+  await openPage();
+  expect(done('layer')).toBe(true);
+  expect([...device.items.values()]).toEqual([expect.objectContaining({ data: tick('layer') })]);
+  expect(Object.keys(localStorage).filter((name) => name.includes('outbox-now'))).toEqual([]);
+  expect(http.match(url).at(-1)!.request.body).toMatchObject({ data: tick('layer') });
 });
 
 test('three clashes stay, a reload later too, and each is decided on by itself', async () => {

@@ -1,12 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  signal,
-  untracked,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { called } from '#core/plants/care';
 import { type Planting, starts } from '#core/plants/planting';
@@ -79,7 +71,6 @@ export class PlantNew {
   protected readonly standing = this.plants.list('no');
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
-  private readonly touched = signal(false);
   protected readonly draft = signal<Draft>(this.halfDone.of(this.which) ?? this.fromAddress());
   protected readonly limits = limits;
 
@@ -141,13 +132,6 @@ export class PlantNew {
     );
   });
 
-  constructor() {
-    effect(() => {
-      const draft = this.draft();
-      if (untracked(this.touched)) this.halfDone.keep(this.which, draft);
-    });
-  }
-
   private fromAddress(): Draft {
     const { crop, name, vessel, cells, perCell, line, sowing, step, start, from, batch } = this.query;
     const parent = Number(from);
@@ -169,8 +153,9 @@ export class PlantNew {
   }
 
   protected patch(change: Partial<Draft>): void {
-    this.touched.set(true);
     this.draft.update((draft) => ({ ...draft, ...change }));
+    // At once: a reload may come before the next frame.
+    this.halfDone.keep(this.which, this.draft());
   }
 
   protected setFrom(at: number, change: { planting?: number; plants?: number | undefined }): void {
@@ -190,7 +175,6 @@ export class PlantNew {
   }
 
   protected leave(): void {
-    this.touched.set(false);
     this.halfDone.forget(this.which);
   }
 

@@ -101,7 +101,6 @@ export class LinePage {
   );
   /** Which one the form holds. */
   private taken = '';
-  private readonly touched = signal(false);
 
   constructor() {
     // What is there is taken up once, and not again under the hand that changes it.
@@ -119,14 +118,9 @@ export class LinePage {
         if (known || id === 'new') this.taken = id;
       });
     });
-    effect(() => {
-      const form = { line: this.draft(), tested: this.tested(), hangs: this.hangs() };
-      if (this.touched()) this.halfDone.keep(untracked(this.id), form);
-    });
   }
 
   protected leave(): void {
-    this.touched.set(false);
     this.halfDone.forget(this.id());
   }
 
@@ -269,8 +263,9 @@ export class LinePage {
   }
 
   protected patch(change: Partial<SeasonLine>): void {
-    this.touched.set(true);
     this.draft.update((line) => ({ ...line, ...change }));
+    // At once: a reload may come before the next frame.
+    this.halfDone.keep(this.id(), { line: this.draft(), tested: this.tested(), hangs: this.hangs() });
   }
 
   protected toCrop(id: string | null): void {
