@@ -1,4 +1,12 @@
-import { isMetWithin, penalty, penaltyWithin, type ScoredId, scoredIds, stepped } from '#core/finder/aims';
+import {
+  type Aim,
+  isMetWithin,
+  penalty,
+  penaltyWithin,
+  type ScoredId,
+  scoredIds,
+  stepped,
+} from '#core/finder/aims';
 import { starterDoseGPerL } from '#core/finder/starter';
 import { phHighAt, phLowAt } from '#core/judge/windows';
 import { neutralisingMeqPerG } from '#core/material/amendment';
@@ -30,6 +38,8 @@ export class FastEvaluation {
   /** Which readings are scored, in order. */
   readonly scored: readonly ScoredId[];
   readonly looked: Looked;
+  /** Windows of what is scored, all of one shape. */
+  private readonly aims: readonly Aim[];
   private readonly table: FastTable;
   private readonly solidsScratch: Float64Array;
   private readonly referenceCost: number;
@@ -50,6 +60,10 @@ export class FastEvaluation {
       checkRange(`preferences.${name}`, value as number, 0, 100);
     this.size = shelved.length;
     this.scored = scoredIds.filter((id) => spec.aims[id] !== undefined);
+    this.aims = this.scored.map((id) => {
+      const { low, high, kind, room = 0, roomIsShare = false, soft } = spec.aims[id]!;
+      return { low, high, kind, room, roomIsShare, soft };
+    });
     this.solidsScratch = new Float64Array(this.size);
     this.pricedWhole = shelved.every((s) => s.costPerL !== undefined);
     this.referenceCost = Math.max(...this.table.cost) || 1;
@@ -232,6 +246,7 @@ export class FastEvaluation {
     let met = 0;
     for (let r = 0; r < this.scored.length; r++) {
       const id = this.scored[r]!;
+      const aim = this.aims[r]!;
       let value: number;
       switch (id) {
         case 'air':
@@ -263,7 +278,6 @@ export class FastEvaluation {
           break;
       }
       values[r] = value;
-      const aim = spec.aims[id]!;
       const low = id === 'ph' ? phLow : aim.low;
       const high = id === 'ph' ? phHigh : id === 'ecSaturated' ? aim.high + harmless : aim.high;
       const off = penaltyWithin(value, low, high, aim);
@@ -273,7 +287,7 @@ export class FastEvaluation {
     }
     looked.unusual = unusual;
     looked.score = this.rounded(windows) + looked.unusual;
-    for (const wish of wishes) looked.score += wish;
+    for (let w = 0; w < wishes.length; w++) looked.score += wishes[w]!;
     looked.met = met;
     looked.limeGPerL = limeGPerL;
     looked.starterGPerL = starterGPerL;

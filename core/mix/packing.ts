@@ -138,13 +138,15 @@ function specificVolume(
     let value = -k;
     let slope = 0;
     for (let i = 0; i < m; i++) {
-      const term = scratchA[i]! / (t - scratchG[i]!);
+      const near = 1 / (t - scratchG[i]!);
+      const term = scratchA[i]! * near;
       value += term;
-      slope += term / (t - scratchG[i]!);
+      slope += term * near;
     }
-    const next = t + value / slope;
-    if (!(next > t * (1 + 1e-15))) break;
-    t = next;
+    const climb = value / slope;
+    t += climb;
+    // Each step squares what is missing: after one this small nothing is.
+    if (!(climb > 1e-9 * t)) break;
   }
   return t;
 }
