@@ -97,12 +97,16 @@ export const plantingLineSchema = plantingSchema.extend({
   batchName: z.string().nullable(),
   /** What it wants next. */
   care: careSchema.nullable(),
+  /** Out of the lists; its plants are back where they came from. */
+  putAway: z.boolean(),
 });
 export type PlantingLine = z.output<typeof plantingLineSchema>;
 
+export const plantLists = ['no', 'yes', 'away'] as const;
+export type PlantList = (typeof plantLists)[number];
 export const plantingsQuerySchema = z.strictObject({
-  /** Those that stand, or those that are done with. */
-  finished: z.enum(['no', 'yes']).default('no'),
+  /** Those that stand, those that are done with, or those that were put away. */
+  finished: oneOf(plantLists).default('no'),
   from,
 });
 

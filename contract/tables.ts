@@ -2,7 +2,10 @@ import { z } from 'zod';
 import { oneOf, text, yesNo } from '#contract/fields';
 
 /** Tables that go in and out as CSV. */
-export const tableNames = ['materials', 'products', 'vessels', 'lots', 'crops', 'season'] as const;
+export const tableNames = [
+  ...(['materials', 'products', 'vessels', 'lots', 'crops', 'season'] as const),
+  ...(['plantings', 'plant-events'] as const),
+] as const;
 export const tableNameSchema = oneOf(tableNames);
 export type TableName = z.output<typeof tableNameSchema>;
 

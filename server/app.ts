@@ -109,7 +109,6 @@ function apiRoutes({
   api.serve('openapi', () => document);
   nurseryRoutes(api, folder, calendar, windows);
   libraryRoutes(api, library, own, calendar, now);
-  tableRoutes(api, db, { library, own, lots, crops, season, calendar, now });
   computeRoutes(api, library, heavy);
   mixRoutes(api, mixes, library, now);
   const shelf = new ShelfStore(db);
@@ -124,12 +123,10 @@ function apiRoutes({
   shelfRoutes(api, shelf, library, now);
   todayRoutes(api, batches, record, calendar);
   const plants = new PlantStore(db);
-  plantRoutes(
-    api,
-    plants,
-    new NurseryPlants(plants, crops, library, batches, mixes, lots, record, season, calendar),
-    now,
-  );
+  const nursery = new NurseryPlants(plants, crops, library, batches, mixes, lots, record, season, calendar);
+  plantRoutes(api, plants, nursery, now);
+  const tabled = { store: plants, nursery };
+  tableRoutes(api, db, { library, own, lots, crops, season, plants: tabled, calendar, now });
   instrumentRoutes(api, instruments, now);
   return api.whole();
 }

@@ -287,7 +287,7 @@ export class FastEvaluation {
     }
     looked.unusual = unusual;
     looked.score = this.rounded(windows) + looked.unusual;
-    for (let w = 0; w < wishes.length; w++) looked.score += wishes[w]!;
+    for (const wish of wishes) looked.score += wish;
     looked.met = met;
     looked.limeGPerL = limeGPerL;
     looked.starterGPerL = starterGPerL;

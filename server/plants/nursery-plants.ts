@@ -85,6 +85,7 @@ export class NurseryPlants {
         tally: told(tally),
         batchName: this.batchName(planting.batch, names),
         care: this.careFor(planting, tally, own, around)[0] ?? null,
+        putAway: this.store.isAway(planting.id),
       };
     });
   }
@@ -191,7 +192,43 @@ export class NurseryPlants {
         const event: PlantEvent = { kind: 'moved', on: given.on, count: plants, to: planting.id };
         this.enter(from, randomUUID(), event, now, `from.${i}.plants`);
       });
+      const { season } = given;
+      if (season?.step === 0) {
+        if (!this.season.one(season.line)) throw notFound('line of the season', season.line);
+        this.season.setDone(season.line, { sowing: season.sowing, task: 'start', on: given.on });
+      }
       return this.lines([planting])[0]!;
+    });
+  }
+
+  /**
+   * Takes one out of the lists, or brings it back. What was potted by mistake gives its plants back to where they came
+   * from; brought back, it takes them again.
+   * @throws OutOfRange where its plants are in others by now, or are no longer where they came from
+   */
+  putAway(id: number, at: string | null, now: string): boolean {
+    const planting = this.store.one(id);
+    if (!planting) return false;
+    if ((at !== null) === this.store.isAway(id)) return true;
+    if (at !== null && standing(this.recordOf(id)).some(({ kind }) => kind === 'moved'))
+      throw new OutOfRange('id', id, 'a planting whose plants are in no other: put those away first');
+    const on = this.calendar.today();
+    return this.store.within(() => {
+      planting.from.forEach(({ planting: parent }) => {
+        const from = this.store.one(parent);
+        if (!from) return;
+        const kept = this.recordOf(parent);
+        const moved = kept.filter((event) => event.kind === 'moved' && event.to === id);
+        if (at !== null) {
+          const stands = standing(kept);
+          const one = moved.find((event) => stands.some((each) => each.id === event.id));
+          if (one) this.write(from, kept, randomUUID(), { kind: 'undo', on, of: one.id }, now);
+        } else if (moved[0]) {
+          const { id: _, ...again } = moved[0];
+          this.enter(from, randomUUID(), again, now, 'id');
+        }
+      });
+      return this.store.putAway(id, at);
     });
   }
 
@@ -226,6 +263,16 @@ export class NurseryPlants {
         ? new OutOfRange(name, error.value, error.allowed)
         : error;
     }
+    return this.write(planting, kept, key, event, now);
+  }
+
+  private write(
+    planting: Planting,
+    kept: readonly KeptEvent[],
+    key: string,
+    event: PlantEvent,
+    now: string,
+  ): KeptPlantEvent {
     const made = this.store.addEvent(planting.id, key, event, now);
     const { alive } = tallyOf(planting, [...kept, { ...event, id: made.id }]);
     this.store.finish(planting.id, alive === 0);

@@ -4,7 +4,7 @@ import { newBatch, testApp } from '#testing/server';
 
 const { app, db } = testApp();
 const today = '2031-03-04';
-const plant = (change: object = {}) =>
+const plant = (change: object = {}): request.Test =>
   request(app)
     .post('/api/plants')
     .send({
@@ -103,6 +103,54 @@ test('what is done with leaves the list of what stands, and comes back when its 
   expect(await listed('no')).toContain(tray.id);
 });
 
+test('a potting entered by mistake gives its plants back, and brought back takes them again', async () => {
+  const { body: tray } = await plant({ crop: 'celery' });
+  await enter(tray.id, { kind: 'up', on: '2031-02-10', count: 60 });
+  const { body: pots } = await plant({
+    ...{ crop: 'celery', start: 'pot', vessel: 'pot-9', cells: 60, on: '2031-02-20' },
+    from: [{ planting: tray.id, plants: 60 }],
+  });
+  const alive = async (): Promise<[number, number]> => {
+    const { tally } = await page(tray.id);
+    return [tally.alive, tally.moved];
+  };
+  const away = async (): Promise<number[]> =>
+    (await request(app).get('/api/plants?finished=away')).body.map((one: { id: number }) => one.id);
+  expect(await alive()).toEqual([0, 60]);
+  // What others came from is not put away before them.
+  const refused = await request(app).delete(`/api/plants/${tray.id}`);
+  expect([refused.status, JSON.stringify(refused.body)]).toEqual([
+    400,
+    expect.stringContaining('put those away first'),
+  ]);
+  await request(app).delete(`/api/plants/${pots.id}`).expect(204);
+  await request(app).delete(`/api/plants/${pots.id}`).expect(204);
+  expect(await alive()).toEqual([60, 0]);
+  expect([await away(), (await page(pots.id)).putAway]).toEqual([[pots.id], true]);
+  await request(app).post(`/api/plants/${pots.id}/restore`).send({}).expect(204);
+  expect([await alive(), await away()]).toEqual([[0, 60], []]);
+  // Sold meanwhile: they are not there to be taken again.
+  await request(app).delete(`/api/plants/${pots.id}`).expect(204);
+  await enter(tray.id, { kind: 'out', on: '2031-02-21', count: 30, way: 'sold' }).expect(201);
+  expect((await request(app).post(`/api/plants/${pots.id}/restore`).send({})).status).toBe(400);
+  expect((await page(pots.id)).putAway).toBe(true);
+});
+
+test('what is sown of the season is marked there in the same moment, or neither is kept', async () => {
+  const line = {
+    ...{ key: randomUUID(), crop: 'tomato', name: '', plants: 50, plantOn: null, offsetDays: 14, count: 1 },
+    ...{ everyDays: 14, sparePct: 10, confidence: 0.8, germination: null, seedTest: null, seedYear: null },
+    ...{ steps: null, shifts: [], note: '' },
+  };
+  const { body: kept } = await request(app).post('/api/plan/lines').send(line);
+  await plant({ season: { line: kept.id, sowing: 1, step: 0 } }).expect(201);
+  const { done } = (await request(app).get('/api/plan')).body;
+  expect(done).toContainEqual({ line: kept.id, sowing: 1, task: 'start', on: '2031-02-01' });
+  const before = (await request(app).get('/api/plants')).body.length;
+  await plant({ season: { line: 9999, sowing: 1, step: 0 } }).expect(404);
+  expect((await request(app).get('/api/plants')).body).toHaveLength(before);
+});
+
 test('care that is due and that comes, and counts by batch and by seed', async () => {
   const { body: tray } = await plant({ crop: 'pepper', seed: 'Old bag', on: '2031-02-20' });
   const care = (await request(app).get('/api/plants/care')).body as {
@@ -153,4 +201,39 @@ test('what helped here is counted by cause', async () => {
   await enter(tray.id, { kind: 'helped', on: '2031-02-20', cause: 'sour', helped: true });
   await enter(tray.id, { kind: 'helped', on: '2031-02-20', cause: 'dry', helped: false });
   expect((await request(app).get('/api/plants/taught')).body).toEqual([{ cause: 'sour', helped: 1 }]);
+});
+
+test('plantings and what happened go out as tables, in again as they are, and new rows are taken all or none', async () => {
+  const table = (name: string, csv: string) => request(app).post(`/api/tables/${name}`).send({ csv });
+  const { body: tray } = await plant({ crop: 'leek', name: '=2', seed: '2030' });
+  await enter(tray.id, { kind: 'up', on: '2031-02-12', count: 60 });
+  await enter(tray.id, { kind: 'helped', on: '2031-02-20', cause: 'sour', helped: false });
+  for (const name of ['plantings', 'plant-events']) {
+    const { csv } = (await request(app).get(`/api/tables/${name}`)).body;
+    const { body } = await table(name, csv);
+    expect([body.added, body.changed, body.same]).toEqual([[], [], body.rows]);
+    expect(body.rows).toBeGreaterThan(1);
+    expect((await request(app).get(`/api/tables/${name}`)).body.csv).toBe(csv);
+  }
+  const potted = `start,crop,vessel,cells,on,from,bare_root\npot,leek,pot-9,40,2031-02-20,${tray.id}:40,1\n`;
+  expect((await table('plantings', potted)).body).toMatchObject({ added: ['leek'] });
+  expect((await page(tray.id)).tally).toMatchObject({ alive: 20, moved: 40 });
+  const happened = (count: number): string =>
+    `planting,on,kind,count,cause\n${tray.id},2031-02-21,lost,3,cold\n${tray.id},2031-02-22,lost,${count},slugs\n`;
+  const refused = await table('plant-events', happened(18));
+  expect([refused.status, JSON.stringify(refused.body)]).toEqual([
+    400,
+    expect.stringContaining('line 3: count must be at most 17'),
+  ]);
+  expect((await page(tray.id)).tally.alive).toBe(20);
+  expect((await table('plant-events', happened(17))).body.added).toHaveLength(2);
+  expect((await page(tray.id)).tally.alive).toBe(0);
+  for (const [name, csv, says] of [
+    ['plantings', `start,crop,vessel,cells,on\nsow,moonflower-x,cell-72,3,2031-02-01`, /moonflower-x/],
+    ['plantings', `start,crop,vessel,cells,on,from\npot,leek,pot-9,3,2031-02-01,twelve`, /planting:plants/],
+    ['plant-events', `planting,on,kind,value\n${tray.id},2031-02-21,ph,19`, /2.5 to 11/],
+  ] as const) {
+    const { status, body } = await table(name, csv);
+    expect([status, JSON.stringify(body)]).toEqual([400, expect.stringMatching(says)]);
+  }
 });

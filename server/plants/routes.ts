@@ -6,9 +6,7 @@ import { type PlantStore } from '#server/plants/store';
 
 /** What was sown, struck and potted, and what became of it. */
 export function plantRoutes(api: Api, store: PlantStore, plants: NurseryPlants, now: () => Date): void {
-  api.serve('plantings', ({ query: { finished, from } }) =>
-    plants.lines(store.page(finished === 'yes', from)),
-  );
+  api.serve('plantings', ({ query: { finished, from } }) => plants.lines(store.page(finished, from)));
   api.serve('addPlanting', ({ body }) => {
     const known = store.byKey(body.key);
     if (known) return new Again(plants.lines([known])[0]!);
@@ -25,7 +23,8 @@ export function plantRoutes(api: Api, store: PlantStore, plants: NurseryPlants, 
     if (known) return new Again({ id: known.id, at: known.at, event: known.event });
     return plants.addEvent(id, key, event, now().toISOString());
   });
-  putAwayRoutes(api, 'planting', ['putAwayPlanting', 'restorePlanting'], store, now);
+  const putAway = (id: number, at: string | null): boolean => plants.putAway(id, at, now().toISOString());
+  putAwayRoutes(api, 'planting', ['putAwayPlanting', 'restorePlanting'], { putAway }, now);
   api.serve('trials', () => store.trials());
   api.serve('addTrial', ({ body }) => {
     const known = store.trialByKey(body.key);

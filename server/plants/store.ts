@@ -5,6 +5,7 @@ import {
   keptTrialSchema,
   type NewPlanting,
   type NewTrial,
+  type PlantList,
   plantEventSchema,
 } from '#contract/plants';
 import { PAGE } from '#contract/routes';
@@ -41,6 +42,10 @@ const readTrial = ({ id, row_json }: Row): TrialFields & { id: number } => ({
 /** Plantings, their events and the trials that they are of. */
 export class PlantStore {
   private readonly listed;
+  private readonly listedAway;
+  private readonly away;
+  private readonly whole;
+  private readonly everyEvent;
   private readonly byId;
   private readonly keyed;
   private readonly insert;
@@ -65,6 +70,13 @@ export class PlantStore {
     this.listed = db.prepare<[number, number, number], Row>(
       `${from} WHERE finished = ? AND deleted_at IS NULL AND trial_id IS NULL ORDER BY begun_on DESC, id DESC LIMIT ? OFFSET ?`,
     );
+    this.listedAway = db.prepare<[number, number], Row>(
+      `${from} WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC, id DESC LIMIT ? OFFSET ?`,
+    );
+    this.away = db
+      .prepare<[number], number>('SELECT deleted_at IS NOT NULL FROM plantings WHERE id = ?')
+      .pluck();
+    this.whole = db.prepare<[], Row>(`${from} WHERE deleted_at IS NULL ORDER BY id`);
     this.byId = db.prepare<[number], Row>(`${from} WHERE id = ?`);
     this.keyed = db.prepare<[string], Row>(`${from} WHERE key = ?`);
     this.insert = db.prepare(
@@ -81,6 +93,7 @@ export class PlantStore {
     );
     this.ofTrial = db.prepare<[number], Row>(`${from} WHERE trial_id = ? ORDER BY id`);
     const event = 'SELECT id, planting_id, data_json, at FROM plant_events';
+    this.everyEvent = db.prepare<[], EventRow>(`${event} ORDER BY id`);
     this.events = db.prepare<[number], EventRow>(`${event} WHERE planting_id = ? ORDER BY id`);
     this.eventsOfMany = db.prepare<[string], EventRow>(
       `${event} WHERE planting_id IN (SELECT value FROM json_each(?)) AND kind IN (${COUNTING}) ORDER BY id`,
@@ -106,8 +119,14 @@ export class PlantStore {
   }
 
   /** Those of a trial stand with their trial. */
-  page(finished: boolean, from: number): Planting[] {
-    return this.listed.all(Number(finished), PAGE, from).map(read);
+  page(list: PlantList, from: number): Planting[] {
+    const rows =
+      list === 'away' ? this.listedAway.all(PAGE, from) : this.listed.all(Number(list === 'yes'), PAGE, from);
+    return rows.map(read);
+  }
+
+  isAway(id: number): boolean {
+    return this.away.get(id) === 1;
   }
 
   /** Those that stand, begun on a day or later, but for those of trials. */
@@ -117,6 +136,15 @@ export class PlantStore {
 
   since(day: string, crop: string | null): Planting[] {
     return this.every.all({ crop, since: day }).map(read);
+  }
+
+  /** All but what is put away, for a file of it. */
+  all(): Planting[] {
+    return this.whole.all().map(read);
+  }
+
+  allEvents(): (KeptPlantEvent & { planting: number })[] {
+    return this.everyEvent.all().map(readEvent);
   }
 
   one(id: number): Planting | null {

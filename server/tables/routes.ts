@@ -14,6 +14,10 @@ import { type LotStore } from '#server/lots/store';
 import { type Calendar } from '#server/nursery/calendar';
 import { type CropStore } from '#server/season/crops';
 import { type SeasonStore } from '#server/season/store';
+import { type NurseryPlants } from '#server/plants/nursery-plants';
+import { type PlantStore } from '#server/plants/store';
+import { plantTables } from '#server/plants/tables';
+import { atLine } from '#server/tables/at-line';
 import * as rows from '#server/tables/rows';
 
 interface Parts {
@@ -22,6 +26,7 @@ interface Parts {
   lots: LotStore;
   crops: CropStore;
   season: SeasonStore;
+  plants: { store: PlantStore; nursery: NurseryPlants };
   calendar: Calendar;
   now: () => Date;
 }
@@ -35,15 +40,6 @@ interface Table {
 const refuse = (line: number, column: string, why: string): never => {
   throw new RangeError(`line ${line}, ${snake(column)}: ${why}`);
 };
-/** @throws RangeError with the line before what was wrong */
-function at<T>(line: number, act: () => T): T {
-  try {
-    return act();
-  } catch (error) {
-    throw error instanceof RangeError ? new RangeError(`line ${line}: ${error.message}`) : error;
-  }
-}
-
 interface Owned {
   id: string;
   name: string;
@@ -73,10 +69,10 @@ function takeOwn<R extends { id?: string | undefined; name: string }, O extends 
         `${one.id} is of the starter library and stays as it is: leave the id out for one of your own`,
       );
     else if (one) {
-      at(line, () => change(one.id, row));
+      atLine(line, () => change(one.id, row));
       taken.changed.push(row.name);
     } else {
-      at(line, () => add(row));
+      atLine(line, () => add(row));
       taken.added.push(row.name);
     }
   }
@@ -182,7 +178,17 @@ const tables: Record<TableName, Table> = {
     out: ({ season }) => writeCsv(rows.seasonFields, season.lines().map(rows.rowOfLine)),
     take: takeSeason,
   },
+  plantings: plantTable('plantings'),
+  'plant-events': plantTable('plant-events'),
 };
+
+function plantTable(name: keyof typeof plantTables): Table {
+  const table = plantTables[name];
+  return {
+    out: ({ plants }) => table.out(plants.store),
+    take: (csv, { plants, now }) => table.take(csv, plants.store, plants.nursery, now().toISOString()),
+  };
+}
 
 type CropRow = Parameters<typeof cropOfRow>[0];
 
@@ -193,7 +199,7 @@ function takeSeason(csv: string, { library, crops, season, now }: Parts): Taken 
   const [known, { vessels }] = [crops.byId(), library.library()];
   const there = season.lines();
   for (const { line, row } of read) {
-    at(line, () => {
+    atLine(line, () => {
       const crop = lookUp(known, row.crop, 'crop');
       const made = rows.lineOfRow(row, crop.start);
       made.steps?.forEach(({ vessel }) => lookUp(vessels, vessel, 'path'));
@@ -243,7 +249,7 @@ function takeLots(csv: string, { library, lots, calendar, now }: Parts): Taken {
       refuse(line, 'item', `no ${lot.kind} of this id, was "${lot.item}"`);
     if (unit !== undefined && unit !== stockUnits[lot.kind])
       refuse(line, 'unit', `must be ${stockUnits[lot.kind]} for a ${lot.kind}, was "${unit}"`);
-    at(line, () => calendar.notLaterThanToday('received_on', lot.receivedOn));
+    atLine(line, () => calendar.notLaterThanToday('received_on', lot.receivedOn));
     const seed = lot.kind === 'seed' ? { year: seedYear ?? null, germination: germination ?? null } : null;
     const made: NewLot = { ...lot, key: randomUUID(), from: null, seed };
     all.push(lots.add(made, now().toISOString()));

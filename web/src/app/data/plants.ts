@@ -6,6 +6,7 @@ import {
   type PlantGroup,
   type PlantingLine,
   type PlantingPage,
+  type PlantList,
   type Trial,
 } from '#contract/plants';
 import { type PlantEvent } from '#core/plants/planting';
@@ -22,11 +23,11 @@ export class PlantsService {
   private readonly api = inject(Api);
 
   /** A page of the list, for a page that looks at it. */
-  list(finished: 'no' | 'yes'): Resource<readonly PlantingLine[]> {
+  list(finished: PlantList): Resource<readonly PlantingLine[]> {
     return new Resource(() => this.api.call('plantings', { query: { finished } }));
   }
 
-  more(finished: 'no' | 'yes', from: number): Observable<PlantingLine[]> {
+  more(finished: PlantList, from: number): Observable<PlantingLine[]> {
     return this.api.call('plantings', { query: { finished, from: String(from) } });
   }
 

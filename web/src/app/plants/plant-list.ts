@@ -9,6 +9,7 @@ import { mayHaveMore } from '../data/pages';
 import { type PlantingLine, PlantsService } from '../data/plants';
 import { SeasonService } from '../data/season';
 import { FetchState } from '../ui/fetch-state';
+import { TableFiles } from '../ui/table-files';
 import { SaidPipe } from '../ui/words/said';
 import { startWords, tallySays } from './plant-words';
 
@@ -48,22 +49,26 @@ import { startWords, tallySays } from './plant-words';
     @if (hasMore()) {
       <button type="button" class="press quiet" (click)="more()">Older ones</button>
     }
-    @if (finished.value(); as done) {
-      @if (done.length > 0) {
-        <details>
-          <summary>Done with ({{ done.length }}{{ done.length === PAGE ? ' newest' : '' }})</summary>
-          <ul class="rows">
-            @for (one of done; track one.id) {
-              <li>
-                <a [routerLink]="['/plants', one.id]">
-                  <b>{{ name(one) }}</b>&ngsp; <span class="term">{{ says(one) }}</span>
-                </a>
-              </li>
-            }
-          </ul>
-        </details>
+    @for (one of others; track one.name) {
+      @if (one.list.value(); as lines) {
+        @if (lines.length > 0) {
+          <details>
+            <summary>{{ one.name }} ({{ lines.length }}{{ lines.length === PAGE ? ' newest' : '' }})</summary>
+            <ul class="rows">
+              @for (it of lines; track it.id) {
+                <li>
+                  <a [routerLink]="['/plants', it.id]">
+                    <b>{{ name(it) }}</b>&ngsp; <span class="term">{{ says(it) }}</span>
+                  </a>
+                </li>
+              }
+            </ul>
+          </details>
+        }
       }
     }
+    <app-table-files table="plantings" (taken)="lines.refresh()" />
+    <app-table-files table="plant-events" (taken)="lines.refresh()" />
   `,
   styles: `
     li a {
@@ -101,7 +106,7 @@ import { startWords, tallySays } from './plant-words';
       }
     }
   `,
-  imports: [DatePipe, FetchState, RouterLink, SaidPipe],
+  imports: [DatePipe, FetchState, RouterLink, SaidPipe, TableFiles],
 })
 export class PlantList {
   private readonly plants = inject(PlantsService);
@@ -109,7 +114,10 @@ export class PlantList {
   private readonly library = inject(LibraryService).library;
   private readonly crops = inject(SeasonService).crops;
   protected readonly lines = this.plants.list('no');
-  protected readonly finished = this.plants.list('yes');
+  protected readonly others = [
+    { name: 'Done with', list: this.plants.list('yes') },
+    { name: 'Put away', list: this.plants.list('away') },
+  ];
   private readonly older = signal<readonly PlantingLine[]>([]);
   protected readonly shown = computed(() => [...(this.lines.value() ?? []), ...this.older()]);
   protected readonly hasMore = computed(() => mayHaveMore(this.shown()));

@@ -194,10 +194,7 @@ export class PlantNew {
       .subscribe({
         next: (made) => {
           this.leave();
-          if (draft.season && draft.season.step === 0)
-            this.season.mark(draft.season.line, draft.season.sowing, 'start', draft.on).subscribe({
-              error: (error: Error) => this.notices.say(`The season was not told: ${error.message}`),
-            });
+          if (draft.season) this.season.plan.refresh();
           this.notices.say(`${this.crop()?.name ?? 'It'} stands among the plants.`);
           void this.router.navigate(['/plants', made.id], { replaceUrl: true });
         },

@@ -94,7 +94,8 @@ export class PlantPage {
         event,
         stands: stands.has(event.id),
         says: eventSays(event),
-        /** What came of potting others stays with them. */
+        /** A potting is taken back there: by putting away what it went into. */
+        to: event.kind === 'moved' ? event.to : null,
         undoable: event.kind !== 'moved',
       }));
   });
@@ -160,10 +161,20 @@ export class PlantPage {
     const id = Number(this.id());
     this.plants.putAway(id).subscribe({
       next: () => {
-        this.notices.say('It is put away.', () => this.plants.bringBack(id).subscribe());
+        this.notices.say('It is put away.', () => this.bringBack());
         void this.router.navigate(['/plants/standing']);
       },
       error: (error: Error) => this.problem.set(`Still there: ${error.message}`),
+    });
+  }
+
+  protected bringBack(): void {
+    this.plants.bringBack(Number(this.id())).subscribe({
+      next: () => this.there.refresh(),
+      error: (error: Error) => {
+        this.problem.set(`Still put away: ${error.message}`);
+        this.notices.say(`Still put away: ${error.message}`);
+      },
     });
   }
 

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
 import { type TableName, type Taken } from '#contract/tables';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
@@ -11,7 +11,7 @@ import { SeasonService } from '../data/season';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details>
-      <summary>This table as a file</summary>
+      <summary>{{ names[table()] ?? 'This table' }} as a file</summary>
       <div class="acts">
         <button type="button" class="press" (click)="save()">Save it as CSV</button>
         <label class="press">
@@ -20,8 +20,8 @@ import { SeasonService } from '../data/season';
         </label>
       </div>
       <p class="term">
-        The units stand in the header. Rows without an id are added, your own are changed, what the library
-        has from the start stays. One wrong row and nothing is taken.
+        The units stand in the header. Rows without an id are added; {{ stays() }} One wrong row and nothing
+        is taken.
       </p>
       @if (seen(); as it) {
         <p role="status">{{ words(it) }}</p>
@@ -53,8 +53,20 @@ export class TableFiles {
   private readonly season = inject(SeasonService);
   private readonly notices = inject(Notices);
   private csv = '';
+  protected readonly names: Partial<Record<TableName, string>> = {
+    plantings: 'What was sown, struck and potted',
+    'plant-events': 'What happened to them',
+  };
+  /** Told when rows were taken. */
+  readonly taken = output<void>();
   protected readonly seen = signal<Taken | null>(null);
   protected readonly problem = signal('');
+
+  protected stays(): string {
+    return this.names[this.table()]
+      ? 'what is there stays as it was entered.'
+      : 'your own are changed, what the library has from the start stays.';
+  }
 
   protected save(): void {
     this.library.tableOut(this.table()).subscribe({
@@ -87,6 +99,7 @@ export class TableFiles {
       this.lots.stock.refresh();
       this.season.crops.refresh();
       this.season.plan.refresh();
+      this.taken.emit();
     });
   }
 
