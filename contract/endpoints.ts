@@ -24,17 +24,23 @@ import {
 import { librarySchema } from '#contract/library';
 import { listQuerySchema } from '#contract/lists';
 import {
+  batchResultSchema,
   groupsQuerySchema,
   keptPlantEventSchema,
+  newPictureSchema,
   newPlantEventSchema,
   newPlantingSchema,
   newTrialSchema,
+  oddsSchema,
   plantCareSchema,
   plantGroupSchema,
+  plantLabelsQuerySchema,
   plantingLineSchema,
   plantingPageSchema,
   plantingsQuerySchema,
+  resultsQuerySchema,
   taughtSchema,
+  tenderSchema,
   trialSchema,
 } from '#contract/plants';
 import { mixVersionSchema, newMixSchema, newVersionSchema, renamedMixSchema } from '#contract/mixes';
@@ -110,7 +116,7 @@ import { seasonAnswerSchema, seasonRequestSchema } from '#contract/season';
 import { dueStepSchema } from '#contract/today';
 
 /** What goes back: JSON by a schema, nothing, or a body of another kind. */
-export type AnswerKind = z.ZodType | 'nothing' | 'pdf' | 'calendar' | 'events';
+export type AnswerKind = z.ZodType | 'nothing' | 'pdf' | 'jpeg' | 'calendar' | 'events';
 
 export interface Endpoint {
   says: string;
@@ -324,6 +330,29 @@ export const endpoints = {
     query: groupsQuerySchema,
   },
   taught: get('How often each cause was the right one here', z.array(taughtSchema)),
+  tender: get('What stands, and the coldest night that each bears', z.array(tenderSchema)),
+  plantResults: {
+    ...get('What became of the plants of a batch, or of every batch of a mix', z.array(batchResultSchema)),
+    query: resultsQuerySchema,
+  },
+  odds: get('Weights of causes that the nursery set for itself', oddsSchema),
+  setOdds: compute('Set weights of causes; what is left out is the table’s', oddsSchema, oddsSchema),
+  plantLabels: {
+    says: 'Labels of a planting: its name first, and the days of its steps',
+    query: plantLabelsQuerySchema,
+    answer: 'pdf',
+    status: 200,
+    refuses: { 429: BUSY },
+  },
+  trialLabels: {
+    says: 'A label for each tray of a trial, in the order in which they stand',
+    query: plantLabelsQuerySchema,
+    answer: 'pdf',
+    status: 200,
+    refuses: { 429: BUSY },
+  },
+  addPicture: create('Keep a picture of a planting', newPictureSchema, keptPlantEventSchema),
+  picture: { says: 'A picture of plants', answer: 'jpeg', status: 200 },
   planting: get('A planting with its record', plantingPageSchema),
   addPlantEvent: create(
     'Enter what happened to a planting, or take an entry back',

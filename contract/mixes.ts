@@ -6,7 +6,12 @@ import { recipeSchema } from '#contract/recipe';
 
 export const newMixSchema = z.strictObject({ key: clientKey, name: text(80), note, recipe: recipeSchema });
 export const renamedMixSchema = z.strictObject({ name: text(80), note });
-export const newVersionSchema = z.strictObject({ key: clientKey, recipe: recipeSchema });
+export const newVersionSchema = z.strictObject({
+  key: clientKey,
+  recipe: recipeSchema,
+  /** What became of the plants that made it be changed. */
+  why: z.string().trim().max(300).default(''),
+});
 
 /** What it came to when it was kept, by the model of that day. */
 export const figuresSchema = z.object({
@@ -23,6 +28,7 @@ export const mixVersionSchema = z.object({
   recipe: recipeSchema,
   /** null for what was kept before figures were. */
   figures: figuresSchema.nullable(),
+  why: z.string(),
   createdAt: moment,
 });
 export type MixVersion = z.output<typeof mixVersionSchema>;

@@ -23,6 +23,7 @@ const plantingFields = z.strictObject({
   batch: rowId.nullable().default(null),
   on: day,
   bareRoot: yesNo.default(false),
+  halfFilled: yesNo.default(false),
   season: placeSchema.nullable().default(null),
   from: list(partSchema, limits.plantFrom, 'plantings').default([]),
   trial: z
@@ -42,14 +43,16 @@ export const newPlantingSchema = plantingFields.omit({ trial: true }).extend({ k
 export type NewPlanting = z.output<typeof newPlantingSchema>;
 
 const count = int(limits.plantCount);
+/** Cells that stand empty, counted on the picture of the tray: from 0, row by row. */
+const empty = list(int([0, limits.plantCells[1] - 1]), [0, 2000], 'cells').optional();
 const some = int([1, limits.plantCount[1]]);
 const said = text(200);
 const event = <K extends string, S extends z.ZodRawShape>(kind: K, shape: S) =>
   z.strictObject({ kind: z.literal(kind), on: day, ...shape });
 
 export const plantEventSchema = z.discriminatedUnion('kind', [
-  event('up', { count }),
-  event('count', { alive: count }),
+  event('up', { count, empty }),
+  event('count', { alive: count, empty }),
   event('lost', { count: some, cause: text(60) }),
   event('thinned', { count: some }),
   event('moved', { count: some, to: rowId }),
@@ -64,6 +67,9 @@ export const plantEventSchema = z.discriminatedUnion('kind', [
   event('weight', { grams: num(limits.trayGrams) }),
   event('cold', { celsius: num(limits.nightC) }),
   event('sprayed', { text: said }),
+  event('topped', { litres: num(limits.wateredLitres).optional() }),
+  event('size', { mm: num(limits.plantMm) }),
+  event('picture', { picture: rowId, text: longText }),
   event('note', { text: longText }),
   event('sign', { sign: oneOf(signIds as [SignId, ...SignId[]]) }),
   event('did', { cause: oneOf(causeIds), text: said }),
@@ -86,7 +92,7 @@ const tallySchema = z.object({
 });
 
 const careSchema = z.object({
-  id: z.enum(['up', 'water', 'look', 'feed', 'pot-up']),
+  id: z.enum(['up', 'water', 'look', 'feed', 'top-up', 'pot-up']),
   on: day,
   until: day.nullable(),
   text: z.string(),
@@ -125,6 +131,61 @@ export const plantCareSchema = careSchema.extend({
   state: z.enum(['due', 'waiting']),
 });
 
+/** A picture as the phone made it small: JPEG in base64, the right way up. */
+export const newPictureSchema = z.strictObject({
+  key: clientKey,
+  on: day,
+  jpeg: z.base64({ error: 'must be a JPEG in base64' }).min(4).max(240_000, {
+    error: 'must be at most 240000 characters: a smaller picture',
+  }),
+  text: longText.default(''),
+});
+
+export type NewPicture = z.output<typeof newPictureSchema>;
+
+export const tenderSchema = z.object({ planting: rowId, name: z.string(), coldestC: z.number() });
+
+export const resultsQuerySchema = z.strictObject({
+  /** What became of one batch, or of every batch of a kept mix. */
+  of: oneOf(['batch', 'mix']).default('batch'),
+  id: from,
+});
+const shareSchema = z.object({ alive: z.number(), of: z.number() });
+export const batchResultSchema = z.object({
+  batch: rowId,
+  name: z.string(),
+  madeOn: day,
+  /** Version of the kept mix. */
+  version: z.number().nullable(),
+  plantings: z.number(),
+  /** Came up, or rooted, of those of which it was counted. */
+  up: shareSchema,
+  lost: z.array(z.object({ cause: z.string(), count: z.number() })),
+  suspects: z.array(z.object({ cause: oneOf(causeIds), weight: z.number(), plantings: z.number() })),
+});
+export type BatchResult = z.output<typeof batchResultSchema>;
+
+/** Weights of causes behind a sign that the nursery set for itself; what it did not set is the table's. */
+export const oddsSchema = z.partialRecord(
+  oneOf(signIds as [SignId, ...SignId[]]),
+  z.partialRecord(oneOf(causeIds), num(limits.causeWeight)),
+);
+export type OwnOdds = z.output<typeof oddsSchema>;
+
+export type PlantCare = z.output<typeof plantCareSchema>;
+
+/** Of papers about plants. */
+export const plantLabelsQuerySchema = z.strictObject({
+  units: oneOf(['metric', 'us']).default('metric'),
+  size: text(30).optional(),
+  count: z
+    .string()
+    .regex(/^\d{1,3}$/, { error: 'must be how many labels, 1 to 500' })
+    .transform(Number)
+    .pipe(int([1, 500]))
+    .optional(),
+});
+
 export const compareBy = ['batch', 'mix', 'vessel', 'seed', 'crop'] as const;
 export const groupsQuerySchema = z.strictObject({
   by: z.enum(compareBy).default('mix'),
@@ -135,9 +196,9 @@ export const plantGroupSchema = z.object({
   name: z.string(),
   plantings: z.number(),
   /** Came up, or rooted, of what was begun with; of those of which it was counted. */
-  up: z.object({ alive: z.number(), of: z.number() }),
+  up: shareSchema,
   /** Stands, was moved on, planted or sold, of what was begun with. */
-  made: z.object({ alive: z.number(), of: z.number() }),
+  made: shareSchema,
   /** Days from the beginning to the first count of what came up; the middle one. */
   daysToUp: z.number().nullable(),
   lost: z.array(z.object({ cause: z.string(), count: z.number() })),

@@ -40,7 +40,15 @@ export async function plantYears(row: (what: string, value: string) => void): Pr
 
 function fill(store: PlantStore): void {
   const at = '2031-01-01T00:00:00Z';
-  const usual = { vessel: 'cell-72', cells: 72, perCell: 1, batch: null, bareRoot: false, season: null };
+  const usual = {
+    vessel: 'cell-72',
+    cells: 72,
+    perCell: 1,
+    batch: null,
+    bareRoot: false,
+    halfFilled: false,
+    season: null,
+  };
   store.within(() => {
     for (let i = 0; i < SOWINGS; i++) {
       const on = daysAfter(TODAY, -Math.round((3650 * (SOWINGS - i)) / SOWINGS));

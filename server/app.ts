@@ -34,7 +34,9 @@ import { recordRoutes } from '#server/record/routes';
 import { RecordStore } from '#server/record/store';
 import { shelfRoutes } from '#server/shelf/routes';
 import { CropStore } from '#server/season/crops';
+import { PlantGroups } from '#server/plants/groups';
 import { NurseryPlants } from '#server/plants/nursery-plants';
+import { PlantResults } from '#server/plants/results';
 import { plantRoutes } from '#server/plants/routes';
 import { PlantStore } from '#server/plants/store';
 import { Planner } from '#server/season/planner';
@@ -115,16 +117,22 @@ function apiRoutes({
   const prices = () => pricesNow(shelf, lots, calendar);
   const planner = new Planner(season, crops, library, mixes, lots, calendar);
   batchRoutes(api, batches, mixes, measures, library, windows, prices, season, now);
-  seasonRoutes(api, { store: season, crops, planner, library, folder, heavy, calendar, now });
+  const plants = new PlantStore(db);
+  const nursery = new NurseryPlants(plants, crops, library, batches, mixes, lots, record, season, calendar);
+  seasonRoutes(api, {
+    ...{ store: season, crops, planner, library, folder, heavy, plants: nursery, calendar, now },
+  });
   recordRoutes(api, batches, record, lots, library, calendar, now);
   printRoutes(api, batches, measures, heavy);
   lotRoutes(api, lots, record, library, calendar, now);
   measureRoutes(api, measures, now);
   shelfRoutes(api, shelf, library, now);
   todayRoutes(api, batches, record, calendar);
-  const plants = new PlantStore(db);
-  const nursery = new NurseryPlants(plants, crops, library, batches, mixes, lots, record, season, calendar);
-  plantRoutes(api, plants, nursery, now);
+  const groups = new PlantGroups(plants, crops, library, batches, mixes, calendar);
+  const results = new PlantResults(
+    ...([plants, nursery, crops, library, batches, mixes, season, folder, calendar] as const),
+  );
+  plantRoutes(api, plants, nursery, groups, results, heavy, now);
   const tabled = { store: plants, nursery };
   tableRoutes(api, db, { library, own, lots, crops, season, plants: tabled, calendar, now });
   instrumentRoutes(api, instruments, now);

@@ -4,6 +4,7 @@ import Database from 'better-sqlite3';
 import { materialToRow } from '#core/material/material';
 import { vesselKinds } from '#core/vessel/kinds';
 import { amendments, materials } from '#testing/library';
+import { jpegOf } from '#testing/jpeg';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type EndpointName, routes } from '#contract/routes';
 import { crops, someSettings } from '#testing/season';
@@ -131,6 +132,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
         event: { kind: 'note', on: '2026-01-03', text: 'looked at it' },
       }),
       one('addTrial', '/trials', 'trials', trial),
+      one('addPicture', '/plants/1/pictures', 'plant_pictures', { on: '2026-01-03', jpeg: jpegOf(64, 48) }),
       one('addMove', '/lots/1/moves', 'stock_moves', { kind: 'came', amount: 1, on: '2026-01-02' }),
       one('addTest', '/materials/loam/tests', 'lot_tests', {
         ...{ on: '2026-01-02', values: { test: 'falls', falls: 3 } },
@@ -189,6 +191,12 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       }),
       read: `SELECT json_extract(value, '$.stages.potting.airPct.high') AS value FROM folder WHERE key = 'windows'`,
       value: (turn) => (turn === 0 ? undefined : 20 + (turn % 60)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({ endpoint: 'setOdds', path: '/plants/odds', body: { purple: { cold: turn % 90 } } }),
+      read: `SELECT json_extract(value, '$.purple.cold') AS value FROM folder WHERE key = 'odds'`,
+      value: (turn) => (turn === 0 ? undefined : turn % 90),
       ...{ acknowledged: 0, begun: 0 },
     },
     {

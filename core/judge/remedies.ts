@@ -123,16 +123,20 @@ const tipsOver = (before: Judgement, after: Judgement): boolean =>
     return verdict !== 'ok' && now !== 'ok' && now !== verdict;
   });
 
+/** Fewer readings right than before, one tipped from too little to too much, or more stops or warnings. */
+export const makesWorse = (before: Judgement, after: Judgement): boolean =>
+  wrong(after) > wrong(before) ||
+  tipsOver(before, after) ||
+  (['stop', 'warn'] as const).some((severity) => count(after, severity) > count(before, severity));
+
 function helps(flag: Flag, before: Judgement, after: Judgement): boolean {
-  if (wrong(after) > wrong(before) || tipsOver(before, after)) return false;
+  if (makesWorse(before, after)) return false;
   const was = new Map(before.flags.map((f) => [f.code, loudnessOf(f.severity)]));
   const louder = after.flags.some((f) => {
     const loud = loudnessOf(f.severity);
     return loud > (was.get(f.code) ?? 0) && loud > loudnessOf(flag.severity);
   });
   if (louder) return false;
-  for (const severity of ['stop', 'warn'] as const)
-    if (count(after, severity) > count(before, severity)) return false;
   const still = after.flags.find((f) => f.code === flag.code);
   return (
     !still ||
@@ -141,7 +145,7 @@ function helps(flag: Flag, before: Judgement, after: Judgement): boolean {
   );
 }
 
-function changesOf(before: Judgement, after: Judgement): Remedy['changes'] {
+export function changesOf(before: Judgement, after: Judgement): Remedy['changes'] {
   return before.readings.flatMap(({ id, value }) => {
     const to = after.readings.find((r) => r.id === id)?.value;
     return to === undefined || Math.abs(to - value) < 1e-9 ? [] : [{ id, from: value, to }];

@@ -5,7 +5,7 @@ import { emergenceDays } from '#core/season/emergence';
 
 /** Something that a planting wants on a day. */
 export interface Care {
-  id: 'up' | 'water' | 'look' | 'feed' | 'pot-up';
+  id: 'up' | 'water' | 'look' | 'feed' | 'top-up' | 'pot-up';
   on: string;
   /** Last day, where it goes on. */
   until: string | null;
@@ -15,11 +15,14 @@ export interface Care {
 /** Bare roots: common practice, no source. */
 const BARE_WATER_DAYS = 7;
 const LOOK_AGAIN_DAYS = 21;
+/** Filled half: topped up when the stem stands above the rim; common practice, no source. */
+const TOP_UP_DAYS = 14;
 
 /**
  * What a planting wants, from its own record: what is done by it is left out.
  * @param mostDays days that the vessel bears the plant
  * @param soilC temperature of the mix, for the days to come up
+ * @param vesselSince day from which they stand in the vessel, where that is not the day they began: set apart later
  */
 export function careOf(
   planting: Planting,
@@ -28,6 +31,7 @@ export function careOf(
   events: readonly KeptEvent[],
   mostDays: number,
   soilC: number,
+  vesselSince = planting.on,
 ): Care[] {
   const care: Care[] = [];
   if (tally.alive === 0) return care;
@@ -39,8 +43,9 @@ export function careOf(
   const add = (id: Care['id'], day: number, text: string, until: number | null = null): void => {
     care.push({ id, on: dayOf(day), until: until === null ? null : dayOf(until), text });
   };
-  const up = planting.start === 'pot' ? 0 : Math.round(emergenceDays(crop.emergence, soilC));
-  if (planting.start !== 'pot' && !has(['up', 'count']))
+  const counted = planting.start === 'pot' || planting.start === 'split';
+  const up = counted ? 0 : Math.round(emergenceDays(crop.emergence, soilC));
+  if (!counted && !has(['up', 'count']))
     add('up', began + up, `Count what ${planting.start === 'sow' ? 'came up' : 'has rooted'} of ${name}`);
   if (planting.bareRoot) {
     add(
@@ -52,12 +57,15 @@ export function careOf(
     if (!has(['count'], LOOK_AGAIN_DAYS - 5))
       add('look', began + LOOK_AGAIN_DAYS, `Count ${name} again, three weeks after it was moved`);
   }
+  if (planting.halfFilled && !has(['topped']))
+    add('top-up', began + TOP_UP_DAYS, `Top ${name} up with the same mix, to just under the first leaves`);
   if (!planting.season) {
     // Of a sowing of the season the season tells these.
-    const feed = began + up + crop.firstFeedDays;
-    if (!has(['fed']) && feed < began + mostDays)
+    const since = dayNumber(vesselSince);
+    const feed = since + up + crop.firstFeedDays;
+    if (!has(['fed']) && feed < since + mostDays)
       add('feed', feed, `First feed of ${name}, weak, by its label`);
-    add('pot-up', began + mostDays, `Pot ${name} up, or plant it, before its roots go around`);
+    add('pot-up', since + mostDays, `Pot ${name} up, or plant it, before its roots go around`);
   }
   return care.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
 }
@@ -65,3 +73,17 @@ export function careOf(
 /** "Tomato “Long Red”". */
 export const called = ({ name }: Pick<Planting, 'name'>, crop: Pick<Crop, 'name'>): string =>
   `${crop.name}${name ? ` “${name}”` : ''}`;
+
+/** Plants that stand, and the coldest night that their crop bears, °C. */
+export interface Tender {
+  planting: number;
+  name: string;
+  coldestC: number;
+}
+
+/**
+ * Who wants cover tonight, tenderest first, each by its own crop's limit.
+ * @param lowC forecast of the night
+ */
+export const coldTonight = (standing: readonly Tender[], lowC: number): Tender[] =>
+  standing.filter(({ coldestC }) => lowC < coldestC).sort((a, b) => b.coldestC - a.coldestC);

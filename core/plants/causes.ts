@@ -21,6 +21,17 @@ export interface Ranked {
 /** How often the cause was behind a sign by what helped here; adds to the table. */
 export type Taught = ReadonlyMap<CauseId, number>;
 
+/** Weights of causes by sign that the nursery set for itself, in place of the table's; 0 leaves a cause out. */
+export type OwnOdds = Partial<Record<SignId, Partial<Record<CauseId, number>>>>;
+
+/** Weights of a sign's causes, the nursery's own before the table's; those above 0. */
+export function weightsOf(sign: SignId, own: OwnOdds = {}): [CauseId, number][] {
+  const all = Object.entries({ ...signs[sign].from, ...own[sign] }) as [CauseId, number | undefined][];
+  return all.flatMap(([cause, weight]): [CauseId, number][] =>
+    weight !== undefined && weight > 0 ? [[cause, weight]] : [],
+  );
+}
+
 /** A table's weights count as so many cases of one's own. */
 const BOOK_CASES = 10;
 
@@ -39,9 +50,16 @@ const entries = (found: Found): [EvidenceId, string][] =>
  * (model § 20).
  * @throws OutOfRange for a sign that there is not
  */
-export function rankCauses(sign: SignId, found: Found, taught: Taught = new Map()): Ranked[] {
+export function rankCauses(
+  sign: SignId,
+  found: Found,
+  taught: Taught = new Map(),
+  own: OwnOdds = {},
+): Ranked[] {
   if (!(sign in signs)) throw new OutOfRange('sign', sign, `one of ${Object.keys(signs).join(', ')}`);
-  const from = Object.entries(signs[sign].from) as [CauseId, number][];
+  // Where everything was set to nothing there is the table.
+  const weighed = weightsOf(sign, own);
+  const from = weighed.length > 0 ? weighed : weightsOf(sign);
   const book = from.reduce((sum, [, weight]) => sum + weight, 0);
   const seen = entries(found);
   const weights = from.map(([cause, weight]) => ({
@@ -73,8 +91,9 @@ export function tellingTest(
   sign: SignId,
   found: Found,
   taught: Taught = new Map(),
+  own: OwnOdds = {},
 ): { id: EvidenceId; text: string; bits: number } | null {
-  const now = rankCauses(sign, found, taught);
+  const now = rankCauses(sign, found, taught, own);
   const before = entropy(now);
   let best: { id: EvidenceId; text: string; bits: number } | null = null;
   for (const id of Object.keys(evidence) as EvidenceId[]) {
@@ -82,7 +101,7 @@ export function tellingTest(
     let after = 0;
     for (const state of Object.keys(evidence[id])) {
       const p = now.reduce((sum, { cause, share }) => sum + share * chance(cause, id, state), 0);
-      after += p * entropy(rankCauses(sign, { ...found, [id]: state }, taught));
+      after += p * entropy(rankCauses(sign, { ...found, [id]: state }, taught, own));
     }
     const bits = before - after;
     if (bits > 0.05 && (best === null || bits > best.bits)) best = { id, text: tests[id], bits };

@@ -2,9 +2,9 @@ import { type CauseId, type SignId } from '#core/plants/cause-table';
 import { dayNumber } from '#core/season/days';
 import { OutOfRange } from '#core/units/check';
 
-export const starts = ['sow', 'strike', 'pot'] as const;
+export const starts = ['sow', 'strike', 'pot', 'split'] as const;
 
-/** Plants begun together: seed sown, cuttings struck, or plants potted from other vessels. */
+/** Plants begun together: seed sown, cuttings struck, plants potted from other vessels, or some set apart as they are. */
 export interface Planting {
   id: number;
   start: (typeof starts)[number];
@@ -26,6 +26,8 @@ export interface Planting {
   on: string;
   /** Taken out of its old mix: roots bare. */
   bareRoot: boolean;
+  /** Filled half for now: topped up as the stem grows. */
+  halfFilled: boolean;
   /** Sowing of the season that it is. */
   season: { line: number; sowing: number; step: number } | null;
   /** Plants that came from other plantings. */
@@ -44,8 +46,8 @@ export const lossCauses = [
 export const outWays = ['planted', 'sold', 'thrown away'] as const;
 
 export type PlantEvent = { on: string } & (
-  | { kind: 'up'; count: number }
-  | { kind: 'count'; alive: number }
+  | { kind: 'up'; count: number; empty?: number[] | undefined }
+  | { kind: 'count'; alive: number; empty?: number[] | undefined }
   | { kind: 'lost'; count: number; cause: string }
   | { kind: 'thinned'; count: number }
   | { kind: 'moved'; count: number; to: number }
@@ -57,6 +59,9 @@ export type PlantEvent = { on: string } & (
   | { kind: 'weight'; grams: number }
   | { kind: 'cold'; celsius: number }
   | { kind: 'sprayed'; text: string }
+  | { kind: 'topped'; litres?: number | undefined }
+  | { kind: 'size'; mm: number }
+  | { kind: 'picture'; picture: number; text: string }
   | { kind: 'note'; text: string }
   | { kind: 'sign'; sign: SignId }
   | { kind: 'did'; cause: CauseId; text: string }
@@ -98,7 +103,7 @@ export const UNSEEN = 'not seen';
 /** Adds the record up. */
 export function tallyOf({ start, cells, perCell, from }: Planting, events: readonly KeptEvent[]): Tally {
   const begun = from.length > 0 ? from.reduce((sum, one) => sum + one.plants, 0) : cells * perCell;
-  let entered: number | null = start === 'pot' ? begun : null;
+  let entered: number | null = start === 'pot' || start === 'split' ? begun : null;
   const lost = new Map<string, number>();
   let [lostSum, thinned, moved, out] = [0, 0, 0, 0];
   const gone = (): number => lostSum + thinned + moved + out;
@@ -159,6 +164,12 @@ export function checkEvent(planting: Planting, events: readonly KeptEvent[], eve
   const most = (name: string, value: number, of: number, what: string): void => {
     if (value > of) throw new OutOfRange(name, value, `at most ${of}, ${what}`);
   };
+  if ('empty' in event && event.empty?.some((cell) => cell >= planting.cells))
+    throw new OutOfRange(
+      'empty',
+      Math.max(...event.empty) + 1,
+      `cells of the ${planting.cells} that there are`,
+    );
   switch (event.kind) {
     case 'up':
       most('count', event.count, begun, 'as many as were begun with');

@@ -19,7 +19,16 @@ import { crops } from '#testing/season';
 
 const tray: Planting = {
   ...{ id: 1, start: 'sow', crop: 'tomato', name: 'Long Red', seed: '', vessel: 'cell-72', cells: 72 },
-  ...{ perCell: 1, batch: 4, on: '2027-03-01', bareRoot: false, season: null, from: [], trial: null },
+  ...{
+    perCell: 1,
+    batch: 4,
+    on: '2027-03-01',
+    bareRoot: false,
+    halfFilled: false,
+    season: null,
+    from: [],
+    trial: null,
+  },
 };
 const kept = (...events: PlantEvent[]): KeptEvent[] => events.map((event, i) => ({ ...event, id: i + 1 }));
 const on = '2027-03-10';

@@ -1,5 +1,6 @@
+import { logGamma } from '#core/stats/log-gamma';
 import { streamOf, uniformAt } from '#core/stats/normal';
-import { checkWhole } from '#core/units/check';
+import { checkWhole, OutOfRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
 
 /** A tray of a trial: where it stands, and which arm it holds. */
@@ -33,4 +34,122 @@ export function layOut(seed: number, arms: number, blocks: number): TrialTray[] 
     }
     return order.map((arm, place) => ({ block: block + 1, place: place + 1, arm }));
   }).flat();
+}
+
+/** Counts of a tray. */
+export interface TrayCount {
+  arm: number;
+  block: number;
+  alive: number;
+  of: number;
+}
+
+/**
+ * Whether trays of one arm differ by more than chance: Pearson's χ² of each arm's trays against their common share,
+ * summed (test of homogeneity; G. W. Snedecor and W. G. Cochran, Statistical Methods, the index of dispersion for
+ * binomial counts).
+ * @returns null where no arm has two trays of which some came up and some did not
+ * @example traysDiffer([{ arm: 0, block: 1, alive: 10, of: 20 }, { arm: 0, block: 2, alive: 10, of: 20 }])!.p // 1
+ */
+export function traysDiffer(
+  trays: readonly TrayCount[],
+): { chiSquare: number; freedom: number; p: number } | null {
+  let [chiSquare, freedom] = [0, 0];
+  for (const arm of new Set(trays.map((one) => one.arm))) {
+    const own = trays.filter((one) => one.arm === arm);
+    const share = own.reduce((sum, one) => sum + one.alive, 0) / own.reduce((sum, one) => sum + one.of, 0);
+    if (own.length < 2 || !(share > 0 && share < 1)) continue;
+    freedom += own.length - 1;
+    for (const { alive, of } of own) chiSquare += (alive - of * share) ** 2 / (of * share * (1 - share));
+  }
+  return freedom === 0 ? null : { chiSquare, freedom, p: chiSquareTail(chiSquare, freedom) };
+}
+
+/**
+ * P(χ² > x) with k degrees of freedom: the upper incomplete gamma function, by its series below its middle and its
+ * continued fraction above (Abramowitz and Stegun 6.5.29 and 6.5.31).
+ */
+export function chiSquareTail(x: number, k: number): number {
+  if (!(x >= 0) || !(k > 0))
+    throw new OutOfRange('chiSquare', x, '0 or more, with one degree of freedom or more');
+  const [a, half] = [k / 2, x / 2];
+  if (half === 0) return 1;
+  const front = Math.exp(a * Math.log(half) - half - logGamma(a + 1) + Math.log(a));
+  if (half < a + 1) {
+    let [term, sum] = [1 / a, 1 / a];
+    for (let n = 1; n < 500 && term > 1e-16 * sum; n++) sum += term *= half / (a + n);
+    return Math.max(0, 1 - front * sum);
+  }
+  let b = half + 1 - a;
+  let c = 1e300;
+  let d = 1 / b;
+  let fraction = d;
+  for (let n = 1; n < 500; n++) {
+    const an = -n * (n - a);
+    b += 2;
+    d = 1 / (an * d + b);
+    c = b + an / c;
+    fraction *= d * c;
+    if (Math.abs(d * c - 1) < 1e-15) break;
+  }
+  return front * fraction;
+}
+
+/** Trays are told apart by their blocks exactly up to so many blocks; with more by so many draws. */
+const EXACT_BLOCKS = 16;
+const DRAWS = 20_000;
+
+/**
+ * Whether one arm did better than another where trays, not seeds, are what was drawn by lot: in each block the two
+ * could have stood the other way round. Exact over all 2^blocks ways (R. A. Fisher, The Design of Experiments, 1935),
+ * by seeded draws above sixteen blocks.
+ * @returns chance of as large a difference of the mean shares, either way; null without a block that has both
+ */
+export function blocksTell(trays: readonly TrayCount[], a: number, b: number, seed = 1): number | null {
+  const share = ({ alive, of }: TrayCount): number => alive / of;
+  const differences = [...new Set(trays.map((one) => one.block))].flatMap((block) => {
+    const [one, other] = [a, b].map((arm) =>
+      trays.find((t) => t.block === block && t.arm === arm && t.of > 0),
+    );
+    return one && other ? [share(one) - share(other)] : [];
+  });
+  const blocks = differences.length;
+  if (blocks === 0) return null;
+  const seen = Math.abs(differences.reduce((sum, one) => sum + one, 0)) - 1e-12;
+  const exact = blocks <= EXACT_BLOCKS;
+  const ways = exact ? 2 ** blocks : DRAWS;
+  const stream = streamOf('blocks');
+  let asLarge = 0;
+  for (let way = 0; way < ways; way++) {
+    let sum = 0;
+    for (let i = 0; i < blocks; i++) {
+      const turned = exact ? (way >> i) & 1 : uniformAt(seed, stream, way * blocks + i) < 0.5;
+      sum += turned ? -differences[i]! : differences[i]!;
+    }
+    if (Math.abs(sum) >= seen) asLarge++;
+  }
+  return asLarge / ways;
+}
+
+/**
+ * What is to be added to a verdict that counted seeds: nothing where trays of one mix differ no more than chance, else
+ * what the blocks tell.
+ * @param pair the two arms of the verdict
+ */
+export function trayWarning(
+  trays: readonly TrayCount[],
+  pair: { better: number; worse: number } | undefined,
+  seed: number,
+): string {
+  const differ = traysDiffer(trays);
+  if (!differ || differ.p >= 0.05) return '';
+  const but =
+    'But trays of the same mix differ by more than chance, so light, water or filling had a hand in it.';
+  if (!pair) return but;
+  const p = blocksTell(trays, pair.better, pair.worse, seed);
+  if (p === null) return but;
+  const odds = `${Math.max(1, Math.round(1000 * p))} times in 1000`;
+  return p <= 0.05
+    ? `${but} Counted by trays within their blocks it still holds: chance shows as much about ${odds}.`
+    : `${but} Counted by trays within their blocks chance shows as much about ${odds}: lay out more blocks.`;
 }

@@ -148,6 +148,9 @@ export const limits = {
   wateredLitres: [0, 100_000],
   plantEcMSPerCm: [0, 20],
   trayGrams: [0.1, 100_000],
+  plantMm: [1, 5_000],
+  pictureSide: [8, 2_000],
+  causeWeight: [0, 100],
   trialArms: [2, 8],
   trialBlocks: [2, 40],
 } as const satisfies Record<string, Range>;

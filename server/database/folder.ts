@@ -45,6 +45,15 @@ export class Folder {
     this.put.run('season', json);
   }
 
+  /** Odds of causes that the nursery set for itself, as JSON. */
+  get odds(): string | undefined {
+    return this.get.get('odds');
+  }
+
+  set odds(json: string) {
+    this.put.run('odds', json);
+  }
+
   /** How many steps of the demo it holds; null where it is nobody's demo. */
   get demoSteps(): number | null {
     const steps = this.get.get('demo');

@@ -136,7 +136,16 @@ export function demoPlants(db: Db, now: Date, key: (n: number) => string): void 
   const batchOf = (name: string | undefined): number | null => (name && batches.get(name)) || null;
   let used = 0;
   const usual: Omit<Planting, 'id' | 'crop' | 'vessel' | 'cells' | 'on' | 'from'> = {
-    ...{ start: 'sow', name: '', seed: '', perCell: 1, batch: null, bareRoot: false, season: null },
+    ...{
+      start: 'sow',
+      name: '',
+      seed: '',
+      perCell: 1,
+      batch: null,
+      bareRoot: false,
+      halfFilled: false,
+      season: null,
+    },
     trial: null,
   };
   const enter = (planting: Planting, events: readonly After[]): void => {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { starterMixes } from '#core/recipe/starter-mixes';
+import { jpegOf } from '#testing/jpeg';
 import { newBatch, testApp } from '#testing/server';
 
 const { app } = testApp();
@@ -33,6 +34,10 @@ beforeAll(async () => {
   await request(app)
     .post('/api/plants')
     .send({ key: randomUUID(), start: 'sow', ...tray })
+    .expect(201);
+  await request(app)
+    .post('/api/plants/1/pictures')
+    .send({ key: randomUUID(), on: '2026-01-03', jpeg: jpegOf(64, 48) })
     .expect(201);
   const arms = [{ name: 'A' }, { name: 'B' }];
   await request(app)

@@ -23,7 +23,7 @@ type Kind<K extends EndpointName> = (typeof endpoints)[K]['answer'];
 type Reply<K extends EndpointName> =
   Kind<K> extends z.ZodType
     ? Answer<K> | Again<Answer<K>>
-    : Kind<K> extends 'pdf'
+    : Kind<K> extends 'pdf' | 'jpeg'
       ? Buffer
       : Kind<K> extends 'calendar'
         ? string
@@ -55,7 +55,10 @@ export class Api {
       if (res.headersSent || res.destroyed) return;
       if (endpoint.answer === 'nothing') res.status(204).end();
       else if (endpoint.answer === 'pdf') res.type('application/pdf').send(reply);
-      else if (endpoint.answer === 'calendar') res.type('text/calendar; charset=utf-8').send(reply);
+      else if (endpoint.answer === 'jpeg') {
+        // A picture never changes under its number.
+        res.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/jpeg').send(reply);
+      } else if (endpoint.answer === 'calendar') res.type('text/calendar; charset=utf-8').send(reply);
       else if (endpoint.answer !== 'events') this.send(res, endpoint, endpoint.answer, reply);
     });
   }

@@ -21,11 +21,11 @@ export function mixRoutes(api: Api, mixes: MixStore, library: LibraryStore, now:
     if (versions.length === 0) throw notFound('mix', id);
     return versions;
   });
-  api.serve('keepMixVersion', ({ params: { id }, body: { key, recipe } }) => {
+  api.serve('keepMixVersion', ({ params: { id }, body: { key, recipe, why } }) => {
     const known = mixes.byKey(key);
     if (known) return new Again(known);
     if (mixes.versions(id).length === 0) throw notFound('mix', id);
-    return mixes.addVersion(key, id, recipe, figures(recipe), now().toISOString());
+    return mixes.addVersion(key, id, recipe, figures(recipe), now().toISOString(), why);
   });
   api.serve('renameMix', ({ params: { id }, body: { name, note } }) => {
     const mix = mixes.rename(id, name, note);

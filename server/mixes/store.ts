@@ -8,7 +8,7 @@ import { type Db } from '#server/database/db';
 
 type Row = Omit<MixVersion, 'recipe' | 'figures'> & { recipe_json: string; figures_json: string | null };
 
-const SELECT = `SELECT v.id, v.mix_id AS mixId, v.version, m.name, m.note, v.recipe_json, v.figures_json, v.created_at AS createdAt
+const SELECT = `SELECT v.id, v.mix_id AS mixId, v.version, m.name, m.note, v.recipe_json, v.figures_json, v.why, v.created_at AS createdAt
   FROM mix_versions v JOIN mixes m ON m.id = v.mix_id`;
 
 const read = ({ recipe_json, figures_json, ...row }: Row): MixVersion => ({
@@ -39,7 +39,7 @@ export class MixStore {
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE v.key = ?`);
     this.insertMix = db.prepare('INSERT INTO mixes (key, name, note, created_at) VALUES (?, ?, ?, ?)');
     this.insertVersion = db.prepare(
-      'INSERT INTO mix_versions (key, mix_id, version, recipe_json, figures_json, created_at) VALUES (?, ?, ?, ?, ?, ?)',
+      'INSERT INTO mix_versions (key, mix_id, version, recipe_json, figures_json, created_at, why) VALUES (?, ?, ?, ?, ?, ?, ?)',
     );
     this.named = db.prepare('UPDATE mixes SET name = ?, note = ? WHERE id = ?');
     this.setAway = db.prepare('UPDATE mixes SET deleted_at = ? WHERE id = ?');
@@ -80,8 +80,18 @@ export class MixStore {
       .immediate();
   }
 
-  /** @returns the new version; the newest as it is when nothing changed */
-  addVersion(key: string, mixId: number, recipe: Recipe, figures: Figures, now: string): MixVersion {
+  /**
+   * @param why in words: what became of the plants that made it be changed
+   * @returns the new version; the newest as it is when nothing changed
+   */
+  addVersion(
+    key: string,
+    mixId: number,
+    recipe: Recipe,
+    figures: Figures,
+    now: string,
+    why = '',
+  ): MixVersion {
     return this.db
       .transaction(() => {
         const newest = this.versions(mixId)[0];
@@ -93,6 +103,7 @@ export class MixStore {
           JSON.stringify(recipe),
           JSON.stringify(figures),
           now,
+          why,
         );
         return read(this.one.get(Number(lastInsertRowid))!);
       })

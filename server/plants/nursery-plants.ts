@@ -1,24 +1,21 @@
 import { randomUUID } from 'node:crypto';
-import { type z } from 'zod';
 import {
-  type compareBy,
   type KeptPlantEvent,
+  type PlantCare,
+  type NewPicture,
   type NewPlanting,
   type NewTrial,
-  type PlantGroup,
   type PlantingLine,
   type PlantingPage,
-  type plantCareSchema,
   type Trial,
 } from '#contract/plants';
-import { type Care, called, careOf } from '#core/plants/care';
+import { type Care, called, careOf, type Tender } from '#core/plants/care';
 import { type CauseId } from '#core/plants/cause-table';
 import {
   checkEvent,
   type KeptEvent,
   type PlantEvent,
   type Planting,
-  sharesOf,
   standing,
   type Tally,
   tallyOf,
@@ -26,7 +23,6 @@ import {
 import { layOut } from '#core/plants/trial';
 import { lookUp } from '#core/recipe/library';
 import { type Crop } from '#core/season/crop';
-import { dayNumber } from '#core/season/days';
 import { mostWeeksIn } from '#core/season/plan';
 import { daysAfter } from '#core/units/day';
 import { OutOfRange } from '#core/units/check';
@@ -38,6 +34,7 @@ import { type LibraryStore } from '#server/library/store';
 import { type LotStore } from '#server/lots/store';
 import { type MixStore } from '#server/mixes/store';
 import { type Calendar } from '#server/nursery/calendar';
+import { sizeOfJpeg } from '#server/plants/pictures';
 import { type PlantStore } from '#server/plants/store';
 import { type RecordStore } from '#server/record/store';
 import { type CropStore } from '#server/season/crops';
@@ -47,9 +44,9 @@ import { type SeasonStore } from '#server/season/store';
 const CARE_DAYS = 400;
 const AHEAD = 7;
 const FORGET_AFTER = 30;
-/** Groups are compared over so many years. */
-const COMPARE_DAYS = 3 * 366;
 
+/** Set apart from what was set apart, so often. */
+const MOST_SPLITS = 20;
 /** Where its vessel is there no more. */
 const NO_VESSEL_DAYS = 60;
 
@@ -123,12 +120,21 @@ export class NurseryPlants {
     const mostDays = kind
       ? Math.round(7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks))
       : NO_VESSEL_DAYS;
-    return careOf(planting, crop, tally, events, mostDays, soilC);
+    return careOf(planting, crop, tally, events, mostDays, soilC, this.vesselSince(planting));
   }
 
-  care(): z.output<typeof plantCareSchema>[] {
+  /** Set apart, they stand in their vessel since those that they came from. */
+  private vesselSince(planting: Planting): string {
+    let one = planting;
+    for (let i = 0; i < MOST_SPLITS && one.start === 'split' && one.from[0]; i++)
+      one = this.store.one(one.from[0].planting) ?? one;
+    return one.on;
+  }
+
+  /** @param ahead days */
+  care(ahead = AHEAD): PlantCare[] {
     const today = this.calendar.today();
-    const [from, to] = [daysAfter(today, -FORGET_AFTER), daysAfter(today, AHEAD)];
+    const [from, to] = [daysAfter(today, -FORGET_AFTER), daysAfter(today, ahead)];
     const plantings = this.store.standing(daysAfter(today, -CARE_DAYS));
     const events = this.store.countsOf(plantings.map(({ id }) => id));
     const around = this.around();
@@ -143,6 +149,31 @@ export class NurseryPlants {
           }));
       })
       .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+  }
+
+  /** What stands, and the coldest night that its crop bears. */
+  tender(): Tender[] {
+    const crops = this.crops.byId();
+    return this.store.standing(daysAfter(this.calendar.today(), -CARE_DAYS)).flatMap((planting) => {
+      const crop = crops.get(planting.crop);
+      return crop ? [{ planting: planting.id, name: called(planting, crop), coldestC: crop.coldestC }] : [];
+    });
+  }
+
+  /**
+   * Keeps a picture, and that it was taken.
+   * @throws OutOfRange for what is no JPEG, or too large a one
+   */
+  addPicture(id: number, { key, on, jpeg, text }: NewPicture, now: string): KeptPlantEvent {
+    const bytes = Buffer.from(jpeg, 'base64');
+    const { width, height } = sizeOfJpeg(bytes);
+    return this.store.within(() => {
+      const planting = this.store.one(id);
+      if (!planting) throw notFound('planting', id);
+      this.calendar.notLaterThanToday('on', on);
+      const picture = this.store.addPicture({ key, planting: id, jpeg: bytes, width, height, at: now });
+      return this.enter(planting, key, { kind: 'picture', on, picture, text }, now);
+    });
   }
 
   page(id: number): PlantingPage {
@@ -171,6 +202,13 @@ export class NurseryPlants {
     };
   }
 
+  /** What it is called, and what it stands in. */
+  namesOf(planting: Planting): [name: string, vessel: string] {
+    const crop = this.crops.byId().get(planting.crop) ?? { name: planting.crop };
+    const vessel = this.library.library().vessels.get(planting.vessel)?.name ?? planting.vessel;
+    return [called(planting, crop), vessel];
+  }
+
   private lotsOf(batch: number): PlantingPage['lots'] {
     const byItem = new Map<string, number>();
     for (const { data } of this.record.ofBatch('lot', batch))
@@ -184,6 +222,7 @@ export class NurseryPlants {
   /** @throws OutOfRange or Problem 404 for what is not there, or more plants than stand */
   add(given: NewPlanting, now: string): PlantingLine {
     this.checkPlace(given);
+    this.checkSplit(given);
     return this.store.within(() => {
       const planting = this.store.add({ ...given, trial: null }, now);
       given.from.forEach(({ planting: parent, plants }, i) => {
@@ -232,6 +271,27 @@ export class NurseryPlants {
     });
   }
 
+  /** Set apart are plants of one planting that is counted, in the vessel in which they stand. */
+  private checkSplit({ start, from, vessel }: NewPlanting): void {
+    if (start !== 'split') return;
+    if (from.length !== 1)
+      throw new OutOfRange('from', from.length, 'one planting that they are set apart from');
+    const parent = this.store.one(from[0]!.planting);
+    if (!parent) throw notFound('planting', from[0]!.planting);
+    if (parent.vessel !== vessel)
+      throw new OutOfRange(
+        'vessel',
+        vessel,
+        `${parent.vessel}, in which they stand: into another they are potted`,
+      );
+    if (tallyOf(parent, this.recordOf(parent.id)).alive === null)
+      throw new OutOfRange(
+        'from.0.planting',
+        parent.id,
+        'a planting that is counted: count what came up first',
+      );
+  }
+
   private checkPlace({ crop, vessel, batch, on }: Pick<Planting, 'crop' | 'vessel' | 'batch' | 'on'>): void {
     lookUp(this.crops.byId(), crop, 'crop');
     lookUp(this.library.library().vessels, vessel, 'vessel');
@@ -242,6 +302,8 @@ export class NurseryPlants {
   addEvent(id: number, key: string, event: PlantEvent, now: string): KeptPlantEvent {
     const planting = this.store.one(id);
     if (!planting) throw notFound('planting', id);
+    if (event.kind === 'picture')
+      throw new OutOfRange('kind', 'picture', 'entered by sending the picture: it comes of itself');
     if (event.kind === 'moved')
       throw new OutOfRange('kind', 'moved', 'entered by potting them: it comes of itself');
     this.calendar.notLaterThanToday('on', event.on);
@@ -279,82 +341,6 @@ export class NurseryPlants {
     return made;
   }
 
-  /** @param crop null for all */
-  groups(by: (typeof compareBy)[number], crop: string | null): PlantGroup[] {
-    const plantings = this.store.since(daysAfter(this.calendar.today(), -COMPARE_DAYS), crop);
-    const events = this.store.countsOf(plantings.map(({ id }) => id));
-    const keyOf = this.keyer(by);
-    const groups = new Map<string, PlantGroup & { days: number[] }>();
-    for (const planting of plantings) {
-      const found = keyOf(planting);
-      if (!found) continue;
-      const own = events.get(planting.id) ?? [];
-      const tally = tallyOf(planting, own);
-      const { up, made, of } = sharesOf(tally);
-      let group = groups.get(found.key);
-      if (!group) {
-        const none = { alive: 0, of: 0 };
-        group = {
-          ...{ ...found, plantings: 0, up: none, made: none, daysToUp: null, lost: [], days: [] },
-        };
-        groups.set(found.key, group);
-      }
-      group.plantings++;
-      if (up !== null && planting.start !== 'pot')
-        group.up = { alive: group.up.alive + Math.min(up, of), of: group.up.of + of };
-      if (made !== null)
-        group.made = { alive: group.made.alive + Math.min(made, of), of: group.made.of + of };
-      const first = standing(own).find((event) => event.kind === 'up' && event.count > 0);
-      if (first) group.days.push(dayNumber(first.on) - dayNumber(planting.on));
-      for (const [cause, count] of tally.lost) {
-        const known = group.lost.find((one) => one.cause === cause);
-        if (known) known.count += count;
-        else group.lost.push({ cause, count });
-      }
-    }
-    return [...groups.values()].map(({ days, ...group }) => ({
-      ...group,
-      daysToUp: days.length > 0 ? days.sort((a, b) => a - b)[days.length >> 1]! : null,
-      lost: group.lost.sort((a, b) => b.count - a.count),
-    }));
-  }
-
-  private keyer(by: (typeof compareBy)[number]): (one: Planting) => { key: string; name: string } | null {
-    const names = new Map<number, string | null>();
-    const mixOfBatch = new Map<number, { key: string; name: string }>();
-    switch (by) {
-      case 'batch':
-        return ({ batch }) =>
-          batch === null ? null : { key: String(batch), name: this.batchName(batch, names) ?? String(batch) };
-      case 'mix':
-        return ({ batch }) => {
-          if (batch === null) return null;
-          let mix = mixOfBatch.get(batch);
-          if (!mix) {
-            const of = this.batches.one(batch);
-            const version = of?.mixVersionId ?? null;
-            const name = version === null ? null : this.mixes.nameOfVersion(version);
-            // A batch of no kept mix stands for itself.
-            mix = name
-              ? { key: `mix-${name.mixId}`, name: name.name }
-              : { key: `batch-${batch}`, name: of?.name ?? String(batch) };
-            mixOfBatch.set(batch, mix);
-          }
-          return mix;
-        };
-      case 'vessel': {
-        const { vessels } = this.library.library();
-        return ({ vessel }) => ({ key: vessel, name: vessels.get(vessel)?.name ?? vessel });
-      }
-      case 'seed':
-        return ({ seed }) => (seed ? { key: seed, name: seed } : null);
-      case 'crop': {
-        const crops = this.crops.byId();
-        return ({ crop }) => ({ key: crop, name: crops.get(crop)?.name ?? crop });
-      }
-    }
-  }
-
   taught(): { cause: CauseId; helped: number }[] {
     const ids = [...new Set(this.store.eventsOfKind('helped').map(({ planting }) => planting))];
     const sums = new Map<CauseId, number>();
@@ -383,7 +369,7 @@ export class NurseryPlants {
               vessel: given.vessel,
             },
             ...{ cells: given.cells, perCell: given.perCell, batch: given.arms[arm]!.batch, on: given.on },
-            ...{ bareRoot: false, season: null, from: [], trial: { id, arm, block } },
+            ...{ bareRoot: false, halfFilled: false, season: null, from: [], trial: { id, arm, block } },
             name: `${given.name}, ${given.arms[arm]!.name}, block ${block}`.slice(0, 60),
           },
           now,

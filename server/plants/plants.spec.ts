@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
+import { jpegOf } from '#testing/jpeg';
 import { newBatch, testApp } from '#testing/server';
 
 const { app, db } = testApp();
@@ -236,4 +237,88 @@ test('plantings and what happened go out as tables, in again as they are, and ne
     const { status, body } = await table(name, csv);
     expect([status, JSON.stringify(body)]).toEqual([400, expect.stringMatching(says)]);
   }
+});
+
+test('a picture is kept with its day, comes back as it was, once for a key; what is none or too large is named', async () => {
+  const { body: tray } = await plant();
+  const send = (change: object) =>
+    request(app)
+      .post(`/api/plants/${tray.id}/pictures`)
+      .send({ key: randomUUID(), on: '2031-02-20', jpeg: jpegOf(1024, 768), text: 'Left corner', ...change });
+  const key = randomUUID();
+  const made = await send({ key });
+  expect([made.status, made.body.event]).toEqual([
+    201,
+    { kind: 'picture', on: '2031-02-20', picture: expect.any(Number), text: 'Left corner' },
+  ]);
+  expect((await send({ key })).body).toEqual(made.body);
+  const picture = await request(app).get(`/api/pictures/${made.body.event.picture}`).expect(200);
+  expect(picture.headers['content-type']).toBe('image/jpeg');
+  expect((picture.body as Buffer).toString('base64')).toBe(jpegOf(1024, 768));
+  for (const [change, says] of [
+    [{ jpeg: Buffer.from('no picture at all').toString('base64') }, /a picture, as JPEG/],
+    [{ jpeg: jpegOf(8000, 6000) }, /from 8 to 2000 dots a side, was "8000 × 6000"/],
+    [{ jpeg: 'A'.repeat(240_004) }, /at most 240000/],
+    [{ on: '2031-01-20' }, /no day before it began/],
+  ] as const) {
+    const { status, body } = await send(change);
+    expect([status, JSON.stringify(body).replaceAll('\\', '')]).toEqual([400, expect.stringMatching(says)]);
+  }
+  expect((await page(tray.id)).events).toHaveLength(1);
+  await enter(tray.id, { kind: 'picture', on: '2031-02-20', picture: 1, text: '' }).expect(400);
+  await request(app).get('/api/pictures/999').expect(404);
+});
+
+test('some are set apart as they are: counted first, in their own vessel, none lost', async () => {
+  const { body: tray } = await plant();
+  const apart = (change: object = {}) =>
+    plant({
+      ...{ start: 'split', cells: 20, on: '2031-02-20', from: [{ planting: tray.id, plants: 20 }] },
+      ...change,
+    });
+  expect(JSON.stringify((await apart()).body)).toContain('count what came up first');
+  await enter(tray.id, { kind: 'up', on: '2031-02-10', count: 60 });
+  expect(JSON.stringify((await apart({ vessel: 'pot-9' })).body)).toContain('into another they are potted');
+  const { body } = await apart();
+  expect([body.tally.alive, (await page(tray.id)).tally.alive]).toEqual([20, 40]);
+});
+
+test('what became of a batch stands on it and on its mix; own odds are kept; tender ones are told', async () => {
+  const { body: mix } = await request(app)
+    .post('/api/mixes')
+    .send({ key: randomUUID(), name: 'House', recipe: newBatch().recipe });
+  const { body: batch } = await request(app)
+    .post('/api/batches')
+    .send(newBatch({ mixVersionId: mix.id }));
+  const { body: tray } = await plant({ batch: batch.id });
+  await enter(tray.id, { kind: 'up', on: '2031-02-10', count: 60 });
+  await enter(tray.id, { kind: 'ph', on: '2031-02-12', value: 4.4 });
+  const result = {
+    ...{ batch: batch.id, name: batch.name, madeOn: batch.madeOn, plantings: 1, lost: [] },
+    up: { alive: 60, of: 72 },
+    suspects: [{ cause: 'sour', weight: 0.5, plantings: 1 }],
+  };
+  const results = async (query: string) => (await request(app).get(`/api/plants/results?${query}`)).body;
+  expect(await results(`of=batch&id=${batch.id}`)).toEqual([{ ...result, version: null }]);
+  expect(await results(`of=mix&id=${mix.mixId}`)).toEqual([{ ...result, version: 1 }]);
+  expect(await results('of=mix&id=999')).toEqual([]);
+  const why = '83 % came up, sour';
+  const recipe = { ...mix.recipe, job: { litres: 77 } };
+  await request(app).post(`/api/mixes/${mix.mixId}/versions`).send({ key: randomUUID(), recipe, why });
+  expect((await request(app).get(`/api/mixes/${mix.mixId}/versions`)).body[0].why).toBe(why);
+
+  expect((await request(app).get('/api/plants/odds')).body).toEqual({});
+  const odds = { purple: { cold: 1, hungry: 5 } };
+  expect((await request(app).put('/api/plants/odds').send(odds)).body).toEqual(odds);
+  expect((await request(app).get('/api/plants/odds')).body).toEqual(odds);
+  const bad = await request(app)
+    .put('/api/plants/odds')
+    .send({ purple: { cold: 900 } });
+  expect([bad.status, JSON.stringify(bad.body)]).toEqual([400, expect.stringContaining('from 0 to 100')]);
+  const tender = (await request(app).get('/api/plants/tender')).body;
+  expect(tender).toContainEqual({
+    planting: tray.id,
+    name: 'Tomato “Long Red”',
+    coldestC: expect.any(Number),
+  });
 });

@@ -1,11 +1,35 @@
 import { putAwayRoutes } from '#server/http/put-away';
 import { Again, type Api } from '#server/http/serve';
+import { type KeptPlantEvent } from '#contract/plants';
+import { labelSize, labelSizes } from '#core/batch/label-sizes';
 import { OutOfRange } from '#core/units/check';
+import { type Heavy } from '#server/heavy/workers';
+import { addressFor } from '#server/http/address-for';
+import { notFound } from '#server/http/problem';
+import { type PlantGroups } from '#server/plants/groups';
+import { plantLabel, trialLabels } from '#server/plants/labels';
 import { type NurseryPlants } from '#server/plants/nursery-plants';
+import { type PlantResults } from '#server/plants/results';
 import { type PlantStore } from '#server/plants/store';
+import { labelSheet, type LabelText } from '#server/print/labels';
 
 /** What was sown, struck and potted, and what became of it. */
-export function plantRoutes(api: Api, store: PlantStore, plants: NurseryPlants, now: () => Date): void {
+export function plantRoutes(
+  api: Api,
+  store: PlantStore,
+  plants: NurseryPlants,
+  groups: PlantGroups,
+  results: PlantResults,
+  heavy: Heavy,
+  now: () => Date,
+): void {
+  /** What a key entered already. @throws OutOfRange where that was for another planting */
+  const eventOf = (key: string, planting: number): KeptPlantEvent | null => {
+    const known = store.eventByKey(key);
+    if (known && known.planting !== planting)
+      throw new OutOfRange('key', key, 'a key that no other planting has an entry under');
+    return known && { id: known.id, at: known.at, event: known.event };
+  };
   api.serve('plantings', ({ query: { finished, from } }) => plants.lines(store.page(finished, from)));
   api.serve('addPlanting', ({ body }) => {
     const known = store.byKey(body.key);
@@ -13,14 +37,42 @@ export function plantRoutes(api: Api, store: PlantStore, plants: NurseryPlants, 
     return plants.add(body, now().toISOString());
   });
   api.serve('plantCare', () => plants.care());
-  api.serve('plantGroups', ({ query: { by, crop } }) => plants.groups(by, crop ?? null));
+  api.serve('plantGroups', ({ query: { by, crop } }) => groups.groups(by, crop ?? null));
   api.serve('taught', () => plants.taught());
+  api.serve('tender', () => plants.tender());
+  api.serve('plantResults', ({ query }) => results.of(query));
+  api.serve('odds', () => results.odds);
+  api.serve('setOdds', ({ body }) => (results.odds = body));
+  const pdf = async (size: string | undefined, labels: readonly LabelText[]): Promise<Buffer> =>
+    Buffer.from(await heavy.run('pdf', await labelSheet(labelSize(size ?? labelSizes[0]!.id), labels)));
+  api.serve('plantLabels', ({ params: { id }, query: { units, size, count = 1 }, req }) => {
+    const page = plants.page(id);
+    const url = addressFor(req, `/plants/${id}`);
+    const label = plantLabel(...plants.namesOf(page), page, units, url);
+    return pdf(
+      size,
+      Array.from({ length: count }, () => label),
+    );
+  });
+  api.serve('trialLabels', ({ params: { id }, query: { size }, req }) =>
+    pdf(
+      size,
+      trialLabels(plants.trial(id), (planting) => addressFor(req, `/plants/${planting}`)),
+    ),
+  );
+  api.serve('addPicture', ({ params: { id }, body }) => {
+    const known = eventOf(body.key, id);
+    return known ? new Again(known) : plants.addPicture(id, body, now().toISOString());
+  });
+  api.serve('picture', ({ params: { id } }) => {
+    const jpeg = store.picture(id);
+    if (!jpeg) throw notFound('picture', id);
+    return jpeg;
+  });
   api.serve('planting', ({ params }) => plants.page(params.id));
   api.serve('addPlantEvent', ({ params: { id }, body: { key, event } }) => {
-    const known = store.eventByKey(key);
-    if (known && known.planting !== id)
-      throw new OutOfRange('key', key, 'a key that no other planting has an entry under');
-    if (known) return new Again({ id: known.id, at: known.at, event: known.event });
+    const known = eventOf(key, id);
+    if (known) return new Again(known);
     return plants.addEvent(id, key, event, now().toISOString());
   });
   const putAway = (id: number, at: string | null): boolean => plants.putAway(id, at, now().toISOString());

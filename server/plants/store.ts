@@ -60,6 +60,11 @@ export class PlantStore {
   private readonly insertEvent;
   private readonly ofKind;
   private readonly children;
+  private readonly inBatch;
+  private readonly batchesOfVersions;
+  private readonly pictureById;
+  private readonly pictureKeyed;
+  private readonly insertPicture;
   private readonly everyTrial;
   private readonly trialById;
   private readonly trialKeyed;
@@ -106,6 +111,19 @@ export class PlantStore {
     this.ofKind = db.prepare<[string], EventRow>(`${event} WHERE kind = ? ORDER BY id`);
     this.children = db.prepare<[number], Row>(
       `${from} WHERE id IN (SELECT data_json ->> '$.to' FROM plant_events WHERE kind = 'moved' AND planting_id = ?)`,
+    );
+    this.inBatch = db.prepare<[number], Row>(`${from} WHERE batch_id = ? AND deleted_at IS NULL ORDER BY id`);
+    this.batchesOfVersions = db.prepare<[string, number], { batch: number; mixVersion: number }>(
+      `SELECT b.id AS batch, b.mix_version_id AS mixVersion FROM batches b
+       WHERE b.mix_version_id IN (SELECT value FROM json_each(?)) AND b.deleted_at IS NULL
+       AND EXISTS (SELECT 1 FROM plantings p WHERE p.batch_id = b.id AND p.deleted_at IS NULL)
+       ORDER BY b.id DESC LIMIT ?`,
+    );
+    this.pictureById = db.prepare<[number], Buffer>('SELECT jpeg FROM plant_pictures WHERE id = ?').pluck();
+    this.pictureKeyed = db.prepare<[string], number>('SELECT id FROM plant_pictures WHERE key = ?').pluck();
+    this.insertPicture = db.prepare(
+      `INSERT INTO plant_pictures (key, planting_id, jpeg, width, height, at)
+       VALUES (@key, @planting, @jpeg, @width, @height, @at)`,
     );
     this.everyTrial = db.prepare<[], Row>('SELECT id, row_json FROM trials ORDER BY id DESC');
     this.trialById = db.prepare<[number], Row>('SELECT id, row_json FROM trials WHERE id = ?');
@@ -209,6 +227,35 @@ export class PlantStore {
   /** What plants of it were moved into. */
   childrenOf(id: number): Planting[] {
     return this.children.all(id).map(read);
+  }
+
+  ofBatch(batch: number): Planting[] {
+    return this.inBatch.all(batch).map(read);
+  }
+
+  /** Batches of versions of a mix in which something stands or stood, newest first. */
+  batchesOf(versions: readonly number[], most: number): { batch: number; mixVersion: number }[] {
+    return this.batchesOfVersions.all(JSON.stringify(versions), most);
+  }
+
+  picture(id: number): Buffer | null {
+    return this.pictureById.get(id) ?? null;
+  }
+
+  hasPicture(key: string): boolean {
+    return this.pictureKeyed.get(key) !== undefined;
+  }
+
+  /** @returns its number */
+  addPicture(picture: {
+    key: string;
+    planting: number;
+    jpeg: Buffer;
+    width: number;
+    height: number;
+    at: string;
+  }): number {
+    return Number(this.insertPicture.run(picture).lastInsertRowid);
   }
 
   trials(): (TrialFields & { id: number })[] {

@@ -21,21 +21,25 @@ function datesOn({ dates }: LabelText, small: boolean): string[] {
   return known.length > 0 ? [known.join(', ')] : [];
 }
 
-/** So many copies of a label. Black on white only: any printer can do it. */
+/** Labels in this order, each with its own code. Black on white only: any printer can do it. */
 export async function labelSheet(
   size: LabelSize,
-  text: LabelText,
-  count: number,
+  texts: readonly LabelText[],
 ): Promise<TDocumentDefinitions> {
   const perPage = size.columns * size.rows;
   const [width, height] = size.label;
-  const qr = await QRCode.toDataURL(text.url, { errorCorrectionLevel: 'M', margin: 2, scale: 4 });
+  // One picture of a code, however many labels carry it.
+  const codes = new Map<string, string>();
+  for (const { url } of texts) if (!codes.has(url)) codes.set(url, `code${codes.size}`);
+  const images: Record<string, string> = {};
+  for (const [url, name] of codes)
+    images[name] = await QRCode.toDataURL(url, { errorCorrectionLevel: 'M', margin: 2, scale: 4 });
   const small = height < 24;
   // Points for the name and for the lines: seven lines have to fit where dates stand on it.
   const [title, line] = small ? [8, 6] : height < 32 ? [9, 6.5] : [11, 8];
   const qrMm = Math.min(height - 3, small ? 15 : 22);
   const content: Content[] = [];
-  for (let i = 0; i < count; i++) {
+  texts.forEach((text, i) => {
     const at = i % perPage;
     const [column, row] = [at % size.columns, Math.floor(at / size.columns)];
     const left = size.margin[0] + column * (width + size.gap[0]) + 2;
@@ -53,17 +57,16 @@ export async function labelSheet(
             ...datesOn(text, small).map((said) => ({ text: said, fontSize: line })),
           ],
         },
-        { width: pt(qrMm), image: 'code', fit: [pt(qrMm), pt(qrMm)] },
+        { width: pt(qrMm), image: codes.get(text.url)!, fit: [pt(qrMm), pt(qrMm)] },
       ],
     });
-  }
+  });
   return {
     pageSize: { width: pt(size.page[0]), height: pt(size.page[1]) },
     pageMargins: [0, 0, 0, 0],
-    info: { title: `Labels: ${text.title}` },
+    info: { title: `Labels: ${texts[0]?.title ?? ''}` },
     defaultStyle: { font: 'Roboto', color: '#000000', lineHeight: 1 },
-    // One picture, however many labels carry it.
-    images: { code: qr },
+    images,
     content,
   };
 }

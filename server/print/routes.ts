@@ -1,4 +1,3 @@
-import { type Request } from 'express';
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { labelSize } from '#core/batch/label-sizes';
 import { ownScoops, scoops } from '#core/batch/scoops';
@@ -10,12 +9,9 @@ import { batchOf } from '#server/batches/routes';
 import { type BatchStore } from '#server/batches/store';
 import { type Heavy } from '#server/heavy/workers';
 import { type Api } from '#server/http/serve';
+import { addressFor } from '#server/http/address-for';
 import { benchCard } from '#server/print/card';
 import { labelSheet } from '#server/print/labels';
-
-/** Where the code on a paper leads. */
-const urlOf = (req: Request, id: number): string =>
-  `${req.protocol}://${req.get('host') ?? '127.0.0.1'}/batches/${id}`;
 
 /** Cards and labels as PDF, each with a code back to the batch. */
 export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStore, heavy: Heavy): void {
@@ -37,9 +33,14 @@ export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStor
         { name: 'Pricked out', on: query.pricked },
         { name: 'Potted', on: query.potted },
       ],
-      url: urlOf(req, batch.id),
+      url: addressFor(req, `/batches/${batch.id}`),
     };
-    return pdf(await labelSheet(labelSize(query.size), text, query.count));
+    return pdf(
+      await labelSheet(
+        labelSize(query.size),
+        Array.from({ length: query.count }, () => text),
+      ),
+    );
   });
   api.serve('card', async ({ params, query: { units, scoop, sign }, req }) => {
     const batch = batchOf(batches, params.id);
@@ -53,6 +54,6 @@ export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStor
       wanted && (scoop !== undefined || wanted.system === units)
         ? wanted
         : scoops.find((one) => one.system === units)!;
-    return pdf(await benchCard(batch, units, counted, urlOf(req, batch.id), sign));
+    return pdf(await benchCard(batch, units, counted, addressFor(req, `/batches/${batch.id}`), sign));
   });
 }

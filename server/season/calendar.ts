@@ -1,4 +1,5 @@
 import ical, { ICalEventTransparency } from 'ical-generator';
+import { type PlantCare } from '#contract/plants';
 import { daysAfter, spokenDay } from '#core/units/day';
 import { fixed } from '#core/units/show';
 import { type Planner } from '#server/season/planner';
@@ -6,9 +7,15 @@ import { type Planner } from '#server/season/planner';
 /**
  * The season as whole days, so that no zone moves them. Ids hang on the data folder and the task alone: a second import
  * changes nothing, and what moved is moved.
+ * @param care what plants that stand want
  * @param stamp moment of the file, ISO 8601: the same one gives the same file
  */
-export function calendarOf(planner: Planner, folder: string, stamp: string): string {
+export function calendarOf(
+  planner: Planner,
+  folder: string,
+  stamp: string,
+  care: readonly PlantCare[],
+): string {
   const file = ical({
     name: 'Welcome: the season',
     prodId: { company: 'Welcome', product: 'Season', language: 'EN' },
@@ -38,5 +45,7 @@ export function calendarOf(planner: Planner, folder: string, stamp: string): str
       false,
     );
   }
+  for (const { planting, id, on, until, text } of care)
+    add(`plant-${planting}-${id}`, on, until, text, false);
   return file.toString();
 }

@@ -74,8 +74,7 @@ export async function runLabel(
   const on = (id: string): string | null => tasks.find(({ task }) => task.id === id)?.done ?? null;
   const begun = { sow: 'Sown', stick: 'Stuck', divide: 'Divided' }[one.crop.start];
   const first = one.steps[0]!;
-  return labelSheet(
-    labelSize(size ?? labelSizes[0]!.id),
+  return labelSheet(labelSize(size ?? labelSizes[0]!.id), [
     {
       title: nameOf(one),
       lines: [
@@ -89,6 +88,5 @@ export async function runLabel(
       ],
       url,
     },
-    1,
-  );
+  ]);
 }

@@ -5,6 +5,8 @@ import { type Folder } from '#server/database/folder';
 import { type Heavy } from '#server/heavy/workers';
 import { type LibraryStore } from '#server/library/store';
 import { type Calendar } from '#server/nursery/calendar';
+import { addressFor } from '#server/http/address-for';
+import { type NurseryPlants } from '#server/plants/nursery-plants';
 import { calendarOf } from '#server/season/calendar';
 import { type CropStore } from '#server/season/crops';
 import { runLabel, weekSheet } from '#server/season/papers';
@@ -13,6 +15,9 @@ import { type SeasonStore } from '#server/season/store';
 import { type CropStep } from '#core/season/crop';
 import { lookUp } from '#core/recipe/library';
 
+/** Care of plants stands in the calendar so far ahead. */
+const CALENDAR_DAYS = 90;
+
 interface Parts {
   store: SeasonStore;
   crops: CropStore;
@@ -20,13 +25,14 @@ interface Parts {
   library: LibraryStore;
   folder: Folder;
   heavy: Heavy;
+  plants: NurseryPlants;
   calendar: Calendar;
   now: () => Date;
 }
 
 export function seasonRoutes(
   api: Api,
-  { store, crops, planner, library, folder, heavy, calendar, now }: Parts,
+  { store, crops, planner, library, folder, heavy, plants, calendar, now }: Parts,
 ): void {
   /** @throws OutOfRange for a vessel that there is not */
   const checkSteps = (steps: readonly CropStep[] | null): void =>
@@ -78,13 +84,15 @@ export function seasonRoutes(
   api.serve('seasonTasks', () => planner.due());
   api.serve('seasonShort', () => planner.short());
 
-  api.serve('calendar', () => calendarOf(planner, folder.id, `${calendar.today()}T00:00:00Z`));
+  api.serve('calendar', () =>
+    calendarOf(planner, folder.id, `${calendar.today()}T00:00:00Z`, plants.care(CALENDAR_DAYS)),
+  );
   api.serve('weekSheet', async ({ params, query }) =>
     Buffer.from(await heavy.run('pdf', weekSheet(planner, params.week, query.units))),
   );
   api.serve('runLabels', async ({ params: { id }, query, req }) => {
     lineOf(id);
-    const url = `${req.protocol}://${req.get('host') ?? '127.0.0.1'}/season?line=${id}`;
+    const url = addressFor(req, `/season?line=${id}`);
     return Buffer.from(await heavy.run('pdf', await runLabel(planner, id, query, url)));
   });
 }

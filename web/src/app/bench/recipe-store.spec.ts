@@ -21,6 +21,7 @@ const house = {
   name: 'House',
   note: '',
   figures: null,
+  why: '',
   createdAt: '2031-03-04T09:30:00.000Z',
   recipe: starterMixes.seedling,
 };

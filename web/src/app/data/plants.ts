@@ -2,7 +2,9 @@ import { inject, Injectable } from '@angular/core';
 import { type Observable } from 'rxjs';
 import { type Answer, type BodyGiven, type QueryGiven } from '#contract/endpoints';
 import {
+  type BatchResult,
   type KeptPlantEvent,
+  type OwnOdds,
   type PlantGroup,
   type PlantingLine,
   type PlantingPage,
@@ -44,6 +46,11 @@ export class PlantsService {
     return this.api.create('addPlantEvent', { params: { id }, body: { event } });
   }
 
+  /** @param jpeg base64 */
+  addPicture(id: number, on: string, jpeg: string): Observable<KeptPlantEvent> {
+    return this.api.create('addPicture', { params: { id }, body: { on, jpeg } });
+  }
+
   putAway(id: number): Observable<void> {
     return this.api.call('putAwayPlanting', { params: { id } });
   }
@@ -62,6 +69,22 @@ export class PlantsService {
 
   taught(): Resource<Answer<'taught'>> {
     return new Resource(() => this.api.call('taught'));
+  }
+
+  tender(): Resource<Answer<'tender'>> {
+    return new Resource(() => this.api.call('tender'));
+  }
+
+  results(of: 'batch' | 'mix', id: number): Observable<BatchResult[]> {
+    return this.api.call('plantResults', { query: { of, id: String(id) } });
+  }
+
+  odds(): Resource<OwnOdds> {
+    return new Resource(() => this.api.call('odds'));
+  }
+
+  setOdds(body: OwnOdds): Observable<OwnOdds> {
+    return this.api.call('setOdds', { body });
   }
 
   trials(): Resource<Answer<'trials'>> {

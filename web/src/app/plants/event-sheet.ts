@@ -6,6 +6,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { DayField } from '../ui/fields/day-field';
 import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
+import { TrayPicture } from './tray-picture';
 import { TypedDay } from '../ui/fields/typed-day';
 
 interface Asked {
@@ -17,6 +18,10 @@ interface Asked {
 }
 
 const SOME: Range = [1, 1_000_000];
+/** More cells than these are no longer counted on a picture. */
+const MOST_PICTURED = 600;
+/** Kinds whose number may be left out. */
+const BARE: readonly PlantEventKind[] = ['watered', 'topped'];
 /** In the order in which a hand wants them. */
 const asked: readonly Asked[] = [
   { kind: 'up', name: 'Came up', number: { label: 'So many in all', within: 'plantCount', whole: true } },
@@ -32,6 +37,8 @@ const asked: readonly Asked[] = [
   { kind: 'ec', name: 'EC', number: { label: 'EC of what drains, mS/cm', within: 'plantEcMSPerCm' } },
   { kind: 'weight', name: 'Weighed', number: { label: 'A tray weighs', within: 'trayGrams', unit: 'g' } },
   { kind: 'cold', name: 'Cold night', number: { label: 'Down to', within: 'nightC', unit: '°C' } },
+  { kind: 'size', name: 'Height', number: { label: 'Of one in the middle', within: 'plantMm', unit: 'mm' } },
+  { kind: 'topped', name: 'Topped up', number: { label: 'With', within: 'wateredLitres', unit: 'L' } },
   { kind: 'thinned', name: 'Thinned', number: { label: 'So many', within: SOME, whole: true } },
   {
     kind: 'out',
@@ -72,6 +79,16 @@ const asked: readonly Asked[] = [
               [(value)]="number$"
             />
           }
+          @if (countable()) {
+            <button
+              type="button"
+              class="press"
+              [attr.aria-expanded]="cellByCell()"
+              (click)="cellByCell.set(!cellByCell())"
+            >
+              {{ noun() }} by {{ noun() }}
+            </button>
+          }
           @if (it.kind === 'watered') {
             <app-number-field
               label="In so many minutes"
@@ -99,6 +116,15 @@ const asked: readonly Asked[] = [
           }
           <app-day-field label="On" [day]="on" />
         </div>
+        @if (countable() && cellByCell()) {
+          <app-tray-picture
+            [cells]="cells()"
+            [perTray]="perTray()"
+            [noun]="noun()"
+            [empty]="empties()"
+            (emptyChange)="countBy($event)"
+          />
+        }
         @if (it.kind === 'sprayed') {
           <p class="term">
             What its label says holds: gloves, goggles, dose, days to wait; and your local rules and licence.
@@ -130,11 +156,18 @@ const asked: readonly Asked[] = [
       margin: 12px 0;
     }
   `,
-  imports: [ChoiceField, DayField, NumberField, TextField],
+  imports: [ChoiceField, DayField, NumberField, TextField, TrayPicture],
 })
 export class EventSheet {
   readonly busy = input.required<boolean>();
   readonly problem = input.required<string>();
+  /** What is counted, where each holds one plant. */
+  readonly cells = input.required<number>();
+  readonly perTray = input.required<number>();
+  readonly perCell = input.required<number>();
+  readonly noun = input('cell');
+  /** Cells that the last count found empty. */
+  readonly emptyBefore = input<readonly number[]>([]);
   readonly entered = output<PlantEvent>();
   protected readonly asked = asked;
   protected readonly causes = lossCauses.map((id) => ({ id, name: id }));
@@ -147,20 +180,35 @@ export class EventSheet {
   protected readonly text = signal('');
   protected readonly on = new TypedDay(inject(NurseryService).today, true);
   private readonly tried = signal(false);
+  protected readonly cellByCell = signal(false);
+  /** Pressed empty; null while nobody counts so. */
+  private readonly pressed = signal<readonly number[] | null>(null);
+  protected readonly empties = computed(() => this.pressed() ?? this.emptyBefore());
+  protected readonly countable = computed(
+    () =>
+      (this.open()?.kind === 'up' || this.open()?.kind === 'count') &&
+      this.perCell() === 1 &&
+      this.cells() <= MOST_PICTURED,
+  );
 
   private readonly event = computed((): PlantEvent | null => {
     const it = this.open();
     if (!it || this.on.problem()) return null;
     const on = this.on.value();
     const [n, text] = [this.number$(), this.text().trim()];
-    if (it.number && n === undefined && it.kind !== 'watered') return null;
+    if (it.number && n === undefined && !BARE.includes(it.kind)) return null;
     if (it.words === 'text' && text === '') return null;
     switch (it.kind) {
-      case 'up':
       case 'thinned':
-        return { kind: it.kind, on, count: n! };
+        return { kind: 'thinned', on, count: n! };
+      case 'up':
+        return { kind: 'up', on, count: n!, ...this.pictured(n!) };
       case 'count':
-        return { kind: 'count', on, alive: n! };
+        return { kind: 'count', on, alive: n!, ...this.pictured(n!) };
+      case 'topped':
+        return { kind: 'topped', on, litres: n };
+      case 'size':
+        return { kind: 'size', on, mm: n! };
       case 'lost': {
         const cause = this.cause() || text;
         return cause ? { kind: 'lost', on, count: n!, cause } : null;
@@ -193,7 +241,20 @@ export class EventSheet {
     this.empty();
   }
 
+  /** The cells go with the number while both say the same. */
+  private pictured(count: number): { empty?: number[] } {
+    const pressed = this.countable() ? this.pressed() : null;
+    return pressed && this.cells() - pressed.length === count ? { empty: [...pressed] } : {};
+  }
+
+  protected countBy(empty: readonly number[]): void {
+    this.pressed.set(empty);
+    this.number$.set(this.cells() - empty.length);
+  }
+
   private empty(): void {
+    this.cellByCell.set(false);
+    this.pressed.set(null);
     this.number$.set(undefined);
     this.minutes.set(undefined);
     this.text.set('');

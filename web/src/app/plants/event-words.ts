@@ -34,6 +34,14 @@ export function eventSays(event: PlantEvent): string {
       return `night down to ${fixed(event.celsius, 0)} °C`;
     case 'sprayed':
       return `sprayed: ${event.text}`;
+    case 'topped': {
+      const { litres } = event;
+      return `topped up${litres === undefined ? '' : ` with ${fixed(litres, 1)} L`}`;
+    }
+    case 'size':
+      return `${fixed(event.mm, 0)} mm tall`;
+    case 'picture':
+      return event.text ? `a picture: ${event.text}` : 'a picture';
     case 'note':
       return event.text;
     case 'sign':

@@ -1,8 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { type KeptEvent, type Planting, standing, tallyOf } from '#core/plants/planting';
 import { dayNumber } from '#core/season/days';
 import { fixed } from '#core/units/show';
+import { Units } from '../data/units';
 import { axis, Chart, chartLook } from '../ui/pictures/chart';
+import { shownIn } from '../ui/words/shown-in';
 
 interface Ends {
   low: number;
@@ -68,6 +70,7 @@ export class PlantCurves {
   readonly events = input.required<readonly KeptEvent[]>();
   readonly ph = input<Ends>();
   readonly ec = input<Ends>();
+  private readonly units = inject(Units);
 
   protected readonly curves = computed(() => {
     const [planting, events] = [this.planting(), standing(this.events())];
@@ -86,18 +89,33 @@ export class PlantCurves {
     const weighed = events.flatMap((event): Curve['points'] =>
       event.kind === 'weight' ? [[day(event.on), event.grams]] : [],
     );
+    const tall = events.flatMap((event): Curve['points'] =>
+      event.kind === 'size' ? [[day(event.on), event.mm]] : [],
+    );
+    const came = events.flatMap((event): Curve['points'] =>
+      event.kind === 'up' ? [[day(event.on), event.count]] : [],
+    );
     const all: Curve[] = [
+      { name: 'Came up', points: came, unit: 'plants', window: undefined },
       { name: 'Stand', points: stand, unit: 'plants', window: undefined },
       { name: 'pH', points: read('ph'), unit: 'pH', window: this.ph() },
       { name: 'EC', points: read('ec'), unit: 'mS/cm', window: this.ec() },
+      { name: 'Height', points: tall, unit: 'mm', window: undefined },
       { name: 'Weight', points: weighed, unit: 'g', window: undefined },
     ];
-    return all.filter(({ points }) => points.length > 1).map((curve) => ({ ...curve, ...drawn(curve) }));
+    const system = this.units.system();
+    return all
+      .filter(({ points }) => points.length > 1)
+      .map((curve) => {
+        const { unit, per, zero } = shownIn(curve.unit, system);
+        const points = curve.points.map(([at, value]): [number, number] => [at, value / per + zero]);
+        return { ...curve, ...drawn({ ...curve, unit, points }) };
+      });
   });
 }
 
 function drawn({ name, points, unit, window }: Curve) {
-  const places = unit === 'plants' || unit === 'g' ? 0 : 2;
+  const places = ['plants', 'g', 'mm'].includes(unit) ? 0 : ['oz', 'in'].includes(unit) ? 1 : 2;
   const [first, last] = [points[0]!, points.at(-1)!];
   const between = window ? `; right is ${window.low} to ${window.high}` : '';
   return {

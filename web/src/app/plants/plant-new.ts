@@ -29,6 +29,7 @@ interface Draft {
   batch: string | null;
   on: string;
   bareRoot: boolean;
+  halfFilled: boolean;
   season: Planting['season'];
   from: { planting: number; plants: number | undefined }[];
 }
@@ -76,7 +77,7 @@ export class PlantNew {
 
   protected readonly ways = starts.map((id) => ({
     id,
-    name: { sow: 'Sow', strike: 'Strike cuttings', pot: 'Pot plants' }[id],
+    name: { sow: 'Sow', strike: 'Strike cuttings', pot: 'Pot plants', split: 'Set some apart' }[id],
   }));
   protected readonly crops = computed(() =>
     (this.season.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
@@ -108,7 +109,8 @@ export class PlantNew {
   );
   protected readonly each = computed(
     () =>
-      ({ sow: 'Seeds', strike: 'Cuttings', pot: 'Plants' })[this.draft().start] + ` to each ${this.noun()}`,
+      ({ sow: 'Seeds', strike: 'Cuttings', pot: 'Plants', split: 'Plants' })[this.draft().start] +
+      ` to each ${this.noun()}`,
   );
   /** Plants that come from others. */
   protected readonly fromSum = computed(() =>
@@ -146,6 +148,7 @@ export class PlantNew {
       batch: batch ?? null,
       on: this.nursery.today(),
       bareRoot: false,
+      halfFilled: false,
       season:
         line === undefined ? null : { line: Number(line), sowing: Number(sowing), step: Number(step ?? 0) },
       from: parent > 0 ? [{ planting: parent, plants: cells === undefined ? undefined : Number(cells) }] : [],
@@ -180,16 +183,17 @@ export class PlantNew {
 
   protected keep(): void {
     const { batch, cells, perCell, from, ...draft } = this.draft();
+    const takes = draft.start === 'pot' || draft.start === 'split';
     this.busy.set(true);
     this.problem.set('');
     this.plants
       .add({
         ...draft,
+        halfFilled: draft.halfFilled && draft.start === 'pot',
         cells: checkWhole('cells', cells!, ...limits.plantCells),
         perCell: perCell!,
         batch: batch ? Number(batch) : null,
-        from:
-          draft.start === 'pot' ? from.map((one) => ({ planting: one.planting, plants: one.plants! })) : [],
+        from: takes ? from.map((one) => ({ planting: one.planting, plants: one.plants! })) : [],
       })
       .subscribe({
         next: (made) => {

@@ -10,7 +10,8 @@ import {
 } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { catchError, of, switchMap } from 'rxjs';
+import { catchError, firstValueFrom, of, switchMap } from 'rxjs';
+import { addressOf } from '#contract/routes';
 import { called } from '#core/plants/care';
 import { foundOf } from '#core/plants/found';
 import { checkEvent, type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
@@ -25,6 +26,7 @@ import { NurseryService } from '../data/nursery';
 import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
 import { SeasonService } from '../data/season';
+import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
 import { SaidPipe } from '../ui/words/said';
@@ -32,6 +34,7 @@ import { EventSheet } from './event-sheet';
 import { eventSays } from './event-words';
 import { PlantCurves } from './plant-curves';
 import { startWords, tallySays } from './plant-words';
+import { smallPicture } from './small-picture';
 import { WhatsWrong } from './whats-wrong';
 
 const HOUSE_C = 20;
@@ -53,6 +56,7 @@ export class PlantPage {
   private readonly router = inject(Router);
   private readonly nursery = inject(NurseryService);
   private readonly store = inject(RecipeStore);
+  private readonly units = inject(Units);
   private readonly mixes = inject(MixesService);
   private readonly library = inject(LibraryService).library;
   private readonly crops = inject(SeasonService).crops;
@@ -96,9 +100,20 @@ export class PlantPage {
         says: eventSays(event),
         /** A potting is taken back there: by putting away what it went into. */
         to: event.kind === 'moved' ? event.to : null,
+        picture: event.kind === 'picture' ? addressOf('picture', { id: event.picture }) : null,
         undoable: event.kind !== 'moved',
       }));
   });
+  /** Cells that the last count on the picture of the tray found empty. */
+  protected readonly emptyBefore = computed(
+    () =>
+      standing(this.events())
+        .flatMap((event) => ('empty' in event && event.empty ? [event.empty] : []))
+        .at(-1) ?? [],
+  );
+  protected readonly labels = computed(() =>
+    addressOf('plantLabels', { id: Number(this.id()) }, { units: this.units.system() }),
+  );
   protected readonly reading = (id: 'ph' | 'ecSaturated' | 'air' | 'airAfterDrydown') =>
     this.batch()?.snapshot.readings.find((one) => one.id === id);
   protected readonly ph = computed(() => this.reading('ph'));
@@ -151,6 +166,21 @@ export class PlantPage {
         this.problem.set(`Not entered: ${error.message}`);
       },
     });
+  }
+
+  /** Made small on the device, and kept with the day. */
+  protected picture(file: HTMLInputElement): void {
+    const taken = file.files?.[0];
+    file.value = '';
+    if (!taken) return;
+    this.problem.set('');
+    smallPicture(taken)
+      .then((jpeg) => firstValueFrom(this.plants.addPicture(Number(this.id()), this.nursery.today(), jpeg)))
+      .then(() => {
+        this.there.refresh();
+        this.notices.say('The picture is kept.');
+      })
+      .catch((error: unknown) => this.problem.set(`The picture is not kept: ${(error as Error).message}`));
   }
 
   protected takeBack(of: number, on: string): void {

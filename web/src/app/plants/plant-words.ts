@@ -7,8 +7,8 @@ export function tallySays({ tally, start }: Pick<PlantingLine, 'tally' | 'start'
   const { begun, entered, alive, out, moved } = tally;
   if (entered === null || alive === null) return `${begun} begun, nothing counted yet`;
   const up =
-    start === 'pot'
-      ? `${begun} potted`
+    start === 'pot' || start === 'split'
+      ? `${begun} ${startWords[start]}`
       : `${entered} of ${begun} ${start === 'sow' ? 'came up' : 'rooted'} (${percent(entered, begun)})`;
   const gone = [
     ...(moved > 0 ? [`${moved} moved on`] : []),
@@ -18,4 +18,4 @@ export function tallySays({ tally, start }: Pick<PlantingLine, 'tally' | 'start'
   return `${up}, ${gone.join(', ')}`;
 }
 
-export const startWords = { sow: 'sown', strike: 'struck', pot: 'potted' } as const;
+export const startWords = { sow: 'sown', strike: 'struck', pot: 'potted', split: 'set apart' } as const;
