@@ -161,6 +161,8 @@ export const batchResultSchema = z.object({
   /** Came up, or rooted, of those of which it was counted. */
   up: shareSchema,
   lost: z.array(z.object({ cause: z.string(), count: z.number() })),
+  /** Medians of what was read. */
+  read: z.object({ ph: z.number().nullable(), ec: z.number().nullable() }),
   suspects: z.array(z.object({ cause: oneOf(causeIds), weight: z.number(), plantings: z.number() })),
 });
 export type BatchResult = z.output<typeof batchResultSchema>;

@@ -4,10 +4,18 @@ import { careOf, coldTonight } from '#core/plants/care';
 import { rankCauses, weightsOf } from '#core/plants/causes';
 import { type CauseId, causeIds } from '#core/plants/cause-table';
 import { type Surroundings } from '#core/plants/found';
-import { besideTheMix, nextTime, type Suspect, suspectsOf } from '#core/plants/next-time';
+import {
+  besideTheMix,
+  medianRead,
+  nextTime,
+  type Suspect,
+  suspectsOf,
+  unexplained,
+} from '#core/plants/next-time';
 import { checkEvent, type KeptEvent, type PlantEvent, type Planting, tallyOf } from '#core/plants/planting';
 import { blocksTell, chiSquareTail, trayWarning, traysDiffer, type TrayCount } from '#core/plants/trial';
 import { judgeMix } from '#core/judge/judge';
+import { type Family } from '#core/material/family';
 import { applyFix } from '#core/recipe/fix';
 import { mixInputOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
@@ -196,6 +204,26 @@ describe('next time', () => {
     expect(besideTheMix(suspects)).toEqual([
       { cause: 'cold', text: expect.stringMatching(/^Nothing in the mix/) },
     ]);
+  });
+
+  test('what the mix does not explain is told before it is changed; what a way of working never uses is not offered', () => {
+    expect(unexplained({ ph: 6, ec: 0.6 }, { ph: 7.2, ec: 0.3 })).toEqual(['ph']);
+    expect(unexplained({ ph: 6, ec: 0.6 }, { ph: 6.4, ec: 1.6 })).toEqual(['ec']);
+    expect(unexplained({ ph: 6, ec: 0.6 }, { ph: null, ec: null })).toEqual([]);
+    const events = kept(
+      ...[6.1, 5.2, 5.4].map((value): PlantEvent => ({ kind: 'ph', on: '2027-03-20', value })),
+    );
+    const records = [{ planting: tray, events, about }];
+    expect([medianRead(records, 'ph'), medianRead(records, 'ec')]).toEqual([5.4, null]);
+    const drowned: Suspect[] = [{ cause: 'drowned', weight: 1, plantings: 1 }];
+    const added = (never: Family[]): string[] =>
+      Object.values(starterMixes)
+        .flatMap((recipe) => nextTime(recipe, drowned, library, never))
+        .flatMap(({ fix }) => (fix.kind === 'addPart' ? [library.materials.get(fix.material)!.family] : []));
+    expect(added([])).toContain('perlite');
+    const without = added(['perlite']);
+    expect(without.length).toBeGreaterThan(0);
+    expect(without).not.toContain('perlite');
   });
 
   const wrong = (recipe: (typeof starterMixes)['potting']): number =>

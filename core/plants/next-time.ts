@@ -5,6 +5,7 @@ import { type OwnOdds, rankCauses, type Taught } from '#core/plants/causes';
 import { type CauseId, causes } from '#core/plants/cause-table';
 import { foundOf, type Surroundings } from '#core/plants/found';
 import { type KeptEvent, type Planting, standing, tallyOf } from '#core/plants/planting';
+import { type Family } from '#core/material/family';
 import { applyFix, type Fix, type SingleFix } from '#core/recipe/fix';
 import { type Library } from '#core/recipe/library';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
@@ -96,7 +97,7 @@ const wants: Partial<Record<CauseId, readonly [id: ReadingId, way: 1 | -1][]>> =
 };
 
 /** Changes that could answer a cause, the gentlest first. */
-function candidates(cause: CauseId, recipe: Recipe, before: Judgement): Fix[] {
+function candidates(cause: CauseId, recipe: Recipe, before: Judgement, library: Library): Fix[] {
   const add = (...materials: string[]): SingleFix[] =>
     [1, 2].flatMap((parts) => materials.map((material): SingleFix => ({ kind: 'addPart', material, parts })));
   const feeds = before.input.amendments.filter(
@@ -105,6 +106,7 @@ function candidates(cause: CauseId, recipe: Recipe, before: Judgement): Fix[] {
   const scaled = (by: number, of = feeds): SingleFix[] =>
     of.map(({ amendment, gPerL }) => ({ kind: 'dose', amendment: amendment.id, gPerL: by * gPerL }));
   const together = (fixes: SingleFix[]): Fix[] => (fixes.length > 0 ? [{ kind: 'all', fixes }] : []);
+  const opens = library.materials.get(usual.coarseOpener)?.role;
   const lime = recipe.lime?.amendment ?? usual.groundLime;
   const now = before.readings.find(({ id }) => id === 'ph')?.value ?? 6;
   const limed = (by: readonly number[]): Fix[] =>
@@ -125,7 +127,11 @@ function candidates(cause: CauseId, recipe: Recipe, before: Judgement): Fix[] {
     case 'drowned':
     case 'damping':
     case 'gnat-larvae':
-      return add(usual.coarseOpener, usual.fineOpener);
+      // The usual ones first; another that opens where a way of working does not use them.
+      return [
+        ...add(usual.coarseOpener, usual.fineOpener),
+        ...add(...[...library.materials.values()].filter(({ role }) => role === opens).map(({ id }) => id)),
+      ];
     case 'ammonia':
       return together(
         scaled(
@@ -143,13 +149,21 @@ function candidates(cause: CauseId, recipe: Recipe, before: Judgement): Fix[] {
 /**
  * Up to three changes of a recipe for next time, for what its plants told most of. Each is tried: it moves the reading
  * that the cause is about, and puts no other out of its window nor raises a stop or a warning.
+ * @param never families that the way of working does not use
  */
-export function nextTime(recipe: Recipe, suspects: readonly Suspect[], library: Library): NextTime[] {
+export function nextTime(
+  recipe: Recipe,
+  suspects: readonly Suspect[],
+  library: Library,
+  never: readonly Family[] = [],
+): NextTime[] {
   const before = judgeMix(mixInputOf(recipe, library), { library });
   const found: NextTime[] = [];
   for (const { cause } of suspects) {
     if (found.length === MOST_CHANGES) break;
-    for (const fix of candidates(cause, recipe, before)) {
+    for (const fix of candidates(cause, recipe, before, library)) {
+      const added = fix.kind === 'addPart' ? library.materials.get(fix.material) : undefined;
+      if (added && never.includes(added.family)) continue;
       const change = tried(fix, cause, recipe, before, library);
       if (!change) continue;
       if (!found.some((one) => JSON.stringify(one.fix) === JSON.stringify(fix))) found.push(change);
@@ -184,3 +198,35 @@ export const besideTheMix = (suspects: readonly Suspect[]): { cause: CauseId; te
   suspects
     .filter(({ cause }) => wants[cause] === undefined)
     .map(({ cause }) => ({ cause, text: causes[cause].next }));
+
+/**
+ * What was read of plants in a mix differs from what is reckoned of it by more than this: pH, and times the EC. What is
+ * poured through reads about half as much again as the saturated extract: common practice, no source.
+ */
+const PH_OFF = 0.5;
+const EC_TIMES = 2.5;
+
+/**
+ * Readings that the mix does not explain: its materials or the water are other than the library says, and are tested
+ * before the mix is changed.
+ * @param read medians of what was read, null where nothing was
+ */
+export function unexplained(
+  reckoned: { ph: number; ec: number },
+  read: { ph: number | null; ec: number | null },
+): ('ph' | 'ec')[] {
+  const off: ('ph' | 'ec')[] = [];
+  if (read.ph !== null && Math.abs(read.ph - reckoned.ph) > PH_OFF) off.push('ph');
+  // Feed and leaching move salts: only more than was ever in it is unexplained.
+  if (read.ec !== null && read.ec > EC_TIMES * reckoned.ec) off.push('ec');
+  return off;
+}
+
+/** The middle one of what was read of a kind, null where nothing was. */
+export function medianRead(records: readonly PlantRecord[], kind: 'ph' | 'ec'): number | null {
+  const values = records
+    .flatMap(({ events }) => standing(events))
+    .flatMap((event) => (event.kind === kind ? [event.value] : []))
+    .sort((a, b) => a - b);
+  return values.length > 0 ? values[values.length >> 1]! : null;
+}

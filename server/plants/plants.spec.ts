@@ -296,6 +296,7 @@ test('what became of a batch stands on it and on its mix; own odds are kept; ten
   const result = {
     ...{ batch: batch.id, name: batch.name, madeOn: batch.madeOn, plantings: 1, lost: [] },
     up: { alive: 60, of: 72 },
+    read: { ph: 4.4, ec: null },
     suspects: [{ cause: 'sour', weight: 0.5, plantings: 1 }],
   };
   const results = async (query: string) => (await request(app).get(`/api/plants/results?${query}`)).body;

@@ -1,7 +1,7 @@
 import { type z } from 'zod';
 import { type BatchResult, oddsSchema, type OwnOdds, type resultsQuerySchema } from '#contract/plants';
 import { type CauseId } from '#core/plants/cause-table';
-import { type PlantRecord, suspectsOf } from '#core/plants/next-time';
+import { medianRead, type PlantRecord, suspectsOf } from '#core/plants/next-time';
 import { sharesOf, tallyOf } from '#core/plants/planting';
 import { mostWeeksIn } from '#core/season/plan';
 import { emergenceDays } from '#core/season/emergence';
@@ -89,6 +89,7 @@ export class PlantResults {
       {
         ...{ batch: id, name: batch.name, madeOn: batch.madeOn, version, plantings: plantings.length, up },
         lost: [...lost].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count),
+        read: { ph: medianRead(records, 'ph'), ec: medianRead(records, 'ec') },
         suspects: suspectsOf(records, taught, this.odds),
       },
     ];

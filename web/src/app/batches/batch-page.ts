@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { type Recipe } from '#core/recipe/recipe';
 import { Router, RouterLink } from '@angular/router';
 import { BatchesService, type Batch } from '../data/batches';
+import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { ScoopChoice } from '../data/scoop-choice';
 import { RecipeStore } from '../bench/recipe-store';
@@ -8,6 +10,7 @@ import { resourceOf } from '../data/resource';
 import { FetchState } from '../ui/fetch-state';
 import { BatchCard } from './batch-card';
 import { CorrectBatch } from '../bench/correct-batch';
+import { WhatBecame } from '../bench/what-became';
 import { ScoopPicker } from './scoop-picker';
 
 /** A kept batch: its card as it was on the day. */
@@ -16,7 +19,7 @@ import { ScoopPicker } from './scoop-picker';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
-  imports: [RouterLink, BatchCard, CorrectBatch, FetchState, ScoopPicker],
+  imports: [RouterLink, BatchCard, CorrectBatch, FetchState, ScoopPicker, WhatBecame],
 })
 export class BatchPage {
   readonly id = input.required<string>();
@@ -24,6 +27,7 @@ export class BatchPage {
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
   private readonly store = inject(RecipeStore);
+  private readonly mixes = inject(MixesService);
 
   protected readonly fetched = resourceOf(this.id, (id) => this.batches.one(id));
   private readonly snapshot = computed(() => this.fetched.value()?.snapshot ?? null);
@@ -35,6 +39,13 @@ export class BatchPage {
 
   protected mixAgain(batch: Batch): void {
     this.store.set(batch.snapshot.recipe, `again ${batch.id}`, null);
+    void this.router.navigateByUrl('/mix');
+  }
+
+  /** Of a kept mix it becomes the next version. */
+  protected change(batch: Batch, { recipe, why }: { recipe: Recipe; why: string }): void {
+    const kept = (this.mixes.all.value() ?? []).find(({ id }) => id === batch.mixVersionId) ?? null;
+    this.store.changeFor(recipe, kept, why);
     void this.router.navigateByUrl('/mix');
   }
 

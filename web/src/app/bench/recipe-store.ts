@@ -25,6 +25,8 @@ const ONE_GESTURE_MS = 700;
 interface Moment {
   recipe: Recipe;
   opened: MixVersion | null;
+  /** Why it is being changed: what became of the plants. */
+  why?: string;
 }
 
 export type Outcome =
@@ -46,7 +48,7 @@ function keepMoment(moment: Moment): void {
 function readMoment(): Moment {
   const kept = (readKept(BENCH, 'tab') ?? readKept(BENCH)) as Partial<Moment> | undefined;
   return kept?.recipe?.components && kept.recipe.job
-    ? { recipe: kept.recipe, opened: kept.opened ?? null }
+    ? { recipe: kept.recipe, opened: kept.opened ?? null, ...(kept.why && { why: kept.why }) }
     : { recipe: starterMixes.germination, opened: null };
 }
 
@@ -80,6 +82,8 @@ export class RecipeStore {
   readonly recipe = computed(() => this.now().recipe);
   /** The kept mix that this recipe came from. */
   readonly opened = computed(() => this.now().opened);
+  /** Goes with the next version that is kept. */
+  readonly why = computed(() => this.now().why ?? '');
   readonly canUndo = computed(() => this.past().length > 0);
   readonly canRedo = computed(() => this.future().length > 0);
   /** What there is, with the windows that the nursery and the way of working want. */
@@ -161,7 +165,17 @@ export class RecipeStore {
     if (valid !== recipe && JSON.stringify(valid) !== JSON.stringify(recipe)) {
       this.notices.say('Your tests were of the mix as it was; they are laid aside.', () => this.undo());
     }
-    this.now.set({ recipe: valid, opened: opened && isStill(valid, opened.recipe) ? opened : null });
+    const still = opened && isStill(valid, opened.recipe) ? opened : null;
+    const { why } = this.now();
+    // The reason goes with the mix that it is about.
+    const same = still !== null && still.mixId === this.opened()?.mixId;
+    this.now.set({ recipe: valid, opened: still, ...(why && same && { why }) });
+  }
+
+  /** Puts on the bench what is to become the next version of a kept mix, or of none, with the reason. */
+  changeFor(recipe: Recipe, opened: MixVersion | null, why: string): void {
+    this.set(recipe, `next ${Date.now()}`, opened);
+    this.now.update((moment) => ({ ...moment, why }));
   }
 
   patch(change: Partial<Recipe>, gesture: string): void {
@@ -193,7 +207,7 @@ export class RecipeStore {
 
   /** The recipe as it stands is now kept under this version. */
   keptAs(mix: MixVersion): void {
-    this.now.update((moment) => ({ ...moment, opened: mix }));
+    this.now.update(({ recipe }) => ({ recipe, opened: mix }));
   }
 
   /** Another stage: the starting mix of the school, if the present recipe is still one; else only the stage changes. */

@@ -54,9 +54,9 @@ export class MixesService {
     return this.api.create('keepMix', { body: { name, recipe } }).pipe(tap(() => this.all.refresh()));
   }
 
-  keepVersion(mixId: number, recipe: Recipe): Observable<MixVersion> {
+  keepVersion(mixId: number, recipe: Recipe, why = ''): Observable<MixVersion> {
     return this.api
-      .create('keepMixVersion', { params: { id: mixId }, body: { recipe } })
+      .create('keepMixVersion', { params: { id: mixId }, body: { recipe, why } })
       .pipe(tap(() => this.all.refresh()));
   }
 }

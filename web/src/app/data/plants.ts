@@ -100,4 +100,4 @@ export class PlantsService {
   }
 }
 
-export type { KeptPlantEvent, PlantGroup, PlantingLine, PlantingPage, Trial };
+export type { BatchResult, KeptPlantEvent, PlantGroup, PlantingLine, PlantingPage, Trial };

@@ -34,6 +34,7 @@ import { PartList } from './parts/part-list';
 import { ReadingRuler } from './answer/reading-ruler';
 import { RecipeBar } from './recipe-bar';
 import { Remedies } from '../bench/remedies';
+import { WhatBecame } from '../bench/what-became';
 import { RecipeStore, type Outcome } from '../bench/recipe-store';
 
 const LINK_DELAY_MS = 250;
@@ -83,6 +84,7 @@ const REST_MS = 400;
     RecipeBar,
     RouterLink,
     SaidPipe,
+    WhatBecame,
   ],
 })
 export class MixPage {

@@ -8,6 +8,7 @@ import { MixesService, type MixVersion } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
+import { SaidPipe } from '../ui/words/said';
 import { readingWords, stageNames } from '../ui/words/words';
 import { RecipeStore } from '../bench/recipe-store';
 
@@ -17,7 +18,7 @@ import { RecipeStore } from '../bench/recipe-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-bar.html',
   styleUrl: './recipe-bar.scss',
-  imports: [DatePipe, FetchState, NgbDropdownModule, TextField],
+  imports: [DatePipe, FetchState, NgbDropdownModule, SaidPipe, TextField],
 })
 export class RecipeBar {
   protected readonly store = inject(RecipeStore);
@@ -110,7 +111,7 @@ export class RecipeBar {
   protected keep(): void {
     const opened = this.store.opened();
     if (opened) {
-      this.save(this.mixes.keepVersion(opened.mixId, this.store.recipe()));
+      this.save(this.mixes.keepVersion(opened.mixId, this.store.recipe(), this.store.why()));
       return;
     }
     this.purpose = 'keep';

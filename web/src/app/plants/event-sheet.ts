@@ -86,7 +86,7 @@ const asked: readonly Asked[] = [
               [attr.aria-expanded]="cellByCell()"
               (click)="cellByCell.set(!cellByCell())"
             >
-              {{ noun() }} by {{ noun() }}
+              By a picture of the tray
             </button>
           }
           @if (it.kind === 'watered') {

@@ -213,8 +213,9 @@ export class PlantPage {
     const batch = this.batch();
     if (!batch) return;
     const kept = (this.mixes.all.value() ?? []).find(({ id }) => id === batch.mixVersionId);
-    if (kept) this.store.open(kept);
-    else this.store.startWith(batch.snapshot.recipe);
+    const it = this.there.value();
+    const why = it ? `${this.name()}: ${tallySays(it)}` : '';
+    this.store.changeFor(kept?.recipe ?? batch.snapshot.recipe, kept ?? null, why);
     void this.router.navigate(['/mix']);
   }
 }

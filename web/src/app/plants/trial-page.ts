@@ -1,10 +1,13 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { addressOf } from '#contract/routes';
+import { trayWarning } from '#core/plants/trial';
 import { verdictOf } from '#core/plants/verdict';
 import { NurseryService } from '../data/nursery';
 import { PlantsService, type Trial } from '../data/plants';
 import { resourceOf } from '../data/resource';
+import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
 import { ShareRulers } from './share-rulers';
 
@@ -59,7 +62,8 @@ type Tray = Trial['trays'][number];
           </section>
         }
       </div>
-      <button type="button" class="press" (click)="print()">Print the layout as labels</button>
+      <a class="press" [href]="labels()" target="_blank" rel="noopener">Labels for the trays</a>
+      <button type="button" class="press quiet" (click)="print()">Print the layout</button>
     }
   `,
   styles: `
@@ -109,6 +113,7 @@ export class TrialPage {
   readonly id = input.required<string>();
   private readonly plants = inject(PlantsService);
   private readonly nursery = inject(NurseryService);
+  private readonly units = inject(Units);
   protected readonly there = resourceOf(this.id, (id) => this.plants.trial(id));
   protected readonly wrong = signal<{ tray: number; says: string } | null>(null);
 
@@ -136,8 +141,25 @@ export class TrialPage {
     const trays = this.there.value()?.trays ?? [];
     const open = trays.filter((tray) => tray.up === null).length;
     const still = open === 0 ? '' : ` ${open} of ${trays.length} trays are not counted yet.`;
-    return `${this.verdict()?.says ?? 'Nothing to say before each arm is counted.'}${still}`;
+    const verdict = this.verdict();
+    const counted = trays.flatMap(({ arm, block, up, begun }) =>
+      up === null ? [] : [{ arm, block, alive: Math.min(up, begun), of: begun }],
+    );
+    const warning = verdict
+      ? trayWarning(
+          counted,
+          verdict.pairs.find(({ told }) => told),
+          this.there.value()!.seed,
+        )
+      : '';
+    return [verdict?.says ?? 'Nothing to say before each arm is counted.', warning, still.trim()]
+      .filter(Boolean)
+      .join(' ');
   });
+
+  protected readonly labels = computed(() =>
+    addressOf('trialLabels', { id: Number(this.id()) }, { units: this.units.system() }),
+  );
 
   protected count(tray: Tray, typed: string): void {
     const count = Number(typed.trim());

@@ -9,10 +9,11 @@ import {
   signIds,
   signs,
 } from '#core/plants/cause-table';
-import { rankCauses, remedyFor, tellingTest } from '#core/plants/causes';
+import { type OwnOdds, rankCauses, remedyFor, tellingTest } from '#core/plants/causes';
 import { type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
 import { NurseryService } from '../data/nursery';
 import { PlantsService } from '../data/plants';
+import { NumberField } from '../ui/fields/number-field';
 import { SaidPipe } from '../ui/words/said';
 import { SignPicture } from './sign-picture';
 
@@ -81,6 +82,31 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
         </p>
       </div>
     }
+    @if (sign(); as id) {
+      <details>
+        <summary>The weights behind “{{ signs[id].name }}”, and yours</summary>
+        <p class="term">
+          How often each is behind it, against the others. The table is common practice, no source; what you
+          set here stands in its place. 0 leaves a cause out.
+        </p>
+        <div class="fields">
+          @for (one of weights(); track one.cause) {
+            <app-number-field
+              [label]="causes[one.cause].name + (one.own ? ' (yours; the table says ' + one.book + ')' : '')"
+              within="causeWeight"
+              [value]="one.weight"
+              (valueChange)="weigh(id, one.cause, $event)"
+            />
+          }
+        </div>
+        @if (oddsProblem()) {
+          <p class="wrong" role="alert">{{ oddsProblem() }}</p>
+        }
+        @if (weighed(id)) {
+          <button type="button" class="press quiet" (click)="weighAsTable(id)">Back to the table</button>
+        }
+      </details>
+    }
     @for (one of open(); track one.id) {
       <p class="told">
         Done against “{{ causes[one.cause].name }}” on {{ one.on }}. Did it help?
@@ -126,7 +152,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
       margin: 6px 0 12px;
     }
   `,
-  imports: [SaidPipe, SignPicture],
+  imports: [NumberField, SaidPipe, SignPicture],
 })
 export class WhatsWrong {
   readonly events = input.required<readonly KeptEvent[]>();
@@ -136,7 +162,11 @@ export class WhatsWrong {
   readonly volumeL = input.required<number>();
   readonly entered = output<PlantEvent>();
   private readonly nursery = inject(NurseryService);
-  private readonly lessons = inject(PlantsService).taught();
+  private readonly plants = inject(PlantsService);
+  private readonly lessons = this.plants.taught();
+  private readonly odds = this.plants.odds();
+  private readonly own = computed(() => this.odds.value() ?? {});
+  protected readonly oddsProblem = signal('');
   protected readonly signIds = signIds;
   protected readonly signs = signs;
   protected readonly causes = causes;
@@ -159,10 +189,10 @@ export class WhatsWrong {
   protected readonly answer = computed(() => {
     const sign = this.sign();
     if (!sign) return null;
-    const ranked = rankCauses(sign, this.known(), this.taught());
+    const ranked = rankCauses(sign, this.known(), this.taught(), this.own());
     return {
       ranked: ranked.slice(0, SHOWN),
-      test: tellingTest(sign, this.known(), this.taught()),
+      test: tellingTest(sign, this.known(), this.taught(), this.own()),
       remedy: remedyFor(ranked, { cells: this.cells(), volumeL: this.volumeL() }),
     };
   });
@@ -181,6 +211,43 @@ export class WhatsWrong {
         !all.some((later) => later.kind === 'helped' && later.cause === event.cause && later.id > event.id),
     );
   });
+
+  /** Every cause of the sign, with what the table says and what the nursery set. */
+  protected readonly weights = computed(() => {
+    const sign = this.sign();
+    if (!sign) return [];
+    const book = signs[sign].from as Partial<Record<CauseId, number>>;
+    const own = this.own()[sign] ?? {};
+    const all = new Set([...Object.keys(book), ...Object.keys(own)] as CauseId[]);
+    return [...all].map((cause) => ({
+      cause,
+      book: book[cause] ?? 0,
+      weight: own[cause] ?? book[cause] ?? 0,
+      own: own[cause] !== undefined,
+    }));
+  });
+
+  protected weighed(sign: SignId): boolean {
+    return this.own()[sign] !== undefined;
+  }
+
+  protected weigh(sign: SignId, cause: CauseId, weight: number | undefined): void {
+    if (weight === undefined) return;
+    this.keepOdds({ ...this.own(), [sign]: { ...this.own()[sign], [cause]: weight } });
+  }
+
+  protected weighAsTable(sign: SignId): void {
+    const { [sign]: _, ...rest } = this.own();
+    this.keepOdds(rest);
+  }
+
+  private keepOdds(odds: OwnOdds): void {
+    this.odds.change(() => odds);
+    this.plants.setOdds(odds).subscribe({
+      next: () => this.oddsProblem.set(''),
+      error: (error: Error) => this.oddsProblem.set(`Not kept: ${error.message}`),
+    });
+  }
 
   protected inTen(share: number): string {
     const n = Math.round(10 * share);

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { format, parseISO } from 'date-fns';
+import { coldTonight } from '#core/plants/care';
 import { weatherRisks } from '#core/season/weather-risks';
 import { fixed } from '#core/units/show';
 import { InstrumentsService } from '../data/instruments';
@@ -20,6 +21,7 @@ import { TodayService, type DueStep } from '../data/today';
 
 const SHORT_DAYS = 14;
 const MISSING_TOLD = 5;
+const COLD_TOLD = 8;
 
 /** A step of a batch, a task of the season, or what plants want. */
 interface Line {
@@ -49,15 +51,22 @@ export class TodayPage {
   private readonly notices = inject(Notices);
   private readonly tasks = this.season.due();
   private readonly care = inject(PlantsService).care();
+  private readonly standing = inject(PlantsService).tender();
   private readonly shortSeason = this.season.short();
+  protected readonly COLD_TOLD = COLD_TOLD;
   protected readonly forecast = inject(InstrumentsService).weather();
   /** Nothing is shown in pieces that push each other about: a list that cannot be had counts as known. */
   protected readonly settled = computed(() =>
-    [this.due, this.tasks, this.care, this.shortSeason, this.forecast, this.lots.stock].every(
+    [this.due, this.tasks, this.care, this.standing, this.shortSeason, this.forecast, this.lots.stock].every(
       (one) => one.state().state !== 'loading',
     ),
   );
   protected readonly risks = computed(() => weatherRisks(this.forecast.value() ?? []));
+  /** Who wants cover tonight, by the limit of each crop. */
+  protected readonly cold = computed(() => {
+    const low = this.forecast.value()?.[0]?.minC;
+    return low === undefined ? [] : coldTonight(this.standing.value() ?? [], low);
+  });
   protected readonly week = computed(() =>
     (this.forecast.value() ?? []).map((d) => ({
       ...d,

@@ -1,0 +1,211 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { causes } from '#core/plants/cause-table';
+import { besideTheMix, nextTime, type NextTime, type Suspect, unexplained } from '#core/plants/next-time';
+import { judgeMix } from '#core/judge/judge';
+import { type Reading } from '#core/judge/readings';
+import { type Library } from '#core/recipe/library';
+import { applyFix, type SingleFix } from '#core/recipe/fix';
+import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { fixed } from '#core/units/show';
+import { type BatchResult, PlantsService } from '../data/plants';
+import { resourceOf } from '../data/resource';
+import { SchoolChoice } from '../data/school-choice';
+import { readingWords, shortName } from '../ui/words/words';
+import { SaidPipe } from '../ui/words/said';
+import { RecipeStore } from './recipe-store';
+
+const MOST_SAID = 3;
+
+/** "93 % of 480 came up; sour in 2 of 3". */
+function resultSays({ up, plantings, lost, suspects }: BatchResult): string {
+  const share =
+    up.of > 0 ? `${Math.round((100 * up.alive) / up.of)} % of ${up.of} came up` : 'nothing counted yet';
+  const told = suspects
+    .slice(0, MOST_SAID)
+    .map(
+      (one) => `${causes[one.cause].name.split(':')[0]!.toLowerCase()} in ${one.plantings} of ${plantings}`,
+    );
+  const worst = lost[0];
+  return [share, ...(worst ? [`${worst.count} lost, ${worst.cause}`] : []), ...told].join('; ');
+}
+
+/** Readings of a recipe; none where a material that it names is gone. */
+function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
+  try {
+    return judgeMix(mixInputOf(recipe, library), { library }).readings;
+  } catch (error) {
+    if (error instanceof RangeError) return [];
+    throw error;
+  }
+}
+
+/** What became of the plants in a batch, or in every batch of a mix, and what that would change next time. */
+@Component({
+  selector: 'app-what-became',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (results().length > 0) {
+      <h2>What became of it</h2>
+      <ul class="rows">
+        @for (one of results(); track one.batch) {
+          <li>
+            <b>{{ one.name }}</b>&ngsp;
+            <span class="term"
+              >{{ one.madeOn | date: 'd MMM y'
+              }}{{ one.version === null ? '' : ', version ' + one.version }}</span
+            >
+            <span class="says">{{ one.says }}</span>
+          </li>
+        }
+      </ul>
+      @if (suspects().length > 0) {
+        <details>
+          <summary>What would you change?</summary>
+          @for (one of odd(); track one) {
+            <p>{{ one }}</p>
+          }
+          <ol class="changes">
+            @for (one of changes(); track one.cause) {
+              <li>
+                <p>
+                  <b>{{ one.what | said }}</b>&ngsp; <span class="term">against: {{ one.name }}</span>
+                </p>
+                <p class="term">It would do: {{ one.does | said }}.</p>
+                <button type="button" class="press" (click)="take(one)">
+                  Put it on the bench<span class="visually-hidden">: {{ one.what | said }}</span>
+                </button>
+              </li>
+            }
+          </ol>
+          @if (changes().length === 0) {
+            <p>No change of the mix would help without harming something else.</p>
+          }
+          @for (one of beside(); track one.cause) {
+            <p class="term">{{ name(one.cause) }}: {{ one.text }}.</p>
+          }
+        </details>
+      }
+    }
+  `,
+  styles: `
+    .says {
+      display: block;
+    }
+    .changes p {
+      margin: 4px 0;
+    }
+  `,
+  imports: [DatePipe, SaidPipe],
+})
+export class WhatBecame {
+  readonly of = input.required<'batch' | 'mix'>();
+  readonly id = input.required<number>();
+  /** What was mixed, or is to be changed. */
+  readonly recipe = input.required<Recipe>();
+  /** A changed recipe is wanted on the bench, with why. */
+  readonly taken = output<{ recipe: Recipe; why: string }>();
+  private readonly plants = inject(PlantsService);
+  private readonly store = inject(RecipeStore);
+  private readonly school = inject(SchoolChoice).school;
+  private readonly there = resourceOf(
+    computed(() => `${this.of()} ${this.id()}`),
+    () => this.plants.results(this.of(), this.id()),
+  );
+  protected readonly results = computed(() =>
+    (this.there.value() ?? []).map((one) => ({ ...one, says: resultSays(one) })),
+  );
+  /** Of all batches together. */
+  protected readonly suspects = computed((): Suspect[] => {
+    const sums = new Map<string, Suspect>();
+    for (const { suspects } of this.results())
+      for (const one of suspects) {
+        const known = sums.get(one.cause) ?? { cause: one.cause, weight: 0, plantings: 0 };
+        sums.set(one.cause, {
+          ...known,
+          weight: known.weight + one.weight,
+          plantings: known.plantings + one.plantings,
+        });
+      }
+    return [...sums.values()].sort((a, b) => b.weight - a.weight);
+  });
+  protected readonly beside = computed(() => besideTheMix(this.suspects()));
+  /** Readings that the mix does not explain. */
+  protected readonly odd = computed(() => {
+    const library = this.store.library();
+    if (!library) return [];
+    const readings = readingsIn(this.recipe(), library);
+    const reckoned = (id: string): number | undefined => readings.find((one) => one.id === id)?.value;
+    const [ph, ec] = [reckoned('ph'), reckoned('ecSaturated')];
+    if (ph === undefined || ec === undefined) return [];
+    return this.results().flatMap(({ name, read }) =>
+      unexplained({ ph, ec }, read).map((which) => {
+        const [was, now] = which === 'ph' ? [ph, read.ph!] : [ec, read.ec!];
+        const what = which === 'ph' ? 'pH' : 'EC';
+        return `${name}: ${what} ${fixed(was, 1)} was reckoned and ${fixed(now, 1)} read. Test its materials and your water before you change the mix.`;
+      }),
+    );
+  });
+  protected readonly changes = computed(() => {
+    const library = this.store.library();
+    if (!library) return [];
+    try {
+      return nextTime(this.recipe(), this.suspects(), library, this.school().never).map((one) => ({
+        ...one,
+        name: this.name(one.cause),
+        what: this.what(one.fix),
+        does: this.does(one),
+      }));
+    } catch (error) {
+      // A material that the recipe names may be gone from the library.
+      if (error instanceof RangeError) return [];
+      throw error;
+    }
+  });
+
+  protected name(cause: Suspect['cause']): string {
+    return causes[cause].name;
+  }
+
+  protected take({ fix, cause }: NextTime): void {
+    const library = this.store.library();
+    if (!library) return;
+    const result = this.results()[0];
+    const why = `${this.what(fix)}, against “${this.name(cause)}”${result ? `: ${result.name}, ${result.says}` : ''}`;
+    this.taken.emit({ recipe: applyFix(this.recipe(), fix, library), why: why.slice(0, 300) });
+  }
+
+  /** A change in words, in metric: what shows it puts the reader's units in. */
+  private what(fix: NextTime['fix']): string {
+    if (fix.kind === 'all') return fix.fixes.map((one) => this.whatOne(one)).join(', ');
+    return this.whatOne(fix);
+  }
+
+  private whatOne(fix: SingleFix): string {
+    const library = this.store.library();
+    const named = (id: string): string =>
+      shortName(library?.materials.get(id)?.name ?? library?.amendments.get(id)?.name ?? id).toLowerCase();
+    switch (fix.kind) {
+      case 'limeToPh':
+        return `Lime to pH ${fixed(fix.ph, 1)}`;
+      case 'dose':
+        return `${named(fix.amendment)} ${fixed(fix.gPerL, 2)} g/L`;
+      case 'addPart':
+        return `${fix.parts ?? 1} more ${(fix.parts ?? 1) === 1 ? 'part' : 'parts'} of ${named(fix.material)}`;
+      default:
+        return 'Another recipe';
+    }
+  }
+
+  private does({ changes }: NextTime): string {
+    const { noun } = this.store.kind();
+    return changes
+      .map(({ id, from, to }) => {
+        const { name, places } = readingWords(id, noun);
+        return { name: name.toLowerCase(), from: fixed(from, places), to: fixed(to, places) };
+      })
+      .filter(({ from, to }) => from !== to)
+      .map(({ name, from, to }) => `${name} ${from} → ${to}`)
+      .join(', ');
+  }
+}
