@@ -1,3 +1,4 @@
+import { type Page } from '@playwright/test';
 import { expect, field, test } from './bench';
 
 test.describe('on the phone', () => {
@@ -70,6 +71,116 @@ test.describe('on the phone', () => {
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
     await expect(page.locator('.notice')).toContainText('version 2');
   });
+});
+
+/** A picture of a side-lying phone: 64 × 32 dots, and a note that it is to be turned by a quarter. */
+async function turnedPicture(page: Page): Promise<Buffer> {
+  const base64 = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [64, 32];
+    canvas.getContext('2d')!.fillRect(0, 0, 20, 32);
+    return canvas.toDataURL('image/jpeg').split(',')[1]!;
+  });
+  const jpeg = Buffer.from(base64, 'base64');
+  // Exif, one entry: orientation 6.
+  const tiff = Buffer.from('4d4d002a00000008000101120003000000010006000000000000', 'hex');
+  const exif = Buffer.concat([Buffer.from('Exif\0\0', 'latin1'), tiff]);
+  const head = Buffer.from([0xff, 0xe1, 0, exif.length + 2]);
+  return Buffer.concat([jpeg.subarray(0, 2), head, exif, jpeg.subarray(2)]);
+}
+
+test('a picture is kept the right way up; what is none is said, and nothing of it is kept', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/plants/standing');
+  await page.getByRole('link', { name: /^Cabbage “Pointed”/ }).click();
+  const file = page.getByLabel('Take a picture');
+  await file.setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: await turnedPicture(page) });
+  const shown = page.getByRole('img', { name: 'a picture' });
+  await expect(shown).toBeVisible();
+  const size = await shown.evaluate((img: HTMLImageElement) =>
+    img.decode().then(() => [img.naturalWidth, img.naturalHeight]),
+  );
+  expect(size).toEqual([32, 64]);
+  const kept = await request.get((await shown.getAttribute('src'))!);
+  expect(kept.headers()['content-type']).toBe('image/jpeg');
+  await file.setInputFiles({ name: 'b.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not one') });
+  await expect(page.getByRole('alert')).toContainText('no picture that the browser can read');
+  await expect(shown).toHaveCount(1);
+  await page.reload();
+  await expect(shown).toBeVisible();
+});
+
+test('a potting entered by mistake: put away, its plants are back; brought back, they are moved again', async ({
+  page,
+}) => {
+  await page.goto('/plants/standing');
+  await page.getByRole('link', { name: /^Lettuce “Oak leaf”/ }).click();
+  const tally = page.locator('.tally');
+  await expect(tally).toContainText('50 stand');
+  await page.getByRole('link', { name: 'Pot them on' }).click();
+  await page.getByLabel('Into', { exact: true }).selectOption({ label: '9 cm pot' });
+  await field(page, 'How many pots').fill('30');
+  await field(page, 'Plants of it').fill('30');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(tally).toContainText('30 potted');
+  const address = page.url();
+  await page.getByRole('button', { name: 'Put away' }).click();
+  await expect(page).toHaveURL(/standing/);
+  await page.getByRole('link', { name: /^Lettuce “Oak leaf”/ }).click();
+  await expect(tally).toContainText('50 stand');
+  await page.goto('/plants/standing');
+  await page.getByText('Put away (1)').click();
+  await page.getByRole('link', { name: /30 potted, 30 stand/ }).click();
+  await expect(page).toHaveURL(address);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('button', { name: 'Put away' })).toBeVisible();
+  await page
+    .getByRole('link', { name: /^Lettuce/ })
+    .first()
+    .click();
+  await expect(tally).toContainText('30 moved on, 96 out, 20 stand');
+});
+
+test('cell by cell on the picture of the tray, and some set apart', async ({ page }) => {
+  await page.goto('/plants/new?crop=basil&vessel=cell-72&cells=72&name=Window');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Came up', exact: true }).click();
+  await page.getByRole('button', { name: 'By a picture of the tray' }).click();
+  for (const place of ['Row 1, place 2', 'Row 12, place 6'])
+    await page.getByRole('button', { name: `${place}, empty` }).click();
+  await expect(field(page, 'So many in all')).toHaveValue('70');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.locator('.tally')).toContainText('70 of 72 came up');
+  await page.getByRole('link', { name: 'Set some apart' }).click();
+  await field(page, 'How many cells').fill('20');
+  await field(page, 'Plants of it').fill('20');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.locator('.tally')).toContainText('20 set apart, 20 stand');
+  await page.getByRole('link', { name: 'Basil “Window”' }).first().click();
+  await expect(page.locator('.tally')).toContainText('20 moved on, 50 stand');
+});
+
+test('what became of a batch, what to change, and why it was changed', async ({ page }) => {
+  await page.goto('/batches');
+  await page
+    .getByRole('link', { name: /First tomatoes/ })
+    .first()
+    .click();
+  await expect(page.getByText(/% of 1872 came up/)).toBeVisible();
+  await page.getByText('What would you change?').click();
+  await page
+    .getByRole('button', { name: /^Put it on the bench/ })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/\/mix/);
+  const why = page.getByText(/^Changed: /);
+  await expect(why).toContainText('First tomatoes');
+  await page.reload();
+  await expect(why).toContainText('First tomatoes');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText(/^Version 2: .*First tomatoes/)).toBeVisible();
 });
 
 test('a trial from its layout to its verdict', async ({ page }) => {

@@ -18,7 +18,7 @@ test('opens in WAL with foreign keys and full sync', () => {
   expect(db.pragma('foreign_keys', { simple: true })).toBe(1);
   expect(db.pragma('synchronous', { simple: true })).toBe(2);
   expect(() =>
-    db.prepare("INSERT INTO mix_versions VALUES (1, 99, 1, '{}', 'now', NULL, NULL)").run(),
+    db.prepare("INSERT INTO mix_versions VALUES (1, 99, 1, '{}', 'now', NULL, NULL, '')").run(),
   ).toThrow('FOREIGN KEY');
   db.close();
 });

@@ -64,8 +64,8 @@ test.each(made)(
     const get = async <T>(path: string): Promise<T> => (await request(app).get(path).expect(200)).body as T;
 
     expect(await get('/api/batches')).toEqual(told.batches);
-    // Figures are kept since: what is from before has none.
-    expect(await get('/api/mixes')).toEqual(told.mixes.map((mix) => ({ ...mix, figures: null })));
+    // Figures and reasons are kept since: what is from before has none.
+    expect(await get('/api/mixes')).toEqual(told.mixes.map((mix) => ({ ...mix, figures: null, why: '' })));
     for (const [i, batch] of told.batch.entries()) {
       const now = await get<{ snapshot: Row }>(`/api/batches/${batch.id}`);
       expect(now.snapshot['format']).toBe(2);

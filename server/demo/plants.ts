@@ -107,6 +107,37 @@ const demo: readonly DemoPlanting[] = [
       [5, { kind: 'lost', count: 4, cause: 'weak' }],
     ],
   },
+  {
+    ...{ ago: 50, batch: 'Tomatoes pricked out' },
+    given: { start: 'pot', crop: 'pelargonium', name: 'Red balcony', vessel: 'pot-9', cells: 80 },
+    events: [
+      [7, { kind: 'size', mm: 55 }],
+      [20, { kind: 'size', mm: 82 }],
+      [21, { kind: 'weight', grams: 5200 }],
+      [24, { kind: 'weight', grams: 3900 }],
+      [34, { kind: 'size', mm: 120 }],
+      [40, { kind: 'count', alive: 79 }],
+      [44, { kind: 'out', count: 30, way: 'sold' }],
+    ],
+  },
+  {
+    ...{ ago: 16, batch: 'Tomatoes pricked out' },
+    given: { start: 'pot', crop: 'tomato', name: 'Tall', vessel: 'pot-9', cells: 48, halfFilled: true },
+    events: [[9, { kind: 'size', mm: 140 }]],
+  },
+  {
+    ...{ ago: 22 },
+    given: { crop: 'celery', vessel: 'cell-72', cells: 72, perCell: 3, seed: 'Two years old' },
+    events: [
+      [19, { kind: 'up', count: 58 }],
+      [20, { kind: 'sign', sign: 'uneven' }],
+    ],
+  },
+  {
+    ...{ ago: 9, batch: 'Lettuce blocks, run 1' },
+    given: { crop: 'spinach', vessel: 'block-50', cells: 100, seed: 'Bought, this year' },
+    events: [],
+  },
 ];
 
 /** A trial: arms, chance of a plant, cells a tray. */

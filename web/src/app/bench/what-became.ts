@@ -54,7 +54,7 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
             <span class="term"
               >{{ one.madeOn | date: 'd MMM y'
               }}{{ one.version === null ? '' : ', version ' + one.version }}</span
-            >
+            >&ngsp;
             <span class="says">{{ one.says }}</span>
           </li>
         }

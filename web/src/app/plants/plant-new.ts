@@ -135,13 +135,13 @@ export class PlantNew {
   });
 
   private fromAddress(): Draft {
-    const { crop, name, vessel, cells, perCell, line, sowing, step, start, from, batch } = this.query;
+    const { crop, name, seed, vessel, cells, perCell, line, sowing, step, start, from, batch } = this.query;
     const parent = Number(from);
     return {
       start: starts.find((one) => one === start) ?? 'sow',
       crop: crop ?? 'tomato',
       name: name ?? '',
-      seed: '',
+      seed: seed ?? '',
       vessel: vessel ?? 'cell-72',
       cells: cells === undefined ? 72 : Number(cells),
       perCell: perCell === undefined ? 1 : Number(perCell),

@@ -64,6 +64,8 @@ export class PlantPage {
   protected readonly there = resourceOf(this.id, (id) => this.plants.one(id));
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
+  /** Of what is done with the whole: a picture, putting away. */
+  protected readonly wayProblem = signal('');
   protected readonly says = tallySays;
   protected readonly eventSays = eventSays;
   protected readonly startWords = startWords;
@@ -173,14 +175,14 @@ export class PlantPage {
     const taken = file.files?.[0];
     file.value = '';
     if (!taken) return;
-    this.problem.set('');
+    this.wayProblem.set('');
     smallPicture(taken)
       .then((jpeg) => firstValueFrom(this.plants.addPicture(Number(this.id()), this.nursery.today(), jpeg)))
       .then(() => {
         this.there.refresh();
         this.notices.say('The picture is kept.');
       })
-      .catch((error: unknown) => this.problem.set(`The picture is not kept: ${(error as Error).message}`));
+      .catch((error: unknown) => this.wayProblem.set(`The picture is not kept: ${(error as Error).message}`));
   }
 
   protected takeBack(of: number, on: string): void {
@@ -194,7 +196,7 @@ export class PlantPage {
         this.notices.say('It is put away.', () => this.bringBack());
         void this.router.navigate(['/plants/standing']);
       },
-      error: (error: Error) => this.problem.set(`Still there: ${error.message}`),
+      error: (error: Error) => this.wayProblem.set(`Still there: ${error.message}`),
     });
   }
 
@@ -202,7 +204,7 @@ export class PlantPage {
     this.plants.bringBack(Number(this.id())).subscribe({
       next: () => this.there.refresh(),
       error: (error: Error) => {
-        this.problem.set(`Still put away: ${error.message}`);
+        this.wayProblem.set(`Still put away: ${error.message}`);
         this.notices.say(`Still put away: ${error.message}`);
       },
     });

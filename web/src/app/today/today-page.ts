@@ -65,7 +65,8 @@ export class TodayPage {
   /** Who wants cover tonight, by the limit of each crop. */
   protected readonly cold = computed(() => {
     const low = this.forecast.value()?.[0]?.minC;
-    return low === undefined ? [] : coldTonight(this.standing.value() ?? [], low);
+    const all = low === undefined ? [] : coldTonight(this.standing.value() ?? [], low);
+    return all.map((one) => ({ ...one, bears: `${fixed(one.coldestC, 0)} °C` }));
   });
   protected readonly week = computed(() =>
     (this.forecast.value() ?? []).map((d) => ({
