@@ -1,22 +1,21 @@
 import { type z } from 'zod';
 import {
   type KeptPlantEvent,
-  keptPlantingSchema,
+  type keptPlantingSchema,
   keptTrialSchema,
   type NewPlanting,
   type NewTrial,
   type PlantList,
-  plantEventSchema,
 } from '#contract/plants';
 import { PAGE } from '#contract/routes';
 import { type KeptEvent, type PlantEvent, type Planting } from '#core/plants/planting';
 import { type Db } from '#server/database/db';
 
-/** Of what an event holds; lifted by it should it change. */
+/** Of what an event holds; lifted by it should it change. Checked when it is kept, and read as it is. */
 const EVENT_FORMAT = 1;
 
-/** Kinds that tallies and care are reckoned from: of a long list nothing else is read. */
-const COUNTING = `'up', 'count', 'lost', 'thinned', 'moved', 'out', 'fed', 'undo'`;
+/** Kinds that tallies and care are reckoned from: of a long list nothing else is read. As the index has them. */
+const COUNTING = `'up', 'count', 'lost', 'thinned', 'moved', 'out', 'fed', 'topped', 'undo'`;
 
 interface Row {
   id: number;
@@ -30,8 +29,11 @@ interface EventRow {
 }
 export type TrialFields = z.output<typeof keptTrialSchema>;
 
+/** What was checked when it was kept is not checked again: a list reads hundreds. */
 const read = ({ id, row_json }: Row): Planting => ({
-  ...keptPlantingSchema.parse(JSON.parse(row_json)),
+  // Of what was kept before plants were set half.
+  halfFilled: false,
+  ...(JSON.parse(row_json) as Omit<z.output<typeof keptPlantingSchema>, 'halfFilled'>),
   id,
 });
 const readTrial = ({ id, row_json }: Row): TrialFields & { id: number } => ({
@@ -101,7 +103,8 @@ export class PlantStore {
     this.everyEvent = db.prepare<[], EventRow>(`${event} ORDER BY id`);
     this.events = db.prepare<[number], EventRow>(`${event} WHERE planting_id = ? ORDER BY id`);
     this.eventsOfMany = db.prepare<[string], EventRow>(
-      `${event} WHERE planting_id IN (SELECT value FROM json_each(?)) AND kind IN (${COUNTING}) ORDER BY id`,
+      `${event} INDEXED BY plant_events_counting
+       WHERE planting_id IN (SELECT value FROM json_each(?)) AND kind IN (${COUNTING}) ORDER BY id`,
     );
     this.eventKeyed = db.prepare<[string], EventRow>(`${event} WHERE key = ?`);
     this.insertEvent = db.prepare(
@@ -282,5 +285,5 @@ export class PlantStore {
 }
 
 function readEvent({ id, planting_id, data_json, at }: EventRow): KeptPlantEvent & { planting: number } {
-  return { id, at, planting: planting_id, event: plantEventSchema.parse(JSON.parse(data_json)) };
+  return { id, at, planting: planting_id, event: JSON.parse(data_json) as PlantEvent };
 }
