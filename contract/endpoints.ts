@@ -21,6 +21,7 @@ import {
   putSchema,
   weatherAnswersSchema,
 } from '#contract/instruments';
+import { backupsSchema, restoredSchema, restoreSchema, secondPlaceSchema } from '#contract/backups';
 import { librarySchema } from '#contract/library';
 import { listQuerySchema } from '#contract/lists';
 import {
@@ -116,7 +117,7 @@ import { seasonAnswerSchema, seasonRequestSchema } from '#contract/season';
 import { dueStepSchema } from '#contract/today';
 
 /** What goes back: JSON by a schema, nothing, or a body of another kind. */
-export type AnswerKind = z.ZodType | 'nothing' | 'pdf' | 'jpeg' | 'calendar' | 'events';
+export type AnswerKind = z.ZodType | 'nothing' | 'pdf' | 'jpeg' | 'file' | 'calendar' | 'events';
 
 export interface Endpoint {
   says: string;
@@ -317,6 +318,27 @@ export const endpoints = {
     answer: 'pdf',
     status: 200,
     refuses: { 429: BUSY },
+  },
+
+  backups: get('Backups of the data folder, newest first', backupsSchema),
+  makeBackup: { ...act('Make a backup now'), refuses: { 507: 'No room for it' } },
+  setSecondPlace: {
+    ...act('Name a folder for a second copy of every backup; empty for none'),
+    body: secondPlaceSchema,
+  },
+  backupFile: {
+    says: 'A backup as one file',
+    answer: 'file',
+    status: 200,
+    refuses: { 404: 'No such backup' },
+  },
+  restoreBackup: {
+    ...compute(
+      'Put a backup in the place of what is there, which is kept aside',
+      restoreSchema,
+      restoredSchema,
+    ),
+    refuses: { 404: 'No such backup', 409: 'The backup is not whole: nothing was touched' },
   },
 
   plantings: {

@@ -87,6 +87,12 @@ export const routes = {
   weekSheet: ['GET', '/plan/weeks/:week/sheet.pdf'],
   runLabels: ['GET', '/plan/lines/:id/labels.pdf'],
 
+  backups: ['GET', '/backups'],
+  makeBackup: ['POST', '/backups'],
+  setSecondPlace: ['PUT', '/backups/second-place'],
+  backupFile: ['GET', '/backups/files/:name'],
+  restoreBackup: ['POST', '/backups/restore'],
+
   plantings: ['GET', '/plants'],
   addPlanting: ['POST', '/plants'],
   plantCare: ['GET', '/plants/care'],

@@ -2,6 +2,8 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { type Backups } from '#server/backup/backups';
+import { backupRoutes, type Restore } from '#server/backup/routes';
 import { batchRoutes } from '#server/batches/routes';
 import { BatchStore } from '#server/batches/store';
 import { computeRoutes } from '#server/compute/routes';
@@ -54,6 +56,8 @@ export interface AppParts {
   now: () => Date;
   instruments: InstrumentHub;
   heavy: Heavy;
+  backups: Backups;
+  restore: Restore;
   /** Whether every answer is held against the contract; for tests. */
   checkAnswers?: boolean;
 }
@@ -91,6 +95,8 @@ function apiRoutes({
   now,
   instruments,
   heavy,
+  backups,
+  restore,
   checkAnswers = false,
 }: Omit<AppParts, 'webFolder' | 'log'>): express.Router {
   const api = new Api(checkAnswers);
@@ -136,6 +142,7 @@ function apiRoutes({
   const tabled = { store: plants, nursery };
   tableRoutes(api, db, { library, own, lots, crops, season, plants: tabled, calendar, now });
   instrumentRoutes(api, instruments, now);
+  backupRoutes(api, backups, folder, restore);
   return api.whole();
 }
 

@@ -1,14 +1,11 @@
+import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pino } from 'pino';
-import { createApp } from '#server/app';
 import { holdFolder } from '#server/database/lock';
-import { openDatabase } from '#server/database/open';
-import { seedDemo } from '#server/demo/seed';
 import { Workers } from '#server/heavy/workers';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
-import { CropStore } from '#server/season/crops';
-import { LibraryStore } from '#server/library/store';
+import { Opened } from '#server/opened';
 import { root } from '#server/root';
 
 const HOST = '127.0.0.1';
@@ -26,25 +23,34 @@ try {
   console.error(error instanceof Error ? `Welcome cannot start: ${error.message}` : error);
   process.exit(1);
 }
-const db = openDatabase(folder);
-new LibraryStore(db).refreshStarter();
-new CropStore(db).refreshStarter();
-if (process.env['WELCOME_DEMO'] !== '0') seedDemo(db, new Date());
+const opened = new Opened(
+  {
+    ...{ data: folder, webFolder: join(root, 'dist', 'web', 'browser'), log, now: () => new Date() },
+    ...{ instruments: new InstrumentHub(simulatedBench()), heavy: new Workers() },
+    demo: process.env['WELCOME_DEMO'] !== '0',
+  },
+  () => server.closeAllConnections(),
+);
 
-const app = createApp({
-  db,
-  webFolder: join(root, 'dist', 'web', 'browser'),
-  log,
-  now: () => new Date(),
-  instruments: new InstrumentHub(simulatedBench()),
-  heavy: new Workers(),
-});
-const server = app.listen(port, HOST, (error?: Error) => {
-  if (error) {
-    const inUse = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
-    console.error(inUse ? `Port ${port} is taken. Choose another: PORT=4181 npm start` : error.message);
-    process.exit(1);
+/** Once a day, and at the start: a backup is checked as it is made, so that damage is noticed. */
+async function backUp(): Promise<void> {
+  try {
+    await opened.backups?.daily();
+  } catch (error) {
+    log.error(error);
   }
+}
+const HOUR_MS = 3_600_000;
+void backUp();
+setInterval(() => void backUp(), HOUR_MS).unref();
+
+const server = createServer(opened.listener);
+server.on('error', (error) => {
+  const inUse = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
+  console.error(inUse ? `Port ${port} is taken. Choose another: PORT=4181 npm start` : error.message);
+  process.exit(1);
+});
+server.listen(port, HOST, () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
   console.log(`Welcome is open at http://${HOST}:${at}  (data in ${folder}; stop with Ctrl+C)`);
@@ -53,7 +59,7 @@ const server = app.listen(port, HOST, (error?: Error) => {
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {
     server.close(() => {
-      db.close();
+      opened.close();
       letGo();
       process.exit(0);
     });

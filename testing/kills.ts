@@ -194,6 +194,15 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       ...{ acknowledged: 0, begun: 0 },
     },
     {
+      write: (turn) => ({
+        ...{ endpoint: 'setSecondPlace', path: '/backups/second-place' },
+        body: { folder: turn % 2 ? folder : join(folder, 'backups') },
+      }),
+      read: `SELECT value FROM folder WHERE key = 'second-place'`,
+      value: (turn) => (turn === 0 ? undefined : turn % 2 ? folder : join(folder, 'backups')),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
       write: (turn) => ({ endpoint: 'setOdds', path: '/plants/odds', body: { purple: { cold: turn % 90 } } }),
       read: `SELECT json_extract(value, '$.purple.cold') AS value FROM folder WHERE key = 'odds'`,
       value: (turn) => (turn === 0 ? undefined : turn % 90),

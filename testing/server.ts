@@ -1,9 +1,13 @@
 import { randomUUID } from 'node:crypto';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { type Express } from 'express';
 import { pino } from 'pino';
 import { type BodyGiven } from '#contract/endpoints';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { createApp } from '#server/app';
+import { Backups } from '#server/backup/backups';
 import { type Db } from '#server/database/db';
 import { Folder } from '#server/database/folder';
 import { openDatabase } from '#server/database/open';
@@ -46,6 +50,8 @@ export function testApp(
     now: () => TODAY,
     instruments,
     heavy: inPlace,
+    backups: new Backups(db, mkdtempSync(join(tmpdir(), 'welcome-test-')), new Folder(db), () => TODAY),
+    restore: () => Promise.reject(new Error('not here')),
     checkAnswers,
   });
   return { app, db };

@@ -54,6 +54,15 @@ export class Folder {
     this.put.run('odds', json);
   }
 
+  /** Where a second copy of every backup goes; empty for nowhere. */
+  get secondPlace(): string {
+    return this.get.get('second-place') ?? '';
+  }
+
+  set secondPlace(folder: string) {
+    this.put.run('second-place', folder);
+  }
+
   /** How many steps of the demo it holds; null where it is nobody's demo. */
   get demoSteps(): number | null {
     const steps = this.get.get('demo');

@@ -1,6 +1,6 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { backUp } from '#server/database/backup';
+import { backUp } from '#server/database/copy';
 import { type Db } from '#server/database/db';
 
 /**

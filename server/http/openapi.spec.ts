@@ -14,6 +14,7 @@ interface Layer {
   route?: { path: string; methods: Record<string, boolean> };
   handle?: { stack?: Layer[] };
 }
+let backup = '';
 let paths: Record<string, Record<string, Operation>>;
 beforeAll(async () => {
   await request(app).post('/api/batches').send(newBatch()).expect(201);
@@ -44,6 +45,8 @@ beforeAll(async () => {
     .post('/api/trials')
     .send({ key: randomUUID(), name: 'Trial', seed: 1, arms, blocks: 2, ...tray })
     .expect(201);
+  await request(app).post('/api/backups').send({}).expect(204);
+  backup = (await request(app).get('/api/backups')).body.list[0].name;
   const { body } = await request(app).get('/api/openapi.json');
   expect(body.openapi).toBe('3.1.0');
   paths = body.paths;
@@ -57,7 +60,8 @@ const real = (path: string): string =>
     .replace('{material}', 'loam')
     .replace('{week}', '2031-W10')
     .replace('{crop}', 'tomato')
-    .replace('{table}', 'lots');
+    .replace('{table}', 'lots')
+    .replace('{name}', backup);
 
 test('everything that it tells of is there', async () => {
   const told: string[] = [];

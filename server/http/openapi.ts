@@ -35,15 +35,17 @@ function refusalsOf(method: string, path: string, endpoint: Endpoint): Record<st
   );
 }
 
+const binary = {
+  pdf: 'application/pdf',
+  jpeg: 'image/jpeg',
+  file: 'application/octet-stream',
+} as const;
+
 function answerOf({ answer, status }: Endpoint): Record<string, object> {
   if (answer === 'nothing') return { 204: { description: 'Done' } };
   const content =
-    answer === 'pdf' || answer === 'jpeg'
-      ? {
-          [answer === 'pdf' ? 'application/pdf' : 'image/jpeg']: {
-            schema: { type: 'string', format: 'binary' },
-          },
-        }
+    answer === 'pdf' || answer === 'jpeg' || answer === 'file'
+      ? { [binary[answer]]: { schema: { type: 'string', format: 'binary' } } }
       : answer === 'events' || answer === 'calendar'
         ? { [answer === 'events' ? 'text/event-stream' : 'text/calendar']: { schema: { type: 'string' } } }
         : { 'application/json': { schema: schemaOf(answer, 'output') } };

@@ -94,6 +94,8 @@ function problemOf(error: unknown): Problem {
     return new Problem(400, 'Out of range', error.message, [issue]);
   }
   if (error instanceof RangeError) return new Problem(400, 'Out of range', error.message);
+  const { code } = (error ?? {}) as { code?: unknown };
+  if (typeof code === 'string' && code.startsWith('SQLITE_')) return storageProblem(code);
   const { type, status } = (error ?? {}) as { type?: string; status?: number };
   if (type === 'entity.parse.failed') return new Problem(400, 'Malformed JSON', 'the body is not JSON');
   if (type === 'entity.too.large')
@@ -106,6 +108,32 @@ function problemOf(error: unknown): Problem {
     );
   }
   return new Problem(500, 'Something broke', 'the server could not finish this; nothing was saved');
+}
+
+/** What the disk would not do, in words, with what still works. */
+function storageProblem(code: string): Problem {
+  const looking = 'Looking things up still works.';
+  if (code.startsWith('SQLITE_FULL') || code === 'SQLITE_IOERR_WRITE')
+    return new Problem(
+      507,
+      'No room',
+      `the disk is full: nothing was saved. ${looking} Make room, then enter it again`,
+    );
+  if (code.startsWith('SQLITE_READONLY') || code.startsWith('SQLITE_PERM') || code === 'SQLITE_CANTOPEN')
+    return new Problem(
+      503,
+      'Read-only',
+      `the data folder cannot be written to: nothing was saved. ${looking} Give this user leave to write there`,
+    );
+  if (code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED'))
+    return new Problem(503, 'Busy', 'another write took too long: nothing was saved. Try again in a moment');
+  if (code.startsWith('SQLITE_CORRUPT') || code === 'SQLITE_NOTADB')
+    return new Problem(
+      500,
+      'Damaged',
+      'the data file is damaged: nothing was saved. Stop Welcome and start it again: it then offers the newest good backup',
+    );
+  return new Problem(500, 'Something broke', 'the database could not do this; nothing was saved');
 }
 
 export const BODY_LIMIT = '256kb';

@@ -23,7 +23,7 @@ type Kind<K extends EndpointName> = (typeof endpoints)[K]['answer'];
 type Reply<K extends EndpointName> =
   Kind<K> extends z.ZodType
     ? Answer<K> | Again<Answer<K>>
-    : Kind<K> extends 'pdf' | 'jpeg'
+    : Kind<K> extends 'pdf' | 'jpeg' | 'file'
       ? Buffer
       : Kind<K> extends 'calendar'
         ? string
@@ -55,6 +55,7 @@ export class Api {
       if (res.headersSent || res.destroyed) return;
       if (endpoint.answer === 'nothing') res.status(204).end();
       else if (endpoint.answer === 'pdf') res.type('application/pdf').send(reply);
+      else if (endpoint.answer === 'file') res.type('application/octet-stream').send(reply);
       else if (endpoint.answer === 'jpeg') {
         // A picture never changes under its number.
         res.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/jpeg').send(reply);

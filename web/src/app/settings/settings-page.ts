@@ -12,6 +12,7 @@ import { SpreadChoice } from '../data/spread-choice';
 import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
+import { BackupsForm } from './backups-form';
 import { OwnWindowsForm } from './own-windows';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { TextField } from '../ui/fields/text-field';
@@ -57,7 +58,7 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
   host: { class: 'page' },
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
-  imports: [TextField, ChoiceField, FetchState, NumberList, OwnWindowsForm],
+  imports: [BackupsForm, TextField, ChoiceField, FetchState, NumberList, OwnWindowsForm],
 })
 export class SettingsPage {
   protected readonly way = inject(SchoolChoice);

@@ -1,0 +1,48 @@
+import { expect, field, test } from './bench';
+
+test('a backup made, looked at, put back: what came later is aside, and the page says so before', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByText(/The newest is of /)).toBeVisible();
+  const fetched = page.waitForEvent('download');
+  await page
+    .getByRole('link', { name: /^Fetch the file/ })
+    .first()
+    .click();
+  expect((await fetched).suggestedFilename()).toMatch(/^welcome-.*asked\.sqlite$/);
+
+  await page.goto('/plants/new?crop=basil&vessel=cell-72&cells=72&name=Later');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('heading', { name: 'Basil “Later”' })).toBeVisible();
+
+  await page.goto('/settings');
+  await page
+    .getByRole('button', { name: /^Put it back…/ })
+    .first()
+    .click();
+  const sure = page.getByRole('group', { name: 'Before it is put back' });
+  await expect(sure).toContainText('Not in it, and out of sight afterwards: 1 planting.');
+  await sure.getByRole('button', { name: 'Put it back', exact: true }).click();
+  await expect(sure).toHaveCount(0);
+  await page.goto('/plants/standing');
+  await expect(page.getByRole('link', { name: /Tomato “Long Red”/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Basil “Later”/ })).toHaveCount(0);
+  const { list } = (await (await request.get('/api/backups')).json()) as { list: object[] };
+  expect(list.length).toBeGreaterThan(0);
+});
+
+test.describe('a second place', () => {
+  test.use({ brought: /status of 400/ });
+
+  test('that is not there is said beside the field, and what was typed stays', async ({ page }) => {
+    await page.goto('/settings');
+    const box = field(page, 'A folder for a second copy, as on another disk');
+    await box.fill('/proc/nowhere');
+    await page.getByRole('button', { name: 'Use this folder' }).click();
+    await expect(page.getByText(/must be a folder that is there, by its whole path/)).toBeVisible();
+    await expect(box).toHaveValue('/proc/nowhere');
+  });
+});

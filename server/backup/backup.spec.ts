@@ -1,0 +1,307 @@
+import Database from 'better-sqlite3';
+import fc from 'fast-check';
+import { execFileSync } from 'node:child_process';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+  writeSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import request from 'supertest';
+import { backupsIn, backupFolder } from '#server/backup/backups';
+import { lookAt } from '#server/backup/checked';
+import { kept } from '#server/backup/keeping';
+import { finishRestore, restoreInto } from '#server/backup/restore';
+import { openDatabase } from '#server/database/open';
+import { serve, type Served } from '#testing/serve';
+import { testApp } from '#testing/server';
+
+let data: string;
+const running: Served[] = [];
+beforeEach(() => {
+  data = mkdtempSync(join(tmpdir(), 'welcome-backup-'));
+});
+afterEach(() => {
+  for (const { process } of running.splice(0)) process.kill('SIGKILL');
+  rmSync(data, { recursive: true, force: true });
+});
+const file = (): string => join(data, 'welcome.sqlite');
+const start = async (demo = '0'): Promise<Served> => {
+  const served = await serve(data, 0, { WELCOME_DEMO: demo, LOG_LEVEL: 'silent' });
+  running.push(served);
+  return served;
+};
+const stop = async ({ process }: Served, signal: NodeJS.Signals = 'SIGTERM'): Promise<void> => {
+  const gone = new Promise((done) => process.once('exit', done));
+  process.kill(signal);
+  await gone;
+};
+const ask = async (
+  at: Served,
+  path: string,
+  method = 'GET',
+  body?: object,
+): Promise<{ status: number; body: unknown }> => {
+  const answer = await fetch(`${at.address}/api${path}`, {
+    method,
+    ...(method !== 'GET' && {
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body ?? {}),
+    }),
+  });
+  const text = await answer.text();
+  return { status: answer.status, body: text ? (JSON.parse(text) as unknown) : null };
+};
+interface Told {
+  list: { name: string; why: string; counts: Record<string, number> }[];
+  now: Record<string, number>;
+  secondProblem: string;
+}
+const told = async (at: Served): Promise<Told> => (await ask(at, '/backups')).body as Told;
+const lot = (at: Served, name: string) =>
+  ask(at, '/lots', 'POST', { key: crypto.randomUUID(), item: 'loam', name, receivedOn: '2026-01-02' });
+const lots = async (at: Served): Promise<string[]> =>
+  ((await ask(at, '/lots')).body as { name: string }[]).map(({ name }) => name);
+
+describe('the rule', () => {
+  const at = (day: string): Date => new Date(`${day}T06:00:00Z`);
+
+  test('seven days, five weeks, twelve months, by hand', () => {
+    const days = Array.from({ length: 400 }, (_, i) => new Date(at('2031-03-04').getTime() - i * 86_400_000));
+    const names = kept(days).map((d) => d.toISOString().slice(0, 10));
+    expect(names.slice(0, 7)).toEqual([
+      '2031-03-04',
+      '2031-03-03',
+      '2031-03-02',
+      '2031-03-01',
+      '2031-02-28',
+      '2031-02-27',
+      '2031-02-26',
+    ]);
+    // Sundays of the weeks before, and last days of the months.
+    expect(names).toEqual(
+      expect.arrayContaining(['2031-02-23', '2031-02-16', '2031-02-09', '2031-01-31', '2030-04-30']),
+    );
+    expect(names).not.toContain('2030-03-31');
+  });
+
+  test('the newest is always kept, and no more than the rule says, whenever they were made', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.date({ min: at('2028-01-01'), max: at('2032-01-01'), noInvalidDate: true }), {
+          minLength: 1,
+        }),
+        (made) => {
+          const keep = kept(made);
+          const newest = Math.max(...made.map(Number));
+          return (
+            keep.length <= 24 &&
+            keep.some((d) => d.getTime() === newest) &&
+            keep.every((d) => made.includes(d))
+          );
+        },
+      ),
+    ));
+});
+
+test('made at the start and when asked, whole, with its counts; fetched as one file; a second place gets it too', async () => {
+  const served = await start();
+  await lot(served, 'Bale one');
+  mkdirSync(join(data, 'other disk'));
+  expect(
+    (await ask(served, '/backups/second-place', 'PUT', { folder: join(data, 'other disk') })).status,
+  ).toBe(204);
+  expect((await ask(served, '/backups', 'POST')).status).toBe(204);
+  const { list, now, secondProblem } = await told(served);
+  expect(list.map(({ why }) => why)).toEqual(['asked']);
+  expect([list[0]!.counts, secondProblem]).toEqual([now, '']);
+  expect(now['lots']).toBe(1);
+  const place = backupFolder(data);
+  expect(lookAt(join(place, list[0]!.name))).toMatchObject({ good: true, counts: now });
+  expect(readFileSync(join(data, 'other disk', list[0]!.name))).toEqual(
+    readFileSync(join(place, list[0]!.name)),
+  );
+  const fetched = await fetch(`${served.address}/api/backups/files/${list[0]!.name}`);
+  expect(Buffer.from(await fetched.arrayBuffer()).equals(readFileSync(join(place, list[0]!.name)))).toBe(
+    true,
+  );
+  // A path is no name.
+  for (const name of ['..%2Fwelcome.sqlite', 'welcome.sqlite', 'nothing'])
+    expect((await ask(served, `/backups/files/${name}`)).status).toBe(404);
+  for (const folder of [join(file(), 'in a file'), '/proc/nowhere', 'here'])
+    expect(await ask(served, '/backups/second-place', 'PUT', { folder })).toMatchObject({
+      status: 400,
+      body: { issues: [{ path: 'folder', value: folder }] },
+    });
+  // The disk is not in.
+  rmSync(join(data, 'other disk'), { recursive: true });
+  await ask(served, '/backups', 'POST');
+  expect((await told(served)).secondProblem).not.toBe('');
+});
+
+test('put back from the page: the present is kept aside, the folder is another, and goes on at the same address', async () => {
+  const served = await start();
+  await lot(served, 'Before');
+  await ask(served, '/backups', 'POST');
+  const { list } = await told(served);
+  await lot(served, 'After');
+  const was = ((await ask(served, '/nursery')).body as { id: string }).id;
+  const answer = await ask(served, '/backups/restore', 'POST', { name: list[0]!.name });
+  expect(answer.status).toBe(200);
+  expect(await lots(served)).toEqual(['Before']);
+  expect(((await ask(served, '/nursery')).body as { id: string }).id).not.toBe(was);
+  const { aside } = answer.body as { aside: string };
+  expect(lookAt(join(aside, 'welcome.sqlite'))).toMatchObject({ good: true, id: was, counts: { lots: 2 } });
+  expect((await lot(served, 'Anew')).status).toBe(201);
+  expect((await ask(served, '/backups/restore', 'POST', { name: 'none' })).status).toBe(404);
+});
+
+test('from the command line on an empty machine, and nothing is changed by a file that is none', async () => {
+  const served = await start();
+  await lot(served, 'Bale one');
+  await ask(served, '/backups', 'POST');
+  const [backup] = backupsIn(backupFolder(data));
+  await stop(served);
+  const elsewhere = join(data, 'new machine');
+  const run = (arg: string): string =>
+    execFileSync(process.execPath, ['scripts/restore.mjs', arg], {
+      env: { ...process.env, WELCOME_DATA: elsewhere },
+      stdio: ['ignore', 'pipe', 'pipe'],
+      encoding: 'utf8',
+    });
+  writeFileSync(join(data, 'letter.txt'), 'Dear grower');
+  expect(() => run(join(data, 'letter.txt'))).toThrow(/Nothing was changed: it cannot be read/);
+  expect(existsSync(join(elsewhere, 'welcome.sqlite'))).toBe(false);
+  expect(run(join(backupFolder(data), backup!.name))).toMatch(/1 lots[\s\S]*It is in place/);
+  data = elsewhere;
+  expect(await lots(await start())).toEqual(['Bale one']);
+}, 60_000);
+
+describe('damage is noticed, and nothing is filled in', () => {
+  const damaged: [string, () => void, RegExp][] = [
+    ['an empty file', () => truncateSync(file(), 0), /the data file is empty/],
+    ['a truncated file', () => truncateSync(file(), 8192), /damaged|malformed/],
+    [
+      'a zeroed page',
+      () => {
+        const handle = openSync(file(), 'r+');
+        for (let page = 1; page < 12; page++) writeSync(handle, Buffer.alloc(4096), 0, 4096, 4096 * page);
+      },
+      /damaged|malformed/,
+    ],
+    ['a letter in its place', () => writeFileSync(file(), 'Dear grower, '.repeat(900)), /not a database/],
+  ];
+  test.each(damaged)(
+    '%s: a plain page offers the newest whole backup',
+    async (_, harm, words) => {
+      const first = await start();
+      await lot(first, 'Bale one');
+      await ask(first, '/backups', 'POST');
+      await stop(first);
+      harm();
+      const before = readFileSync(file());
+      const served = await start('1');
+      expect((await ask(served, '/lots')).status).toBe(503);
+      const page = await fetch(`${served.address}/today`);
+      const html = await page.text();
+      expect([page.status, html]).toEqual([503, expect.stringMatching(words)]);
+      expect(html).toContain('1 lots');
+      // Nothing was written over it.
+      expect(readFileSync(file()).equals(before)).toBe(true);
+      const { name } = backupsIn(backupFolder(data))[0]!;
+      const post = (origin: string): Promise<Response> =>
+        fetch(`${served.address}/rescue`, {
+          method: 'POST',
+          headers: { origin, 'content-type': 'application/x-www-form-urlencoded' },
+          body: new URLSearchParams({ name }),
+          redirect: 'manual',
+        });
+      expect((await post('http://elsewhere.example')).status).toBe(403);
+      expect((await post(served.address)).status).toBe(303);
+      expect(await lots(served)).toEqual(['Bale one']);
+      const aside = readdirSync(data).find((one) => one.startsWith('aside-'))!;
+      expect(readFileSync(join(data, aside, 'welcome.sqlite')).equals(before)).toBe(true);
+    },
+    30_000,
+  );
+
+  test('a stale journal of another file is not mixed in', () => {
+    const [here, there] = [join(data, 'here'), join(data, 'there')];
+    const db = openDatabase(here);
+    db.prepare(`INSERT INTO folder VALUES ('note', 'from the journal')`).run();
+    // As after a crash: the journal lies there, not yet in the file.
+    const stale = readFileSync(join(here, 'welcome.sqlite-wal'));
+    openDatabase(there).close();
+    db.close();
+    writeFileSync(join(here, 'welcome.sqlite-wal'), stale);
+    const aside = restoreInto(here, join(there, 'welcome.sqlite'), new Date('2031-03-04'))!;
+    expect(readdirSync(aside).sort()).toEqual(
+      expect.arrayContaining(['welcome.sqlite', 'welcome.sqlite-wal']),
+    );
+    const now = openDatabase(here);
+    expect(now.prepare(`SELECT value FROM folder WHERE key = 'note'`).get()).toBeUndefined();
+    now.close();
+  });
+
+  test('a restore cut short between its two steps is finished at the next start', () => {
+    openDatabase(data).close();
+    copyFileSync(file(), `${file()}.coming`);
+    expect(finishRestore(data, new Date())).toBe(false);
+    rmSync(file());
+    expect(finishRestore(data, new Date())).toBe(true);
+    expect(lookAt(file()).good).toBe(true);
+  });
+
+  test('a full disk and a read-only folder say so, with what still works', async () => {
+    const { app, db } = testApp();
+    const put = () =>
+      request(app)
+        .post('/api/lots')
+        .send({ key: crypto.randomUUID(), item: 'loam', name: 'x'.repeat(60), receivedOn: '2031-03-01' });
+    db.pragma('query_only = ON');
+    const read = await put();
+    expect([read.status, read.body.detail]).toEqual([
+      503,
+      expect.stringMatching(/cannot be written.*nothing was saved.*still works/),
+    ]);
+    db.pragma('query_only = OFF');
+    db.pragma(`max_page_count = ${db.pragma('page_count', { simple: true }) as number}`);
+    let full = await put();
+    for (let i = 0; i < 300 && full.status === 201; i++) full = await put();
+    expect([full.status, full.body.detail]).toEqual([
+      507,
+      expect.stringMatching(/disk is full: nothing was saved/),
+    ]);
+    await request(app).get('/api/lots').expect(200);
+  });
+});
+
+test('killed in the middle of backups, twenty times: each is whole, or is none', async () => {
+  let whole = 0;
+  for (let round = 0; round < 20; round++) {
+    const served = await start();
+    await lot(served, `Bale ${round}`);
+    const asked = ask(served, '/backups', 'POST').catch(() => null);
+    await new Promise((go) => setTimeout(go, Math.random() * 40));
+    await stop(served, 'SIGKILL');
+    await asked;
+    for (const { name, counts } of backupsIn(backupFolder(data))) {
+      const looked = lookAt(join(backupFolder(data), name));
+      expect(looked).toMatchObject({ good: true, counts });
+      whole++;
+    }
+  }
+  expect(whole).toBeGreaterThan(0);
+  const db = new Database(file());
+  expect(db.prepare('SELECT COUNT(*) FROM lots').pluck().get()).toBe(20);
+  db.close();
+}, 120_000);

@@ -1,0 +1,187 @@
+import Database from 'better-sqlite3';
+import { createHash } from 'node:crypto';
+import {
+  closeSync,
+  copyFileSync,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { join } from 'node:path';
+import { type Counts, countsOf, lookAt } from '#server/backup/checked';
+import { kept } from '#server/backup/keeping';
+import { type Db } from '#server/database/db';
+import { type Folder } from '#server/database/folder';
+
+export const whys = ['start', 'daily', 'upgrade', 'asked'] as const;
+export type Why = (typeof whys)[number];
+
+export interface Backup {
+  /** Of the file, without its folder. */
+  name: string;
+  /** ISO 8601, UTC. */
+  at: string;
+  why: Why;
+  bytes: number;
+  counts: Counts;
+}
+
+const FOLDER = 'backups';
+const PART = '.part';
+const NAME =
+  /^welcome-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z-(start|daily|upgrade|asked)\.sqlite$/;
+
+export const backupFolder = (data: string): string => join(data, FOLDER);
+
+/** When and why one was made, by its name; null for another file. */
+function readName(name: string): { at: string; why: Why } | null {
+  const found = NAME.exec(name);
+  if (!found) return null;
+  const [, day, hour, minute, second, ms, why] = found;
+  return { at: `${day}T${hour}:${minute}:${second}.${ms}Z`, why: why as Why };
+}
+
+const sha256 = (file: string): string => createHash('sha256').update(readFileSync(file)).digest('hex');
+
+function settle(file: string): void {
+  const handle = openSync(file, 'r+');
+  fsyncSync(handle);
+  closeSync(handle);
+}
+
+/** Whole backups of a folder, newest first; what was begun and not finished is none. */
+export function backupsIn(folder: string): Backup[] {
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder)
+    .flatMap((name): Backup[] => {
+      const read = readName(name);
+      const beside = join(folder, `${name}.json`);
+      if (!read || !existsSync(beside)) return [];
+      try {
+        const { counts } = JSON.parse(readFileSync(beside, 'utf8')) as { counts: Counts };
+        return [{ ...read, name, bytes: statSync(join(folder, name)).size, counts }];
+      } catch {
+        return [];
+      }
+    })
+    .sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0));
+}
+
+/** Online snapshots by the database's own backup: written aside, checked, and only then given their name. */
+export class Backups {
+  private making: Promise<Backup> | null = null;
+  /** Why the second place does not have the newest, in words; empty where it does or there is none. */
+  secondProblem = '';
+
+  constructor(
+    private readonly db: Db,
+    private readonly data: string,
+    private readonly folder: Folder,
+    private readonly now: () => Date,
+  ) {}
+
+  get place(): string {
+    return backupFolder(this.data);
+  }
+
+  list(): Backup[] {
+    return backupsIn(this.place);
+  }
+
+  /** What the nursery holds now. */
+  counts(): Counts {
+    return countsOf(this.db);
+  }
+
+  /** Path of one by its name. @returns null for a name that is none, or a file that is not there */
+  fileOf(name: string): string | null {
+    const file = join(this.place, name);
+    return readName(name) && existsSync(file) ? file : null;
+  }
+
+  /** One after the other; who asks meanwhile gets the one under way. @throws Error in words where it is not whole */
+  make(why: Why): Promise<Backup> {
+    this.making ??= this.write(why).finally(() => (this.making = null));
+    return this.making;
+  }
+
+  /** One a day, from the first look of the day on. @returns null where today has one */
+  async daily(): Promise<Backup | null> {
+    const [newest] = this.list();
+    return newest?.at.slice(0, 10) === this.now().toISOString().slice(0, 10) ? null : this.make('daily');
+  }
+
+  private async write(why: Why): Promise<Backup> {
+    mkdirSync(this.place, { recursive: true });
+    for (const left of readdirSync(this.place).filter((name) => name.endsWith(PART)))
+      rmSync(join(this.place, left));
+    const at = this.now().toISOString();
+    const name = `welcome-${at.replaceAll(':', '-').replace('.', '-')}-${why}.sqlite`;
+    const file = join(this.place, name);
+    const before = this.counts();
+    await this.db.backup(`${file}${PART}`);
+    const after = this.counts();
+    // One file, that anybody can open and copy: no journal beside it.
+    const copy = new Database(`${file}${PART}`);
+    copy.pragma('journal_mode = DELETE');
+    copy.close();
+    const looked = lookAt(`${file}${PART}`);
+    const off = looked.good
+      ? Object.entries(looked.counts).find(([table, count]) => {
+          const [low, high] = [before[table as keyof Counts], after[table as keyof Counts]];
+          return count < low || count > high;
+        })
+      : null;
+    if (!looked.good || off) {
+      rmSync(`${file}${PART}`, { force: true });
+      throw new Error(
+        looked.good ? `the copy has ${off![1]} rows in ${off![0]}, not those of the nursery` : looked.why,
+      );
+    }
+    settle(`${file}${PART}`);
+    writeFileSync(
+      `${file}.json`,
+      JSON.stringify({ counts: looked.counts, sha256: sha256(`${file}${PART}`) }),
+    );
+    renameSync(`${file}${PART}`, file);
+    this.clear(this.place);
+    this.copyAway(name);
+    return { name, at, why, bytes: statSync(file).size, counts: looked.counts };
+  }
+
+  /** Keeps what the rule keeps, and its note beside it. */
+  private clear(place: string): void {
+    const all = backupsIn(place);
+    const keep = new Set(kept(all.map(({ at }) => new Date(at))).map((at) => at.toISOString()));
+    for (const { name, at } of all)
+      if (!keep.has(at)) {
+        rmSync(join(place, name), { force: true });
+        rmSync(join(place, `${name}.json`), { force: true });
+      }
+  }
+
+  /** A second place of the user's choice, as another disk: what fails there is said, and loses nothing here. */
+  private copyAway(name: string): void {
+    const second = this.folder.secondPlace;
+    this.secondProblem = '';
+    if (!second) return;
+    try {
+      const [from, to] = [join(this.place, name), join(second, name)];
+      copyFileSync(from, `${to}${PART}`);
+      settle(`${to}${PART}`);
+      if (sha256(`${to}${PART}`) !== sha256(from)) throw new Error('the copy is not the same');
+      copyFileSync(`${from}.json`, `${to}.json`);
+      renameSync(`${to}${PART}`, to);
+      this.clear(second);
+    } catch (error) {
+      this.secondProblem = (error as Error).message;
+    }
+  }
+}

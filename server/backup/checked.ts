@@ -1,0 +1,57 @@
+import Database from 'better-sqlite3';
+import { existsSync, statSync } from 'node:fs';
+
+/** Tables of which a person knows what they are, and what they are called. */
+export const counted = {
+  batches: 'batches',
+  entries: 'entries of batches',
+  mixes: 'mixes',
+  lots: 'lots',
+  season_lines: 'lines of the season',
+  plantings: 'plantings',
+  plant_events: 'entries of plants',
+  plant_pictures: 'pictures',
+} as const;
+export type Counts = Record<keyof typeof counted, number>;
+
+/** How many rows there are, of tables that an older schema may not have yet. */
+export function countsOf(db: Database.Database): Counts {
+  const there = new Set(
+    db.prepare<[], string>(`SELECT name FROM sqlite_master WHERE type = 'table'`).pluck().all(),
+  );
+  const count = (table: string): number =>
+    there.has(table) ? db.prepare<[], number>(`SELECT COUNT(*) FROM "${table}"`).pluck().get()! : 0;
+  return Object.fromEntries(Object.keys(counted).map((table) => [table, count(table)])) as Counts;
+}
+
+export type Looked =
+  { good: true; counts: Counts; schema: number; id: string } | { good: false; why: string };
+
+/**
+ * Whether a file is a whole data file of Welcome, by the database's own check of every page and of every pointer.
+ * Nothing is written to it, nor beside it.
+ */
+export function lookAt(file: string): Looked {
+  if (!existsSync(file)) return { good: false, why: 'it is not there' };
+  if (statSync(file).size === 0) return { good: false, why: 'it is empty' };
+  let db: Database.Database | undefined;
+  try {
+    db = new Database(file, { readonly: true, fileMustExist: true });
+    const faults = db.pragma('integrity_check(3)', { simple: false }) as { integrity_check: string }[];
+    if (faults[0]?.integrity_check !== 'ok')
+      return { good: false, why: `it is damaged: ${faults[0]?.integrity_check ?? 'no answer'}` };
+    const loose = db.pragma('foreign_key_check') as { table: string }[];
+    if (loose[0]) return { good: false, why: `rows of ${loose[0].table} point to what is not there` };
+    const schema = db.pragma('user_version', { simple: true }) as number;
+    if (schema < 1) return { good: false, why: 'it is a database, but not of Welcome' };
+    const named = db.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'folder'`).get() !== undefined;
+    const id = named
+      ? (db.prepare<[], string>(`SELECT value FROM folder WHERE key = 'id'`).pluck().get() ?? '')
+      : '';
+    return { good: true, counts: countsOf(db), schema, id };
+  } catch (error) {
+    return { good: false, why: `it cannot be read: ${(error as Error).message}` };
+  } finally {
+    db?.close();
+  }
+}

@@ -1,0 +1,49 @@
+import Database from 'better-sqlite3';
+import { copyFileSync, existsSync, mkdirSync, renameSync } from 'node:fs';
+import { join } from 'node:path';
+import { lookAt } from '#server/backup/checked';
+
+export const dataFile = (data: string): string => join(data, 'welcome.sqlite');
+const coming = (data: string): string => join(data, 'welcome.sqlite.coming');
+const BESIDE = ['', '-wal', '-shm'];
+
+/**
+ * Puts a backup in the place of the data file. The database must be closed. What was there, with its journal, is moved
+ * aside and stays; the folder gets a new identity, so that what a device still has to send waits for its person and
+ * does not land on other batches.
+ * @returns the folder in which the present was put aside; null where there was none
+ * @throws Error in words where the file is not a whole one: nothing is touched then
+ */
+export function restoreInto(data: string, backup: string, now: Date): string | null {
+  const looked = lookAt(backup);
+  if (!looked.good) throw new Error(looked.why);
+  mkdirSync(data, { recursive: true });
+  copyFileSync(backup, coming(data));
+  const copy = new Database(coming(data));
+  copy.pragma('journal_mode = DELETE');
+  if (looked.id !== '') copy.exec(`UPDATE folder SET value = lower(hex(randomblob(16))) WHERE key = 'id'`);
+  copy.close();
+  const again = lookAt(coming(data));
+  if (!again.good) throw new Error(again.why);
+  return putInPlace(data, now);
+}
+
+/** Finishes a restore that was cut short between its two steps. @returns whether there was one */
+export function finishRestore(data: string, now: Date): boolean {
+  if (existsSync(dataFile(data)) || !existsSync(coming(data)) || !lookAt(coming(data)).good) return false;
+  putInPlace(data, now);
+  return true;
+}
+
+function putInPlace(data: string, now: Date): string | null {
+  const there = BESIDE.map((end) => `${dataFile(data)}${end}`).filter((file) => existsSync(file));
+  let aside: string | null = null;
+  if (there.length > 0) {
+    aside = join(data, `aside-${now.toISOString().replaceAll(':', '-').replace('.', '-')}`);
+    mkdirSync(aside, { recursive: true });
+    // The file first: cut short here there is none, and the start finishes this; a journal never meets another's file.
+    for (const file of there) renameSync(file, join(aside, file.slice(data.length + 1)));
+  }
+  renameSync(coming(data), dataFile(data));
+  return aside;
+}

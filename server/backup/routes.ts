@@ -1,0 +1,53 @@
+import { existsSync, readFileSync, statSync } from 'node:fs';
+import { isAbsolute } from 'node:path';
+import { type Backups } from '#server/backup/backups';
+import { lookAt } from '#server/backup/checked';
+import { OutOfRange } from '#core/units/check';
+import { type Folder } from '#server/database/folder';
+import { notFound, Problem } from '#server/http/problem';
+import { type Api } from '#server/http/serve';
+
+/** Puts a backup in place and opens the folder anew. @returns where the present was put aside */
+export type Restore = (file: string) => Promise<string | null>;
+
+/** Backups: seen, made, fetched, put back. */
+export function backupRoutes(api: Api, backups: Backups, folder: Folder, restore: Restore): void {
+  let problem = '';
+  const fileOf = (name: string): string => {
+    const file = backups.fileOf(name);
+    if (!file) throw notFound('backup', name);
+    return file;
+  };
+  api.serve('backups', () => ({
+    ...{ list: backups.list(), now: backups.counts(), problem },
+    ...{ secondPlace: folder.secondPlace, secondProblem: backups.secondProblem },
+  }));
+  api.serve('makeBackup', async () => {
+    try {
+      await backups.make('asked');
+      problem = '';
+    } catch (error) {
+      problem = (error as Error).message;
+      throw new Problem(507, 'No backup', `the backup was not made: ${problem}`);
+    }
+  });
+  api.serve('setSecondPlace', ({ body }) => {
+    const place = body.folder;
+    // Made by hand, so that a slip of the pen or a disk that is not in makes no folder somewhere else.
+    if (place !== '' && !(isAbsolute(place) && existsSync(place) && statSync(place).isDirectory()))
+      throw new OutOfRange('folder', place, 'a folder that is there, by its whole path, or empty');
+    folder.secondPlace = place;
+  });
+  api.serve('backupFile', ({ params: { name }, res }) => {
+    const file = fileOf(name);
+    res.attachment(name);
+    return readFileSync(file);
+  });
+  api.serve('restoreBackup', async ({ body: { name } }) => {
+    const file = fileOf(name);
+    const looked = lookAt(file);
+    if (!looked.good)
+      throw new Problem(409, 'Not whole', `this backup is not whole, and nothing was touched: ${looked.why}`);
+    return { aside: await restore(file) };
+  });
+}

@@ -1,0 +1,96 @@
+import { existsSync, statSync } from 'node:fs';
+import { type RequestListener } from 'node:http';
+import { type Logger } from 'pino';
+import { createApp } from '#server/app';
+import { Backups } from '#server/backup/backups';
+import { rescueApp } from '#server/backup/rescue';
+import { dataFile, finishRestore, restoreInto } from '#server/backup/restore';
+import { type Db } from '#server/database/db';
+import { Folder } from '#server/database/folder';
+import { openDatabase } from '#server/database/open';
+import { seedDemo } from '#server/demo/seed';
+import { type Heavy } from '#server/heavy/workers';
+import { type InstrumentHub } from '#server/instruments/hub';
+import { LibraryStore } from '#server/library/store';
+import { CropStore } from '#server/season/crops';
+
+export interface Around {
+  data: string;
+  webFolder: string;
+  log: Logger;
+  now: () => Date;
+  instruments: InstrumentHub;
+  heavy: Heavy;
+  /** Whether an empty folder gets the demo. */
+  demo: boolean;
+}
+
+/** @throws Error in words for a file that is there and is no whole database: nothing is written to it */
+function openWhole({ data, now }: Around): Db {
+  finishRestore(data, now());
+  const file = dataFile(data);
+  // An empty file is a lost one, not a new one.
+  if (existsSync(file) && statSync(file).size === 0) throw new Error('the data file is empty');
+  const db = openDatabase(data);
+  const [first] = db.pragma('quick_check(1)') as { quick_check: string }[];
+  if (first?.quick_check === 'ok') return db;
+  db.close();
+  throw new Error(`the data file is damaged: ${first?.quick_check ?? 'no answer'}`);
+}
+
+/** The data folder as it is served: opened, or in need of rescue; a restore opens it anew, under the same port. */
+export class Opened {
+  private db: Db | null = null;
+  private serving: RequestListener;
+  /** null while the folder needs rescue. */
+  backups: Backups | null = null;
+
+  /** @param cut ends what still hangs on the old database, streams above all */
+  constructor(
+    private readonly around: Around,
+    private readonly cut: () => void = () => undefined,
+  ) {
+    this.serving = this.open();
+  }
+
+  readonly listener: RequestListener = (req, res) => this.serving(req, res);
+
+  close(): void {
+    this.db?.close();
+    this.db = null;
+    this.backups = null;
+  }
+
+  private open(): RequestListener {
+    const { around } = this;
+    const restore = (file: string): Promise<string | null> => this.restore(file);
+    try {
+      const db = openWhole(around);
+      this.db = db;
+      new LibraryStore(db).refreshStarter();
+      new CropStore(db).refreshStarter();
+      if (around.demo) seedDemo(db, around.now());
+      this.backups = new Backups(db, around.data, new Folder(db), around.now);
+      return createApp({ ...around, db, backups: this.backups, restore });
+    } catch (error) {
+      this.close();
+      const why = error instanceof Error ? error.message : String(error);
+      // A newer folder is whole: an older Welcome must leave it alone.
+      if (/newer Welcome/.test(why)) throw error;
+      around.log.error(error);
+      return rescueApp(around.data, why, restore);
+    }
+  }
+
+  private restore(file: string): Promise<string | null> {
+    this.close();
+    try {
+      const aside = restoreInto(this.around.data, file, this.around.now());
+      return Promise.resolve(aside);
+    } finally {
+      // Whatever became of it, what is there is served.
+      this.serving = this.open();
+      setTimeout(this.cut, 200);
+    }
+  }
+}

@@ -1,0 +1,33 @@
+// npm run restore -- file: puts a backup in the place of the data folder's file; npm run restore alone lists them.
+import { join, resolve } from 'node:path';
+import { backupFolder, backupsIn } from '#server/backup/backups';
+import { counted, lookAt } from '#server/backup/checked';
+import { restoreInto } from '#server/backup/restore';
+import { holdFolder } from '#server/database/lock';
+
+const data = process.env['WELCOME_DATA'] ?? './data';
+const [given] = process.argv.slice(2);
+if (!given) {
+  const all = backupsIn(backupFolder(data));
+  for (const { name, counts } of all)
+    console.log(
+      `${join(backupFolder(data), name)}\n  ${counts.batches} batches, ${counts.plantings} plantings`,
+    );
+  console.log(all.length > 0 ? '\nPut one back: npm run restore -- file' : `No backup lies in ${data}.`);
+} else {
+  try {
+    const letGo = holdFolder(data);
+    const looked = lookAt(resolve(given));
+    if (!looked.good) throw new Error(looked.why);
+    for (const [table, name] of Object.entries(counted))
+      console.log(`${String(looked.counts[table as keyof typeof counted]).padStart(8)} ${name}`);
+    const aside = restoreInto(data, resolve(given), new Date());
+    letGo();
+    console.log(
+      `It is in place in ${data}.${aside ? ` What was there is kept in ${aside}.` : ''} Start Welcome.`,
+    );
+  } catch (error) {
+    console.error(`Nothing was changed: ${(error as Error).message}`);
+    process.exit(1);
+  }
+}

@@ -1,0 +1,180 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { type Observable } from 'rxjs';
+import { addressOf } from '#contract/routes';
+import { type Backup, type BackupCounts, BackupsService } from '../data/backups';
+import { FetchState } from '../ui/fetch-state';
+import { TextField } from '../ui/fields/text-field';
+
+const names: Readonly<Record<keyof BackupCounts, readonly [one: string, many: string]>> = {
+  batches: ['batch', 'batches'],
+  entries: ['entry of batches', 'entries of batches'],
+  mixes: ['mix', 'mixes'],
+  lots: ['lot', 'lots'],
+  season_lines: ['line of the season', 'lines of the season'],
+  plantings: ['planting', 'plantings'],
+  plant_events: ['entry of plants', 'entries of plants'],
+  plant_pictures: ['picture', 'pictures'],
+};
+const whys: Readonly<Record<Backup['why'], string>> = {
+  start: 'at the start',
+  daily: 'daily',
+  upgrade: 'before an upgrade',
+  asked: 'asked for',
+};
+const tables = Object.keys(names) as (keyof BackupCounts)[];
+const said = (table: keyof BackupCounts, count: number): string =>
+  `${count} ${names[table][count === 1 ? 0 : 1]}`;
+
+/** Backups: made now, fetched as a file, copied to a second place, put back after a look at what would be lost. */
+@Component({
+  selector: 'app-backups-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <app-fetch-state [of]="service.all" what="the backups" />
+    @if (service.all.value(); as it) {
+      <p>
+        @if (it.list[0]; as newest) {
+          The newest is of {{ newest.at | date: 'd MMM y, HH:mm' }}, {{ size(newest.bytes) }}.
+        } @else {
+          There is none yet.
+        }
+      </p>
+      @if (it.problem || it.secondProblem) {
+        <p class="wrong" role="alert">
+          {{ it.problem || 'The second place does not have the newest: ' + it.secondProblem }}
+        </p>
+      }
+      <button type="button" class="press" [disabled]="busy()" (click)="make()">Back up now</button>
+      <ul class="rows">
+        @for (one of it.list; track one.name) {
+          <li>
+            <span>
+              <b>{{ one.at | date: 'd MMM y, HH:mm' }}</b>
+              <span class="term">{{ whys[one.why] }}, {{ size(one.bytes) }}</span>
+            </span>
+            <span class="acts">
+              <a class="press quiet" [href]="address(one)" [download]="one.name"
+                >Fetch the file<span class="visually-hidden">
+                  of {{ one.at | date: 'd MMM y, HH:mm' }}</span
+                ></a
+              >
+              <button type="button" class="press quiet" (click)="chosen.set(one)">
+                Put it back…<span class="visually-hidden"> of {{ one.at | date: 'd MMM y, HH:mm' }}</span>
+              </button>
+            </span>
+          </li>
+        }
+      </ul>
+      @if (chosen(); as one) {
+        <div class="sure" role="group" aria-label="Before it is put back">
+          <p>
+            <b>The backup of {{ one.at | date: 'd MMM y, HH:mm' }}</b> holds {{ holds(one.counts) }}.
+          </p>
+          <p>
+            {{ lost() || 'Nothing that is there now is missing in it.' }} What is there now is kept aside in
+            the data folder.
+          </p>
+          <button type="button" class="press next" [disabled]="busy()" (click)="restore(one)">
+            Put it back
+          </button>
+          <button type="button" class="press quiet" (click)="chosen.set(null)">Leave it as it is</button>
+        </div>
+      }
+      @if (problem()) {
+        <p class="wrong" role="alert">{{ problem() }}</p>
+      }
+      <app-text-field
+        label="A folder for a second copy, as on another disk"
+        [value]="it.secondPlace"
+        (valueChange)="second.set($event)"
+      />
+      <button type="button" class="press" (click)="keepSecond()">Use this folder</button>
+    }
+  `,
+  styles: `
+    .rows li {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 16px;
+      align-items: center;
+      justify-content: space-between;
+    }
+    .acts {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+    }
+    .sure {
+      margin: 12px 0;
+      padding: 8px 16px;
+      border-left: 6px solid var(--ink);
+      background: var(--surface);
+    }
+  `,
+  imports: [DatePipe, FetchState, TextField],
+})
+export class BackupsForm {
+  protected readonly service = inject(BackupsService);
+  protected readonly whys = whys;
+  protected readonly busy = signal(false);
+  protected readonly problem = signal('');
+  protected readonly chosen = signal<Backup | null>(null);
+  protected readonly second = signal<string | null>(null);
+
+  constructor() {
+    this.service.all.refresh();
+  }
+
+  /** What is there now and not in the one that is looked at. */
+  protected readonly lost = computed(() => {
+    const [now, one] = [this.service.all.value()?.now, this.chosen()];
+    if (!now || !one) return '';
+    const gone = tables.flatMap((table) =>
+      now[table] > one.counts[table] ? [said(table, now[table] - one.counts[table])] : [],
+    );
+    return gone.length > 0 ? `Not in it, and out of sight afterwards: ${gone.join(', ')}.` : '';
+  });
+
+  protected holds(counts: BackupCounts): string {
+    const all = tables.flatMap((table) => (counts[table] > 0 ? [said(table, counts[table])] : []));
+    return all.length > 0 ? all.join(', ') : 'nothing yet';
+  }
+
+  protected size(bytes: number): string {
+    return bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+  }
+
+  protected address({ name }: Backup): string {
+    return addressOf('backupFile', { name });
+  }
+
+  protected make(): void {
+    this.run(this.service.make(), () => undefined, 'Not backed up');
+  }
+
+  protected keepSecond(): void {
+    const folder = this.second();
+    if (folder !== null) this.run(this.service.setSecondPlace(folder), () => undefined, 'Not kept');
+  }
+
+  /** Everything on the page is of another folder then: it is loaded anew. */
+  protected restore({ name }: Backup): void {
+    this.run(this.service.restore(name), () => location.reload(), 'Not put back');
+  }
+
+  private run<T>(work: Observable<T>, then: (done: T) => void, failed: string): void {
+    this.busy.set(true);
+    this.problem.set('');
+    work.subscribe({
+      next: (done) => {
+        this.busy.set(false);
+        then(done);
+      },
+      error: (error: Error) => {
+        this.busy.set(false);
+        this.problem.set(`${failed}: ${error.message}`);
+      },
+    });
+  }
+}
