@@ -18,20 +18,25 @@ const LOOK_AGAIN_DAYS = 21;
 /** Filled half: topped up when the stem stands above the rim; common practice, no source. */
 const TOP_UP_DAYS = 14;
 
-/**
- * What a planting wants, from its own record: what is done by it is left out.
- * @param mostDays days that the vessel bears the plant
- * @param soilC temperature of the mix, for the days to come up
- * @param vesselSince day from which they stand in the vessel, where that is not the day they began: set apart later
- */
+/** What care hangs on beside the planting's own record. */
+export interface CareAbout {
+  /** Days that the vessel bears the plant. */
+  mostDays: number;
+  /** Temperature of the mix, for the days to come up. */
+  soilC: number;
+  /** Day from which they stand in the vessel, where that is not the day they began: set apart later. */
+  vesselSince?: string | undefined;
+  /** Days for which the mix gives what they want of nitrogen; left out where it is not known. */
+  mixFeedsDays?: number | undefined;
+}
+
+/** What a planting wants, from its own record: what is done by it is left out. */
 export function careOf(
   planting: Planting,
   crop: Crop,
   tally: Tally,
   events: readonly KeptEvent[],
-  mostDays: number,
-  soilC: number,
-  vesselSince = planting.on,
+  { mostDays, soilC, vesselSince = planting.on, mixFeedsDays }: CareAbout,
 ): Care[] {
   const care: Care[] = [];
   if (tally.alive === 0) return care;
@@ -62,9 +67,11 @@ export function careOf(
   if (!planting.season) {
     // Of a sowing of the season the season tells these.
     const since = dayNumber(vesselSince);
-    const feed = since + up + crop.firstFeedDays;
+    // By the crop where the mix is not known, else by what the mix still gives.
+    const feed = since + (mixFeedsDays ?? up + crop.firstFeedDays);
+    const until = mixFeedsDays === undefined ? '' : ': its mix gives enough until then';
     if (!has(['fed']) && feed < since + mostDays)
-      add('feed', feed, `First feed of ${name}, weak, by its label`);
+      add('feed', feed, `First feed of ${name}, weak, by its label${until}`);
     add('pot-up', since + mostDays, `Pot ${name} up, or plant it, before its roots go around`);
   }
   return care.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));

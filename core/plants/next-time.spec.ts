@@ -100,14 +100,14 @@ describe('trays of a trial', () => {
 });
 
 describe('care', () => {
+  let feeds: number | undefined;
   const care = (planting: Planting, since?: string, ...events: PlantEvent[]) =>
-    careOf(
-      planting,
-      crops.get('tomato')!,
-      tallyOf(planting, kept(...events)),
-      kept(...events),
-      ...([42, 20, since] as const),
-    );
+    careOf(planting, crops.get('tomato')!, tallyOf(planting, kept(...events)), kept(...events), {
+      mostDays: 42,
+      soilC: 20,
+      vesselSince: since,
+      mixFeedsDays: feeds,
+    });
 
   test('half-filled pots are topped up after a fortnight, once', () => {
     const pots: Planting = { ...tray, start: 'pot', vessel: 'pot-9', cells: 60, halfFilled: true };
@@ -125,6 +125,22 @@ describe('care', () => {
     expect(tallyOf(apart, [])).toMatchObject({ begun: 20, entered: 20, alive: 20 });
     expect(care(apart, '2027-03-01').find(({ id }) => id === 'pot-up')!.on).toBe('2027-04-12');
     expect(care(apart).find(({ id }) => id === 'pot-up')!.on).toBe('2027-05-01');
+  });
+
+  test('the first feed is by the crop, or by what the mix still gives where that is known', () => {
+    const feed = () => care(tray).find(({ id }) => id === 'feed');
+    const byCrop = feed()!;
+    expect(byCrop.text).toMatch(/by its label$/);
+    feeds = 21;
+    expect(feed()).toMatchObject({
+      on: '2027-03-22',
+      text: expect.stringMatching(/gives enough until then$/),
+    });
+    // It lasts for as long as they may stay.
+    feeds = 56;
+    expect(feed()).toBeUndefined();
+    feeds = undefined;
+    expect(feed()).toEqual(byCrop);
   });
 
   test('who wants cover tonight, tenderest first, each by its own limit', () => {

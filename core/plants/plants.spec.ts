@@ -136,9 +136,10 @@ describe('what became of them', () => {
   test('care: counted when it should be up, watered and looked at when moved bare-root, fed, potted up', () => {
     const tomato = crops.get('tomato')!;
     const care = (planting: Planting, ...events: PlantEvent[]) =>
-      careOf(planting, tomato, tallyOf(planting, kept(...events)), kept(...events), 42, 20).map(
-        ({ id, on, until }) => [id, on, until],
-      );
+      careOf(planting, tomato, tallyOf(planting, kept(...events)), kept(...events), {
+        mostDays: 42,
+        soilC: 20,
+      }).map(({ id, on, until }) => [id, on, until]);
     // Eight days at 20 °C, fed two weeks after.
     expect(care(tray)).toEqual([
       ['up', '2027-03-09', null],

@@ -95,6 +95,11 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
     .changes p {
       margin: 4px 0;
     }
+    @media print {
+      :host {
+        display: none;
+      }
+    }
   `,
   imports: [DatePipe, SaidPipe],
 })
