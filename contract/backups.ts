@@ -16,7 +16,7 @@ export type BackupCounts = z.output<typeof backupCountsSchema>;
 export const backupSchema = z.object({
   name: z.string(),
   at: moment,
-  why: oneOf(['start', 'daily', 'upgrade', 'asked']),
+  why: oneOf(['daily', 'asked']),
   bytes: z.number(),
   counts: backupCountsSchema,
 });

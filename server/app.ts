@@ -37,6 +37,7 @@ import { RecordStore } from '#server/record/store';
 import { shelfRoutes } from '#server/shelf/routes';
 import { CropStore } from '#server/season/crops';
 import { PlantGroups } from '#server/plants/groups';
+import { MixFeeds } from '#server/plants/mix-feeds';
 import { NurseryPlants } from '#server/plants/nursery-plants';
 import { PlantResults } from '#server/plants/results';
 import { plantRoutes } from '#server/plants/routes';
@@ -124,7 +125,10 @@ function apiRoutes({
   const planner = new Planner(season, crops, library, mixes, lots, calendar);
   batchRoutes(api, batches, mixes, measures, library, windows, prices, season, now);
   const plants = new PlantStore(db);
-  const nursery = new NurseryPlants(plants, crops, library, batches, mixes, lots, record, season, calendar);
+  const feeds = new MixFeeds(batches, library);
+  const nursery = new NurseryPlants(
+    ...([plants, crops, library, batches, mixes, lots, record, season, calendar, feeds] as const),
+  );
   seasonRoutes(api, {
     ...{ store: season, crops, planner, library, folder, heavy, plants: nursery, calendar, now },
   });
@@ -136,7 +140,7 @@ function apiRoutes({
   todayRoutes(api, batches, record, calendar);
   const groups = new PlantGroups(plants, crops, library, batches, mixes, calendar);
   const results = new PlantResults(
-    ...([plants, nursery, crops, library, batches, mixes, season, folder, calendar] as const),
+    ...([plants, nursery, crops, library, batches, mixes, season, folder, calendar, feeds] as const),
   );
   plantRoutes(api, plants, nursery, groups, results, heavy, now);
   const tabled = { store: plants, nursery };

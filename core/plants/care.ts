@@ -1,4 +1,4 @@
-import { type KeptEvent, type Planting, standing, type Tally } from '#core/plants/planting';
+import { isCounted, type KeptEvent, type Planting, standing, type Tally } from '#core/plants/planting';
 import { type Crop } from '#core/season/crop';
 import { dayNumber, dayOf } from '#core/season/days';
 import { emergenceDays } from '#core/season/emergence';
@@ -17,6 +17,20 @@ const BARE_WATER_DAYS = 7;
 const LOOK_AGAIN_DAYS = 21;
 /** Filled half: topped up when the stem stands above the rim; common practice, no source. */
 const TOP_UP_DAYS = 14;
+
+const daysToUp = (start: Planting['start'], crop: Crop, soilC: number): number =>
+  isCounted(start) ? 0 : Math.round(emergenceDays(crop.emergence, soilC));
+
+/** Days to the first feed: by what the mix still gives where that is known, else by the crop; never before it is up. */
+export function daysToFeed(
+  start: Planting['start'],
+  crop: Crop,
+  soilC: number,
+  mixFeedsDays: number | undefined,
+): number {
+  const up = daysToUp(start, crop, soilC);
+  return Math.max(up, mixFeedsDays ?? up + crop.firstFeedDays);
+}
 
 /** What care hangs on beside the planting's own record. */
 export interface CareAbout {
@@ -48,9 +62,8 @@ export function careOf(
   const add = (id: Care['id'], day: number, text: string, until: number | null = null): void => {
     care.push({ id, on: dayOf(day), until: until === null ? null : dayOf(until), text });
   };
-  const counted = planting.start === 'pot' || planting.start === 'split';
-  const up = counted ? 0 : Math.round(emergenceDays(crop.emergence, soilC));
-  if (!counted && !has(['up', 'count']))
+  const up = daysToUp(planting.start, crop, soilC);
+  if (!isCounted(planting.start) && !has(['up', 'count']))
     add('up', began + up, `Count what ${planting.start === 'sow' ? 'came up' : 'has rooted'} of ${name}`);
   if (planting.bareRoot) {
     add(
@@ -67,9 +80,8 @@ export function careOf(
   if (!planting.season) {
     // Of a sowing of the season the season tells these.
     const since = dayNumber(vesselSince);
-    // By the crop where the mix is not known, else by what the mix still gives.
-    const feed = since + (mixFeedsDays ?? up + crop.firstFeedDays);
-    const until = mixFeedsDays === undefined ? '' : ': its mix gives enough until then';
+    const feed = since + daysToFeed(planting.start, crop, soilC, mixFeedsDays);
+    const until = (mixFeedsDays ?? 0) > up ? ': its mix gives enough until then' : '';
     if (!has(['fed']) && feed < since + mostDays)
       add('feed', feed, `First feed of ${name}, weak, by its label${until}`);
     add('pot-up', since + mostDays, `Pot ${name} up, or plant it, before its roots go around`);

@@ -4,6 +4,9 @@ import { OutOfRange } from '#core/units/check';
 
 export const starts = ['sow', 'strike', 'pot', 'split'] as const;
 
+/** Whether as many stand as were begun with: of seed and cuttings that shows later. */
+export const isCounted = (start: Planting['start']): boolean => start === 'pot' || start === 'split';
+
 /** Plants begun together: seed sown, cuttings struck, plants potted from other vessels, or some set apart as they are. */
 export interface Planting {
   id: number;
@@ -103,7 +106,7 @@ export const UNSEEN = 'not seen';
 /** Adds the record up. */
 export function tallyOf({ start, cells, perCell, from }: Planting, events: readonly KeptEvent[]): Tally {
   const begun = from.length > 0 ? from.reduce((sum, one) => sum + one.plants, 0) : cells * perCell;
-  let entered: number | null = start === 'pot' || start === 'split' ? begun : null;
+  let entered: number | null = isCounted(start) ? begun : null;
   const lost = new Map<string, number>();
   let [lostSum, thinned, moved, out] = [0, 0, 0, 0];
   const gone = (): number => lostSum + thinned + moved + out;

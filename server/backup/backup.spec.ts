@@ -15,7 +15,7 @@ import {
   writeSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import request from 'supertest';
 import { backupsIn, backupFolder } from '#server/backup/backups';
 import { lookAt } from '#server/backup/checked';
@@ -250,6 +250,14 @@ describe('damage is noticed, and nothing is filled in', () => {
     const now = openDatabase(here);
     expect(now.prepare(`SELECT value FROM folder WHERE key = 'note'`).get()).toBeUndefined();
     now.close();
+  });
+
+  test('what is put aside keeps its name, also where the folder is named from here', () => {
+    openDatabase(join(data, 'other')).close();
+    const here = `./${relative(process.cwd(), join(data, 'named'))}`;
+    openDatabase(here).close();
+    const aside = restoreInto(here, join(data, 'other', 'welcome.sqlite'), new Date('2031-03-04'))!;
+    expect(readdirSync(aside)).toEqual(['welcome.sqlite']);
   });
 
   test('a restore cut short between its two steps is finished at the next start', () => {

@@ -20,8 +20,7 @@ import { kept } from '#server/backup/keeping';
 import { type Db } from '#server/database/db';
 import { type Folder } from '#server/database/folder';
 
-export const whys = ['start', 'daily', 'upgrade', 'asked'] as const;
-export type Why = (typeof whys)[number];
+export type Why = 'daily' | 'asked';
 
 export interface Backup {
   /** Of the file, without its folder. */
@@ -35,8 +34,7 @@ export interface Backup {
 
 const FOLDER = 'backups';
 const PART = '.part';
-const NAME =
-  /^welcome-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z-(start|daily|upgrade|asked)\.sqlite$/;
+const NAME = /^welcome-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z-(daily|asked)\.sqlite$/;
 
 export const backupFolder = (data: string): string => join(data, FOLDER);
 

@@ -1,6 +1,6 @@
 import Database from 'better-sqlite3';
-import { copyFileSync, existsSync, mkdirSync, renameSync } from 'node:fs';
-import { join } from 'node:path';
+import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { basename, join } from 'node:path';
 import { lookAt } from '#server/backup/checked';
 
 export const dataFile = (data: string): string => join(data, 'welcome.sqlite');
@@ -18,14 +18,25 @@ export function restoreInto(data: string, backup: string, now: Date): string | n
   const looked = lookAt(backup);
   if (!looked.good) throw new Error(looked.why);
   mkdirSync(data, { recursive: true });
-  copyFileSync(backup, coming(data));
-  const copy = new Database(coming(data));
-  copy.pragma('journal_mode = DELETE');
-  if (looked.id !== '') copy.exec(`UPDATE folder SET value = lower(hex(randomblob(16))) WHERE key = 'id'`);
-  copy.close();
-  const again = lookAt(coming(data));
-  if (!again.good) throw new Error(again.why);
+  try {
+    prepare(backup, coming(data), looked.id !== '');
+  } catch (error) {
+    // Half a copy must not be taken for a restore that is to be finished.
+    rmSync(coming(data), { force: true });
+    throw error;
+  }
   return putInPlace(data, now);
+}
+
+/** A copy in one file without a journal, with an identity of its own where it has one. */
+function prepare(backup: string, to: string, named: boolean): void {
+  copyFileSync(backup, to);
+  const copy = new Database(to);
+  copy.pragma('journal_mode = DELETE');
+  if (named) copy.exec(`UPDATE folder SET value = lower(hex(randomblob(16))) WHERE key = 'id'`);
+  copy.close();
+  const again = lookAt(to);
+  if (!again.good) throw new Error(again.why);
 }
 
 /** Finishes a restore that was cut short between its two steps. @returns whether there was one */
@@ -42,7 +53,7 @@ function putInPlace(data: string, now: Date): string | null {
     aside = join(data, `aside-${now.toISOString().replaceAll(':', '-').replace('.', '-')}`);
     mkdirSync(aside, { recursive: true });
     // The file first: cut short here there is none, and the start finishes this; a journal never meets another's file.
-    for (const file of there) renameSync(file, join(aside, file.slice(data.length + 1)));
+    for (const file of there) renameSync(file, join(aside, basename(file)));
   }
   renameSync(coming(data), dataFile(data));
   return aside;

@@ -1,5 +1,5 @@
 import { type compareBy, type PlantGroup } from '#contract/plants';
-import { type Planting, sharesOf, standing, tallyOf } from '#core/plants/planting';
+import { isCounted, type Planting, sharesOf, standing, tallyOf } from '#core/plants/planting';
 import { dayNumber } from '#core/season/days';
 import { daysAfter } from '#core/units/day';
 import { type BatchStore } from '#server/batches/store';
@@ -44,7 +44,7 @@ export class PlantGroups {
         groups.set(found.key, group);
       }
       group.plantings++;
-      if (up !== null && planting.start !== 'pot')
+      if (up !== null && !isCounted(planting.start))
         group.up = { alive: group.up.alive + Math.min(up, of), of: group.up.of + of };
       if (made !== null)
         group.made = { alive: group.made.alive + Math.min(made, of), of: group.made.of + of };

@@ -21,10 +21,7 @@ import {
   tallyOf,
 } from '#core/plants/planting';
 import { layOut } from '#core/plants/trial';
-import { evaluateMix } from '#core/mix/evaluate';
-import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
-import { type Library, lookUp } from '#core/recipe/library';
-import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { lookUp } from '#core/recipe/library';
 import { type Crop } from '#core/season/crop';
 import { mostWeeksIn } from '#core/season/plan';
 import { daysAfter } from '#core/units/day';
@@ -37,6 +34,7 @@ import { type LibraryStore } from '#server/library/store';
 import { type LotStore } from '#server/lots/store';
 import { type MixStore } from '#server/mixes/store';
 import { type Calendar } from '#server/nursery/calendar';
+import { type MixFeeds } from '#server/plants/mix-feeds';
 import { sizeOfJpeg } from '#server/plants/pictures';
 import { type PlantStore } from '#server/plants/store';
 import { type RecordStore } from '#server/record/store';
@@ -71,6 +69,7 @@ export class NurseryPlants {
     private readonly record: RecordStore,
     private readonly season: SeasonStore,
     private readonly calendar: Calendar,
+    private readonly feeds: MixFeeds,
   ) {}
 
   lines(plantings: readonly Planting[]): PlantingLine[] {
@@ -125,22 +124,8 @@ export class NurseryPlants {
       : NO_VESSEL_DAYS;
     return careOf(planting, crop, tally, events, {
       ...{ mostDays, soilC, vesselSince: this.vesselSince(planting) },
-      mixFeedsDays: kind && this.mixFeedsDays(planting.batch, kind),
+      mixFeedsDays: kind && this.feeds.days(planting.batch, kind),
     });
-  }
-
-  /** By batch and vessel: what was mixed does not change. */
-  private readonly feeds = new Map<string, number | undefined>();
-
-  /** Days for which the mix of a batch feeds a plant in this vessel; undefined where that cannot be reckoned. */
-  private mixFeedsDays(batch: number | null, kind: VesselKind): number | undefined {
-    if (batch === null) return undefined;
-    const key = `${batch} ${kind.id}`;
-    if (!this.feeds.has(key)) {
-      const recipe = this.batches.one(batch)?.snapshot.recipe;
-      this.feeds.set(key, recipe && daysFed({ ...recipe, vessel: kind.id }, kind, this.library.library()));
-    }
-    return this.feeds.get(key);
   }
 
   /** Set apart, they stand in their vessel since those that they came from. */
@@ -423,17 +408,3 @@ const told = ({ lost, lostSum: _, ...tally }: Tally): PlantingLine['tally'] => (
   ...tally,
   lost: [...lost].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count),
 });
-
-/** Days from the beginning until the plant wants more nitrogen than the mix has given by then. */
-function daysFed(recipe: Recipe, kind: VesselKind, library: Library): number | undefined {
-  try {
-    const demand = demandMgPerPlant[recipe.stage];
-    const evaluation = evaluateMix(mixInputOf(recipe, library));
-    const { shortFromWeek } = feedingOf(evaluation, kind.vessel, WARM_HOUSE_C, demand);
-    return 7 * (shortFromWeek === null ? demand.length : shortFromWeek - 1);
-  } catch (error) {
-    // A material that it names may be gone.
-    if (error instanceof RangeError) return undefined;
-    throw error;
-  }
-}

@@ -232,6 +232,16 @@ test('plantings and what happened go out as tables, in again as they are, and ne
   expect((await page(tray.id)).tally.alive).toBe(20);
   expect((await table('plant-events', happened(17))).body.added).toHaveLength(2);
   expect((await page(tray.id)).tally.alive).toBe(0);
+  const { body: pots } = await plant({ start: 'pot', vessel: 'pot-9', cells: 9, halfFilled: true });
+  const tall = `planting,on,kind,mm,count,empty\n${pots.id},2031-02-21,size,140,,\n${tray.id},2031-02-23,up,,70,"3 17"\n`;
+  expect((await table('plant-events', tall)).body).toMatchObject({
+    rows: 2,
+    added: [expect.anything(), expect.anything()],
+  });
+  const out = async (name: string): Promise<string> =>
+    (await request(app).get(`/api/tables/${name}`)).body.csv;
+  expect((await out('plant-events')).split('\n').filter((row) => /,140,|3 17/.test(row))).toHaveLength(2);
+  expect((await out('plantings')).split('\n')[0]).toContain('half_filled');
   for (const [name, csv, says] of [
     ['plantings', `start,crop,vessel,cells,on\nsow,moonflower-x,cell-72,3,2031-02-01`, /moonflower-x/],
     ['plantings', `start,crop,vessel,cells,on,from\npot,leek,pot-9,3,2031-02-01,twelve`, /planting:plants/],

@@ -1,16 +1,17 @@
 import { type z } from 'zod';
 import { type BatchResult, oddsSchema, type OwnOdds, type resultsQuerySchema } from '#contract/plants';
+import { daysToFeed } from '#core/plants/care';
 import { type CauseId } from '#core/plants/cause-table';
 import { medianRead, type PlantRecord, suspectsOf } from '#core/plants/next-time';
-import { sharesOf, tallyOf } from '#core/plants/planting';
+import { isCounted, sharesOf, tallyOf } from '#core/plants/planting';
 import { mostWeeksIn } from '#core/season/plan';
-import { emergenceDays } from '#core/season/emergence';
 import { volumeL } from '#core/vessel/vessel';
 import { type BatchStore } from '#server/batches/store';
 import { type Folder } from '#server/database/folder';
 import { type LibraryStore } from '#server/library/store';
 import { type MixStore } from '#server/mixes/store';
 import { type Calendar } from '#server/nursery/calendar';
+import { type MixFeeds } from '#server/plants/mix-feeds';
 import { type NurseryPlants } from '#server/plants/nursery-plants';
 import { type PlantStore } from '#server/plants/store';
 import { type CropStore } from '#server/season/crops';
@@ -31,6 +32,7 @@ export class PlantResults {
     private readonly season: SeasonStore,
     private readonly folder: Folder,
     private readonly calendar: Calendar,
+    private readonly feeds: MixFeeds,
   ) {}
 
   get odds(): OwnOdds {
@@ -66,7 +68,7 @@ export class PlantResults {
       const events = this.store.eventsOf(planting.id).map((one) => ({ ...one.event, id: one.id }));
       const tally = tallyOf(planting, events);
       const share = sharesOf(tally);
-      if (share.up !== null && planting.start !== 'pot' && planting.start !== 'split') {
+      if (share.up !== null && !isCounted(planting.start)) {
         up.alive += Math.min(share.up, share.of);
         up.of += share.of;
       }
@@ -75,9 +77,13 @@ export class PlantResults {
       if (!crop || !kind) return [];
       const air = reading('air') ?? reading('airAfterDrydown');
       const step = crop.steps.find((one) => one.vessel === planting.vessel);
-      const days = planting.start === 'pot' ? 0 : Math.round(emergenceDays(crop.emergence, soilC));
+      const mixFeedsDays = this.feeds.days(id, kind);
       const about = {
-        ...{ today, coldestC: crop.coldestC, firstFeedDays: days + crop.firstFeedDays },
+        ...{
+          today,
+          coldestC: crop.coldestC,
+          firstFeedDays: daysToFeed(planting.start, crop, soilC, mixFeedsDays),
+        },
         ...{ ph: reading('ph'), ec: reading('ecSaturated'), ...(air && { airPct: air.value, air }) },
         mostDays: 7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks),
         ...{ madeOn: batch.madeOn, living: materials.some((one) => one.living) },

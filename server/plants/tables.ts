@@ -12,6 +12,7 @@ import { atLine } from '#server/tables/at-line';
 /** Columns of the plantings: what one came from as "12:40 14:30" (planting:plants), its place in the season as "3/1/0". */
 const plantingFields = [
   ...['id', 'start', 'crop', 'name', 'seed', 'vessel', 'cells', 'perCell', 'batch', 'on', 'bareRoot'],
+  'halfFilled',
   ...['season', 'from', 'trial'],
 ];
 const words = z.coerce.string().pipe(keptPlantingSchema.shape.name.removeDefault()).default('');
@@ -21,6 +22,7 @@ const plantingCsv = z.strictObject({
   id: id.optional(),
   ...{ start, crop, vessel, cells, perCell, batch, on, name: words, seed: words },
   bareRoot: yesNoOrBit.default(false),
+  halfFilled: yesNoOrBit.default(false),
   season: z
     .string()
     .regex(/^\d+\/\d+\/\d+$/, 'must be line/sowing/step, as 3/1/0')
@@ -55,9 +57,21 @@ function plantingOf({ id: _, trial: __, season, from, ...row }: PlantingCsv) {
 }
 
 /** Columns of the events: every figure that any kind of event has, in a column of its own. */
-const figures = ['count', 'alive', 'value', 'litres', 'minutes', 'grams', 'celsius', 'to', 'of'] as const;
+const figures = [
+  'count',
+  'alive',
+  'value',
+  'litres',
+  'minutes',
+  'grams',
+  'celsius',
+  'mm',
+  'to',
+  'of',
+  'picture',
+] as const;
 const said = ['cause', 'way', 'sign', 'text'] as const;
-const eventFields = ['id', 'planting', 'on', 'kind', ...figures, ...said, 'helped'];
+const eventFields = ['id', 'planting', 'on', 'kind', ...figures, ...said, 'helped', 'empty'];
 const cell = z.union([z.string(), z.number()]).optional();
 const eventCsv = z.strictObject({
   id: id.optional(),
@@ -70,12 +84,15 @@ const eventCsv = z.strictObject({
   >),
   ...(Object.fromEntries(said.map((name) => [name, cell])) as Record<(typeof said)[number], typeof cell>),
   helped: yesNoOrBit.optional(),
+  /** Cells that stand empty, from 0: "3 17". */
+  empty: cell,
 });
 
 /** An event from its row. @throws RangeError naming what is wrong */
-function eventOf({ id: _, planting: __, ...row }: z.output<typeof eventCsv>) {
+function eventOf({ id: _, planting: __, empty, ...row }: z.output<typeof eventCsv>) {
+  const cells = empty === undefined ? undefined : String(empty).split(' ').map(Number);
   const given = Object.fromEntries(
-    Object.entries(row)
+    Object.entries({ ...row, empty: cells })
       .filter(([, value]) => value !== undefined)
       .map(([name, value]) => [name, said.some((each) => each === name) ? String(value) : value]),
   );
@@ -110,7 +127,10 @@ export const plantTables = {
     out: (store: PlantStore): string =>
       writeCsv(
         eventFields,
-        store.allEvents().map(({ id: number, planting, event }) => ({ ...event, id: number, planting })),
+        store.allEvents().map(({ id: number, planting, event }) => ({
+          ...{ ...event, id: number, planting },
+          empty: 'empty' in event ? event.empty?.join(' ') : undefined,
+        })),
       ),
     take(csv: string, store: PlantStore, plants: NurseryPlants, now: string): Taken {
       const read = readCsv(csv, eventCsv);

@@ -12,11 +12,11 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { catchError, firstValueFrom, of, switchMap } from 'rxjs';
 import { addressOf } from '#contract/routes';
-import { called } from '#core/plants/care';
+import { called, daysToFeed } from '#core/plants/care';
 import { foundOf } from '#core/plants/found';
 import { checkEvent, type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
 import { mostWeeksIn } from '#core/season/plan';
-import { emergenceDays } from '#core/season/emergence';
+import { dayNumber } from '#core/season/days';
 import { volumeL } from '#core/vessel/vessel';
 import { BatchesService } from '../data/batches';
 import { LibraryService } from '../data/library';
@@ -131,13 +131,16 @@ export class PlantPage {
     const batch = this.batch();
     const air = this.reading('air') ?? this.reading('airAfterDrydown');
     const step = crop.steps.find((one) => one.vessel === planting.vessel);
-    const up = planting.start === 'pot' ? 0 : emergenceDays(crop.emergence, HOUSE_C);
+    // As it is told under what it wants; fed or past that it is by the crop.
+    const feed = planting.allCare.find(({ id }) => id === 'feed');
     return foundOf(planting, this.events(), {
       ...{ today: this.nursery.today(), ph: this.ph(), ec: this.ec() },
       ...(air && { airPct: air.value, air }),
       coldestC: crop.coldestC,
       mostDays: 7 * mostWeeksIn(this.volume(), step?.mostWeeks),
-      firstFeedDays: Math.round(up) + crop.firstFeedDays,
+      firstFeedDays: feed
+        ? dayNumber(feed.on) - dayNumber(planting.on)
+        : daysToFeed(planting.start, crop, HOUSE_C, undefined),
       madeOn: batch?.madeOn,
       living: batch?.snapshot.materials.some((one) => one.living),
     });

@@ -1,3 +1,4 @@
+import { isCounted } from '#core/plants/planting';
 import { type PlantingLine } from '../data/plants';
 
 const percent = (part: number, of: number): string => `${Math.round((100 * part) / of)} %`;
@@ -6,10 +7,9 @@ const percent = (part: number, of: number): string => `${Math.round((100 * part)
 export function tallySays({ tally, start }: Pick<PlantingLine, 'tally' | 'start'>): string {
   const { begun, entered, alive, out, moved } = tally;
   if (entered === null || alive === null) return `${begun} begun, nothing counted yet`;
-  const up =
-    start === 'pot' || start === 'split'
-      ? `${begun} ${startWords[start]}`
-      : `${entered} of ${begun} ${start === 'sow' ? 'came up' : 'rooted'} (${percent(entered, begun)})`;
+  const up = isCounted(start)
+    ? `${begun} ${startWords[start]}`
+    : `${entered} of ${begun} ${start === 'sow' ? 'came up' : 'rooted'} (${percent(entered, begun)})`;
   const gone = [
     ...(moved > 0 ? [`${moved} moved on`] : []),
     ...(out > 0 ? [`${out} out`] : []),

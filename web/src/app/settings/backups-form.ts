@@ -17,9 +17,7 @@ const names: Readonly<Record<keyof BackupCounts, readonly [one: string, many: st
   plant_pictures: ['picture', 'pictures'],
 };
 const whys: Readonly<Record<Backup['why'], string>> = {
-  start: 'at the start',
   daily: 'daily',
-  upgrade: 'before an upgrade',
   asked: 'asked for',
 };
 const tables = Object.keys(names) as (keyof BackupCounts)[];
