@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { AxeBuilder } from '@axe-core/playwright';
 import { type Page } from '@playwright/test';
 import { expect, test } from './bench';
@@ -132,3 +134,26 @@ test('the work can be reached past the header', async ({ page }) => {
   await page.keyboard.press('Enter');
   expect(await page.evaluate(() => document.activeElement?.id)).toBe('main');
 });
+
+const firstAsked = JSON.parse(
+  readFileSync(join(import.meta.dirname, '..', 'web', 'public', 'first-asked.json'), 'utf8'),
+) as Record<string, string[]>;
+for (const [path, asks] of Object.entries(firstAsked))
+  test(`what is fetched ahead for ${path} is what its page asks for, and asked for once`, async ({
+    page,
+  }) => {
+    const ahead = await page.request.get(path);
+    const asked: string[] = [];
+    const unused: string[] = [];
+    page.on('request', (one) => asked.push(one.url().replace(/^.*\/api\//, '')));
+    page.on('console', (one) => void (/preload/.test(one.text()) && unused.push(one.text())));
+    await page.goto(path);
+    await expect(page.locator('main h1').first()).toBeAttached();
+    // The browser speaks up some seconds after the page is there.
+    await page.waitForTimeout(5000);
+    expect(unused).toEqual([]);
+    for (const ask of asks) {
+      expect(await ahead.text()).toContain(`href="/api/${ask}"`);
+      expect([ask, asked.filter((one) => one === ask).length]).toEqual([ask, 1]);
+    }
+  });

@@ -8,7 +8,8 @@ import { webRoutes } from '#server/http/pages';
 
 const folder = mkdtempSync(join(tmpdir(), 'welcome-pages-'));
 const script = 'export const answer = 42;';
-writeFileSync(join(folder, 'index.html'), '<p nonce="NONCE">');
+writeFileSync(join(folder, 'index.html'), '<head></head><p nonce="NONCE">');
+writeFileSync(join(folder, 'first-asked.json'), '{"/mix":["library"]}');
 writeFileSync(join(folder, 'main.js'), script);
 writeFileSync(join(folder, 'main.js.br'), brotliCompressSync(script));
 const app = express().use(webRoutes(folder));
@@ -24,4 +25,11 @@ test('what was packed at the build goes out packed, to those who take it', async
 test('every route of the page gets the page, files that are not there get nothing', async () => {
   expect((await request(app).get('/batches/3/run')).text).not.toContain('NONCE');
   expect((await request(app).get('/gone.js')).status).toBe(404);
+});
+
+test('what a page asks for first is fetched beside its program', async () => {
+  expect((await request(app).get('/mix')).text).toContain(
+    '<link rel="preload" as="fetch" crossorigin href="/api/library" /></head>',
+  );
+  expect((await request(app).get('/batches')).text).not.toContain('preload');
 });

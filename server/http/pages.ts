@@ -8,6 +8,16 @@ export function webRoutes(folder: string): Router {
   const page = join(folder, 'index.html');
   if (!existsSync(page)) return router;
   const html = readFileSync(page, 'utf8');
+  const first = join(folder, 'first-asked.json');
+  /** By path: links to what its page asks for before it can show anything, fetched beside its program, not after it. */
+  const fetchFirst = new Map(
+    Object.entries(
+      existsSync(first) ? (JSON.parse(readFileSync(first, 'utf8')) as Record<string, string[]>) : {},
+    ).map(([path, asks]) => [
+      path,
+      asks.map((ask) => `<link rel="preload" as="fetch" crossorigin href="/api/${ask}" />`).join(''),
+    ]),
+  );
   // Never as it lies there, with its placeholder.
   router.get('/index.html', (_req, res) => res.redirect('/'));
   // Packed as small as can be when it was built: too slow to do for each visitor.
@@ -28,7 +38,11 @@ export function webRoutes(folder: string): Router {
     res
       .set('cache-control', 'no-cache')
       .type('html')
-      .send(html.replaceAll('NONCE', res.locals.nonce ?? ''));
+      .send(
+        html
+          .replaceAll('NONCE', res.locals.nonce ?? '')
+          .replace('</head>', `${fetchFirst.get(req.path) ?? ''}</head>`),
+      );
   });
   return router;
 }
