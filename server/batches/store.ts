@@ -32,6 +32,7 @@ export class BatchStore {
   private readonly steps;
   private readonly stepsRead = new Map<number, BatchSnapshot['steps']>();
   private readonly byId;
+  private readonly named;
   private readonly keyed;
   private readonly insert;
   private readonly away;
@@ -54,6 +55,7 @@ export class BatchStore {
       `SELECT snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
     );
     this.byId = db.prepare<[number], Row>(`${SELECT} WHERE id = ?`);
+    this.named = db.prepare<[number], string>('SELECT name FROM batches WHERE id = ?').pluck();
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
     this.insert = db.prepare(
       `INSERT INTO batches (key, name, mix_version_id, made_on, snapshot_json, created_at)
@@ -66,6 +68,11 @@ export class BatchStore {
   /** A page of those that are there, or of those put away; newest first. */
   all({ away, from }: ListQuery): BatchLine[] {
     return this.lines.all(away, PAGE, from);
+  }
+
+  /** Its name alone: the whole of a batch takes a while to read. */
+  nameOf(id: number): string | null {
+    return this.named.get(id) ?? null;
   }
 
   /** Steps of the batches made on a day or later. They never change, so each card is read once. @param day YYYY-MM-DD */

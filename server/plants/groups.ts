@@ -68,9 +68,7 @@ export class PlantGroups {
     switch (by) {
       case 'batch':
         return ({ batch }) =>
-          batch === null
-            ? null
-            : { key: String(batch), name: this.batches.one(batch)?.name ?? String(batch) };
+          batch === null ? null : { key: String(batch), name: this.batches.nameOf(batch) ?? String(batch) };
       case 'mix':
         return ({ batch }) => {
           if (batch === null) return null;

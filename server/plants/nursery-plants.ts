@@ -57,8 +57,19 @@ interface Around {
   soilC: number;
 }
 
+interface State {
+  crop: Crop | undefined;
+  kind: VesselKind | undefined;
+  soilC: number;
+  care: readonly Care[];
+  line: Omit<PlantingLine, 'putAway'>;
+}
+
 /** Plantings with what becomes of them, in the terms of the pages. */
 export class NurseryPlants {
+  /** By the list of counting events, which the store gives out anew when something is entered. */
+  private readonly states = new WeakMap<readonly KeptEvent[], State>();
+
   constructor(
     private readonly store: PlantStore,
     private readonly crops: CropStore,
@@ -74,18 +85,10 @@ export class NurseryPlants {
 
   lines(plantings: readonly Planting[]): PlantingLine[] {
     const events = this.store.countsOf(plantings.map(({ id }) => id));
-    const names = new Map<number, string | null>();
     const around = this.around();
     return plantings.map((planting) => {
       const own = events.get(planting.id) ?? [];
-      const tally = tallyOf(planting, own);
-      return {
-        ...planting,
-        tally: told(tally),
-        batchName: this.batchName(planting.batch, names),
-        care: this.careFor(planting, tally, own, around)[0] ?? null,
-        putAway: this.store.isAway(planting.id),
-      };
+      return { ...this.stateOf(planting, own, around).line, putAway: this.store.isAway(planting.id) };
     });
   }
 
@@ -102,11 +105,19 @@ export class NurseryPlants {
     };
   }
 
-  private batchName(id: number | null, known: Map<number, string | null>): string | null {
-    if (id === null) return null;
-    let name = known.get(id);
-    if (name === undefined) known.set(id, (name = this.batches.one(id)?.name ?? null));
-    return name;
+  /** How it stands and what it wants: reckoned again when its events, its crop, its vessel or the warmth change. */
+  private stateOf(planting: Planting, events: readonly KeptEvent[], around: Around): State {
+    const crop = around.crops.get(planting.crop);
+    const kind = around.vessels.get(planting.vessel);
+    const known = this.states.get(events);
+    if (known?.crop === crop && known?.kind === kind && known?.soilC === around.soilC) return known;
+    const tally = tallyOf(planting, events);
+    const care = this.careFor(planting, tally, events, around);
+    const batchName = planting.batch === null ? null : this.batches.nameOf(planting.batch);
+    const line = { ...planting, tally: told(tally), batchName, care: care[0] ?? null };
+    const state = { crop, kind, soilC: around.soilC, care, line };
+    this.states.set(events, state);
+    return state;
   }
 
   private careFor(
@@ -146,8 +157,8 @@ export class NurseryPlants {
     return plantings
       .flatMap((planting) => {
         const own = events.get(planting.id) ?? [];
-        return this.careFor(planting, tallyOf(planting, own), own, around)
-          .filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
+        return this.stateOf(planting, own, around)
+          .care.filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
           .map((care) => ({
             ...{ ...care, planting: planting.id },
             state: care.on <= today ? ('due' as const) : ('waiting' as const),

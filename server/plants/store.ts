@@ -29,8 +29,11 @@ interface EventRow {
 }
 export type TrialFields = z.output<typeof keptTrialSchema>;
 
+/** So many plantings and their counting events are remembered: those that lists and care ask for each time. */
+const REMEMBERED = 4000;
+
 /** What was checked when it was kept is not checked again: a list reads hundreds. */
-const read = ({ id, row_json }: Row): Planting => ({
+const readRow = ({ id, row_json }: Row): Planting => ({
   // Of what was kept before plants were set half.
   halfFilled: false,
   ...(JSON.parse(row_json) as Omit<z.output<typeof keptPlantingSchema>, 'halfFilled'>),
@@ -71,6 +74,9 @@ export class PlantStore {
   private readonly trialById;
   private readonly trialKeyed;
   private readonly insertTrial;
+  /** A row never changes once it is kept, and events are only added, here. */
+  private readonly rows = new Map<number, Planting>();
+  private readonly counting = new Map<number, readonly KeptEvent[]>();
 
   constructor(private readonly db: Db) {
     const from = 'SELECT id, row_json FROM plantings';
@@ -143,7 +149,7 @@ export class PlantStore {
   page(list: PlantList, from: number): Planting[] {
     const rows =
       list === 'away' ? this.listedAway.all(PAGE, from) : this.listed.all(Number(list === 'yes'), PAGE, from);
-    return rows.map(read);
+    return rows.map(this.read);
   }
 
   isAway(id: number): boolean {
@@ -152,16 +158,16 @@ export class PlantStore {
 
   /** Those that stand, begun on a day or later, but for those of trials. */
   standing(since: string): Planting[] {
-    return this.standingSince.all(since).map(read);
+    return this.standingSince.all(since).map(this.read);
   }
 
   since(day: string, crop: string | null): Planting[] {
-    return this.every.all({ crop, since: day }).map(read);
+    return this.every.all({ crop, since: day }).map(this.read);
   }
 
   /** All but what is put away, for a file of it. */
   all(): Planting[] {
-    return this.whole.all().map(read);
+    return this.whole.all().map(this.read);
   }
 
   allEvents(): (KeptPlantEvent & { planting: number })[] {
@@ -170,12 +176,12 @@ export class PlantStore {
 
   one(id: number): Planting | null {
     const row = this.byId.get(id);
-    return row ? read(row) : null;
+    return row ? this.read(row) : null;
   }
 
   byKey(key: string): Planting | null {
     const row = this.keyed.get(key);
-    return row ? read(row) : null;
+    return row ? this.read(row) : null;
   }
 
   add({ key, ...planting }: NewPlanting & Pick<Planting, 'trial'>, now: string): Planting {
@@ -199,15 +205,39 @@ export class PlantStore {
   }
 
   /** What tallies and care are reckoned from, by planting; readings and notes are left out. */
-  countsOf(ids: readonly number[]): Map<number, KeptEvent[]> {
-    const by = new Map<number, KeptEvent[]>();
-    for (const row of this.eventsOfMany.all(JSON.stringify(ids))) {
+  countsOf(ids: readonly number[]): Map<number, readonly KeptEvent[]> {
+    const by = new Map<number, readonly KeptEvent[]>();
+    const unknown = new Map<number, KeptEvent[]>();
+    for (const id of ids) {
+      const known = this.counting.get(id);
+      if (known) by.set(id, known);
+      else unknown.set(id, []);
+    }
+    if (unknown.size === 0) return by;
+    for (const row of this.eventsOfMany.all(JSON.stringify([...unknown.keys()]))) {
       const { planting, id, event } = readEvent(row);
-      const known = by.get(planting);
-      if (known) known.push({ ...event, id });
-      else by.set(planting, [{ ...event, id }]);
+      unknown.get(planting)!.push({ ...event, id });
+    }
+    for (const [id, events] of unknown) {
+      this.remember(this.counting, id, events);
+      by.set(id, events);
     }
     return by;
+  }
+
+  private readonly read = (row: Row): Planting => {
+    const known = this.rows.get(row.id);
+    if (known) return known;
+    const planting = readRow(row);
+    this.remember(this.rows, row.id, planting);
+    return planting;
+  };
+
+  /** What is not yet sure to stay is not remembered. */
+  private remember<T>(known: Map<number, T>, id: number, it: T): void {
+    if (this.db.inTransaction) return;
+    if (known.size >= REMEMBERED) known.clear();
+    known.set(id, it);
   }
 
   eventByKey(key: string): (KeptPlantEvent & { planting: number }) | null {
@@ -217,6 +247,7 @@ export class PlantStore {
 
   addEvent(planting: number, key: string, event: PlantEvent, at: string): KeptPlantEvent {
     const { kind, on } = event;
+    this.counting.delete(planting);
     const { lastInsertRowid } = this.insertEvent.run({
       ...{ planting, key, kind, on, at, json: JSON.stringify(event) },
     });
@@ -229,11 +260,11 @@ export class PlantStore {
 
   /** What plants of it were moved into. */
   childrenOf(id: number): Planting[] {
-    return this.children.all(id).map(read);
+    return this.children.all(id).map(this.read);
   }
 
   ofBatch(batch: number): Planting[] {
-    return this.inBatch.all(batch).map(read);
+    return this.inBatch.all(batch).map(this.read);
   }
 
   /** Batches of versions of a mix in which something stands or stood, newest first. */
@@ -280,7 +311,7 @@ export class PlantStore {
   }
 
   traysOf(trial: number): Planting[] {
-    return this.ofTrial.all(trial).map(read);
+    return this.ofTrial.all(trial).map(this.read);
   }
 }
 

@@ -23,6 +23,7 @@ export class CropStore {
   private readonly insert;
   private readonly update;
   private known: SourcedCrop[] | null = null;
+  private named: { all: readonly SourcedCrop[]; byId: ReadonlyMap<string, Crop> } | null = null;
 
   constructor(private readonly db: Db) {
     const columns = 'row_json, source, origin';
@@ -63,7 +64,10 @@ export class CropStore {
   }
 
   byId(): ReadonlyMap<string, Crop> {
-    return new Map(this.all().map(({ source: _, own: __, ...crop }) => [crop.id, crop]));
+    const all = this.all();
+    if (this.named?.all !== all)
+      this.named = { all, byId: new Map(all.map(({ source: _, own: __, ...crop }) => [crop.id, crop])) };
+    return this.named.byId;
   }
 
   byKey(key: string): SourcedCrop | null {
