@@ -73,7 +73,7 @@ export async function plantYears(row: (what: string, value: string) => void): Pr
   row(`${BATCHES} batches, ${SOWINGS} sowings, ${SOWINGS * (READINGS + 2)} events of ten years`, '');
   for (const path of pages) {
     const first = (await ask(path, 1)).median;
-    const [none, full] = [empty.get(path)!, await ask(path, ROUNDS, plantings.at(-1)!)];
+    const [none, full] = [empty.get(path)!, await ask(path, ROUNDS, plantings.at(-1))];
     row(
       `  … ${path}`,
       `${full.median.toFixed(1)} ms, p99 ${full.p99.toFixed(1)}; empty ${none.median.toFixed(1)}, p99 ${none.p99.toFixed(1)}: p99 ${(full.p99 / none.p99).toFixed(1)}×; first after start ${first.toFixed(0)} ms`,

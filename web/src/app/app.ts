@@ -3,6 +3,7 @@ import { DatePipe } from '@angular/common';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Units } from './data/units';
 import { Outbox } from './data/outbox';
+import { isForPlanting } from './data/outbox-store';
 import { Notices } from './data/notices';
 
 @Component({
@@ -18,9 +19,14 @@ export class App {
   protected readonly outbox = inject(Outbox);
   protected readonly since = computed(() => this.outbox.items().find((one) => one.state === 'waiting')?.at);
   protected readonly toDecide = computed(() => {
-    const counts = new Map<number, number>();
-    for (const { batch } of this.outbox.undecided()) counts.set(batch, (counts.get(batch) ?? 0) + 1);
-    return [...counts].map(([batch, count]) => ({ batch, count }));
+    const counts = new Map<string, { to: (string | number)[]; name: string; count: number }>();
+    for (const one of this.outbox.undecided()) {
+      const known = isForPlanting(one)
+        ? { to: ['/plants', one.planting], name: `Planting ${one.planting}` }
+        : { to: ['/batches', one.batch, 'run'], name: `Batch ${one.batch}` };
+      counts.set(known.name, { ...known, count: (counts.get(known.name)?.count ?? 0) + 1 });
+    }
+    return [...counts.values()];
   });
 
   protected skip(event: Event): void {

@@ -1,20 +1,13 @@
 import { InjectionToken } from '@angular/core';
 import { type IDBPDatabase, openDB } from 'idb';
 import { type EntryData } from '#contract/record';
+import { type PlantEvent } from '#core/plants/planting';
 
-/** An entry that was written on this device and is not acknowledged by the server. */
-export interface Waiting {
+interface Written {
   /** Client key of the entry. */
   key: string;
   /** Identity of the data folder that it is for; empty for one of an earlier version that did not say. */
   folder: string;
-  /** The batch by number, and by its client key where it is known. */
-  batch: number;
-  batchKey: string;
-  /** Newest entry of the batch that this device had seen, and its own entries on the subject by then. */
-  seen: number;
-  own: string[];
-  data: EntryData;
   /** When it was written, ISO. */
   at: string;
   /** Not sent yet; or answered so that its person has to decide. */
@@ -22,6 +15,28 @@ export interface Waiting {
   theirs?: EntryData;
   why?: string;
 }
+
+/** For the record of a batch. */
+export interface ForRecord extends Written {
+  /** The batch by number, and by its client key where it is known. */
+  batch: number;
+  batchKey: string;
+  /** Newest entry of the batch that this device had seen, and its own entries on the subject by then. */
+  seen: number;
+  own: string[];
+  data: EntryData;
+}
+
+/** For the record of a planting. Events are added side by side: none clashes with another's. */
+export interface ForPlanting extends Written {
+  planting: number;
+  event: PlantEvent;
+}
+
+/** An entry that was written on this device and is not acknowledged by the server. */
+export type Waiting = ForRecord | ForPlanting;
+
+export const isForPlanting = (item: Waiting): item is ForPlanting => 'planting' in item;
 
 /** Where unsent entries are kept. Every entry by itself: two tabs never overwrite each other's. */
 export interface OutboxStore {

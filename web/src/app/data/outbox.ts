@@ -1,11 +1,13 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { firstValueFrom } from 'rxjs';
+import { type KeptPlantEvent } from '#contract/plants';
 import { type Entry, type EntryData } from '#contract/record';
 import { replaces, subjectOf } from '#contract/record-subject';
+import { type PlantEvent } from '#core/plants/planting';
 import { Api, ApiError } from './api';
 import { keptNames, readKept, writeKept } from './kept';
 import { NurseryService } from './nursery';
-import { OUTBOX_STORE, type Waiting } from './outbox-store';
+import { type ForPlanting, type ForRecord, isForPlanting, OUTBOX_STORE, type Waiting } from './outbox-store';
 import { uuid } from './uuid';
 
 const RETRY_MS = 3000;
@@ -19,8 +21,11 @@ export interface ForBatch {
   key: string;
 }
 
+/** What the server has taken. */
+export type Taken = { entry: Entry } | { key: string; planting: number; event: KeptPlantEvent };
+
 /**
- * What was entered on this device and is not yet acknowledged: one queue for all batches and all tabs, kept until the
+ * What was entered on this device and is not yet acknowledged: one queue for all batches, plantings and tabs, kept until the
  * server has it or its person has decided. It is sent from whatever page is open.
  */
 @Injectable({ providedIn: 'root' })
@@ -30,8 +35,8 @@ export class Outbox {
   private readonly nursery = inject(NurseryService);
   private readonly box = signal<readonly Waiting[]>([]);
   private readonly unkept = signal(false);
-  /** Told of every entry that the server has acknowledged. */
-  private readonly listeners = new Set<(entry: Entry) => void>();
+  /** Told of all that the server has acknowledged. */
+  private readonly listeners = new Set<(taken: Taken) => void>();
   private readonly tabs =
     typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('welcome.outbox');
   /** Being written to the device, or taken from it, at this moment. */
@@ -39,6 +44,7 @@ export class Outbox {
   private readonly going = new Set<string>();
   private timer: ReturnType<typeof setTimeout> | undefined;
   private sending = false;
+  private underWay = '';
 
   readonly items = this.box.asReadonly();
   readonly waiting = computed(() => this.box().filter((one) => one.state === 'waiting').length);
@@ -54,7 +60,7 @@ export class Outbox {
   }
 
   /** @returns how to stop listening */
-  acknowledged(listen: (entry: Entry) => void): () => void {
+  acknowledged(listen: (taken: Taken) => void): () => void {
     this.listeners.add(listen);
     return () => this.listeners.delete(listen);
   }
@@ -62,37 +68,57 @@ export class Outbox {
   /** @param seen newest entry of the batch that the page shows */
   enter(batch: ForBatch, data: EntryData, seen: number): void {
     const own = this.box()
-      .filter((one) => one.batch === batch.id && subjectOf(one.data) === subjectOf(data) && replaces(data))
+      .filter((one): one is ForRecord => !isForPlanting(one) && one.batch === batch.id)
+      .filter((one) => subjectOf(one.data) === subjectOf(data) && replaces(data))
       .map((one) => one.key);
-    const item: Waiting = {
-      key: uuid(),
-      folder: this.nursery.it.value()?.id ?? '',
-      batch: batch.id,
-      batchKey: batch.key,
-      seen,
-      own: own.slice(-MOST_OWN),
-      data,
-      at: new Date().toISOString(),
-      state: 'waiting',
-    };
+    this.add({
+      ...this.written(),
+      ...{ batch: batch.id, batchKey: batch.key, seen, own: own.slice(-MOST_OWN), data },
+    });
+  }
+
+  /** @returns its key */
+  enterEvent(planting: number, event: PlantEvent): string {
+    const item: ForPlanting = { ...this.written(), planting, event };
+    this.add(item);
+    return item.key;
+  }
+
+  private written(): Pick<Waiting, 'key' | 'folder' | 'at' | 'state'> {
+    const folder = this.nursery.it.value()?.id ?? '';
+    return { key: uuid(), folder, at: new Date().toISOString(), state: 'waiting' };
+  }
+
+  private add(item: Waiting): void {
     this.box.update((all) => [...all, item]);
     void this.keep(item).then(() => this.send());
   }
 
   /** Enters it after all, over what the other device wrote: both stay in the record. */
-  again(key: string, seen: number): void {
+  again(key: string, seen = 0): void {
     const item = this.box().find((one) => one.key === key);
     if (!item) return;
-    const { theirs, why, ...rest } = item;
-    void [theirs, why];
+    const rest = { ...item };
+    delete rest.theirs;
+    delete rest.why;
     // A refused or clashed entry was never taken: under its key it still can be.
-    this.change({ ...rest, seen: Math.max(seen, item.seen), state: 'waiting' });
+    this.change({
+      ...(isForPlanting(rest) ? rest : { ...rest, seen: Math.max(seen, rest.seen) }),
+      state: 'waiting',
+    });
   }
 
   /** Lets it go: theirs holds, or it was a slip. */
   drop(key: string): void {
     this.box.update((all) => all.filter((one) => one.key !== key));
     void this.forget(key);
+  }
+
+  /** Lets it go, unless it is on its way or there. @returns whether it is gone */
+  withdraw(key: string): boolean {
+    if (this.underWay === key || !this.box().some((one) => one.key === key)) return false;
+    this.drop(key);
+    return true;
   }
 
   /** The stream brought them: they are there. */
@@ -123,12 +149,11 @@ export class Outbox {
 
   /** @returns false when nobody answered: it is tried again later */
   private async sendOne(item: Waiting): Promise<boolean> {
-    const { key, seen, own, data, batch, batchKey } = item;
-    const body = { key, seen, own, data, ...(batchKey && { batchKey }) };
+    this.underWay = item.key;
     try {
-      const entry = await firstValueFrom(this.api.call('addEntry', { params: { id: batch }, body }));
-      this.drop(key);
-      for (const listen of this.listeners) listen(entry);
+      const taken = await this.deliver(item);
+      for (const listen of this.listeners) listen(taken);
+      this.drop(item.key);
       return true;
     } catch (error) {
       const status = error instanceof ApiError ? error.status : 0;
@@ -139,11 +164,25 @@ export class Outbox {
           : { ...item, state: 'refused', why: error.message },
       );
       return true;
+    } finally {
+      this.underWay = '';
     }
   }
 
+  private async deliver(item: Waiting): Promise<Taken> {
+    if (isForPlanting(item)) {
+      const { key, planting, event } = item;
+      const body = { key, event };
+      const made = await firstValueFrom(this.api.call('addPlantEvent', { params: { id: planting }, body }));
+      return { key, planting, event: made };
+    }
+    const { key, seen, own, data, batch, batchKey } = item;
+    const body = { key, seen, own, data, ...(batchKey && { batchKey }) };
+    return { entry: await firstValueFrom(this.api.call('addEntry', { params: { id: batch }, body })) };
+  }
+
   /** What was written for another data folder waits until that one is back. */
-  private isHere({ folder }: Waiting): boolean {
+  isHere({ folder }: Waiting): boolean {
     const here = this.nursery.it.value()?.id;
     return folder === '' || here === undefined || folder === here;
   }
@@ -211,17 +250,9 @@ export class Outbox {
       const items = readKept(name) as { key: string; seen: number; data: EntryData }[] | undefined;
       const batch = Number(name.slice('outbox.'.length));
       for (const { key, seen, data } of Array.isArray(items) ? items : []) {
-        const at = new Date().toISOString();
-        const item: Waiting = {
-          key,
-          folder: '',
-          batch,
-          batchKey: '',
-          seen,
-          own: [],
-          data,
-          at,
-          state: 'waiting',
+        const item: ForRecord = {
+          ...{ ...this.written(), key, folder: '' },
+          ...{ batch, batchKey: '', seen, own: [], data },
         };
         this.box.update((all) => [...all, item]);
         await this.keep(item);

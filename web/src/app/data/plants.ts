@@ -11,7 +11,6 @@ import {
   type PlantList,
   type Trial,
 } from '#contract/plants';
-import { type PlantEvent } from '#core/plants/planting';
 import { Api } from './api';
 import { Resource } from './resource';
 
@@ -39,11 +38,6 @@ export class PlantsService {
 
   add(body: PlantingGiven): Observable<PlantingLine> {
     return this.api.create('addPlanting', { body });
-  }
-
-  /** The same entry sent again after a lost answer is one. */
-  enter(id: number, event: PlantEvent): Observable<KeptPlantEvent> {
-    return this.api.create('addPlantEvent', { params: { id }, body: { event } });
   }
 
   /** @param jpeg base64 */

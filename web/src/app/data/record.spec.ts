@@ -116,13 +116,9 @@ test('two tabs without a network do not overwrite each other: all five entries a
   await lost();
   for (const step of ['d', 'e']) record.enter(tick(step));
   await settle();
-  expect([...device.items.values()].map(({ data }) => (data as { step: string }).step)).toEqual([
-    'a',
-    'b',
-    'c',
-    'd',
-    'e',
-  ]);
+  expect(
+    [...device.items.values()].map((one) => (one as unknown as { data: { step: string } }).data.step),
+  ).toEqual(['a', 'b', 'c', 'd', 'e']);
 });
 
 test('a device with no room says so at once, and still sends', async () => {

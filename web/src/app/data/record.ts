@@ -3,6 +3,7 @@ import { addressOf } from '#contract/routes';
 import { replaces, subjectOf } from '#contract/record-subject';
 import { type Entry, type EntryData } from '#contract/record';
 import { type ForBatch, Outbox } from './outbox';
+import { type ForRecord, isForPlanting } from './outbox-store';
 import { followStream } from './shared-stream';
 
 /**
@@ -27,7 +28,9 @@ export class BatchRecord {
   private readonly mine = computed(() => {
     const id = this.batch()?.id;
     const there = new Set(this.known().map((entry) => entry.key));
-    return this.outbox.items().filter((one) => one.batch === id && !there.has(one.key));
+    return this.outbox
+      .items()
+      .filter((one): one is ForRecord => !isForPlanting(one) && one.batch === id && !there.has(one.key));
   });
   readonly waiting = computed(() => this.mine().filter((one) => one.state === 'waiting').length);
   /** Entries of this device that another device's word stands against, each to be decided on. */
@@ -45,8 +48,8 @@ export class BatchRecord {
   });
 
   constructor() {
-    const deaf = this.outbox.acknowledged((entry) => {
-      if (entry.batchId === this.batch()?.id) this.take(entry);
+    const deaf = this.outbox.acknowledged((taken) => {
+      if ('entry' in taken && taken.entry.batchId === this.batch()?.id) this.take(taken.entry);
     });
     inject(DestroyRef).onDestroy(() => {
       deaf();

@@ -133,7 +133,7 @@ const asked: readonly Asked[] = [
         @if (problem() || missing()) {
           <p class="wrong" role="alert">{{ problem() || missing() }}</p>
         }
-        <button type="submit" class="press next" [disabled]="busy()">Keep it</button>
+        <button type="submit" class="press next">Keep it</button>
       </form>
     }
   `,
@@ -159,7 +159,6 @@ const asked: readonly Asked[] = [
   imports: [ChoiceField, DayField, NumberField, TextField, TrayPicture],
 })
 export class EventSheet {
-  readonly busy = input.required<boolean>();
   readonly problem = input.required<string>();
   /** What is counted, where each holds one plant. */
   readonly cells = input.required<number>();

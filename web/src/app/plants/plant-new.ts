@@ -27,6 +27,7 @@ interface Draft {
   cells: number | undefined;
   perCell: number | undefined;
   batch: string | null;
+  /** Empty: today. */
   on: string;
   bareRoot: boolean;
   halfFilled: boolean;
@@ -119,8 +120,10 @@ export class PlantNew {
   protected readonly deep = computed(() =>
     this.crop()?.depth === 'deep' ? 'deep, up to the first true leaf' : 'at its old level, no deeper',
   );
+  /** Today until another is chosen: the nursery's, which may be known only after the form is. */
+  protected readonly day = computed(() => this.draft().on || this.nursery.today());
   protected readonly dayProblem = computed(() => {
-    const { on } = this.draft();
+    const on = this.day();
     if (!/^\d{4}-\d{2}-\d{2}$/.test(on)) return 'The day must be a date';
     return on > this.nursery.today() ? 'The day must not be later than today' : '';
   });
@@ -146,7 +149,7 @@ export class PlantNew {
       cells: cells === undefined ? 72 : Number(cells),
       perCell: perCell === undefined ? 1 : Number(perCell),
       batch: batch ?? null,
-      on: this.nursery.today(),
+      on: '',
       bareRoot: false,
       halfFilled: false,
       season:
@@ -189,6 +192,7 @@ export class PlantNew {
     this.plants
       .add({
         ...draft,
+        on: this.day(),
         halfFilled: draft.halfFilled && draft.start === 'pot',
         cells: checkWhole('cells', cells!, ...limits.plantCells),
         perCell: perCell!,

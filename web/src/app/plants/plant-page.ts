@@ -14,7 +14,7 @@ import { catchError, firstValueFrom, of, switchMap } from 'rxjs';
 import { addressOf } from '#contract/routes';
 import { called, daysToFeed } from '#core/plants/care';
 import { foundOf } from '#core/plants/found';
-import { checkEvent, type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
+import { checkEvent, type KeptEvent, type PlantEvent, standing, tallyOf } from '#core/plants/planting';
 import { mostWeeksIn } from '#core/season/plan';
 import { dayNumber } from '#core/season/days';
 import { volumeL } from '#core/vessel/vessel';
@@ -23,6 +23,7 @@ import { LibraryService } from '../data/library';
 import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { NurseryService } from '../data/nursery';
+import { PlantRecord } from '../data/plant-record';
 import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
 import { SeasonService } from '../data/season';
@@ -42,6 +43,7 @@ const HOUSE_C = 20;
 /** The life of one planting: what happened, what it wants, what is wrong with it, and what to change. */
 @Component({
   selector: 'app-plant-page',
+  providers: [PlantRecord],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plant-page.html',
   styleUrl: './plant-page.scss',
@@ -60,9 +62,9 @@ export class PlantPage {
   private readonly mixes = inject(MixesService);
   private readonly library = inject(LibraryService).library;
   private readonly crops = inject(SeasonService).crops;
+  protected readonly record = inject(PlantRecord);
   private readonly sheet = viewChild(EventSheet);
   protected readonly there = resourceOf(this.id, (id) => this.plants.one(id));
-  protected readonly busy = signal(false);
   protected readonly problem = signal('');
   /** Of what is done with the whole: a picture, putting away. */
   protected readonly wayProblem = signal('');
@@ -86,13 +88,31 @@ export class PlantPage {
     const planting = this.there.value();
     return planting ? called(planting, this.crop() ?? { name: planting.crop }) : '';
   });
+  /** Entries that the server would not take. */
+  protected readonly refused = computed(() =>
+    this.record.refused().filter(({ planting }) => planting === Number(this.id())),
+  );
+  /** How it stands, with what this device entered and has not sent yet. */
+  protected readonly tally = computed(() => {
+    const planting = this.there.value();
+    if (!planting) return null;
+    const { lost, lostSum: _, ...tally } = tallyOf(planting, this.events());
+    return {
+      ...planting,
+      tally: {
+        ...tally,
+        lost: [...lost].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count),
+      },
+    };
+  });
   protected readonly vessel = computed(() => this.library()?.vessels.get(this.there.value()?.vessel ?? ''));
   protected readonly events = computed((): KeptEvent[] =>
-    (this.there.value()?.events ?? []).map(({ id, event }) => ({ ...event, id })),
+    this.record.of(Number(this.id()), this.there.value()?.events ?? []),
   );
   /** Newest first; what was taken back stays in sight, struck through. */
   protected readonly lines = computed(() => {
     const stands = new Set(standing(this.events()).map(({ id }) => id));
+    const unsent = new Set(this.record.own().flatMap((one) => (one.sent ? [] : [one.id])));
     return [...this.events()]
       .filter(({ kind }) => kind !== 'undo')
       .sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : b.id - a.id))
@@ -104,6 +124,7 @@ export class PlantPage {
         to: event.kind === 'moved' ? event.to : null,
         picture: event.kind === 'picture' ? addressOf('picture', { id: event.picture }) : null,
         undoable: event.kind !== 'moved',
+        waits: unsent.has(event.id),
       }));
   });
   /** Cells that the last count on the picture of the tray found empty. */
@@ -146,6 +167,10 @@ export class PlantPage {
     });
   });
 
+  constructor() {
+    this.record.follow(() => this.there.refresh());
+  }
+
   protected enter(event: PlantEvent): void {
     const planting = this.there.value();
     if (!planting) return;
@@ -156,21 +181,11 @@ export class PlantPage {
       this.problem.set(`Not entered: ${error.message}`);
       return;
     }
-    this.busy.set(true);
     this.problem.set('');
-    this.plants.enter(Number(this.id()), event).subscribe({
-      next: (made) => {
-        this.busy.set(false);
-        this.sheet()?.done();
-        this.there.refresh();
-        if (event.kind !== 'undo')
-          this.notices.say(`Entered: ${eventSays(event)}.`, () => this.takeBack(made.id, event.on));
-      },
-      error: (error: Error) => {
-        this.busy.set(false);
-        this.problem.set(`Not entered: ${error.message}`);
-      },
-    });
+    const key = this.record.enter(Number(this.id()), event);
+    this.sheet()?.done();
+    if (event.kind !== 'undo')
+      this.notices.say(`Entered: ${eventSays(event)}.`, () => this.record.takeBack(key, event.on));
   }
 
   /** Made small on the device, and kept with the day. */
@@ -189,7 +204,9 @@ export class PlantPage {
   }
 
   protected takeBack(of: number, on: string): void {
-    this.enter({ kind: 'undo', on, of });
+    const own = this.record.own().find(({ id }) => id === of);
+    if (own) this.record.takeBack(own.key, on);
+    else this.enter({ kind: 'undo', on, of });
   }
 
   protected putAway(): void {

@@ -64,7 +64,7 @@ describe('a picture of the tray', () => {
 
 describe('what happened, in two presses and a number', () => {
   const sheet = () => {
-    const inputs = { busy: false, problem: '', cells: 72, perTray: 72, perCell: 1, emptyBefore: [3] };
+    const inputs = { problem: '', cells: 72, perTray: 72, perCell: 1, emptyBefore: [3] };
     const fixture = show(EventSheet, inputs);
     giveNursery();
     const sent: PlantEvent[] = [];
@@ -216,7 +216,7 @@ describe('a trial', () => {
     expect(wild).toMatch(/trays of the same mix differ by more than chance.*lay out more blocks/);
   });
 
-  test('a tray that is not counted yet; what cannot be is said beside its tray and stays as typed', () => {
+  test('a tray that is not counted yet; what cannot be is said beside its tray and stays as typed', async () => {
     const fixture = shown(trays((arm, block) => (arm === 0 && block === 1 ? null : 60)));
     expect(said(fixture)).toContain('1 of 6 trays are not counted yet');
     const box = page(fixture).querySelector<HTMLInputElement>('#tray-10')!;
@@ -228,6 +228,7 @@ describe('a trial', () => {
     http.expectNone('/api/plants/10/events');
     box.value = '64';
     box.closest('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
+    await settle();
     expect(http.expectOne('/api/plants/10/events').request.body).toMatchObject({
       event: { kind: 'up', count: 64, on: TODAY },
     });

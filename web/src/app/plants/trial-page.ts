@@ -5,7 +5,9 @@ import { addressOf } from '#contract/routes';
 import { trayWarning } from '#core/plants/trial';
 import { verdictOf } from '#core/plants/verdict';
 import { NurseryService } from '../data/nursery';
+import { PlantRecord } from '../data/plant-record';
 import { PlantsService, type Trial } from '../data/plants';
+import { type ForPlanting } from '../data/outbox-store';
 import { resourceOf } from '../data/resource';
 import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
@@ -16,6 +18,7 @@ type Tray = Trial['trays'][number];
 /** A trial: where each tray stands, what came up in it, and in one sentence what came out. */
 @Component({
   selector: 'app-trial-page',
+  providers: [PlantRecord],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="there" what="the trial" />
@@ -54,6 +57,12 @@ type Tray = Trial['trays'][number];
                     the count of tray {{ tray.place }}, block {{ block.block }}</span
                   >
                 </button>
+                @for (one of refusedOf(tray.planting); track one.key) {
+                  <p class="wrong" role="alert">
+                    Not taken: {{ one.why }}.
+                    <button type="button" class="press" (click)="record.leaveIt(one.key)">Let it go</button>
+                  </p>
+                }
                 @if (wrong()?.tray === tray.planting) {
                   <p class="wrong" role="alert">{{ wrong()!.says }}</p>
                 }
@@ -114,20 +123,29 @@ export class TrialPage {
   private readonly plants = inject(PlantsService);
   private readonly nursery = inject(NurseryService);
   private readonly units = inject(Units);
+  protected readonly record = inject(PlantRecord);
   protected readonly there = resourceOf(this.id, (id) => this.plants.trial(id));
+  /** Trays with what this device counted and has not heard back of. */
+  private readonly trays = computed((): readonly Tray[] =>
+    (this.there.value()?.trays ?? []).map((tray) => {
+      const counted = this.record
+        .own()
+        .findLast((one) => one.planting === tray.planting && one.kind === 'up');
+      return counted?.kind === 'up' && !counted.sent ? { ...tray, up: counted.count } : tray;
+    }),
+  );
   protected readonly wrong = signal<{ tray: number; says: string } | null>(null);
 
   protected readonly blocks = computed(() => {
     const blocks = new Map<number, Tray[]>();
-    for (const tray of this.there.value()?.trays ?? [])
-      blocks.set(tray.block, [...(blocks.get(tray.block) ?? []), tray]);
+    for (const tray of this.trays()) blocks.set(tray.block, [...(blocks.get(tray.block) ?? []), tray]);
     return [...blocks].map(([block, trays]) => ({ block, trays: trays.sort((a, b) => a.place - b.place) }));
   });
   /** Trays that are counted, together by arm. */
   protected readonly arms = computed(() => {
     const trial = this.there.value();
     return (trial?.arms ?? []).map(({ name }, arm) => {
-      const trays = trial!.trays.filter((one) => one.arm === arm && one.up !== null);
+      const trays = this.trays().filter((one) => one.arm === arm && one.up !== null);
       const sum = (of: (tray: Tray) => number): number => trays.reduce((all, tray) => all + of(tray), 0);
       return { name, alive: sum((tray) => Math.min(tray.up!, tray.begun)), of: sum((tray) => tray.begun) };
     });
@@ -138,7 +156,7 @@ export class TrialPage {
       : null,
   );
   protected readonly says = computed(() => {
-    const trays = this.there.value()?.trays ?? [];
+    const trays = this.trays();
     const open = trays.filter((tray) => tray.up === null).length;
     const still = open === 0 ? '' : ` ${open} of ${trays.length} trays are not counted yet.`;
     const verdict = this.verdict();
@@ -161,6 +179,10 @@ export class TrialPage {
     addressOf('trialLabels', { id: Number(this.id()) }, { units: this.units.system() }),
   );
 
+  constructor() {
+    this.record.follow(() => this.there.refresh());
+  }
+
   protected count(tray: Tray, typed: string): void {
     const count = Number(typed.trim());
     if (typed.trim() === '' || !Number.isInteger(count) || count < 0 || count > tray.begun) {
@@ -168,10 +190,11 @@ export class TrialPage {
       return;
     }
     this.wrong.set(null);
-    this.plants.enter(tray.planting, { kind: 'up', on: this.nursery.today(), count }).subscribe({
-      next: () => this.there.refresh(),
-      error: (error: Error) => this.wrong.set({ tray: tray.planting, says: `Not kept: ${error.message}` }),
-    });
+    this.record.enter(tray.planting, { kind: 'up', on: this.nursery.today(), count });
+  }
+
+  protected refusedOf(planting: number): readonly ForPlanting[] {
+    return this.record.refused().filter((one) => one.planting === planting);
   }
 
   protected print(): void {

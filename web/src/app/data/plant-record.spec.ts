@@ -1,0 +1,121 @@
+import { type HttpTestingController, type TestRequest } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
+import { type PlantEvent } from '#core/plants/planting';
+import { MemoryOutbox } from '#testing/memory-outbox';
+import { bench } from '#testing/page';
+import { Outbox } from './outbox';
+import { OUTBOX_STORE } from './outbox-store';
+import { PlantRecord } from './plant-record';
+
+const on = '2031-03-04';
+const count = (alive: number): PlantEvent => ({ kind: 'count', on, alive });
+const url = '/api/plants/7/events';
+const settle = async (): Promise<void> => {
+  for (let i = 0; i < 30; i++) await Promise.resolve();
+};
+let device: MemoryOutbox;
+let http: HttpTestingController;
+let record: PlantRecord;
+let told: number;
+
+async function openPage(folder = 'a'.repeat(32)): Promise<void> {
+  TestBed.resetTestingModule();
+  http = bench([PlantRecord, { provide: OUTBOX_STORE, useValue: device }]);
+  record = TestBed.inject(PlantRecord);
+  told = 0;
+  record.follow(() => told++);
+  http.expectOne('/api/nursery').flush({ id: folder, timeZone: 'UTC', today: on });
+  await settle();
+}
+const sent = (): TestRequest => http.expectOne(url);
+const take = async (asked: TestRequest, id: number): Promise<void> => {
+  const { event } = asked.request.body as { event: PlantEvent };
+  asked.flush({ id, at: `${on}T10:00:00Z`, event }, { status: 201, statusText: 'Created' });
+  await settle();
+};
+const alive = (): unknown[] => record.of(7, []).map((one) => ('alive' in one ? one.alive : one.kind));
+
+beforeEach(async () => {
+  jest.useFakeTimers();
+  device = new MemoryOutbox();
+  await openPage();
+});
+afterEach(() => jest.useRealTimers());
+
+test('what is entered stands at once, is kept on the device, and stays while the page fetches it anew', async () => {
+  record.enter(7, count(60));
+  await settle();
+  expect([alive(), device.items.size, record.own()[0]!.sent]).toEqual([[60], 1, false]);
+  await take(sent(), 12);
+  expect([alive(), device.items.size, record.own()[0]!.sent, told]).toEqual([[60], 0, true, 1]);
+  // Once the page has it, it stands once.
+  expect(record.of(7, [{ id: 12, at: '', event: count(60) }])).toHaveLength(1);
+});
+
+test('without a network it waits through a reload, and is sent under the same key', async () => {
+  record.enter(7, count(60));
+  await settle();
+  const first = sent();
+  first.error(new ProgressEvent('error'));
+  await settle();
+  await openPage();
+  const again = sent();
+  expect(again.request.body).toEqual(first.request.body);
+  await take(again, 12);
+  expect(device.items.size).toBe(0);
+});
+
+test('what was written for another data folder is not sent to this one', async () => {
+  record.enter(7, count(60));
+  await settle();
+  sent().error(new ProgressEvent('error'));
+  await openPage('b'.repeat(32));
+  http.expectNone(url);
+  expect([alive(), device.items.size]).toEqual([[], 1]);
+});
+
+test('what the server refuses stays with its reason until its person decides', async () => {
+  record.enter(7, count(60));
+  await settle();
+  sent().flush({ title: 'at most 50' }, { status: 400, statusText: 'Bad Request' });
+  await settle();
+  expect([alive(), record.refused().length, TestBed.inject(Outbox).undecided().length]).toEqual([[], 1, 1]);
+  const { key } = record.refused()[0]!;
+  record.again(key);
+  await settle();
+  await take(sent(), 13);
+  expect([alive(), record.refused(), device.items.size]).toEqual([[60], [], 0]);
+});
+
+describe('taken back', () => {
+  test('before it could be sent: nothing is sent', async () => {
+    record.enter(7, { kind: 'note', on, text: 'first' });
+    const key = record.enter(7, count(60));
+    await settle();
+    const note = sent();
+    record.takeBack(key, on);
+    note.error(new ProgressEvent('error'));
+    await settle();
+    expect(alive()).toEqual(['note']);
+  });
+
+  test('on its way: it is taken back as soon as it is there', async () => {
+    const key = record.enter(7, count(60));
+    await settle();
+    record.takeBack(key, on);
+    await take(sent(), 12);
+    const undo = sent();
+    expect(undo.request.body).toMatchObject({ event: { kind: 'undo', of: 12 } });
+    await take(undo, 13);
+    expect(device.items.size).toBe(0);
+  });
+
+  test('once it is there', async () => {
+    const key = record.enter(7, count(60));
+    await settle();
+    await take(sent(), 12);
+    record.takeBack(key, on);
+    await settle();
+    expect(sent().request.body).toMatchObject({ event: { kind: 'undo', of: 12 } });
+  });
+});
