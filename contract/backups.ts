@@ -16,7 +16,7 @@ export type BackupCounts = z.output<typeof backupCountsSchema>;
 export const backupSchema = z.object({
   name: z.string(),
   at: moment,
-  why: oneOf(['daily', 'asked']),
+  why: oneOf(['daily', 'asked', 'brought']),
   bytes: z.number(),
   counts: backupCountsSchema,
 });

@@ -21,7 +21,13 @@ import {
   putSchema,
   weatherAnswersSchema,
 } from '#contract/instruments';
-import { backupsSchema, restoredSchema, restoreSchema, secondPlaceSchema } from '#contract/backups';
+import {
+  backupSchema,
+  backupsSchema,
+  restoredSchema,
+  restoreSchema,
+  secondPlaceSchema,
+} from '#contract/backups';
 import { librarySchema } from '#contract/library';
 import { listQuerySchema } from '#contract/lists';
 import {
@@ -122,7 +128,8 @@ export type AnswerKind = z.ZodType | 'nothing' | 'pdf' | 'jpeg' | 'file' | 'cale
 export interface Endpoint {
   says: string;
   query?: z.ZodType;
-  body?: z.ZodType;
+  /** A schema of JSON, or a file as it is. */
+  body?: z.ZodType | 'bytes';
   answer: AnswerKind;
   /** 200, or 201 for a create (200 when its key is known already), or 204 where nothing goes back. */
   status: 200 | 201 | 204;
@@ -332,6 +339,23 @@ export const endpoints = {
     status: 200,
     refuses: { 404: 'No such backup' },
   },
+  bringBackup: {
+    says: 'Lay a backup or an archive from elsewhere beside the others: checked, not yet put back',
+    body: 'bytes',
+    answer: backupSchema,
+    status: 201,
+    refuses: { 507: 'No room for it' },
+  },
+  archive: {
+    says: 'Everything, as one archive of JSON Lines and pictures',
+    answer: 'file',
+    status: 200,
+    refuses: { 429: BUSY },
+  },
+  archiveSchema: get(
+    'JSON Schema of the lines of an archive',
+    z.looseObject({ $schema: z.string(), $defs: z.record(z.string(), z.unknown()) }),
+  ),
   restoreBackup: {
     ...compute(
       'Put a backup in the place of what is there, which is kept aside',
@@ -415,10 +439,18 @@ type SchemaOf<K extends EndpointName, Part extends string> =
 
 /** What a client sends. */
 export type BodyGiven<K extends EndpointName> =
-  SchemaOf<K, 'body'> extends infer S extends z.ZodType ? z.input<S> : undefined;
+  SchemaOf<K, 'body'> extends infer S extends z.ZodType
+    ? z.input<S>
+    : SchemaOf<K, 'body'> extends 'bytes'
+      ? Blob
+      : undefined;
 /** What a handler gets: checked, with defaults filled in. */
 export type BodyTaken<K extends EndpointName> =
-  SchemaOf<K, 'body'> extends infer S extends z.ZodType ? z.output<S> : undefined;
+  SchemaOf<K, 'body'> extends infer S extends z.ZodType
+    ? z.output<S>
+    : SchemaOf<K, 'body'> extends 'bytes'
+      ? Uint8Array
+      : undefined;
 export type QueryTaken<K extends EndpointName> =
   SchemaOf<K, 'query'> extends infer S extends z.ZodType ? z.output<S> : undefined;
 /** What a client asks with. */

@@ -91,7 +91,10 @@ export const routes = {
   makeBackup: ['POST', '/backups'],
   setSecondPlace: ['PUT', '/backups/second-place'],
   backupFile: ['GET', '/backups/files/:name'],
+  bringBackup: ['POST', '/backups/files'],
   restoreBackup: ['POST', '/backups/restore'],
+  archive: ['GET', '/archive'],
+  archiveSchema: ['GET', '/schema.json'],
 
   plantings: ['GET', '/plants'],
   addPlanting: ['POST', '/plants'],

@@ -34,6 +34,42 @@ test('a backup made, looked at, put back: what came later is aside, and the page
   expect(list.length).toBeGreaterThan(0);
 });
 
+test('an archive fetched and brought back: checked, shown with what it holds, put back only then', async ({
+  page,
+}) => {
+  await page.goto('/settings');
+  const coming = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Everything as an open archive' }).click();
+  const archive = await coming;
+  expect(archive.suggestedFilename()).toMatch(/^welcome-.*\.zip$/);
+  await page.goto('/plants/new?crop=basil&vessel=cell-72&cells=72&name=After');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('heading', { name: 'Basil “After”' })).toBeVisible();
+
+  await page.goto('/settings');
+  await page.getByLabel('Bring a file…').setInputFiles(await archive.path());
+  const sure = page.getByRole('group', { name: 'Before it is put back' });
+  await expect(sure).toContainText('out of sight afterwards: 1 planting.');
+  await expect(page.getByText('brought from elsewhere')).toBeVisible();
+  await sure.getByRole('button', { name: 'Put it back', exact: true }).click();
+  await expect(sure).toHaveCount(0);
+  await page.goto('/plants/standing');
+  await expect(page.getByRole('link', { name: /Tomato “Long Red”/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Basil “After”/ })).toHaveCount(0);
+});
+
+test.describe('what is no archive', () => {
+  test.use({ brought: /status of 400/ });
+
+  test('is said, and nothing of it stays', async ({ page }) => {
+    await page.goto('/settings');
+    await page
+      .getByLabel('Bring a file…')
+      .setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('nothing') });
+    await expect(page.getByText(/Not taken: archive: file must be a zip file that is whole/)).toBeVisible();
+  });
+});
+
 test.describe('a second place', () => {
   test.use({ brought: /status of 400/ });
 

@@ -2,6 +2,10 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { type Endpoint, endpoints } from '#contract/endpoints';
+import { type EndpointName, routes } from '#contract/routes';
+import { ARCHIVE_LIMITS } from '#server/archive/form';
+import { archiveRoutes } from '#server/archive/routes';
 import { type Backups } from '#server/backup/backups';
 import { backupRoutes, type Restore } from '#server/backup/routes';
 import { batchRoutes } from '#server/batches/routes';
@@ -13,7 +17,7 @@ import { type Heavy } from '#server/heavy/workers';
 import { onlyOwnHosts } from '#server/http/hosts';
 import { openApi } from '#server/http/openapi';
 import { webRoutes } from '#server/http/pages';
-import { BODY_LIMIT, notFound, onlyJson, problems } from '#server/http/problem';
+import { BODY_LIMIT, notFound, only, problems } from '#server/http/problem';
 import { securityHeaders } from '#server/http/security';
 import { Api } from '#server/http/serve';
 import { type InstrumentHub } from '#server/instruments/hub';
@@ -48,6 +52,8 @@ import { SeasonStore } from '#server/season/store';
 import { ShelfStore } from '#server/shelf/store';
 import { tableRoutes } from '#server/tables/routes';
 import { todayRoutes } from '#server/today/routes';
+
+const [FILE, JSON_TYPE] = ['application/octet-stream', 'application/json'];
 
 export interface AppParts {
   db: Db;
@@ -86,7 +92,17 @@ function apiBefore(): express.Router {
     res.set('cache-control', 'no-store');
     next();
   });
-  router.use(onlyJson, express.json({ limit: BODY_LIMIT, strict: true }));
+  // Files come as they are, and may be large; all else is JSON.
+  const files = new Set(
+    (Object.keys(routes) as EndpointName[])
+      .filter((name) => (endpoints[name] as Endpoint).body === 'bytes')
+      .map((name) => routes[name].join(' ')),
+  );
+  const file = express.Router().use(only(FILE), express.raw({ type: FILE, limit: ARCHIVE_LIMITS.bytes }));
+  const json = express.Router().use(only(JSON_TYPE), express.json({ limit: BODY_LIMIT, strict: true }));
+  router.use((req, res, next) => {
+    (files.has(`${req.method} ${req.path}`) ? file : json)(req, res, next);
+  });
   return router;
 }
 
@@ -146,7 +162,8 @@ function apiRoutes({
   const tabled = { store: plants, nursery };
   tableRoutes(api, db, { library, own, lots, crops, season, plants: tabled, calendar, now });
   instrumentRoutes(api, instruments, now);
-  backupRoutes(api, backups, folder, restore);
+  backupRoutes(api, backups, folder, heavy, restore);
+  archiveRoutes(api, db, backups, heavy, now);
   return api.whole();
 }
 

@@ -9,7 +9,7 @@ const WRITES_NOTHING = new Set<EndpointName>([
   ...(['evaluate', 'batchSheet', 'formulate', 'hotWater', 'sowing', 'season'] as const),
   ...(['package', 'makeOrBuy', 'compare', 'learn', 'water', 'liquidFeed', 'life'] as const),
   // Of files, not rows: they have kills of their own.
-  ...(['makeBackup', 'restoreBackup'] as const),
+  ...(['makeBackup', 'bringBackup', 'restoreBackup'] as const),
   ...(['letWeatherAnswer', 'calibrate', 'putOnInstrument', 'failInstrument'] as const),
 ]);
 

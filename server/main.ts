@@ -23,14 +23,11 @@ try {
   console.error(error instanceof Error ? `Welcome cannot start: ${error.message}` : error);
   process.exit(1);
 }
-const opened = new Opened(
-  {
-    ...{ data: folder, webFolder: join(root, 'dist', 'web', 'browser'), log, now: () => new Date() },
-    ...{ instruments: new InstrumentHub(simulatedBench()), heavy: new Workers() },
-    demo: process.env['WELCOME_DEMO'] !== '0',
-  },
-  () => server.closeAllConnections(),
-);
+const opened = new Opened({
+  ...{ data: folder, webFolder: join(root, 'dist', 'web', 'browser'), log, now: () => new Date() },
+  ...{ instruments: new InstrumentHub(simulatedBench()), heavy: new Workers() },
+  demo: process.env['WELCOME_DEMO'] !== '0',
+});
 
 /** Once a day, and at the start: a backup is checked as it is made, so that damage is noticed. */
 async function backUp(): Promise<void> {

@@ -1,5 +1,5 @@
 import { existsSync, statSync } from 'node:fs';
-import { type RequestListener } from 'node:http';
+import { type RequestListener, type ServerResponse } from 'node:http';
 import { type Logger } from 'pino';
 import { createApp } from '#server/app';
 import { Backups } from '#server/backup/backups';
@@ -13,6 +13,9 @@ import { type Heavy } from '#server/heavy/workers';
 import { type InstrumentHub } from '#server/instruments/hub';
 import { LibraryStore } from '#server/library/store';
 import { CropStore } from '#server/season/crops';
+
+/** The answer to who asked for a restore is away by then. */
+const CUT_MS = 500;
 
 export interface Around {
   data: string;
@@ -45,15 +48,18 @@ export class Opened {
   /** null while the folder needs rescue. */
   backups: Backups | null = null;
 
-  /** @param cut ends what still hangs on the old database, streams above all */
-  constructor(
-    private readonly around: Around,
-    private readonly cut: () => void = () => undefined,
-  ) {
+  /** What is being answered. */
+  private readonly answering = new Set<ServerResponse>();
+
+  constructor(private readonly around: Around) {
     this.serving = this.open();
   }
 
-  readonly listener: RequestListener = (req, res) => this.serving(req, res);
+  readonly listener: RequestListener = (req, res) => {
+    this.answering.add(res);
+    res.once('close', () => this.answering.delete(res));
+    this.serving(req, res);
+  };
 
   close(): void {
     this.db?.close();
@@ -83,6 +89,11 @@ export class Opened {
   }
 
   private restore(file: string): Promise<string | null> {
+    // What still hangs on the old database by then is ended: streams above all.
+    const old = [...this.answering];
+    setTimeout(() => {
+      for (const res of old) if (!res.closed) res.destroy();
+    }, CUT_MS);
     this.close();
     try {
       const aside = restoreInto(this.around.data, file, this.around.now());
@@ -90,7 +101,6 @@ export class Opened {
     } finally {
       // Whatever became of it, what is there is served.
       this.serving = this.open();
-      setTimeout(this.cut, 200);
     }
   }
 }

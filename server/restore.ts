@@ -1,9 +1,19 @@
-// npm run restore -- file: puts a backup in the place of the data folder's file; npm run restore alone lists them.
+// npm run restore -- file: puts a backup or an archive in the place of the data folder's file; npm run restore alone lists them.
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { unpack } from '#server/archive/unpack';
 import { backupFolder, backupsIn } from '#server/backup/backups';
 import { counted, lookAt } from '#server/backup/checked';
 import { restoreInto } from '#server/backup/restore';
 import { holdFolder } from '#server/database/lock';
+
+/** An archive as a data file, beside nothing of the folder. */
+function unpacked(archive: string): string {
+  const to = join(mkdtempSync(join(tmpdir(), 'welcome-archive-')), 'welcome.sqlite');
+  unpack({ archive: readFileSync(archive), to });
+  return to;
+}
 
 const data = process.env['WELCOME_DATA'] ?? './data';
 const [given] = process.argv.slice(2);
@@ -17,11 +27,12 @@ if (!given) {
 } else {
   try {
     const letGo = holdFolder(data);
-    const looked = lookAt(resolve(given));
+    const file = given.endsWith('.zip') ? unpacked(resolve(given)) : resolve(given);
+    const looked = lookAt(file);
     if (!looked.good) throw new Error(looked.why);
     for (const [table, name] of Object.entries(counted))
       console.log(`${String(looked.counts[table as keyof typeof counted]).padStart(8)} ${name}`);
-    const aside = restoreInto(data, resolve(given), new Date());
+    const aside = restoreInto(data, file, new Date());
     letGo();
     console.log(
       `It is in place in ${data}.${aside ? ` What was there is kept in ${aside}.` : ''} Start Welcome.`,

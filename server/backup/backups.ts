@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { createHash } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import {
   closeSync,
   copyFileSync,
@@ -15,12 +15,13 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
+import { OutOfRange } from '#core/units/check';
 import { type Counts, countsOf, lookAt } from '#server/backup/checked';
 import { kept } from '#server/backup/keeping';
 import { type Db } from '#server/database/db';
 import { type Folder } from '#server/database/folder';
 
-export type Why = 'daily' | 'asked';
+export type Why = 'daily' | 'asked' | 'brought';
 
 export interface Backup {
   /** Of the file, without its folder. */
@@ -33,8 +34,11 @@ export interface Backup {
 }
 
 const FOLDER = 'backups';
+/** So many of those brought from elsewhere are kept. */
+const MOST_BROUGHT = 3;
 const PART = '.part';
-const NAME = /^welcome-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z-(daily|asked)\.sqlite$/;
+const HOUR_MS = 3_600_000;
+const NAME = /^welcome-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z-(daily|asked|brought)\.sqlite$/;
 
 export const backupFolder = (data: string): string => join(data, FOLDER);
 
@@ -112,25 +116,16 @@ export class Backups {
 
   /** One a day, from the first look of the day on. @returns null where today has one */
   async daily(): Promise<Backup | null> {
-    const [newest] = this.list();
+    const newest = this.list().find(({ why }) => why !== 'brought');
     return newest?.at.slice(0, 10) === this.now().toISOString().slice(0, 10) ? null : this.make('daily');
   }
 
   private async write(why: Why): Promise<Backup> {
-    mkdirSync(this.place, { recursive: true });
-    for (const left of readdirSync(this.place).filter((name) => name.endsWith(PART)))
-      rmSync(join(this.place, left));
-    const at = this.now().toISOString();
-    const name = `welcome-${at.replaceAll(':', '-').replace('.', '-')}-${why}.sqlite`;
-    const file = join(this.place, name);
+    const { name, at, part } = this.begin(why);
     const before = this.counts();
-    await this.db.backup(`${file}${PART}`);
+    await this.copyTo(part);
     const after = this.counts();
-    // One file, that anybody can open and copy: no journal beside it.
-    const copy = new Database(`${file}${PART}`);
-    copy.pragma('journal_mode = DELETE');
-    copy.close();
-    const looked = lookAt(`${file}${PART}`);
+    const looked = lookAt(part);
     const off = looked.good
       ? Object.entries(looked.counts).find(([table, count]) => {
           const [low, high] = [before[table as keyof Counts], after[table as keyof Counts]];
@@ -138,26 +133,82 @@ export class Backups {
         })
       : null;
     if (!looked.good || off) {
-      rmSync(`${file}${PART}`, { force: true });
+      rmSync(part, { force: true });
       throw new Error(
         looked.good ? `the copy has ${off![1]} rows in ${off![0]}, not those of the nursery` : looked.why,
       );
     }
+    return this.finish(name, at, why, looked.counts);
+  }
+
+  /**
+   * Lays one from elsewhere beside the others: checked, not put back.
+   * @param write writes it to a path
+   * @throws OutOfRange in words where it is no whole data file of Welcome
+   */
+  async bring(write: (to: string) => Promise<void>): Promise<Backup> {
+    const { name, at, part } = this.begin('brought');
+    try {
+      await write(part);
+      const looked = lookAt(part);
+      if (!looked.good)
+        throw new OutOfRange('file', 'what was given', `a whole backup or archive of Welcome: ${looked.why}`);
+      return this.finish(name, at, 'brought', looked.counts);
+    } catch (error) {
+      rmSync(part, { force: true });
+      throw error;
+    }
+  }
+
+  /** A copy as it stands, for one use. @returns its path: who asked takes it away */
+  async snapshot(): Promise<string> {
+    mkdirSync(this.place, { recursive: true });
+    const file = join(this.place, `snapshot-${randomUUID()}${PART}`);
+    await this.copyTo(file);
+    return file;
+  }
+
+  /** One file, that anybody can open and copy: no journal beside it. */
+  private async copyTo(file: string): Promise<void> {
+    await this.db.backup(file);
+    const copy = new Database(file);
+    copy.pragma('journal_mode = DELETE');
+    copy.close();
+  }
+
+  private begin(why: Why): { name: string; at: string; part: string } {
+    mkdirSync(this.place, { recursive: true });
+    const hourAgo = this.now().getTime() - HOUR_MS;
+    for (const left of readdirSync(this.place).filter((name) => name.endsWith(PART))) {
+      const path = join(this.place, left);
+      // What another is just writing stays.
+      if (!left.startsWith('snapshot-') || statSync(path).mtimeMs < hourAgo) rmSync(path);
+    }
+    const at = this.now().toISOString();
+    const name = `welcome-${at.replaceAll(':', '-').replace('.', '-')}-${why}.sqlite`;
+    return { name, at, part: join(this.place, `${name}${PART}`) };
+  }
+
+  /** What was checked gets its name, and its note beside it. */
+  private finish(name: string, at: string, why: Why, counts: Counts): Backup {
+    const file = join(this.place, name);
     settle(`${file}${PART}`);
-    writeFileSync(
-      `${file}.json`,
-      JSON.stringify({ counts: looked.counts, sha256: sha256(`${file}${PART}`) }),
-    );
+    writeFileSync(`${file}.json`, JSON.stringify({ counts, sha256: sha256(`${file}${PART}`) }));
     renameSync(`${file}${PART}`, file);
     this.clear(this.place);
-    this.copyAway(name);
-    return { name, at, why, bytes: statSync(file).size, counts: looked.counts };
+    if (why !== 'brought') this.copyAway(name);
+    return { name, at, why, bytes: statSync(file).size, counts };
   }
 
   /** Keeps what the rule keeps, and its note beside it. */
   private clear(place: string): void {
     const all = backupsIn(place);
-    const keep = new Set(kept(all.map(({ at }) => new Date(at))).map((at) => at.toISOString()));
+    const own = all.filter(({ why }) => why !== 'brought');
+    const brought = all.filter(({ why }) => why === 'brought').slice(0, MOST_BROUGHT);
+    const keep = new Set([
+      ...kept(own.map(({ at }) => new Date(at))).map((at) => at.toISOString()),
+      ...brought.map(({ at }) => at),
+    ]);
     for (const { name, at } of all)
       if (!keep.has(at)) {
         rmSync(join(place, name), { force: true });

@@ -1,5 +1,6 @@
 import Database from 'better-sqlite3';
 import { existsSync, statSync } from 'node:fs';
+import { newestSchema } from '#server/database/migrate';
 
 /** Tables of which a person knows what they are, and what they are called. */
 export const counted = {
@@ -43,6 +44,7 @@ export function lookAt(file: string): Looked {
     const loose = db.pragma('foreign_key_check') as { table: string }[];
     if (loose[0]) return { good: false, why: `rows of ${loose[0].table} point to what is not there` };
     const schema = db.pragma('user_version', { simple: true }) as number;
+    if (schema > newestSchema()) return { good: false, why: `it is of a newer Welcome (schema ${schema})` };
     if (schema < 1) return { good: false, why: 'it is a database, but not of Welcome' };
     const named = db.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'folder'`).get() !== undefined;
     const id = named

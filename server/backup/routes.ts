@@ -1,5 +1,7 @@
 import { existsSync, readFileSync, statSync } from 'node:fs';
+import { writeFile } from 'node:fs/promises';
 import { isAbsolute } from 'node:path';
+import { type Heavy } from '#server/heavy/workers';
 import { type Backups } from '#server/backup/backups';
 import { lookAt } from '#server/backup/checked';
 import { OutOfRange } from '#core/units/check';
@@ -10,8 +12,17 @@ import { type Api } from '#server/http/serve';
 /** Puts a backup in place and opens the folder anew. @returns where the present was put aside */
 export type Restore = (file: string) => Promise<string | null>;
 
+/** What a database file begins with. */
+const SQLITE = 'SQLite format 3\0';
+
 /** Backups: seen, made, fetched, put back. */
-export function backupRoutes(api: Api, backups: Backups, folder: Folder, restore: Restore): void {
+export function backupRoutes(
+  api: Api,
+  backups: Backups,
+  folder: Folder,
+  heavy: Heavy,
+  restore: Restore,
+): void {
   let problem = '';
   const fileOf = (name: string): string => {
     const file = backups.fileOf(name);
@@ -30,6 +41,10 @@ export function backupRoutes(api: Api, backups: Backups, folder: Folder, restore
       problem = (error as Error).message;
       throw new Problem(507, 'No backup', `the backup was not made: ${problem}`);
     }
+  });
+  api.serve('bringBackup', ({ body }) => {
+    const isData = Buffer.from(body.subarray(0, SQLITE.length)).toString('latin1') === SQLITE;
+    return backups.bring((to) => (isData ? writeFile(to, body) : heavy.run('unpack', { archive: body, to })));
   });
   api.serve('setSecondPlace', ({ body }) => {
     const place = body.folder;

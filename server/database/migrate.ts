@@ -2,23 +2,38 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { backUp } from '#server/database/copy';
 import { type Db } from '#server/database/db';
+import { root } from '#server/root';
+
+export const MIGRATIONS = join(root, 'server', 'database', 'migrations');
+
+const filesIn = (folder: string): string[] =>
+  readdirSync(folder)
+    .filter((name) => /^\d{3}-.*\.sql$/.test(name))
+    .sort();
+const numberOf = (name: string): number => Number(name.slice(0, 3));
+
+/** Number of the newest schema that this Welcome knows. */
+export const newestSchema = (folder = MIGRATIONS): number => {
+  const newest = filesIn(folder).at(-1);
+  return newest ? numberOf(newest) : 0;
+};
 
 /**
  * Applies numbered SQL files past the database's own number, each in a transaction, after a backup copy. Foreign keys
  * rest meanwhile, so that a file can rebuild a table that others point to; they must hold again before it counts.
  * @param data folder of the database where there was one before, for the backup
+ * @param upTo number of the last file to apply
+ * @throws Error for a database, or a number, that is of a newer Welcome
  */
-export function migrate(db: Db, folder: string, data: string | null): void {
+export function migrate(db: Db, folder: string, data: string | null, upTo = Infinity): void {
   const at = db.pragma('user_version', { simple: true }) as number;
-  const files = readdirSync(folder)
-    .filter((name) => /^\d{3}-.*\.sql$/.test(name))
-    .sort();
-  const numberOf = (name: string): number => Number(name.slice(0, 3));
-  const newest = files.length ? numberOf(files.at(-1)!) : 0;
-  if (at > newest) {
-    throw new Error(`the data folder is of a newer Welcome (schema ${at}; this one knows ${newest})`);
+  const files = filesIn(folder);
+  const newest = newestSchema(folder);
+  const wanted = Math.max(at, upTo === Infinity ? at : upTo);
+  if (wanted > newest) {
+    throw new Error(`the data folder is of a newer Welcome (schema ${wanted}; this one knows ${newest})`);
   }
-  const due = files.filter((name) => numberOf(name) > at);
+  const due = files.filter((name) => numberOf(name) > at && numberOf(name) <= upTo);
   if (due.length === 0) return;
   if (data && at > 0) {
     const copy = join(data, `backup-schema-${String(at).padStart(3, '0')}.sqlite`);

@@ -2,10 +2,7 @@ import Database from 'better-sqlite3';
 import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { type Db } from '#server/database/db';
-import { migrate } from '#server/database/migrate';
-import { root } from '#server/root';
-
-const MIGRATIONS = join(root, 'server', 'database', 'migrations');
+import { MIGRATIONS, migrate } from '#server/database/migrate';
 
 /**
  * Opens the database of a data folder, makes it if need be, and brings it up to date.

@@ -1,5 +1,7 @@
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { fastAndLimits, type FinderJob } from '#core/finder/formulate';
+import { pack } from '#server/archive/pack';
+import { unpack } from '#server/archive/unpack';
 import { Search } from '#core/finder/search';
 import { formulateToWire } from '#server/compute/wire';
 import { pdf } from '#server/print/documents';
@@ -9,6 +11,8 @@ const SLICE = 5000;
 
 /** Long work that may run beside the server. What goes in and comes out can be sent to another thread. */
 export const tasks = {
+  pack: async (given: { file: string; at: string }): Promise<Uint8Array> => Promise.resolve(pack(given)),
+  unpack: async (given: { archive: Uint8Array; to: string }): Promise<void> => Promise.resolve(unpack(given)),
   pdf: async (definition: TDocumentDefinitions): Promise<Uint8Array> => pdf(definition),
   /** In slices, so that word of a caller who left is heard between them. */
   formulate: async ({ job, top }: { job: FinderJob; top: number }, stopped: () => boolean) => {

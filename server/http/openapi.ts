@@ -18,6 +18,12 @@ const problem = (description: string): object => ({
   content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
 });
 
+const binary = {
+  pdf: 'application/pdf',
+  jpeg: 'image/jpeg',
+  file: 'application/octet-stream',
+} as const;
+
 /** Problems that follow from what an endpoint takes. */
 function refusalsOf(method: string, path: string, endpoint: Endpoint): Record<string, object> {
   const said: Partial<Record<number, string>> = {
@@ -26,7 +32,10 @@ function refusalsOf(method: string, path: string, endpoint: Endpoint): Record<st
     }),
     ...((path.includes(':') || endpoint.status === 201) && { 404: 'Not there' }),
     ...(method !== 'GET' &&
-      method !== 'DELETE' && { 413: 'Body too large', 415: 'Body is not application/json' }),
+      method !== 'DELETE' && {
+        413: 'Body too large',
+        415: endpoint.body === 'bytes' ? `Body is not ${binary.file}` : 'Body is not application/json',
+      }),
     ...endpoint.refuses,
     500: 'Something broke; nothing was saved',
   };
@@ -34,12 +43,6 @@ function refusalsOf(method: string, path: string, endpoint: Endpoint): Record<st
     Object.entries(said).map(([status, description]) => [status, problem(description!)]),
   );
 }
-
-const binary = {
-  pdf: 'application/pdf',
-  jpeg: 'image/jpeg',
-  file: 'application/octet-stream',
-} as const;
 
 function answerOf({ answer, status }: Endpoint): Record<string, object> {
   if (answer === 'nothing') return { 204: { description: 'Done' } };
@@ -89,7 +92,10 @@ function operation(name: EndpointName): object {
     ...(endpoint.body && {
       requestBody: {
         required: true,
-        content: { 'application/json': { schema: schemaOf(endpoint.body, 'input') } },
+        content:
+          endpoint.body === 'bytes'
+            ? { [binary.file]: { schema: { type: 'string', format: 'binary' } } }
+            : { 'application/json': { schema: schemaOf(endpoint.body, 'input') } },
       },
     }),
     responses: { ...answerOf(endpoint), ...refusalsOf(method, path, endpoint) },

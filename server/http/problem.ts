@@ -55,15 +55,17 @@ function short(value: unknown): unknown {
 const sentence = ({ path, value, allowed }: Issue): string =>
   `${path} ${allowed}, was ${JSON.stringify(value)}`;
 
-/** Bodies must be JSON and say so. */
-export const onlyJson: RequestHandler = (req, _res, next) => {
-  const carriesBody = ['POST', 'PUT', 'PATCH'].includes(req.method);
-  if (carriesBody && !req.is('application/json')) {
-    const given = req.get('content-type') ?? 'none';
-    throw new Problem(415, 'Unsupported content type', `content-type must be application/json, was ${given}`);
-  }
-  next();
-};
+/** Bodies are of one kind and say so. */
+export const only =
+  (kind: string): RequestHandler =>
+  (req, _res, next) => {
+    const carriesBody = ['POST', 'PUT', 'PATCH'].includes(req.method);
+    if (carriesBody && !req.is(kind)) {
+      const given = req.get('content-type') ?? 'none';
+      throw new Problem(415, 'Unsupported content type', `content-type must be ${kind}, was ${given}`);
+    }
+    next();
+  };
 
 /** The one place where errors become answers. */
 export const problems: ErrorRequestHandler = (error: unknown, req, res, next) => {
@@ -96,10 +98,10 @@ function problemOf(error: unknown): Problem {
   if (error instanceof RangeError) return new Problem(400, 'Out of range', error.message);
   const { code } = (error ?? {}) as { code?: unknown };
   if (typeof code === 'string' && code.startsWith('SQLITE_')) return storageProblem(code);
-  const { type, status } = (error ?? {}) as { type?: string; status?: number };
+  const { type, status, limit } = (error ?? {}) as { type?: string; status?: number; limit?: number };
   if (type === 'entity.parse.failed') return new Problem(400, 'Malformed JSON', 'the body is not JSON');
   if (type === 'entity.too.large')
-    return new Problem(413, 'Too large', `the body must be at most ${BODY_LIMIT}`);
+    return new Problem(413, 'Too large', `the body must be at most ${Math.round((limit ?? 0) / 1000)} kB`);
   if (typeof status === 'number' && status >= 400 && status < 500) {
     return new Problem(
       status,

@@ -48,7 +48,7 @@ export class Api {
       const reply: unknown = await handle({
         params: paramsOf(req) as Params<K>,
         query: (endpoint.query && parse(endpoint.query, req.query)) as QueryTaken<K>,
-        body: (endpoint.body && parse(endpoint.body, req.body)) as BodyTaken<K>,
+        body: bodyOf(endpoint, req) as BodyTaken<K>,
         req,
         res,
       });
@@ -80,6 +80,12 @@ export class Api {
     }
     res.status(again ? 200 : endpoint.status).json(answer);
   }
+}
+
+function bodyOf({ body }: Endpoint, req: Request): unknown {
+  if (body !== 'bytes') return body && parse(body, req.body);
+  if (Buffer.isBuffer(req.body) && req.body.length > 0) return req.body;
+  throw new OutOfRange('body', 'nothing', 'a file');
 }
 
 /** `id` is the number of a row. @throws OutOfRange when it is not a whole number from 1 */

@@ -48,10 +48,12 @@ export class Api {
   call<K extends EndpointName>(name: K, ...[given]: MaybeGiven<K>): Observable<Answer<K>> {
     const [method] = routes[name];
     const address = addressOf(name, (given?.params ?? {}) as Params<K>, given?.query);
-    // Every body is JSON, also an empty one: the server takes nothing else.
-    const body = given?.body ?? (method === 'GET' || method === 'DELETE' ? undefined : {});
+    // JSON also where it is empty.
+    const body: unknown = given?.body ?? (method === 'GET' || method === 'DELETE' ? undefined : {});
+    // Every body is JSON, or a file as it is.
+    const headers = body instanceof Blob ? { 'content-type': 'application/octet-stream' } : undefined;
     return this.http
-      .request<Answer<K>>(method, address, { body })
+      .request<Answer<K>>(method, address, { body, ...(headers && { headers }) })
       .pipe(catchError((error: unknown) => throwError(() => asApiError(error))));
   }
 

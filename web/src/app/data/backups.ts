@@ -14,6 +14,11 @@ export class BackupsService {
     return this.api.call('makeBackup').pipe(tap(() => this.all.refresh()));
   }
 
+  /** Lays a backup or an archive from elsewhere beside the others. */
+  bring(file: Blob): Observable<Backup> {
+    return this.api.call('bringBackup', { body: file }).pipe(tap(() => this.all.refresh()));
+  }
+
   setSecondPlace(folder: string): Observable<void> {
     return this.api.call('setSecondPlace', { body: { folder } }).pipe(tap(() => this.all.refresh()));
   }

@@ -19,6 +19,7 @@ const names: Readonly<Record<keyof BackupCounts, readonly [one: string, many: st
 const whys: Readonly<Record<Backup['why'], string>> = {
   daily: 'daily',
   asked: 'asked for',
+  brought: 'brought from elsewhere',
 };
 const tables = Object.keys(names) as (keyof BackupCounts)[];
 const said = (table: keyof BackupCounts, count: number): string =>
@@ -43,7 +44,25 @@ const said = (table: keyof BackupCounts, count: number): string =>
           {{ it.problem || 'The second place does not have the newest: ' + it.secondProblem }}
         </p>
       }
-      <button type="button" class="press" [disabled]="busy()" (click)="make()">Back up now</button>
+      <div class="acts">
+        <button type="button" class="press" [disabled]="busy()" (click)="make()">Back up now</button>
+        <a class="press" [href]="archive" download>Everything as an open archive</a>
+        <label class="press">
+          Bring a file…
+          <input
+            #file
+            type="file"
+            class="visually-hidden"
+            accept=".sqlite,.zip"
+            [disabled]="busy()"
+            (change)="bring(file)"
+          />
+        </label>
+      </div>
+      <p class="term">
+        The archive holds every record as lines of JSON, and the pictures: any program can read it. A backup
+        or an archive that you bring is checked and laid here; nothing is put back before you say so.
+      </p>
       <ul class="rows">
         @for (one of it.list; track one.name) {
           <li>
@@ -115,6 +134,7 @@ const said = (table: keyof BackupCounts, count: number): string =>
 export class BackupsForm {
   protected readonly service = inject(BackupsService);
   protected readonly whys = whys;
+  protected readonly archive = addressOf('archive', {});
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
   protected readonly chosen = signal<Backup | null>(null);
@@ -149,6 +169,12 @@ export class BackupsForm {
 
   protected make(): void {
     this.run(this.service.make(), () => undefined, 'Not backed up');
+  }
+
+  protected bring(input: HTMLInputElement): void {
+    const file = input.files?.[0];
+    input.value = '';
+    if (file) this.run(this.service.bring(file), (one) => this.chosen.set(one), 'Not taken');
   }
 
   protected keepSecond(): void {

@@ -1,0 +1,24 @@
+import { rmSync } from 'node:fs';
+import { archiveSchema } from '#server/archive/schema';
+import { tablesOf } from '#server/archive/form';
+import { type Backups } from '#server/backup/backups';
+import { type Db } from '#server/database/db';
+import { type Heavy } from '#server/heavy/workers';
+import { type Api } from '#server/http/serve';
+
+/** Everything in one archive of open forms, and what its lines look like. */
+export function archiveRoutes(api: Api, db: Db, backups: Backups, heavy: Heavy, now: () => Date): void {
+  api.serve('archive', async ({ res }) => {
+    const at = now().toISOString();
+    const file = await backups.snapshot();
+    try {
+      const archive = await heavy.run('pack', { file, at });
+      res.attachment(`welcome-${at.slice(0, 10)}.zip`);
+      return Buffer.from(archive);
+    } finally {
+      rmSync(file, { force: true });
+    }
+  });
+  const schema = archiveSchema(tablesOf(db)) as { $schema: string; $defs: Record<string, unknown> };
+  api.serve('archiveSchema', () => schema);
+}
