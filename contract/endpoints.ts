@@ -119,6 +119,13 @@ import {
   seasonTaskSchema,
   weekQuerySchema,
 } from '#contract/plan';
+import {
+  shareLineSchema,
+  sharePreviewSchema,
+  shareSchema,
+  shareTakenSchema,
+  shareTakeSchema,
+} from '#contract/share';
 import { seasonAnswerSchema, seasonRequestSchema } from '#contract/season';
 import { dueStepSchema } from '#contract/today';
 
@@ -352,6 +359,13 @@ export const endpoints = {
     status: 200,
     refuses: { 429: BUSY },
   },
+  share: get('Own materials, products, vessels, crops and mixes, as a file for another grower', shareSchema),
+  lookAtShare: compute(
+    'What such a file would bring: new, the same, different',
+    sharePreviewSchema,
+    z.array(shareLineSchema),
+  ),
+  takeShare: create('Take what was chosen of such a file', shareTakeSchema, shareTakenSchema),
   archiveSchema: get(
     'JSON Schema of the lines of an archive',
     z.looseObject({ $schema: z.string(), $defs: z.record(z.string(), z.unknown()) }),

@@ -94,6 +94,9 @@ export const routes = {
   bringBackup: ['POST', '/backups/files'],
   restoreBackup: ['POST', '/backups/restore'],
   archive: ['GET', '/archive'],
+  share: ['GET', '/share'],
+  lookAtShare: ['POST', '/share/look'],
+  takeShare: ['POST', '/share'],
   archiveSchema: ['GET', '/schema.json'],
 
   plantings: ['GET', '/plants'],

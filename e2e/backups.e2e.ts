@@ -58,6 +58,51 @@ test('an archive fetched and brought back: checked, shown with what it holds, pu
   await expect(page.getByRole('link', { name: /Basil “After”/ })).toHaveCount(0);
 });
 
+test.describe('what another grower gave', () => {
+  test.use({ brought: /status of 400/ });
+
+  test('is looked at, what is new is taken, and their mix stands on it', async ({ page, request }) => {
+    const mine = (await (await request.get('/api/share')).json()) as Record<string, unknown[]>;
+    const { materials } = (await (await request.get('/api/library')).json()) as {
+      materials: ({ id: string; source: string; own: boolean } & Record<string, unknown>)[];
+    };
+    const { source: _, own: __, ...loam } = materials.find(({ id }) => id === 'loam')!;
+    const mix = mine['mixes']![0] as { name: string; recipe: object };
+    const theirs = {
+      ...mine,
+      materials: [{ says: 'like loam', row: { ...loam, id: 'own-bog-earth', name: 'Bog earth' } }],
+      mixes: [
+        mix,
+        {
+          name: 'Their mix',
+          note: '',
+          recipe: { ...mix.recipe, components: [{ material: 'own-bog-earth', parts: 1 }] },
+        },
+      ],
+    };
+    const buffer = Buffer.from(JSON.stringify(theirs));
+    await page.goto('/settings');
+    await page
+      .getByLabel('Theirs from a file…')
+      .setInputFiles({ name: 'theirs.json', mimeType: 'application/json', buffer });
+    await expect(page.getByRole('listitem').filter({ hasText: mix.name })).toContainText('as here');
+    await page.getByLabel('Bog earth').uncheck();
+    const take = page.getByRole('button', { name: /^Take \d+ of them$/ });
+    await take.click();
+    await expect(
+      page.getByText(/Nothing was taken: .*taken with Their mix, which stands on it/),
+    ).toBeVisible();
+    await page.getByLabel('Bog earth').check();
+    await take.click();
+    await expect(page.getByText(/^Taken: Bog earth, Their mix\.$/)).toBeVisible();
+    const kept = (await (await request.get('/api/mixes?away=no')).json()) as {
+      name: string;
+      recipe: object;
+    }[];
+    expect(JSON.stringify(kept.find(({ name }) => name === 'Their mix')!.recipe)).toContain('own-bog-earth');
+  });
+});
+
 test.describe('what is no archive', () => {
   test.use({ brought: /status of 400/ });
 

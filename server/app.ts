@@ -49,6 +49,7 @@ import { PlantStore } from '#server/plants/store';
 import { Planner } from '#server/season/planner';
 import { seasonRoutes } from '#server/season/routes';
 import { SeasonStore } from '#server/season/store';
+import { shareRoutes } from '#server/share/routes';
 import { ShelfStore } from '#server/shelf/store';
 import { tableRoutes } from '#server/tables/routes';
 import { todayRoutes } from '#server/today/routes';
@@ -163,6 +164,7 @@ function apiRoutes({
   tableRoutes(api, db, { library, own, lots, crops, season, plants: tabled, calendar, now });
   instrumentRoutes(api, instruments, now);
   backupRoutes(api, backups, folder, heavy, restore);
+  shareRoutes(api, { db, library, own, crops, mixes, now });
   archiveRoutes(api, db, backups, heavy, now);
   return api.whole();
 }

@@ -7,6 +7,7 @@ import { amendments, materials } from '#testing/library';
 import { jpegOf } from '#testing/jpeg';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type EndpointName, routes } from '#contract/routes';
+import { keyOf } from '#server/share/share';
 import { crops, someSettings } from '#testing/season';
 import { type Served, serve } from '#testing/serve';
 
@@ -35,6 +36,8 @@ interface Create {
   path: string;
   table: string;
   body: { key: string };
+  /** Key of the row, where that is not the one that was sent. */
+  rowKey?: string;
   answered: boolean;
 }
 
@@ -111,9 +114,30 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       ...{ endpoint, path, table, answered: false },
       body: { key: randomUUID(), ...body },
     });
+    const shared = (): Create => {
+      const key = randomUUID();
+      const mixes = [{ name: `Theirs ${key}`, note: '', recipe }];
+      const share = {
+        format: 'welcome-share',
+        version: 1,
+        materials: [],
+        products: [],
+        vessels: [],
+        crops: [],
+        mixes,
+      };
+      return {
+        ...{ endpoint: 'takeShare', path: '/share', table: 'mix_versions', answered: false },
+        ...{
+          rowKey: keyOf(key, 'mixes', 0),
+          body: { key, share, take: [{ kind: 'mixes', at: 0 }] } as { key: string },
+        },
+      };
+    };
     const entry = { seen: 1e9, data: { kind: 'note', text: 'looked at it' } };
     return [
       one('keepMix', '/mixes', 'mixes', { name: 'Mix', recipe }),
+      shared(),
       // Keeping what was kept already makes no version.
       one('keepMixVersion', '/mixes/1/versions', 'mix_versions', {
         recipe: { ...recipe, job: { litres: ++litres } },
@@ -343,8 +367,11 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     const db = new Database(join(folder, 'welcome.sqlite'), { readonly: true });
     if (db.pragma('integrity_check', { simple: true }) !== 'ok') tally.lost.push('the file itself');
     const count = (one: Create): number =>
-      (db.prepare(`SELECT count(*) AS n FROM ${one.table} WHERE key = ?`).get(one.body.key) as { n: number })
-        .n;
+      (
+        db
+          .prepare(`SELECT count(*) AS n FROM ${one.table} WHERE key = ?`)
+          .get(one.rowKey ?? one.body.key) as { n: number }
+      ).n;
     for (const one of shoved) {
       if (one.answered && count(one) === 0) tally.lost.push(`${one.endpoint} ${one.body.key}`);
       if (one.answered) continue;

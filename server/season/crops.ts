@@ -70,6 +70,11 @@ export class CropStore {
     return this.named.byId;
   }
 
+  /** Forgets what was read: rows may have gone with a transaction. */
+  changed(): void {
+    this.known = null;
+  }
+
   byKey(key: string): SourcedCrop | null {
     const row = this.keyed.get(key);
     return row ? read(row) : null;

@@ -13,6 +13,7 @@ import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { BackupsForm } from './backups-form';
+import { ShareForm } from './share-form';
 import { OwnWindowsForm } from './own-windows';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { TextField } from '../ui/fields/text-field';
@@ -58,7 +59,7 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
   host: { class: 'page' },
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
-  imports: [BackupsForm, TextField, ChoiceField, FetchState, NumberList, OwnWindowsForm],
+  imports: [BackupsForm, TextField, ChoiceField, FetchState, NumberList, OwnWindowsForm, ShareForm],
 })
 export class SettingsPage {
   protected readonly way = inject(SchoolChoice);

@@ -1,0 +1,32 @@
+import { inject, Injectable } from '@angular/core';
+import { type Observable, tap } from 'rxjs';
+import { type Share, type ShareLine } from '#contract/share';
+import { Api } from './api';
+import { LibraryService } from './library';
+import { MixesService } from './mixes';
+import { SeasonService } from './season';
+
+/** Own things as a file for another grower, and theirs. */
+@Injectable({ providedIn: 'root' })
+export class ShareService {
+  private readonly api = inject(Api);
+  private readonly library = inject(LibraryService);
+  private readonly mixes = inject(MixesService);
+  private readonly season = inject(SeasonService);
+
+  look(share: Share): Observable<ShareLine[]> {
+    return this.api.call('lookAtShare', { body: { share } });
+  }
+
+  take(share: Share, take: Pick<ShareLine, 'kind' | 'at'>[]): Observable<{ taken: string[] }> {
+    return this.api.create('takeShare', { body: { share, take } }).pipe(
+      tap(() => {
+        this.library.fetched.refresh();
+        this.mixes.all.refresh();
+        this.season.crops.refresh();
+      }),
+    );
+  }
+}
+
+export type { Share, ShareLine };

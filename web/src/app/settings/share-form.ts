@@ -1,0 +1,152 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { addressOf } from '#contract/routes';
+import { type Share, type ShareLine, ShareService } from '../data/share';
+import { TickField } from '../ui/fields/tick-field';
+
+const kinds: Readonly<Record<ShareLine['kind'], string>> = {
+  materials: 'material',
+  products: 'product',
+  vessels: 'vessel',
+  crops: 'crop',
+  mixes: 'mix',
+};
+const states: Readonly<Record<ShareLine['state'], string>> = {
+  new: 'new',
+  same: 'as here',
+  different: 'here with other figures: it comes beside yours',
+};
+const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/${at}`;
+
+/** What is one's own as a file for another grower; theirs is taken after a look at what is new in it. */
+@Component({
+  selector: 'app-share-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="acts">
+      <a class="press" [href]="file" download="welcome-share.json">Mine as a file</a>
+      <label class="press">
+        Theirs from a file…
+        <input #file type="file" class="visually-hidden" accept=".json" (change)="read(file)" />
+      </label>
+    </div>
+    @if (lines(); as all) {
+      <ul class="rows">
+        @for (one of all; track idOf(one)) {
+          <li>
+            @if (one.state === 'same') {
+              <span
+                ><b>{{ one.name }}</b></span
+              >
+            } @else {
+              <app-tick-field [checked]="chosen().has(idOf(one))" (checkedChange)="choose(one, $event)"
+                ><b>{{ one.name }}</b></app-tick-field
+              >
+            }
+            <span class="term">{{ kinds[one.kind] }}, {{ states[one.state] }}</span>
+          </li>
+        } @empty {
+          <li>There is nothing in this file.</li>
+        }
+      </ul>
+      <div class="acts">
+        <button type="button" class="press next" [disabled]="busy() || chosen().size === 0" (click)="take()">
+          Take {{ chosen().size }} of them
+        </button>
+        <button type="button" class="press quiet" (click)="leave()">Leave it</button>
+      </div>
+    }
+    @if (done()) {
+      <p role="status">{{ done() }}</p>
+    }
+    @if (problem()) {
+      <p class="wrong" role="alert">{{ problem() }}</p>
+    }
+  `,
+  styles: `
+    .acts {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      margin: 8px 0;
+    }
+    .rows li {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 16px;
+      align-items: center;
+    }
+  `,
+  imports: [TickField],
+})
+export class ShareForm {
+  private readonly service = inject(ShareService);
+  private share: Share | null = null;
+  protected readonly file = addressOf('share', {});
+  protected readonly kinds = kinds;
+  protected readonly states = states;
+  protected readonly idOf = idOf;
+  protected readonly lines = signal<readonly ShareLine[] | null>(null);
+  protected readonly chosen = signal<ReadonlySet<string>>(new Set());
+  protected readonly busy = signal(false);
+  protected readonly problem = signal('');
+  protected readonly done = signal('');
+  private readonly wanted = computed(() =>
+    (this.lines() ?? []).filter((one) => this.chosen().has(idOf(one))),
+  );
+
+  protected read(input: HTMLInputElement): void {
+    const file = input.files?.[0];
+    input.value = '';
+    if (!file) return;
+    this.leave();
+    this.done.set('');
+    file
+      .text()
+      .then((text) => {
+        const share = JSON.parse(text) as Share;
+        this.service.look(share).subscribe({
+          next: (lines) => {
+            this.share = share;
+            this.lines.set(lines);
+            this.chosen.set(new Set(lines.filter(({ state }) => state !== 'same').map(idOf)));
+          },
+          error: (error: Error) => this.problem.set(`This file is not understood: ${error.message}`),
+        });
+      })
+      .catch(() => this.problem.set('This file is not understood: it is no JSON.'));
+  }
+
+  protected choose(one: ShareLine, wanted: boolean): void {
+    this.chosen.update(
+      (all) => new Set(wanted ? [...all, idOf(one)] : [...all].filter((id) => id !== idOf(one))),
+    );
+  }
+
+  protected take(): void {
+    if (!this.share) return;
+    this.busy.set(true);
+    this.problem.set('');
+    this.service
+      .take(
+        this.share,
+        this.wanted().map(({ kind, at }) => ({ kind, at })),
+      )
+      .subscribe({
+        next: ({ taken }) => {
+          this.leave();
+          this.done.set(`Taken: ${taken.join(', ')}.`);
+        },
+        error: (error: Error) => {
+          this.busy.set(false);
+          this.problem.set(`Nothing was taken: ${error.message}`);
+        },
+      });
+  }
+
+  protected leave(): void {
+    this.share = null;
+    this.lines.set(null);
+    this.busy.set(false);
+    this.problem.set('');
+  }
+}
