@@ -84,6 +84,7 @@ import {
   lifeRequestSchema,
   waterRequestSchema,
 } from '#contract/water';
+import { deviceNameSchema, newSharingSchema, sharingSchema } from '#contract/devices';
 import { cardQuerySchema, labelsQuerySchema } from '#contract/print';
 import { entrySchema, newEntrySchema } from '#contract/record';
 import {
@@ -142,6 +143,8 @@ export interface Endpoint {
   status: 200 | 201 | 204;
   /** Problems beside those that any endpoint of its kind can have. */
   refuses?: Readonly<Record<number, string>>;
+  /** Only at the machine itself: not by a device that came in from the network. */
+  here?: true;
 }
 
 const BUSY = 'Too many searches and papers at once: try again in a few seconds';
@@ -339,6 +342,7 @@ export const endpoints = {
   setSecondPlace: {
     ...act('Name a folder for a second copy of every backup; empty for none'),
     body: secondPlaceSchema,
+    here: true,
   },
   backupFile: {
     says: 'A backup as one file',
@@ -351,6 +355,7 @@ export const endpoints = {
     body: 'bytes',
     answer: backupSchema,
     status: 201,
+    here: true,
     refuses: { 507: 'No room for it' },
   },
   archive: {
@@ -359,6 +364,18 @@ export const endpoints = {
     status: 200,
     refuses: { 429: BUSY },
   },
+  sharing: {
+    ...get('Whether the nursery is open to its own network, and which devices may come in', sharingSchema),
+    here: true,
+  },
+  setSharing: { ...compute('Open it, or shut it', newSharingSchema, sharingSchema), here: true },
+  pairDevice: {
+    ...get('Make a code for one device, for ten minutes', sharingSchema),
+    here: true,
+    refuses: { 409: 'Not open to the network' },
+  },
+  renameDevice: { ...act('Give a device another name'), body: deviceNameSchema, here: true },
+  takeAwayDevice: { ...act('Take a device’s leave to come in'), here: true },
   share: get('Own materials, products, vessels, crops and mixes, as a file for another grower', shareSchema),
   lookAtShare: compute(
     'What such a file would bring: new, the same, different',
@@ -376,6 +393,7 @@ export const endpoints = {
       restoreSchema,
       restoredSchema,
     ),
+    here: true,
     refuses: { 404: 'No such backup', 409: 'The backup is not whole: nothing was touched' },
   },
 

@@ -7,6 +7,9 @@ install();
 build();
 // Loaded only now: the packages were not there before.
 const { buildServer } = await import('./build-server.mjs');
-const server = spawn(process.execPath, [await buildServer()], { cwd: root, stdio: 'inherit' });
+const server = spawn(process.execPath, [await buildServer(), ...process.argv.slice(2)], {
+  cwd: root,
+  stdio: 'inherit',
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code, signal) => process.exit(signal ? 0 : (code ?? 1)));

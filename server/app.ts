@@ -13,7 +13,11 @@ import { BatchStore } from '#server/batches/store';
 import { computeRoutes } from '#server/compute/routes';
 import { Folder } from '#server/database/folder';
 import { type Db } from '#server/database/db';
+import { deviceRoutes } from '#server/devices/routes';
+import { type Sharing } from '#server/devices/sharing';
+import { DeviceStore } from '#server/devices/store';
 import { type Heavy } from '#server/heavy/workers';
+import { isFromAfar } from '#server/http/afar';
 import { onlyOwnHosts } from '#server/http/hosts';
 import { openApi } from '#server/http/openapi';
 import { webRoutes } from '#server/http/pages';
@@ -66,6 +70,7 @@ export interface AppParts {
   heavy: Heavy;
   backups: Backups;
   restore: Restore;
+  sharing: Sharing;
   /** Whether every answer is held against the contract; for tests. */
   checkAnswers?: boolean;
 }
@@ -76,7 +81,10 @@ export function createApp({ webFolder, log, ...parts }: AppParts): Express {
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: false }));
   app.use(securityHeaders());
-  app.use(onlyOwnHosts());
+  app.locals['reach'] = () => parts.sharing.addresses[0];
+  const hosts = onlyOwnHosts(() => []);
+  // Who came in by the door was looked at there.
+  app.use((req, res, next) => (isFromAfar(req) ? next() : hosts(req, res, next)));
   app.use(compression());
   app.use('/api', apiBefore(), apiRoutes(parts), apiAfter());
   app.use(webRoutes(webFolder));
@@ -115,6 +123,7 @@ function apiRoutes({
   heavy,
   backups,
   restore,
+  sharing,
   checkAnswers = false,
 }: Omit<AppParts, 'webFolder' | 'log'>): express.Router {
   const api = new Api(checkAnswers);
@@ -164,6 +173,7 @@ function apiRoutes({
   tableRoutes(api, db, { library, own, lots, crops, season, plants: tabled, calendar, now });
   instrumentRoutes(api, instruments, now);
   backupRoutes(api, backups, folder, heavy, restore);
+  deviceRoutes(api, new DeviceStore(db), sharing, folder);
   shareRoutes(api, { db, library, own, crops, mixes, now });
   archiveRoutes(api, db, backups, heavy, now);
   return api.whole();

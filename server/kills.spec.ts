@@ -10,6 +10,8 @@ const WRITES_NOTHING = new Set<EndpointName>([
   ...(['package', 'makeOrBuy', 'compare', 'learn', 'water', 'liquidFeed', 'life', 'lookAtShare'] as const),
   // Of files, not rows: they have kills of their own.
   ...(['makeBackup', 'bringBackup', 'restoreBackup'] as const),
+  // Of the door to the network: no record hangs on it.
+  ...(['setSharing', 'pairDevice', 'renameDevice', 'takeAwayDevice'] as const),
   ...(['letWeatherAnswer', 'calibrate', 'putOnInstrument', 'failInstrument'] as const),
 ]);
 

@@ -2,6 +2,8 @@ import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { holdFolder } from '#server/database/lock';
+import { door } from '#server/devices/door';
+import { ownNames, Sharing } from '#server/devices/sharing';
 import { Workers } from '#server/heavy/workers';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
@@ -16,6 +18,27 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
 const folder = process.env['WELCOME_DATA'] ?? './data';
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
 
+const sharePort = Number(process.env['WELCOME_SHARE_PORT'] ?? (port === 0 ? 0 : port + 1));
+if (!Number.isInteger(sharePort) || sharePort < 0 || sharePort > 65535)
+  throw new RangeError(
+    `WELCOME_SHARE_PORT must be a whole number from 0 to 65535, was ${process.env['WELCOME_SHARE_PORT'] ?? ''}`,
+  );
+/** Asked for at the start: npm start -- --share, or --share=plain. */
+const asked = process.argv.includes('--share=plain')
+  ? 'plain'
+  : process.argv.includes('--share')
+    ? 'sealed'
+    : null;
+const sharing: Sharing = new Sharing({
+  ...{ data: folder, port: sharePort, now: () => new Date() },
+  listener: door({
+    ...{ data: folder, now: () => new Date(), names: ownNames },
+    pairing: () => sharing.pairing,
+    devices: () => opened.devices,
+    inside: (req, res) => opened.listener(req, res),
+  }),
+});
+
 let letGo: () => void;
 try {
   letGo = holdFolder(folder);
@@ -23,9 +46,10 @@ try {
   console.error(error instanceof Error ? `Welcome cannot start: ${error.message}` : error);
   process.exit(1);
 }
-const opened = new Opened({
+const opened: Opened = new Opened({
   ...{ data: folder, webFolder: join(root, 'dist', 'web', 'browser'), log, now: () => new Date() },
   ...{ instruments: new InstrumentHub(simulatedBench()), heavy: new Workers() },
+  sharing,
   demo: process.env['WELCOME_DEMO'] !== '0',
 });
 
@@ -51,10 +75,25 @@ server.listen(port, HOST, () => {
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
   console.log(`Welcome is open at http://${HOST}:${at}  (data in ${folder}; stop with Ctrl+C)`);
+  void openDoor(at);
 });
+
+/** Open to the nursery's own network, where that was asked for or is set. */
+async function openDoor(at: number): Promise<void> {
+  const way = asked ?? opened.shareWay;
+  if (way === 'off') return;
+  await sharing.set(way);
+  const { addresses, problem } = sharing;
+  console.log(
+    problem
+      ? `It is not open to the network: ${problem}`
+      : `It is open to paired devices at ${addresses.join(', ')}. Pair one in Settings: http://${HOST}:${at}/settings`,
+  );
+}
 
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {
+    void sharing.shut();
     server.close(() => {
       opened.close();
       letGo();

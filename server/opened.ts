@@ -8,6 +8,9 @@ import { dataFile, finishRestore, restoreInto } from '#server/backup/restore';
 import { type Db } from '#server/database/db';
 import { Folder } from '#server/database/folder';
 import { openDatabase } from '#server/database/open';
+import { type ShareWay } from '#contract/devices';
+import { type Sharing } from '#server/devices/sharing';
+import { DeviceStore } from '#server/devices/store';
 import { seedDemo } from '#server/demo/seed';
 import { type Heavy } from '#server/heavy/workers';
 import { type InstrumentHub } from '#server/instruments/hub';
@@ -24,6 +27,7 @@ export interface Around {
   now: () => Date;
   instruments: InstrumentHub;
   heavy: Heavy;
+  sharing: Sharing;
   /** Whether an empty folder gets the demo. */
   demo: boolean;
 }
@@ -47,6 +51,8 @@ export class Opened {
   private serving: RequestListener;
   /** null while the folder needs rescue. */
   backups: Backups | null = null;
+  /** Who may come in from the network; null while the folder needs rescue. */
+  devices: DeviceStore | null = null;
 
   /** What is being answered. */
   private readonly answering = new Set<ServerResponse>();
@@ -65,6 +71,12 @@ export class Opened {
     this.db?.close();
     this.db = null;
     this.backups = null;
+    this.devices = null;
+  }
+
+  /** How the folder says that it is open to its network. */
+  get shareWay(): ShareWay {
+    return this.db ? new Folder(this.db).sharing : 'off';
   }
 
   private open(): RequestListener {
@@ -77,6 +89,7 @@ export class Opened {
       new CropStore(db).refreshStarter();
       if (around.demo) seedDemo(db, around.now());
       this.backups = new Backups(db, around.data, new Folder(db), around.now);
+      this.devices = new DeviceStore(db);
       return createApp({ ...around, db, backups: this.backups, restore });
     } catch (error) {
       this.close();

@@ -12,6 +12,7 @@ import { type Db } from '#server/database/db';
 import { Folder } from '#server/database/folder';
 import { openDatabase } from '#server/database/open';
 import { tasks } from '#server/heavy/tasks';
+import { Sharing } from '#server/devices/sharing';
 import { type Heavy } from '#server/heavy/workers';
 import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
@@ -52,6 +53,7 @@ export function testApp(
     heavy: inPlace,
     backups: new Backups(db, mkdtempSync(join(tmpdir(), 'welcome-test-')), new Folder(db), () => TODAY),
     restore: () => Promise.reject(new Error('not here')),
+    sharing: new Sharing({ data: 'dist/none', port: 0, now: () => TODAY, listener: () => undefined }),
     checkAnswers,
   });
   return { app, db };

@@ -54,11 +54,11 @@ interface Info {
   pk: number;
 }
 
-/** Every table of a database with its columns, in the order of their names. */
+/** Every table of a database with its columns, in the order of their names; not who may come in from the network. */
 export function tablesOf(db: Db): Table[] {
   return db
     .prepare<[], string>(
-      `SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name`,
+      `SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> 'devices' ORDER BY name`,
     )
     .pluck()
     .all()

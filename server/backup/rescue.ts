@@ -3,12 +3,10 @@ import { backupFolder, backupsIn } from '#server/backup/backups';
 import { counted, type Counts, lookAt } from '#server/backup/checked';
 import { type Restore } from '#server/backup/routes';
 import { onlyOwnHosts } from '#server/http/hosts';
+import { escaped, plainPage } from '#server/http/plain-page';
 import { Problem, problems } from '#server/http/problem';
 import { securityHeaders } from '#server/http/security';
 import { join } from 'node:path';
-
-const escaped = (text: string): string =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('"', '&quot;');
 
 const countsSay = (counts: Counts): string =>
   (Object.entries(counted) as [keyof Counts, string][])
@@ -25,7 +23,7 @@ export function rescueApp(data: string, why: string, restore: Restore): Express 
   const app = express();
   app.disable('x-powered-by');
   app.use(securityHeaders());
-  app.use(onlyOwnHosts());
+  app.use(onlyOwnHosts(() => []));
   const place = backupFolder(data);
   const whole = () => backupsIn(place).filter(({ name }) => lookAt(join(place, name)).good);
   app.use('/api', () => {
@@ -47,18 +45,17 @@ export function rescueApp(data: string, why: string, restore: Restore): Express 
 <button type="submit">Put ${i === 0 ? 'this newest one' : 'this one'} back</button></form></li>`,
       )
       .join('\n');
-    res.status(503).type('html').send(`<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width">
-<title>Welcome: the data file cannot be read</title>
-<style nonce="${res.locals.nonce ?? ''}">
-body{font:18px/1.5 sans-serif;max-width:40em;margin:2em auto;padding:0 1em;color:#111;background:#fff}
-button{display:block;font:inherit;font-weight:bold;min-height:48px;padding:0 1em;margin:.5em 0 1em}
-</style></head><body><main>
-<h1>The data file cannot be read</h1>
+    const offer = rows
+      ? `<h2>Backups that are whole</h2><ul>${rows}</ul>`
+      : '<p><b>There is no whole backup in the folder.</b> If you have one elsewhere, stop Welcome and run <code>npm run restore -- file</code>.</p>';
+    const page = `<h1>The data file cannot be read</h1>
 <p>${escaped(why)}</p>
 <p>Nothing was changed and nothing was filled in. The file lies in <code>${escaped(data)}</code>; putting a backup back moves it aside and keeps it.</p>
-${rows ? `<h2>Backups that are whole</h2><ul>${rows}</ul>` : '<p><b>There is no whole backup in the folder.</b> If you have one elsewhere, stop Welcome and run <code>npm run restore -- file</code>.</p>'}
-</main></body></html>`);
+${offer}`;
+    res
+      .status(503)
+      .type('html')
+      .send(plainPage(res, 'Welcome: the data file cannot be read', page));
   });
   app.use(problems);
   return app;

@@ -34,6 +34,9 @@ function prepare(backup: string, to: string, named: boolean): void {
   const copy = new Database(to);
   copy.pragma('journal_mode = DELETE');
   if (named) copy.exec(`UPDATE folder SET value = lower(hex(randomblob(16))) WHERE key = 'id'`);
+  // A phone that was taken away since must not come in again: devices are paired anew.
+  if (copy.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'devices'`).get())
+    copy.exec('DELETE FROM devices');
   copy.close();
   const again = lookAt(to);
   if (!again.good) throw new Error(again.why);

@@ -1,3 +1,4 @@
+import { type ShareWay, shareWays } from '#contract/devices';
 import { ownTimeZone } from '#core/units/day';
 import { type Db } from '#server/database/db';
 
@@ -61,6 +62,15 @@ export class Folder {
 
   set secondPlace(folder: string) {
     this.put.run('second-place', folder);
+  }
+
+  /** How it is open to its own network. */
+  get sharing(): ShareWay {
+    return shareWays.find((way) => way === this.get.get('sharing')) ?? 'off';
+  }
+
+  set sharing(way: ShareWay) {
+    this.put.run('sharing', way);
   }
 
   /** How many steps of the demo it holds; null where it is nobody's demo. */

@@ -9,13 +9,15 @@ const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 /**
  * Answers only to its own names, and takes writes only from its own pages. Else a page of elsewhere could reach it
  * through the visitor's browser: by a name that it points at this machine, or by a form.
+ * @param names beside those of loopback, of the door to the network
  */
-export function onlyOwnHosts(): RequestHandler {
+export function onlyOwnHosts(names: () => readonly string[]): RequestHandler {
   return (req, _res, next) => {
     const host = req.headers.host ?? '';
-    if (!LOOPBACK.includes(nameOf(host)))
+    const known = [...LOOPBACK, ...names()];
+    if (!known.includes(nameOf(host)))
       throw new Problem(421, 'Not this host', `this server does not answer to "${host}"`, [
-        { path: 'host', value: host, allowed: `one of ${LOOPBACK.join(', ')}` },
+        { path: 'host', value: host, allowed: `one of ${known.join(', ')}` },
       ]);
     const origin = req.get('origin');
     const foreign = origin !== undefined && origin !== `${req.protocol}://${host}`;

@@ -36,6 +36,7 @@ function refusalsOf(method: string, path: string, endpoint: Endpoint): Record<st
         413: 'Body too large',
         415: endpoint.body === 'bytes' ? `Body is not ${binary.file}` : 'Body is not application/json',
       }),
+    ...(endpoint.here && { 403: 'Only at the machine itself' }),
     ...endpoint.refuses,
     500: 'Something broke; nothing was saved',
   };
@@ -121,10 +122,13 @@ export function openApi(): { openapi: string; [more: string]: unknown } {
       description: 'Computes and keeps propagation media.',
     },
     servers: [{ url: '/', description: 'This server, on loopback' }],
-    // Nobody is asked who they are: the server listens on loopback only.
-    security: [{}],
+    // On loopback nobody is asked who they are; from the network by the token of a paired device.
+    security: [{}, { device: [] }],
     tags: [...tags].map((name) => ({ name, description: `All about ${name}` })),
     paths,
-    components: { schemas: { Problem: schemaOf(problemSchema, 'output') }, securitySchemes: {} },
+    components: {
+      schemas: { Problem: schemaOf(problemSchema, 'output') },
+      securitySchemes: { device: { type: 'apiKey', in: 'cookie', name: 'welcome-device' } },
+    },
   };
 }

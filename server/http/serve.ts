@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { type Answer, type BodyTaken, type Endpoint, endpoints, type QueryTaken } from '#contract/endpoints';
 import { type EndpointName, type Params, routes } from '#contract/routes';
 import { OutOfRange } from '#core/units/check';
-import { parse } from '#server/http/problem';
+import { isFromAfar } from '#server/http/afar';
+import { parse, Problem } from '#server/http/problem';
 
 /** What a handler gets: checked, with defaults filled in. */
 export interface Asked<K extends EndpointName> {
@@ -45,6 +46,8 @@ export class Api {
     const endpoint: Endpoint = endpoints[name];
     const verb = method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
     this.router[verb](path, async (req, res) => {
+      if (endpoint.here && isFromAfar(req))
+        throw new Problem(403, 'Only there', 'this is done at the machine itself on which Welcome runs');
       const reply: unknown = await handle({
         params: paramsOf(req) as Params<K>,
         query: (endpoint.query && parse(endpoint.query, req.query)) as QueryTaken<K>,
