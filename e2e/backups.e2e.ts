@@ -1,3 +1,7 @@
+import { mkdtempSync, truncateSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { serve } from '#testing/serve';
 import { expect, field, test } from './bench';
 
 test('a backup made, looked at, put back: what came later is aside, and the page says so before', async ({
@@ -82,6 +86,9 @@ test.describe('what another grower gave', () => {
     };
     const buffer = Buffer.from(JSON.stringify(theirs));
     await page.goto('/settings');
+    const coming = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Mine as a file' }).click();
+    expect((await coming).suggestedFilename()).toBe('welcome-share.json');
     await page
       .getByLabel('Theirs from a file…')
       .setInputFiles({ name: 'theirs.json', mimeType: 'application/json', buffer });
@@ -125,5 +132,28 @@ test.describe('a second place', () => {
     await page.getByRole('button', { name: 'Use this folder' }).click();
     await expect(page.getByText(/must be a folder that is there, by its whole path/)).toBeVisible();
     await expect(box).toHaveValue('/proc/nowhere');
+  });
+});
+
+test.describe('a damaged file', () => {
+  test.use({ brought: /status of 503/ });
+
+  test('a data file that is damaged: the plain page offers the newest whole backup, and its button puts it back', async ({
+    page,
+  }) => {
+    const folder = mkdtempSync(join(tmpdir(), 'welcome-rescue-'));
+    const whole = await serve(folder, 0);
+    await page.request.post(`${whole.address}/api/backups`, { data: {} });
+    const gone = new Promise((done) => whole.process.once('exit', done));
+    whole.process.kill('SIGTERM');
+    await gone;
+    truncateSync(join(folder, 'welcome.sqlite'), 8192);
+    const { process: server, address } = await serve(folder, 0, { LOG_LEVEL: 'silent' });
+    await page.goto(address).catch(() => undefined);
+    await expect(page.getByRole('heading', { name: 'The data file cannot be read' })).toBeVisible();
+    await page.getByRole('button', { name: 'Put this newest one back' }).click();
+    await page.goto(`${address}/plants/standing`);
+    await expect(page.getByRole('link', { name: /Tomato “Long Red”/ })).toBeVisible();
+    server.kill('SIGTERM');
   });
 });

@@ -18,8 +18,13 @@ function bundled(): string {
 }
 
 /** @param port 0 for any that is free */
-export function serve(folder: string, port = 0, env: NodeJS.ProcessEnv = {}): Promise<Served> {
-  const child = spawn(process.execPath, [bundled()], {
+export function serve(
+  folder: string,
+  port = 0,
+  env: NodeJS.ProcessEnv = {},
+  args: readonly string[] = [],
+): Promise<Served> {
+  const child = spawn(process.execPath, [bundled(), ...args], {
     env: { ...process.env, PORT: String(port), WELCOME_DATA: folder, LOG_LEVEL: 'warn', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -36,7 +36,8 @@ export function securityHeaders(): Router {
       // Plain http on loopback: there is nothing to upgrade to.
       strictTransportSecurity: false,
       crossOriginOpenerPolicy: { policy: 'same-origin' },
-      referrerPolicy: { policy: 'no-referrer' },
+      // With none at all a form of our own would come without its origin, as if it were of elsewhere.
+      referrerPolicy: { policy: 'same-origin' },
     }),
   );
   return router;

@@ -13,6 +13,7 @@ import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { BackupsForm } from './backups-form';
+import { DevicesForm } from './devices-form';
 import { ShareForm } from './share-form';
 import { OwnWindowsForm } from './own-windows';
 import { type Asked, NumberList } from '../ui/fields/number-list';
@@ -59,9 +60,20 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
   host: { class: 'page' },
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
-  imports: [BackupsForm, TextField, ChoiceField, FetchState, NumberList, OwnWindowsForm, ShareForm],
+  imports: [
+    BackupsForm,
+    ChoiceField,
+    DevicesForm,
+    FetchState,
+    NumberList,
+    OwnWindowsForm,
+    ShareForm,
+    TextField,
+  ],
 })
 export class SettingsPage {
+  /** Not on a device that came in from the network. */
+  protected readonly atTheMachine = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
   protected readonly way = inject(SchoolChoice);
   protected readonly money = inject(Money);
   protected readonly nursery = inject(NurseryService);

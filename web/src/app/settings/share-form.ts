@@ -23,7 +23,7 @@ const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="acts">
-      <a class="press" [href]="file" download="welcome-share.json">Mine as a file</a>
+      <a class="press" [href]="mine" download="welcome-share.json">Mine as a file</a>
       <label class="press">
         Theirs from a file…
         <input #file type="file" class="visually-hidden" accept=".json" (change)="read(file)" />
@@ -81,7 +81,7 @@ const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/
 export class ShareForm {
   private readonly service = inject(ShareService);
   private share: Share | null = null;
-  protected readonly file = addressOf('share', {});
+  protected readonly mine = addressOf('share', {});
   protected readonly kinds = kinds;
   protected readonly states = states;
   protected readonly idOf = idOf;

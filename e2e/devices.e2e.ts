@@ -1,0 +1,78 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { serve } from '#testing/serve';
+import { expect, field, test } from './bench';
+
+/** Another device: a browser of its own, that trusts the nursery as one on which its authority is installed. */
+const another = (browser: Browser): Promise<BrowserContext> =>
+  browser.newContext({ ignoreHTTPSErrors: true, viewport: { width: 390, height: 844 } });
+
+/** Opens the door in Settings. @returns where a device on this machine finds it */
+async function openDoor(page: Page): Promise<string> {
+  await page.goto('/settings');
+  await page.getByLabel('Paired devices, sealed').check();
+  const told = await page.locator('p', { hasText: 'Open at http' }).innerText();
+  const port = /:(\d+)/.exec(told)![1]!;
+  return `https://127.0.0.1:${port}`;
+}
+
+async function pair(page: Page, phone: Page, at: string, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'Pair a device' }).click();
+  const code = await page.getByRole('group', { name: 'Pair a device' }).locator('.text').innerText();
+  await phone.goto(`${at}/pair?code=${code}`);
+  await expect(phone.getByLabel('The code')).toHaveValue(code);
+  await phone.getByLabel('What you call this device').fill(name);
+  await phone.getByRole('button', { name: 'Pair it' }).click();
+  await expect(phone.getByRole('link', { name: 'Today' })).toBeVisible();
+}
+
+test('a phone is paired by the code, works, is named, and is shut out with one press', async ({
+  page,
+  browser,
+}) => {
+  const at = await openDoor(page);
+  const device = await another(browser);
+  const phone = await device.newPage();
+  // Before that nobody gets in.
+  await phone.goto(at);
+  await expect(phone.getByText('This device is not known here yet')).toBeVisible();
+  expect((await device.request.get(`${at}/api/nursery`)).status()).toBe(401);
+
+  await pair(page, phone, at, 'Tunnel phone');
+  await expect(page.locator('b', { hasText: 'Tunnel phone' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Pair a device' })).toHaveCount(0);
+
+  // It writes, and the machine sees it.
+  await phone.goto(`${at}/plants/new?crop=basil&vessel=cell-72&cells=72&name=By phone`);
+  await phone.getByRole('button', { name: 'Keep it' }).click();
+  await expect(phone.getByRole('heading', { name: 'Basil “By phone”' })).toBeVisible();
+  await page.goto('/plants/standing');
+  await expect(page.getByRole('link', { name: /Basil “By phone”/ })).toBeVisible();
+  // The codes of labels lead to where a phone finds them.
+  await page.goto('/settings');
+
+  await page.getByRole('button', { name: 'Rename Tunnel phone' }).click();
+  await field(page, 'Its name').fill('Old phone');
+  await page.getByRole('button', { name: 'Keep the name' }).click();
+  await page.getByRole('button', { name: /^Take its leave away.*Old phone$/ }).click();
+  await expect(page.locator('b', { hasText: 'Old phone' })).toHaveCount(0);
+  await phone.goto(at);
+  await expect(phone.getByText('This device is not known here yet')).toBeVisible();
+
+  // Shut again, nobody finds it.
+  await page.getByLabel('This machine alone').check();
+  await expect(page.locator('p', { hasText: 'Open at http' })).toHaveCount(0);
+  await expect(device.request.get(at)).rejects.toThrow(/ECONNREFUSED/);
+  await device.close();
+});
+
+test('asked for at the start it is open, and says where', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'welcome-door-'));
+  const { process: server, address } = await serve(folder, 0, { WELCOME_DEMO: '0' }, ['--share=plain']);
+  const sharing = await (await fetch(`${address}/api/sharing`)).json();
+  expect(sharing).toMatchObject({ way: 'plain', problem: '' });
+  server.kill('SIGTERM');
+  rmSync(folder, { recursive: true, force: true });
+});
