@@ -71,7 +71,7 @@ test('a phone is paired by the code, works, is named, and is shut out with one p
 test('asked for at the start it is open, and says where', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'welcome-door-'));
   const { process: server, address } = await serve(folder, 0, { WELCOME_DEMO: '0' }, ['--share=plain']);
-  const sharing = await (await fetch(`${address}/api/sharing`)).json();
+  const sharing = (await (await fetch(`${address}/api/sharing`)).json()) as object;
   expect(sharing).toMatchObject({ way: 'plain', problem: '' });
   server.kill('SIGTERM');
   rmSync(folder, { recursive: true, force: true });

@@ -60,8 +60,31 @@ function pack(folder) {
     writeFileSync(join(folder, `${name}.br`), brotliCompressSync(readFileSync(join(folder, name))));
 }
 
+/** What keeps the page on a device, with the names of all that it consists of. */
+async function keeper(folder) {
+  const { build: bundle } = await import('esbuild');
+  const files = readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((one) => one.isFile() && /\.(js|css|woff2|svg|png|webmanifest)$/.test(one.name))
+    .map((one) => join(one.parentPath, one.name).slice(folder.length).replaceAll('\\', '/'))
+    .sort();
+  await bundle({
+    absWorkingDir: root,
+    entryPoints: ['web/src/app/workers/keeper.worker.ts'],
+    outfile: join(folder, 'service-worker.js'),
+    bundle: true,
+    minify: true,
+    target: 'es2022',
+    define: {
+      FILES: JSON.stringify(files),
+      VERSION: JSON.stringify(
+        hashOf(files.join() + readFileSync(join(folder, 'index.html'), 'utf8')).slice(0, 12),
+      ),
+    },
+  });
+}
+
 /** Builds the interface when a source file has changed since the last build. */
-export function build() {
+export async function build() {
   const sources = [
     'core',
     'contract',
@@ -85,6 +108,7 @@ export function build() {
     // Small shared pieces are joined: sixty of them cost a kilobyte of headers each.
     env: { ...process.env, NG_CLI_ANALYTICS: 'false', NG_BUILD_OPTIMIZE_CHUNKS: '1' },
   });
+  await keeper(join(root, 'dist', 'web', 'browser'));
   pack(join(root, 'dist', 'web', 'browser'));
   writeFileSync(stamp, wanted);
 }

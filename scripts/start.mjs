@@ -4,7 +4,7 @@ import { build, checkNode, install, root } from './prepare.mjs';
 
 checkNode();
 install();
-build();
+await build();
 // Loaded only now: the packages were not there before.
 const { buildServer } = await import('./build-server.mjs');
 const server = spawn(process.execPath, [await buildServer(), ...process.argv.slice(2)], {

@@ -2,6 +2,8 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { extname, join } from 'node:path';
 import express, { Router } from 'express';
 
+const HASHED = /-[A-Za-z0-9_-]{8}\.(js|css|woff2|svg)(\.br)?$/;
+
 /** The built interface, and its page for every route of its own. */
 export function webRoutes(folder: string): Router {
   const router = Router();
@@ -29,7 +31,14 @@ export function webRoutes(folder: string): Router {
     }
     next();
   });
-  router.use(express.static(folder, { index: false, immutable: true, maxAge: '1y' }));
+  router.use(
+    express.static(folder, {
+      index: false,
+      setHeaders: (res, path) =>
+        // All others have names that change with what is in them.
+        res.set('cache-control', HASHED.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+    }),
+  );
   router.get('/{*path}', (req, res, next) => {
     if (req.path.startsWith('/api/') || /\.[a-z0-9]+$/i.test(req.path)) {
       next();

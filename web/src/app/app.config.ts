@@ -1,4 +1,4 @@
-import { provideHttpClient, withFetch } from '@angular/common/http';
+import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import { type ApplicationConfig, provideBrowserGlobalErrorListeners } from '@angular/core';
 import {
   provideRouter,
@@ -6,6 +6,7 @@ import {
   withComponentInputBinding,
   withInMemoryScrolling,
 } from '@angular/router';
+import { noteReach } from './data/reach';
 import { routes } from './app.routes';
 import { provideWorkers } from './workers/make-workers';
 import { PlaceTitle } from './place-title';
@@ -13,7 +14,7 @@ import { PlaceTitle } from './place-title';
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
-    provideHttpClient(withFetch()),
+    provideHttpClient(withFetch(), withInterceptors([noteReach])),
     provideWorkers(),
     provideRouter(
       routes,

@@ -1,10 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DatePipe } from '@angular/common';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Units } from './data/units';
 import { Outbox } from './data/outbox';
 import { isForPlanting } from './data/outbox-store';
 import { Notices } from './data/notices';
+import { Reach } from './data/reach';
+
+const KEEP_AFTER_MS = 3000;
 
 @Component({
   selector: 'app-root',
@@ -17,6 +20,7 @@ export class App {
   protected readonly units = inject(Units);
   protected readonly notices = inject(Notices);
   protected readonly outbox = inject(Outbox);
+  protected readonly reach = inject(Reach);
   protected readonly since = computed(() => this.outbox.items().find((one) => one.state === 'waiting')?.at);
   protected readonly toDecide = computed(() => {
     const counts = new Map<string, { to: (string | number)[]; name: string; count: number }>();
@@ -28,6 +32,11 @@ export class App {
     }
     return [...counts.values()];
   });
+
+  constructor() {
+    // Not while the first page is being made.
+    afterNextRender(() => setTimeout(() => this.reach.keep(), KEEP_AFTER_MS));
+  }
 
   protected skip(event: Event): void {
     event.preventDefault();

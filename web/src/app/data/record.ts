@@ -3,8 +3,11 @@ import { addressOf } from '#contract/routes';
 import { replaces, subjectOf } from '#contract/record-subject';
 import { type Entry, type EntryData } from '#contract/record';
 import { type ForBatch, Outbox } from './outbox';
+import { keepEntries, keptEntries } from './kept-entries';
 import { type ForRecord, isForPlanting } from './outbox-store';
 import { followStream } from './shared-stream';
+
+const KEEP_AFTER_MS = 500;
 
 /**
  * The record of one batch, live. What is entered goes through the outbox of the device: a reload, a flat battery or a
@@ -23,6 +26,7 @@ export class BatchRecord {
   private readonly open = signal(false);
   private readonly batch = signal<ForBatch | null>(null);
   private leave: (() => void) | null = null;
+  private keeping: ReturnType<typeof setTimeout> | undefined;
 
   readonly entries = this.known;
   private readonly mine = computed(() => {
@@ -62,6 +66,10 @@ export class BatchRecord {
     this.batch.set(batch);
     this.there.clear();
     this.arrivals.update((n) => n + 1);
+    // What this device saw last, in case there is no network.
+    void keptEntries(batch.key).then((entries) => {
+      if (this.batch() === batch && this.there.size === 0) this.take(...entries);
+    });
     this.leave = followStream(addressOf('batchStream', { id: batch.id }), 'all', {
       open: (is) => {
         this.open.set(is);
@@ -96,7 +104,11 @@ export class BatchRecord {
     const fresh = entries.filter((entry) => !this.there.has(entry.id));
     this.outbox.arrived(entries.map((entry) => entry.key));
     for (const entry of fresh) this.there.set(entry.id, entry);
-    if (fresh.length > 0) this.arrivals.update((n) => n + 1);
+    if (fresh.length === 0) return;
+    this.arrivals.update((n) => n + 1);
+    clearTimeout(this.keeping);
+    const batch = this.batch();
+    this.keeping = setTimeout(() => void keepEntries(batch?.key ?? '', this.known()), KEEP_AFTER_MS);
   }
 
   private close(): void {

@@ -13,6 +13,7 @@ import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { BackupsForm } from './backups-form';
+import { Reach } from '../data/reach';
 import { DevicesForm } from './devices-form';
 import { ShareForm } from './share-form';
 import { OwnWindowsForm } from './own-windows';
@@ -72,6 +73,7 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
   ],
 })
 export class SettingsPage {
+  protected readonly reach = inject(Reach);
   /** Not on a device that came in from the network. */
   protected readonly atTheMachine = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
   protected readonly way = inject(SchoolChoice);

@@ -1,0 +1,127 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { type Page } from '@playwright/test';
+import { serve, type Served } from '#testing/serve';
+import { expect, test } from './bench';
+
+test.use({ serviceWorkers: 'allow', brought: /ERR_|Failed to load resource|EventSource/ });
+
+let folder: string;
+let served: Served;
+const port = (): number => Number(new URL(served.address).port);
+test.beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'welcome-offline-'));
+  served = await serve(folder);
+});
+test.afterEach(() => {
+  served.process.kill('SIGKILL');
+  rmSync(folder, { recursive: true, force: true });
+});
+
+/** Out of reach, and back under the same address. */
+async function goOut(): Promise<void> {
+  const gone = new Promise((done) => served.process.once('exit', done));
+  served.process.kill('SIGKILL');
+  await gone;
+}
+const comeBack = async (): Promise<void> => void (served = await serve(folder, port()));
+/** Until the device keeps the page. */
+async function kept(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+}
+
+test('out of reach a run is made to its end and a tray is counted; back in reach all of it is there, once', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${served.address}/today`);
+  await kept(page);
+  const { address } = served;
+  const [{ id }] = (await (await page.request.get(`${address}/api/batches?away=no`)).json()) as [
+    { id: number },
+  ];
+  const run = `/batches/${id}/run`;
+  for (const path of ['/today', '/batches', run, '/plants/standing', '/plants/1', '/mix']) {
+    await page.goto(address + path);
+    await page.waitForLoadState('networkidle').catch(() => undefined);
+  }
+  // A run keeps what it knows a moment after it was told.
+  await page.goto(address + run);
+  await expect(page.getByRole('list', { name: 'Record' }).getByRole('listitem').first()).toBeVisible();
+  await page.waitForTimeout(1500);
+  const before = (await (await page.request.get(`${address}/api/plants/1`)).json()) as { events: unknown[] };
+
+  await goOut();
+  await page.goto(`${address}/today`);
+  await expect(page.getByText('The nursery is out of reach')).toBeVisible();
+  await page.goto(address + run);
+  await expect(page.getByRole('list', { name: 'Record' }).getByRole('listitem').first()).toBeVisible();
+  const boxes = page.getByRole('region', { name: 'Steps' }).getByRole('checkbox');
+  const steps = await boxes.count();
+  expect(steps).toBeGreaterThan(5);
+  for (let i = 0; i < steps; i++) if (!(await boxes.nth(i).isChecked())) await boxes.nth(i).check();
+  await expect(page.getByText(/waiting to be sent since/).first()).toBeVisible();
+  await page.goto(`${address}/plants/1`);
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Note' }).fill('Counted in the tunnel');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  // Closed and opened again, still out of reach.
+  await page.goto(`${address}/batches`);
+  await page.goto(`${address}/plants/1`);
+  await expect(page.getByText('Counted in the tunnel').first()).toBeVisible();
+  await expect(page.getByText('not sent yet')).toBeVisible();
+  await page.goto(address + run);
+  for (let i = 0; i < steps; i++) await expect(boxes.nth(i)).toBeChecked();
+
+  await comeBack();
+  await expect(page.getByText(/waiting to be sent since/)).toHaveCount(0, { timeout: 30_000 });
+  await page.goto(`${address}/today`);
+  await expect(page.getByText('The nursery is out of reach')).toHaveCount(0);
+  const after = (await (await page.request.get(`${address}/api/plants/1`)).json()) as {
+    events: { event: { text?: string } }[];
+  };
+  expect(after.events.length).toBe(before.events.length + 1);
+  expect(after.events.filter(({ event }) => event.text === 'Counted in the tunnel')).toHaveLength(1);
+  await page.goto(address + run);
+  for (let i = 0; i < steps; i++) await expect(boxes.nth(i)).toBeChecked();
+});
+
+test('it can be installed: named, with pictures that are there, and it starts with today', async ({
+  page,
+}) => {
+  await page.goto(served.address);
+  const href = await page.locator('link[rel=manifest]').getAttribute('href');
+  const manifest = (await (await page.request.get(new URL(href!, served.address).href)).json()) as {
+    name: string;
+    start_url: string;
+    icons: { src: string; sizes: string }[];
+  };
+  expect([manifest.name, manifest.start_url]).toEqual(['Welcome', '/today']);
+  for (const { src } of manifest.icons) {
+    const icon = await page.request.get(served.address + src);
+    expect([src, icon.status(), icon.headers()['content-type']]).toEqual([
+      src,
+      200,
+      expect.stringMatching(/^image\//),
+    ]);
+  }
+});
+
+test('what this device kept is gone from it once it is shut out', async ({ page }) => {
+  await page.goto(`${served.address}/plants/standing`);
+  await kept(page);
+  await page.reload();
+  await page.waitForLoadState('networkidle');
+  const held = (): Promise<number> =>
+    page.evaluate(async () => (await (await caches.open('welcome-answers')).keys()).length);
+  expect(await held()).toBeGreaterThan(2);
+  // As the door answers a device that was taken away.
+  await page.context().route('**/api/nursery', (route) => route.fulfill({ status: 401, json: {} }));
+  await page.reload();
+  await page.waitForTimeout(1500);
+  await page.evaluate(() => fetch('/api/nursery'));
+  await expect.poll(held).toBeLessThan(10);
+});
