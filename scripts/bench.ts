@@ -1,5 +1,6 @@
 // npm run bench: measured, never asserted. Needs a build (npm start once) and Chromium.
-// npm run bench -- kills: the server killed 400 times in the middle of writes, and nothing else; a quarter of an hour.
+// npm run bench -- kills: the server killed 500 times in the middle of writes, and nothing else; twenty minutes.
+// npm run bench -- soak: twenty devices at once, and nothing else; ten minutes (or so many seconds: -- soak 60).
 import { chromium as chromiumPath } from '#testing/chromium';
 import { chromium, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
@@ -25,6 +26,7 @@ import { noPreferences } from '#core/finder/fast-spec';
 import { finderJob } from '#testing/finder';
 import { library, material } from '#testing/library';
 import { killInTheMiddle } from '#testing/kills';
+import { soak } from '#testing/soak';
 import { serve as serveBundled } from '#testing/serve';
 import { linearised, milpSolver, noWindows } from '#testing/milp';
 import { recipe } from '#testing/recipe';
@@ -238,7 +240,7 @@ const BARE = `<input type="range" min="0.5" max="12" step="0.5"><output></output
 <script>document.querySelector('input').addEventListener('input', (e) => { document.querySelector('output').textContent = e.target.value; });</script>`;
 
 async function kills(): Promise<void> {
-  const tally = await killInTheMiddle(mkdtempSync(join(tmpdir(), 'welcome-bench-kill-')), 400, Math.random);
+  const tally = await killInTheMiddle(mkdtempSync(join(tmpdir(), 'welcome-bench-kill-')), 500, Math.random);
   row('kills in the middle of writes', String(tally.kills));
   row('  … acknowledged, sent again', `${tally.acknowledged}, ${tally.sentAgain}`);
   row('  … lost, doubled', `${tally.lost.length}, ${tally.doubled.length}`);
@@ -393,6 +395,21 @@ async function browser(port: number): Promise<void> {
   await instance.close();
 }
 
+async function longHours(seconds: number): Promise<void> {
+  const it = await soak(mkdtempSync(join(tmpdir(), 'welcome-bench-soak-')), seconds);
+  row(
+    `${it.requests} requests of 20 devices in ${seconds} s`,
+    `${it.failed.length} failed, ${it.toldToWait} told to wait`,
+  );
+  row('  … reading and writing', `median ${it.medianMs.toFixed(1)} ms, p99 ${it.p99Ms.toFixed(0)} ms`);
+  row('  … papers and searches', `p99 ${it.heavyP99Ms.toFixed(0)} ms`);
+  row('  … memory', `${it.earlyMb.toFixed(0)} MB after a tenth of it, ${it.lateMb.toFixed(0)} MB at its end`);
+}
+
+if (process.argv.includes('soak')) {
+  await longHours(Number(process.argv[process.argv.indexOf('soak') + 1] ?? 600));
+  process.exit();
+}
 if (process.argv.includes('kills')) {
   await kills();
   process.exit(0);

@@ -74,7 +74,7 @@ ${wrong && `<p role="alert"><b>${escaped(wrong)}</b></p>`}
 <label>What you call this device<input name="name" value="${escaped(String((req.body as { name?: string } | undefined)?.name ?? ''))}" placeholder="Phone in the tunnel" required maxlength="60"></label>
 <button type="submit">Pair it</button></form>
 <h2>So that it works without a network too</h2>
-<p>A phone keeps pages only behind a certificate that it trusts. <a href="/authority.crt">Fetch this nursery’s own authority</a>, then install it: on an iPhone in Settings, Profile downloaded, and after that under About, Certificate trust; on Android in Settings, Security, Install a certificate, CA certificate. It vouches for this one machine. Without it everything works while the phone is in reach.</p>`;
+<p>A phone keeps pages only behind a certificate that it trusts. <a href="/authority.crt">Fetch this nursery’s own authority</a>, then install it: on some phones in Settings under Profile downloaded, and after that under About, Certificate trust; on others in Settings under Security, Install a certificate, CA certificate. It vouches for this one machine. Without it everything works while the phone is in reach.</p>`;
   app.get('/pair', (req, res) => {
     const { code } = req.query;
     if (devices()?.of(tokenOf(req), now())) res.redirect(303, '/');

@@ -8,7 +8,7 @@ import { seedDemo } from '#server/demo/seed';
 import { testApp, TODAY } from '#testing/server';
 
 const REQUESTS = 10_000;
-type Schema = { [key: string]: unknown } & {
+type Schema = Record<string, unknown> & {
   type?: string;
   properties?: Record<string, Schema>;
   items?: Schema;

@@ -89,7 +89,7 @@ let served: Served;
 let batch: Ask;
 const RealDate = Date;
 
-const get = async <T>(path: string): Promise<T> => (await ask('GET', path)) as T;
+const get = <T>(path: string): Promise<T> => ask('GET', path) as Promise<T>;
 const ask = (method: string, path: string, body?: object): Promise<unknown> =>
   new Promise((done, failed) => {
     const sent = request(
@@ -111,7 +111,7 @@ function open(device: Pick<Device, 'wire' | 'store'>): Outbox {
     [
       ...[Outbox, Api, NurseryService],
       { provide: HttpBackend, useValue: device.wire },
-      { provide: HttpClient, useFactory: () => new HttpClient(device.wire as never) },
+      { provide: HttpClient, useFactory: () => new HttpClient(device.wire) },
       { provide: OUTBOX_STORE, useValue: device.store },
     ],
     TestBed.inject(EnvironmentInjector),
