@@ -50,7 +50,6 @@ test('a phone is paired by the code, works, is named, and is shut out with one p
   await expect(phone.getByRole('heading', { name: 'Basil “By phone”' })).toBeVisible();
   await page.goto('/plants/standing');
   await expect(page.getByRole('link', { name: /Basil “By phone”/ })).toBeVisible();
-  // The codes of labels lead to where a phone finds them.
   await page.goto('/settings');
 
   await page.getByRole('button', { name: 'Rename Tunnel phone' }).click();

@@ -1,5 +1,6 @@
 // npm run bench: measured, never asserted. Needs a build (npm start once) and Chromium.
 // npm run bench -- kills: the server killed 500 times in the middle of writes, and nothing else; twenty minutes.
+// npm run bench -- kills-of-files: 500 times in the middle of backups, restores and upgrades.
 // npm run bench -- soak: twenty devices at once, and nothing else; ten minutes (or so many seconds: -- soak 60).
 import { chromium as chromiumPath } from '#testing/chromium';
 import { chromium, type Page } from '@playwright/test';
@@ -26,6 +27,7 @@ import { noPreferences } from '#core/finder/fast-spec';
 import { finderJob } from '#testing/finder';
 import { library, material } from '#testing/library';
 import { killInTheMiddle } from '#testing/kills';
+import { killFiles } from '#testing/kills-of-files';
 import { soak } from '#testing/soak';
 import { serve as serveBundled } from '#testing/serve';
 import { linearised, milpSolver, noWindows } from '#testing/milp';
@@ -395,6 +397,14 @@ async function browser(port: number): Promise<void> {
   await instance.close();
 }
 
+async function killsOfFiles(): Promise<void> {
+  const old = ['schema-1', 'schema-5'].map((name) => join('testing', 'folders', `${name}.sqlite`));
+  const it = await killFiles(mkdtempSync(join(tmpdir(), 'welcome-bench-files-')), 500, old, Math.random);
+  row('kills in the middle of backups, restores, upgrades', `${it.backups}, ${it.restores}, ${it.upgrades}`);
+  row('  … backups looked at, restores that had come about', `${it.looked}, ${it.restored}`);
+  row('  … not as it must be', it.wrong.length === 0 ? 'none' : it.wrong.slice(0, 5).join('; '));
+}
+
 async function longHours(seconds: number): Promise<void> {
   const it = await soak(mkdtempSync(join(tmpdir(), 'welcome-bench-soak-')), seconds);
   row(
@@ -406,6 +416,10 @@ async function longHours(seconds: number): Promise<void> {
   row('  … memory', `${it.earlyMb.toFixed(0)} MB after a tenth of it, ${it.lateMb.toFixed(0)} MB at its end`);
 }
 
+if (process.argv.includes('kills-of-files')) {
+  await killsOfFiles();
+  process.exit();
+}
 if (process.argv.includes('soak')) {
   await longHours(Number(process.argv[process.argv.indexOf('soak') + 1] ?? 600));
   process.exit();

@@ -3,7 +3,7 @@ import { type RequestListener, type ServerResponse } from 'node:http';
 import { type Logger } from 'pino';
 import { createApp } from '#server/app';
 import { Backups } from '#server/backup/backups';
-import { rescueApp } from '#server/backup/rescue';
+import { CANNOT_WRITE, rescueApp } from '#server/backup/rescue';
 import { dataFile, finishRestore, restoreInto } from '#server/backup/restore';
 import { type Db } from '#server/database/db';
 import { Folder } from '#server/database/folder';
@@ -97,7 +97,8 @@ export class Opened {
       // A newer folder is whole: an older Welcome must leave it alone.
       if (/newer Welcome/.test(why)) throw error;
       around.log.error(error);
-      return rescueApp(around.data, why, restore);
+      const { code = '' } = (error ?? {}) as { code?: string };
+      return rescueApp(around.data, why, restore, CANNOT_WRITE.test(code));
     }
   }
 

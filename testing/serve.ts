@@ -17,20 +17,24 @@ function bundled(): string {
   return (bundle = `${folder}/main.mjs`);
 }
 
-/** @param port 0 for any that is free */
-export function serve(
+/** A server that is only just starting. @param port 0 for any that is free */
+export const begin = (
   folder: string,
   port = 0,
   env: NodeJS.ProcessEnv = {},
   args: readonly string[] = [],
-): Promise<Served> {
-  const child = spawn(process.execPath, [bundled(), ...args], {
+): ChildProcess =>
+  spawn(process.execPath, [bundled(), ...args], {
     env: { ...process.env, PORT: String(port), WELCOME_DATA: folder, LOG_LEVEL: 'warn', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
+
+/** One that answers. @param port 0 for any that is free */
+export function serve(...given: Parameters<typeof begin>): Promise<Served> {
+  const child = begin(...given);
   return new Promise((resolve, reject) => {
     child.once('exit', (code) => reject(new Error(`the server did not start (${code})`)));
-    child.stdout.on('data', (chunk: Buffer) => {
+    child.stdout!.on('data', (chunk: Buffer) => {
       const address = /Welcome is open at (\S+)/.exec(chunk.toString())?.[1];
       if (address) resolve({ process: child, address });
     });

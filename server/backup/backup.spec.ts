@@ -20,8 +20,10 @@ import request from 'supertest';
 import { backupsIn, backupFolder } from '#server/backup/backups';
 import { lookAt } from '#server/backup/checked';
 import { kept } from '#server/backup/keeping';
+import { CANNOT_WRITE, rescueApp } from '#server/backup/rescue';
 import { finishRestore, restoreInto } from '#server/backup/restore';
 import { openDatabase } from '#server/database/open';
+import { killFiles } from '#testing/kills-of-files';
 import { serve, type Served } from '#testing/serve';
 import { testApp } from '#testing/server';
 
@@ -269,6 +271,22 @@ describe('damage is noticed, and nothing is filled in', () => {
     expect(lookAt(file()).good).toBe(true);
   });
 
+  test('a start that finds the folder taking nothing says that, and not that the file is broken', async () => {
+    const said = async (cannotWrite: boolean): Promise<string> =>
+      (
+        await request(rescueApp(data, 'why', () => Promise.resolve(null), cannotWrite))
+          .get('/')
+          .expect(503)
+      ).text;
+    expect(await said(true)).toMatch(/data folder takes nothing.*Make room on the disk/s);
+    expect(await said(false)).toMatch(/data file cannot be read/);
+    expect(await said(false)).not.toContain('Make room');
+    for (const code of ['SQLITE_READONLY', 'SQLITE_FULL', 'SQLITE_CANTOPEN', 'EROFS', 'ENOSPC'])
+      expect([code, CANNOT_WRITE.test(code)]).toEqual([code, true]);
+    for (const code of ['SQLITE_CORRUPT', 'SQLITE_NOTADB', ''])
+      expect([code, CANNOT_WRITE.test(code)]).toEqual([code, false]);
+  });
+
   test('a full disk and a read-only folder say so, with what still works', async () => {
     const { app, db } = testApp();
     const put = () =>
@@ -293,23 +311,10 @@ describe('damage is noticed, and nothing is filled in', () => {
   });
 });
 
-test('killed in the middle of backups, twenty times: each is whole, or is none', async () => {
-  let whole = 0;
-  for (let round = 0; round < 20; round++) {
-    const served = await start();
-    await lot(served, `Bale ${round}`);
-    const asked = ask(served, '/backups', 'POST').catch(() => null);
-    await new Promise((go) => setTimeout(go, Math.random() * 40));
-    await stop(served, 'SIGKILL');
-    await asked;
-    for (const { name, counts } of backupsIn(backupFolder(data))) {
-      const looked = lookAt(join(backupFolder(data), name));
-      expect(looked).toMatchObject({ good: true, counts });
-      whole++;
-    }
-  }
-  expect(whole).toBeGreaterThan(0);
-  const db = new Database(file());
-  expect(db.prepare('SELECT COUNT(*) FROM lots').pluck().get()).toBe(20);
-  db.close();
-}, 120_000);
+test('killed in the middle of backups, restores and upgrades, thirty times: each is whole, or did not come about', async () => {
+  const old = ['schema-1', 'schema-5'].map((name) => `testing/folders/${name}.sqlite`);
+  const tally = await killFiles(data, 30, old, Math.random);
+  expect(tally.wrong).toEqual([]);
+  expect(tally).toMatchObject({ backups: 10, restores: expect.any(Number), upgrades: 10 });
+  expect(tally.looked).toBeGreaterThan(0);
+}, 180_000);

@@ -8,6 +8,9 @@ import { Problem, problems } from '#server/http/problem';
 import { securityHeaders } from '#server/http/security';
 import { join } from 'node:path';
 
+/** Codes of a folder, or a disk, that takes nothing. */
+export const CANNOT_WRITE = /^(SQLITE_(READONLY|CANTOPEN|FULL|PERM|IOERR_WRITE)|EACCES|EROFS|ENOSPC)/;
+
 const countsSay = (counts: Counts): string =>
   (Object.entries(counted) as [keyof Counts, string][])
     .filter(([table]) => counts[table] > 0)
@@ -18,8 +21,9 @@ const countsSay = (counts: Counts): string =>
  * What stands in the place of everything where the data file cannot be read: nothing is filled in, nothing is changed;
  * one plain page says so and offers the backups that are whole, newest first.
  * @param why in words
+ * @param cannotWrite the file may be whole: it is the folder, or the disk, that takes nothing
  */
-export function rescueApp(data: string, why: string, restore: Restore): Express {
+export function rescueApp(data: string, why: string, restore: Restore, cannotWrite = false): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(securityHeaders());
@@ -48,14 +52,16 @@ export function rescueApp(data: string, why: string, restore: Restore): Express 
     const offer = rows
       ? `<h2>Backups that are whole</h2><ul>${rows}</ul>`
       : '<p><b>There is no whole backup in the folder.</b> If you have one elsewhere, stop Welcome and run <code>npm run restore -- file</code>.</p>';
-    const page = `<h1>The data file cannot be read</h1>
+    const heading = cannotWrite ? 'The data folder takes nothing' : 'The data file cannot be read';
+    const page = `<h1>${heading}</h1>
 <p>${escaped(why)}</p>
+${cannotWrite ? '<p><b>Make room on the disk, or give this user leave to write in the folder, then start Welcome again.</b> What was entered is there.</p>' : ''}
 <p>Nothing was changed and nothing was filled in. The file lies in <code>${escaped(data)}</code>; putting a backup back moves it aside and keeps it.</p>
 ${offer}`;
     res
       .status(503)
       .type('html')
-      .send(plainPage(res, 'Welcome: the data file cannot be read', page));
+      .send(plainPage(res, `Welcome: ${heading.toLowerCase()}`, page));
   });
   app.use(problems);
   return app;

@@ -5,6 +5,7 @@ import { get } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type PeerCertificate, type TLSSocket } from 'node:tls';
+import { type Request } from 'express';
 import request from 'supertest';
 import { type EndpointName, routes } from '#contract/routes';
 import { authorityFile, certify, sealed } from '#server/devices/authority';
@@ -12,6 +13,7 @@ import { door } from '#server/devices/door';
 import { Pairing } from '#server/devices/pairing';
 import { Sharing } from '#server/devices/sharing';
 import { DeviceStore } from '#server/devices/store';
+import { addressFor } from '#server/http/address-for';
 import { restoreInto } from '#server/backup/restore';
 import { openDatabase } from '#server/database/open';
 import { testApp } from '#testing/server';
@@ -174,6 +176,20 @@ test('what touches the machine itself is done there, not by a device', async () 
     const answer = await (method === 'get' ? sent : sent.send({}));
     expect([name, answer.status]).toEqual([name, 403]);
   }
+});
+
+test('codes of papers lead to where a phone finds them while the door is open, else to where they were asked for', () => {
+  const asked = (reach?: string): string =>
+    addressFor(
+      {
+        app: { locals: { reach: () => reach } },
+        protocol: 'http',
+        get: () => '127.0.0.1:4180',
+      } as unknown as Request,
+      '/batches/3',
+    );
+  expect(asked('https://192.0.2.7:4181')).toBe('https://192.0.2.7:4181/batches/3');
+  expect(asked()).toBe('http://127.0.0.1:4180/batches/3');
 });
 
 test('a restore lets nobody in who was taken away since: devices are paired anew', () => {
