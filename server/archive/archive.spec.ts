@@ -6,7 +6,9 @@ import { copyFileSync, existsSync, mkdtempSync, readdirSync, rmSync, writeFileSy
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import Papa from 'papaparse';
 import request from 'supertest';
+import { csvOf } from '#server/archive/csv';
 import { ARCHIVE_LIMITS, type Head, tablesOf } from '#server/archive/form';
 import { pack } from '#server/archive/pack';
 import { unpack } from '#server/archive/unpack';
@@ -101,6 +103,25 @@ describe('everything out and in', () => {
       expect([table, check({ nonsense: 1 })]).toEqual([table, false]);
     }
     expect(lines).toBeGreaterThan(300);
+  });
+
+  test('a table for a spreadsheet beside each: a row to a row, units in the head, nothing that it would run', () => {
+    const files = unzipSync(archive);
+    const { tables } = JSON.parse(strFromU8(files['welcome.json']!)) as Head;
+    for (const [table, count] of Object.entries(tables)) {
+      const { data } = Papa.parse<string[]>(strFromU8(files[`csv/${table}.csv`]!).trimEnd());
+      expect([table, data.length - 1]).toEqual([table, count]);
+      expect([table, data.filter((row) => row.length !== data[0]!.length)]).toEqual([table, []]);
+    }
+    const head = (table: string): string => strFromU8(files[`csv/${table}.csv`]!).split('\n')[0]!;
+    expect(head('measures')).toContain('litres (L)');
+    expect(head('stock_moves')).toContain('kg of a product');
+    expect(head('plantings')).toMatch(/row\.cells.*begun_on|begun_on \(YYYY-MM-DD\).*row\.cells/);
+    const evil = {
+      table: 't',
+      columns: [{ column: 'name', name: 'name', kind: 'text', nullable: false }],
+    } as const;
+    expect(csvOf(evil as never, [{ name: '=1+1' }, { name: '@x' }])).toBe(`name\n"'=1+1"\n"'@x"\n`);
   });
 
   test('the ten lines of docs/read-archive.mjs read it', () => {

@@ -29,10 +29,13 @@ export interface Table {
 export const PICTURES = { table: 'plant_pictures', column: 'jpeg' } as const;
 export const pictureFile = (id: number): string => `pictures/${id}.jpg`;
 export const tableFile = (table: string): string => `tables/${table}.jsonl`;
+/** For spreadsheets: not read when it comes back. */
+export const csvFile = (table: string): string => `csv/${table}.csv`;
 export const HEAD_FILE = 'welcome.json';
 export const SCHEMA_FILE = 'schema.json';
 /** Names that a file of an archive may have: no other is looked at. */
-export const FILE_NAME = /^(welcome\.json|schema\.json|tables\/[a-z_]+\.jsonl|pictures\/[1-9]\d{0,15}\.jpg)$/;
+export const FILE_NAME =
+  /^(welcome\.json|schema\.json|tables\/[a-z_]+\.jsonl|csv\/[a-z_]+\.csv|pictures\/[1-9]\d{0,15}\.jpg)$/;
 
 /** Head of an archive. */
 export interface Head {

@@ -1,8 +1,10 @@
 import Database from 'better-sqlite3';
 import { strToU8, zipSync, type Zippable } from 'fflate';
+import { csvOf } from '#server/archive/csv';
 import { archiveSchema } from '#server/archive/schema';
 import {
   ARCHIVE_FORMAT,
+  csvFile,
   type Head,
   HEAD_FILE,
   PICTURES,
@@ -15,14 +17,12 @@ import {
 
 type Row = Record<string, string | number | null>;
 
-const lineOf = (row: Row, { columns }: Table): string =>
-  JSON.stringify(
-    Object.fromEntries(
-      columns.map(({ column, name, kind }) => {
-        const value = row[column] ?? null;
-        return [name, kind === 'json' && value !== null ? (JSON.parse(value as string) as unknown) : value];
-      }),
-    ),
+const asLine = (row: Row, { columns }: Table): Record<string, unknown> =>
+  Object.fromEntries(
+    columns.map(({ column, name, kind }) => {
+      const value = row[column] ?? null;
+      return [name, kind === 'json' && value !== null ? (JSON.parse(value as string) as unknown) : value];
+    }),
   );
 
 /**
@@ -46,15 +46,16 @@ export function pack({ file, at }: { file: string; at: string }): Uint8Array {
       ...{ at, tables: {} },
     };
     for (const table of tables) {
-      const lines: string[] = [];
+      const lines: Record<string, unknown>[] = [];
       for (const row of db
         .prepare(
           `SELECT ${table.columns.map(({ column }) => `"${column}"`).join(', ')} FROM "${table.table}"`,
         )
         .iterate())
-        lines.push(lineOf(row as Row, table));
+        lines.push(asLine(row as Row, table));
       head.tables[table.table] = lines.length;
-      files[tableFile(table.table)] = strToU8(lines.map((line) => `${line}\n`).join(''));
+      files[tableFile(table.table)] = strToU8(lines.map((line) => `${JSON.stringify(line)}\n`).join(''));
+      files[csvFile(table.table)] = strToU8(csvOf(table, lines));
     }
     if (tables.some(({ table }) => table === PICTURES.table))
       for (const picture of db

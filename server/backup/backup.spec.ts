@@ -1,4 +1,3 @@
-import Database from 'better-sqlite3';
 import fc from 'fast-check';
 import { execFileSync } from 'node:child_process';
 import {
