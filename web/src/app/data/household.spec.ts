@@ -268,7 +268,7 @@ test('two phones and a laptop, with cuts, kills and wrong clocks: in the end all
       }
       // Evening: all are in reach, and every person has decided.
       for (const one of devices) one.wire.state = 'there';
-      for (let round = 0; round < 60; round++) {
+      for (let round = 0; round < 400; round++) {
         for (const one of devices) {
           await decide(one, true);
           void one.outbox.send();
