@@ -54,7 +54,11 @@ export class Sharing {
     if (!this.server) return [];
     const at = this.server.address();
     const port = typeof at === 'object' && at ? at.port : this.door.port;
-    return ownAddresses().map((address) => `${this.way === 'plain' ? 'http' : 'https'}://${address}:${port}`);
+    // In no network it is open to this machine alone.
+    const own = ownAddresses();
+    return (own.length > 0 ? own : ['127.0.0.1']).map(
+      (address) => `${this.way === 'plain' ? 'http' : 'https'}://${address}:${port}`,
+    );
   }
 
   /** Opens or shuts it; what could not be opened is told in words. */
