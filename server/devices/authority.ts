@@ -47,8 +47,10 @@ function pair(): {
 function blank(publicKey: forge.pki.rsa.PublicKey, from: Date, days: number): forge.pki.Certificate {
   const cert = forge.pki.createCertificate();
   cert.publicKey = publicKey;
-  // Positive, and never the same twice.
-  cert.serialNumber = `00${randomBytes(16).toString('hex')}`;
+  // Positive, as short as it is written, and never the same twice.
+  const serial = randomBytes(16);
+  serial[0] = 0x40 | (serial[0]! & 0x3f);
+  cert.serialNumber = serial.toString('hex');
   cert.validity.notBefore = new Date(from.getTime() - DAY_MS);
   cert.validity.notAfter = new Date(from.getTime() + days * DAY_MS);
   return cert;
