@@ -89,6 +89,27 @@ test('out of reach a run is made to its end and a tray is counted; back in reach
   for (let i = 0; i < steps; i++) await expect(boxes.nth(i)).toBeChecked();
 });
 
+test('a device that saw one page goes out at once: the daily pages open all the same', async ({ page }) => {
+  const { address } = served;
+  await page.goto(`${address}/settings`);
+  await kept(page);
+  await expect
+    .poll(() => page.evaluate(async () => (await (await caches.open('welcome-answers')).keys()).length))
+    .toBeGreaterThan(15);
+  await goOut();
+  for (const [path, name] of [
+    ['/today', 'Today'],
+    ['/batches', 'Batches'],
+    ['/plants/standing', 'Plants'],
+    ['/mix', 'Mix'],
+  ] as const) {
+    await page.goto(address + path);
+    await expect(page.getByRole('heading', { level: 1, name })).toBeAttached();
+    await expect(page.getByText('The nursery is out of reach')).toBeVisible();
+    await expect(page.getByText(/Could not fetch/)).toHaveCount(0);
+  }
+});
+
 test('it can be installed: named, with pictures that are there, and it starts with today', async ({
   page,
 }) => {

@@ -64,7 +64,7 @@ function pack(folder) {
 async function keeper(folder) {
   const { build: bundle } = await import('esbuild');
   const files = readdirSync(folder, { recursive: true, withFileTypes: true })
-    .filter((one) => one.isFile() && /\.(js|css|woff2|svg|png|webmanifest)$/.test(one.name))
+    .filter((one) => one.isFile() && /\.(js|css|woff2|svg|png|json|webmanifest)$/.test(one.name))
     .map((one) => join(one.parentPath, one.name).slice(folder.length).replaceAll('\\', '/'))
     .sort();
   await bundle({

@@ -79,7 +79,9 @@ export interface AppParts {
 export function createApp({ webFolder, log, ...parts }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger: log, autoLogging: false }));
+  // Of a request no more than that: headers hold the token of a device.
+  const serializers = { req: ({ method, url }: Record<string, unknown>) => ({ method, url }) };
+  app.use(pinoHttp({ logger: log, autoLogging: false, serializers }));
   app.use(securityHeaders());
   app.locals['reach'] = () => parts.sharing.addresses[0];
   const hosts = onlyOwnHosts(() => []);

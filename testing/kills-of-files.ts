@@ -110,7 +110,8 @@ export async function killFiles(
     const to = join(folder, `old-${tally.upgrades}`);
     mkdirSync(to, { recursive: true });
     copyFileSync(from, join(to, 'welcome.sqlite'));
-    const before = lookAt(from);
+    // The copy: to look at one with a journal leaves traces beside it.
+    const before = lookAt(join(to, 'welcome.sqlite'));
     const starting = begin(to, 0, quiet);
     await wait(150 + 700 * random());
     await kill(starting);

@@ -40,6 +40,7 @@ export function testApp(
   db: Db = openDatabase(':memory:'),
   instruments = new InstrumentHub(simulatedBench()),
   checkAnswers = true,
+  log = pino({ level: 'silent' }),
 ): { app: Express; db: Db } {
   new LibraryStore(db).refreshStarter();
   new CropStore(db).refreshStarter();
@@ -47,7 +48,7 @@ export function testApp(
   const app = createApp({
     db,
     webFolder: 'dist/none',
-    log: pino({ level: 'silent' }),
+    log,
     now: () => TODAY,
     instruments,
     heavy: inPlace,

@@ -86,6 +86,15 @@ describe('everything out and in', () => {
     expect((await request(made.app).get('/api/backups')).body.list).toHaveLength(before);
   });
 
+  test('a backup, an archive and a file that is brought at the same moment do not sweep each other away', async () => {
+    const [backup, again, brought] = await Promise.all([
+      request(made.app).post('/api/backups').send({}),
+      request(made.app).get('/api/archive'),
+      bring(made.app, archive),
+    ]);
+    expect([backup.status, again.status, brought.status]).toEqual([204, 200, 201]);
+  });
+
   test('each line is as the published schema says (checked by ajv, a validator of JSON Schema)', async () => {
     const { body: schema } = await request(made.app).get('/api/schema.json').expect(200);
     const files = unzipSync(archive);

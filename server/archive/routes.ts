@@ -1,4 +1,3 @@
-import { rmSync } from 'node:fs';
 import { archiveSchema } from '#server/archive/schema';
 import { tablesOf } from '#server/archive/form';
 import { type Backups } from '#server/backup/backups';
@@ -10,14 +9,9 @@ import { type Api } from '#server/http/serve';
 export function archiveRoutes(api: Api, db: Db, backups: Backups, heavy: Heavy, now: () => Date): void {
   api.serve('archive', async ({ res }) => {
     const at = now().toISOString();
-    const file = await backups.snapshot();
-    try {
-      const archive = await heavy.run('pack', { file, at });
-      res.attachment(`welcome-${at.slice(0, 10)}.zip`);
-      return Buffer.from(archive);
-    } finally {
-      rmSync(file, { force: true });
-    }
+    const archive = await backups.withSnapshot((file) => heavy.run('pack', { file, at }));
+    res.attachment(`welcome-${at.slice(0, 10)}.zip`);
+    return Buffer.from(archive);
   });
   const schema = archiveSchema(tablesOf(db)) as { $schema: string; $defs: Record<string, unknown> };
   api.serve('archiveSchema', () => schema);

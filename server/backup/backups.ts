@@ -37,7 +37,6 @@ const FOLDER = 'backups';
 /** So many of those brought from elsewhere are kept. */
 const MOST_BROUGHT = 3;
 const PART = '.part';
-const HOUR_MS = 3_600_000;
 const NAME = /^welcome-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z-(daily|asked|brought)\.sqlite$/;
 
 export const backupFolder = (data: string): string => join(data, FOLDER);
@@ -79,6 +78,8 @@ export function backupsIn(folder: string): Backup[] {
 /** Online snapshots by the database's own backup: written aside, checked, and only then given their name. */
 export class Backups {
   private making: Promise<Backup> | null = null;
+  /** Paths that are being written at this moment. */
+  private readonly writing = new Set<string>();
   /** Why the second place does not have the newest, in words; empty where it does or there is none. */
   secondProblem = '';
 
@@ -122,6 +123,14 @@ export class Backups {
 
   private async write(why: Why): Promise<Backup> {
     const { name, at, part } = this.begin(why);
+    try {
+      return await this.writeTo(part, name, at, why);
+    } finally {
+      this.writing.delete(part);
+    }
+  }
+
+  private async writeTo(part: string, name: string, at: string, why: Why): Promise<Backup> {
     const before = this.counts();
     await this.copyTo(part);
     const after = this.counts();
@@ -157,15 +166,23 @@ export class Backups {
     } catch (error) {
       rmSync(part, { force: true });
       throw error;
+    } finally {
+      this.writing.delete(part);
     }
   }
 
-  /** A copy as it stands, for one use. @returns its path: who asked takes it away */
-  async snapshot(): Promise<string> {
+  /** A copy as it stands, for one use: it is gone afterwards. */
+  async withSnapshot<T>(use: (file: string) => Promise<T>): Promise<T> {
     mkdirSync(this.place, { recursive: true });
     const file = join(this.place, `snapshot-${randomUUID()}${PART}`);
-    await this.copyTo(file);
-    return file;
+    this.writing.add(file);
+    try {
+      await this.copyTo(file);
+      return await use(file);
+    } finally {
+      this.writing.delete(file);
+      rmSync(file, { force: true });
+    }
   }
 
   /** One file, that anybody can open and copy: no journal beside it. */
@@ -178,15 +195,16 @@ export class Backups {
 
   private begin(why: Why): { name: string; at: string; part: string } {
     mkdirSync(this.place, { recursive: true });
-    const hourAgo = this.now().getTime() - HOUR_MS;
     for (const left of readdirSync(this.place).filter((name) => name.endsWith(PART))) {
       const path = join(this.place, left);
-      // What another is just writing stays.
-      if (!left.startsWith('snapshot-') || statSync(path).mtimeMs < hourAgo) rmSync(path);
+      // What is just being written stays.
+      if (!this.writing.has(path)) rmSync(path);
     }
     const at = this.now().toISOString();
     const name = `welcome-${at.replaceAll(':', '-').replace('.', '-')}-${why}.sqlite`;
-    return { name, at, part: join(this.place, `${name}${PART}`) };
+    const part = join(this.place, `${name}${PART}`);
+    this.writing.add(part);
+    return { name, at, part };
   }
 
   /** What was checked gets its name, and its note beside it. */

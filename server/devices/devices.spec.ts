@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type PeerCertificate, type TLSSocket } from 'node:tls';
 import { type Request } from 'express';
+import { pino } from 'pino';
 import request from 'supertest';
 import { type EndpointName, routes } from '#contract/routes';
 import { authorityFile, certify, sealed } from '#server/devices/authority';
@@ -190,6 +191,20 @@ test('codes of papers lead to where a phone finds them while the door is open, e
     );
   expect(asked('https://192.0.2.7:4181')).toBe('https://192.0.2.7:4181/batches/3');
   expect(asked()).toBe('http://127.0.0.1:4180/batches/3');
+});
+
+test('what is logged of a request that broke holds neither the token of a device nor what it sent', async () => {
+  const lines: string[] = [];
+  const log = pino({ level: 'warn' }, { write: (line: string) => void lines.push(line) });
+  const { app, db } = testApp(undefined, undefined, true, log);
+  db.exec('DROP TABLE measures');
+  await request(app)
+    .post('/api/measures')
+    .set('cookie', 'welcome-device=secret-token')
+    .send({ key: randomUUID(), name: 'Secret pail', litres: 5 })
+    .expect(500);
+  expect(lines.join('')).toContain('/api/measures');
+  expect(lines.join('')).not.toMatch(/secret-token|Secret pail/);
 });
 
 test('a restore lets nobody in who was taken away since: devices are paired anew', () => {

@@ -1,8 +1,8 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { type Observable } from 'rxjs';
 import { addressOf } from '#contract/routes';
 import { type Backup, type BackupCounts, BackupsService } from '../data/backups';
+import { Doing } from '../ui/doing';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
 
@@ -32,7 +32,7 @@ const said = (table: keyof BackupCounts, count: number): string =>
   template: `
     <app-fetch-state [of]="service.all" what="the backups" />
     @if (service.all.value(); as it) {
-      <p>
+      <p role="status">
         @if (it.list[0]; as newest) {
           The newest is of {{ newest.at | date: 'd MMM y, HH:mm' }}, {{ size(newest.bytes) }}.
         } @else {
@@ -45,7 +45,7 @@ const said = (table: keyof BackupCounts, count: number): string =>
         </p>
       }
       <div class="acts">
-        <button type="button" class="press" [disabled]="busy()" (click)="make()">Back up now</button>
+        <button type="button" class="press" [disabled]="doing.busy()" (click)="make()">Back up now</button>
         <a class="press" [href]="archive" download>Everything as an open archive</a>
         <label class="press">
           Bring a file…
@@ -54,7 +54,7 @@ const said = (table: keyof BackupCounts, count: number): string =>
             type="file"
             class="visually-hidden"
             accept=".sqlite,.zip"
-            [disabled]="busy()"
+            [disabled]="doing.busy()"
             (change)="bring(file)"
           />
         </label>
@@ -92,14 +92,14 @@ const said = (table: keyof BackupCounts, count: number): string =>
             {{ lost() || 'Nothing that is there now is missing in it.' }} What is there now is kept aside in
             the data folder.
           </p>
-          <button type="button" class="press next" [disabled]="busy()" (click)="restore(one)">
+          <button type="button" class="press next" [disabled]="doing.busy()" (click)="restore(one)">
             Put it back
           </button>
           <button type="button" class="press quiet" (click)="chosen.set(null)">Leave it as it is</button>
         </div>
       }
-      @if (problem()) {
-        <p class="wrong" role="alert">{{ problem() }}</p>
+      @if (doing.problem(); as problem) {
+        <p class="wrong" role="alert">{{ problem }}</p>
       }
       <app-text-field
         label="A folder for a second copy, as on another disk"
@@ -135,8 +135,7 @@ export class BackupsForm {
   protected readonly service = inject(BackupsService);
   protected readonly whys = whys;
   protected readonly archive = addressOf('archive', {});
-  protected readonly busy = signal(false);
-  protected readonly problem = signal('');
+  protected readonly doing = new Doing();
   protected readonly chosen = signal<Backup | null>(null);
   protected readonly second = signal<string | null>(null);
 
@@ -168,37 +167,22 @@ export class BackupsForm {
   }
 
   protected make(): void {
-    this.run(this.service.make(), () => undefined, 'Not backed up');
+    this.doing.run(this.service.make(), 'Not backed up');
   }
 
   protected bring(input: HTMLInputElement): void {
     const file = input.files?.[0];
     input.value = '';
-    if (file) this.run(this.service.bring(file), (one) => this.chosen.set(one), 'Not taken');
+    if (file) this.doing.run(this.service.bring(file), 'Not taken', (one) => this.chosen.set(one));
   }
 
   protected keepSecond(): void {
     const folder = this.second();
-    if (folder !== null) this.run(this.service.setSecondPlace(folder), () => undefined, 'Not kept');
+    if (folder !== null) this.doing.run(this.service.setSecondPlace(folder), 'Not kept');
   }
 
   /** Everything on the page is of another folder then: it is loaded anew. */
   protected restore({ name }: Backup): void {
-    this.run(this.service.restore(name), () => location.reload(), 'Not put back');
-  }
-
-  private run<T>(work: Observable<T>, then: (done: T) => void, failed: string): void {
-    this.busy.set(true);
-    this.problem.set('');
-    work.subscribe({
-      next: (done) => {
-        this.busy.set(false);
-        then(done);
-      },
-      error: (error: Error) => {
-        this.busy.set(false);
-        this.problem.set(`${failed}: ${error.message}`);
-      },
-    });
+    this.doing.run(this.service.restore(name), 'Not put back', () => location.reload());
   }
 }

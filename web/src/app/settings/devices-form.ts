@@ -2,6 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject, signal } from '@angular/core';
 import { type Observable } from 'rxjs';
 import { type Device, DevicesService, type ShareWay } from '../data/devices';
+import { Doing } from '../ui/doing';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
 
@@ -36,7 +37,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
                 name="share-way"
                 [value]="way.id"
                 [checked]="it.way === way.id"
-                [disabled]="busy()"
+                [disabled]="doing.busy()"
                 (change)="run(service.open(way.id))"
               />
               <b>{{ way.name }}</b>
@@ -57,7 +58,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
             no address: this machine is in no network.
           }
         </p>
-        <button type="button" class="press" [disabled]="busy()" (click)="run(service.pair())">
+        <button type="button" class="press" [disabled]="doing.busy()" (click)="run(service.pair())">
           Pair a device
         </button>
       }
@@ -110,8 +111,8 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
         }
       </ul>
     }
-    @if (problem()) {
-      <p class="wrong" role="alert">{{ problem() }}</p>
+    @if (doing.problem(); as problem) {
+      <p class="wrong" role="alert">{{ problem }}</p>
     }
   `,
   styles: `
@@ -163,8 +164,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
 export class DevicesForm {
   protected readonly service = inject(DevicesService);
   protected readonly ways = ways;
-  protected readonly busy = signal(false);
-  protected readonly problem = signal('');
+  protected readonly doing = new Doing();
   protected readonly renaming = signal<number | null>(null);
   protected readonly name = signal('');
   constructor() {
@@ -188,18 +188,7 @@ export class DevicesForm {
     this.run(this.service.rename(id, this.name()), () => this.renaming.set(null));
   }
 
-  protected run<T>(work: Observable<T>, then: () => void = () => undefined): void {
-    this.busy.set(true);
-    this.problem.set('');
-    work.subscribe({
-      next: () => {
-        this.busy.set(false);
-        then();
-      },
-      error: (error: Error) => {
-        this.busy.set(false);
-        this.problem.set(`Not done: ${error.message}`);
-      },
-    });
+  protected run<T>(work: Observable<T>, then?: () => void): void {
+    this.doing.run(work, 'Not done', then);
   }
 }

@@ -45,6 +45,14 @@ async function takeOver(): Promise<void> {
   const shells = (await caches.keys()).filter((name) => name.startsWith(SHELL) && name !== SHELL + VERSION);
   await Promise.all(shells.slice(0, -1).map((name) => caches.delete(name)));
   await worker.clients.claim();
+  await askAhead();
+}
+
+/** What the daily pages ask for first, whether or not they were opened here: the phone goes out at once. */
+async function askAhead(): Promise<void> {
+  const pages = (await (await piece(new Request('/first-asked.json'))).json()) as Record<string, string[]>;
+  const asks = new Set(Object.values(pages).flat());
+  await Promise.all([...asks].map((ask) => answer(new Request(`/api/${ask}`)).catch(() => undefined)));
 }
 
 function withoutLength(headers: Headers): Headers {
