@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Page } from '@playwright/test';
 import { serve, type Served } from '#testing/serve';
-import { expect, test } from './bench';
+import { expect, field, test } from './bench';
 
 test.use({ serviceWorkers: 'allow', brought: /ERR_|Failed to load resource|EventSource/ });
 
@@ -108,6 +108,46 @@ test('a device that saw one page goes out at once: the daily pages open all the 
     await expect(page.getByText('The nursery is out of reach')).toBeVisible();
     await expect(page.getByText(/Could not fetch/)).toHaveCount(0);
   }
+});
+
+test('out of reach a sowing, a recipe and a batch are entered; back in reach each is there, once', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await page.setViewportSize({ width: 390, height: 844 });
+  const { address } = served;
+  await page.goto(`${address}/mix`);
+  await kept(page);
+  for (const path of ['/plants/new', '/batches', '/batches/new', '/mix', '/plants/standing']) {
+    await page.goto(address + path);
+    await page.waitForLoadState('networkidle').catch(() => undefined);
+  }
+  await goOut();
+  await page.goto(`${address}/plants/new?crop=basil&vessel=cell-72&cells=72&name=Out there`);
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Out of reach: Basil “Out there” is kept on this device')).toBeVisible();
+  await page.goto(`${address}/mix`);
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await field(page, 'Name of the recipe').fill('Tunnel mix');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Out of reach: this recipe is kept on this device')).toBeVisible();
+  await page.goto(`${address}/batches/new`);
+  await field(page, 'Called').fill('Tunnel batch');
+  await page.getByRole('button', { name: /^Keep/ }).click();
+  await expect(page.getByText('Out of reach: batch Tunnel batch is kept on this device')).toBeVisible();
+  // Closed and opened again, still out of reach.
+  await page.goto(`${address}/today`);
+  await expect(page.getByText(/3 waiting to be sent since .*: Basil “Out there”, /)).toBeVisible();
+
+  await comeBack();
+  await expect(page.getByText(/waiting to be sent since/)).toHaveCount(0, { timeout: 30_000 });
+  const names = async (path: string): Promise<string[]> =>
+    ((await (await page.request.get(`${address}/api/${path}`)).json()) as { name: string }[]).map(
+      ({ name }) => name,
+    );
+  expect((await names('plants?finished=no')).filter((name) => name === 'Out there')).toHaveLength(1);
+  expect((await names('mixes?away=no')).filter((name) => name === 'Tunnel mix')).toHaveLength(1);
+  expect((await names('batches?away=no')).filter((name) => name === 'Tunnel batch')).toHaveLength(1);
 });
 
 test('it can be installed: named, with pictures that are there, and it starts with today', async ({

@@ -3,7 +3,7 @@ import { DatePipe } from '@angular/common';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Units } from './data/units';
 import { Outbox } from './data/outbox';
-import { isForPlanting } from './data/outbox-store';
+import { isForMaking, isForPlanting } from './data/outbox-store';
 import { Notices } from './data/notices';
 import { Reach } from './data/reach';
 
@@ -25,6 +25,7 @@ export class App {
   protected readonly toDecide = computed(() => {
     const counts = new Map<string, { to: (string | number)[]; name: string; count: number }>();
     for (const one of this.outbox.undecided()) {
+      if (isForMaking(one)) continue;
       const known = isForPlanting(one)
         ? { to: ['/plants', one.planting], name: `Planting ${one.planting}` }
         : { to: ['/batches', one.batch, 'run'], name: `Batch ${one.batch}` };
@@ -32,6 +33,16 @@ export class App {
     }
     return [...counts.values()];
   });
+  /** What waits to be made, by what it is called. */
+  protected readonly toMake = computed(() =>
+    this.outbox
+      .items()
+      .filter(isForMaking)
+      .filter((one) => one.state === 'waiting')
+      .map(({ called }) => called)
+      .join(', '),
+  );
+  protected readonly notMade = computed(() => this.outbox.undecided().filter(isForMaking));
 
   constructor() {
     // Not while the first page is being made.

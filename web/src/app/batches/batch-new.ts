@@ -3,6 +3,7 @@ import { Router, RouterLink } from '@angular/router';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch, type BatchSnapshot } from '#core/batch/snapshot';
 import { BatchesService } from '../data/batches';
+import { keptHere } from '../data/making';
 import { MadeForChoice } from '../data/made-for';
 import { SeasonService } from '../data/season';
 import { NurseryService } from '../data/nursery';
@@ -11,7 +12,6 @@ import { SchoolChoice } from '../data/school-choice';
 import { ScoopChoice } from '../data/scoop-choice';
 import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
-import { uuid } from '../data/uuid';
 import { DayField } from '../ui/fields/day-field';
 import { TextField } from '../ui/fields/text-field';
 import { TypedDay } from '../ui/fields/typed-day';
@@ -41,8 +41,6 @@ export class BatchNew {
   private readonly kit = inject(KitChoice).kit;
   private readonly madeFor = inject(MadeForChoice);
   private readonly season = inject(SeasonService);
-  /** One key for this card: pressing Keep again after a lost answer keeps one batch. */
-  private readonly key = uuid();
 
   protected readonly name = signal(this.proposedName());
   protected readonly madeOn = new TypedDay(this.nursery.today);
@@ -98,7 +96,6 @@ export class BatchNew {
     const opened = this.store.opened();
     this.batches
       .keep({
-        key: this.key,
         name: this.name().trim(),
         recipe: this.store.recipe(),
         mixVersionId: opened && !this.store.changed() ? opened.id : null,
@@ -112,6 +109,11 @@ export class BatchNew {
       .subscribe({
         next: (batch) => {
           this.madeFor.forget();
+          if (!batch) {
+            this.notices.say(keptHere(`batch ${this.name().trim()}`));
+            void this.router.navigate(['/batches'], { replaceUrl: true });
+            return;
+          }
           this.season.plan.refresh();
           this.notices.say(`Batch ${batch.id} is kept.`);
           void this.router.navigate(['/batches', batch.id], { replaceUrl: true });

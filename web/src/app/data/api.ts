@@ -33,10 +33,10 @@ export type Given<K extends EndpointName> = InPath<K> &
 type MaybeGiven<K extends EndpointName> = object extends Given<K> ? [given?: Given<K>] : [given: Given<K>];
 
 /** Names of the endpoints that make something and take a client key. */
-type CreateName = {
+export type CreateName = {
   [K in EndpointName]: BodyGiven<K> extends { key: string } ? K : never;
 }[EndpointName];
-type GivenToCreate<K extends CreateName> = InPath<K> & { body: Omit<BodyGiven<K>, 'key'> };
+export type GivenToCreate<K extends CreateName> = InPath<K> & { body: Omit<BodyGiven<K>, 'key'> };
 
 /** The one way to the server: endpoints by name, typed by the contract; failures as ApiError. */
 @Injectable({ providedIn: 'root' })
@@ -60,10 +60,23 @@ export class Api {
   /** Makes something. The same thing sent again after a lost answer goes under the same key: it is made once. */
   create<K extends CreateName>(name: K, { params, body }: GivenToCreate<K>): Observable<Answer<K>> {
     const what = JSON.stringify([name, params, body]);
-    const key = this.unanswered.get(what) ?? uuid();
-    this.unanswered.set(what, key);
+    const key = this.keyOf(what);
     const given = [{ params, body: { key, ...body } }] as unknown as MaybeGiven<K>;
     return this.call(name, ...given).pipe(tap(() => this.unanswered.delete(what)));
+  }
+
+  /** Key under which something was sent that nobody has answered: who sends it from now on does so under it. */
+  handOver<K extends CreateName>(name: K, { params, body }: GivenToCreate<K>): string {
+    const what = JSON.stringify([name, params, body]);
+    const key = this.keyOf(what);
+    this.unanswered.delete(what);
+    return key;
+  }
+
+  private keyOf(what: string): string {
+    const key = this.unanswered.get(what) ?? uuid();
+    this.unanswered.set(what, key);
+    return key;
   }
 }
 

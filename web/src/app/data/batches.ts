@@ -2,13 +2,18 @@ import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type Batch, type BatchLine, type NewBatch } from '#contract/batches';
 import { Api } from './api';
+import { Making } from './making';
 import { Resource } from './resource';
 
 @Injectable({ providedIn: 'root' })
 export class BatchesService {
   private readonly api = inject(Api);
-
+  private readonly making = inject(Making);
   private readonly changed = new Set<() => void>();
+
+  constructor() {
+    this.making.madeLater('keepBatch').subscribe(() => this.tell());
+  }
 
   /** A list, for a page that looks at it; it follows what is put away and brought back until the page is left. */
   list(away: 'no' | 'yes'): { lines: Resource<readonly BatchLine[]>; leave: () => void } {
@@ -31,8 +36,9 @@ export class BatchesService {
     return this.api.call('batch', { params: { id } });
   }
 
-  keep(batch: NewBatch): Observable<Batch> {
-    return this.api.call('keepBatch', { body: batch }).pipe(tap(() => this.tell()));
+  /** @returns null where it waits on this device until the nursery is in reach */
+  keep(body: Omit<NewBatch, 'key'>): Observable<Batch | null> {
+    return this.making.make('keepBatch', { body }, `batch ${body.name}`).pipe(tap(() => this.tell()));
   }
 
   putAway(id: number): Observable<void> {

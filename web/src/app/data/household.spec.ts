@@ -20,6 +20,7 @@ import { serve, type Served } from '#testing/serve';
 import { Api } from './api';
 import { NurseryService } from './nursery';
 import { Outbox } from './outbox';
+import { uuid } from './uuid';
 import { OUTBOX_STORE } from './outbox-store';
 
 const RUNS = 4;
@@ -121,7 +122,7 @@ function open(device: Pick<Device, 'wire' | 'store'>): Outbox {
 
 type Step =
   | { kind: 'tick'; device: number; step: number; done: boolean }
-  | { kind: 'note' | 'plant'; device: number }
+  | { kind: 'note' | 'plant' | 'sow'; device: number }
   | { kind: 'wire'; device: number; state: Wire['state'] }
   | { kind: 'reload' | 'look' | 'decide'; device: number }
   | { kind: 'kill' }
@@ -132,7 +133,13 @@ const step: fc.Arbitrary<Step> = fc.oneof(
     weight: 6,
     arbitrary: fc.record({ kind: fc.constant('tick' as const), device, step: fc.nat(3), done: fc.boolean() }),
   },
-  { weight: 4, arbitrary: fc.record({ kind: fc.constantFrom('note' as const, 'plant' as const), device }) },
+  {
+    weight: 5,
+    arbitrary: fc.record({
+      kind: fc.constantFrom('note' as const, 'plant' as const, 'sow' as const),
+      device,
+    }),
+  },
   {
     weight: 4,
     arbitrary: fc.record({
@@ -154,6 +161,10 @@ const step: fc.Arbitrary<Step> = fc.oneof(
   },
 );
 
+const sowing = (on: string): object => ({
+  ...{ start: 'sow', crop: 'basil', seed: '', vessel: 'cell-72', cells: 72, perCell: 1, batch: null, on },
+  ...{ bareRoot: false, halfFilled: false, season: null, from: [] },
+});
 const wait = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
 beforeAll(async () => {
@@ -198,6 +209,7 @@ test('two phones and a laptop, with cuts, kills and wrong clocks: in the end all
         }
         for (const { key } of one.outbox.items()) if (!before.has(key)) entered.add(key);
       };
+      const before = said;
       const look = async (one: Device): Promise<void> => {
         const entries = await get<{ id: number }[]>(`/batches/${batch.id}/entries`);
         one.seen = entries.at(-1)?.id ?? 0;
@@ -239,6 +251,17 @@ test('two phones and a laptop, with cuts, kills and wrong clocks: in the end all
             at(who, () => void who.outbox.enterEvent(1, event));
             break;
           }
+          case 'sow':
+            at(who, () => {
+              const body = { ...sowing(begun), name: `Sown ${++said}` };
+              who.outbox.enterMaking(uuid(), {
+                make: 'addPlanting',
+                params: undefined,
+                body,
+                called: body.name,
+              });
+            });
+            break;
           case 'wire':
             who.wire.state = one.state;
             break;
@@ -283,10 +306,17 @@ test('two phones and a laptop, with cuts, kills and wrong clocks: in the end all
       const texts = events.map(({ event }) => event.text).filter((text) => text?.startsWith('Seen '));
       expect(new Set(texts).size).toBe(texts.length);
       expect(new Set(inRecord).size).toBe(inRecord.length);
+      const lines = await get<{ name: string; on: string }[]>('/plants?finished=no');
+      const sown = lines.map(({ name }) => name).filter((name) => name.startsWith('Sown '));
+      expect(new Set(sown).size).toBe(sown.length);
+      const sowings = day.filter(({ kind }) => kind === 'sow').length;
+      expect(sown.filter((name) => Number(name.slice(5)) > before)).toHaveLength(sowings);
       const plants = day.filter(({ kind }) => kind === 'plant').length;
       const there = [...entered].filter((key) => inRecord.includes(key)).length;
       // Everything that was entered and not let go is there: entries by their keys, events of plants by their number.
-      expect(there).toBe([...entered].length - plants - [...letGo].filter((key) => entered.has(key)).length);
+      expect(there).toBe(
+        [...entered].length - plants - sowings - [...letGo].filter((key) => entered.has(key)).length,
+      );
       expect(texts.filter((text) => Number(text!.slice(5)) > said - 200).length).toBeGreaterThanOrEqual(
         plants,
       );

@@ -4,12 +4,14 @@ import { type Recipe } from '#core/recipe/recipe';
 import { PAGE } from '#contract/routes';
 import { type MixVersion } from '#contract/mixes';
 import { Api } from './api';
+import { Making } from './making';
 import { Resource } from './resource';
 
 /** Recipes kept by name. */
 @Injectable({ providedIn: 'root' })
 export class MixesService {
   private readonly api = inject(Api);
+  private readonly making = inject(Making);
 
   /** Newest version of each. */
   readonly all = new Resource<readonly MixVersion[]>(() => this.pages('no'));
@@ -50,14 +52,27 @@ export class MixesService {
     return this.api.call('restoreMix', { params: { id: mixId } }).pipe(tap(() => this.all.refresh()));
   }
 
-  keepNew(name: string, recipe: Recipe): Observable<MixVersion> {
-    return this.api.create('keepMix', { body: { name, recipe } }).pipe(tap(() => this.all.refresh()));
+  /** @returns null where it waits on this device until the nursery is in reach */
+  keepNew(name: string, recipe: Recipe): Observable<MixVersion | null> {
+    return this.making
+      .make('keepMix', { body: { name, recipe } }, `the recipe ${name}`)
+      .pipe(tap(() => this.all.refresh()));
   }
 
-  keepVersion(mixId: number, recipe: Recipe, why = ''): Observable<MixVersion> {
-    return this.api
-      .create('keepMixVersion', { params: { id: mixId }, body: { recipe, why } })
+  /** @returns null where it waits on this device until the nursery is in reach */
+  keepVersion(
+    { mixId, name }: { mixId: number; name: string },
+    recipe: Recipe,
+    why = '',
+  ): Observable<MixVersion | null> {
+    return this.making
+      .make('keepMixVersion', { params: { id: mixId }, body: { recipe, why } }, `the recipe ${name}`)
       .pipe(tap(() => this.all.refresh()));
+  }
+
+  /** Recipes that had waited on this device and are kept now. */
+  keptLater(): Observable<{ body: object; made: MixVersion }> {
+    return this.making.madeLater('keepMix', 'keepMixVersion');
   }
 }
 

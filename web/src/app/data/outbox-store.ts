@@ -33,10 +33,26 @@ export interface ForPlanting extends Written {
   event: PlantEvent;
 }
 
+/** What can be made out of reach: it is kept here and made once the nursery answers. */
+export const laterNames = ['addPlanting', 'addPicture', 'keepMix', 'keepMixVersion', 'keepBatch'] as const;
+export type LaterName = (typeof laterNames)[number];
+
+/** Something that is made whole: a planting, a batch, a version of a recipe. */
+export interface ForMaking extends Written {
+  make: LaterName;
+  params: Readonly<Record<string, string | number>> | undefined;
+  /** Without its key. */
+  body: object;
+  /** What its person calls it. */
+  called: string;
+}
+
 /** An entry that was written on this device and is not acknowledged by the server. */
-export type Waiting = ForRecord | ForPlanting;
+export type Waiting = ForRecord | ForPlanting | ForMaking;
 
 export const isForPlanting = (item: Waiting): item is ForPlanting => 'planting' in item;
+export const isForMaking = (item: Waiting): item is ForMaking => 'make' in item;
+export const isForRecord = (item: Waiting): item is ForRecord => 'batch' in item;
 
 /** Where unsent entries are kept. Every entry by itself: two tabs never overwrite each other's. */
 export interface OutboxStore {

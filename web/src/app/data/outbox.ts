@@ -4,10 +4,19 @@ import { type KeptPlantEvent } from '#contract/plants';
 import { type Entry, type EntryData } from '#contract/record';
 import { replaces, subjectOf } from '#contract/record-subject';
 import { type PlantEvent } from '#core/plants/planting';
-import { Api, ApiError } from './api';
+import { Api, ApiError, type Given } from './api';
 import { keptNames, readKept, writeKept } from './kept';
 import { NurseryService } from './nursery';
-import { type ForPlanting, type ForRecord, isForPlanting, OUTBOX_STORE, type Waiting } from './outbox-store';
+import {
+  type ForMaking,
+  type ForPlanting,
+  type ForRecord,
+  isForMaking,
+  isForPlanting,
+  isForRecord,
+  OUTBOX_STORE,
+  type Waiting,
+} from './outbox-store';
 import { uuid } from './uuid';
 
 const RETRY_MS = 3000;
@@ -21,8 +30,12 @@ export interface ForBatch {
   key: string;
 }
 
+type Made = Omit<ForMaking, keyof Waiting>;
 /** What the server has taken. */
-export type Taken = { entry: Entry } | { key: string; planting: number; event: KeptPlantEvent };
+export type Taken =
+  | { entry: Entry }
+  | { key: string; planting: number; event: KeptPlantEvent }
+  | { make: ForMaking['make']; body: object; made: object };
 
 /**
  * What was entered on this device and is not yet acknowledged: one queue for all batches, plantings and tabs, kept until the
@@ -68,7 +81,8 @@ export class Outbox {
   /** @param seen newest entry of the batch that the page shows */
   enter(batch: ForBatch, data: EntryData, seen: number): void {
     const own = this.box()
-      .filter((one): one is ForRecord => !isForPlanting(one) && one.batch === batch.id)
+      .filter(isForRecord)
+      .filter((one) => one.batch === batch.id)
       .filter((one) => subjectOf(one.data) === subjectOf(data) && replaces(data))
       .map((one) => one.key);
     this.add({
@@ -82,6 +96,19 @@ export class Outbox {
     const item: ForPlanting = { ...this.written(), planting, event };
     this.add(item);
     return item.key;
+  }
+
+  /** @param key under which the server may have it already */
+  enterMaking(key: string, what: Made): void {
+    this.add({ ...this.written(), ...what, key });
+  }
+
+  /** Whether the very same thing waits to be made. */
+  waitsFor({ make, params, body }: Omit<Made, 'called'>): boolean {
+    const same = JSON.stringify([make, params, body]);
+    return this.box()
+      .filter(isForMaking)
+      .some((one) => one.state === 'waiting' && JSON.stringify([one.make, one.params, one.body]) === same);
   }
 
   private written(): Pick<Waiting, 'key' | 'folder' | 'at' | 'state'> {
@@ -103,7 +130,7 @@ export class Outbox {
     delete rest.why;
     // A refused or clashed entry was never taken: under its key it still can be.
     this.change({
-      ...(isForPlanting(rest) ? rest : { ...rest, seen: Math.max(seen, rest.seen) }),
+      ...(isForRecord(rest) ? { ...rest, seen: Math.max(seen, rest.seen) } : rest),
       state: 'waiting',
     });
   }
@@ -175,6 +202,12 @@ export class Outbox {
       const body = { key, event };
       const made = await firstValueFrom(this.api.call('addPlantEvent', { params: { id: planting }, body }));
       return { key, planting, event: made };
+    }
+    if (isForMaking(item)) {
+      const { key, make, params, body } = item;
+      // Kept as it was sent: the server checks it again.
+      const given = { params, body: { key, ...body } } as unknown as Given<ForMaking['make']>;
+      return { make, body, made: await firstValueFrom(this.api.call(make, given)) };
     }
     const { key, seen, own, data, batch, batchKey } = item;
     const body = { key, seen, own, data, ...(batchKey && { batchKey }) };

@@ -12,6 +12,7 @@ import {
   type Trial,
 } from '#contract/plants';
 import { Api } from './api';
+import { Making } from './making';
 import { Resource } from './resource';
 
 export type PlantCare = Answer<'plantCare'>[number];
@@ -22,6 +23,7 @@ export type TrialGiven = Omit<BodyGiven<'addTrial'>, 'key'>;
 @Injectable({ providedIn: 'root' })
 export class PlantsService {
   private readonly api = inject(Api);
+  private readonly making = inject(Making);
 
   /** A page of the list, for a page that looks at it. */
   list(finished: PlantList): Resource<readonly PlantingLine[]> {
@@ -36,13 +38,19 @@ export class PlantsService {
     return this.api.call('planting', { params: { id } });
   }
 
-  add(body: PlantingGiven): Observable<PlantingLine> {
-    return this.api.create('addPlanting', { body });
+  /** @returns null where it waits on this device until the nursery is in reach */
+  add(body: PlantingGiven, called: string): Observable<PlantingLine | null> {
+    return this.making.make('addPlanting', { body }, called);
   }
 
-  /** @param jpeg base64 */
-  addPicture(id: number, on: string, jpeg: string): Observable<KeptPlantEvent> {
-    return this.api.create('addPicture', { params: { id }, body: { on, jpeg } });
+  /** @param jpeg base64 @returns null where it waits on this device */
+  addPicture(id: number, on: string, jpeg: string): Observable<KeptPlantEvent | null> {
+    return this.making.make('addPicture', { params: { id }, body: { on, jpeg } }, 'a picture');
+  }
+
+  /** Plantings or pictures that had waited on this device are there now. */
+  arrived(): Observable<unknown> {
+    return this.making.madeLater('addPlanting', 'addPicture');
   }
 
   putAway(id: number): Observable<void> {

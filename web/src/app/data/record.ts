@@ -4,7 +4,7 @@ import { replaces, subjectOf } from '#contract/record-subject';
 import { type Entry, type EntryData } from '#contract/record';
 import { type ForBatch, Outbox } from './outbox';
 import { keepEntries, keptEntries } from './kept-entries';
-import { type ForRecord, isForPlanting } from './outbox-store';
+import { isForRecord } from './outbox-store';
 import { followStream } from './shared-stream';
 
 const KEEP_AFTER_MS = 500;
@@ -34,7 +34,8 @@ export class BatchRecord {
     const there = new Set(this.known().map((entry) => entry.key));
     return this.outbox
       .items()
-      .filter((one): one is ForRecord => !isForPlanting(one) && one.batch === id && !there.has(one.key));
+      .filter(isForRecord)
+      .filter((one) => one.batch === id && !there.has(one.key));
   });
   readonly waiting = computed(() => this.mine().filter((one) => one.state === 'waiting').length);
   /** Entries of this device that another device's word stands against, each to be decided on. */

@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { DatePipe } from '@angular/common';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Observable } from 'rxjs';
 import { MODEL, movedSince } from '#core/judge/figures';
+import { type Recipe } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';
+import { keptHere } from '../data/making';
 import { MixesService, type MixVersion } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
@@ -64,6 +67,18 @@ export class RecipeBar {
     return figures === null && MODEL > 1 ? 'Kept by an earlier reckoning: its figures may have moved.' : '';
   });
 
+  constructor() {
+    // The recipe on the bench may have waited to be kept.
+    this.mixes
+      .keptLater()
+      .pipe(takeUntilDestroyed())
+      .subscribe(({ body, made }) => {
+        const { recipe } = body as { recipe: Recipe };
+        if (JSON.stringify(recipe) === JSON.stringify(this.store.recipe())) this.store.keptAs(made);
+        this.mixes.all.refresh();
+      });
+  }
+
   /** What the name in the form is for. */
   private purpose: 'keep' | 'rename' | 'copy' = 'keep';
   protected readonly versions = signal<readonly MixVersion[]>([]);
@@ -111,7 +126,7 @@ export class RecipeBar {
   protected keep(): void {
     const opened = this.store.opened();
     if (opened) {
-      this.save(this.mixes.keepVersion(opened.mixId, this.store.recipe(), this.store.why()));
+      this.save(this.mixes.keepVersion(opened, this.store.recipe(), this.store.why()));
       return;
     }
     this.purpose = 'keep';
@@ -148,15 +163,15 @@ export class RecipeBar {
     });
   }
 
-  private save(saving: Observable<MixVersion>): void {
+  private save(saving: Observable<MixVersion | null>): void {
     this.busy.set(true);
     saving.subscribe({
       next: (mix) => {
-        this.store.keptAs(mix);
+        if (mix) this.store.keptAs(mix);
         this.naming.set(false);
         this.name.set('');
         this.busy.set(false);
-        this.notices.say(`Kept as ${mix.name}, version ${mix.version}.`);
+        this.notices.say(mix ? `Kept as ${mix.name}, version ${mix.version}.` : keptHere('this recipe'));
       },
       error: (error: Error) => {
         this.busy.set(false);

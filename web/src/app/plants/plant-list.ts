@@ -1,5 +1,6 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { PAGE } from '#contract/routes';
 import { called } from '#core/plants/care';
@@ -125,6 +126,13 @@ export class PlantList {
   protected readonly startWords = startWords;
   protected readonly says = tallySays;
   protected readonly PAGE = PAGE;
+
+  constructor() {
+    this.plants
+      .arrived()
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.lines.refresh());
+  }
 
   protected name(one: PlantingLine): string {
     return called(one, this.names().get(one.crop) ?? { name: one.crop });

@@ -8,6 +8,7 @@ import { BatchesService } from '../data/batches';
 import { HalfDone } from '../data/half-done';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
+import { keptHere } from '../data/making';
 import { NurseryService } from '../data/nursery';
 import { type PlantingLine, PlantsService } from '../data/plants';
 import { SeasonService } from '../data/season';
@@ -189,19 +190,28 @@ export class PlantNew {
     const takes = draft.start === 'pot' || draft.start === 'split';
     this.busy.set(true);
     this.problem.set('');
+    const known = called(draft, this.crop() ?? { name: draft.crop });
     this.plants
-      .add({
-        ...draft,
-        on: this.day(),
-        halfFilled: draft.halfFilled && draft.start === 'pot',
-        cells: checkWhole('cells', cells!, ...limits.plantCells),
-        perCell: perCell!,
-        batch: batch ? Number(batch) : null,
-        from: takes ? from.map((one) => ({ planting: one.planting, plants: one.plants! })) : [],
-      })
+      .add(
+        {
+          ...draft,
+          on: this.day(),
+          halfFilled: draft.halfFilled && draft.start === 'pot',
+          cells: checkWhole('cells', cells!, ...limits.plantCells),
+          perCell: perCell!,
+          batch: batch ? Number(batch) : null,
+          from: takes ? from.map((one) => ({ planting: one.planting, plants: one.plants! })) : [],
+        },
+        known,
+      )
       .subscribe({
         next: (made) => {
           this.leave();
+          if (!made) {
+            this.notices.say(keptHere(known));
+            void this.router.navigate(['/plants/standing'], { replaceUrl: true });
+            return;
+          }
           if (draft.season) this.season.plan.refresh();
           this.notices.say(`${this.crop()?.name ?? 'It'} stands among the plants.`);
           void this.router.navigate(['/plants', made.id], { replaceUrl: true });

@@ -22,6 +22,7 @@ import { BatchesService } from '../data/batches';
 import { LibraryService } from '../data/library';
 import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
+import { keptHere } from '../data/making';
 import { NurseryService } from '../data/nursery';
 import { PlantRecord } from '../data/plant-record';
 import { PlantsService } from '../data/plants';
@@ -196,9 +197,9 @@ export class PlantPage {
     this.wayProblem.set('');
     smallPicture(taken)
       .then((jpeg) => firstValueFrom(this.plants.addPicture(Number(this.id()), this.nursery.today(), jpeg)))
-      .then(() => {
-        this.there.refresh();
-        this.notices.say('The picture is kept.');
+      .then((kept) => {
+        if (kept) this.there.refresh();
+        this.notices.say(kept ? 'The picture is kept.' : keptHere('the picture'));
       })
       .catch((error: unknown) => this.wayProblem.set(`The picture is not kept: ${(error as Error).message}`));
   }

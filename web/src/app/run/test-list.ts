@@ -3,6 +3,7 @@ import { SaidPipe } from '../ui/words/said';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { benchTestIds, benchTests, type BenchTestId } from '#core/batch/tests/bench-tests';
 import { fixed } from '#core/units/show';
+import { keptHere } from '../data/making';
 import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { RunState } from './run-state';
@@ -69,10 +70,14 @@ export class TestList {
   protected keepYield(): void {
     const [shrinkagePct, batch] = [this.shrinkagePct(), this.run.batch()];
     if (shrinkagePct === undefined || !batch || batch.mixId === null) return;
+    const { mixId, name } = batch;
     const { recipe } = batch.snapshot;
     const measured = { ...recipe.measured, shrinkagePct: Math.round(shrinkagePct * 10) / 10 };
-    this.mixes.keepVersion(batch.mixId, { ...recipe, measured }).subscribe({
-      next: (mix) => this.notices.say(`Kept in ${mix.name}, version ${mix.version}.`),
+    this.mixes.keepVersion({ mixId, name }, { ...recipe, measured }).subscribe({
+      next: (mix) =>
+        this.notices.say(
+          mix ? `Kept in ${mix.name}, version ${mix.version}.` : keptHere(`the yield of ${name}`),
+        ),
       error: (error: Error) => this.notices.say(`Not kept: ${error.message}`),
     });
   }
