@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Page } from '@playwright/test';
@@ -148,6 +148,62 @@ test('out of reach a sowing, a recipe and a batch are entered; back in reach eac
   expect((await names('plants?finished=no')).filter((name) => name === 'Out there')).toHaveLength(1);
   expect((await names('mixes?away=no')).filter((name) => name === 'Tunnel mix')).toHaveLength(1);
   expect((await names('batches?away=no')).filter((name) => name === 'Tunnel batch')).toHaveLength(1);
+});
+
+/** The built page as another build would name its pieces, with a mark in it. */
+function laterBuild(folder: string): void {
+  cpSync('dist/web/browser', folder, { recursive: true, filter: (from) => !from.endsWith('.br') });
+  const names = readdirSync(folder).flatMap(
+    (name) => /^(?:chunk|main)-([\w-]{8})\.js$/.exec(name)?.[1] ?? [],
+  );
+  const renamed = (text: string): string =>
+    names.reduce((all, hash) => all.replaceAll(hash, [...hash].reverse().join('')), text);
+  for (const name of readdirSync(folder))
+    if (/\.(js|html|json)$/.test(name)) {
+      const text = renamed(readFileSync(join(folder, name), 'utf8'))
+        .replace('<head>', '<head><meta name="later-build" content="yes">')
+        .replace(/"[0-9a-f]{12}"/g, '"0123456789ab"');
+      rmSync(join(folder, name));
+      writeFileSync(join(folder, renamed(name)), text);
+    }
+}
+
+test('a new version takes over without losing what is open: the old page goes on with its own pieces', async ({
+  page,
+}) => {
+  const { address } = served;
+  await page.goto(`${address}/plants/new?crop=basil&vessel=cell-72&cells=72`);
+  await kept(page);
+  await field(page, 'Sort, or what it is for').fill('Half typed');
+  await goOut();
+  const later = join(folder, 'later');
+  laterBuild(later);
+  served = await serve(folder, Number(new URL(address).port), { WELCOME_WEB: later });
+  // Until the new one has taken over wholly.
+  await page.evaluate(async () => {
+    const before = navigator.serviceWorker.controller;
+    const over = new Promise<void>((done) =>
+      navigator.serviceWorker.addEventListener('controllerchange', () => {
+        const now = navigator.serviceWorker.controller!;
+        const look = (): void => void (now !== before && now.state === 'activated' && done());
+        now.addEventListener('statechange', look);
+        look();
+      }),
+    );
+    await (await navigator.serviceWorker.getRegistration())!.update();
+    await over;
+  });
+  expect(await page.evaluate(() => caches.keys())).toContain('welcome-page-0123456789ab');
+  await expect(field(page, 'Sort, or what it is for')).toHaveValue('Half typed');
+  // What the browser holds besides may be gone at any time.
+  await (await page.context().newCDPSession(page)).send('Network.clearBrowserCache');
+  // A place that this page never opened: its piece has another name by now.
+  await page.getByRole('link', { name: 'Season', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Season' })).toBeAttached();
+  await expect(page.locator('meta[name=later-build]')).toHaveCount(0);
+  await page.goto(`${address}/plants/new?crop=basil&vessel=cell-72&cells=72`);
+  await expect(page.locator('meta[name=later-build]')).toHaveCount(1);
+  await expect(field(page, 'Sort, or what it is for')).toHaveValue('Half typed');
 });
 
 test('it can be installed: named, with pictures that are there, and it starts with today', async ({

@@ -47,7 +47,8 @@ try {
   process.exit(1);
 }
 const opened: Opened = new Opened({
-  ...{ data: folder, webFolder: join(root, 'dist', 'web', 'browser'), log, now: () => new Date() },
+  ...{ data: folder, log, now: () => new Date() },
+  webFolder: process.env['WELCOME_WEB'] ?? join(root, 'dist', 'web', 'browser'),
   ...{ instruments: new InstrumentHub(simulatedBench()), heavy: new Workers() },
   sharing,
   demo: process.env['WELCOME_DEMO'] !== '0',

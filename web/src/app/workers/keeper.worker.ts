@@ -74,8 +74,10 @@ async function page(request: Request): Promise<Response> {
   }
 }
 
+/** Of this version, or of the one before, that a page which is still open may ask for. */
 async function piece(request: Request): Promise<Response> {
-  return (await caches.match(request)) ?? fetch(request);
+  const own = await (await caches.open(SHELL + VERSION)).match(request);
+  return own ?? (await caches.match(request)) ?? fetch(request);
 }
 
 async function answer(request: Request): Promise<Response> {
