@@ -1,6 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { connect } from 'node:tls';
+import { createHash, X509Certificate } from 'node:crypto';
 import { type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { serve } from '#testing/serve';
 import { expect, field, test } from './bench';
@@ -73,5 +75,83 @@ test('asked for at the start it is open, and says where', async () => {
   const sharing = (await (await fetch(`${address}/api/sharing`)).json()) as object;
   expect(sharing).toMatchObject({ way: 'plain', problem: '' });
   server.kill('SIGTERM');
+  rmSync(folder, { recursive: true, force: true });
+});
+
+/** What stands for the public key of the certificate that a server shows: SHA-256 of it, base 64. */
+const keyShownAt = (port: number): Promise<string> =>
+  new Promise((told, failed) => {
+    const wire = connect({ port, host: '127.0.0.1', rejectUnauthorized: false }, () => {
+      const { publicKey } = new X509Certificate(wire.getPeerCertificate().raw);
+      told(
+        createHash('sha256')
+          .update(publicKey.export({ type: 'spki', format: 'der' }))
+          .digest('base64'),
+      );
+      wire.destroy();
+    });
+    wire.once('error', failed);
+  });
+
+test('a phone that trusts the nursery’s own authority keeps the page, and works out of reach of its sealed door', async ({
+  playwright,
+}) => {
+  test.setTimeout(120_000);
+  const folder = mkdtempSync(join(tmpdir(), 'welcome-trusted-'));
+  const { process: server, address } = await serve(folder, 0, {}, ['--share']);
+  const asked = await fetch(`${address}/api/sharing/code`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: '{}',
+  });
+  expect(asked.ok).toBe(true);
+  const { code, addresses } = (await (await fetch(`${address}/api/sharing`)).json()) as {
+    code: { text: string };
+    addresses: string[];
+  };
+  const port = Number(new URL(addresses[0]!).port);
+  // As on a device on which it is installed: this browser takes that key's certificate as a good one.
+  const { launchOptions } = test.info().project.use;
+  const trusting = await playwright.chromium.launch({
+    ...launchOptions,
+    args: [...(launchOptions?.args ?? []), `--ignore-certificate-errors-spki-list=${await keyShownAt(port)}`],
+  });
+  const device = await trusting.newContext({
+    serviceWorkers: 'allow',
+    viewport: { width: 390, height: 844 },
+  });
+  const phone = await device.newPage();
+  const at = `https://127.0.0.1:${port}`;
+  await phone.goto(`${at}/pair?code=${code.text}`);
+  await phone.getByLabel('What you call this device').fill('Trusting phone');
+  await phone.getByRole('button', { name: 'Pair it' }).click();
+  await expect(phone.getByRole('link', { name: 'Today' })).toBeVisible();
+  await phone.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await expect
+    .poll(() => phone.evaluate(async () => (await (await caches.open('welcome-answers')).keys()).length))
+    .toBeGreaterThan(15);
+  await phone.goto(`${at}/plants/1`);
+  await phone.waitForLoadState('networkidle');
+
+  const gone = new Promise((done) => server.once('exit', done));
+  server.kill('SIGKILL');
+  await gone;
+  await phone.goto(`${at}/plants/1`);
+  await expect(phone.getByText('The nursery is out of reach')).toBeVisible();
+  await phone.getByRole('button', { name: 'Note', exact: true }).click();
+  await phone.getByRole('textbox', { name: 'Note' }).fill('Seen in the far tunnel');
+  await phone.getByRole('button', { name: 'Keep it' }).click();
+  await expect(phone.getByText(/1 waiting to be sent since/)).toBeVisible();
+
+  const again = await serve(folder, Number(new URL(address).port), { WELCOME_SHARE_PORT: String(port) }, [
+    '--share',
+  ]);
+  await expect(phone.getByText(/waiting to be sent since/)).toHaveCount(0, { timeout: 30_000 });
+  const { events } = (await (await fetch(`${address}/api/plants/1`)).json()) as {
+    events: { event: { text?: string } }[];
+  };
+  expect(events.filter(({ event }) => event.text === 'Seen in the far tunnel')).toHaveLength(1);
+  await trusting.close();
+  again.process.kill('SIGTERM');
   rmSync(folder, { recursive: true, force: true });
 });
