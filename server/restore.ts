@@ -2,9 +2,10 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { countsSay } from '#contract/backup-words';
 import { unpack } from '#server/archive/unpack';
 import { backupFolder, backupsIn } from '#server/backup/backups';
-import { counted, lookAt } from '#server/backup/checked';
+import { lookAt } from '#server/backup/checked';
 import { restoreInto } from '#server/backup/restore';
 import { holdFolder } from '#server/database/lock';
 
@@ -30,8 +31,7 @@ if (!given) {
     const file = given.endsWith('.zip') ? unpacked(resolve(given)) : resolve(given);
     const looked = lookAt(file);
     if (!looked.good) throw new Error(looked.why);
-    for (const [table, name] of Object.entries(counted))
-      console.log(`${String(looked.counts[table as keyof typeof counted]).padStart(8)} ${name}`);
+    console.log(`It holds ${countsSay(looked.counts) || 'nothing yet'}.`);
     const aside = restoreInto(data, file, new Date());
     letGo();
     console.log(

@@ -182,7 +182,7 @@ test('from the command line on an empty machine, and nothing is changed by a fil
   writeFileSync(join(data, 'letter.txt'), 'Dear grower');
   expect(() => run(join(data, 'letter.txt'))).toThrow(/Nothing was changed: it cannot be read/);
   expect(existsSync(join(elsewhere, 'welcome.sqlite'))).toBe(false);
-  expect(run(join(backupFolder(data), backup!.name))).toMatch(/1 lots[\s\S]*It is in place/);
+  expect(run(join(backupFolder(data), backup!.name))).toMatch(/1 lot\.[\s\S]*It is in place/);
   data = elsewhere;
   expect(await lots(await start())).toEqual(['Bale one']);
 }, 60_000);
@@ -215,7 +215,7 @@ describe('damage is noticed, and nothing is filled in', () => {
       const page = await fetch(`${served.address}/today`);
       const html = await page.text();
       expect([page.status, html]).toEqual([503, expect.stringMatching(words)]);
-      expect(html).toContain('1 lots');
+      expect(html).toContain('1 lot');
       // Nothing was written over it.
       expect(readFileSync(file()).equals(before)).toBe(true);
       const { name } = backupsIn(backupFolder(data))[0]!;

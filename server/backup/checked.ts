@@ -1,19 +1,9 @@
 import Database from 'better-sqlite3';
 import { existsSync, statSync } from 'node:fs';
+import { type CountedTable, countedTables } from '#contract/backup-words';
 import { newestSchema } from '#server/database/migrate';
 
-/** Tables of which a person knows what they are, and what they are called. */
-export const counted = {
-  batches: 'batches',
-  entries: 'entries of batches',
-  mixes: 'mixes',
-  lots: 'lots',
-  season_lines: 'lines of the season',
-  plantings: 'plantings',
-  plant_events: 'entries of plants',
-  plant_pictures: 'pictures',
-} as const;
-export type Counts = Record<keyof typeof counted, number>;
+export type Counts = Record<CountedTable, number>;
 
 /** How many rows there are, of tables that an older schema may not have yet. */
 export function countsOf(db: Database.Database): Counts {
@@ -22,7 +12,7 @@ export function countsOf(db: Database.Database): Counts {
   );
   const count = (table: string): number =>
     there.has(table) ? db.prepare<[], number>(`SELECT COUNT(*) FROM "${table}"`).pluck().get()! : 0;
-  return Object.fromEntries(Object.keys(counted).map((table) => [table, count(table)])) as Counts;
+  return Object.fromEntries(countedTables.map((table) => [table, count(table)])) as Counts;
 }
 
 export type Looked =

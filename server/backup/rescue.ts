@@ -1,6 +1,7 @@
 import express, { type Express } from 'express';
+import { countsSay } from '#contract/backup-words';
 import { backupFolder, backupsIn } from '#server/backup/backups';
-import { counted, type Counts, lookAt } from '#server/backup/checked';
+import { lookAt } from '#server/backup/checked';
 import { type Restore } from '#server/backup/routes';
 import { onlyOwnHosts } from '#server/http/hosts';
 import { escaped, plainPage } from '#server/http/plain-page';
@@ -10,12 +11,6 @@ import { join } from 'node:path';
 
 /** Codes of a folder, or a disk, that takes nothing. */
 export const CANNOT_WRITE = /^(SQLITE_(READONLY|CANTOPEN|FULL|PERM|IOERR_WRITE)|EACCES|EROFS|ENOSPC)/;
-
-const countsSay = (counts: Counts): string =>
-  (Object.entries(counted) as [keyof Counts, string][])
-    .filter(([table]) => counts[table] > 0)
-    .map(([table, name]) => `${counts[table]} ${name}`)
-    .join(', ') || 'nothing in it yet';
 
 /**
  * What stands in the place of everything where the data file cannot be read: nothing is filled in, nothing is changed;
@@ -45,7 +40,7 @@ export function rescueApp(data: string, why: string, restore: Restore, cannotWri
       .map(
         ({ name, at, counts }, i) => `<li><form method="post" action="/rescue">
 <input type="hidden" name="name" value="${escaped(name)}">
-<b>${escaped(at.slice(0, 16).replace('T', ', '))} UTC</b>: ${escaped(countsSay(counts))}
+<b>${escaped(at.slice(0, 16).replace('T', ', '))} UTC</b>: ${escaped(countsSay(counts) || 'nothing in it yet')}
 <button type="submit">Put ${i === 0 ? 'this newest one' : 'this one'} back</button></form></li>`,
       )
       .join('\n');

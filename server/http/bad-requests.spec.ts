@@ -104,8 +104,8 @@ function nearly(schema: Schema, depth = 0): unknown {
 const schemaOf = (schema: z.ZodType): Schema =>
   z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Schema;
 
-/** Streams stay open, and one asks for a whole search at a time. */
-const REST = new Set<EndpointName>(['instrumentStream', 'batchStream', 'formulate']);
+/** These go on answering: who asked hangs up once it is known how. */
+const GOES_ON = new Set<EndpointName>(['instrumentStream', 'batchStream', 'formulate']);
 
 test(`${REQUESTS} bad requests over every endpoint (seed ${seed}): none breaks the server, none gets null for a number`, async () => {
   const { app, db } = testApp();
@@ -113,7 +113,7 @@ test(`${REQUESTS} bad requests over every endpoint (seed ${seed}): none breaks t
   const server = app.listen(0, '127.0.0.1');
   await once(server, 'listening');
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
-  const names = (Object.keys(routes) as EndpointName[]).filter((name) => !REST.has(name));
+  const names = Object.keys(routes) as EndpointName[];
   const takes = new Map(
     names.map((name) => {
       const { body, query }: Endpoint = endpoints[name];
@@ -150,6 +150,10 @@ test(`${REQUESTS} bad requests over every endpoint (seed ${seed}): none breaks t
       ...(sends && { headers: { 'content-type': type }, body: json }),
     });
     statuses.set(res.status, (statuses.get(res.status) ?? 0) + 1);
+    if (GOES_ON.has(name) && res.ok) {
+      await res.body?.cancel();
+      continue;
+    }
     const text = await res.text();
     // An answer that is not as the contract says, null for a number above all, is a 500 in tests.
     // 503: the simulated weather service may have been told to be silent.

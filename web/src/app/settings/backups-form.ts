@@ -1,30 +1,17 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { countedTables, countsSay } from '#contract/backup-words';
 import { addressOf } from '#contract/routes';
 import { type Backup, type BackupCounts, BackupsService } from '../data/backups';
 import { Doing } from '../ui/doing';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
 
-const names: Readonly<Record<keyof BackupCounts, readonly [one: string, many: string]>> = {
-  batches: ['batch', 'batches'],
-  entries: ['entry of batches', 'entries of batches'],
-  mixes: ['mix', 'mixes'],
-  lots: ['lot', 'lots'],
-  season_lines: ['line of the season', 'lines of the season'],
-  plantings: ['planting', 'plantings'],
-  plant_events: ['entry of plants', 'entries of plants'],
-  plant_pictures: ['picture', 'pictures'],
-};
 const whys: Readonly<Record<Backup['why'], string>> = {
   daily: 'daily',
   asked: 'asked for',
   brought: 'brought from elsewhere',
 };
-const tables = Object.keys(names) as (keyof BackupCounts)[];
-const said = (table: keyof BackupCounts, count: number): string =>
-  `${count} ${names[table][count === 1 ? 0 : 1]}`;
-
 /** Backups: made now, fetched as a file, copied to a second place, put back after a look at what would be lost. */
 @Component({
   selector: 'app-backups-form',
@@ -147,15 +134,16 @@ export class BackupsForm {
   protected readonly lost = computed(() => {
     const [now, one] = [this.service.all.value()?.now, this.chosen()];
     if (!now || !one) return '';
-    const gone = tables.flatMap((table) =>
-      now[table] > one.counts[table] ? [said(table, now[table] - one.counts[table])] : [],
+    const gone = countsSay(
+      Object.fromEntries(
+        countedTables.map((table) => [table, Math.max(0, now[table] - one.counts[table])]),
+      ) as BackupCounts,
     );
-    return gone.length > 0 ? `Not in it, and out of sight afterwards: ${gone.join(', ')}.` : '';
+    return gone && `Not in it, and out of sight afterwards: ${gone}.`;
   });
 
   protected holds(counts: BackupCounts): string {
-    const all = tables.flatMap((table) => (counts[table] > 0 ? [said(table, counts[table])] : []));
-    return all.length > 0 ? all.join(', ') : 'nothing yet';
+    return countsSay(counts) || 'nothing yet';
   }
 
   protected size(bytes: number): string {
