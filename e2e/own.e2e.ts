@@ -23,6 +23,8 @@ test('own compost, own cup and a feed by its label, entered and made into a batc
   await expect(page.getByRole('checkbox', { name: /Our heap/ })).toBeChecked();
 
   await page.goto('/shelf/vessels');
+  await page.getByText('One of your own').focus();
+  await keys.press('Enter');
   await field(page, 'Called').focus();
   await keys.type('Coffee cup');
   for (const [label, size] of [
@@ -37,6 +39,8 @@ test('own compost, own cup and a feed by its label, entered and made into a batc
   await keys.press('Enter');
   await expect(page.getByText('Coffee cup can be filled now.')).toBeVisible();
   await page.goto('/shelf/products');
+  await page.getByText('One of your own').focus();
+  await keys.press('Enter');
   await field(page, 'Name on the bag').focus();
   await keys.type('Hen pellets');
   await keys.tabInto(/^What it is$/);
@@ -72,6 +76,7 @@ test('what cannot be is said, stays typed, and nothing is kept; an own vessel is
   page,
 }) => {
   await page.goto('/shelf/vessels');
+  await page.getByText('One of your own').click();
   await field(page, 'Called').fill('Thimble');
   await field(page, 'Across, at the top, inside, mm').fill('50');
   await field(page, 'Across, at the base, inside, mm').fill('40');

@@ -83,6 +83,7 @@ test('a feed by its label, a blend by cups, a bag of mix, and a CSV that is take
   page,
 }) => {
   await page.goto('/shelf/products');
+  await page.getByText('One of your own').click();
   await field(page, 'Name on the bag').fill('Blue grains');
   await field(page, 'N, %').fill('12');
   await field(page, 'P, %').fill('5');
@@ -115,6 +116,7 @@ test('a feed by its label, a blend by cups, a bag of mix, and a CSV that is take
   await expect(found.filter({ hasText: 'The blue bag' })).toHaveCount(0);
 
   await page.goto('/shelf/vessels');
+  await page.getByText('One of your own').click();
   await page.getByText('This table as a file').click();
   const head = 'name,noun,shape,top_mm,depth_mm,per_tray';
   const give = (text: string) =>

@@ -31,7 +31,7 @@ const spreadWords: Asked<keyof Spreads>[] = (
     ['buffer', 'Buffer of peat and others, ± %', 'share'],
     ['phUnits', 'pH of the materials, ± units', ''],
     ['salts', 'Salts and nutrients in them, ± %', 'share'],
-    ['density', 'Weight of a litre, ± %', 'share'],
+    ['density', 'Weight by volume, ± %', 'share'],
     ['particle', 'Size of the bits, ± %', 'share'],
     ['porosityPoints', 'Pores, ± points', 'share'],
     ['poreSize', 'Width of the pores, ± %', 'share'],

@@ -14,6 +14,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { SaidPipe } from '../ui/words/said';
 import { stockAmount } from '../ui/words/stock-amount';
+import { packageUnitOf, packageUnitsOf } from '../ui/words/package-units';
 import { shortName } from '../ui/words/words';
 
 type Figure = 'minutes' | 'perHour' | 'outlay' | 'volume' | 'price' | 'batches' | 'weeks' | 'litres';
@@ -30,14 +31,6 @@ const year: Asked<Figure>[] = [
   { name: 'batches', label: 'Batches a week', within: [0.1, 1000] },
   { name: 'weeks', label: 'Weeks a year', within: [1, 53] },
 ];
-const units: { id: PackageUnit; name: string }[] = [
-  { id: 'L', name: 'litres' },
-  { id: 'ft3', name: 'cubic feet' },
-  { id: 'dryQuart', name: 'dry quarts (bags of mix mostly are)' },
-  { id: 'liquidQuart', name: 'liquid quarts' },
-  { id: 'gal', name: 'US gallons' },
-];
-
 /** Making the mix at hand against buying it; a year of it; cells against blocks. */
 @Component({
   selector: 'app-make-or-buy',
@@ -49,7 +42,12 @@ const units: { id: PackageUnit; name: string }[] = [
     </p>
     <div class="fields">
       <app-number-list [asked]="asked" [values]="figures()" (typed)="type($event)" />
-      <app-choice-field label="The bag is told in" [choices]="units" [(value)]="unit" />
+      <app-choice-field
+        label="The bag is told in"
+        [choices]="bagUnits()"
+        [value]="unit()"
+        (valueChange)="chosen.set($event)"
+      />
     </div>
     @if (shed.bill().unpriced.length > 0) {
       <p class="told warn">
@@ -179,6 +177,15 @@ const units: { id: PackageUnit; name: string }[] = [
       text-align: left;
       white-space: nowrap;
     }
+    @media (max-width: 600px) {
+      th,
+      td {
+        padding-right: 14px;
+      }
+      th[scope='row'] {
+        white-space: normal;
+      }
+    }
     td {
       text-align: right;
     }
@@ -198,7 +205,6 @@ export class MakeOrBuyPage {
   private readonly system = inject(Units).system;
   protected readonly asked = asked;
   protected readonly year = year;
-  protected readonly units = units;
   private readonly typed = kept<Figures>('make-or-buy', {}, (stored) =>
     stored && typeof stored === 'object' ? stored : undefined,
   );
@@ -206,7 +212,9 @@ export class MakeOrBuyPage {
     ...{ volume: 40, batches: 1, weeks: 20, litres: Number(this.store.litres().toFixed(1)) },
     ...this.typed.value(),
   }));
-  protected readonly unit = signal<string | null>('L');
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly bagUnits = computed(() => packageUnitsOf(this.system()));
+  protected readonly unit = computed(() => packageUnitOf(this.system(), this.chosen()));
   protected readonly metric = computed(() => this.system() === 'metric');
   protected readonly unpriced = computed(() =>
     this.shed
@@ -219,7 +227,7 @@ export class MakeOrBuyPage {
     const { volume, price, minutes = 0, perHour = 0, outlay } = this.figures();
     const bill = this.shed.bill();
     if (volume === undefined || price === undefined || bill.lines.length === 0) return null;
-    const unit = (this.unit() ?? 'L') as PackageUnit;
+    const unit = this.unit();
     const litres = this.store.litres();
     const of = (which: PackageUnit) =>
       makeOrBuy({

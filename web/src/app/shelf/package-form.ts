@@ -9,7 +9,7 @@ import {
   signal,
 } from '@angular/core';
 import { type Material } from '#core/material/material';
-import { openPackage, type Opened, type Package, type PackageUnit } from '#core/package/package';
+import { openPackage, type Opened, type Package } from '#core/package/package';
 import { litresIn } from '#core/units/factors';
 import { Units } from '../data/units';
 import { attempt } from '../ui/fields/attempt';
@@ -18,6 +18,7 @@ import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
 import { SaidPipe } from '../ui/words/said';
 import { said } from '#core/units/said';
+import { packageUnitOf, packageUnitsOf } from '../ui/words/package-units';
 
 type Kind = Package['kind'] | 'measure';
 type Figure =
@@ -30,12 +31,12 @@ const asked: Record<Kind, Asked<Figure>[]> = {
   bag: [count, { name: 'volume', label: 'Volume of one', within: 'packageVolume' }],
   bale: [
     ...[count, { name: 'volume', label: 'Volume of one, pressed', within: 'packageVolume' } as const],
-    { name: 'loosening', label: 'Litres loose of a litre pressed', within: 'loosening' },
+    { name: 'loosening', label: 'Loose, times its pressed volume', within: 'loosening' },
   ],
   brick: [
     ...[count, { name: 'kg', label: 'Weight of one', unit: 'kg', within: 'packageKg' } as const],
-    { name: 'perKg', label: 'Litres loose of a kilogram', within: 'litresPerKg' },
-    { name: 'water', label: 'Litres of water to a kilogram', within: 'waterLitresPerKg' },
+    { name: 'perKg', label: 'Makes, loose', unit: 'L/kg', within: 'litresPerKg' },
+    { name: 'water', label: 'Water it takes', unit: 'L/kg', within: 'waterLitresPerKg' },
   ],
   bulk: [
     { name: 'kg', label: 'Weight of the load', unit: 'kg', within: 'packageKg' },
@@ -53,15 +54,6 @@ const kinds: { id: Kind; name: string }[] = [
   { id: 'bulk', name: 'A load by weight' },
   { id: 'measure', name: 'By the barrow' },
 ];
-const units: { id: PackageUnit; name: string }[] = [
-  { id: 'L', name: 'litres' },
-  { id: 'ft3', name: 'cubic feet' },
-  { id: 'yd3', name: 'cubic yards' },
-  { id: 'dryQuart', name: 'dry quarts' },
-  { id: 'liquidQuart', name: 'liquid quarts' },
-  { id: 'gal', name: 'US gallons' },
-];
-
 /** What came of it: litres loose and usable, and the price of all. */
 export interface Came {
   usableLitres: number;
@@ -76,7 +68,12 @@ export interface Came {
     <app-segments label="How it came" [choices]="kinds" [(value)]="kind" />
     <div class="fields">
       @if (kind() === 'bag' || kind() === 'bale') {
-        <app-choice-field label="Volume is told in" [choices]="units" [(value)]="unit" />
+        <app-choice-field
+          label="Volume is told in"
+          [choices]="units()"
+          [value]="unit()"
+          (valueChange)="chosen.set($event)"
+        />
       }
       <app-number-list [asked]="fields()" [values]="figures()" (typed)="type($event)" />
     </div>
@@ -88,25 +85,30 @@ export interface Came {
       }
     }
     @if (kind() === 'brick') {
-      <p class="term">Coir takes 4–6 litres of water to the kilogram; old bricks take it up badly.</p>
+      <p class="term">
+        Coir takes
+        {{ system() === 'us' ? '2–3 quarts of water to the pound' : '4–6 litres of water to the kilogram' }};
+        old bricks take it up badly.
+      </p>
     }
     @if (kind() === 'bulk') {
       <p class="term">
-        Reckoned with what {{ material()?.name?.toLowerCase() ?? 'it' }} weighs dry by the litre.
+        Reckoned with what {{ material()?.name?.toLowerCase() ?? 'it' }} weighs dry by volume.
       </p>
     }
   `,
   imports: [ChoiceField, NumberList, SaidPipe, Segments],
 })
 export class PackageForm {
-  private readonly system = inject(Units).system;
+  protected readonly system = inject(Units).system;
   /** What it is a package of: loads are reckoned by its weight. */
   readonly material = input<Material | null>(null);
   readonly came = output<Came | null>();
   protected readonly kinds = kinds;
-  protected readonly units = units;
+  protected readonly units = computed(() => packageUnitsOf(this.system()));
   protected readonly kind = signal<Kind>('bag');
-  protected readonly unit = signal<string | null>('L');
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly unit = computed(() => packageUnitOf(this.system(), this.chosen()));
   protected readonly figures = signal<Partial<Record<Figure, number | undefined>>>({
     ...{ count: 1, loosening: 2, perKg: 14, water: 5 },
   });
@@ -160,7 +162,7 @@ export class PackageForm {
     loss: lost = 0,
     litres,
   }: Partial<Record<Figure, number>>): Opened | null {
-    const unit = (this.unit() ?? 'L') as PackageUnit;
+    const unit = this.unit();
     switch (this.kind()) {
       case 'bag':
         return volume === undefined ? null : openPackage({ kind: 'bag', volume, unit }, lost);

@@ -65,8 +65,8 @@ const kinds: { id: AmendmentKind; name: string }[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="library.fetched" what="the products" />
-    <section aria-labelledby="own-product">
-      <h2 id="own-product">{{ changing() ? 'Change ' + name() : 'One of your own' }}</h2>
+    <details class="own" [open]="changing() !== null" aria-labelledby="own-product">
+      <summary id="own-product">{{ changing() ? 'Change ' + name() : 'One of your own' }}</summary>
       <app-segments label="How it is told" [choices]="ways" [(value)]="way" />
       @if (way() === 'label') {
         <div class="fields">
@@ -130,7 +130,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       @if (changing()) {
         <button type="button" class="press quiet" (click)="clear()">Leave it as it is</button>
       }
-    </section>
+    </details>
     <app-table-files table="products" />
     <ul class="rows listed" aria-label="Feeds and limes">
       @for (one of products(); track one.id) {

@@ -70,8 +70,8 @@ const costs: Asked<Size>[] = [
   template: `
     <p class="lead">Inside measures decide how much water stands in a mix: measure your own.</p>
     <app-fetch-state [of]="library.fetched" what="the vessels" />
-    <section aria-labelledby="own-vessel">
-      <h2 id="own-vessel">{{ changing() ? 'Change ' + name() : 'One of your own' }}</h2>
+    <details class="own" [open]="changing() !== null" aria-labelledby="own-vessel">
+      <summary id="own-vessel">{{ changing() ? 'Change ' + name() : 'One of your own' }}</summary>
       <app-segments label="Its shape" [choices]="shapes" [(value)]="form" />
       <div class="fields">
         <app-text-field label="Called" [(value)]="name" />
@@ -108,7 +108,7 @@ const costs: Asked<Size>[] = [
       @if (changing()) {
         <button type="button" class="press quiet" (click)="clear()">Leave it as it is</button>
       }
-    </section>
+    </details>
     <app-table-files table="vessels" />
     <ul class="rows" aria-label="Vessels">
       @for (kind of kinds(); track kind.id) {
@@ -147,7 +147,7 @@ const costs: Asked<Size>[] = [
     li .term {
       display: block;
     }
-    section {
+    .own {
       margin-bottom: 24px;
     }
     .rows {

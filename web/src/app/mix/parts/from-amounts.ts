@@ -4,6 +4,7 @@ import { lookUp } from '#core/recipe/library';
 import { said } from '#core/units/said';
 import { RecipeStore } from '../../bench/recipe-store';
 import { kept } from '../../data/kept';
+import { Units } from '../../data/units';
 import { ChoiceField } from '../../ui/fields/choice-field';
 import { type Asked, NumberList } from '../../ui/fields/number-list';
 import { NumberField } from '../../ui/fields/number-field';
@@ -53,7 +54,7 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
           />
           <app-choice-field
             label="in"
-            [choices]="ways"
+            [choices]="ways()"
             [value]="inWay(row.material)"
             (valueChange)="measure(row.material, $event!)"
           />
@@ -94,7 +95,16 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
 export class FromAmounts {
   private readonly store = inject(RecipeStore);
   protected readonly asked = asked;
-  protected readonly ways = amountWays.map((id) => ({ id, name: words[id] }));
+  private readonly units = inject(Units);
+  /** Those of the units that are read, and what was chosen before. */
+  protected readonly ways = computed(() => {
+    const others: readonly AmountWay[] =
+      this.units.system() === 'us' ? ['litres', 'kg'] : ['gallons', 'cubicFeet', 'lb'];
+    const inUse = new Set(Object.values(this.inWays()));
+    return amountWays
+      .filter((id) => !others.includes(id) || inUse.has(id))
+      .map((id) => ({ id, name: words[id] }));
+  });
   protected readonly fractions = [
     ...['1/10', '1/8', '1/6', '1/5', '1/4', '1/3', '1/2', '2/3', '3/4', '1/1', '2/1', '3/1'].map((id) => ({
       id,

@@ -28,6 +28,7 @@ const inUs: Record<string, Shown> = {
   'mg/L': shown('ppm', 1),
   'g/L': shown('lb/yd³', gPerLInPoundPerCubicYard),
   'm²': shown('ft²', 0.09290304),
+  'L/kg': shown('quarts/lb', (litresIn.quart * 1000) / gramsIn.pound),
   'per L': shown('per gal', 1 / litresIn.gallon),
 };
 
