@@ -2,7 +2,7 @@ import { readingsOf, type Reading, type ReadingId } from '#core/judge/readings';
 import { type Learnable, type Material } from '#core/material/material';
 import { adoptCurve, retentionOf } from '#core/material/retention';
 import { FIRMING_EXPONENT, MOST_COMPACTION } from '#core/mix/composition';
-import { evaluateMix, type MixInput } from '#core/mix/evaluate';
+import { evaluateMix, type Measured, type MixInput } from '#core/mix/evaluate';
 import { mixingShrinkage } from '#core/mix/packing';
 import { type Dose } from '#core/mix/ph';
 import { normalAt, streamOf } from '#core/stats/normal';
@@ -162,8 +162,8 @@ export class Odds {
   }
 }
 
-/** The readings of a recipe in one world. */
-function readingsIn(world: World, { input, doses }: Made, spreads: Spreads): Reading[] {
+/** The mix as it comes out in one world: with what is in the sacks that day, as it is scooped, weighed and firmed. */
+function mixIn(world: World, { input, doses }: Made, spreads: Spreads): MixInput {
   const measured = input.measured ?? {};
   const components = input.components.map(({ material, parts }) => ({
     material: world.material(material, measured.jar !== undefined),
@@ -200,7 +200,7 @@ function readingsIn(world: World, { input, doses }: Made, spreads: Spreads): Rea
     bufferMeqPerLPerPh: measured.jar.bufferMeqPerLPerPh * world.relative('jar/buffer', testSpreads.jarBuffer),
     phBeforeLime: measured.jar.phBeforeLime + testSpreads.jarPhUnits * world.scatter('jar/ph'),
   };
-  const evaluation = evaluateMix({
+  return {
     stage: input.stage,
     vessel: input.vessel,
     compaction: firmed,
@@ -210,19 +210,29 @@ function readingsIn(world: World, { input, doses }: Made, spreads: Spreads): Rea
     components,
     amendments,
     measured: { shrinkage, ...(jar && { jar }) },
-  });
-  // A test of the reading itself leaves only the scatter of the test.
-  const tested = {
-    ...(measured.air !== undefined && {
-      air: Math.max(0, measured.air + (testSpreads.airPct / 100) * world.scatter('test/air')),
-    }),
-    ...(measured.ph !== undefined && { ph: measured.ph + testSpreads.ph * world.scatter('test/ph') }),
-    ecSaturatedMSPerCm:
-      measured.ecSaturatedMSPerCm === undefined
-        ? evaluation.ecSaturatedMSPerCm * world.relative('ec/factor', spreads.ecFactor)
-        : measured.ecSaturatedMSPerCm * world.relative('test/ec', testSpreads.ecRelative),
+  };
+}
+
+/** The readings of a recipe in one world. */
+function readingsIn(world: World, made: Made, spreads: Spreads): Reading[] {
+  const { input } = made;
+  const evaluation = evaluateMix(mixIn(world, made, spreads));
+  const tested: Measured = {
+    ecSaturatedMSPerCm: evaluation.ecSaturatedMSPerCm * world.relative('ec/factor', spreads.ecFactor),
+    ...testedIn(world, input.measured),
   };
   return readingsOf({ ...input, measured: tested }, evaluation);
+}
+
+/** A test of the reading itself leaves only the scatter of the test. */
+function testedIn(world: World, { air, ph, ecSaturatedMSPerCm: ec }: Measured = {}): Measured {
+  return {
+    ...(air !== undefined && {
+      air: Math.max(0, air + (testSpreads.airPct / 100) * world.scatter('test/air')),
+    }),
+    ...(ph !== undefined && { ph: ph + testSpreads.ph * world.scatter('test/ph') }),
+    ...(ec !== undefined && { ecSaturatedMSPerCm: ec * world.relative('test/ec', testSpreads.ecRelative) }),
+  };
 }
 
 const widened = new WeakMap<Spreads, Map<number, Spreads>>();
@@ -279,6 +289,33 @@ function scattered(m: Material, usual: Spreads, world: World, jarTested: boolean
       : 0,
   });
   return other;
+}
+
+/** The mix of one recipe as it comes out in one world after another: draw n of a seed is always the same. */
+export class Worlds {
+  private readonly made: Made;
+
+  /** @throws RangeError as evaluateMix */
+  constructor(
+    input: MixInput,
+    private readonly spreads: Spreads,
+    private readonly seed: number,
+  ) {
+    checkSpreads(spreads);
+    this.made = make(input);
+  }
+
+  /** @param draw from 0 */
+  at(draw: number): MixInput {
+    const { windows, measured } = this.made.input;
+    const world = new World(this.spreads, this.seed, draw);
+    const mix = mixIn(world, this.made, this.spreads);
+    return {
+      ...mix,
+      measured: { ...mix.measured, ...testedIn(world, measured) },
+      ...(windows && { windows }),
+    };
+  }
 }
 
 /** All draws at once. @param draws 1–200,000 */

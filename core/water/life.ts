@@ -46,7 +46,8 @@ export type Flows = Record<
   number
 >;
 
-export type Trouble = 'dry' | 'starved' | 'salty' | 'sour' | 'sweet';
+export const troubles = ['dry', 'starved', 'salty', 'sour', 'sweet'] as const;
+export type Trouble = (typeof troubles)[number];
 
 export interface Life {
   days: Day[];
@@ -68,7 +69,8 @@ const STARVED_MG_PER_L = 10;
  * Day by day: water evaporates (the hourly figure × 10 h × leaf cover, a tenth more or less by the day), slow feed is set
  * free, the plant takes its nitrogen by leaf cover, and where the rule says so it is watered to container capacity with
  * what must run through. Salts leave with what runs through as perfect mixing says, e^(−v); alkalinity of the water
- * limes the mix. What acidity the feed brings is not reckoned. Model section 21.
+ * limes the mix. What acidity the feed brings is not reckoned. Own tests of this mix are where its lines start. Model
+ * section 21.
  * @throws RangeError as evaluateMix, and for a number out of range
  */
 export function lifeOf(input: MixInput, keeping: Keeping): Life {
@@ -95,8 +97,7 @@ export function lifeOf(input: MixInput, keeping: Keeping): Life {
       sour: now.ph < ph.low - 1e-9,
       sweet: now.ph > ph.high + 1e-9,
     };
-    for (const trouble of Object.keys(is) as Trouble[])
-      if (is[trouble] && first[trouble] === null) first[trouble] = day;
+    for (const trouble of troubles) if (is[trouble] && first[trouble] === null) first[trouble] = day;
   }
   return { days, first, flows: vessel.flows };
 }
@@ -115,6 +116,8 @@ class Vessel {
   private nMg: number;
   private alkalineMeq = 0;
   private released: number;
+  /** What a test of this mix says, over what is reckoned: the line starts there. */
+  private readonly phOff: number;
   readonly flows: Flows = {
     ...{ evaporatedMl: 0, pouredMl: 0, leachedMl: 0, saltsInMeq: 0, saltsOutMeq: 0 },
     ...{ nInMg: 0, nReleasedMg: 0, nTakenMg: 0, nLeachedMg: 0 },
@@ -126,13 +129,16 @@ class Vessel {
     private readonly keeping: Keeping,
   ) {
     this.litres = e.column.volumeL;
-    this.full = 1000 * this.litres * e.drained.water;
+    const { ph, air, ecSaturatedMSPerCm: ec } = input.measured ?? {};
+    const pores = e.composition.totalPorosity;
+    this.full = 1000 * this.litres * (air === undefined ? e.drained.water : Math.max(0.01, pores - air));
+    this.phOff = ph === undefined ? 0 : ph - e.ph;
     this.available = e.availableWaterMl;
     this.evaporationMlPerDay =
       (keeping.weather.evaporationMmPerH * HOURS_A_DAY * exposedAreaMm2(input.vessel)) / 1000;
     this.waterMl = this.full;
     // Salts that dissolve whole; gypsum is counted with the reading.
-    this.saltsMeq = e.ecSaturatedMSPerCm * MEQ_PER_MS * e.composition.totalPorosity * this.litres;
+    this.saltsMeq = (ec ?? e.ecSaturatedMSPerCm) * MEQ_PER_MS * pores * this.litres;
     this.nMg = e.readyNMgPerL * this.litres;
     this.limed = limedMeqPerL(e.doses);
     this.released = this.slow(0);
@@ -213,7 +219,7 @@ class Vessel {
       day,
       waterMl: this.waterMl,
       airPct: 100 * Math.max(0, pores - this.waterMl / 1000 / litres),
-      ph: phAfter(e.acidity, this.limed + this.alkalineMeq / litres),
+      ph: this.phOff + phAfter(e.acidity, this.limed + this.alkalineMeq / litres),
       ecSaturatedMSPerCm: this.saltsMeq / litres / pores / MEQ_PER_MS,
       nMgPerL: this.nMg / litres,
       watered,

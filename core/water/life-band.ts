@@ -1,0 +1,99 @@
+import { type MixInput } from '#core/mix/evaluate';
+import { Worlds } from '#core/spread/sample';
+import { type Spreads } from '#core/spread/spreads';
+import { OutOfRange } from '#core/units/check';
+import { type Keeping, lifeOf, type Trouble, troubles } from '#core/water/life';
+
+/** Nine in ten lie between low and high. */
+export interface Between {
+  low: number;
+  middle: number;
+  high: number;
+}
+export const lines = ['waterMl', 'airPct', 'ph', 'ecSaturatedMSPerCm', 'nMgPerL'] as const;
+export type Line = (typeof lines)[number];
+
+export interface LifeBand {
+  draws: number;
+  /** One for each day, from day 1. */
+  days: Record<Line, Between>[];
+  /** Share of the draws that come to it, and the middle one of their first days; null where none does. */
+  troubles: Record<Trouble, { share: number; first: number | null }>;
+  /** Share of the draws in which nothing comes amiss. */
+  allRight: number;
+}
+
+const at = (sorted: Float64Array, share: number): number =>
+  sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
+
+/**
+ * Many lives of one mix: each with other sacks, scoops and weather. Gathered in pieces, so that a worker can tell how
+ * far it is and be stopped.
+ */
+export class LifeSampler {
+  private readonly worlds: Worlds;
+  private readonly values: Record<Line, number[]>[] = [];
+  private readonly firsts: Record<Trouble, number[]> = {
+    dry: [],
+    starved: [],
+    salty: [],
+    sour: [],
+    sweet: [],
+  };
+  private right = 0;
+  private done = 0;
+
+  /** @throws RangeError as lifeOf */
+  constructor(
+    input: MixInput,
+    private readonly keeping: Keeping,
+    spreads: Spreads,
+  ) {
+    this.worlds = new Worlds(input, spreads, keeping.seed);
+  }
+
+  draw(count: number): void {
+    for (let i = 0; i < count; i++) {
+      const draw = this.done + i;
+      const { days, first } = lifeOf(this.worlds.at(draw), {
+        ...this.keeping,
+        seed: this.keeping.seed + draw,
+      });
+      days.forEach((day, n) => {
+        const there = (this.values[n] ??= {
+          waterMl: [],
+          airPct: [],
+          ph: [],
+          ecSaturatedMSPerCm: [],
+          nMgPerL: [],
+        });
+        for (const line of lines) there[line].push(day[line]);
+      });
+      for (const trouble of troubles) if (first[trouble] !== null) this.firsts[trouble].push(first[trouble]);
+      if (troubles.every((trouble) => first[trouble] === null)) this.right++;
+    }
+    this.done += count;
+  }
+
+  /** @throws OutOfRange before anything was drawn */
+  result(): LifeBand {
+    if (this.done === 0) throw new OutOfRange('draws', 0, 'at least 1');
+    const between = (values: readonly number[]): Between => {
+      const sorted = Float64Array.from(values).sort();
+      return { low: at(sorted, 0.05), middle: at(sorted, 0.5), high: at(sorted, 0.95) };
+    };
+    return {
+      draws: this.done,
+      days: this.values.map(
+        (day) => Object.fromEntries(lines.map((line) => [line, between(day[line])])) as Record<Line, Between>,
+      ),
+      troubles: Object.fromEntries(
+        troubles.map((trouble) => {
+          const days = Float64Array.from(this.firsts[trouble]).sort();
+          return [trouble, { share: days.length / this.done, first: days.length > 0 ? at(days, 0.5) : null }];
+        }),
+      ) as LifeBand['troubles'],
+      allRight: this.right / this.done,
+    };
+  }
+}

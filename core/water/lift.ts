@@ -1,0 +1,33 @@
+import { type Evaluation } from '#core/mix/evaluate';
+import { checkRange } from '#core/units/check';
+import { limits } from '#core/units/limits';
+
+/** When a hand that lifts it waters, and how much from below brings it back. */
+export interface Lift {
+  /** One vessel when it is to be watered, g; its own weight not counted. */
+  cellG: number;
+  /** All of a tray. */
+  trayG: number;
+  /** Water that has gone by then, mL of a tray. */
+  missingMl: number;
+  /** That stands so deep in a tray without holes, mm; null where its footprint is not told. */
+  depthMm: number | null;
+}
+
+/**
+ * Watering by weight and from below: wet weight less what has gone; what is missing is what is poured. Model section 21.
+ * @param share of the available water that has gone by then, 0.05–1
+ * @param perTray vessels to a tray, a whole number from 1
+ * @param footprintM2 of the tray
+ */
+export function liftAt(e: Evaluation, share: number, perTray: number, footprintM2?: number): Lift {
+  checkRange('waterAt', share, ...limits.waterAt);
+  const gone = share * e.availableWaterMl;
+  const cellG = e.wetWeightG - gone;
+  return {
+    cellG,
+    trayG: cellG * perTray,
+    missingMl: gone * perTray,
+    depthMm: footprintM2 === undefined ? null : (gone * perTray) / 1000 / footprintM2,
+  };
+}
