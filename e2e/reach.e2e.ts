@@ -17,6 +17,7 @@ const places: [string, string][] = [
   ['a crop of the season', '/season/line/3'],
   ['a new crop', '/season/line/new'],
   ['to buy', '/season/buy'],
+  ['weeks to come', '/mix/weeks'],
   ['few mixes', '/season/mixes'],
   ['crops', '/season/crops'],
   ['frost and benches', '/season/room'],

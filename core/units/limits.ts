@@ -116,6 +116,7 @@ export const limits = {
   tankLitres: [0.1, 100_000],
   /** The life of a mix in its vessel. */
   lifeDays: [1, 365],
+  lifeWeeks: [1, 26],
   seed: [0, 2_147_483_647],
   houseC: [2, 40],
   waterEcMSPerCm: [0, 10],

@@ -11,6 +11,7 @@ const place = (path: string, title: string, loadComponent: NonNullable<Route['lo
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'mix' },
   { path: 'mix', title: 'Mix', component: MixPage },
+  place('mix/weeks', 'The weeks to come', () => import('./weeks/weeks-page').then((m) => m.WeeksPage)),
   place('mix/finder', 'Finder', () => import('./finder/finder-page').then((m) => m.FinderPage)),
   {
     path: 'batches',

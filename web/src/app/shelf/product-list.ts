@@ -16,6 +16,7 @@ import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
+import { cautionWords } from '../ui/words/cautions';
 import { shortName } from '../ui/words/words';
 
 type Way = 'label' | 'blend';
@@ -191,12 +192,7 @@ export class ProductList {
     { id: 'volume', name: 'cups, all alike' },
     { id: 'weight', name: 'weighed' },
   ];
-  protected readonly cautions = {
-    dust: 'Dust: mask on, damp it down, keep it out of eyes.',
-    caustic: 'Burns skin and eyes: gloves and goggles, its label first.',
-    oxidiser: 'Feeds fire: keep it dry and away from what burns, its label first.',
-    '': '',
-  };
+  protected readonly cautions = cautionWords;
   protected readonly way = signal<Way>('label');
   protected readonly changing = signal<string | null>(null);
   protected readonly name = signal('');

@@ -1,9 +1,13 @@
 import { type Provider } from '@angular/core';
-import { FINDER_WORKER, SEASON_WORKER, SPREAD_WORKER } from './tokens';
+import { FINDER_WORKER, SEASON_WORKER, SPREAD_WORKER, WEEKS_WORKER } from './tokens';
 
 /** The real workers. Apart from their tokens, since tests have no workers and no `import.meta`. */
 export function provideWorkers(): Provider[] {
   return [
+    {
+      provide: WEEKS_WORKER,
+      useValue: () => new Worker(new URL('./weeks.worker', import.meta.url), { type: 'module' }),
+    },
     {
       provide: SEASON_WORKER,
       useValue: () => new Worker(new URL('./season.worker', import.meta.url), { type: 'module' }),

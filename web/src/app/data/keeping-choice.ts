@@ -1,0 +1,52 @@
+import { Injectable } from '@angular/core';
+import { type houses } from '#core/mix/dry-down';
+import { type Keeping } from '#core/water/life';
+import { type Acid } from '#core/water/alkalinity';
+import { kept } from './kept';
+
+/** How this nursery keeps what is filled: house, water, hand. */
+export interface KeepingChoice {
+  weeks: number;
+  house: (typeof houses)[number];
+  tempC: number;
+  water: Keeping['water'];
+  rule: Keeping['rule'];
+  plant: Keeping['plant'];
+  /** Acid in the water; null for none. */
+  acid: Acid | null;
+  acidPh: number;
+  /** What the feed is, by its id in the library; null where nothing is chosen. */
+  feed: string | null;
+  injector: number;
+  tankLitres: number;
+}
+
+const usual: KeepingChoice = {
+  weeks: 8,
+  house: 'bright',
+  tempC: 20,
+  water: { alkalinityMgPerL: 80, ecMSPerCm: 0.4 },
+  rule: { waterAt: 0.5, leachPct: 10, feedNMgPerL: 75, feedFromDay: 14 },
+  plant: { leafCoverFrom: 0.1, leafCoverTo: 1 },
+  acid: null,
+  acidPh: 6,
+  feed: null,
+  injector: 1,
+  tankLitres: 10,
+};
+
+@Injectable({ providedIn: 'root' })
+export class KeepingService {
+  private readonly choice = kept<KeepingChoice>('keeping', usual, (stored) =>
+    stored && typeof stored === 'object' ? { ...usual, ...(stored as Partial<KeepingChoice>) } : undefined,
+  );
+  readonly now = this.choice.value;
+
+  patch(change: Partial<KeepingChoice>): void {
+    this.choice.set({ ...this.now(), ...change });
+  }
+
+  setRule(change: Partial<Keeping['rule']>): void {
+    this.patch({ rule: { ...this.now().rule, ...change } });
+  }
+}

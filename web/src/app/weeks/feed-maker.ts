@@ -1,0 +1,115 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { type Elements } from '#core/mix/salts';
+import { said } from '#core/units/said';
+import { fixed } from '#core/units/show';
+import { liquidFeed } from '#core/water/liquid-feed';
+import { KeepingService } from '../data/keeping-choice';
+import { LibraryService } from '../data/library';
+import { Units } from '../data/units';
+import { attempt } from '../ui/fields/attempt';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { SaidPipe } from '../ui/words/said';
+import { cautionWords } from '../ui/words/cautions';
+import { shownIn } from '../ui/words/shown-in';
+import { shortName } from '../ui/words/words';
+
+/** More nitrogen than so burns seedlings. Common practice, no source. */
+const MOST_FOR_SEEDLINGS = 100;
+const elements: readonly [keyof Elements, string][] = [
+  ['n', 'nitrogen'],
+  ['p', 'phosphorus'],
+  ['k', 'potassium'],
+  ['ca', 'calcium'],
+  ['mg', 'magnesium'],
+  ['s', 'sulphur'],
+];
+
+/** Any product brought to the strength that the rule asks for: for a can, a tank, or an injector with its stock. */
+@Component({
+  selector: 'app-feed-maker',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>The feed</h2>
+    <div class="fields">
+      <app-choice-field
+        label="Of what"
+        none="choose"
+        [choices]="choices()"
+        [value]="keeping.now().feed"
+        (valueChange)="keeping.patch({ feed: $event })"
+      />
+      <app-number-field
+        label="Can or tank"
+        unit="L"
+        within="tankLitres"
+        [value]="keeping.now().tankLitres"
+        (valueChange)="$event !== undefined && keeping.patch({ tankLitres: $event })"
+      />
+      <app-number-field
+        label="Injector, one to (1: none)"
+        within="injector"
+        [value]="keeping.now().injector"
+        (valueChange)="$event !== undefined && keeping.patch({ injector: $event })"
+      />
+    </div>
+    @if (made(); as it) {
+      @if ('why' in it) {
+        <p class="wrong" role="alert">That cannot be: {{ it.why }}.</p>
+      } @else {
+        <p role="status">{{ it.says | said }}</p>
+        <p class="term">{{ it.brings }}</p>
+        @if (it.caution) {
+          <p class="told warn">{{ it.caution }}</p>
+        }
+        @if (it.strong) {
+          <p class="told warn">{{ it.strong }}</p>
+        }
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      margin-top: 18px;
+    }
+    p {
+      margin: 8px 0;
+    }
+  `,
+  imports: [ChoiceField, NumberField, SaidPipe],
+})
+export class FeedMaker {
+  protected readonly keeping = inject(KeepingService);
+  private readonly library = inject(LibraryService).library;
+  private readonly units = inject(Units);
+  protected readonly choices = computed(() =>
+    [...(this.library()?.amendments.values() ?? [])]
+      .filter(({ kind, nPct }) => kind === 'salt' && nPct > 0)
+      .map(({ id, name }) => ({ id, name: shortName(name) })),
+  );
+
+  protected readonly made = computed(() => {
+    const { feed, rule, injector, tankLitres } = this.keeping.now();
+    const product = feed === null ? undefined : this.library()?.amendments.get(feed);
+    if (!product || rule.feedNMgPerL === 0) return null;
+    return attempt(() => {
+      const it = liquidFeed(product, rule.feedNMgPerL, injector, tankLitres);
+      const { unit } = shownIn('mg/L', this.units.system());
+      const tank = injector > 1 ? 'of stock' : 'of water';
+      const cups = it.tankGrams / 1000 / product.bulkDensityGPerMl;
+      return {
+        says: said`${{ massG: it.tankGrams }} of ${shortName(product.name).toLowerCase()}, ${{ volumeL: cups }} by a level spoon or cup, in ${{ volumeL: tankLitres }} ${tank}.`,
+        brings: `At the plant, ${unit}: ${elements
+          .filter(([id]) => it.elementsMgPerL[id] >= 0.5)
+          .map(([id, name]) => `${name} ${fixed(it.elementsMgPerL[id], 0)}`)
+          .join(', ')}.`,
+        caution: cautionWords[product.caution],
+        strong:
+          rule.feedNMgPerL > MOST_FOR_SEEDLINGS
+            ? `More than ${MOST_FOR_SEEDLINGS} ${unit} of nitrogen is strong for seedlings. The label decides.`
+            : '',
+      };
+    });
+  });
+}

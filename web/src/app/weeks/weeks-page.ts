@@ -1,0 +1,338 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { houses, weathers } from '#core/mix/dry-down';
+import { phWindow, windowsOf } from '#core/judge/windows';
+import { fixed } from '#core/units/show';
+import { said } from '#core/units/said';
+import { acidify, type Acid } from '#core/water/alkalinity';
+import { type Keeping, type Trouble, troubles } from '#core/water/life';
+import { liftAt } from '#core/water/lift';
+import { footprintOf } from '#core/vessel/tray';
+import { RecipeStore } from '../bench/recipe-store';
+import { KeepingService } from '../data/keeping-choice';
+import { SpreadChoice } from '../data/spread-choice';
+import { Units } from '../data/units';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { Segments } from '../ui/fields/segments';
+import { Amount } from '../ui/words/amount';
+import { SaidPipe } from '../ui/words/said';
+import { shownIn } from '../ui/words/shown-in';
+import { oddsWords, stageNames } from '../ui/words/words';
+import { FeedMaker } from './feed-maker';
+import { WeeksChart, type WeeksLine } from './weeks-chart';
+import { WeeksSearch } from './weeks-search';
+
+const PAUSE_MS = 250;
+/** Rarer than so is not said by itself. */
+const WORTH_SAYING = 0.05;
+
+const comes: Record<Trouble, string> = {
+  dry: 'it dries out',
+  starved: 'nitrogen runs out',
+  salty: 'it is too salty',
+  sour: 'it is too sour',
+  sweet: 'it is too sweet',
+};
+const mends: Record<Trouble, string> = {
+  dry: 'Water sooner, or fill a larger vessel.',
+  starved: 'Feed sooner or more, or pot up by then.',
+  salty: 'Feed less, or let more run through.',
+  sour: 'Less acid, or a little more lime in the next mix.',
+  sweet: 'Acid in the water, rain water, or less lime in the next mix.',
+};
+
+const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
+
+/** The weeks to come: water, salts, nitrogen and pH of the mix on the bench, as it will be kept. */
+@Component({
+  selector: 'app-weeks-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  providers: [WeeksSearch],
+  host: { class: 'page' },
+  templateUrl: './weeks-page.html',
+  styleUrl: './weeks-page.scss',
+  imports: [Amount, ChoiceField, FeedMaker, NumberField, RouterLink, SaidPipe, Segments, WeeksChart],
+})
+export class WeeksPage {
+  protected readonly store = inject(RecipeStore);
+  protected readonly keeping = inject(KeepingService);
+  protected readonly search = inject(WeeksSearch);
+  private readonly units = inject(Units);
+  private readonly spreads = inject(SpreadChoice).spreads;
+  protected readonly stageNames = stageNames;
+  protected readonly houses = houses.map((id) => ({
+    id,
+    name: { dull: 'Dull', bright: 'Bright', sun: 'Sun and wind' }[id],
+  }));
+  protected readonly acids: { id: Acid; name: string }[] = [
+    { id: 'citric', name: 'citric acid, dry' },
+    { id: 'phosphoric75', name: 'phosphoric acid, 75 %' },
+    { id: 'nitric61', name: 'nitric acid, 61 %' },
+  ];
+
+  /** What acid does to the water; null where none goes in. */
+  protected readonly acidified = computed(() => {
+    const { acid, acidPh, water } = this.keeping.now();
+    return acid ? acidify(water.alkalinityMgPerL, acidPh, acid) : null;
+  });
+  protected readonly acidSays = computed(() => {
+    const it = this.acidified();
+    const { water, acidPh } = this.keeping.now();
+    if (!it) return null;
+    const left = water.alkalinityMgPerL * (1 - it.neutralisedShare);
+    const mg = this.units.system() === 'us' ? 'ppm' : 'mg/L';
+    const brings = it.adds.n > 0.5 ? `, and brings ${fixed(it.adds.n, 0)} ${mg} of nitrogen` : '';
+    const more = it.adds.p > 0.5 ? `, and brings ${fixed(it.adds.p, 0)} ${mg} of phosphorus` : '';
+    const dose =
+      it.acidMlPerL === undefined
+        ? said`${{ massG: 100 * it.acidGPerL! }} to ${{ volumeL: 100 }} of water`
+        : said`${{ volumeL: it.acidMlPerL / 10 }} to ${{ volumeL: 100 }} of water`;
+    return [
+      ...dose,
+      ` takes it to pH ${fixed(acidPh, 1)}: ${fixed(left, 0)} ${mg} of alkalinity stay${brings}${more}.`,
+    ];
+  });
+
+  /** As it is kept, in figures; acid has taken its share of the alkalinity. */
+  private readonly asked = computed((): Keeping => {
+    const { weeks, house, tempC, water, rule, plant } = this.keeping.now();
+    const left = 1 - (this.acidified()?.neutralisedShare ?? 0);
+    return {
+      ...{ days: 7 * weeks, seed: 1, rule, plant },
+      weather: { tempC, evaporationMmPerH: weathers.find(({ id }) => id === house)!.evaporationMmPerH },
+      water: { ...water, alkalinityMgPerL: water.alkalinityMgPerL * left },
+    };
+  });
+  private readonly judgement = computed(() => {
+    const outcome = this.store.outcome();
+    return outcome.state === 'computed' ? outcome.judgement : null;
+  });
+  protected readonly why = computed(() => {
+    const outcome = this.store.outcome();
+    return outcome.state === 'impossible' ? outcome.why : this.search.problem();
+  });
+
+  protected readonly headline = computed(() => {
+    const it = this.search.lives();
+    if (!it) return '';
+    const weeks = Math.round(it.keeping.days / 7);
+    const { allRight } = it.band;
+    if (allRight > 0.5)
+      return `Right for all ${weeks} weeks ${allRight > 0.985 ? 'nearly always' : `in ${oddsWords(allRight).replace('in 10', 'of 10')} lives`}`;
+    const [worst] = this.comes();
+    return worst ? `${capital(worst.says)} ${worst.when}` : '';
+  });
+  /** What goes wrong often enough, the likeliest first. */
+  protected readonly comes = computed(() => {
+    const band = this.search.lives()?.band;
+    if (!band) return [];
+    return troubles
+      .flatMap((trouble) => {
+        const { share, first } = band.troubles[trouble];
+        return first === null || share < WORTH_SAYING
+          ? []
+          : [
+              {
+                trouble,
+                says: comes[trouble],
+                day: first,
+                when: first <= 1 ? 'from the first day' : `about day ${first}`,
+                share,
+                odds: capital(oddsWords(share)),
+                // What is so on the first day no watering made.
+                mend: first <= 1 ? 'That is the mix itself: change it there.' : mends[trouble],
+              },
+            ];
+      })
+      .sort((a, b) => b.share - a.share || a.day - b.day);
+  });
+
+  /** When a hand that lifts it waters, and how much from below brings it back. */
+  protected readonly lift = computed(() => {
+    const evaluation = this.judgement()?.evaluation;
+    const kind = this.store.kind();
+    if (!evaluation) return null;
+    const { perTray, noun } = kind;
+    const at = liftAt(evaluation, this.keeping.now().rule.waterAt, perTray, footprintOf(kind));
+    const { unit, per } = shownIn('mm', this.units.system());
+    const deep = `${fixed(at.depthMm! / per, unit === 'in' ? 2 : 0)} ${unit}`;
+    return [
+      {
+        ...{ name: `Lift it: water a ${noun} at`, of: { massG: at.cellG } },
+        says: said`wet it weighs ${{ massG: evaluation.wetWeightG }}; its own weight not counted`,
+      },
+      ...(perTray > 1
+        ? [
+            {
+              ...{ name: `Or a tray of ${perTray} at`, of: { massG: at.trayG } },
+              says: said`wet it weighs ${{ massG: perTray * evaluation.wetWeightG }}`,
+            },
+          ]
+        : []),
+      {
+        ...{ name: 'From below, pour', of: { volumeL: at.missingMl / 1000 } },
+        says: said`${deep} deep under it; taken up in about half an hour`,
+      },
+    ];
+  });
+  /** Days between waterings, as the typical life has them. */
+  protected readonly rhythm = computed(() => {
+    const days = this.search.lives()?.typical.days;
+    if (!days) return '';
+    const watered = days.filter((day) => day.watered).map(({ day }) => day);
+    if (watered.length === 0) return 'It is never watered by this rule.';
+    const [first, second] = [watered[0]!, watered[1]];
+    const late = watered.slice(-2);
+    const every = (gap: number): string => (gap <= 1 ? 'every day' : `every ${gap} days`);
+    const then = second === undefined ? '' : `, ${every(second - first)} at first`;
+    const last = late.length === 2 && watered.length > 3 ? `, ${every(late[1]! - late[0]!)} at last` : '';
+    return `Watered ${watered.length} times: first on day ${first}${then}${last}.`;
+  });
+
+  protected readonly lines = computed((): WeeksLine[] => {
+    const [it, judgement] = [this.search.lives(), this.judgement()];
+    if (!it || !judgement) return [];
+    const { input, evaluation } = judgement;
+    const windows = windowsOf(input);
+    const ph = phWindow(input, evaluation);
+    const system = this.units.system();
+    const mL = shownIn('mL', system);
+    const water = it.typical.days.map(({ waterMl }) => {
+      const shown = waterMl / mL.per;
+      return { low: shown, middle: shown, high: shown };
+    });
+    const wilts =
+      (1000 * evaluation.column.volumeL * evaluation.drained.water - 0.9 * evaluation.availableWaterMl) /
+      mL.per;
+    const of = (line: 'ph' | 'ecSaturatedMSPerCm' | 'nMgPerL') => it.band.days.map((day) => day[line]);
+    return [
+      {
+        ...{
+          name: `Water in each ${this.store.kind().noun}`,
+          unit: mL.unit,
+          places: mL.unit === 'mL' ? 0 : 1,
+        },
+        ...{ days: water, window: { low: wilts, high: null }, below: 'dry' },
+      },
+      {
+        name: 'Ready nitrogen',
+        unit: shownIn('mg/L', system).unit,
+        places: 0,
+        days: of('nMgPerL'),
+        window: { low: 10, high: null },
+        below: 'short',
+      },
+      { name: 'Sourness, pH', unit: 'pH', places: 1, days: of('ph'), window: { low: ph.low, high: ph.high } },
+      {
+        ...{ name: 'Salts, saturated extract', unit: 'mS/cm', places: 2, days: of('ecSaturatedMSPerCm') },
+        window: { low: null, high: windows.ecSaturatedMSPerCm.high + evaluation.harmlessEcMSPerCm },
+      },
+    ];
+  });
+
+  protected readonly sliders = computed(() => {
+    const { rule, plant } = this.keeping.now();
+    const { unit } = shownIn('mg/L', this.units.system());
+    const pct = (share: number): string => `${fixed(100 * share, 0)} %`;
+    return [
+      {
+        name: 'Water when so much of its water is gone',
+        min: 0.1,
+        max: 1,
+        step: 0.05,
+        value: rule.waterAt,
+        says: pct(rule.waterAt),
+        set: (waterAt: number) => this.keeping.setRule({ waterAt }),
+      },
+      {
+        name: 'Let so much run through',
+        min: 0,
+        max: 60,
+        step: 5,
+        value: rule.leachPct,
+        says: `${rule.leachPct} %`,
+        set: (leachPct: number) => this.keeping.setRule({ leachPct }),
+      },
+      {
+        name: 'Feed, nitrogen in the water',
+        min: 0,
+        max: 300,
+        step: 5,
+        value: rule.feedNMgPerL,
+        says: `${rule.feedNMgPerL} ${unit}`,
+        set: (feedNMgPerL: number) => this.keeping.setRule({ feedNMgPerL }),
+      },
+      {
+        name: 'Feed from day',
+        min: 0,
+        max: 84,
+        step: 1,
+        value: rule.feedFromDay,
+        says: String(rule.feedFromDay),
+        set: (feedFromDay: number) => this.keeping.setRule({ feedFromDay }),
+      },
+      {
+        name: 'Leaves over the mix at first',
+        min: 0,
+        max: 1.5,
+        step: 0.05,
+        value: plant.leafCoverFrom,
+        says: pct(plant.leafCoverFrom),
+        set: (leafCoverFrom: number) => this.keeping.patch({ plant: { ...plant, leafCoverFrom } }),
+      },
+      {
+        name: 'Leaves over it at last',
+        min: 0,
+        max: 1.5,
+        step: 0.05,
+        value: plant.leafCoverTo,
+        says: pct(plant.leafCoverTo),
+        set: (leafCoverTo: number) => this.keeping.patch({ plant: { ...plant, leafCoverTo } }),
+      },
+    ];
+  });
+
+  protected readonly found = computed(() => {
+    const found = this.search.found();
+    if (!found) return null;
+    const { rule, waterings, left } = found;
+    const { unit } = shownIn('mg/L', this.units.system());
+    const feed =
+      rule.feedNMgPerL === 0
+        ? 'no feed'
+        : `${rule.feedNMgPerL} ${unit} of nitrogen from day ${rule.feedFromDay}`;
+    const says = `water when ${fixed(100 * rule.waterAt, 0)} % of its water is gone, ${rule.leachPct === 0 ? 'let none' : `let ${rule.leachPct} %`} run through, ${feed}: ${waterings} waterings`;
+    return {
+      rule,
+      says:
+        left.length === 0
+          ? `Keeps all inside with the fewest waterings: ${says}.`
+          : `No rule of ${found.tried} keeps all inside. The nearest: ${says}; ${left.map(({ trouble, first }) => `${comes[trouble]} from day ${first}`).join(', ')}. ${left.map(({ trouble }) => mends[trouble]).join(' ')}`,
+    };
+  });
+
+  constructor() {
+    effect((onCleanup) => {
+      const [judgement, asked, spreads] = [this.judgement(), this.asked(), this.spreads()];
+      if (!judgement) return;
+      // A slider that still moves is not lived through.
+      const timer = setTimeout(() => this.search.live(judgement.input, asked, spreads), PAUSE_MS);
+      onCleanup(() => clearTimeout(timer));
+    });
+  }
+
+  protected lookForRule(): void {
+    const judgement = this.judgement();
+    if (judgement) this.search.lookForRule(judgement.input, this.asked());
+  }
+
+  protected takeRule(rule: Keeping['rule']): void {
+    this.search.found.set(null);
+    this.keeping.patch({ rule });
+  }
+
+  protected setWater(change: Partial<Keeping['water']>): void {
+    this.keeping.patch({ water: { ...this.keeping.now().water, ...change } });
+  }
+}

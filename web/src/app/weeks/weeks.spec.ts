@@ -1,0 +1,136 @@
+import { type HttpTestingController } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
+import { defaultSpreads } from '#core/spread/spreads';
+import { lifeOf } from '#core/water/life';
+import { LifeSampler } from '#core/water/life-band';
+import { bench, FakeSource, giveLibrary, press, said, show, type } from '#testing/page';
+import { KeepingService } from '../data/keeping-choice';
+import { SPREAD_WORKER, WEEKS_WORKER } from '../workers/tokens';
+import { type WeeksAnswer, type WeeksRequest } from '../workers/weeks.protocol';
+import { FeedMaker } from './feed-maker';
+import { WeeksPage } from './weeks-page';
+
+class FakeWorker extends EventTarget {
+  readonly asked: WeeksRequest[] = [];
+  postMessage(request: WeeksRequest): void {
+    this.asked.push(request);
+  }
+  terminate(): void {
+    return;
+  }
+  answer(data: WeeksAnswer): void {
+    this.dispatchEvent(new MessageEvent('message', { data }));
+    TestBed.tick();
+  }
+}
+
+let http: HttpTestingController;
+let worker: FakeWorker;
+beforeEach(() => {
+  jest.useFakeTimers();
+  FakeSource.all = [];
+  worker = new FakeWorker();
+  http = bench([
+    { provide: WEEKS_WORKER, useValue: () => worker },
+    { provide: SPREAD_WORKER, useValue: () => new FakeSource() },
+  ]);
+});
+afterEach(() => jest.useRealTimers());
+
+/** The page with the newest request that it sent, once the hand rests. */
+const open = () => {
+  const page = show(WeeksPage);
+  giveLibrary(http);
+  jest.advanceTimersByTime(300);
+  return page;
+};
+const lives = () => worker.asked.filter((one) => one.kind === 'lives');
+
+test('it asks for lives of the mix on the bench, and says what comes of them with its odds', () => {
+  const page = open();
+  const [asked] = lives();
+  expect(asked).toMatchObject({ draws: 500, keeping: { days: 56, water: { alkalinityMgPerL: 80 } } });
+  const { id, input, keeping } = asked!;
+  const hungry = { ...keeping, rule: { ...keeping.rule, feedNMgPerL: 0 } };
+  const sampler = new LifeSampler(input, hungry, defaultSpreads);
+  sampler.draw(40);
+  worker.answer({ kind: 'progress', id, share: 0.5 });
+  expect(said(page)).toContain('Stop');
+  worker.answer({ kind: 'lives', id, typical: lifeOf(input, hungry), band: sampler.result() });
+  expect(said(page)).toMatch(/Nearly always: nitrogen runs out, about day 3\d\. Feed sooner or more/);
+  expect(said(page)).toMatch(/Lift it: water a cell at\s*39\.7 g/);
+  expect(said(page)).toContain('short below 10');
+  expect(said(page)).not.toContain('Stop');
+});
+
+test('acid takes its share of the alkalinity from what is lived through, and its cautions stand beside it', () => {
+  const page = open();
+  TestBed.inject(KeepingService).patch({
+    acid: 'nitric61',
+    acidPh: 5.8,
+    water: { alkalinityMgPerL: 250, ecMSPerCm: 0.6 },
+  });
+  TestBed.tick();
+  jest.advanceTimersByTime(300);
+  const { keeping } = lives().at(-1)!;
+  // Model section 21: 250 mg/L to pH 5.8, a share of 0.780, 0.30 mL/L of 61 % nitric acid and 55 mg/L of nitrogen.
+  expect(keeping.water.alkalinityMgPerL).toBeCloseTo(250 * (1 - 0.78), 0);
+  expect(said(page)).toMatch(/29\.\d mL to 100 L of water takes it to pH 5\.8: 55 mg\/L of alkalinity stay/);
+  expect(said(page)).toContain('brings 55 mg/L of nitrogen');
+  expect(said(page)).toContain('acid into water, never water into acid');
+});
+
+test('a rule is looked for and taken; what no rule mends is said', () => {
+  const page = open();
+  press(page, 'Find me a rule');
+  const asked = worker.asked.at(-1)!;
+  expect(asked.kind).toBe('rule');
+  const rule = { waterAt: 0.6, leachPct: 20, feedNMgPerL: 50, feedFromDay: 21 };
+  const id = (asked as { id: number }).id;
+  worker.answer({ kind: 'rule', id, found: { rule, waterings: 9, left: [], tried: 888 } });
+  expect(said(page)).toContain(
+    'Keeps all inside with the fewest waterings: water when 60 % of its water is gone, let 20 % run through, 50 mg/L of nitrogen from day 21: 9 waterings.',
+  );
+  press(page, 'Keep it so');
+  expect(TestBed.inject(KeepingService).now().rule).toEqual(rule);
+  press(page, 'Find me a rule');
+  worker.answer({
+    kind: 'rule',
+    id: (worker.asked.at(-1) as { id: number }).id,
+    found: { rule, waterings: 9, left: [{ trouble: 'sweet', first: 30 }], tried: 888 },
+  });
+  expect(said(page)).toMatch(
+    /No rule of 888 keeps all inside\..*it is too sweet from day 30\. Acid in the water/,
+  );
+});
+
+test('an answer to an older question is dropped, and what cannot be is said', () => {
+  const page = open();
+  const { id, input, keeping } = lives().at(-1)!;
+  TestBed.inject(KeepingService).patch({ weeks: 4 });
+  TestBed.tick();
+  jest.advanceTimersByTime(300);
+  const sampler = new LifeSampler(input, keeping, defaultSpreads);
+  sampler.draw(1);
+  worker.answer({ kind: 'lives', id, typical: lifeOf(input, keeping), band: sampler.result() });
+  expect(said(page)).toContain('Living it through…');
+  worker.answer({ kind: 'impossible', id: lives().at(-1)!.id, why: 'the tray is upside down' });
+  expect(said(page)).toContain('That cannot be: the tray is upside down.');
+});
+
+test('the feed: model section 21, 200 mg/L of nitrogen from 20 % is 1 g/L, for a can and for an injector', () => {
+  const form = show(FeedMaker);
+  giveLibrary(http);
+  const keeping = TestBed.inject(KeepingService);
+  keeping.setRule({ feedNMgPerL: 155 });
+  type(form, 'Of what', 'calcium-nitrate');
+  type(form, 'Can or tank, L', '100');
+  // 15.5 % of nitrogen: a gram to the litre.
+  expect(said(form)).toContain('100 g of calcium nitrate');
+  expect(said(form)).toContain('in 100 L of water');
+  expect(said(form)).toContain('strong for seedlings');
+  expect(said(form)).toContain('Feeds fire');
+  type(form, 'Injector, one to (1: none)', '100');
+  expect(said(form)).toContain('10.0 kg of calcium nitrate');
+  expect(said(form)).toContain('in 100 L of stock');
+});
