@@ -18,3 +18,15 @@ export const countsSay = (counts: Readonly<Record<CountedTable, number>>): strin
     .filter((table) => counts[table] > 0)
     .map((table) => `${counts[table]} ${countedNames[table][counts[table] === 1 ? 0 : 1]}`)
     .join(', ');
+
+/** What is there now and not in a backup; empty where nothing is. */
+export const missingIn = (
+  now: Readonly<Record<CountedTable, number>>,
+  backup: Readonly<Record<CountedTable, number>>,
+): string => {
+  const gone = Object.fromEntries(
+    countedTables.map((table) => [table, Math.max(0, now[table] - backup[table])]),
+  );
+  const says = countsSay(gone as Record<CountedTable, number>);
+  return says && `Not in it, and out of sight afterwards: ${says}.`;
+};

@@ -2,11 +2,11 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { countsSay } from '#contract/backup-words';
+import { countsSay, missingIn } from '#contract/backup-words';
 import { unpack } from '#server/archive/unpack';
 import { backupFolder, backupsIn } from '#server/backup/backups';
 import { lookAt } from '#server/backup/checked';
-import { restoreInto } from '#server/backup/restore';
+import { dataFile, restoreInto } from '#server/backup/restore';
 import { holdFolder } from '#server/database/lock';
 
 /** An archive as a data file, beside nothing of the folder. */
@@ -21,9 +21,7 @@ const [given] = process.argv.slice(2);
 if (!given) {
   const all = backupsIn(backupFolder(data));
   for (const { name, counts } of all)
-    console.log(
-      `${join(backupFolder(data), name)}\n  ${counts.batches} batches, ${counts.plantings} plantings`,
-    );
+    console.log(`${join(backupFolder(data), name)}\n  ${countsSay(counts) || 'nothing yet'}`);
   console.log(all.length > 0 ? '\nPut one back: npm run restore -- file' : `No backup lies in ${data}.`);
 } else {
   try {
@@ -32,6 +30,9 @@ if (!given) {
     const looked = lookAt(file);
     if (!looked.good) throw new Error(looked.why);
     console.log(`It holds ${countsSay(looked.counts) || 'nothing yet'}.`);
+    const present = lookAt(dataFile(data));
+    if (present.good)
+      console.log(missingIn(present.counts, looked.counts) || 'Nothing that is there now is missing in it.');
     const aside = restoreInto(data, file, new Date());
     letGo();
     console.log(

@@ -183,7 +183,16 @@ test('from the command line on an empty machine, and nothing is changed by a fil
   expect(() => run(join(data, 'letter.txt'))).toThrow(/Nothing was changed: it cannot be read/);
   expect(existsSync(join(elsewhere, 'welcome.sqlite'))).toBe(false);
   expect(run(join(backupFolder(data), backup!.name))).toMatch(/1 lot\.[\s\S]*It is in place/);
+  const kept = data;
   data = elsewhere;
+  const there = await start();
+  expect(await lots(there)).toEqual(['Bale one']);
+  // Put back once more: what came since is named before it is out of sight.
+  await lot(there, 'Bale two');
+  await stop(there);
+  expect(run(join(backupFolder(kept), backup!.name))).toMatch(
+    /It holds 1 lot\.\s+Not in it, and out of sight afterwards: 1 lot\.\s+It is in place in .* What was there is kept in /,
+  );
   expect(await lots(await start())).toEqual(['Bale one']);
 }, 60_000);
 

@@ -1,6 +1,6 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { countedTables, countsSay } from '#contract/backup-words';
+import { countsSay, missingIn } from '#contract/backup-words';
 import { addressOf } from '#contract/routes';
 import { type Backup, type BackupCounts, BackupsService } from '../data/backups';
 import { Doing } from '../ui/doing';
@@ -133,13 +133,7 @@ export class BackupsForm {
   /** What is there now and not in the one that is looked at. */
   protected readonly lost = computed(() => {
     const [now, one] = [this.service.all.value()?.now, this.chosen()];
-    if (!now || !one) return '';
-    const gone = countsSay(
-      Object.fromEntries(
-        countedTables.map((table) => [table, Math.max(0, now[table] - one.counts[table])]),
-      ) as BackupCounts,
-    );
-    return gone && `Not in it, and out of sight afterwards: ${gone}.`;
+    return now && one ? missingIn(now, one.counts) : '';
   });
 
   protected holds(counts: BackupCounts): string {
