@@ -45,7 +45,7 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'lots', '/shelf/lots', 'desk', 'app-lot-list li');
   await shoot(page, 'material', '/shelf/materials/compost', 'desk', 'app-material-page tbody tr');
   await shoot(page, 'money', '/shelf/money', 'desk', 'app-make-or-buy tbody tr');
-  await shoot(page, 'vessels', '/shelf/vessels', 'desk', 'app-vessel-list li');
+  await shoot(page, 'weeks', '/mix/weeks', 'desk', 'app-weeks-chart canvas');
   await shoot(page, 'instruments', '/shelf/instruments', 'desk', 'app-instruments-page li');
   await shoot(page, 'settings', '/settings', 'desk', 'app-settings-page li');
   await shoot(page, 'batches', '/batches', 'desk', 'app-batch-list li');

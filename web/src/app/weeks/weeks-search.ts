@@ -1,10 +1,10 @@
-import { DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { type MixInput } from '#core/mix/evaluate';
 import { type Spreads } from '#core/spread/spreads';
 import { type Keeping, type Life } from '#core/water/life';
 import { type LifeBand } from '#core/water/life-band';
 import { type FoundRule } from '#core/water/rule';
-import { type WeeksAnswer, type WeeksRequest } from '../workers/weeks.protocol';
+import { type Reckoned, type WeeksAnswer, type WeeksRequest } from '../workers/weeks.protocol';
 import { WEEKS_WORKER } from '../workers/tokens';
 
 const LIVES = 500;
@@ -13,10 +13,15 @@ const LIVES = 500;
 @Injectable()
 export class WeeksSearch {
   private readonly worker = inject(WEEKS_WORKER)();
-  private asked = 0;
+  private readonly asked: Record<Reckoned, number> = { lives: 0, rule: 0 };
   private askedFor: Keeping | null = null;
-  /** null where nothing runs. */
-  readonly running = signal<{ kind: 'lives' | 'rule'; share: number } | null>(null);
+  private readonly shares = signal<Readonly<Partial<Record<Reckoned, number>>>>({});
+  /** What is being reckoned, the slower of the two first; null where nothing is. */
+  readonly running = computed((): { kind: Reckoned; share: number } | null => {
+    const { rule, lives } = this.shares();
+    if (rule !== undefined) return { kind: 'rule', share: rule };
+    return lives === undefined ? null : { kind: 'lives', share: lives };
+  });
   readonly lives = signal<{ typical: Life; band: LifeBand; keeping: Keeping } | null>(null);
   readonly found = signal<FoundRule | null>(null);
   readonly problem = signal('');
@@ -37,15 +42,21 @@ export class WeeksSearch {
   }
 
   stop(): void {
-    this.asked++;
-    this.running.set(null);
-    this.ask({ kind: 'stop' });
+    for (const of of ['lives', 'rule'] as const) {
+      this.asked[of]++;
+      this.ask({ kind: 'stop', of });
+    }
+    this.shares.set({});
   }
 
-  private begin(kind: 'lives' | 'rule'): number {
+  private begin(kind: Reckoned): number {
     this.problem.set('');
-    this.running.set({ kind, share: 0 });
-    return ++this.asked;
+    this.tell(kind, 0);
+    return ++this.asked[kind];
+  }
+
+  private tell(kind: Reckoned, share: number | undefined): void {
+    this.shares.update((all) => ({ ...all, [kind]: share }));
   }
 
   private ask(request: WeeksRequest): void {
@@ -53,13 +64,9 @@ export class WeeksSearch {
   }
 
   private take(answer: WeeksAnswer): void {
-    const now = this.running();
-    if (answer.id !== this.asked || !now) return;
-    if (answer.kind === 'progress') {
-      this.running.set({ ...now, share: answer.share });
-      return;
-    }
-    this.running.set(null);
+    const of = 'of' in answer ? answer.of : answer.kind;
+    if (answer.id !== this.asked[of]) return;
+    this.tell(of, answer.kind === 'progress' ? answer.share : undefined);
     if (answer.kind === 'lives' && this.askedFor)
       this.lives.set({ typical: answer.typical, band: answer.band, keeping: this.askedFor });
     if (answer.kind === 'rule') this.found.set(answer.found);

@@ -54,7 +54,7 @@ test('it asks for lives of the mix on the bench, and says what comes of them wit
   const hungry = { ...keeping, rule: { ...keeping.rule, feedNMgPerL: 0 } };
   const sampler = new LifeSampler(input, hungry, defaultSpreads);
   sampler.draw(40);
-  worker.answer({ kind: 'progress', id, share: 0.5 });
+  worker.answer({ kind: 'progress', of: 'lives', id, share: 0.5 });
   expect(said(page)).toContain('Stop');
   worker.answer({ kind: 'lives', id, typical: lifeOf(input, hungry), band: sampler.result() });
   expect(said(page)).toMatch(/Nearly always: nitrogen runs out, about day 3\d\. Feed sooner or more/);
@@ -85,18 +85,25 @@ test('a rule is looked for and taken; what no rule mends is said', () => {
   press(page, 'Find me a rule');
   const asked = worker.asked.at(-1)!;
   expect(asked.kind).toBe('rule');
+  // The hand has not rested yet when it was pressed: the lives are asked for after it.
+  TestBed.inject(KeepingService).patch({ tempC: 21 });
+  TestBed.tick();
+  jest.advanceTimersByTime(300);
+  expect(worker.asked.at(-1)!.kind).toBe('lives');
   const rule = { waterAt: 0.6, leachPct: 20, feedNMgPerL: 50, feedFromDay: 21 };
   const id = (asked as { id: number }).id;
   worker.answer({ kind: 'rule', id, found: { rule, waterings: 9, left: [], tried: 888 } });
   expect(said(page)).toContain(
     'Keeps all inside with the fewest waterings: water when 60 % of its water is gone, let 20 % run through, 50 mg/L of nitrogen from day 21: 9 waterings.',
   );
+  // What is lived through meanwhile does not stop it, nor the other way round.
+  expect(worker.asked.filter(({ kind }) => kind === 'stop')).toEqual([]);
   press(page, 'Keep it so');
   expect(TestBed.inject(KeepingService).now().rule).toEqual(rule);
   press(page, 'Find me a rule');
   worker.answer({
     kind: 'rule',
-    id: (worker.asked.at(-1) as { id: number }).id,
+    id: (worker.asked.filter(({ kind }) => kind === 'rule').at(-1) as { id: number }).id,
     found: { rule, waterings: 9, left: [{ trouble: 'sweet', first: 30 }], tried: 888 },
   });
   expect(said(page)).toMatch(
@@ -114,7 +121,7 @@ test('an answer to an older question is dropped, and what cannot be is said', ()
   sampler.draw(1);
   worker.answer({ kind: 'lives', id, typical: lifeOf(input, keeping), band: sampler.result() });
   expect(said(page)).toContain('Living it through…');
-  worker.answer({ kind: 'impossible', id: lives().at(-1)!.id, why: 'the tray is upside down' });
+  worker.answer({ kind: 'impossible', of: 'lives', id: lives().at(-1)!.id, why: 'the tray is upside down' });
   expect(said(page)).toContain('That cannot be: the tray is upside down.');
 });
 
