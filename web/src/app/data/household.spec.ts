@@ -168,12 +168,15 @@ const sowing = (on: string): object => ({
 const wait = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
 beforeAll(async () => {
+  // The devices of this test would share one browser's notes: one would take over what another has just entered.
+  jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => undefined);
   folder = mkdtempSync(join(tmpdir(), 'welcome-household-'));
   served = await serve(folder);
   const [line] = await get<[{ id: number }]>('/batches?away=no');
   batch = await get<Ask>(`/batches/${line.id}`);
 }, 60_000);
 afterAll(() => {
+  jest.restoreAllMocks();
   globalThis.Date = RealDate;
   served.process.kill('SIGKILL');
   rmSync(folder, { recursive: true, force: true });

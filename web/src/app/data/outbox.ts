@@ -55,6 +55,8 @@ export class Outbox {
   /** Being written to the device, or taken from it, at this moment. */
   private readonly coming = new Set<string>();
   private readonly going = new Set<string>();
+  /** How often this page has changed what is kept: what was read before a change is out of date. */
+  private changes = 0;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private sending = false;
   private underWay = '';
@@ -226,6 +228,7 @@ export class Outbox {
   }
 
   private async keep(item: Waiting): Promise<void> {
+    this.changes++;
     this.coming.add(item.key);
     // The browser's database takes its time: a page that is closed in that moment has the entry noted at once.
     const noted = writeKept(JUST_ENTERED + item.key, item);
@@ -242,6 +245,7 @@ export class Outbox {
   }
 
   private async forget(key: string): Promise<void> {
+    this.changes++;
     this.going.add(key);
     this.coming.delete(key);
     writeKept(JUST_ENTERED + key, undefined);
@@ -258,7 +262,9 @@ export class Outbox {
   /** What all tabs of this device have kept. */
   private async load(): Promise<void> {
     try {
-      const kept = await this.store.all();
+      let [read, kept] = [this.changes, await this.store.all()];
+      // What was let go meanwhile must not come back with what was read before.
+      while (read !== this.changes) [read, kept] = [this.changes, await this.store.all()];
       this.box.update((all) => {
         // What this page is just writing, or could not write, is newer than what is kept.
         const newer = all.filter((one) => this.coming.has(one.key));

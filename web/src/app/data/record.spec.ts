@@ -243,3 +243,22 @@ test('the last word holds; the stream is let go of with the page', () => {
   TestBed.resetTestingModule();
   expect(stream().closed).toBe(true);
 });
+
+test('what is let go while the device reads what it has kept does not come back', async () => {
+  record.enter(tick('layer'));
+  await settle();
+  http.expectOne(url).flush({ detail: 'no such step' }, { status: 400, statusText: 'x' });
+  await settle();
+  const outbox = TestBed.inject(Outbox);
+  const [{ key }] = outbox.undecided() as [Waiting];
+  let tell: (kept: Waiting[]) => void = () => undefined;
+  const before = [...device.items.values()];
+  jest.spyOn(device, 'all').mockReturnValueOnce(new Promise((done) => (tell = done)));
+  // Another tab has changed something.
+  const reading = (outbox as unknown as { load: () => Promise<void> }).load();
+  outbox.drop(key);
+  await settle();
+  tell(before);
+  await reading;
+  expect([outbox.items(), device.items.size]).toEqual([[], 0]);
+});

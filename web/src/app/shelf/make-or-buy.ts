@@ -183,6 +183,7 @@ const year: Asked<Figure>[] = [
         padding-right: 14px;
       }
       th[scope='row'] {
+        min-width: 110px;
         white-space: normal;
       }
     }
