@@ -31,6 +31,7 @@ const year: Asked<Figure>[] = [
   { name: 'batches', label: 'Batches a week', within: [0.1, 1000] },
   { name: 'weeks', label: 'Weeks a year', within: [1, 53] },
 ];
+
 /** Making the mix at hand against buying it; a year of it; cells against blocks. */
 @Component({
   selector: 'app-make-or-buy',

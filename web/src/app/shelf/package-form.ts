@@ -54,6 +54,7 @@ const kinds: { id: Kind; name: string }[] = [
   { id: 'bulk', name: 'A load by weight' },
   { id: 'measure', name: 'By the barrow' },
 ];
+
 /** What came of it: litres loose and usable, and the price of all. */
 export interface Came {
   usableLitres: number;
