@@ -22,6 +22,7 @@ import { onlyOwnHosts } from '#server/http/hosts';
 import { openApi } from '#server/http/openapi';
 import { webRoutes } from '#server/http/pages';
 import { BODY_LIMIT, notFound, only, problems } from '#server/http/problem';
+import { remembered } from '#server/http/remembered';
 import { securityHeaders } from '#server/http/security';
 import { Api } from '#server/http/serve';
 import { type InstrumentHub } from '#server/instruments/hub';
@@ -87,6 +88,7 @@ export function createApp({ webFolder, log, ...parts }: AppParts): Express {
   const hosts = onlyOwnHosts(() => []);
   // Who came in by the door was looked at there.
   app.use((req, res, next) => (isFromAfar(req) ? next() : hosts(req, res, next)));
+  app.use(remembered(parts.db, () => new Calendar(new Folder(parts.db), parts.now).today()));
   app.use(compression());
   app.use('/api', apiBefore(), apiRoutes(parts), apiAfter());
   app.use(webRoutes(webFolder));

@@ -3,6 +3,7 @@ import { type ListQuery } from '#contract/lists';
 import { PAGE } from '#contract/routes';
 import { readSnapshot, stepsSchema } from '#contract/snapshot';
 import { type BatchSnapshot } from '#core/batch/snapshot';
+import { ByRow } from '#server/database/by-row';
 import { type Db } from '#server/database/db';
 
 type Row = Omit<Batch, 'snapshot'> & { snapshot_json: string };
@@ -27,10 +28,12 @@ export interface BatchSteps {
 
 /** What was made, each with all it was made from. */
 export class BatchStore {
-  private readonly lines;
+  private readonly listed;
+  private readonly line;
+  private readonly lines: ByRow<BatchLine>;
   private readonly since;
   private readonly steps;
-  private readonly stepsRead = new Map<number, BatchSnapshot['steps']>();
+  private readonly stepsRead: ByRow<BatchSteps>;
   private readonly byId;
   private readonly named;
   private readonly keyed;
@@ -39,20 +42,28 @@ export class BatchStore {
   private readonly setAway;
 
   constructor(private readonly db: Db) {
-    this.lines = db.prepare<[string, number, number], BatchLine>(
+    this.lines = new ByRow(db);
+    this.stepsRead = new ByRow(db);
+    this.listed = db
+      .prepare<[string, number, number], number>(
+        `SELECT id FROM batches WHERE (deleted_at IS NOT NULL) = (? = 'yes')
+         ORDER BY made_on DESC, id DESC LIMIT ? OFFSET ?`,
+      )
+      .pluck();
+    this.line = db.prepare<[number], BatchLine>(
       `SELECT id, name, made_on AS madeOn, created_at AS createdAt,
          snapshot_json ->> '$.recipe.stage' AS stage,
          snapshot_json ->> '$.vessel.name' AS vessel,
          snapshot_json ->> '$.sheet.litres' AS litres
-       FROM batches WHERE (deleted_at IS NOT NULL) = (? = 'yes')
-       ORDER BY made_on DESC, id DESC LIMIT ? OFFSET ?`,
+       FROM batches WHERE id = ?`,
     );
-    this.since = db.prepare<[string], Omit<BatchSteps, 'steps'>>(
-      `SELECT id, name, made_on AS madeOn
-       FROM batches WHERE deleted_at IS NULL AND made_on >= ? ORDER BY made_on DESC, id DESC`,
-    );
-    this.steps = db.prepare<[number], { steps_json: string }>(
-      `SELECT snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
+    this.since = db
+      .prepare<[string], number>(
+        'SELECT id FROM batches WHERE deleted_at IS NULL AND made_on >= ? ORDER BY made_on DESC, id DESC',
+      )
+      .pluck();
+    this.steps = db.prepare<[number], Omit<BatchSteps, 'steps'> & { steps_json: string }>(
+      `SELECT id, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
     );
     this.byId = db.prepare<[number], Row>(`${SELECT} WHERE id = ?`);
     this.named = db.prepare<[number], string>('SELECT name FROM batches WHERE id = ?').pluck();
@@ -67,7 +78,7 @@ export class BatchStore {
 
   /** A page of those that are there, or of those put away; newest first. */
   all({ away, from }: ListQuery): BatchLine[] {
-    return this.lines.all(away, PAGE, from);
+    return this.listed.all(away, PAGE, from).map((id) => this.lines.of(id, () => this.line.get(id)!));
   }
 
   /** Its name alone: the whole of a batch takes a while to read. */
@@ -77,16 +88,14 @@ export class BatchStore {
 
   /** Steps of the batches made on a day or later. They never change, so each card is read once. @param day YYYY-MM-DD */
   stepsSince(day: string): BatchSteps[] {
-    return this.since.all(day).map((row) => ({ ...row, steps: this.stepsOf(row.id) }));
+    return this.since.all(day).map(this.stepsOf);
   }
 
-  private stepsOf(id: number): BatchSnapshot['steps'] {
-    const known = this.stepsRead.get(id);
-    if (known) return known;
-    const steps = stepsSchema.parse(JSON.parse(this.steps.get(id)!.steps_json));
-    this.stepsRead.set(id, steps);
-    return steps;
-  }
+  private readonly stepsOf = (id: number): BatchSteps =>
+    this.stepsRead.of(id, () => {
+      const { steps_json, ...batch } = this.steps.get(id)!;
+      return { ...batch, steps: stepsSchema.parse(JSON.parse(steps_json)) };
+    });
 
   one(id: number): Batch | null {
     const row = this.byId.get(id);

@@ -28,6 +28,7 @@ export class PlantGroups {
     const plantings = this.store.since(daysAfter(this.calendar.today(), -COMPARE_DAYS), crop);
     const events = this.store.countsOf(plantings.map(({ id }) => id));
     const keyOf = this.keyer(by);
+    const keys = new Map(plantings.map((planting) => [planting.id, keyOf(planting)?.key]));
     const groups = new Map<string, PlantGroup & { days: number[] }>();
     for (const planting of plantings) {
       const found = keyOf(planting);
@@ -46,8 +47,15 @@ export class PlantGroups {
       group.plantings++;
       if (up !== null && !isCounted(planting.start))
         group.up = { alive: group.up.alive + Math.min(up, of), of: group.up.of + of };
+      // Those set apart or potted within the group began, and went on, once: only what was lost since is new.
+      const again = planting.from
+        .filter((one) => keys.get(one.planting) === found.key)
+        .reduce((sum, one) => sum + one.plants, 0);
       if (made !== null)
-        group.made = { alive: group.made.alive + Math.min(made, of), of: group.made.of + of };
+        group.made = {
+          alive: group.made.alive + Math.min(made, of) - again,
+          of: group.made.of + of - again,
+        };
       const first = standing(own).find((event) => event.kind === 'up' && event.count > 0);
       if (first) group.days.push(dayNumber(first.on) - dayNumber(planting.on));
       for (const [cause, count] of tally.lost) {

@@ -63,12 +63,16 @@ interface State {
   soilC: number;
   care: readonly Care[];
   line: Omit<PlantingLine, 'putAway'>;
+  /** Of its care what was last asked for, with the days that were asked about. */
+  told: { days: string; care: readonly PlantCare[] };
 }
 
 /** Plantings with what becomes of them, in the terms of the pages. */
 export class NurseryPlants {
   /** By the list of counting events, which the store gives out anew when something is entered. */
   private readonly states = new WeakMap<readonly KeptEvent[], State>();
+  /** By the planting, which the store gives out anew only when it has forgotten it. */
+  private readonly tenders = new WeakMap<Planting, { crop: Crop; tender: Tender }>();
 
   constructor(
     private readonly store: PlantStore,
@@ -115,7 +119,7 @@ export class NurseryPlants {
     const care = this.careFor(planting, tally, events, around);
     const batchName = planting.batch === null ? null : this.batches.nameOf(planting.batch);
     const line = { ...planting, tally: told(tally), batchName, care: care[0] ?? null };
-    const state = { crop, kind, soilC: around.soilC, care, line };
+    const state = { crop, kind, soilC: around.soilC, care, line, told: { days: '', care: [] } };
     this.states.set(events, state);
     return state;
   }
@@ -154,15 +158,20 @@ export class NurseryPlants {
     const plantings = this.store.standing(daysAfter(today, -CARE_DAYS));
     const events = this.store.countsOf(plantings.map(({ id }) => id));
     const around = this.around();
+    const days = `${from} ${to}`;
     return plantings
       .flatMap((planting) => {
-        const own = events.get(planting.id) ?? [];
-        return this.stateOf(planting, own, around)
-          .care.filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
-          .map((care) => ({
-            ...{ ...care, planting: planting.id },
-            state: care.on <= today ? ('due' as const) : ('waiting' as const),
-          }));
+        const state = this.stateOf(planting, events.get(planting.id) ?? [], around);
+        if (state.told.days !== days) {
+          const care = state.care
+            .filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
+            .map((one) => ({
+              ...{ ...one, planting: planting.id },
+              state: one.on <= today ? ('due' as const) : ('waiting' as const),
+            }));
+          state.told = { days, care };
+        }
+        return state.told.care;
       })
       .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
   }
@@ -172,7 +181,12 @@ export class NurseryPlants {
     const crops = this.crops.byId();
     return this.store.standing(daysAfter(this.calendar.today(), -CARE_DAYS)).flatMap((planting) => {
       const crop = crops.get(planting.crop);
-      return crop ? [{ planting: planting.id, name: called(planting, crop), coldestC: crop.coldestC }] : [];
+      if (!crop) return [];
+      const known = this.tenders.get(planting);
+      if (known?.crop === crop) return known.tender;
+      const tender = { planting: planting.id, name: called(planting, crop), coldestC: crop.coldestC };
+      this.tenders.set(planting, { crop, tender });
+      return tender;
     });
   }
 

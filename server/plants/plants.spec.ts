@@ -174,6 +174,25 @@ test('care that is due and that comes, and counts by batch and by seed', async (
   ]);
 });
 
+test('those set apart or potted on are the same plants: counted once as begun, and lost where they are lost', async () => {
+  const { body: tray } = await plant({ crop: 'lettuce', seed: 'Split bag', on: '2031-02-01' });
+  await enter(tray.id, { kind: 'up', on: '2031-02-08', count: 60 }).expect(201);
+  const apart = { start: 'split', cells: 20, on: '2031-02-20', crop: 'lettuce', seed: 'Split bag' };
+  const { body: few } = await plant({ ...apart, from: [{ planting: tray.id, plants: 20 }] });
+  await enter(few.id, { kind: 'lost', on: '2031-02-22', count: 5, cause: 'cold' }).expect(201);
+  const pots = { ...apart, start: 'pot', vessel: 'pot-9', cells: 40, on: '2031-02-24' };
+  const { body: potted } = await plant({ ...pots, from: [{ planting: tray.id, plants: 40 }] });
+  await enter(potted.id, { kind: 'lost', on: '2031-02-26', count: 3, cause: 'cold' }).expect(201);
+  const group = async (by: string) =>
+    (await request(app).get(`/api/plants/groups?by=${by}&crop=lettuce`)).body.find(
+      (one: { key: string }) => one.key === (by === 'seed' ? 'Split bag' : 'pot-9'),
+    );
+  // Of 72 seeds 60 came up, and 8 of them were lost since.
+  expect(await group('seed')).toMatchObject({ made: { alive: 52, of: 72 }, up: { alive: 60, of: 72 } });
+  // The pots began with the 40 that were potted.
+  expect(await group('vessel')).toMatchObject({ made: { alive: 37, of: 40 } });
+});
+
 test('a trial is laid out from its seed, each arm once in a block, and collects its counts', async () => {
   const given = {
     ...{ key: randomUUID(), name: 'Grit', seed: 4711, blocks: 4, crop: 'lettuce', vessel: 'cell-72' },

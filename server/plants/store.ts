@@ -9,6 +9,7 @@ import {
 } from '#contract/plants';
 import { PAGE } from '#contract/routes';
 import { type KeptEvent, type PlantEvent, type Planting } from '#core/plants/planting';
+import { ByRow } from '#server/database/by-row';
 import { type Db } from '#server/database/db';
 
 /** Of what an event holds; lifted by it should it change. Checked when it is kept, and read as it is. */
@@ -28,9 +29,6 @@ interface EventRow {
   at: string;
 }
 export type TrialFields = z.output<typeof keptTrialSchema>;
-
-/** So many plantings and their counting events are remembered: those that lists and care ask for each time. */
-const REMEMBERED = 4000;
 
 /** What was checked when it was kept is not checked again: a list reads hundreds. */
 const readRow = ({ id, row_json }: Row): Planting => ({
@@ -75,17 +73,25 @@ export class PlantStore {
   private readonly trialKeyed;
   private readonly insertTrial;
   /** A row never changes once it is kept, and events are only added, here. */
-  private readonly rows = new Map<number, Planting>();
-  private readonly counting = new Map<number, readonly KeptEvent[]>();
+  private readonly rows: ByRow<Planting>;
+  private readonly counting: ByRow<readonly KeptEvent[]>;
 
   constructor(private readonly db: Db) {
+    this.rows = new ByRow(db);
+    this.counting = new ByRow(db);
     const from = 'SELECT id, row_json FROM plantings';
-    this.listed = db.prepare<[number, number, number], Row>(
-      `${from} WHERE finished = ? AND deleted_at IS NULL AND trial_id IS NULL ORDER BY begun_on DESC, id DESC LIMIT ? OFFSET ?`,
-    );
-    this.listedAway = db.prepare<[number, number], Row>(
-      `${from} WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC, id DESC LIMIT ? OFFSET ?`,
-    );
+    // Whose rows are mostly known already: their numbers are enough.
+    const numbers = 'SELECT id FROM plantings';
+    this.listed = db
+      .prepare<[number, number, number], number>(
+        `${numbers} WHERE finished = ? AND deleted_at IS NULL AND trial_id IS NULL ORDER BY begun_on DESC, id DESC LIMIT ? OFFSET ?`,
+      )
+      .pluck();
+    this.listedAway = db
+      .prepare<[number, number], number>(
+        `${numbers} WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC, id DESC LIMIT ? OFFSET ?`,
+      )
+      .pluck();
     this.away = db
       .prepare<[number], number>('SELECT deleted_at IS NOT NULL FROM plantings WHERE id = ?')
       .pluck();
@@ -98,9 +104,11 @@ export class PlantStore {
     );
     this.setAway = db.prepare('UPDATE plantings SET deleted_at = ? WHERE id = ?');
     this.setFinished = db.prepare('UPDATE plantings SET finished = ? WHERE id = ?');
-    this.standingSince = db.prepare<[string], Row>(
-      `${from} WHERE finished = 0 AND begun_on >= ? AND deleted_at IS NULL AND trial_id IS NULL ORDER BY id`,
-    );
+    this.standingSince = db
+      .prepare<[string], number>(
+        `${numbers} WHERE finished = 0 AND begun_on >= ? AND deleted_at IS NULL AND trial_id IS NULL ORDER BY id`,
+      )
+      .pluck();
     this.every = db.prepare<{ crop: string | null; since: string }, Row>(
       `${from} WHERE deleted_at IS NULL AND begun_on >= @since AND (@crop IS NULL OR crop = @crop) ORDER BY id`,
     );
@@ -149,7 +157,7 @@ export class PlantStore {
   page(list: PlantList, from: number): Planting[] {
     const rows =
       list === 'away' ? this.listedAway.all(PAGE, from) : this.listed.all(Number(list === 'yes'), PAGE, from);
-    return rows.map(this.read);
+    return rows.map(this.planting);
   }
 
   isAway(id: number): boolean {
@@ -158,7 +166,7 @@ export class PlantStore {
 
   /** Those that stand, begun on a day or later, but for those of trials. */
   standing(since: string): Planting[] {
-    return this.standingSince.all(since).map(this.read);
+    return this.standingSince.all(since).map(this.planting);
   }
 
   since(day: string, crop: string | null): Planting[] {
@@ -218,27 +226,12 @@ export class PlantStore {
       const { planting, id, event } = readEvent(row);
       unknown.get(planting)!.push({ ...event, id });
     }
-    for (const [id, events] of unknown) {
-      this.remember(this.counting, id, events);
-      by.set(id, events);
-    }
+    for (const [id, events] of unknown) by.set(id, this.counting.keep(id, events));
     return by;
   }
 
-  private readonly read = (row: Row): Planting => {
-    const known = this.rows.get(row.id);
-    if (known) return known;
-    const planting = readRow(row);
-    this.remember(this.rows, row.id, planting);
-    return planting;
-  };
-
-  /** What is not yet sure to stay is not remembered. */
-  private remember<T>(known: Map<number, T>, id: number, it: T): void {
-    if (this.db.inTransaction) return;
-    if (known.size >= REMEMBERED) known.clear();
-    known.set(id, it);
-  }
+  private readonly read = (row: Row): Planting => this.rows.of(row.id, () => readRow(row));
+  private readonly planting = (id: number): Planting => this.rows.of(id, () => readRow(this.byId.get(id)!));
 
   eventByKey(key: string): (KeptPlantEvent & { planting: number }) | null {
     const row = this.eventKeyed.get(key);
@@ -247,7 +240,7 @@ export class PlantStore {
 
   addEvent(planting: number, key: string, event: PlantEvent, at: string): KeptPlantEvent {
     const { kind, on } = event;
-    this.counting.delete(planting);
+    this.counting.forget(planting);
     const { lastInsertRowid } = this.insertEvent.run({
       ...{ planting, key, kind, on, at, json: JSON.stringify(event) },
     });
