@@ -82,6 +82,8 @@ import {
   waterAnswerSchema,
   lifeAnswerSchema,
   lifeRequestSchema,
+  newWaterSchema,
+  ownWaterSchema,
   waterRequestSchema,
 } from '#contract/water';
 import { deviceNameSchema, newSharingSchema, sharingSchema } from '#contract/devices';
@@ -304,6 +306,10 @@ export const endpoints = {
   keepMeasure: create('Keep a measure', newMeasureSchema, measureSchema),
   putAwayMeasure: act('Put a measure away'),
   restoreMeasure: act('Bring a measure back'),
+  waters: get('The nursery’s own waters, by report or kit', z.array(ownWaterSchema)),
+  keepWater: create('Keep a water', newWaterSchema, ownWaterSchema),
+  putAwayWater: act('Put a water away'),
+  restoreWater: act('Bring a water back'),
 
   crops: get('Crops, the starter ones and your own, with their sources', z.array(sourcedCropSchema)),
   keepCrop: create('Add a crop of your own', newCropSchema, sourcedCropSchema),

@@ -70,6 +70,10 @@ export const routes = {
   keepMeasure: ['POST', '/measures'],
   putAwayMeasure: ['DELETE', '/measures/:id'],
   restoreMeasure: ['POST', '/measures/:id/restore'],
+  waters: ['GET', '/waters'],
+  keepWater: ['POST', '/waters'],
+  putAwayWater: ['DELETE', '/waters/:id'],
+  restoreWater: ['POST', '/waters/:id/restore'],
 
   crops: ['GET', '/crops'],
   keepCrop: ['POST', '/crops'],

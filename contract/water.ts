@@ -1,9 +1,10 @@
 import { limits } from '#core/units/limits';
 import { z } from 'zod';
 import { recipeShape } from '#contract/evaluate';
-import { int, num, numbers, oneOf, text } from '#contract/fields';
+import { clientKey, day, int, num, numbers, oneOf, rowId, text } from '#contract/fields';
 import { houses } from '#core/mix/dry-down';
 import { acids } from '#core/water/alkalinity';
+import { type Water, waterKinds } from '#core/water/own-water';
 
 export const waterRequestSchema = z.strictObject({
   alkalinityMgPerL: num(limits.alkalinityMgPerL),
@@ -69,3 +70,21 @@ export const liquidFeedRequestSchema = z.strictObject({
 export const liquidFeedAnswerSchema = numbers('productGPerL', 'stockGPerL', 'tankGrams').extend({
   elementsMgPerL: numbers('n', 'p', 'k', 'ca', 'mg', 's'),
 });
+
+const ion = num(limits.waterIonMgPerL).nullable().default(null);
+const waterShape = {
+  name: text(40),
+  kind: oneOf(waterKinds),
+  /** Of the report or the kit. */
+  on: day.nullable().default(null),
+  alkalinityMgPerL: num(limits.alkalinityMgPerL),
+  ecMSPerCm: num(limits.waterEcMSPerCm),
+  ph: num(limits.waterPh).nullable().default(null),
+  ...{ caMgPerL: ion, mgMgPerL: ion, naMgPerL: ion, clMgPerL: ion },
+};
+/** What a row of it holds beside its number and name. */
+export const keptWaterSchema = z.strictObject(waterShape) satisfies z.ZodType<Water>;
+export const newWaterSchema = z.strictObject({ key: clientKey, ...waterShape });
+export const ownWaterSchema = z.object({ id: rowId, ...waterShape });
+export type NewWater = z.output<typeof newWaterSchema>;
+export type OwnWater = z.output<typeof ownWaterSchema>;

@@ -34,6 +34,7 @@ const places: [string, string][] = [
   ['vessels', '/shelf/vessels'],
   ['lots', '/shelf/lots'],
   ['measures', '/shelf/measures'],
+  ['waters', '/shelf/waters'],
   ['instruments', '/shelf/instruments'],
   ['run', '/batches/1/run'],
   ['lot', '/shelf/lots/1'],

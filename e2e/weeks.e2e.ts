@@ -38,3 +38,35 @@ test('hard well water on a peat mix: it turns sweet, acid is found, and its pH s
   await page.getByRole('button', { name: 'Keep it so' }).click();
   await expect(page.getByRole('button', { name: 'Keep it so' })).toHaveCount(0);
 });
+
+test('a well by the drops of a kit is kept on the shelf, thinned with rain, and stands so after a reload', async ({
+  page,
+}) => {
+  await page.goto('/shelf/waters');
+  await page.getByLabel('What you call it').fill('Old well');
+  await page.getByLabel('Comes from').selectOption({ label: 'well' });
+  await field(page, 'EC, mS/cm').fill('0.9');
+  await page.getByText('By a drop kit instead').click();
+  await field(page, 'Drops until the colour turns').fill('20');
+  await field(page, 'Each drop counts, mg/L').fill('17.8');
+  await page.getByRole('button', { name: 'Take 356 mg/L' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  const row = page.getByRole('listitem').filter({ hasText: 'Old well' });
+  await expect(row.getByText(/well: alkalinity 356 mg\/L, EC 0\.90/)).toBeVisible();
+  await expect(row.getByText(/limes the mix a little more/)).toBeVisible();
+
+  await page.goto('/mix/weeks');
+  await page.getByLabel('Water', { exact: true }).selectOption({ label: 'Old well' });
+  await page.getByLabel('Mixed with').selectOption({ label: 'Rain barrel' });
+  await field(page, 'Of it Old well, %').fill('25');
+  // 0.25 × 356 + 0.75 × 6
+  await expect(page.getByText(/Alkalinity 94 mg\/L, EC 0\.25/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/Alkalinity 94 mg\/L, EC 0\.25/)).toBeVisible();
+
+  await page.goto('/shelf/waters');
+  await row.getByRole('button', { name: 'Put away Old well' }).click();
+  await expect(row).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toBeVisible();
+});

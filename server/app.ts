@@ -58,6 +58,8 @@ import { shareRoutes } from '#server/share/routes';
 import { ShelfStore } from '#server/shelf/store';
 import { tableRoutes } from '#server/tables/routes';
 import { todayRoutes } from '#server/today/routes';
+import { waterRoutes } from '#server/waters/routes';
+import { WaterStore } from '#server/waters/store';
 
 const [FILE, JSON_TYPE] = ['application/octet-stream', 'application/json'];
 
@@ -166,6 +168,7 @@ function apiRoutes({
   printRoutes(api, batches, measures, heavy);
   lotRoutes(api, lots, record, library, calendar, now);
   measureRoutes(api, measures, now);
+  waterRoutes(api, new WaterStore(db), now);
   shelfRoutes(api, shelf, library, now);
   todayRoutes(api, batches, record, calendar);
   const groups = new PlantGroups(plants, crops, library, batches, mixes, calendar);

@@ -27,6 +27,7 @@ export interface Tally {
 
 const { id: _own, ...ownRow } = materialToRow(materials[0]!);
 const { id: _kind, ...ownKind } = vesselKinds[0]!;
+const well = { name: 'Well', kind: 'well', alkalinityMgPerL: 250, ecMSPerCm: 0.6 };
 const { id: _product, ...ownProduct } = amendments[0]!;
 
 const { id: _crop, ...ownCrop } = crops.get('tomato')!;
@@ -89,6 +90,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
   await send('keepMaterial', '/materials', base({ says: 'like loam', row: { ...ownRow, name: 'Base' } }));
   await send('keepVessel', '/vessels', base({ kind: { ...ownKind, name: 'Base' } }));
   await send('keepMeasure', '/measures', { key: randomUUID(), name: 'Base', litres: 7 });
+  await send('keepWater', '/waters', { key: randomUUID(), ...well });
   await send(
     'keepProduct',
     '/products',
@@ -146,6 +148,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       one('addEntry', '/batches/1/entries', 'entries', entry),
       one('addLot', '/lots', 'lots', { item: 'peat-fine', name: 'Bale', receivedOn: '2026-01-02' }),
       one('keepMeasure', '/measures', 'measures', { name: 'Cup', litres: 0.25 }),
+      one('keepWater', '/waters', 'waters', well),
       one('keepMaterial', '/materials', 'items', { says: 'like loam', row: ownRow }),
       one('keepVessel', '/vessels', 'vessels', { kind: ownKind }),
       one('keepProduct', '/products', 'items', { says: 'like lime', row: ownProduct }),
@@ -165,7 +168,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     ];
   };
   const away = (
-    one: 'mixes' | 'batches' | 'measures' | 'plan/lines' | 'plants',
+    one: 'mixes' | 'batches' | 'measures' | 'waters' | 'plan/lines' | 'plants',
     names: readonly [EndpointName, EndpointName],
     table: string = one,
   ): Register => ({
@@ -320,6 +323,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       ...{ acknowledged: 0, begun: 0 },
     },
     away('measures', ['putAwayMeasure', 'restoreMeasure']),
+    away('waters', ['putAwayWater', 'restoreWater']),
   ];
   const awayAlone: Register[] = [
     away('mixes', ['putAwayMix', 'restoreMix']),

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { keptPlantingSchema, keptTrialSchema, plantEventSchema } from '#contract/plants';
 import { keptDataSchema } from '#contract/record';
 import { recipeSchema } from '#contract/recipe';
+import { keptWaterSchema } from '#contract/water';
 import { type Column, type Table } from '#server/archive/form';
 
 /** What columns of JSON hold, where the contract knows it. What an older version wrote may have less. */
@@ -11,6 +12,7 @@ const held: Readonly<Record<string, z.ZodType>> = {
   'trials.row': keptTrialSchema,
   'entries.data': keptDataSchema,
   'mix_versions.recipe': recipeSchema,
+  'waters.row': keptWaterSchema,
 };
 
 const says: Readonly<Record<string, string>> = {

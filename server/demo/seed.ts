@@ -14,7 +14,7 @@ import { BatchStore } from '#server/batches/store';
 import { Folder } from '#server/database/folder';
 import { type Db } from '#server/database/db';
 import { demoBatches, demoLots, demoMixes, demoRecords, demoShelf } from '#server/demo/nursery';
-import { demoAmounts, demoStock, demoTests } from '#server/demo/stock';
+import { demoAmounts, demoStock, demoTests, demoWaters } from '#server/demo/stock';
 import { demoPlants } from '#server/demo/plants';
 import { demoSeason } from '#server/demo/season';
 import { LearnedStore } from '#server/library/learned';
@@ -23,6 +23,7 @@ import { LotStore } from '#server/lots/store';
 import { MixStore } from '#server/mixes/store';
 import { RecordStore } from '#server/record/store';
 import { ShelfStore } from '#server/shelf/store';
+import { WaterStore } from '#server/waters/store';
 
 /** A key that is the same every time: a demo folder is known by those of its batches. */
 const keyOf = (kind: string, n: number): string =>
@@ -37,6 +38,7 @@ const steps: readonly ((db: Db, now: Date) => void)[] = [
   stock,
   season,
   plants,
+  waters,
 ];
 
 /**
@@ -55,6 +57,11 @@ export function seedDemo(db: Db, now: Date): void {
 
 function season(db: Db, now: Date): void {
   demoSeason(db, now, (n) => keyOf('b000', n));
+}
+
+function waters(db: Db, now: Date): void {
+  const store = new WaterStore(db);
+  demoWaters.forEach((water, n) => store.add({ key: keyOf('d000', n), ...water }, startOf(now)));
 }
 
 function plants(db: Db, now: Date): void {

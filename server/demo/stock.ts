@@ -1,4 +1,5 @@
 import { type LotTestGiven, type NewLot } from '#contract/lots';
+import { type NewWater } from '#contract/water';
 
 /** What came of the lots that the made-up nursery has had from the start, and what each cost. */
 export const demoAmounts: Readonly<
@@ -48,4 +49,16 @@ export const demoTests: readonly { item: string; daysAgo: number; values: LotTes
   { item: 'compost', daysAgo: 40, values: { test: 'weigh', litres: 10, kg: 7.4 } },
   { item: 'compost', daysAgo: 39, values: { test: 'ph', ph: 7.1, method: 'oneToFive' } },
   { item: 'compost', daysAgo: 39, values: { test: 'ec', ec: 1.15, method: 'oneToFive' } },
+];
+
+/** What the made-up nursery waters with. */
+export const demoWaters: readonly Omit<NewWater, 'key'>[] = [
+  {
+    ...{ name: 'Yard well', kind: 'well', on: null, alkalinityMgPerL: 212, ecMSPerCm: 0.56, ph: 7.5 },
+    ...{ caMgPerL: 74, mgMgPerL: 14, naMgPerL: 17, clMgPerL: 23 },
+  },
+  {
+    ...{ name: 'Rain barrel', kind: 'rain', on: null, alkalinityMgPerL: 6, ecMSPerCm: 0.03, ph: 6.2 },
+    ...{ caMgPerL: 1, mgMgPerL: 0, naMgPerL: 1, clMgPerL: 2 },
+  },
 ];

@@ -28,6 +28,11 @@ beforeAll(async () => {
     .send({ key: randomUUID(), name: 'Mix', recipe: starterMixes.germination })
     .expect(201);
   await request(app).post('/api/measures').send({ key: randomUUID(), name: 'Pail', litres: 5 }).expect(201);
+  const well = { name: 'Well', kind: 'well', alkalinityMgPerL: 250, ecMSPerCm: 0.6 };
+  await request(app)
+    .post('/api/waters')
+    .send({ key: randomUUID(), ...well })
+    .expect(201);
   await request(app)
     .post('/api/plan/lines')
     .send({ key: randomUUID(), crop: 'tomato', plants: 10 })

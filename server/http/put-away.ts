@@ -15,6 +15,7 @@ export function putAwayRoutes(
     | readonly ['putAwayMix', 'restoreMix']
     | readonly ['putAwayBatch', 'restoreBatch']
     | readonly ['putAwayMeasure', 'restoreMeasure']
+    | readonly ['putAwayWater', 'restoreWater']
     | readonly ['putAwayLine', 'restoreLine']
     | readonly ['putAwayPlanting', 'restorePlanting'],
   store: PutsAway,

@@ -65,6 +65,7 @@ export const routes: Routes = [
       place('lots/:id', 'Lot', () => import('./shelf/lot-page').then((m) => m.LotPage)),
       place('money', 'Make or buy', () => import('./shelf/make-or-buy').then((m) => m.MakeOrBuyPage)),
       place('measures', 'Measures', () => import('./shelf/measure-list').then((m) => m.MeasureList)),
+      place('waters', 'Waters', () => import('./shelf/water-list').then((m) => m.WaterList)),
       place('instruments', 'Instruments', () =>
         import('./shelf/instruments-page').then((m) => m.InstrumentsPage),
       ),

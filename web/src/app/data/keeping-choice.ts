@@ -9,7 +9,13 @@ export interface KeepingChoice {
   weeks: number;
   house: (typeof houses)[number];
   tempC: number;
+  /** Where none of the nursery's own is chosen. */
   water: Keeping['water'];
+  /** Of the nursery's own waters, by number: the one poured, and what is mixed into it; null for none. */
+  waterId: number | null;
+  blendId: number | null;
+  /** Share of the first, %. */
+  blendPct: number;
   rule: Keeping['rule'];
   plant: Keeping['plant'];
   /** Acid in the water; null for none. */
@@ -26,6 +32,7 @@ const usual: KeepingChoice = {
   house: 'bright',
   tempC: 20,
   water: { alkalinityMgPerL: 80, ecMSPerCm: 0.4 },
+  ...{ waterId: null, blendId: null, blendPct: 50 },
   rule: { waterAt: 0.5, leachPct: 10, feedNMgPerL: 75, feedFromDay: 14 },
   plant: { leafCoverFrom: 0.1, leafCoverTo: 1 },
   acid: null,

@@ -20,6 +20,7 @@ export class ShelfPlace {
     { path: 'lots', name: 'Lots and stock' },
     { path: 'money', name: 'Make or buy' },
     { path: 'measures', name: 'Measures' },
+    { path: 'waters', name: 'Waters' },
     { path: 'instruments', name: 'Instruments' },
   ];
 }

@@ -7,17 +7,20 @@ import { said } from '#core/units/said';
 import { acidify, type Acid } from '#core/water/alkalinity';
 import { type Keeping, type Trouble, troubles } from '#core/water/life';
 import { liftAt } from '#core/water/lift';
+import { blendOf, remarksOn } from '#core/water/own-water';
 import { footprintOf } from '#core/vessel/tray';
 import { RecipeStore } from '../bench/recipe-store';
 import { KeepingService } from '../data/keeping-choice';
 import { SpreadChoice } from '../data/spread-choice';
 import { Units } from '../data/units';
+import { WatersService } from '../data/waters';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
 import { shownIn } from '../ui/words/shown-in';
+import { waterRemarkSays } from '../ui/words/water-words';
 import { oddsWords, stageNames } from '../ui/words/words';
 import { FeedMaker } from './feed-maker';
 import { WeeksChart, type WeeksLine } from './weeks-chart';
@@ -59,6 +62,7 @@ export class WeeksPage {
   protected readonly keeping = inject(KeepingService);
   protected readonly search = inject(WeeksSearch);
   private readonly units = inject(Units);
+  private readonly waters = inject(WatersService);
   private readonly spreads = inject(SpreadChoice).spreads;
   protected readonly stageNames = stageNames;
   protected readonly houses = houses.map((id) => ({
@@ -71,14 +75,43 @@ export class WeeksPage {
     { id: 'nitric61', name: 'nitric acid, 61 %' },
   ];
 
+  /** The one poured, of the nursery's own; undefined where it is given by its figures. */
+  protected readonly own = computed(() => {
+    const { waterId, blendId, blendPct } = this.keeping.now();
+    const of = (id: number | null) => this.waters.all.value()?.find((one) => one.id === id);
+    const [poured, other] = [of(waterId), of(blendId)];
+    return poured && { poured, other, water: other ? blendOf(poured, other, blendPct / 100) : poured };
+  });
+  protected readonly water = computed(() => this.own()?.water ?? this.keeping.now().water);
+  protected readonly ownWaters = computed(() =>
+    (this.waters.all.value() ?? []).map(({ id, name }) => ({ id: String(id), name })),
+  );
+  protected readonly otherWaters = computed(() =>
+    this.ownWaters().filter(({ id }) => id !== String(this.keeping.now().waterId)),
+  );
+  protected readonly waterSays = computed(() => {
+    const own = this.own();
+    if (!own) return null;
+    const { unit } = shownIn('mg/L', this.units.system());
+    const { alkalinityMgPerL, ecMSPerCm, caMgPerL, mgMgPerL } = own.water;
+    const brings =
+      caMgPerL === null || mgMgPerL === null
+        ? ''
+        : `; with each watering it brings ${fixed(caMgPerL, 0)} ${unit} of calcium and ${fixed(mgMgPerL, 0)} of magnesium`;
+    return {
+      figures: `Alkalinity ${fixed(alkalinityMgPerL, 0)} ${unit}, EC ${fixed(ecMSPerCm, 2)}${brings}.`,
+      remarks: remarksOn(own.water).map((remark) => waterRemarkSays(remark, unit)),
+    };
+  });
+
   /** What acid does to the water; null where none goes in. */
   protected readonly acidified = computed(() => {
-    const { acid, acidPh, water } = this.keeping.now();
-    return acid ? acidify(water.alkalinityMgPerL, acidPh, acid) : null;
+    const { acid, acidPh } = this.keeping.now();
+    return acid ? acidify(this.water().alkalinityMgPerL, acidPh, acid) : null;
   });
   protected readonly acidSays = computed(() => {
     const it = this.acidified();
-    const { water, acidPh } = this.keeping.now();
+    const [water, { acidPh }] = [this.water(), this.keeping.now()];
     if (!it) return null;
     const left = water.alkalinityMgPerL * (1 - it.neutralisedShare);
     const mg = this.units.system() === 'us' ? 'ppm' : 'mg/L';
@@ -96,12 +129,15 @@ export class WeeksPage {
 
   /** As it is kept, in figures; acid has taken its share of the alkalinity. */
   private readonly asked = computed((): Keeping => {
-    const { weeks, house, tempC, water, rule, plant } = this.keeping.now();
+    const [{ weeks, house, tempC, rule, plant }, { alkalinityMgPerL, ecMSPerCm }] = [
+      this.keeping.now(),
+      this.water(),
+    ];
     const left = 1 - (this.acidified()?.neutralisedShare ?? 0);
     return {
       ...{ days: 7 * weeks, seed: 1, rule, plant },
       weather: { tempC, evaporationMmPerH: weathers.find(({ id }) => id === house)!.evaporationMmPerH },
-      water: { ...water, alkalinityMgPerL: water.alkalinityMgPerL * left },
+      water: { ecMSPerCm, alkalinityMgPerL: alkalinityMgPerL * left },
     };
   });
   private readonly judgement = computed(() => {
@@ -330,6 +366,12 @@ export class WeeksPage {
   protected takeRule(rule: Keeping['rule']): void {
     this.search.found.set(null);
     this.keeping.patch({ rule });
+  }
+
+  protected pour(id: string | null): void {
+    const { blendId } = this.keeping.now();
+    const waterId = id ? Number(id) : null;
+    this.keeping.patch({ waterId, blendId: blendId === waterId ? null : blendId });
   }
 
   protected setWater(change: Partial<Keeping['water']>): void {

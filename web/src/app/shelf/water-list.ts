@@ -1,0 +1,197 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { type OwnWater } from '#contract/water';
+import {
+  alkalinityOfKit,
+  type Ion,
+  ions,
+  remarksOn,
+  waterKinds,
+  type WaterKind,
+} from '#core/water/own-water';
+import { fixed } from '#core/units/show';
+import { Notices } from '../data/notices';
+import { Units } from '../data/units';
+import { WatersService } from '../data/waters';
+import { FetchState } from '../ui/fetch-state';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { TextField } from '../ui/fields/text-field';
+import { shownIn } from '../ui/words/shown-in';
+import { waterKindNames, waterRemarkSays } from '../ui/words/water-words';
+
+const ionNames: Record<Ion, string> = {
+  caMgPerL: 'Calcium',
+  mgMgPerL: 'Magnesium',
+  naMgPerL: 'Sodium',
+  clMgPerL: 'Chloride',
+};
+
+/** The nursery's waters, by report or kit. */
+@Component({
+  selector: 'app-water-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="lead">What the mains, the well or the barrel brings with each watering.</p>
+    <app-fetch-state [of]="waters.all" what="your waters" />
+    <ul class="rows">
+      @for (one of told(); track one.water.id) {
+        <li>
+          <b>{{ one.water.name }}</b>
+          <span>{{ one.says }}</span>
+          <button type="button" class="press" (click)="putAway(one.water)">
+            Put away<span class="visually-hidden"> {{ one.water.name }}</span>
+          </button>
+          @for (remark of one.remarks; track remark) {
+            <p class="told">{{ remark }}</p>
+          }
+        </li>
+      } @empty {
+        @if (waters.all.value()) {
+          <li class="term">
+            None yet: enter yours from the supplier’s report, or count the drops of an alkalinity kit.
+          </li>
+        }
+      }
+    </ul>
+    <h2>Another water</h2>
+    <div class="fields">
+      <app-text-field label="What you call it" [(value)]="name" />
+      <app-choice-field label="Comes from" [choices]="kinds" [(value)]="kind" />
+      <app-number-field
+        label="Alkalinity, as calcium carbonate"
+        unit="mg/L"
+        within="alkalinityMgPerL"
+        [(value)]="alkalinity"
+      />
+      <app-number-field label="EC, mS/cm" within="waterEcMSPerCm" [(value)]="ec" />
+      <app-number-field label="pH, if told" within="waterPh" [(value)]="ph" />
+    </div>
+    <details class="own">
+      <summary>By a drop kit instead</summary>
+      <div class="fields">
+        <app-number-field
+          label="Drops until the colour turns"
+          within="kitDrops"
+          [whole]="true"
+          [(value)]="drops"
+        />
+        <app-number-field label="Each drop counts" unit="mg/L" within="kitDropMgPerL" [(value)]="each" />
+        <button type="button" class="press" [disabled]="byKit() === null" (click)="alkalinity.set(byKit()!)">
+          Take {{ byKit() === null ? 'it' : kitSays() }}
+        </button>
+      </div>
+    </details>
+    <div class="fields">
+      @for (ion of ions; track ion) {
+        <app-number-field
+          [label]="ionNames[ion] + ', if told'"
+          unit="mg/L"
+          within="waterIonMgPerL"
+          [value]="found()[ion]"
+          (valueChange)="setIon(ion, $event)"
+        />
+      }
+      <button
+        type="button"
+        class="press next"
+        [disabled]="name().trim() === '' || alkalinity() === undefined || ec() === undefined"
+        (click)="add()"
+      >
+        Keep it
+      </button>
+    </div>
+    @if (problem()) {
+      <p class="wrong" role="alert">{{ problem() }}</p>
+    }
+  `,
+  styles: `
+    li {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 18px;
+      align-items: center;
+    }
+    li .press {
+      margin-left: auto;
+    }
+    li p {
+      flex: 1 0 100%;
+      margin: 0;
+    }
+    .fields {
+      margin-top: 12px;
+    }
+  `,
+  imports: [ChoiceField, FetchState, NumberField, TextField],
+})
+export class WaterList {
+  protected readonly waters = inject(WatersService);
+  private readonly notices = inject(Notices);
+  private readonly units = inject(Units);
+  protected readonly ions = ions;
+  protected readonly ionNames = ionNames;
+  protected readonly kinds = waterKinds.map((id) => ({ id, name: waterKindNames[id] }));
+  protected readonly name = signal('');
+  protected readonly kind = signal<string | null>('mains');
+  protected readonly alkalinity = signal<number | undefined>(undefined);
+  protected readonly ec = signal<number | undefined>(undefined);
+  protected readonly ph = signal<number | undefined>(undefined);
+  protected readonly found = signal<Partial<Record<Ion, number | undefined>>>({});
+  protected readonly drops = signal<number | undefined>(undefined);
+  protected readonly each = signal<number | undefined>(undefined);
+  protected readonly problem = signal('');
+
+  private readonly mg = computed(() => shownIn('mg/L', this.units.system()).unit);
+  protected readonly told = computed(() =>
+    (this.waters.all.value() ?? []).map((water) => {
+      const mg = this.mg();
+      const more = ions
+        .flatMap((ion) =>
+          water[ion] === null ? [] : [`${ionNames[ion].toLowerCase()} ${fixed(water[ion], 0)}`],
+        )
+        .join(', ');
+      return {
+        water,
+        says: `${waterKindNames[water.kind]}: alkalinity ${fixed(water.alkalinityMgPerL, 0)} ${mg}, EC ${fixed(water.ecMSPerCm, 2)}${water.ph === null ? '' : `, pH ${fixed(water.ph, 1)}`}${more && `; ${more} ${mg}`}`,
+        remarks: remarksOn(water).map((remark) => waterRemarkSays(remark, mg)),
+      };
+    }),
+  );
+  protected readonly byKit = computed(() => {
+    const [drops, each] = [this.drops(), this.each()];
+    return drops === undefined || each === undefined ? null : alkalinityOfKit(drops, each);
+  });
+  protected readonly kitSays = computed(() => `${fixed(this.byKit() ?? 0, 0)} ${this.mg()}`);
+
+  protected setIon(ion: Ion, value: number | undefined): void {
+    this.found.update((found) => ({ ...found, [ion]: value }));
+  }
+
+  protected add(): void {
+    const [alkalinityMgPerL, ecMSPerCm] = [this.alkalinity(), this.ec()];
+    if (alkalinityMgPerL === undefined || ecMSPerCm === undefined) return;
+    this.problem.set('');
+    const { caMgPerL = null, mgMgPerL = null, naMgPerL = null, clMgPerL = null } = this.found();
+    const kind = (this.kind() ?? 'mains') as WaterKind;
+    this.waters
+      .add({
+        ...{ name: this.name().trim(), kind, on: null, alkalinityMgPerL, ecMSPerCm },
+        ...{ ph: this.ph() ?? null, caMgPerL, mgMgPerL, naMgPerL, clMgPerL },
+      })
+      .subscribe({
+        next: () => {
+          this.name.set('');
+          for (const box of [this.alkalinity, this.ec, this.ph, this.drops]) box.set(undefined);
+          this.found.set({});
+        },
+        error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+      });
+  }
+
+  protected putAway({ id, name }: OwnWater): void {
+    this.waters.putAway(id).subscribe({
+      next: () => this.notices.say(`${name} is put away.`, () => this.waters.restore(id).subscribe()),
+      error: (error: Error) => this.notices.say(error.message),
+    });
+  }
+}
