@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { int, num, slug, text, yesNo } from '#contract/fields';
+import { int, num, oneOf, slug, text, yesNo } from '#contract/fields';
 import { limits } from '#core/units/limits';
 import { type VesselKind } from '#core/vessel/tray';
-import { type Vessel } from '#core/vessel/vessel';
+import { breathing, type Vessel } from '#core/vessel/vessel';
 
 const mm = num(limits.vesselMm);
 const headspaceMm = num(limits.headspaceMm).default(0);
-const walled = { depthMm: mm, headspaceMm, holes: yesNo.optional() };
+const walled = { depthMm: mm, headspaceMm, holes: yesNo.optional(), walls: oneOf(breathing).optional() };
 const pair = z.tuple([mm, mm], { error: `must be two numbers from ${limits.vesselMm.join(' to ')}` });
 
 export const vesselSchema = z.discriminatedUnion(

@@ -18,6 +18,7 @@ const places: [string, string][] = [
   ['a new crop', '/season/line/new'],
   ['to buy', '/season/buy'],
   ['weeks to come', '/mix/weeks'],
+  ['potting up', '/mix/potting'],
   ['few mixes', '/season/mixes'],
   ['crops', '/season/crops'],
   ['frost and benches', '/season/room'],

@@ -70,3 +70,40 @@ test('a well by the drops of a kit is kept on the shelf, thinned with rain, and 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toBeVisible();
 });
+
+test('tomatoes potted on deep: freer than in their plug, wetter than set at the old level, and entered with the plants', async ({
+  page,
+}) => {
+  await page.goto('/mix');
+  await page.getByRole('link', { name: 'Potting up' }).click();
+  const answer = page.getByRole('region', { name: 'In the new pot' });
+  const air = async (): Promise<[number, number]> => {
+    const says = await answer.getByRole('status').first().innerText();
+    const found = /old ball has (\d+)\s%.* it had (\d+)\s%/.exec(says);
+    return [Number(found![1]), Number(found![2])];
+  };
+  await page.getByLabel('New pot', { exact: true }).selectOption({ label: '11 cm pot' });
+  const [level, before] = await air();
+  expect(level).toBeGreaterThan(before);
+  await page.getByLabel('Crop').selectOption({ label: 'Tomato' });
+  await expect(page.getByText(/Tomato: deep, up to the first true leaves/)).toBeVisible();
+  await field(page, 'Set deeper than it stood by, mm').fill('30');
+  await expect.poll(async () => (await air())[0]).toBeLessThan(level);
+  const [deep] = await air();
+  expect(deep).toBeGreaterThan(before);
+  await expect(answer.getByText(/Half an hour ahead water the old balls/)).toBeVisible();
+  await page.reload();
+  await expect(field(page, 'Set deeper than it stood by, mm')).toHaveValue('30');
+  expect((await air())[0]).toBe(deep);
+  await page.getByRole('button', { name: 'gal · oz' }).click();
+  await expect(answer.getByText(/0\.3 in deep/)).toBeVisible();
+  await page.getByRole('button', { name: 'L · g' }).click();
+
+  await page.getByRole('link', { name: 'Enter the potting with the plants' }).click();
+  await page.getByLabel('Crop').selectOption({ label: 'Tomato' });
+  await page.getByLabel('Into', { exact: true }).selectOption({ label: '11 cm pot' });
+  await field(page, 'How many pots').fill('20');
+  await expect(page.getByText('set the plant deep, up to the first true leaf')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('20 potted, 20 stand.')).toBeVisible();
+});

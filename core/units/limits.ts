@@ -130,6 +130,7 @@ export const limits = {
   lifeFeedNMgPerL: [0, 2000],
   feedFromDay: [0, 366],
   leafCover: [0, 1.5],
+  deeperMm: [0, 300],
   crops: [1, 500],
   cropSteps: [1, 10],
   sowings: [1, 200],

@@ -76,3 +76,27 @@ test.each<[Vessel, string]>([
 ])('an impossible vessel is refused by name (%#)', (vessel, name) => {
   expect(() => checkVessel(vessel)).toThrow(name);
 });
+
+test('walls that breathe dry too: a cylinder’s and a box’s by plain geometry, a cone’s more than its height says', () => {
+  const can: Vessel = {
+    shape: 'round',
+    topMm: 100,
+    baseMm: 100,
+    depthMm: 110,
+    headspaceMm: 10,
+    walls: 'fabric',
+  };
+  expect(exposedAreaMm2(can)).toBeCloseTo(Math.PI * 2500 + Math.PI * 100 * 100, 6);
+  const box: Vessel = {
+    shape: 'rect',
+    topMm: [80, 60],
+    baseMm: [80, 60],
+    depthMm: 50,
+    headspaceMm: 0,
+    walls: 'fibre',
+  };
+  expect(exposedAreaMm2(box)).toBeCloseTo(80 * 60 + 2 * (80 + 60) * 50, 6);
+  const cone: Vessel = { ...can, baseMm: 60, headspaceMm: 0 };
+  expect(exposedAreaMm2(cone)).toBeGreaterThan(Math.PI * 2500 + Math.PI * 80 * 110);
+  expect(exposedAreaMm2({ ...can, walls: undefined })).toBeCloseTo(Math.PI * 2500, 6);
+});

@@ -15,7 +15,12 @@ interface Walled {
   headspaceMm: number;
   /** False where no water can leave at the foot. */
   holes?: boolean | undefined;
+  /** What lets water out through the sides too; left out where nothing does. */
+  walls?: (typeof breathing)[number] | undefined;
 }
+
+/** Fabric bags and pots, and pots of peat or wood fibre. */
+export const breathing = ['fabric', 'fibre'] as const;
 
 const [SMALLEST_MM] = limits.vesselMm;
 
@@ -64,11 +69,25 @@ export function volumeL(vessel: Vessel): number {
   return ((areaAtMm2(vessel, 0) + 4 * areaAtMm2(vessel, d / 2) + areaAtMm2(vessel, d)) * d) / 6 / 1e6;
 }
 
-/** Surface from which water leaves: the top, and for a block its four sides too. mm² */
+/**
+ * Surface from which water leaves, mm²: the top, and the filled sides too of a block and of walls that breathe. That
+ * these dry as fast as the top: common practice, no source.
+ */
 export function exposedAreaMm2(vessel: Vessel): number {
-  const top = areaAtMm2(vessel, fillDepthMm(vessel));
-  if (vessel.shape !== 'block') return top;
-  return top + 2 * (vessel.edgeMm[0] + vessel.edgeMm[1]) * vessel.depthMm;
+  const depth = fillDepthMm(vessel);
+  const top = areaAtMm2(vessel, depth);
+  if (vessel.shape === 'block') return top + 2 * (vessel.edgeMm[0] + vessel.edgeMm[1]) * vessel.depthMm;
+  if (vessel.walls === undefined) return top;
+  if (vessel.shape === 'round') {
+    const [low, high] = [vessel.baseMm / 2, widthAtMm(vessel, depth) / 2];
+    return top + Math.PI * (low + high) * Math.hypot(depth, high - low);
+  }
+  const [low, high] = [facesAt(vessel, 0), facesAt(vessel, depth)];
+  return (
+    top +
+    (low[0] + high[0]) * Math.hypot(depth, (high[1] - low[1]) / 2) +
+    (low[1] + high[1]) * Math.hypot(depth, (high[0] - low[0]) / 2)
+  );
 }
 
 /** The narrowest horizontal side anywhere in the filled part, mm: what a large piece has to fit into. */

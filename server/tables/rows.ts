@@ -10,6 +10,7 @@ import { type Crop, stepsFrom, stepsText } from '#core/season/crop';
 import { type SeasonLine } from '#core/season/line';
 import { limits } from '#core/units/limits';
 import { type VesselKind } from '#core/vessel/tray';
+import { breathing } from '#core/vessel/vessel';
 
 /** Id and note of where a row comes from: empty for a new one. */
 const own = { id: slug.optional(), source: z.string().optional() };
@@ -29,7 +30,17 @@ export const productCsv = amendmentSchema.omit({ id: true }).extend({ ...own, na
 const mm = num(limits.vesselMm);
 export const vesselFields = [
   ...['id', 'name', 'noun', 'shape', 'topMm', 'top2Mm', 'baseMm', 'base2Mm', 'depthMm', 'headspaceMm'],
-  ...['holes', 'perTray', 'usualFirmingPct', 'ownMix', 'footprintM2', 'price', 'uses', 'minutesPerHundred'],
+  ...[
+    'holes',
+    'walls',
+    'perTray',
+    'usualFirmingPct',
+    'ownMix',
+    'footprintM2',
+    'price',
+    'uses',
+    'minutesPerHundred',
+  ],
   'source',
 ];
 export const vesselCsv = z.strictObject({
@@ -44,6 +55,7 @@ export const vesselCsv = z.strictObject({
   depthMm: mm,
   headspaceMm: num(limits.headspaceMm).default(0),
   holes: yesNoOrBit.default(true),
+  walls: oneOf(breathing).optional(),
   perTray: int(limits.perTray),
   usualFirmingPct: num(limits.compactionPct).default(0),
   ownMix: yesNoOrBit.optional(),
@@ -56,8 +68,18 @@ export type VesselCsv = z.output<typeof vesselCsv>;
 
 /** What is left out of a shape is as wide as its top; whether it can be is asked when it is kept. */
 export function vesselOfRow(row: VesselCsv): NewVessel['kind'] {
-  const { shape, topMm, top2Mm = topMm, baseMm = topMm, base2Mm = top2Mm, depthMm, headspaceMm, holes } = row;
-  const walls = { depthMm, headspaceMm, ...(!holes && { holes }) };
+  const {
+    shape,
+    topMm,
+    top2Mm = topMm,
+    baseMm = topMm,
+    base2Mm = top2Mm,
+    depthMm,
+    headspaceMm,
+    holes,
+    walls: side,
+  } = row;
+  const walls = { depthMm, headspaceMm, ...(!holes && { holes }), ...(side && { walls: side }) };
   const { ownMix, footprintM2, price, uses, minutesPerHundred } = row;
   return {
     name: row.name,
@@ -92,6 +114,7 @@ export function rowOfVessel({ vessel, usualCompaction, ...kind }: VesselKind): R
     depthMm: vessel.depthMm,
     headspaceMm: vessel.shape === 'block' ? 0 : vessel.headspaceMm,
     holes: vessel.shape === 'block' || vessel.holes !== false,
+    walls: vessel.shape === 'block' ? undefined : vessel.walls,
     usualFirmingPct: Number((100 * usualCompaction).toPrecision(12)),
   };
 }

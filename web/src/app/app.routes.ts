@@ -12,6 +12,7 @@ export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'mix' },
   { path: 'mix', title: 'Mix', component: MixPage },
   place('mix/weeks', 'The weeks to come', () => import('./weeks/weeks-page').then((m) => m.WeeksPage)),
+  place('mix/potting', 'Potting up', () => import('./potting/potting-page').then((m) => m.PottingPage)),
   place('mix/finder', 'Finder', () => import('./finder/finder-page').then((m) => m.FinderPage)),
   {
     path: 'batches',

@@ -21,7 +21,7 @@ import { FetchState } from '../ui/fetch-state';
 import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
 import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
-import { CutThrough } from './answer/cut-through';
+import { CutThrough } from '../bench/cut-through';
 import { afterPaint } from '../ui/after-paint';
 import { DoseList } from './doses/dose-list';
 import { ShedSays } from '../bench/shed-says';

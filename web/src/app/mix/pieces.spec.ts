@@ -10,7 +10,7 @@ import { vesselKind } from '#testing/library';
 import { bench } from '#testing/page';
 import { Units } from '../data/units';
 import { MiniCut } from '../ui/pictures/mini-cut';
-import { CutThrough } from './answer/cut-through';
+import { CutThrough } from '../bench/cut-through';
 import { FlagList } from './answer/flag-list';
 import { OverTime } from './answer/over-time';
 import { ReadingRuler } from './answer/reading-ruler';

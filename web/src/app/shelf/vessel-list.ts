@@ -63,6 +63,12 @@ const costs: Asked<Size>[] = [
   { name: 'stands', label: 'A tray, set or single one stands on', unit: 'm²', within: 'trayM2' },
 ];
 
+const wallKinds = [
+  { id: 'closed', name: 'Closed' },
+  { id: 'fabric', name: 'Fabric' },
+  { id: 'fibre', name: 'Peat or fibre' },
+] as const;
+
 /** Vessels: the usual ones, and the nursery's own by their measures. */
 @Component({
   selector: 'app-vessel-list',
@@ -81,6 +87,7 @@ const costs: Asked<Size>[] = [
         <app-tick-field [(checked)]="holes"
           >water can leave at the foot: it has holes, or is fabric</app-tick-field
         >
+        <app-segments label="Its walls" [choices]="wallKinds" [(value)]="walls" />
       }
       <app-tick-field [(checked)]="ownMix">a pressed disc or plug that is its own mix</app-tick-field>
       <details>
@@ -177,6 +184,8 @@ export class VesselList {
   protected readonly form = signal<Form>('round');
   private readonly kind = computed(() => shapes.find((one) => one.id === this.form())!);
   protected readonly holes = signal(true);
+  protected readonly wallKinds = wallKinds;
+  protected readonly walls = signal<(typeof wallKinds)[number]['id']>('closed');
   protected readonly ownMix = signal(false);
   protected readonly costs = costs;
   protected readonly name = signal('');
@@ -198,7 +207,12 @@ export class VesselList {
     const { top, top2, base, base2, depth, headspace = 0, waterKg } = this.sizes();
     if (top === undefined || depth === undefined) return null;
     const { shape } = this.kind();
-    const walls = { depthMm: depth, headspaceMm: headspace, ...(!this.holes() && { holes: false }) };
+    const side = this.walls();
+    const walls = {
+      ...{ depthMm: depth, headspaceMm: headspace },
+      ...(!this.holes() && { holes: false }),
+      ...(side !== 'closed' && { walls: side }),
+    };
     let vessel: Vessel;
     if (shape === 'round') {
       if (base === undefined && waterKg === undefined) return null;
@@ -241,6 +255,7 @@ export class VesselList {
     this.name.set(name);
     this.form.set(shapes.find((one) => one.shape === vessel.shape && one.noun === noun)?.id ?? vessel.shape);
     this.holes.set(vessel.shape === 'block' || vessel.holes !== false);
+    this.walls.set((vessel.shape !== 'block' && vessel.walls) || 'closed');
     this.ownMix.set(kind.ownMix ?? false);
     const { depthMm: depth } = vessel;
     const { price, uses, minutesPerHundred: minutes, footprintM2: stands } = kind;
@@ -260,6 +275,7 @@ export class VesselList {
     this.name.set('');
     this.sizes.set(FRESH);
     this.holes.set(true);
+    this.walls.set('closed');
     this.ownMix.set(false);
     this.problem.set('');
   }

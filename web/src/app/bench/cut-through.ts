@@ -1,16 +1,25 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { type Evaluation } from '#core/mix/evaluate';
-import { phasesAt } from '#core/mix/water-air';
+import { type Drained, phasesAt } from '#core/mix/water-air';
 import { millimetresIn } from '#core/units/factors';
 import { fixed, showLength, showMass } from '#core/units/show';
 import { withUnit } from '#core/units/said';
 import { type VesselKind } from '#core/vessel/tray';
-import { fillDepthMm } from '#core/vessel/vessel';
-import { Units } from '../../data/units';
+import { fillDepthMm, widthAtMm } from '#core/vessel/vessel';
+import { Units } from '../data/units';
 import { drawVessel } from './grain-cells';
 
 const WIDTH = 300;
 const HEIGHT = 224;
+
+/** What stands in a larger pot: its mix and vessel, where it stands, and its water there. */
+export interface SetBall {
+  of: Evaluation;
+  baseMm: number;
+  drained: Drained;
+  /** Height of its own soaked foot on its own base, mm. */
+  footMm: number;
+}
 
 /** The vessel to scale, cut open after draining: grains, water and air by height. */
 @Component({
@@ -22,6 +31,8 @@ const HEIGHT = 224;
 export class CutThrough {
   readonly kind = input.required<VesselKind>();
   readonly evaluation = input.required<Evaluation>();
+  /** A root-ball that was set into it. */
+  readonly ball = input<SetBall | null>(null);
   private readonly units = inject(Units);
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
@@ -32,8 +43,12 @@ export class CutThrough {
   protected readonly phases = computed(() => {
     const { composition, column, drained } = this.evaluation();
     const paths = { solid: '', air: '' };
+    const ball = this.ball();
     for (const cell of this.drawing().cells) {
-      const here = phasesAt(composition, column, drained, cell.zMm);
+      const here =
+        ball && isIn(ball, cell.xMm, cell.zMm)
+          ? phasesAt(ball.of.composition, ball.of.column, ball.drained, cell.zMm - ball.baseMm)
+          : phasesAt(composition, column, drained, cell.zMm);
       if (cell.rank < here.solid) paths.solid += cell.path;
       else if (cell.rank > 1 - here.air) paths.air += cell.path;
     }
@@ -46,6 +61,21 @@ export class CutThrough {
       air: fixed(drained.air * 100, 1),
       water: fixed(drained.water * 100, 0),
       solid: fixed((1 - composition.totalPorosity) * 100, 0),
+    };
+  });
+
+  /** Outline of the ball, and the line to which it would stand soaked on its own base. */
+  protected readonly ballPaths = computed(() => {
+    const ball = this.ball();
+    if (!ball) return null;
+    const { pxPerMm, centreX, baseY } = this.drawing();
+    const vessel = ball.of.column.vessel;
+    const depth = fillDepthMm(vessel);
+    const half = (z: number): number => (widthAtMm(vessel, z) * pxPerMm) / 2;
+    const y = (z: number): number => baseY - (ball.baseMm + z) * pxPerMm;
+    return {
+      outline: `M${centreX - half(depth)} ${y(depth)}L${centreX - half(0)} ${y(0)}L${centreX + half(0)} ${y(0)}L${centreX + half(depth)} ${y(depth)}Z`,
+      foot: `M${centreX - half(ball.footMm)} ${y(ball.footMm)}H${centreX + half(ball.footMm)}`,
     };
   });
 
@@ -95,4 +125,10 @@ export class CutThrough {
     const { air, water, solid } = this.shares();
     return `Cut through one ${this.kind().noun}, drained: ${air} % air, ${water} % water, ${solid} % solid. ${this.foot()}`;
   });
+}
+
+function isIn({ of, baseMm }: SetBall, xMm: number, zMm: number): boolean {
+  const { vessel } = of.column;
+  const own = zMm - baseMm;
+  return own >= 0 && own <= fillDepthMm(vessel) && Math.abs(xMm) <= widthAtMm(vessel, own) / 2;
 }

@@ -5,6 +5,8 @@ import { fillDepthMm, widthAtMm, type Vessel } from '#core/vessel/vessel';
 export interface GrainCell {
   /** Height of its middle above the base, mm. */
   zMm: number;
+  /** Of its middle from the middle of the vessel, mm. */
+  xMm: number;
   /** 0–1, evenly spread within its row: the lowest are solid, the highest air. */
   rank: number;
   path: string;
@@ -48,6 +50,7 @@ export function drawVessel(vessel: Vessel, boxWidthPx: number, boxHeightPx: numb
     (px) => (baseY - px) / pxPerMm,
     (z) => (widthMm(z) * pxPerMm) / 2,
     centreX,
+    pxPerMm,
   );
   return {
     pxPerMm,
@@ -65,6 +68,7 @@ function fillCells(
   heightMm: (yPx: number) => number,
   halfWidthPx: (zMm: number) => number,
   centreX: number,
+  pxPerMm: number,
 ): GrainCell[] {
   const [left, top, right, bottom] = bounds;
   const random = seeded(20_260);
@@ -97,6 +101,7 @@ function fillCells(
     inside.forEach((index, order) => {
       cells.push({
         zMm: Math.max(0, heightMm(points[index]![1])),
+        xMm: (points[index]![0] - centreX) / pxPerMm,
         rank: (order + offset) / inside.length,
         path: round(voronoi.renderCell(index)),
       });

@@ -1,0 +1,32 @@
+import { Injectable } from '@angular/core';
+import { kept } from './kept';
+
+/** What is potted out of what, into what. A mix is the one on the bench, a starter by its stage, or a kept one. */
+export interface PottingChoice {
+  ball: string;
+  ballMix: string;
+  /** Null for the vessel of the recipe on the bench where that is a pot, else the usual one. */
+  pot: string | null;
+  potMix: string | null;
+  crop: string | null;
+  deeperMm: number;
+  dry: 'moist' | 'dry' | 'wilting';
+}
+
+const usual: PottingChoice = {
+  ...{ ball: 'cell-72', ballMix: 'starter-germination', pot: null, potMix: null },
+  ...{ crop: null, deeperMm: 0, dry: 'moist' },
+};
+
+/** Kept on the device. */
+@Injectable({ providedIn: 'root' })
+export class PottingService {
+  private readonly choice = kept<PottingChoice>('potting', usual, (stored) =>
+    stored && typeof stored === 'object' ? { ...usual, ...(stored as Partial<PottingChoice>) } : undefined,
+  );
+  readonly now = this.choice.value;
+
+  patch(change: Partial<PottingChoice>): void {
+    this.choice.set({ ...this.now(), ...change });
+  }
+}

@@ -1,0 +1,237 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { evaluateMix, type Evaluation } from '#core/mix/evaluate';
+import { stages } from '#core/mix/stage';
+import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { fixed } from '#core/units/show';
+import { said, type Said } from '#core/units/said';
+import { exposedAreaMm2, type Vessel, volumeL } from '#core/vessel/vessel';
+import { type VesselKind } from '#core/vessel/tray';
+import { potUp, type PotUp, thirstMl } from '#core/water/pot-up';
+import { CutThrough, type SetBall } from '../bench/cut-through';
+import { RecipeStore } from '../bench/recipe-store';
+import { LibraryService } from '../data/library';
+import { MixesService } from '../data/mixes';
+import { PottingService } from '../data/potting-choice';
+import { SeasonService } from '../data/season';
+import { Units } from '../data/units';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { Segments } from '../ui/fields/segments';
+import { SaidPipe } from '../ui/words/said';
+import { shownIn } from '../ui/words/shown-in';
+import { stageNames } from '../ui/words/words';
+
+const USUAL_POT = 'pot-9';
+/** Of the water between container capacity and wilting. Common practice, no source. */
+const gone = { moist: 0.3, dry: 0.7, wilting: 1 } as const;
+/** Less new mix than this beside the ball, mm, is hard to fill and soon full of roots. Common practice, no source. */
+const NARROW_MM = 8;
+/** Least air that roots of a potted plant stand, %: under it they stay out of the ball's foot. Common practice. */
+const SHORT_OF_AIR = 8;
+const POTS = 100;
+
+const joints: Record<PotUp['joint'], string> = {
+  'ball-wetter':
+    'Fine in coarse: the ball stays wetter than what is around it. Roots are slow to leave it, and its foot is the last to dry: let it dry somewhat between waterings.',
+  'mix-wetter':
+    'Coarse in fine: the new mix holds more and draws the ball dry first. For the first two weeks water onto the ball itself, not beside it.',
+  alike: 'Both hold about the same water at these heights: roots feel no edge.',
+};
+
+interface Made {
+  kind: VesselKind;
+  into: Evaluation;
+  ball: SetBall;
+  up: PotUp;
+}
+
+/** A root-ball in a larger pot. */
+@Component({
+  selector: 'app-potting-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'page' },
+  templateUrl: './potting-page.html',
+  styleUrl: './potting-page.scss',
+  imports: [ChoiceField, CutThrough, NumberField, RouterLink, SaidPipe, Segments],
+})
+export class PottingPage {
+  protected readonly choice = inject(PottingService);
+  private readonly store = inject(RecipeStore);
+  private readonly library = inject(LibraryService).library;
+  private readonly kept = inject(MixesService).all;
+  private readonly season = inject(SeasonService);
+  private readonly units = inject(Units);
+  protected readonly dryness = [
+    { id: 'moist', name: 'Moist' },
+    { id: 'dry', name: 'Dry' },
+    { id: 'wilting', name: 'Wilting' },
+  ] as const;
+
+  private readonly kinds = computed(() => [...(this.library()?.vessels.values() ?? [])]);
+  protected readonly vessels = computed(() =>
+    this.kinds()
+      .filter(({ ownMix }) => !ownMix)
+      .map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly pots = computed(() =>
+    this.kinds()
+      .filter(({ vessel, ownMix }) => vessel.shape !== 'block' && !ownMix)
+      .map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly mixes = computed(() => [
+    { id: 'bench', name: `on the bench: ${stageNames[this.store.recipe().stage].name}` },
+    ...(this.kept.value() ?? []).map(({ mixId, name }) => ({ id: `mix-${mixId}`, name })),
+    ...stages.map((stage) => ({ id: `starter-${stage}`, name: `the usual one: ${stageNames[stage].name}` })),
+  ]);
+  protected readonly crops = computed(() =>
+    (this.season.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
+  );
+  protected readonly pot = computed(() => {
+    const { pot } = this.choice.now();
+    if (pot !== null) return pot;
+    const { stage, vessel } = this.store.recipe();
+    return stage === 'potting' ? vessel : USUAL_POT;
+  });
+  protected readonly potMix = computed(
+    () => this.choice.now().potMix ?? (this.store.recipe().stage === 'potting' ? 'bench' : 'starter-potting'),
+  );
+
+  private recipeOf(id: string): Recipe {
+    const [what = '', rest = ''] = [id.slice(0, id.indexOf('-')), id.slice(id.indexOf('-') + 1)];
+    const stage = stages.find((one) => one === rest);
+    if (what === 'starter' && stage) return starterMixes[stage];
+    const mix = what === 'mix' && this.kept.value()?.find(({ mixId }) => String(mixId) === rest);
+    return mix ? mix.recipe : this.store.recipe();
+  }
+
+  /** The mix in the vessel, as it is usually firmed there. */
+  private evaluate(mix: string, vessel: string): { kind: VesselKind; it: Evaluation } | null {
+    const library = this.library();
+    const kind = library?.vessels.get(vessel);
+    if (!library || !kind) return null;
+    const { measured: _, ...recipe } = this.recipeOf(mix);
+    const input = mixInputOf({ ...recipe, vessel }, library);
+    return { kind, it: evaluateMix({ ...input, compaction: kind.usualCompaction }) };
+  }
+
+  private readonly outcome = computed((): Made | { why: string } | null => {
+    const { ball, ballMix, deeperMm } = this.choice.now();
+    try {
+      const from = this.evaluate(ballMix, ball);
+      const into = this.evaluate(this.potMix(), this.pot());
+      if (!from || !into) return null;
+      const up = potUp(from.it, into.it, deeperMm);
+      return {
+        ...{ kind: into.kind, into: into.it, up },
+        ball: { of: from.it, baseMm: up.baseMm, drained: up.drained, footMm: from.it.soakedFootMm },
+      };
+    } catch (error) {
+      if (error instanceof RangeError) return { why: error.message };
+      throw error;
+    }
+  });
+  protected readonly why = computed(() => {
+    const it = this.outcome();
+    return it && 'why' in it
+      ? it.why.replace(/^deeperMm/, 'the depth').replace(/^pot must/, 'the pot must')
+      : '';
+  });
+  protected readonly made = computed(() => {
+    const it = this.outcome();
+    return it && 'up' in it ? it : null;
+  });
+
+  protected readonly headline = computed(() => {
+    const { up } = this.made()!;
+    const [before, after] = [fixed(up.before.airPct, 0), fixed(up.after.airPct, 0)];
+    return `In the new pot the old ball has ${after}\u00a0% of air; on its own foot it had ${before}\u00a0%${up.after.airPct < SHORT_OF_AIR ? ': still short' : ''}.`;
+  });
+  protected readonly rows = computed(() => {
+    const { up } = this.made()!;
+    const row = (name: string, { airPct, waterPct }: PotUp['before']) => ({
+      ...{ name, air: fixed(airPct, 1), water: fixed(waterPct, 0) },
+    });
+    return [
+      row('The ball on its own foot', up.before),
+      row('The ball in the new pot', up.after),
+      row('The whole pot of new mix', up.around),
+    ];
+  });
+  protected readonly joint = computed(() => joints[this.made()!.up.joint]);
+
+  protected readonly stops = computed(() => {
+    const vessel = this.made()?.kind.vessel;
+    return vessel && vessel.shape !== 'block' && vessel.holes === false
+      ? [
+          'Stop: this pot has no holes. It fills up from the foot, and the plants drown whatever the mix: make holes first.',
+        ]
+      : [];
+  });
+  protected readonly depthSays = computed(() => {
+    const crop = this.season.crops.value()?.find(({ id }) => id === this.choice.now().crop);
+    if (!crop) return '';
+    return crop.depth === 'deep'
+      ? `${crop.name}: deep, up to the first true leaves; roots grow from the stem.`
+      : `${crop.name}: at its old level, no deeper; the stem rots where it is buried.`;
+  });
+
+  private length(mm: number): string {
+    const { unit, per } = shownIn('mm', this.units.system());
+    return `${fixed(mm / per, unit === 'in' ? 1 : 0)} ${unit}`;
+  }
+
+  protected readonly steps = computed((): readonly Said[] => {
+    const { up, ball, kind } = this.made()!;
+    const vessel = kind.vessel as Exclude<Vessel, { shape: 'block' }>;
+    const thirst = { volumeL: thirstMl(ball.of, gone[this.choice.now().dry]) / 1000 };
+    const first =
+      this.choice.now().dry === 'moist'
+        ? said`Half an hour ahead water the old balls: each takes about ${thirst}.`
+        : said`Soak the old balls first, until no bubbles rise: each takes about ${thirst}. A dry ball in wet mix stays dry for days: water runs round it.`;
+    const below =
+      up.baseMm < 1
+        ? said`The ball stands on the foot of the pot: nothing goes under it.`
+        : said`Fill ${{ volumeL: up.belowL }} into each pot: ${this.length(up.baseMm)} deep.`;
+    return [
+      first,
+      below,
+      said`Set the plant, and fill around it: ${{ volumeL: up.mixL - up.belowL }} a pot, so ${{ volumeL: POTS * up.mixL }} of new mix for ${String(POTS)} pots.`,
+      said`Press lightly at the edge to close air pockets, and leave ${this.length(vessel.headspaceMm)} free below the rim for water.`,
+      said`Settle it with a soft rose until the top is smooth, and top up where it sinks.`,
+    ];
+  });
+  protected readonly notes = computed((): readonly Said[] => {
+    const { up, kind, ball } = this.made()!;
+    const vessel = kind.vessel;
+    const notes: Said[] = [];
+    if (up.besideMm < NARROW_MM)
+      notes.push(
+        said`Only ${this.length(up.besideMm)} of new mix beside the ball: a wider pot is easier to fill.`,
+      );
+    if (volumeL(vessel) > 12 * ball.of.column.volumeL)
+      notes.push(
+        said`The pot is ${fixed(volumeL(vessel) / ball.of.column.volumeL, 0)} times the ball: mix without roots stays wet for long. Water round the ball only, or pot up in two steps.`,
+      );
+    if (vessel.shape !== 'block' && vessel.walls !== undefined) {
+      const times = exposedAreaMm2(vessel) / exposedAreaMm2({ ...vessel, walls: undefined });
+      notes.push(
+        said`Its walls breathe: it dries from all around, about ${fixed(times, 1)} times as fast as a closed pot.`,
+      );
+    }
+    if (vessel.shape !== 'block' && vessel.walls === 'fibre')
+      notes.push(
+        said`Wet the fibre pots through before they are filled. At planting tear off the rim, which draws water out of the ground, and the bottom.`,
+      );
+    notes.push(
+      said`Pots that were used before are washed and disinfected first: gloves, and the label of what is used.`,
+    );
+    return notes;
+  });
+
+  protected takeCrop(crop: string | null): void {
+    const it = this.season.crops.value()?.find(({ id }) => id === crop);
+    this.choice.patch({ crop, ...(it?.depth === 'level' && { deeperMm: 0 }) });
+  }
+}

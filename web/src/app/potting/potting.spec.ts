@@ -1,0 +1,45 @@
+import { type HttpTestingController } from '@angular/common/http/testing';
+import { bench, giveLibrary, said, show, type } from '#testing/page';
+import { PottingService } from '../data/potting-choice';
+import { TestBed } from '@angular/core/testing';
+import { PottingPage } from './potting-page';
+
+let http: HttpTestingController;
+beforeEach(() => {
+  http = bench();
+});
+const open = () => {
+  const page = show(PottingPage);
+  giveLibrary(http);
+  TestBed.tick();
+  return page;
+};
+const headline = (words: string): [after: number, before: number] => {
+  const found = /old ball has (\d+)\s%.* it had (\d+)\s%/.exec(words);
+  return [Number(found?.[1]), Number(found?.[2])];
+};
+
+test('a plug stands freer in a pot, less so when it is set deeper, and says what goes under and around it', () => {
+  const page = open();
+  const [after, before] = headline(said(page));
+  expect(after).toBeGreaterThan(before + 3);
+  expect(said(page)).toMatch(/Fill [\d.]+\smL into each pot: 23 mm deep/);
+  type(page, 'Set deeper than it stood by, mm', '20');
+  const [deeper] = headline(said(page));
+  expect(deeper).toBeLessThan(after);
+  type(page, 'Set deeper than it stood by, mm', '40');
+  expect(said(page)).toContain('at most 23 mm in this pot');
+});
+
+test('a dry ball is soaked first, fine in coarse is said, and a pot too small is refused by name', () => {
+  const page = open();
+  const choice = TestBed.inject(PottingService);
+  choice.patch({ dry: 'wilting' });
+  TestBed.tick();
+  page.detectChanges();
+  expect(said(page)).toMatch(/Soak the old balls first.*water runs round it/);
+  expect(said(page)).toContain('Fine in coarse');
+  choice.patch({ pot: 'cell-288' });
+  page.detectChanges();
+  expect(said(page)).toMatch(/That cannot be: .*at least 52 mm deep/);
+});
