@@ -46,6 +46,7 @@ import {
   plantingPageSchema,
   plantingsQuerySchema,
   resultsQuerySchema,
+  takenUpSchema,
   taughtSchema,
   tenderSchema,
   trialSchema,
@@ -414,6 +415,7 @@ export const endpoints = {
     query: groupsQuerySchema,
   },
   taught: get('How often each cause was the right one here', z.array(taughtSchema)),
+  takenUp: get('How long water from below took here, by vessel', z.array(takenUpSchema)),
   tender: get('What stands, and the coldest night that each bears', z.array(tenderSchema)),
   plantResults: {
     ...get('What became of the plants of a batch, or of every batch of a mix', z.array(batchResultSchema)),

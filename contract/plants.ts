@@ -210,6 +210,15 @@ export type PlantGroup = z.output<typeof plantGroupSchema>;
 /** How often each cause was the right one here. */
 export const taughtSchema = z.object({ cause: oneOf(causeIds), helped: z.number() });
 
+/** Own timings of watering from below. */
+export type TakenUp = z.output<typeof takenUpSchema>;
+export const takenUpSchema = z.object({
+  vessel: z.string(),
+  /** The middle one. */
+  minutes: z.number(),
+  times: z.number(),
+});
+
 const trialFields = z.strictObject({
   name: text(60),
   seed: int(limits.seed),

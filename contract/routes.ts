@@ -113,6 +113,7 @@ export const routes = {
   plantCare: ['GET', '/plants/care'],
   plantGroups: ['GET', '/plants/groups'],
   taught: ['GET', '/plants/taught'],
+  takenUp: ['GET', '/plants/taken-up'],
   tender: ['GET', '/plants/tender'],
   plantResults: ['GET', '/plants/results'],
   odds: ['GET', '/plants/odds'],

@@ -1,5 +1,6 @@
 import { type Evaluation } from '#core/mix/evaluate';
 import { checkRange } from '#core/units/check';
+import { limits } from '#core/units/limits';
 import { exposedAreaMm2, type Vessel } from '#core/vessel/vessel';
 
 /** Water that leaves a wet, open surface, mm an hour. Common practice, no source. */
@@ -19,7 +20,7 @@ export type Weather = (typeof weathers)[number];
  * @param evaporationMmPerH 0.01–5
  */
 export function dryDownHours(evaluation: Evaluation, vessel: Vessel, evaporationMmPerH: number): number {
-  checkRange('evaporationMmPerH', evaporationMmPerH, 0.01, 5);
+  checkRange('evaporationMmPerH', evaporationMmPerH, ...limits.evaporationMmPerH);
   const halfLitres =
     vessel.shape === 'block'
       ? evaluation.availableWaterMl / 2000

@@ -2,7 +2,9 @@ import { type MixInput } from '#core/mix/evaluate';
 import { Worlds } from '#core/spread/sample';
 import { type Spreads } from '#core/spread/spreads';
 import { OutOfRange } from '#core/units/check';
-import { type Keeping, lifeOf, type Trouble, troubles } from '#core/water/life';
+import { normalAt, streamOf } from '#core/stats/normal';
+import { limits } from '#core/units/limits';
+import { type Keeping, lifeOf, type Reading, type Trouble, troubles } from '#core/water/life';
 
 /** Nine in ten lie between low and high. */
 export interface Between {
@@ -55,9 +57,13 @@ export class LifeSampler {
   draw(count: number): void {
     for (let i = 0; i < count; i++) {
       const draw = this.done + i;
+      const seed = this.keeping.seed + draw;
       const { days, first } = lifeOf(this.worlds.at(draw), {
         ...this.keeping,
-        seed: this.keeping.seed + draw,
+        seed,
+        ...(this.keeping.readings && {
+          readings: this.keeping.readings.map((one, n) => misread(one, seed, n)),
+        }),
       });
       days.forEach((day, n) => {
         const there = (this.values[n] ??= {
@@ -96,4 +102,15 @@ export class LifeSampler {
       allRight: this.right / this.done,
     };
   }
+}
+
+/** What a reading differs by from what is there: pH by so much, EC by this share. Common practice, no source. */
+export const READ_SD = { ph: 0.1, ecDisplacedMSPerCm: 0.1 } as const;
+const readStream = streamOf('reading');
+
+function misread(reading: Reading, seed: number, n: number): Reading {
+  const off = READ_SD[reading.of] * normalAt(seed, readStream, n);
+  const [low, high] = reading.of === 'ph' ? limits.measuredPh : limits.plantEcMSPerCm;
+  const value = reading.of === 'ph' ? reading.value + off : reading.value * (1 + off);
+  return { ...reading, value: Math.min(high, Math.max(low, value)) };
 }

@@ -138,3 +138,58 @@ test.each([
 ])('%j is refused', (change, message) => {
   expect(() => lifeOf(inputOf('potting'), { ...quiet, ...change })).toThrow(message);
 });
+
+test('a life goes through its readings on their day, goes on from there, and its salts still balance', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 2, max: 50 }),
+      fc.double({ min: 4.5, max: 7.5, noNaN: true }),
+      fc.double({ min: 0.1, max: 6, noNaN: true }),
+      (day, ph, ec) => {
+        const input = inputOf('seedling');
+        const e = evaluateMix(input);
+        const keeping: Keeping = { ...quiet, days: 56, water: { alkalinityMgPerL: 150, ecMSPerCm: 0.5 } };
+        const plain = lifeOf(input, keeping);
+        const read = lifeOf(input, {
+          ...keeping,
+          readings: [
+            { day, of: 'ph', value: ph },
+            { day, of: 'ecDisplacedMSPerCm', value: ec },
+          ],
+        });
+        const there = read.days[day - 1]!;
+        expect(there.ph).toBeCloseTo(ph, 9);
+        const { totalPorosity } = e.composition;
+        expect((there.ecSaturatedMSPerCm * totalPorosity) / e.drained.water).toBeCloseTo(ec, 9);
+        expect(read.days.slice(0, day - 1)).toEqual(plain.days.slice(0, day - 1));
+        // What waters and feeds do later they do to either line.
+        expect(read.days.at(-1)!.ph - ph).toBeCloseTo(plain.days.at(-1)!.ph - plain.days[day - 1]!.ph, 9);
+        expect(read.days.at(-1)!.ecSaturatedMSPerCm * 10 * totalPorosity * e.column.volumeL).toBeCloseTo(
+          e.ecSaturatedMSPerCm * 10 * totalPorosity * e.column.volumeL +
+            read.flows.saltsInMeq -
+            read.flows.saltsOutMeq,
+          6,
+        );
+      },
+    ),
+    { numRuns: 60 },
+  );
+  expect(() =>
+    lifeOf(inputOf('seedling'), { ...quiet, readings: [{ day: 3, of: 'ph', value: 19 }] }),
+  ).toThrow(/readings\.0\.value.*19/);
+});
+
+test('acid feed sours, liming feed sweetens, and enough acid feed holds hard water', () => {
+  const input = inputOf('potting');
+  const end = (feedAcidMeqPerMgN: number, alkalinityMgPerL = 0): number =>
+    lifeOf(input, {
+      ...{ ...quiet, weather: { evaporationMmPerH: 0.6, tempC: 20 } },
+      water: { alkalinityMgPerL, ecMSPerCm: 0 },
+      rule: { ...quiet.rule, feedNMgPerL: 100, feedFromDay: 1 },
+      feedAcidMeqPerMgN,
+    }).days.at(-1)!.ph;
+  expect(end(0.03)).toBeLessThan(end(0));
+  expect(end(-0.02)).toBeGreaterThan(end(0));
+  // 100 mg/L of nitrogen at 0.03 meq/mg are the 3 meq/L of 150 mg/L.
+  expect(end(0.03, 150)).toBeCloseTo(end(0, 0), 9);
+});

@@ -3,13 +3,22 @@ import { demandMgPerPlant } from '#core/mix/feeding';
 import { limedMeqPerL, phAfter } from '#core/mix/ph';
 import { feedsIn } from '#core/mix/feeding';
 import { releasedMgPerL } from '#core/mix/release';
-import { MEQ_PER_MS, MG_PER_MEQ_N } from '#core/mix/salts';
+import { dilutionWater, MEQ_PER_MS, MG_PER_MEQ_N } from '#core/mix/salts';
 import { MG_CACO3_PER_MEQ } from '#core/water/alkalinity';
 import { windowsOf, phWindow } from '#core/judge/windows';
 import { streamOf, uniformAt } from '#core/stats/normal';
 import { checkRange, checkWhole } from '#core/units/check';
 import { limits } from '#core/units/limits';
 import { exposedAreaMm2 } from '#core/vessel/vessel';
+
+/** A reading along the way: the line goes through it. */
+export interface Reading {
+  /** At the end of it; from 1. */
+  day: number;
+  /** EC of what drains. */
+  of: 'ph' | 'ecDisplacedMSPerCm';
+  value: number;
+}
 
 /** How a mix is kept: house, water, hand and plant. */
 export interface Keeping {
@@ -23,6 +32,9 @@ export interface Keeping {
   rule: { waterAt: number; leachPct: number; feedNMgPerL: number; feedFromDay: number };
   /** Share of the surface under leaves, on the first day and on the last; a straight line between. */
   plant: { leafCoverFrom: number; leafCoverTo: number };
+  /** Acidity that the feed leaves behind with each mg of its nitrogen, meq; below 0 where it limes. None where left out. */
+  feedAcidMeqPerMgN?: number;
+  readings?: readonly Reading[];
 }
 
 /** At the end of a day. */
@@ -57,20 +69,20 @@ export interface Life {
 }
 
 /** A vessel dries by day. Common practice, no source. */
-const HOURS_A_DAY = 10;
+export const HOURS_A_DAY = 10;
 /** Bare mix dries too. */
-const LEAST_COVER = 0.3;
+export const LEAST_COVER = 0.3;
 /** Days differ by so much either way. Common practice, no source. */
 const WEATHER = 0.1;
-const DRY_SHARE = 0.9;
+export const DRY_SHARE = 0.9;
 const STARVED_MG_PER_L = 10;
 
 /**
  * Day by day: water evaporates (the hourly figure × 10 h × leaf cover, a tenth more or less by the day), slow feed is set
  * free, the plant takes its nitrogen by leaf cover, and where the rule says so it is watered to container capacity with
  * what must run through. Salts leave with what runs through as perfect mixing says, e^(−v); alkalinity of the water
- * limes the mix. What acidity the feed brings is not reckoned. Own tests of this mix are where its lines start. Model
- * section 21.
+ * limes the mix, and the feed sours it by what it leaves behind. Own tests of this mix are where its lines start, and
+ * readings along the way are what they go through. Model section 21.
  * @throws RangeError as evaluateMix, and for a number out of range
  */
 export function lifeOf(input: MixInput, keeping: Keeping): Life {
@@ -88,6 +100,7 @@ export function lifeOf(input: MixInput, keeping: Keeping): Life {
     vessel.take(day);
     const watered = vessel.goneShare >= rule.waterAt - 1e-12;
     if (watered) vessel.water(day);
+    for (const reading of keeping.readings ?? []) if (reading.day === day) vessel.read(reading);
     const now = vessel.at(day, watered);
     days.push(now);
     const is: Record<Trouble, boolean> = {
@@ -116,8 +129,8 @@ class Vessel {
   private nMg: number;
   private alkalineMeq = 0;
   private released: number;
-  /** What a test of this mix says, over what is reckoned: the line starts there. */
-  private readonly phOff: number;
+  /** What tests and readings say, over what is reckoned: the line goes on from there. */
+  private phOff: number;
   readonly flows: Flows = {
     ...{ evaporatedMl: 0, pouredMl: 0, leachedMl: 0, saltsInMeq: 0, saltsOutMeq: 0 },
     ...{ nInMg: 0, nReleasedMg: 0, nTakenMg: 0, nLeachedMg: 0 },
@@ -199,7 +212,8 @@ class Vessel {
     const saltsIn = (water.ecMSPerCm * MEQ_PER_MS + feed / MG_PER_MEQ_N) * litres;
     this.nMg += nIn;
     this.saltsMeq += saltsIn;
-    this.alkalineMeq += (water.alkalinityMgPerL / MG_CACO3_PER_MEQ) * (litres - through / 1000);
+    const acid = feed * (this.keeping.feedAcidMeqPerMgN ?? 0);
+    this.alkalineMeq += (water.alkalinityMgPerL / MG_CACO3_PER_MEQ - acid) * (litres - through / 1000);
     const out = 1 - Math.exp(-through / this.full);
     this.flows.nLeachedMg += this.nMg * out;
     this.flows.saltsOutMeq += this.saltsMeq * out;
@@ -212,6 +226,22 @@ class Vessel {
     this.flows.saltsInMeq += saltsIn;
   }
 
+  private get ph(): number {
+    return this.phOff + phAfter(this.e.acidity, this.limed + this.alkalineMeq / this.litres);
+  }
+
+  read({ of, value }: Reading): void {
+    if (of === 'ph') {
+      this.phOff += value - this.ph;
+      return;
+    }
+    const { composition, drained } = this.e;
+    const water = dilutionWater.displaced(composition.totalPorosity, drained.water);
+    const more = value * MEQ_PER_MS * water * this.litres - this.saltsMeq;
+    this.saltsMeq += more;
+    this.flows[more > 0 ? 'saltsInMeq' : 'saltsOutMeq'] += Math.abs(more);
+  }
+
   at(day: number, watered: boolean): Day {
     const { e, litres } = this;
     const pores = e.composition.totalPorosity;
@@ -219,7 +249,7 @@ class Vessel {
       day,
       waterMl: this.waterMl,
       airPct: 100 * Math.max(0, pores - this.waterMl / 1000 / litres),
-      ph: this.phOff + phAfter(e.acidity, this.limed + this.alkalineMeq / litres),
+      ph: this.ph,
       ecSaturatedMSPerCm: this.saltsMeq / litres / pores / MEQ_PER_MS,
       nMgPerL: this.nMg / litres,
       watered,
@@ -227,7 +257,13 @@ class Vessel {
   }
 }
 
-function check({ days, seed, weather, water, rule, plant }: Keeping): void {
+function check({ days, seed, weather, water, rule, plant, readings = [], ...more }: Keeping): void {
+  checkRange('feedAcidMeqPerMgN', more.feedAcidMeqPerMgN ?? 0, ...limits.feedAcidMeqPerMgN);
+  readings.forEach(({ day, of, value }, i) => {
+    checkWhole(`readings.${i}.day`, day, ...limits.lifeDays);
+    const [low, high] = of === 'ph' ? limits.measuredPh : limits.plantEcMSPerCm;
+    checkRange(`readings.${i}.value`, value, low, high);
+  });
   checkWhole('days', days, ...limits.lifeDays);
   checkWhole('seed', seed, ...limits.seed);
   checkRange('weather.tempC', weather.tempC, ...limits.houseC);

@@ -41,3 +41,28 @@ export function liquidFeed(label: Label, nMgPerL: number, injector: number, tank
     },
   };
 }
+
+/**
+ * Acidity that a product leaves in the mix once plants have fed on it, meq/g; below 0 where it limes. By its ions, with
+ * half of the nitrogen and one of three charges of phosphorus, as Pierre, Ind. Eng. Chem. Anal. Ed. 5:229 (1933), counts
+ * them (from memory). One meq is 50 mg of calcium carbonate.
+ * @example acidityMeqPerG(ammoniumNitrate) * 50 // 598 mg of calcium carbonate to a gram
+ */
+export function acidityMeqPerG({ nPct, p2O5Pct, k2OPct, caPct, mgPct, sPct }: Label): number {
+  const meq = (pct: number, mgPerMeq: number): number => (10 * pct) / mgPerMeq;
+  return (
+    meq(nPct, 14.007) / 2 +
+    meq(p2O5Pct * P_PER_P2O5, 30.97) +
+    meq(sPct, 16.03) -
+    meq(k2OPct * K_PER_K2O, 39.1) -
+    meq(caPct, 20.04) -
+    meq(mgPct, 12.15)
+  );
+}
+
+/** The same for each mg of nitrogen that it brings. @throws OutOfRange for a product without nitrogen */
+export function acidityMeqPerMgN(label: Label): number {
+  if (!(label.nPct > 0))
+    throw new OutOfRange('product.nPct', label.nPct, 'above 0: the strength is counted in nitrogen');
+  return acidityMeqPerG(label) / (10 * label.nPct);
+}

@@ -1,5 +1,5 @@
 import { acidify } from '#core/water/alkalinity';
-import { liquidFeed } from '#core/water/liquid-feed';
+import { acidityMeqPerG, acidityMeqPerMgN, type Label, liquidFeed } from '#core/water/liquid-feed';
 import { gramsIn, litresIn } from '#core/units/factors';
 import { amendment } from '#testing/library';
 import { published } from '#testing/published';
@@ -85,4 +85,29 @@ test('nothing is counted in nitrogen that has none; nonsense is named', () => {
   expect(() => liquidFeed(amendment('calcium-nitrate'), 9000, 100, 10)).toThrow(
     /nMgPerL must be a number from 1 to 2000/,
   );
+});
+
+test.each<[string, number, Partial<Label>]>([
+  ['ammonium nitrate 33.5-0-0', 60, { nPct: 33.5 }],
+  ['ammonium sulphate 21-0-0', 110, { nPct: 21, sPct: 24 }],
+  ['urea 46-0-0', 84, { nPct: 46 }],
+  ['monoammonium phosphate 11-48-0', 58, { nPct: 11, p2O5Pct: 48 }],
+  ['calcium nitrate 15.5-0-0', -20, { nPct: 15.5, caPct: 19 }],
+  ['potassium nitrate 13-0-44', -26, { nPct: 13, k2OPct: 44 }],
+])('%s leaves the acidity of the tables', (name, published100, label) => {
+  const none = { nPct: 0, p2O5Pct: 0, k2OPct: 0, caPct: 0, mgPct: 0, sPct: 0 };
+  published({
+    what: `acidity of ${name}, kg of calcium carbonate to 100 kg`,
+    source: 'Pierre 1933, as the tables of fertiliser handbooks have it (from memory)',
+    published: published100,
+    ours: acidityMeqPerG({ ...none, ...label }) * 5,
+    unit: 'kg',
+    within: 6,
+  });
+});
+
+test('acidity is counted by nitrogen, and a product without it is refused', () => {
+  const urea = { nPct: 46, p2O5Pct: 0, k2OPct: 0, caPct: 0, mgPct: 0, sPct: 0 };
+  expect(acidityMeqPerMgN(urea)).toBeCloseTo(1 / 14.007 / 2, 9);
+  expect(() => acidityMeqPerMgN({ ...urea, nPct: 0 })).toThrow(/nPct/);
 });

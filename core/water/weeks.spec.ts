@@ -5,7 +5,7 @@ import { mixInputOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { defaultSpreads, type Spreads } from '#core/spread/spreads';
 import { type Keeping, lifeOf, troubles } from '#core/water/life';
-import { LifeSampler, lines } from '#core/water/life-band';
+import { LifeSampler, lines, READ_SD } from '#core/water/life-band';
 import { liftAt } from '#core/water/lift';
 import { rules, RuleSearch } from '#core/water/rule';
 import { library } from '#testing/library';
@@ -134,4 +134,18 @@ test('own tests of the mix are where its lines start', () => {
   expect(days[0]!.ph).toBeCloseTo(6.4, 9);
   expect(days[0]!.ecSaturatedMSPerCm).toBeCloseTo(0.9, 9);
   expect(days.find((day) => day.watered)!.airPct).toBeCloseTo(11, 9);
+});
+
+test('with readings the band is as narrow as their error on their day', () => {
+  const sampler = (readings: Keeping['readings']) => {
+    const one = new LifeSampler(inputOf('seedling'), { ...usual, readings: readings! }, defaultSpreads);
+    one.draw(300);
+    return one.result().days[20]!;
+  };
+  const [open, read] = [sampler([]), sampler([{ day: 21, of: 'ph', value: 6.4 }])];
+  expect(read.ph.middle).toBeCloseTo(6.4, 1);
+  // Nine in ten of a normal lie within 1.645 deviations.
+  expect((read.ph.high - read.ph.low) / (2 * 1.645 * READ_SD.ph)).toBeGreaterThan(0.8);
+  expect((read.ph.high - read.ph.low) / (2 * 1.645 * READ_SD.ph)).toBeLessThan(1.2);
+  expect(open.ph.high - open.ph.low).toBeGreaterThan(read.ph.high - read.ph.low);
 });

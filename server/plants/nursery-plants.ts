@@ -7,6 +7,7 @@ import {
   type NewTrial,
   type PlantingLine,
   type PlantingPage,
+  type TakenUp,
   type Trial,
 } from '#contract/plants';
 import { type Care, called, careOf, type Tender } from '#core/plants/care';
@@ -46,6 +47,8 @@ const CARE_DAYS = 400;
 const AHEAD = 7;
 const FORGET_AFTER = 30;
 
+/** So many newest timings of watering from below are looked at. */
+const TIMINGS = 300;
 /** Set apart from what was set apart, so often. */
 const MOST_SPLITS = 20;
 /** Where its vessel is there no more. */
@@ -372,6 +375,24 @@ export class NurseryPlants {
     const { alive } = tallyOf(planting, [...kept, { ...event, id: made.id }]);
     this.store.finish(planting.id, alive === 0);
     return made;
+  }
+
+  /** How long water from below took here, by vessel: of the newest timings, what was not taken back. */
+  takenUp(): TakenUp[] {
+    const byVessel = new Map<string, number[]>();
+    const seen = new Set<number>();
+    for (const { planting } of this.store.newestOfKind('watered', TIMINGS)) {
+      if (seen.has(planting)) continue;
+      seen.add(planting);
+      const vessel = this.store.one(planting)?.vessel ?? '';
+      for (const event of standing(this.recordOf(planting)))
+        if (event.kind === 'watered' && event.minutes !== undefined)
+          byVessel.set(vessel, [...(byVessel.get(vessel) ?? []), event.minutes]);
+    }
+    return [...byVessel].map(([vessel, minutes]) => ({
+      ...{ vessel, times: minutes.length },
+      minutes: minutes.sort((a, b) => a - b)[minutes.length >> 1]!,
+    }));
   }
 
   taught(): { cause: CauseId; helped: number }[] {

@@ -193,6 +193,23 @@ test('those set apart or potted on are the same plants: counted once as begun, a
   expect(await group('vessel')).toMatchObject({ made: { alive: 37, of: 40 } });
 });
 
+test('own timings of watering from below are told by vessel, without what was taken back', async () => {
+  const { body: tray } = await plant({ vessel: 'cell-24', cells: 24 });
+  const water = async (minutes?: number) =>
+    (await enter(tray.id, { kind: 'watered', on: '2031-02-20', litres: 1, minutes }).expect(201)).body
+      .id as number;
+  for (const minutes of [20, 44, 50]) await water(minutes);
+  const wrong = await water(600);
+  await water();
+  const told = async () =>
+    (await request(app).get('/api/plants/taken-up')).body.find(
+      ({ vessel }: { vessel: string }) => vessel === 'cell-24',
+    );
+  expect(await told()).toEqual({ vessel: 'cell-24', minutes: 50, times: 4 });
+  await enter(tray.id, { kind: 'undo', on: '2031-02-20', of: wrong }).expect(201);
+  expect(await told()).toEqual({ vessel: 'cell-24', minutes: 44, times: 3 });
+});
+
 test('a trial is laid out from its seed, each arm once in a block, and collects its counts', async () => {
   const given = {
     ...{ key: randomUUID(), name: 'Grit', seed: 4711, blocks: 4, crop: 'lettuce', vessel: 'cell-72' },

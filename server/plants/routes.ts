@@ -39,6 +39,7 @@ export function plantRoutes(
   api.serve('plantCare', () => plants.care());
   api.serve('plantGroups', ({ query: { by, crop } }) => groups.groups(by, crop ?? null));
   api.serve('taught', () => plants.taught());
+  api.serve('takenUp', () => plants.takenUp());
   api.serve('tender', () => plants.tender());
   api.serve('plantResults', ({ query }) => results.of(query));
   api.serve('odds', () => results.odds);

@@ -62,6 +62,7 @@ export class PlantStore {
   private readonly eventKeyed;
   private readonly insertEvent;
   private readonly ofKind;
+  private readonly newest;
   private readonly children;
   private readonly inBatch;
   private readonly batchesOfVersions;
@@ -126,6 +127,7 @@ export class PlantStore {
        VALUES (@planting, @key, @kind, @on, ${EVENT_FORMAT}, @json, @at)`,
     );
     this.ofKind = db.prepare<[string], EventRow>(`${event} WHERE kind = ? ORDER BY id`);
+    this.newest = db.prepare<[string, number], EventRow>(`${event} WHERE kind = ? ORDER BY id DESC LIMIT ?`);
     this.children = db.prepare<[number], Row>(
       `${from} WHERE id IN (SELECT data_json ->> '$.to' FROM plant_events WHERE kind = 'moved' AND planting_id = ?)`,
     );
@@ -249,6 +251,10 @@ export class PlantStore {
 
   eventsOfKind(kind: PlantEvent['kind']): (KeptPlantEvent & { planting: number })[] {
     return this.ofKind.all(kind).map(readEvent);
+  }
+
+  newestOfKind(kind: PlantEvent['kind'], most: number): (KeptPlantEvent & { planting: number })[] {
+    return this.newest.all(kind, most).map(readEvent);
   }
 
   /** What plants of it were moved into. */

@@ -73,6 +73,10 @@ export class PlantsService {
     return new Resource(() => this.api.call('taught'));
   }
 
+  takenUp(): Resource<Answer<'takenUp'>> {
+    return new Resource(() => this.api.call('takenUp'));
+  }
+
   tender(): Resource<Answer<'tender'>> {
     return new Resource(() => this.api.call('tender'));
   }

@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { evaluateMix } from '#core/mix/evaluate';
+import { type Keeping, lifeOf } from '#core/water/life';
+import { daysUntilDry, topStaysWet } from '#core/water/lift';
+import { airOnceSettled, settledAfter, sunkMm, topUpL } from '#core/water/settling';
+import { materials } from '#testing/library';
+import { recipe } from '#testing/recipe';
+
+const of = (parts: Record<string, number>, compaction = 0) =>
+  evaluateMix(recipe(parts, { stage: 'potting', vessel: 'pot-11', compaction }));
+
+test('a mix sinks on and on, never back, within its band; mineral ones hardly, wood most', () => {
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.constantFrom(...materials.map(({ id }) => id)), { minLength: 1, maxLength: 4 }),
+      fc.integer({ min: 0, max: 1100 }),
+      fc.integer({ min: 0, max: 1100 }),
+      (ids, a, b) => {
+        const { composition } = of(Object.fromEntries(ids.map((id) => [id, 1])));
+        const [early, late] = [
+          settledAfter(composition, Math.min(a, b)),
+          settledAfter(composition, Math.max(a, b)),
+        ];
+        for (const { low, high } of [early, late]) {
+          expect(low).toBeGreaterThanOrEqual(0);
+          expect(high).toBeGreaterThanOrEqual(low);
+          expect(high).toBeLessThanOrEqual(0.9);
+        }
+        expect(late.low).toBeGreaterThanOrEqual(early.low);
+        expect(late.high).toBeGreaterThanOrEqual(early.high);
+      },
+    ),
+  );
+  expect(settledAfter(of({ 'sand-sharp': 1 }).composition, 365).high).toBeLessThan(0.08);
+  expect(settledAfter(of({ 'wood-fibre': 1 }).composition, 365).high).toBeGreaterThan(0.3);
+  expect(settledAfter(of({ 'peat-medium': 1 }).composition, 0)).toEqual({ low: 0, high: 0 });
+});
+
+test('what was firmed does not settle at the first soak; the top-up is what has sunk', () => {
+  const [loose, firm] = [of({ 'peat-medium': 1 }), of({ 'peat-medium': 1 }, 0.1)];
+  expect(settledAfter(firm.composition, 1).high).toBeLessThan(0.01);
+  const sunk = settledAfter(loose.composition, 1);
+  expect(sunk.high).toBeGreaterThan(0.05);
+  const { vessel, volumeL } = loose.column;
+  expect(topUpL(vessel, sunk).high).toBeCloseTo(volumeL * sunk.high, 12);
+  expect(sunkMm(vessel, sunk).low).toBeCloseTo(90 * sunk.low, 9);
+  expect(() => settledAfter(loose.composition, -1)).toThrow(/days.*-1/);
+});
+
+test('settled mix has less air, and unsettled mix the air of the evaluation', () => {
+  const input = recipe(
+    { 'peat-medium': 5, 'bark-pine': 3, 'perlite-coarse': 2 },
+    { stage: 'potting', vessel: 'pot-11' },
+  );
+  expect(airOnceSettled(input, 0)).toBeCloseTo(100 * evaluateMix(input).drained.air, 9);
+  const airs = [0, 0.05, 0.1, 0.2, 0.3].map((share) => airOnceSettled(input, share));
+  for (let i = 1; i < airs.length; i++) expect(airs[i]).toBeLessThan(airs[i - 1]!);
+  expect(() => airOnceSettled(input, 0.7)).toThrow(/settled.*0\.7/);
+});
+
+test('days until dry agree with the life that is never watered', () => {
+  const input = recipe({ 'peat-medium': 1 }, { stage: 'potting', vessel: 'pot-11' });
+  const keeping: Keeping = {
+    ...{ days: 60, seed: 3, weather: { evaporationMmPerH: 0.25, tempC: 20 } },
+    ...{ water: { alkalinityMgPerL: 0, ecMSPerCm: 0 }, plant: { leafCoverFrom: 1, leafCoverTo: 1 } },
+    rule: { waterAt: 1, leachPct: 0, feedNMgPerL: 0, feedFromDay: 1 },
+  };
+  const { first } = lifeOf(input, keeping);
+  const days = daysUntilDry(evaluateMix(input), 0.25, 1);
+  // The weather of single days differs by a tenth.
+  expect(Math.abs(first.dry! - days)).toBeLessThan(1.5);
+});
+
+test('fine peat stays wet to its top in a flat cell, coarse perlite in a pot does not', () => {
+  expect(topStaysWet(evaluateMix(recipe({ 'peat-fine': 1 }, { vessel: 'cell-288' })))).toBe(true);
+  expect(topStaysWet(of({ 'perlite-coarse': 3, 'peat-coarse': 1 }))).toBe(false);
+});
