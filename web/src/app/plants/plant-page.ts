@@ -24,6 +24,7 @@ import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { keptHere } from '../data/making';
 import { NurseryService } from '../data/nursery';
+import { PlantWater } from './plant-water';
 import { PlantRecord } from '../data/plant-record';
 import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
@@ -48,7 +49,7 @@ const HOUSE_C = 20;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plant-page.html',
   styleUrl: './plant-page.scss',
-  imports: [DatePipe, EventSheet, FetchState, PlantCurves, RouterLink, SaidPipe, WhatsWrong],
+  imports: [DatePipe, EventSheet, FetchState, PlantCurves, RouterLink, SaidPipe, WhatsWrong, PlantWater],
 })
 export class PlantPage {
   /** From the address. */
@@ -74,7 +75,7 @@ export class PlantPage {
   protected readonly startWords = startWords;
 
   /** What it stands in, as it was made. */
-  private readonly batch = toSignal(
+  protected readonly batch = toSignal(
     toObservable(computed(() => this.there.value()?.batch ?? null)).pipe(
       switchMap((id) =>
         id === null ? of(undefined) : this.batches.one(id).pipe(catchError(() => of(undefined))),

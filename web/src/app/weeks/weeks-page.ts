@@ -1,16 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { DatePipe, formatDate } from '@angular/common';
 import { RouterLink } from '@angular/router';
+import { daysAfter } from '#core/units/day';
 import { houses, weathers } from '#core/mix/dry-down';
 import { phWindow, windowsOf } from '#core/judge/windows';
 import { fixed } from '#core/units/show';
-import { said } from '#core/units/said';
+import { said, type Said } from '#core/units/said';
+import { acidityMeqPerMgN } from '#core/water/liquid-feed';
 import { acidify, type Acid } from '#core/water/alkalinity';
-import { type Keeping, type Trouble, troubles } from '#core/water/life';
+import { type Keeping, troubles } from '#core/water/life';
 import { liftAt } from '#core/water/lift';
 import { blendOf, remarksOn } from '#core/water/own-water';
+import { called } from '#core/plants/care';
 import { footprintOf } from '#core/vessel/tray';
 import { RecipeStore } from '../bench/recipe-store';
 import { KeepingService } from '../data/keeping-choice';
+import { LibraryService } from '../data/library';
+import { PlantsService } from '../data/plants';
+import { SeasonService } from '../data/season';
 import { SpreadChoice } from '../data/spread-choice';
 import { Units } from '../data/units';
 import { WatersService } from '../data/waters';
@@ -24,26 +31,13 @@ import { waterRemarkSays } from '../ui/words/water-words';
 import { oddsWords, stageNames } from '../ui/words/words';
 import { FeedMaker } from './feed-maker';
 import { WeeksChart, type WeeksLine } from './weeks-chart';
+import { comes, drySays, handSays, mends, rhythmOf, settlingSays } from './weeks-says';
 import { WeeksSearch } from './weeks-search';
+import { WeeksSubject } from './weeks-subject';
 
 const PAUSE_MS = 250;
 /** Rarer than so is not said by itself. */
 const WORTH_SAYING = 0.05;
-
-const comes: Record<Trouble, string> = {
-  dry: 'it dries out',
-  starved: 'nitrogen runs out',
-  salty: 'it is too salty',
-  sour: 'it is too sour',
-  sweet: 'it is too sweet',
-};
-const mends: Record<Trouble, string> = {
-  dry: 'Water sooner, or fill a larger vessel.',
-  starved: 'Feed sooner or more, or pot up by then.',
-  salty: 'Feed less, or let more run through.',
-  sour: 'Less acid, or a little more lime in the next mix.',
-  sweet: 'Acid in the water, rain water, or less lime in the next mix.',
-};
 
 const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1);
 
@@ -51,11 +45,21 @@ const capital = (words: string): string => words[0]!.toUpperCase() + words.slice
 @Component({
   selector: 'app-weeks-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  providers: [WeeksSearch],
+  providers: [WeeksSearch, WeeksSubject],
   host: { class: 'page' },
   templateUrl: './weeks-page.html',
   styleUrl: './weeks-page.scss',
-  imports: [Amount, ChoiceField, FeedMaker, NumberField, RouterLink, SaidPipe, Segments, WeeksChart],
+  imports: [
+    DatePipe,
+    Amount,
+    ChoiceField,
+    FeedMaker,
+    NumberField,
+    RouterLink,
+    SaidPipe,
+    Segments,
+    WeeksChart,
+  ],
 })
 export class WeeksPage {
   protected readonly store = inject(RecipeStore);
@@ -63,6 +67,10 @@ export class WeeksPage {
   protected readonly search = inject(WeeksSearch);
   private readonly units = inject(Units);
   private readonly waters = inject(WatersService);
+  private readonly library = inject(LibraryService).library;
+  protected readonly subject = inject(WeeksSubject);
+  private readonly crops = inject(SeasonService).crops;
+  private readonly taken = inject(PlantsService).takenUp();
   private readonly spreads = inject(SpreadChoice).spreads;
   protected readonly stageNames = stageNames;
   protected readonly houses = houses.map((id) => ({
@@ -127,27 +135,26 @@ export class WeeksPage {
     ];
   });
 
+  /** What the chosen feed leaves behind; nothing where none is chosen. */
+  private readonly feedAcid = computed(() => {
+    const product = this.library()?.amendments.get(this.keeping.now().feed ?? '');
+    return product && product.nPct > 0 ? acidityMeqPerMgN(product) : 0;
+  });
   /** As it is kept, in figures; acid has taken its share of the alkalinity. */
-  private readonly asked = computed((): Keeping => {
+  private readonly askedOf = computed((): Keeping => {
     const [{ weeks, house, tempC, rule, plant }, { alkalinityMgPerL, ecMSPerCm }] = [
       this.keeping.now(),
       this.water(),
     ];
     const left = 1 - (this.acidified()?.neutralisedShare ?? 0);
     return {
-      ...{ days: 7 * weeks, seed: 1, rule, plant },
+      ...{ days: 7 * weeks, seed: 1, rule, plant, feedAcidMeqPerMgN: this.feedAcid() },
+      readings: (this.subject.now()?.readings ?? []).filter(({ day }) => day >= 1 && day <= 7 * weeks),
       weather: { tempC, evaporationMmPerH: weathers.find(({ id }) => id === house)!.evaporationMmPerH },
       water: { ecMSPerCm, alkalinityMgPerL: alkalinityMgPerL * left },
     };
   });
-  private readonly judgement = computed(() => {
-    const outcome = this.store.outcome();
-    return outcome.state === 'computed' ? outcome.judgement : null;
-  });
-  protected readonly why = computed(() => {
-    const outcome = this.store.outcome();
-    return outcome.state === 'impossible' ? outcome.why : this.search.problem();
-  });
+  protected readonly why = computed(() => this.subject.why() || this.search.problem());
 
   protected readonly headline = computed(() => {
     const it = this.search.lives();
@@ -159,6 +166,18 @@ export class WeeksPage {
     const [worst] = this.comes();
     return worst ? `${capital(worst.says)} ${worst.when}` : '';
   });
+  protected readonly named = computed(() => {
+    const planting = this.subject.now()?.planting;
+    if (!planting) return '';
+    const crop = this.crops.value()?.find(({ id }) => id === planting.crop);
+    return called(planting, crop ?? { name: planting.crop });
+  });
+  /** Of a planting the day is a date. */
+  private dateOf(day: number): string {
+    const planting = this.subject.now()?.planting;
+    if (!planting) return '';
+    return `, ${formatDate(daysAfter(planting.on, day - 1), 'd MMM', 'en')}`;
+  }
   /** What goes wrong often enough, the likeliest first. */
   protected readonly comes = computed(() => {
     const band = this.search.lives()?.band;
@@ -173,7 +192,7 @@ export class WeeksPage {
                 trouble,
                 says: comes[trouble],
                 day: first,
-                when: first <= 1 ? 'from the first day' : `about day ${first}`,
+                when: first <= 1 ? 'from the first day' : `about day ${first}${this.dateOf(first)}`,
                 share,
                 odds: capital(oddsWords(share)),
                 // What is so on the first day no watering made.
@@ -186,10 +205,11 @@ export class WeeksPage {
 
   /** When a hand that lifts it waters, and how much from below brings it back. */
   protected readonly lift = computed(() => {
-    const evaluation = this.judgement()?.evaluation;
-    const kind = this.store.kind();
-    if (!evaluation) return null;
+    const subject = this.subject.now();
+    if (!subject) return null;
+    const { evaluation, kind } = subject;
     const { perTray, noun } = kind;
+    const own = this.taken.value()?.find(({ vessel }) => vessel === kind.id);
     const at = liftAt(evaluation, this.keeping.now().rule.waterAt, perTray, footprintOf(kind));
     const { unit, per } = shownIn('mm', this.units.system());
     const deep = `${fixed(at.depthMm! / per, unit === 'in' ? 2 : 0)} ${unit}`;
@@ -208,28 +228,39 @@ export class WeeksPage {
         : []),
       {
         ...{ name: 'From below, pour', of: { volumeL: at.missingMl / 1000 } },
-        says: said`${deep} deep under it; taken up in about half an hour`,
+        says: said`${deep} deep under it; taken up in about ${own ? `${fixed(own.minutes, 0)} minutes, as ${own.times === 1 ? 'you timed it' : `${own.times} timings of yours say`}` : 'half an hour'}`,
       },
     ];
   });
-  /** Days between waterings, as the typical life has them. */
   protected readonly rhythm = computed(() => {
     const days = this.search.lives()?.typical.days;
-    if (!days) return '';
-    const watered = days.filter((day) => day.watered).map(({ day }) => day);
-    if (watered.length === 0) return 'It is never watered by this rule.';
-    const [first, second] = [watered[0]!, watered[1]];
-    const late = watered.slice(-2);
-    const every = (gap: number): string => (gap <= 1 ? 'every day' : `every ${gap} days`);
-    const then = second === undefined ? '' : `, ${every(second - first)} at first`;
-    const last = late.length === 2 && watered.length > 3 ? `, ${every(late[1]! - late[0]!)} at last` : '';
-    return `Watered ${watered.length} times: first on day ${first}${then}${last}.`;
+    return days ? rhythmOf(days) : '';
+  });
+  /** How long it lasts, what the hand minds, how far it sinks. */
+  protected readonly minds = computed((): readonly (string | Said)[] => {
+    const it = this.subject.now();
+    if (!it) return [];
+    const { evaluation, input, kind } = it;
+    const { plant, weeks } = this.keeping.now();
+    return [
+      drySays(evaluation, plant.leafCoverTo),
+      ...handSays(evaluation, input, kind),
+      settlingSays(evaluation, input, kind, 7 * weeks),
+    ];
+  });
+  protected readonly readingsSay = computed(() => {
+    const it = this.subject.now();
+    if (!it?.planting) return '';
+    const inside = it.readings.filter(({ day }) => day >= 1 && day <= 7 * this.keeping.now().weeks).length;
+    return inside === 0
+      ? 'No pH or EC was read of them yet: one reading pulls the lines to what is there.'
+      : `The lines go through ${inside === 1 ? 'the one reading' : `the ${inside} readings`} of what drains, within their error.`;
   });
 
   protected readonly lines = computed((): WeeksLine[] => {
-    const [it, judgement] = [this.search.lives(), this.judgement()];
-    if (!it || !judgement) return [];
-    const { input, evaluation } = judgement;
+    const [it, subject] = [this.search.lives(), this.subject.now()];
+    if (!it || !subject) return [];
+    const { input, evaluation, kind } = subject;
     const windows = windowsOf(input);
     const ph = phWindow(input, evaluation);
     const system = this.units.system();
@@ -245,7 +276,7 @@ export class WeeksPage {
     return [
       {
         ...{
-          name: `Water in each ${this.store.kind().noun}`,
+          name: `Water in each ${kind.noun}`,
           unit: mL.unit,
           places: mL.unit === 'mL' ? 0 : 1,
         },
@@ -350,17 +381,17 @@ export class WeeksPage {
 
   constructor() {
     effect((onCleanup) => {
-      const [judgement, asked, spreads] = [this.judgement(), this.asked(), this.spreads()];
-      if (!judgement) return;
+      const [subject, asked, spreads] = [this.subject.now(), this.askedOf(), this.spreads()];
+      if (!subject) return;
       // A slider that still moves is not lived through.
-      const timer = setTimeout(() => this.search.live(judgement.input, asked, spreads), PAUSE_MS);
+      const timer = setTimeout(() => this.search.live(subject.input, asked, spreads), PAUSE_MS);
       onCleanup(() => clearTimeout(timer));
     });
   }
 
   protected lookForRule(): void {
-    const judgement = this.judgement();
-    if (judgement) this.search.lookForRule(judgement.input, this.asked());
+    const subject = this.subject.now();
+    if (subject) this.search.lookForRule(subject.input, this.askedOf());
   }
 
   protected takeRule(rule: Keeping['rule']): void {

@@ -1,8 +1,13 @@
 import { type HttpTestingController } from '@angular/common/http/testing';
+import { type Provider } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { defaultSpreads } from '#core/spread/spreads';
 import { lifeOf } from '#core/water/life';
 import { LifeSampler } from '#core/water/life-band';
+import { ActivatedRoute, convertToParamMap } from '@angular/router';
+import { of } from 'rxjs';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { vesselKinds } from '#core/vessel/kinds';
 import { bench, FakeSource, giveLibrary, press, said, show, type } from '#testing/page';
 import { KeepingService } from '../data/keeping-choice';
 import { SPREAD_WORKER, WEEKS_WORKER } from '../workers/tokens';
@@ -28,13 +33,17 @@ let http: HttpTestingController;
 let worker: FakeWorker;
 beforeEach(() => {
   jest.useFakeTimers();
+  begin();
+});
+function begin(more: Provider[] = []): void {
   FakeSource.all = [];
   worker = new FakeWorker();
   http = bench([
+    ...more,
     { provide: WEEKS_WORKER, useValue: () => worker },
     { provide: SPREAD_WORKER, useValue: () => new FakeSource() },
   ]);
-});
+}
 afterEach(() => jest.useRealTimers());
 
 /** The page with the newest request that it sent, once the hand rests. */
@@ -140,4 +149,79 @@ test('the feed: model section 21, 200 mg/L of nitrogen from 20 % is 1 g/L, for a
   type(form, 'Injector, one to (1: none)', '100');
   expect(said(form)).toContain('10.0 kg of calcium nitrate');
   expect(said(form)).toContain('in 100 L of stock');
+});
+
+describe('of a planting', () => {
+  const planting = (change: object = {}) => ({
+    ...{
+      id: 7,
+      start: 'sow',
+      crop: 'tomato',
+      name: 'Long Red',
+      seed: '',
+      vessel: 'cell-24',
+      cells: 24,
+      perCell: 1,
+    },
+    ...{ on: '2031-02-01', batch: 3, batchName: 'Spring mix', from: [], trial: null, bareRoot: false },
+    ...{ halfFilled: false, season: null, putAway: false, care: null, allCare: [], kin: [], lots: [] },
+    tally: { begun: 24, entered: null, alive: null, thinned: 0, moved: 0, out: 0, lost: [] },
+    events: [
+      { id: 1, at: '', event: { kind: 'ph', on: '2031-02-20', value: 6.9 } },
+      { id: 2, at: '', event: { kind: 'ec', on: '2031-02-22', value: 1.5 } },
+      { id: 3, at: '', event: { kind: 'ph', on: '2031-02-23', value: 4 } },
+      { id: 4, at: '', event: { kind: 'undo', on: '2031-02-23', of: 3 } },
+    ],
+    ...change,
+  });
+  const batch = { id: 3, name: 'Spring mix', snapshot: { recipe: starterMixes.seedling } };
+  const openPlanting = (change: object = {}) => {
+    TestBed.resetTestingModule();
+    begin([
+      {
+        provide: ActivatedRoute,
+        useValue: { queryParamMap: of(convertToParamMap({ planting: '7' })) },
+      },
+    ]);
+    const page = show(WeeksPage);
+    giveLibrary(http);
+    http.expectOne('/api/plants/7').flush(planting(change));
+    http.match('/api/batches/3').forEach((one) => one.flush(batch));
+    TestBed.tick();
+    jest.advanceTimersByTime(300);
+    return page;
+  };
+
+  test('its own mix and vessel live, through its readings, and its days are dates', () => {
+    const page = openPlanting();
+    const asked = lives().at(-1)!;
+    expect(asked.input.vessel).toEqual(vesselKinds.find(({ id }) => id === 'cell-24')!.vessel);
+    // What was taken back is no reading.
+    expect(asked.keeping.readings).toEqual([
+      { day: 20, of: 'ph', value: 6.9 },
+      { day: 22, of: 'ecDisplacedMSPerCm', value: 1.5 },
+    ]);
+    const { id, input, keeping } = asked;
+    const sampler = new LifeSampler(input, keeping, defaultSpreads);
+    sampler.draw(20);
+    worker.answer({ kind: 'lives', id, typical: lifeOf(input, keeping), band: sampler.result() });
+    expect(said(page)).toContain('The lines go through the 2 readings of what drains');
+    expect(said(page)).toMatch(/too sweet, about day \d+, \d+ Feb/);
+  });
+
+  test('without a batch its mix is not known, and that is said', () => {
+    expect(said(openPlanting({ batch: null }))).toContain('it stands in no batch that was kept');
+    expect(lives()).toHaveLength(0);
+  });
+});
+
+test('how long it lasts, that it sinks, and what a chosen feed leaves behind', () => {
+  const page = open();
+  expect(said(page)).toMatch(/Left alone it is dry after .* in dull weather, .* in sun and wind/);
+  expect(said(page)).toMatch(/By week 8 it has sunk [\d.]+\smm to [\d.]+\smm, and holds \d+ to \d+ % of air/);
+  expect(lives().at(-1)!.keeping.feedAcidMeqPerMgN).toBe(0);
+  TestBed.inject(KeepingService).patch({ feed: 'calcium-nitrate' });
+  TestBed.tick();
+  jest.advanceTimersByTime(300);
+  expect(lives().at(-1)!.keeping.feedAcidMeqPerMgN).toBeLessThan(0);
 });

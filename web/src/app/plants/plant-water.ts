@@ -1,0 +1,62 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { type Batch } from '#contract/batches';
+import { type PlantingPage } from '#contract/plants';
+import { evaluateMix } from '#core/mix/evaluate';
+import { type KeptEvent, standing } from '#core/plants/planting';
+import { fixed } from '#core/units/show';
+import { said } from '#core/units/said';
+import { liftAt } from '#core/water/lift';
+import { mixOfPlanting } from '../bench/mix-of-planting';
+import { KeepingService } from '../data/keeping-choice';
+import { LibraryService } from '../data/library';
+import { SaidPipe } from '../ui/words/said';
+
+/** When a planting is watered by weight, and the way to its weeks to come. */
+@Component({
+  selector: 'app-plant-water',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (lift(); as it) {
+      <p>
+        {{ it | said }}
+        <a routerLink="/mix/weeks" [queryParams]="{ planting: planting().id }">Its weeks to come</a>
+      </p>
+    }
+  `,
+  imports: [RouterLink, SaidPipe],
+})
+export class PlantWater {
+  readonly planting = input.required<Pick<PlantingPage, 'id' | 'vessel' | 'cells'>>();
+  readonly batch = input.required<Batch>();
+  readonly events = input.required<readonly KeptEvent[]>();
+  private readonly library = inject(LibraryService).library;
+  private readonly keeping = inject(KeepingService);
+
+  protected readonly lift = computed(() => {
+    const library = this.library();
+    const kind = library?.vessels.get(this.planting().vessel);
+    if (!library || !kind) return null;
+    try {
+      const evaluation = evaluateMix(mixOfPlanting(this.planting(), this.batch(), library));
+      const perTray = Math.min(kind.perTray, this.planting().cells);
+      const { waterAt } = this.keeping.now().rule;
+      const { trayG } = liftAt(evaluation, waterAt, perTray);
+      const wet = perTray * evaluation.wetWeightG;
+      const what = perTray > 1 ? 'tray' : kind.noun;
+      const weighed = standing(this.events()).findLast((event) => event.kind === 'weight');
+      const gone =
+        weighed && Math.min(1, Math.max(0, (wet - weighed.grams) / (perTray * evaluation.availableWaterMl)));
+      return [
+        ...said`Lift it: water when a ${what} weighs ${{ massG: trayG }}; wet it weighs ${{ massG: wet }}, its own weight not counted.`,
+        ...(gone === undefined
+          ? []
+          : said` At the last weighing about ${fixed(100 * gone, 0)} % of its water was gone.`),
+      ];
+    } catch (error) {
+      // A material may be there no more.
+      if (error instanceof RangeError) return null;
+      throw error;
+    }
+  });
+}

@@ -1,0 +1,90 @@
+import { type Evaluation, type MixInput } from '#core/mix/evaluate';
+import { dryDownHours, weathers } from '#core/mix/dry-down';
+import { stageWindows } from '#core/judge/windows';
+import { fixed } from '#core/units/show';
+import { said, type Said } from '#core/units/said';
+import { type VesselKind } from '#core/vessel/tray';
+import { type Day, type Trouble } from '#core/water/life';
+import { daysUntilDry, topStaysWet } from '#core/water/lift';
+import { airOnceSettled, settledAfter, sunkMm, topUpL } from '#core/water/settling';
+
+export const comes: Record<Trouble, string> = {
+  dry: 'it dries out',
+  starved: 'nitrogen runs out',
+  salty: 'it is too salty',
+  sour: 'it is too sour',
+  sweet: 'it is too sweet',
+};
+export const mends: Record<Trouble, string> = {
+  dry: 'Water sooner, or fill a larger vessel.',
+  starved: 'Feed sooner or more, or pot up by then.',
+  salty: 'Feed less, or let more run through.',
+  sour: 'Less acid in water or feed, or a little more lime in the next mix.',
+  sweet: 'Acid in the water, rain water, or less lime in the next mix.',
+};
+
+/** Days between waterings, as the typical life has them. */
+export function rhythmOf(days: readonly Day[]): string {
+  const watered = days.filter((day) => day.watered).map(({ day }) => day);
+  if (watered.length === 0) return 'It is never watered by this rule.';
+  const [first, second] = [watered[0]!, watered[1]];
+  const late = watered.slice(-2);
+  const every = (gap: number): string => (gap <= 1 ? 'every day' : `every ${gap} days`);
+  const then = second === undefined ? '' : `, ${every(second - first)} at first`;
+  const last = late.length === 2 && watered.length > 3 ? `, ${every(late[1]! - late[0]!)} at last` : '';
+  return `Watered ${watered.length} times: first on day ${first}${then}${last}.`;
+}
+
+/** A block so small is misted, not watered. Common practice, no source. */
+const SMALL_BLOCK_MM = 25;
+
+/** How long it lasts without water in each weather. */
+export function drySays(e: Evaluation, leafCover: number): string {
+  const lasts = (mm: number): string => {
+    const days = daysUntilDry(e, mm, leafCover);
+    if (days < 1) return `${fixed(10 * days, 0)} hours of day`;
+    return days > 30 ? 'over a month' : `${fixed(days, days < 3 ? 1 : 0)} days`;
+  };
+  const [dull, bright, sun] = weathers.map((one) => lasts(one.evaporationMmPerH));
+  return `Left alone it is dry after ${dull} in dull weather, ${bright} in a bright house, ${sun} in sun and wind.`;
+}
+
+/** What the hand minds with this mix in this vessel. */
+export function handSays(e: Evaluation, input: MixInput, { noun }: VesselKind): string[] {
+  const says: string[] = [];
+  const { vessel } = input;
+  if (vessel.shape === 'block' && vessel.depthMm <= SMALL_BLOCK_MM) {
+    const hours = dryDownHours(e, vessel, weathers[1].evaporationMmPerH);
+    says.push(
+      `Small blocks: a fine mist, not a rose, about every ${fixed(Math.max(0.5, hours), 1)} hours of a bright day; a hard jet takes them apart.`,
+    );
+  }
+  if (100 * e.drained.air < stageWindows[input.stage].airPct.low)
+    says.push(
+      `Its pores hold little air once it is watered: do not water again before the ${noun} has lost half of its water, or roots drown.`,
+    );
+  if (topStaysWet(e))
+    says.push(
+      'Its top stays wet after watering: in light it greens with film and moss. Sand or grit on top, water from below, and drier nights.',
+    );
+  return says;
+}
+
+/** How far it sinks, and what fills it up again. */
+export function settlingSays(e: Evaluation, input: MixInput, kind: VesselKind, days: number): Said {
+  const { vessel } = input;
+  const first = settledAfter(e.composition, 1);
+  const later = settledAfter(e.composition, days);
+  const top = topUpL(vessel, first);
+  const [soaked, sunk] = [sunkMm(vessel, first), sunkMm(vessel, later)];
+  const airs = [airOnceSettled(input, Math.min(0.5, later.high)), airOnceSettled(input, later.low)] as const;
+  const weeks = Math.round(days / 7);
+  const soak: Said =
+    soaked.high < 0.5
+      ? said`Firmed as it is, it hardly settles at the first soak. `
+      : said`Soak it slowly until it settles: it sinks ${{ lengthMm: soaked.low }} to ${{ lengthMm: soaked.high }}; top up ${{ volumeL: kind.perTray * top.low }} to ${{ volumeL: kind.perTray * top.high }} a ${kind.perTray > 1 ? 'tray' : kind.noun}. `;
+  return [
+    ...soak,
+    ...said`By week ${weeks} it has sunk ${{ lengthMm: sunk.low }} to ${{ lengthMm: sunk.high }}, and holds ${fixed(airs[0], 0)} to ${fixed(airs[1], 0)} % of air: a wide band, recorded and not promised.`,
+  ];
+}
