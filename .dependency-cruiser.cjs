@@ -9,6 +9,7 @@ const PLACES = [
   'finder',
   'weeks',
   'potting',
+  'cuttings',
   'batches',
   'run',
   'plants',

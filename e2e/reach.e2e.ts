@@ -19,6 +19,7 @@ const places: [string, string][] = [
   ['to buy', '/season/buy'],
   ['weeks to come', '/mix/weeks'],
   ['potting up', '/mix/potting'],
+  ['cuttings', '/mix/cuttings'],
   ['few mixes', '/season/mixes'],
   ['crops', '/season/crops'],
   ['frost and benches', '/season/room'],

@@ -107,3 +107,41 @@ test('tomatoes potted on deep: freer than in their plug, wetter than set at the 
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('20 potted, 20 stand.')).toBeVisible();
 });
+
+test('a tray of cuttings from sticking to its rooted count', async ({ page }) => {
+  await page.goto('/mix');
+  await page.locator('.stages label', { hasText: 'Root' }).first().click();
+  await page.getByRole('link', { name: 'Cuttings' }).click();
+  await page.getByLabel('Plant', { exact: true }).selectOption({ label: 'Fuchsia' });
+  const day = new Date(Date.now() - 20 * 86_400_000).toISOString().slice(0, 10);
+  await page.getByLabel('Struck on').fill(day);
+  await expect(page.getByText(/^Fuchsia, softwood.*roots from/)).toBeVisible();
+  await field(page, 'Humidity, %, if measured').fill('85');
+  await expect(page.getByText(/the air pulls with 0\.40 kPa/)).toBeVisible();
+  await expect(
+    page.getByText(/The rooting mix on the bench, .* of air after three weeks under mist/),
+  ).toBeVisible();
+  await field(page, 'Strength of what you have, ppm').fill('3000');
+  await field(page, 'Strength you want, ppm').fill('5000');
+  await expect(page.getByText(/the strength must be at most 3000/)).toBeVisible();
+  await field(page, 'Strength you want, ppm').fill('500');
+  await expect(page.getByText(/one part and 5\.00/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/^Fuchsia, softwood.*roots from/)).toBeVisible();
+  await expect(field(page, 'Strength you want, ppm')).toHaveValue('500');
+  await field(page, 'Tested').fill('12');
+  await field(page, 'Of them with roots').fill('11');
+  await expect(page.getByText(/92 % have roots; of the whole tray 65 to 99 %. Begin to wean/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Enter the striking with the plants' }).click();
+  await field(page, 'Sort, or what it is for').fill('Balcony');
+  await page.getByLabel('Into', { exact: true }).selectOption({ label: '24-cell tray' });
+  await field(page, 'How many cells').fill('24');
+  await page.getByLabel('On', { exact: true }).fill(day);
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText(/struck .*24-cell tray/)).toBeVisible();
+  await page.getByRole('button', { name: 'Rooted' }).click();
+  await field(page, 'So many in all').fill('22');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText(/22 of 24 .*22 stand/)).toBeVisible();
+});

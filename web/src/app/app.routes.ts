@@ -13,6 +13,7 @@ export const routes: Routes = [
   { path: 'mix', title: 'Mix', component: MixPage },
   place('mix/weeks', 'The weeks to come', () => import('./weeks/weeks-page').then((m) => m.WeeksPage)),
   place('mix/potting', 'Potting up', () => import('./potting/potting-page').then((m) => m.PottingPage)),
+  place('mix/cuttings', 'Cuttings', () => import('./cuttings/cuttings-page').then((m) => m.CuttingsPage)),
   place('mix/finder', 'Finder', () => import('./finder/finder-page').then((m) => m.FinderPage)),
   {
     path: 'batches',

@@ -63,7 +63,7 @@ const asked: readonly Asked[] = [
           [attr.aria-pressed]="open()?.kind === one.kind"
           (click)="choose(one)"
         >
-          {{ one.name }}
+          {{ one.kind === 'up' && struck() ? 'Rooted' : one.name }}
         </button>
       }
     </div>
@@ -164,6 +164,8 @@ export class EventSheet {
   readonly cells = input.required<number>();
   readonly perTray = input.required<number>();
   readonly perCell = input.required<number>();
+  /** Cuttings root where seed comes up. */
+  readonly struck = input(false);
   readonly noun = input('cell');
   /** Cells that the last count found empty. */
   readonly emptyBefore = input<readonly number[]>([]);

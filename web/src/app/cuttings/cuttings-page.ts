@@ -1,0 +1,196 @@
+import { formatDate } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  airUnderMist,
+  baseHeatC,
+  cuttingDays,
+  type CuttingStage,
+  dilute,
+  mistIn,
+  rootedOf,
+  vpdKPa,
+  vpdWindow,
+  type Wood,
+} from '#core/plants/cuttings';
+import { cuttings } from '#core/plants/cuttings-list';
+import { mixInputOf } from '#core/recipe/recipe';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { type Range } from '#core/units/limits';
+import { said, type Said } from '#core/units/said';
+import { fixed } from '#core/units/show';
+import { RecipeStore } from '../bench/recipe-store';
+import { CuttingService } from '../data/cutting-choice';
+import { LibraryService } from '../data/library';
+import { NurseryService } from '../data/nursery';
+import { attempt } from '../ui/fields/attempt';
+import { ChoiceField } from '../ui/fields/choice-field';
+import { NumberField } from '../ui/fields/number-field';
+import { DayField } from '../ui/fields/day-field';
+import { TypedDay } from '../ui/fields/typed-day';
+import { SaidPipe } from '../ui/words/said';
+
+const ROOTING_DAYS = 21;
+
+const stageSays: Record<CuttingStage, string> = {
+  stick: 'Stick',
+  callus: 'Callus',
+  root: 'Roots',
+  tone: 'Wean',
+};
+const mistSays: Record<CuttingStage, string> = {
+  stick: 'leaves never dry: a fine mist every few minutes of the day',
+  callus: 'still wet leaves, and longer between',
+  root: 'less: the mix drains between, the nights dry',
+  tone: 'none but on hot noons; light and air',
+};
+const woodSays: Record<Wood, string> = {
+  softwood: 'softwood, soft new shoots',
+  'semi-ripe': 'semi-ripe, firm at the foot',
+  hardwood: 'hardwood, ripe and mostly leafless',
+};
+
+/** Cuttings, from sticking to roots. */
+@Component({
+  selector: 'app-cuttings-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'page' },
+  templateUrl: './cuttings-page.html',
+  styleUrl: './cuttings-page.scss',
+  imports: [ChoiceField, DayField, NumberField, RouterLink, SaidPipe],
+})
+export class CuttingsPage {
+  protected readonly choice = inject(CuttingService);
+  private readonly store = inject(RecipeStore);
+  private readonly library = inject(LibraryService).library;
+  private readonly today = inject(NurseryService).today;
+  protected readonly plants = cuttings.map(({ id, name }) => ({ id, name }));
+  protected readonly tested = signal<number | undefined>(undefined);
+  protected readonly rooted = signal<number | undefined>(undefined);
+  protected readonly rootedRange = computed((): Range => [0, this.tested() ?? 1000]);
+
+  protected readonly day = new TypedDay(() => this.choice.now().on ?? this.today());
+  private readonly on = computed(() => (this.day.problem() ? this.today() : this.day.value()));
+
+  protected readonly cutting = computed(
+    () => cuttings.find(({ id }) => id === this.choice.now().cutting) ?? cuttings[0]!,
+  );
+  private readonly days = computed(() => cuttingDays(this.cutting(), this.on(), this.choice.now().baseC));
+
+  private said(day: string): string {
+    return formatDate(day, 'd MMM', 'en');
+  }
+
+  protected readonly headline = computed(() => {
+    const { name, wood } = this.cutting();
+    const root = this.days().find(({ stage }) => stage === 'root')!;
+    return `${name}, ${woodSays[wood]}: roots from ${this.said(root.from)} to ${this.said(root.until)}.`;
+  });
+  protected readonly steps = computed(() =>
+    this.days().map(({ stage, from, until }) => ({
+      name: stageSays[stage],
+      days: from === until ? this.said(from) : `${this.said(from)} to ${this.said(until)}`,
+      now: from <= this.today() && this.today() < until && stage === this.stageNow(),
+      warmth:
+        stage === 'tone' ? 'cooler, base heat off' : `${baseHeatC.low} to ${baseHeatC.high} °C at the foot`,
+      mist: mistSays[stage],
+    })),
+  );
+  /** The last stage that has begun; sticking before. */
+  private readonly stageNow = computed(
+    () => this.days().findLast(({ from }) => from <= this.today())?.stage ?? 'stick',
+  );
+
+  /** The mix on the bench where it is one for rooting, else the usual one. */
+  private readonly mix = computed(() => {
+    const library = this.library();
+    if (!library) return null;
+    const bench = this.store.recipe();
+    const own = bench.stage === 'rooting' && bench.components.length > 0;
+    const recipe = own ? bench : starterMixes.rooting;
+    return attempt(() => ({
+      own,
+      noun: library.vessels.get(recipe.vessel)?.name ?? recipe.vessel,
+      air: airUnderMist(mixInputOf(recipe, library), ROOTING_DAYS),
+    }));
+  });
+
+  protected readonly told = computed((): { says: Said; warn: boolean }[] => {
+    const { airC, humidity, baseC } = this.choice.now();
+    const told: { says: Said; warn: boolean }[] = [];
+    if (humidity !== null) {
+      const kPa = vpdKPa(airC, humidity);
+      const stage = this.stageNow();
+      const { low, high } = vpdWindow[stage];
+      const mist = mistIn(stage, kPa);
+      const so = { more: 'mist more, or shade', right: 'that is right', less: 'mist less, let air in' }[mist];
+      told.push({
+        says: said`${airC} °C and ${humidity} % humidity: the air pulls with ${fixed(kPa, 2)} kPa (vapour pressure deficit). For the stage “${stageSays[stage].toLowerCase()}” ${fixed(low, 1)} to ${fixed(high, 1)} kPa: ${so}.`,
+        warn: mist !== 'right',
+      });
+    }
+    if (baseC < baseHeatC.low || baseC > baseHeatC.high)
+      told.push({
+        says:
+          baseC < baseHeatC.low
+            ? said`At ${baseC} °C roots are slow: a mat to ${baseHeatC.low} to ${baseHeatC.high} °C at the foot, with the tops cooler.`
+            : said`At ${baseC} °C the foot rots sooner than it roots: ${baseHeatC.low} to ${baseHeatC.high} °C.`,
+        warn: true,
+      });
+    const mix = this.mix();
+    if (mix && 'air' in mix) {
+      const { low, high, limit, surelyFrom, perhapsFrom } = mix.air;
+      const whose = mix.own ? 'The rooting mix on the bench' : 'The usual rooting mix';
+      const holds = `${whose}, ${mix.noun}, has ${fixed(low, 0)} to ${fixed(high, 0)} % of air after three weeks under mist; roots want ${fixed(limit, 0)} %`;
+      told.push(
+        perhapsFrom === null
+          ? { says: said`${holds}: it stays above.`, warn: false }
+          : {
+              says: said`${holds}: ${surelyFrom === null ? 'it may fall' : 'it falls'} under it ${perhapsFrom === 1 ? 'from the first day' : `from day ${perhapsFrom}`}. More perlite or bark, or a deeper cell; feet that stand in water rot.`,
+              warn: true,
+            },
+      );
+    } else if (mix) told.push({ says: said`${mix.why}`, warn: true });
+    return told;
+  });
+
+  protected readonly wants = computed(() => {
+    const { name, wood, hormonePpm } = this.cutting();
+    const [low, high] = hormonePpm;
+    return low === 0
+      ? `${name} roots without a dip; up to ${high} ppm for the slow ones.`
+      : `${name}, ${wood}: ${low} to ${high} ppm, a quick dip of the foot alone.`;
+  });
+  protected readonly dip = computed(() => {
+    const { stockPpm, dipPpm, dipMl } = this.choice.now();
+    if (stockPpm === null) return null;
+    const it = attempt(() => dilute(stockPpm, dipPpm, dipMl, this.cutting().wood));
+    if ('why' in it) return { why: it.why.replace(/^toPpm/, 'the strength') };
+    return {
+      says: said`${{ volumeL: it.stockMl / 1000 }} of what you have and ${{ volumeL: it.waterMl / 1000 }} of what its label says to thin it with: one part and ${fixed(it.toOne, 2)}.`,
+    };
+  });
+
+  protected readonly count = computed(() => {
+    const [tested, rooted] = [this.tested(), this.rooted()];
+    if (tested === undefined || rooted === undefined || rooted > tested) return '';
+    const { share, low, high, wean } = rootedOf(rooted, tested);
+    const pct = (of: number): string => fixed(100 * of, 0);
+    return `${pct(share)} % have roots; of the whole tray ${pct(low)} to ${pct(high)} %. ${wean ? 'Begin to wean: base heat off, mist off by and by, weak feed.' : 'Not yet: mist and heat go on, look again in a few days.'}`;
+  });
+
+  constructor() {
+    effect(() => {
+      const day = this.day.value();
+      if (!this.day.problem() && day !== this.today()) untracked(() => this.choice.patch({ on: day }));
+    });
+  }
+}

@@ -1,0 +1,34 @@
+import { Injectable } from '@angular/core';
+import { kept } from './kept';
+
+/** What is struck, and how. Kept on the device. */
+export interface CuttingChoice {
+  cutting: string;
+  /** YYYY-MM-DD; null for today. */
+  on: string | null;
+  baseC: number;
+  airC: number;
+  /** % of relative humidity; null where it is not measured. */
+  humidity: number | null;
+  /** Of what there is, mg/L; null where none is used. */
+  stockPpm: number | null;
+  dipPpm: number;
+  dipMl: number;
+}
+
+const usual: CuttingChoice = {
+  ...{ cutting: 'lavender', on: null, baseC: 22, airC: 22, humidity: null },
+  ...{ stockPpm: null, dipPpm: 1500, dipMl: 100 },
+};
+
+@Injectable({ providedIn: 'root' })
+export class CuttingService {
+  private readonly choice = kept<CuttingChoice>('cutting', usual, (stored) =>
+    stored && typeof stored === 'object' ? { ...usual, ...(stored as Partial<CuttingChoice>) } : undefined,
+  );
+  readonly now = this.choice.value;
+
+  patch(change: Partial<CuttingChoice>): void {
+    this.choice.set({ ...this.now(), ...change });
+  }
+}
