@@ -22,6 +22,8 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'mix', '/mix', 'desk', 'app-reading-ruler');
   await shoot(page, 'mix-phone', '/mix', 'phone', 'app-reading-ruler');
   await shoot(page, 'weeks', '/mix/weeks', 'desk', 'app-weeks-chart canvas');
+  await shoot(page, 'potting', '/mix/potting', 'desk', 'app-cut-through svg');
+  await shoot(page, 'cuttings', '/mix/cuttings', 'desk', '.told');
   const wrong =
     '/mix?stage=germination&into=cell-128&parts=peat-fine:4,perlite-coarse:2&lime=none&dose=lime-dolomitic:60';
   await shoot(page, 'mix-flags', wrong, 'desk', 'app-reading-ruler');
@@ -45,8 +47,6 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'shelf', '/shelf', 'desk', 'app-shelf-line');
   await shoot(page, 'lots', '/shelf/lots', 'desk', 'app-lot-list li');
   await shoot(page, 'material', '/shelf/materials/compost', 'desk', 'app-material-page tbody tr');
-  await shoot(page, 'money', '/shelf/money', 'desk', 'app-make-or-buy tbody tr');
-  await shoot(page, 'instruments', '/shelf/instruments', 'desk', 'app-instruments-page li');
   await shoot(page, 'settings', '/settings', 'desk', 'app-settings-page li');
   await shoot(page, 'batches', '/batches', 'desk', 'app-batch-list li');
   await shoot(page, 'batch-card', '/batches/1', 'desk', 'article');
