@@ -71,7 +71,7 @@ for (const [name, address] of places) {
 
 test('everything that opens on the mix passes axe too', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByText('Over days and weeks').click();
+  await page.getByText('The weeks to come, in short').click();
   await page.getByText('Your own tests of this mix').click();
   for (const button of await page.getByRole('button', { name: /: where from\?$/ }).all())
     await button.click();

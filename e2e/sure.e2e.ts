@@ -107,7 +107,7 @@ test('"I have another": as much nitrogen, and what else changes', async ({ page 
 
 test('over days and weeks: drying, lime, and the week in which feed must start', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByText('Over days and weeks').click();
+  await page.getByText('The weeks to come, in short').click();
   await expect(page.getByText(/runs short in week \d/)).toBeVisible();
   await expect(page.getByText(/day 28 5\.[78]/)).toBeVisible();
   await expect(page.getByRole('img', { name: /Nitrogen in each vessel over 8 weeks/ })).toBeVisible();
