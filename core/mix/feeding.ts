@@ -1,3 +1,4 @@
+import { type Amendment } from '#core/material/amendment';
 import { type Stage } from '#core/mix/stage';
 import { type Evaluation } from '#core/mix/evaluate';
 import { type Dose } from '#core/mix/ph';
@@ -60,4 +61,37 @@ export function feedingOf(
     return { week: i + 1, supplyMg: litres * free * TAKEN_UP, demandMg: taken };
   });
   return { weeks, shortFromWeek: weeks.find((w) => w.demandMg > w.supplyMg)?.week ?? null };
+}
+
+export interface TopDressing {
+  /** First week in which the mix alone gives too little. */
+  fromWeek: number;
+  /** Of the product, on one vessel. */
+  grams: number;
+  /** Its own ceiling is less than what the plants would want. */
+  capped: boolean;
+}
+
+/**
+ * Slow feed that is laid on top when the mix has given what it had: so much of it that with its help the weeks drawn are
+ * fed, and no more than its ceiling in pots.
+ * @param celsius mean temperature of the mix, 2–40
+ * @returns null where the mix lasts, or where the product sets no nitrogen free
+ */
+export function topDressing(
+  evaluation: Evaluation,
+  vessel: Vessel,
+  product: Amendment,
+  celsius: number,
+  demand: readonly number[],
+): TopDressing | null {
+  const { weeks, shortFromWeek } = feedingOf(evaluation, vessel, celsius, demand);
+  if (shortFromWeek === null) return null;
+  const left = weeks.length - shortFromWeek + 1;
+  const mgPerG = releasedMgPerL([{ amendment: product, gPerL: 1 }], 'n', left, celsius);
+  if (mgPerG <= 0) return null;
+  const { demandMg, supplyMg } = weeks.at(-1)!;
+  const wanted = Math.max(0, demandMg - supplyMg) / (TAKEN_UP * mgPerG);
+  const most = product.mostPottingGPerL > 0 ? product.mostPottingGPerL * volumeL(vessel) : Infinity;
+  return { fromWeek: shortFromWeek, grams: Math.min(wanted, most), capped: wanted > most };
 }

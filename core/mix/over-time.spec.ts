@@ -3,7 +3,7 @@ import { lusolve, type MathNumericType } from 'mathjs';
 import { swapAnalysis, usualBasis } from '#core/mix/analysis-swap';
 import { dryDownHours } from '#core/mix/dry-down';
 import { evaluateMix } from '#core/mix/evaluate';
-import { demandMgPerPlant, feedingOf } from '#core/mix/feeding';
+import { demandMgPerPlant, feedingOf, topDressing } from '#core/mix/feeding';
 import { leachLitresPerL, saltsLeft } from '#core/mix/leaching';
 import { fitJarTest, limeReacted, phOnDay } from '#core/mix/lime-reaction';
 import { squeezeAt } from '#core/mix/moisture';
@@ -257,5 +257,32 @@ describe('"I have this product instead"', () => {
     expect(() => swapAnalysis(amendment('blend-10-10-10'), 1, amendment('gypsum'), 'n')).toThrow(
       'to must be a product with nitrogen, was "gypsum"',
     );
+  });
+});
+
+describe('top dressing', () => {
+  const input = recipe({ 'peat-medium': 5, 'bark-pine': 3 }, { stage: 'potting', vessel: 'pot-11' });
+  const e = evaluateMix(input);
+  const demand = demandMgPerPlant.potting;
+
+  test.each(['coated-14-14-14', 'blood-meal', 'organic-4-4-4'])(
+    '%s: with what it sets free in the weeks that are left the plants are fed, or its ceiling is said',
+    (id) => {
+      const product = amendment(id);
+      const it = topDressing(e, input.vessel, product, 20, demand)!;
+      const { weeks, shortFromWeek } = feedingOf(e, input.vessel, 20, demand);
+      expect(it.fromWeek).toBe(shortFromWeek);
+      const left = demand.length - it.fromWeek + 1;
+      const given = 0.7 * it.grams * 10 * product.nPct * releasedShare(product, left, 20);
+      const short = weeks.at(-1)!.demandMg - weeks.at(-1)!.supplyMg;
+      if (it.capped) expect(it.grams).toBeCloseTo(product.mostPottingGPerL * volumeL(input.vessel), 9);
+      else expect(given).toBeCloseTo(short, 6);
+      expect(given).toBeLessThanOrEqual(short + 1e-6);
+    },
+  );
+
+  test('none where the mix lasts, and none of what feeds nothing', () => {
+    expect(topDressing(e, input.vessel, amendment('blood-meal'), 20, [0, 0])).toBeNull();
+    expect(topDressing(e, input.vessel, amendment('lime-dolomitic'), 20, demand)).toBeNull();
   });
 });

@@ -11,11 +11,13 @@ export interface PottingChoice {
   crop: string | null;
   deeperMm: number;
   dry: 'moist' | 'dry' | 'wilting';
+  /** What is laid on top later; null for nothing. */
+  dressing: string | null;
 }
 
 const usual: PottingChoice = {
   ...{ ball: 'cell-72', ballMix: 'starter-germination', pot: null, potMix: null },
-  ...{ crop: null, deeperMm: 0, dry: 'moist' },
+  ...{ crop: null, deeperMm: 0, dry: 'moist', dressing: null },
 };
 
 /** Kept on the device. */

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { evaluateMix, type Evaluation } from '#core/mix/evaluate';
+import { demandMgPerPlant, topDressing, WARM_HOUSE_C } from '#core/mix/feeding';
 import { stages } from '#core/mix/stage';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
@@ -21,7 +22,8 @@ import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { SaidPipe } from '../ui/words/said';
 import { shownIn } from '../ui/words/shown-in';
-import { stageNames } from '../ui/words/words';
+import { cautionWords } from '../ui/words/cautions';
+import { shortName, stageNames } from '../ui/words/words';
 
 const USUAL_POT = 'pot-9';
 /** Of the water between container capacity and wilting. Common practice, no source. */
@@ -201,6 +203,28 @@ export class PottingPage {
       said`Press lightly at the edge to close air pockets, and leave ${this.length(vessel.headspaceMm)} free below the rim for water.`,
       said`Settle it with a soft rose until the top is smooth, and top up where it sinks.`,
     ];
+  });
+  protected readonly dressings = computed(() =>
+    [...(this.library()?.amendments.values() ?? [])]
+      .filter(({ kind, nPct }) => (kind === 'coated' || kind === 'organic') && nPct > 0)
+      .map(({ id, name }) => ({ id, name: shortName(name) })),
+  );
+  /** What is laid on top, from when on. */
+  protected readonly dressing = computed(() => {
+    const made = this.made();
+    const product = this.library()?.amendments.get(this.choice.now().dressing ?? '');
+    if (!made || !product) return null;
+    const { vessel } = made.kind;
+    const it = topDressing(made.into, vessel, product, WARM_HOUSE_C, demandMgPerPlant.potting);
+    const name = shortName(product.name);
+    if (!it) return { says: said`The new mix feeds them for eight weeks: no ${name} on top.`, caution: '' };
+    const day = 7 * (it.fromWeek - 1);
+    const when = day === 0 ? 'at potting' : `about day ${day} after potting, when Today calls for feed`;
+    const most = it.capped ? '; they would take more, but no more is given at once' : '';
+    return {
+      says: said`${name}: ${{ massG: it.grams }} a pot ${when}, scattered clear of the stem and watered in${most}. Its label decides.`,
+      caution: cautionWords[product.caution],
+    };
   });
   protected readonly notes = computed((): readonly Said[] => {
     const { up, kind, ball } = this.made()!;

@@ -43,3 +43,16 @@ test('a dry ball is soaked first, fine in coarse is said, and a pot too small is
   page.detectChanges();
   expect(said(page)).toMatch(/That cannot be: .*at least 52 mm deep/);
 });
+
+test('a top dressing has its grams, its day and its caution; where the mix lasts there is none', () => {
+  const page = open();
+  const choice = TestBed.inject(PottingService);
+  choice.patch({ dressing: 'blood-meal', potMix: 'starter-germination' });
+  TestBed.tick();
+  expect(said(page)).toMatch(
+    /Blood meal: [\d.]+\sm?g a pot (at potting|about day \d+ after potting, when Today calls)/,
+  );
+  choice.patch({ dressing: null });
+  TestBed.tick();
+  expect(said(page)).not.toContain('scattered clear of the stem');
+});

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { type Elements } from '#core/mix/salts';
 import { said } from '#core/units/said';
 import { fixed } from '#core/units/show';
-import { liquidFeed } from '#core/water/liquid-feed';
+import { MG_CACO3_PER_MEQ } from '#core/water/alkalinity';
+import { acidityMeqPerMgN, liquidFeed } from '#core/water/liquid-feed';
 import { KeepingService } from '../data/keeping-choice';
 import { LibraryService } from '../data/library';
 import { Units } from '../data/units';
@@ -24,6 +25,14 @@ const elements: readonly [keyof Elements, string][] = [
   ['mg', 'magnesium'],
   ['s', 'sulphur'],
 ];
+
+/** @param mgPerL acidity as calcium carbonate; below 0 where it limes */
+function leavesSays(mgPerL: number, unit: string): string {
+  if (Math.abs(mgPerL) < 1) return 'It neither sours nor limes.';
+  return mgPerL > 0
+    ? `It sours: ${fixed(mgPerL, 0)} ${unit} of alkalinity are taken away by what it leaves.`
+    : `It limes, like ${fixed(-mgPerL, 0)} ${unit} more of alkalinity.`;
+}
 
 /** Any product brought to the strength that the rule asks for: for a can, a tank, or an injector with its stock. */
 @Component({
@@ -58,7 +67,7 @@ const elements: readonly [keyof Elements, string][] = [
         <p class="wrong" role="alert">That cannot be: {{ it.why }}.</p>
       } @else {
         <p role="status">{{ it.says | said }}</p>
-        <p class="term">{{ it.brings }}</p>
+        <p class="term">{{ it.brings }} {{ it.leaves }}</p>
         @if (it.caution) {
           <p class="told warn">{{ it.caution }}</p>
         }
@@ -104,6 +113,7 @@ export class FeedMaker {
           .filter(([id]) => it.elementsMgPerL[id] >= 0.5)
           .map(([id, name]) => `${name} ${fixed(it.elementsMgPerL[id], 0)}`)
           .join(', ')}.`,
+        leaves: leavesSays(acidityMeqPerMgN(product) * rule.feedNMgPerL * MG_CACO3_PER_MEQ, unit),
         caution: cautionWords[product.caution],
         strong:
           rule.feedNMgPerL > MOST_FOR_SEEDLINGS
