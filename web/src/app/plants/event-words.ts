@@ -29,7 +29,8 @@ export function eventSays(event: PlantEvent): string {
     case 'ec':
       return `EC ${fixed(event.value, 2)} mS/cm`;
     case 'weight':
-      return `a tray weighs ${fixed(event.grams, 0)} g`;
+      // No mark between thousands: words are turned into other units by their numbers.
+      return `a tray weighs ${event.grams < 1000 ? `${event.grams.toFixed(0)} g` : `${(event.grams / 1000).toFixed(2)} kg`}`;
     case 'cold':
       return `night down to ${fixed(event.celsius, 0)} °C`;
     case 'sprayed':

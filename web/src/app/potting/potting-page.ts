@@ -5,6 +5,7 @@ import { demandMgPerPlant, topDressing, WARM_HOUSE_C } from '#core/mix/feeding';
 import { stages } from '#core/mix/stage';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
+import { OutOfRange } from '#core/units/check';
 import { fixed } from '#core/units/show';
 import { said, type Said } from '#core/units/said';
 import { exposedAreaMm2, type Vessel, volumeL } from '#core/vessel/vessel';
@@ -130,15 +131,16 @@ export class PottingPage {
         ball: { of: from.it, baseMm: up.baseMm, drained: up.drained, footMm: from.it.soakedFootMm },
       };
     } catch (error) {
+      // What was typed stands in its field, in its own units.
+      if (error instanceof OutOfRange && error.argument === 'deeperMm')
+        return { why: `the depth must be ${error.allowed}` };
       if (error instanceof RangeError) return { why: error.message };
       throw error;
     }
   });
   protected readonly why = computed(() => {
     const it = this.outcome();
-    return it && 'why' in it
-      ? it.why.replace(/^deeperMm/, 'the depth').replace(/^pot must/, 'the pot must')
-      : '';
+    return it && 'why' in it ? it.why.replace(/^pot must/, 'the pot must') : '';
   });
   protected readonly made = computed(() => {
     const it = this.outcome();
