@@ -92,7 +92,7 @@ const tallySchema = z.object({
 });
 
 const careSchema = z.object({
-  id: z.enum(['up', 'water', 'look', 'feed', 'top-up', 'pot-up']),
+  id: z.enum(['up', 'water', 'look', 'feed', 'top-up', 'pot-up', 'lift']),
   on: day,
   until: day.nullable(),
   text: z.string(),

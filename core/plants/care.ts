@@ -5,7 +5,7 @@ import { emergenceDays } from '#core/season/emergence';
 
 /** Something that a planting wants on a day. */
 export interface Care {
-  id: 'up' | 'water' | 'look' | 'feed' | 'top-up' | 'pot-up';
+  id: 'up' | 'water' | 'look' | 'feed' | 'top-up' | 'pot-up' | 'lift';
   on: string;
   /** Last day, where it goes on. */
   until: string | null;
@@ -42,7 +42,22 @@ export interface CareAbout {
   vesselSince?: string | undefined;
   /** Days for which the mix gives what they want of nitrogen; left out where it is not known. */
   mixFeedsDays?: number | undefined;
+  /** What its trays weigh and hold, where the mix is known. */
+  lift?: TrayWater | undefined;
 }
+
+/** One tray, or single vessel, of a planting in its mix. */
+export interface TrayWater {
+  /** At container capacity, its own weight not counted. */
+  wetG: number;
+  /** Between that and wilting. */
+  availableMl: number;
+  /** Until half of it has gone, in a bright house under full leaf. */
+  daysToHalf: number;
+}
+
+/** A tray is lifted when so much of its water may have gone. Common practice, no source. */
+const LIFT_AT = 0.5;
 
 /** What a planting wants, from its own record: what is done by it is left out. */
 export function careOf(
@@ -50,7 +65,7 @@ export function careOf(
   crop: Crop,
   tally: Tally,
   events: readonly KeptEvent[],
-  { mostDays, soilC, vesselSince = planting.on, mixFeedsDays }: CareAbout,
+  { mostDays, soilC, vesselSince = planting.on, mixFeedsDays, lift }: CareAbout,
 ): Care[] {
   const care: Care[] = [];
   if (tally.alive === 0) return care;
@@ -77,6 +92,19 @@ export function careOf(
   }
   if (planting.halfFilled && !has(['topped']))
     add('top-up', began + TOP_UP_DAYS, `Top ${name} up with the same mix, to just under the first leaves`);
+  // Only where somebody weighs or times: whoever does not is not told each day.
+  const last = all.findLast(({ kind }) => kind === 'watered' || kind === 'weight');
+  if (lift && last) {
+    const gone =
+      last.kind === 'weight' ? Math.max(0, (lift.wetG - last.grams) / Math.max(1, lift.availableMl)) : 0;
+    const wait = (Math.max(0, LIFT_AT - gone) / LIFT_AT) * lift.daysToHalf;
+    const since = last.kind === 'weight' ? 'was weighed' : 'drank';
+    add(
+      'lift',
+      dayNumber(last.on) + Math.floor(wait),
+      `Lift ${name}: about half of its water may be gone since it ${since}`,
+    );
+  }
   if (!planting.season) {
     // Of a sowing of the season the season tells these.
     const since = dayNumber(vesselSince);

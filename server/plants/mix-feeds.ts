@@ -1,14 +1,25 @@
 import { evaluateMix } from '#core/mix/evaluate';
 import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
+import { weathers } from '#core/mix/dry-down';
+import { type TrayWater } from '#core/plants/care';
+import { DRY_SHARE } from '#core/water/life';
+import { daysUntilDry } from '#core/water/lift';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { type VesselKind } from '#core/vessel/tray';
 import { type BatchStore } from '#server/batches/store';
 import { type LibraryStore } from '#server/library/store';
 
+const [, BRIGHT] = weathers;
+const FULL_LEAF = 1;
+
+interface Known extends TrayWater {
+  feedsDays: number;
+}
+
 /** For how long the mix of a batch feeds what stands in it. What was mixed does not change: reckoned once. */
 export class MixFeeds {
   /** By batch and vessel. */
-  private readonly known = new Map<string, number | undefined>();
+  private readonly known = new Map<string, Known | undefined>();
 
   constructor(
     private readonly batches: BatchStore,
@@ -17,6 +28,18 @@ export class MixFeeds {
 
   /** Days until a plant in this vessel wants more nitrogen than the mix has given; undefined where that is not known. */
   days(batch: number | null, kind: VesselKind): number | undefined {
+    return this.of(batch, kind)?.feedsDays;
+  }
+
+  /** What a tray of it weighs and holds; undefined where its mix is not known. */
+  tray(batch: number | null, kind: VesselKind, cells: number): TrayWater | undefined {
+    const one = this.of(batch, kind);
+    if (!one) return undefined;
+    const count = Math.min(kind.perTray, cells);
+    return { wetG: count * one.wetG, availableMl: count * one.availableMl, daysToHalf: one.daysToHalf };
+  }
+
+  private of(batch: number | null, kind: VesselKind): Known | undefined {
     if (batch === null) return undefined;
     const key = `${batch} ${kind.id}`;
     if (!this.known.has(key)) {
@@ -26,12 +49,17 @@ export class MixFeeds {
     return this.known.get(key);
   }
 
-  private reckon(recipe: Recipe, kind: VesselKind): number | undefined {
+  private reckon(recipe: Recipe, kind: VesselKind): Known | undefined {
     try {
       const demand = demandMgPerPlant[recipe.stage];
       const evaluation = evaluateMix(mixInputOf(recipe, this.library.library()));
       const { shortFromWeek } = feedingOf(evaluation, kind.vessel, WARM_HOUSE_C, demand);
-      return 7 * (shortFromWeek === null ? demand.length : shortFromWeek - 1);
+      return {
+        feedsDays: 7 * (shortFromWeek === null ? demand.length : shortFromWeek - 1),
+        wetG: evaluation.wetWeightG,
+        availableMl: evaluation.availableWaterMl,
+        daysToHalf: (0.5 / DRY_SHARE) * daysUntilDry(evaluation, BRIGHT.evaporationMmPerH, FULL_LEAF),
+      };
     } catch (error) {
       // A material that it names may be gone.
       if (error instanceof RangeError) return undefined;

@@ -143,6 +143,7 @@ export class NurseryPlants {
     return careOf(planting, crop, tally, events, {
       ...{ mostDays, soilC, vesselSince: this.vesselSince(planting) },
       mixFeedsDays: kind && this.feeds.days(planting.batch, kind),
+      lift: kind && this.feeds.tray(planting.batch, kind, planting.cells),
     });
   }
 

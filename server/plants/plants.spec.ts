@@ -193,6 +193,29 @@ test('those set apart or potted on are the same plants: counted once as begun, a
   expect(await group('vessel')).toMatchObject({ made: { alive: 37, of: 40 } });
 });
 
+test('a weighed or watered tray is lifted again when half of its water may be gone; one never weighed is not told of', async () => {
+  const { body: batch } = await request(app).post('/api/batches').send(newBatch());
+  const { body: tray } = await plant({ batch: batch.id, on: '2031-02-01' });
+  const lift = async () =>
+    (await page(tray.id)).allCare.find(({ id }: { id: string }) => id === 'lift') as
+      { on: string } | undefined;
+  expect(await lift()).toBeUndefined();
+  await enter(tray.id, { kind: 'watered', on: '2031-02-20' }).expect(201);
+  const full = (await lift())!.on;
+  expect(full > '2031-02-21').toBe(true);
+  // So light that all of its water has gone: at once.
+  const dry = await enter(tray.id, { kind: 'weight', on: '2031-02-20', grams: 500 }).expect(201);
+  expect((await lift())!.on).toBe('2031-02-20');
+  const care = (await request(app).get('/api/plants/care')).body as {
+    planting: number;
+    id: string;
+    state: string;
+  }[];
+  expect(care.find((one) => one.planting === tray.id && one.id === 'lift')).toMatchObject({ state: 'due' });
+  await enter(tray.id, { kind: 'undo', on: '2031-02-20', of: dry.body.id }).expect(201);
+  expect((await lift())!.on).toBe(full);
+});
+
 test('own timings of watering from below are told by vessel, without what was taken back', async () => {
   const { body: tray } = await plant({ vessel: 'cell-24', cells: 24 });
   const water = async (minutes?: number) =>

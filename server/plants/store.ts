@@ -16,7 +16,7 @@ import { type Db } from '#server/database/db';
 const EVENT_FORMAT = 1;
 
 /** Kinds that tallies and care are reckoned from: of a long list nothing else is read. As the index has them. */
-const COUNTING = `'up', 'count', 'lost', 'thinned', 'moved', 'out', 'fed', 'topped', 'undo'`;
+const COUNTING = `'up', 'count', 'lost', 'thinned', 'moved', 'out', 'fed', 'topped', 'undo', 'watered', 'weight'`;
 
 interface Row {
   id: number;
