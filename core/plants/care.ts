@@ -58,6 +58,8 @@ export interface TrayWater {
 
 /** A tray is lifted when so much of its water may have gone. Common practice, no source. */
 const LIFT_AT = 0.5;
+/** Not told any longer then: it was watered, or is no longer weighed. */
+const LIFT_DAYS = 3;
 
 /** What a planting wants, from its own record: what is done by it is left out. */
 export function careOf(
@@ -98,11 +100,13 @@ export function careOf(
     const gone =
       last.kind === 'weight' ? Math.max(0, (lift.wetG - last.grams) / Math.max(1, lift.availableMl)) : 0;
     const wait = (Math.max(0, LIFT_AT - gone) / LIFT_AT) * lift.daysToHalf;
-    const since = last.kind === 'weight' ? 'was weighed' : 'drank';
+    const since = last.kind === 'weight' ? 'weighed' : 'watered from below';
+    const day = dayNumber(last.on) + Math.floor(wait);
     add(
       'lift',
-      dayNumber(last.on) + Math.floor(wait),
-      `Lift ${name}: about half of its water may be gone since it ${since}`,
+      day,
+      `Lift ${name}: about half of its water may be gone since it was ${since}`,
+      day + LIFT_DAYS,
     );
   }
   if (!planting.season) {

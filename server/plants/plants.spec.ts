@@ -204,16 +204,20 @@ test('a weighed or watered tray is lifted again when half of its water may be go
   const full = (await lift())!.on;
   expect(full > '2031-02-21').toBe(true);
   // So light that all of its water has gone: at once.
-  const dry = await enter(tray.id, { kind: 'weight', on: '2031-02-20', grams: 500 }).expect(201);
-  expect((await lift())!.on).toBe('2031-02-20');
+  const dry = await enter(tray.id, { kind: 'weight', on: '2031-03-03', grams: 500 }).expect(201);
+  expect((await lift())!.on).toBe('2031-03-03');
   const care = (await request(app).get('/api/plants/care')).body as {
     planting: number;
     id: string;
     state: string;
   }[];
   expect(care.find((one) => one.planting === tray.id && one.id === 'lift')).toMatchObject({ state: 'due' });
-  await enter(tray.id, { kind: 'undo', on: '2031-02-20', of: dry.body.id }).expect(201);
+  await enter(tray.id, { kind: 'undo', on: '2031-03-03', of: dry.body.id }).expect(201);
   expect((await lift())!.on).toBe(full);
+  // Days later nobody is told any more.
+  await enter(tray.id, { kind: 'weight', on: '2031-02-22', grams: 500 }).expect(201);
+  const later = (await request(app).get('/api/plants/care')).body as { planting: number; id: string }[];
+  expect(later.filter((one) => one.planting === tray.id && one.id === 'lift')).toEqual([]);
 });
 
 test('own timings of watering from below are told by vessel, without what was taken back', async () => {
