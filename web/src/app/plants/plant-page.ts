@@ -14,6 +14,7 @@ import { catchError, firstValueFrom, of, switchMap } from 'rxjs';
 import { addressOf } from '#contract/routes';
 import { called, daysToFeed } from '#core/plants/care';
 import { foundOf } from '#core/plants/found';
+import { inWords } from '#core/units/said';
 import { checkEvent, type KeptEvent, type PlantEvent, standing, tallyOf } from '#core/plants/planting';
 import { mostWeeksIn } from '#core/season/plan';
 import { dayNumber } from '#core/season/days';
@@ -187,7 +188,9 @@ export class PlantPage {
     const key = this.record.enter(Number(this.id()), event);
     this.sheet()?.done();
     if (event.kind !== 'undo')
-      this.notices.say(`Entered: ${eventSays(event)}.`, () => this.record.takeBack(key, event.on));
+      this.notices.say(`Entered: ${inWords(eventSays(event), this.units.system())}.`, () =>
+        this.record.takeBack(key, event.on),
+      );
   }
 
   /** Made small on the device, and kept with the day. */
