@@ -164,7 +164,8 @@ export class FinderPage {
   /** One sentence on the first, and one on the familiar recipe. */
   protected readonly whyFirst = computed((): { first: string; familiar: string } | null => {
     const [first] = this.ranked();
-    if (!first || first.odds === null) return null;
+    // Not while the odds of others may still put another first.
+    if (!first || first.odds === null || (this.byOdds() && !this.oddsKnown())) return null;
     const { parts, unusual } = first.found;
     const count = Object.values(parts).filter((n) => n > 0).length;
     const odd = unusual.length > 0 ? '' : ', nothing in it is unusual';
