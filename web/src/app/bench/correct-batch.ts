@@ -19,6 +19,7 @@ import { Units } from '../data/units';
 import { ShelfService } from '../data/shelf';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
+import { Fold } from '../ui/fold';
 import { SaidPipe } from '../ui/words/said';
 
 /** Middle of each grade of the squeeze scale, for a hand instead of a figure. */
@@ -41,7 +42,7 @@ const numbers: Asked<keyof Found>[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './correct-batch.html',
   styleUrl: './correct-batch.scss',
-  imports: [ChoiceField, NumberList, SaidPipe],
+  imports: [ChoiceField, Fold, NumberList, SaidPipe],
 })
 export class CorrectBatch {
   readonly snapshot = input.required<BatchSnapshot>();

@@ -23,6 +23,8 @@ import { SaidPipe } from '../ui/words/said';
 import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from '../bench/cut-through';
 import { afterPaint } from '../ui/after-paint';
+import { inTurn } from '../ui/in-turn';
+import { narrow } from '../ui/narrow';
 import { DoseList } from './doses/dose-list';
 import { ShedSays } from '../bench/shed-says';
 import { FlagList } from './answer/flag-list';
@@ -129,6 +131,14 @@ export class MixPage {
   );
   /** On the phone the job is one line until it is to be changed: the answer comes first. */
   protected readonly jobOpen = signal(false);
+  /** It is made when it is first to be changed, and then stays with what was typed. */
+  protected readonly jobSeen = linkedSignal<boolean, boolean>({
+    source: this.jobOpen,
+    computation: (open, previous) => open || (previous?.value ?? false),
+  });
+  /** Pieces of the page that stand by now: see the template for which comes when. */
+  protected readonly standing = inTurn(5, () => this.store.library() !== null);
+  protected readonly narrow = narrow();
   protected readonly stageNames = stageNames;
   protected readonly impossible = computed(() => {
     const outcome = this.store.outcome();

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Fold } from '../../ui/fold';
 import { SaidPipe } from '../../ui/words/said';
 import { type BatchSheet } from '#core/batch/sheet';
 import { targetSaturation, usualMoisture } from '#core/mix/moisture';
@@ -24,14 +25,13 @@ import { WhereFrom } from './where-from';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './over-time.html',
   styleUrl: './over-time.scss',
-  imports: [Amount, FeedChart, SaidPipe, WhereFrom],
+  imports: [Amount, FeedChart, Fold, SaidPipe, WhereFrom],
 })
 export class OverTime {
   private readonly units = inject(Units);
   readonly judgement = input.required<Judgement>();
   readonly sheet = input.required<BatchSheet>();
   readonly noun = input.required<string>();
-  protected readonly open = signal(false);
   protected readonly waterFrom = signal(false);
   protected readonly weightFrom = signal(false);
 

@@ -9,6 +9,7 @@ import { Units } from '../../data/units';
 import { RecipeStore } from '../../bench/recipe-store';
 import { ChoiceField } from '../../ui/fields/choice-field';
 import { NumberField } from '../../ui/fields/number-field';
+import { Fold } from '../../ui/fold';
 
 const words: Record<DoseWay, string> = {
   gPerL: 'g/L',
@@ -31,30 +32,34 @@ const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPo
   selector: 'app-dose-ways',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details>
+    <details appFold #fold="appFold">
       <summary>Say it another way</summary>
-      <div class="fields">
-        <app-number-field label="So much" within="stock" [(value)]="amount" />
-        <app-choice-field label="of" [choices]="ways()" [(value)]="way" />
-        <button type="button" class="press" [disabled]="asked() === null" (click)="take()">Dose it so</button>
-        <app-number-field
-          label="A barrow holds"
-          unit="L"
-          within="measureLitres"
-          [value]="barrow.value()"
-          (valueChange)="barrow.set($event ?? 80)"
-        />
-        <app-number-field
-          label="Only into the top or a trench: % of the mix"
-          within="layerPct"
-          [value]="layerPct()"
-          (valueChange)="layered.emit($event)"
-        />
-      </div>
-      @if (asked(); as g) {
-        <p class="term" role="status">That is {{ said(g) }}.</p>
+      @if (fold.opened()) {
+        <div class="fields">
+          <app-number-field label="So much" within="stock" [(value)]="amount" />
+          <app-choice-field label="of" [choices]="ways()" [(value)]="way" />
+          <button type="button" class="press" [disabled]="asked() === null" (click)="take()">
+            Dose it so
+          </button>
+          <app-number-field
+            label="A barrow holds"
+            unit="L"
+            within="measureLitres"
+            [value]="barrow.value()"
+            (valueChange)="barrow.set($event ?? 80)"
+          />
+          <app-number-field
+            label="Only into the top or a trench: % of the mix"
+            within="layerPct"
+            [value]="layerPct()"
+            (valueChange)="layered.emit($event)"
+          />
+        </div>
+        @if (asked(); as g) {
+          <p class="term" role="status">That is {{ said(g) }}.</p>
+        }
+        <p class="term">Now: {{ said(gPerL()) }}.</p>
       }
-      <p class="term">Now: {{ said(gPerL()) }}.</p>
     </details>
   `,
   styles: `
@@ -68,7 +73,7 @@ const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPo
       margin: 4px 0;
     }
   `,
-  imports: [ChoiceField, NumberField],
+  imports: [ChoiceField, Fold, NumberField],
 })
 export class DoseWays {
   readonly amendment = input.required<Amendment>();

@@ -14,6 +14,7 @@ import { ChoiceField } from '../../ui/fields/choice-field';
 import { NumberField } from '../../ui/fields/number-field';
 import { TickField } from '../../ui/fields/tick-field';
 import { Stepper } from '../../ui/fields/stepper';
+import { Fold } from '../../ui/fold';
 import { VesselOutline } from '../../ui/pictures/vessel-outline';
 import { stageNames } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
@@ -27,6 +28,7 @@ type Way = 'trays' | 'vessels' | 'litres';
   templateUrl: './job-panel.html',
   styleUrl: './job-panel.scss',
   imports: [
+    Fold,
     Amount,
     ChoiceField,
     NumberField,

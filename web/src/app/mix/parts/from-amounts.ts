@@ -8,6 +8,7 @@ import { Units } from '../../data/units';
 import { ChoiceField } from '../../ui/fields/choice-field';
 import { type Asked, NumberList } from '../../ui/fields/number-list';
 import { NumberField } from '../../ui/fields/number-field';
+import { Fold } from '../../ui/fold';
 import { SaidPipe } from '../../ui/words/said';
 import { shortName } from '../../ui/words/words';
 
@@ -42,39 +43,41 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
   selector: 'app-from-amounts',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details>
+    <details appFold #fold="appFold">
       <summary>Start from what goes in, or from a share</summary>
-      @for (row of rows(); track row.material) {
+      @if (fold.opened()) {
+        @for (row of rows(); track row.material) {
+          <div class="row">
+            <app-number-field
+              [label]="row.name"
+              within="stock"
+              [value]="amounts()[row.material]"
+              (valueChange)="tell(row.material, $event)"
+            />
+            <app-choice-field
+              label="in"
+              [choices]="ways()"
+              [value]="inWay(row.material)"
+              (valueChange)="measure(row.material, $event!)"
+            />
+          </div>
+        }
         <div class="row">
-          <app-number-field
-            [label]="row.name"
-            within="stock"
-            [value]="amounts()[row.material]"
-            (valueChange)="tell(row.material, $event)"
-          />
-          <app-choice-field
-            label="in"
-            [choices]="ways()"
-            [value]="inWay(row.material)"
-            (valueChange)="measure(row.material, $event!)"
-          />
+          <app-number-list [asked]="asked" [values]="holds.value()" (typed)="hold($event)" />
         </div>
-      }
-      <div class="row">
-        <app-number-list [asked]="asked" [values]="holds.value()" (typed)="hold($event)" />
-      </div>
-      @if (sum(); as it) {
-        <p role="status">{{ it.says | said }}</p>
-        <button type="button" class="press" (click)="take()">Make these the parts</button>
-      }
-      <div class="row share">
-        <app-choice-field label="Or: this part" none="choose" [choices]="parts()" [(value)]="shared" />
-        <app-choice-field label="as much as" [choices]="fractions" [(value)]="fraction" />
-        <app-choice-field label="of" none="all the rest" [choices]="others()" [(value)]="of" />
-      </div>
-      @if (readings(); as it) {
-        <p role="status">{{ it }}</p>
-        <button type="button" class="press" (click)="share()">Set it so</button>
+        @if (sum(); as it) {
+          <p role="status">{{ it.says | said }}</p>
+          <button type="button" class="press" (click)="take()">Make these the parts</button>
+        }
+        <div class="row share">
+          <app-choice-field label="Or: this part" none="choose" [choices]="parts()" [(value)]="shared" />
+          <app-choice-field label="as much as" [choices]="fractions" [(value)]="fraction" />
+          <app-choice-field label="of" none="all the rest" [choices]="others()" [(value)]="of" />
+        </div>
+        @if (readings(); as it) {
+          <p role="status">{{ it }}</p>
+          <button type="button" class="press" (click)="share()">Set it so</button>
+        }
       }
     </details>
   `,
@@ -90,7 +93,7 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
       margin-top: 12px;
     }
   `,
-  imports: [ChoiceField, NumberField, NumberList, SaidPipe],
+  imports: [ChoiceField, Fold, NumberField, NumberList, SaidPipe],
 })
 export class FromAmounts {
   private readonly store = inject(RecipeStore);

@@ -4,6 +4,7 @@ import { type MeasuredByHand, withTests } from '#core/recipe/recipe';
 import { significant } from '#core/units/show';
 import { ChoiceField } from '../../ui/fields/choice-field';
 import { type Asked, NumberList } from '../../ui/fields/number-list';
+import { Fold } from '../../ui/fold';
 import { ecMethodNames } from '../../ui/words/words';
 import { JarTest } from './jar-test';
 import { RecipeStore } from '../../bench/recipe-store';
@@ -26,40 +27,42 @@ const asked: Asked<Test>[] = [
   selector: 'app-own-tests',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details>
+    <details appFold #fold="appFold">
       <summary>
         Your own tests of this mix
         <span class="term">{{
           count() ? count() + ' in use' : 'none yet: each one sharpens the readings'
         }}</span>
       </summary>
-      <div class="fields">
-        <app-number-list [asked]="yieldAsked" [values]="yielded()" (typed)="takeYield($event)" />
-        @if (yieldProblem()) {
-          <p class="wrong" role="alert">{{ yieldProblem() }}</p>
+      @if (fold.opened()) {
+        <div class="fields">
+          <app-number-list [asked]="yieldAsked" [values]="yielded()" (typed)="takeYield($event)" />
+          @if (yieldProblem()) {
+            <p class="wrong" role="alert">{{ yieldProblem() }}</p>
+          }
+          <app-number-list [asked]="asked" [values]="shown()" (typed)="take($event)" />
+          <app-choice-field
+            label="EC taken by"
+            [choices]="methods"
+            [value]="method()"
+            (valueChange)="setMethod($event!)"
+          />
+        </div>
+        <app-jar-test (fitted)="set({ jar: $event })" />
+        @if (tests().jar; as jar) {
+          <p>
+            In use: pH {{ number(jar.phBeforeLime) }} before lime, buffer
+            {{ number(jar.bufferMeqPerLPerPh) }} meq/L per pH.
+          </p>
         }
-        <app-number-list [asked]="asked" [values]="shown()" (typed)="take($event)" />
-        <app-choice-field
-          label="EC taken by"
-          [choices]="methods"
-          [value]="method()"
-          (valueChange)="setMethod($event!)"
-        />
-      </div>
-      <app-jar-test (fitted)="set({ jar: $event })" />
-      @if (tests().jar; as jar) {
-        <p>
-          In use: pH {{ number(jar.phBeforeLime) }} before lime, buffer
-          {{ number(jar.bufferMeqPerLPerPh) }} meq/L per pH.
-        </p>
-      }
-      @if (count()) {
-        <button type="button" class="press" (click)="clear()">Forget these tests</button>
+        @if (count()) {
+          <button type="button" class="press" (click)="clear()">Forget these tests</button>
+        }
       }
     </details>
   `,
   styleUrl: './own-tests.scss',
-  imports: [ChoiceField, JarTest, NumberList],
+  imports: [ChoiceField, Fold, JarTest, NumberList],
 })
 export class OwnTests {
   private readonly store = inject(RecipeStore);

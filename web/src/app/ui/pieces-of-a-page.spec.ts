@@ -1,0 +1,105 @@
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { Fold } from './fold';
+import { inTurn } from './in-turn';
+import { narrow } from './narrow';
+
+@Component({
+  selector: 'app-folded',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<details appFold #fold="appFold">
+    <summary>More</summary>
+    @if (fold.opened()) {
+      <input />
+    }
+    @if (fold.open()) {
+      <p>Shown</p>
+    }
+  </details>`,
+  imports: [Fold],
+})
+class Folded {}
+
+@Component({
+  selector: 'app-turns',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `@for (piece of pieces; track piece) {
+    @if (standing() >= piece) {
+      <p>{{ piece }}</p>
+    }
+  }`,
+})
+class Turns {
+  readonly ready = signal(false);
+  readonly pieces = [1, 2, 3];
+  readonly standing = inTurn(3, this.ready);
+}
+
+const task = (): Promise<void> => new Promise((done) => setTimeout(done));
+
+test('a fold is empty until it is opened, and keeps what was typed when it is closed', async () => {
+  const fixture = TestBed.createComponent(Folded);
+  fixture.detectChanges();
+  const page = fixture.nativeElement as HTMLElement;
+  const details = page.querySelector('details')!;
+  const turn = (open: boolean): void => {
+    details.open = open;
+    details.dispatchEvent(new Event('toggle'));
+    fixture.detectChanges();
+  };
+  expect(page.querySelector('input')).toBeNull();
+  turn(true);
+  page.querySelector('input')!.value = 'half a';
+  expect(page.querySelector('p')).not.toBeNull();
+  turn(false);
+  expect(page.querySelector('p')).toBeNull();
+  expect(page.querySelector('input')!.value).toBe('half a');
+});
+
+test('pieces of a page come one after another, each in a task of its own, and only once it is ready', async () => {
+  const fixture = TestBed.createComponent(Turns);
+  const shown = (): number => (fixture.nativeElement as HTMLElement).querySelectorAll('p').length;
+  await fixture.whenStable();
+  await task();
+  expect(shown()).toBe(0);
+  fixture.componentInstance.ready.set(true);
+  const seen: number[] = [];
+  for (let k = 0; k < 40 && shown() < 3; k++) {
+    await task();
+    if (seen.at(-1) !== shown()) seen.push(shown());
+  }
+  expect(seen.filter((count) => count > 0)).toEqual([1, 2, 3]);
+  for (let k = 0; k < 5; k++) await task();
+  expect(fixture.componentInstance.standing()).toBe(3);
+});
+
+test('pieces that are still to come do not come once the page is left', async () => {
+  const fixture = TestBed.createComponent(Turns);
+  fixture.componentInstance.ready.set(true);
+  await fixture.whenStable();
+  const { standing } = fixture.componentInstance;
+  fixture.destroy();
+  const then = standing();
+  for (let k = 0; k < 10; k++) await task();
+  expect(standing()).toBe(then);
+  expect(then).toBeLessThan(3);
+});
+
+test('a page is told when it becomes as narrow as a phone', () => {
+  let heard: () => void = () => undefined;
+  const asked = {
+    matches: false,
+    addEventListener: (_: string, hear: () => void) => (heard = hear),
+    removeEventListener: jest.fn(),
+  };
+  const before = window.matchMedia;
+  window.matchMedia = jest.fn(() => asked as unknown as MediaQueryList);
+  const is = TestBed.runInInjectionContext(narrow);
+  expect(is()).toBe(false);
+  asked.matches = true;
+  heard();
+  expect(is()).toBe(true);
+  TestBed.resetTestingModule();
+  expect(asked.removeEventListener).toHaveBeenCalled();
+  window.matchMedia = before;
+});
