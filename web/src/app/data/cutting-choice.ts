@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import { kept } from './kept';
+import { KeptChoice } from './kept-choice';
 
 /** What is struck, and how. Kept on the device. */
 export interface CuttingChoice {
@@ -22,13 +22,8 @@ const usual: CuttingChoice = {
 };
 
 @Injectable({ providedIn: 'root' })
-export class CuttingService {
-  private readonly choice = kept<CuttingChoice>('cutting', usual, (stored) =>
-    stored && typeof stored === 'object' ? { ...usual, ...(stored as Partial<CuttingChoice>) } : undefined,
-  );
-  readonly now = this.choice.value;
-
-  patch(change: Partial<CuttingChoice>): void {
-    this.choice.set({ ...this.now(), ...change });
+export class CuttingService extends KeptChoice<CuttingChoice> {
+  constructor() {
+    super('cutting', usual);
   }
 }

@@ -2,7 +2,7 @@ import { Injectable } from '@angular/core';
 import { type houses } from '#core/mix/dry-down';
 import { type Keeping } from '#core/water/life';
 import { type Acid } from '#core/water/alkalinity';
-import { kept } from './kept';
+import { KeptChoice } from './kept-choice';
 
 /** How this nursery keeps what is filled: house, water, hand. */
 export interface KeepingChoice {
@@ -43,14 +43,9 @@ const usual: KeepingChoice = {
 };
 
 @Injectable({ providedIn: 'root' })
-export class KeepingService {
-  private readonly choice = kept<KeepingChoice>('keeping', usual, (stored) =>
-    stored && typeof stored === 'object' ? { ...usual, ...(stored as Partial<KeepingChoice>) } : undefined,
-  );
-  readonly now = this.choice.value;
-
-  patch(change: Partial<KeepingChoice>): void {
-    this.choice.set({ ...this.now(), ...change });
+export class KeepingService extends KeptChoice<KeepingChoice> {
+  constructor() {
+    super('keeping', usual);
   }
 
   setRule(change: Partial<Keeping['rule']>): void {

@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import { kept } from './kept';
+import { KeptChoice } from './kept-choice';
 
 /** What is potted out of what, into what. A mix is the one on the bench, a starter by its stage, or a kept one. */
 export interface PottingChoice {
@@ -22,13 +22,8 @@ const usual: PottingChoice = {
 
 /** Kept on the device. */
 @Injectable({ providedIn: 'root' })
-export class PottingService {
-  private readonly choice = kept<PottingChoice>('potting', usual, (stored) =>
-    stored && typeof stored === 'object' ? { ...usual, ...(stored as Partial<PottingChoice>) } : undefined,
-  );
-  readonly now = this.choice.value;
-
-  patch(change: Partial<PottingChoice>): void {
-    this.choice.set({ ...this.now(), ...change });
+export class PottingService extends KeptChoice<PottingChoice> {
+  constructor() {
+    super('potting', usual);
   }
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { DatePipe, formatDate } from '@angular/common';
 import { RouterLink } from '@angular/router';
 import { daysAfter } from '#core/units/day';
@@ -10,7 +10,7 @@ import { acidityMeqPerMgN } from '#core/water/liquid-feed';
 import { acidify, type Acid } from '#core/water/alkalinity';
 import { type Keeping, troubles } from '#core/water/life';
 import { liftAt } from '#core/water/lift';
-import { blendOf, remarksOn } from '#core/water/own-water';
+import { blendOf, blendTo, remarksOn } from '#core/water/own-water';
 import { called } from '#core/plants/care';
 import { footprintOf } from '#core/vessel/tray';
 import { RecipeStore } from '../bench/recipe-store';
@@ -89,6 +89,15 @@ export class WeeksPage {
     const of = (id: number | null) => this.waters.all.value()?.find((one) => one.id === id);
     const [poured, other] = [of(waterId), of(blendId)];
     return poured && { poured, other, water: other ? blendOf(poured, other, blendPct / 100) : poured };
+  });
+  /** Alkalinity that was asked of the blend, mg/L; null where its share was given. */
+  private readonly blendAsked = signal<number | null>(null);
+  protected readonly noBlend = computed(() => {
+    const [asked, own] = [this.blendAsked(), this.own()];
+    if (asked === null || !own?.other || blendTo(own.poured, own.other, asked) !== null) return '';
+    const ends = [own.poured, own.other].map((one) => one.alkalinityMgPerL).sort((a, b) => a - b);
+    const { unit } = shownIn('mg/L', this.units.system());
+    return `These two together have from ${fixed(ends[0]!, 0)} to ${fixed(ends[1]!, 0)} ${unit}, not ${fixed(asked, 0)}.`;
   });
   protected readonly water = computed(() => this.own()?.water ?? this.keeping.now().water);
   protected readonly ownWaters = computed(() =>
@@ -397,6 +406,20 @@ export class WeeksPage {
   protected takeRule(rule: Keeping['rule']): void {
     this.search.found.set(null);
     this.keeping.patch({ rule });
+  }
+
+  protected blend(blendPct: number): void {
+    this.blendAsked.set(null);
+    this.keeping.patch({ blendPct });
+  }
+
+  /** As much of each as gives an alkalinity; where no share does, that is said and the blend stays. */
+  protected blendFor(alkalinityMgPerL: number): void {
+    const own = this.own();
+    if (!own?.other) return;
+    this.blendAsked.set(alkalinityMgPerL);
+    const share = blendTo(own.poured, own.other, alkalinityMgPerL);
+    if (share !== null) this.keeping.patch({ blendPct: 100 * share });
   }
 
   protected pour(id: string | null): void {

@@ -8,7 +8,7 @@ import { ActivatedRoute, convertToParamMap } from '@angular/router';
 import { of } from 'rxjs';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { vesselKinds } from '#core/vessel/kinds';
-import { bench, FakeSource, giveLibrary, press, said, show, type } from '#testing/page';
+import { bench, FakeSource, giveLibrary, labelled, press, said, show, type } from '#testing/page';
 import { KeepingService } from '../data/keeping-choice';
 import { SPREAD_WORKER, WEEKS_WORKER } from '../workers/tokens';
 import { type WeeksAnswer, type WeeksRequest } from '../workers/weeks.protocol';
@@ -87,6 +87,35 @@ test('acid takes its share of the alkalinity from what is lived through, and its
   expect(said(page)).toMatch(/29\.\d mL to 100 L of water takes it to pH 5\.8: 55 mg\/L of alkalinity stay/);
   expect(said(page)).toContain('brings 55 mg/L of nitrogen');
   expect(said(page)).toContain('acid into water, never water into acid');
+});
+
+test('two waters are blended to an alkalinity that is asked for; what they cannot give is said and kept as typed', () => {
+  const page = open();
+  const water = {
+    ...{ ecMSPerCm: 0.5, ph: null, takenOn: null },
+    ...{ caMgPerL: null, mgMgPerL: null, naMgPerL: null, clMgPerL: null },
+  };
+  http.expectOne('/api/waters').flush([
+    { id: 4, name: 'Well', kind: 'well', ...water, alkalinityMgPerL: 260 },
+    { id: 7, name: 'Barrel', kind: 'rain', ...water, alkalinityMgPerL: 10 },
+  ]);
+  const keeping = TestBed.inject(KeepingService);
+  keeping.patch({ waterId: 4, blendId: 7, blendPct: 50 });
+  TestBed.tick();
+  const asked = 'So that its alkalinity is, mg/L';
+  expect(labelled(page, asked).value).toBe('135');
+  // (60 - 10) / (260 - 10): a fifth.
+  type(page, asked, '60');
+  expect(keeping.now().blendPct).toBeCloseTo(20, 9);
+  expect(labelled(page, 'Of it Well, %').value).toBe('20');
+  expect(labelled(page, asked).value).toBe('60');
+  type(page, asked, '300');
+  expect(said(page)).toContain('These two together have from 10 to 260 mg/L, not 300.');
+  expect(keeping.now().blendPct).toBeCloseTo(20, 9);
+  expect(labelled(page, asked).value).toBe('300');
+  type(page, 'Of it Well, %', '40');
+  expect(said(page)).not.toContain('These two together');
+  expect(labelled(page, asked).value).toBe('110');
 });
 
 test('a rule is looked for and taken; what no rule mends is said', () => {
