@@ -92,8 +92,8 @@ test('a page is told when it becomes as narrow as a phone', () => {
     addEventListener: (_: string, hear: () => void) => (heard = hear),
     removeEventListener: jest.fn(),
   };
-  const before = window.matchMedia;
-  window.matchMedia = jest.fn(() => asked as unknown as MediaQueryList);
+  // The page of unit tests has no widths of its own.
+  Object.defineProperty(window, 'matchMedia', { configurable: true, value: () => asked });
   const is = TestBed.runInInjectionContext(narrow);
   expect(is()).toBe(false);
   asked.matches = true;
@@ -101,5 +101,5 @@ test('a page is told when it becomes as narrow as a phone', () => {
   expect(is()).toBe(true);
   TestBed.resetTestingModule();
   expect(asked.removeEventListener).toHaveBeenCalled();
-  window.matchMedia = before;
+  Reflect.deleteProperty(window, 'matchMedia');
 });
