@@ -137,7 +137,7 @@ export class MixPage {
     computation: (open, previous) => open || (previous?.value ?? false),
   });
   /** Pieces of the page that stand by now: see the template for which comes when. */
-  protected readonly standing = inTurn(5, () => this.store.library() !== null);
+  protected readonly standing = inTurn(7, () => this.store.library() !== null);
   protected readonly narrow = narrow();
   protected readonly stageNames = stageNames;
   protected readonly impossible = computed(() => {
