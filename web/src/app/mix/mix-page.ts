@@ -131,14 +131,14 @@ export class MixPage {
   );
   /** On the phone the job is one line until it is to be changed: the answer comes first. */
   protected readonly jobOpen = signal(false);
-  /** It is made when it is first to be changed, and then stays with what was typed. */
-  protected readonly jobSeen = linkedSignal<boolean, boolean>({
-    source: this.jobOpen,
-    computation: (open, previous) => open || (previous?.value ?? false),
-  });
   /** Pieces of the page that stand by now: see the template for which comes when. */
   protected readonly standing = inTurn(7, () => this.store.library() !== null);
-  protected readonly narrow = narrow();
+  private readonly narrow = narrow();
+  /** The job panel is made when it is first in sight, and then stays with what was typed. */
+  protected readonly jobMade = linkedSignal<boolean, boolean>({
+    source: () => !this.narrow() || this.jobOpen(),
+    computation: (inSight, previous) => inSight || (previous?.value ?? false),
+  });
   protected readonly stageNames = stageNames;
   protected readonly impossible = computed(() => {
     const outcome = this.store.outcome();

@@ -1,3 +1,4 @@
+import { type HttpTestingController } from '@angular/common/http/testing';
 import { type ComponentRef, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { batchSheet } from '#core/batch/sheet';
@@ -6,13 +7,14 @@ import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
 import { recipe, type RecipeSketch } from '#testing/recipe';
 import { type VesselKind } from '#core/vessel/tray';
-import { vesselKind } from '#testing/library';
-import { bench } from '#testing/page';
+import { amendment, vesselKind } from '#testing/library';
+import { bench, giveLibrary, labelled, type } from '#testing/page';
 import { Units } from '../data/units';
 import { MiniCut } from '../ui/pictures/mini-cut';
 import { CutThrough } from '../bench/cut-through';
 import { FlagList } from './answer/flag-list';
 import { OverTime } from './answer/over-time';
+import { DoseWays } from './doses/dose-ways';
 import { ReadingRuler } from './answer/reading-ruler';
 import { WhereFrom } from './answer/where-from';
 
@@ -20,7 +22,10 @@ const good = { 'peat-fine': 4, 'perlite-coarse': 2, 'vermiculite-medium': 1 };
 const judged = (parts: Record<string, number> = good, sketch: RecipeSketch = {}) =>
   judgeMix(recipe(parts, { limeToPh: 5.8, doses: { 'calcium-nitrate': 0.2 }, ...sketch }));
 
-beforeEach(() => bench());
+let http: HttpTestingController;
+beforeEach(() => {
+  http = bench();
+});
 
 function show<T>(
   piece: Type<T>,
@@ -176,4 +181,23 @@ test('over days and weeks: opened only when asked, and says what the model says'
   page.querySelector<HTMLButtonElement>('.ask')!.click();
   TestBed.tick();
   expect(page.querySelector('app-where-from')).not.toBeNull();
+});
+
+test('a dose said another way goes in by the unit that stands beside it, in US units too', () => {
+  TestBed.inject(Units).use('us');
+  const { page, ref, fixture } = show(DoseWays, { amendment: amendment('calcium-nitrate'), gPerL: 0.2 });
+  giveLibrary(http);
+  const doses: number[] = [];
+  ref.instance.dosed.subscribe((gPerL) => doses.push(gPerL));
+  const fold = page.querySelector('details')!;
+  fold.open = true;
+  fold.dispatchEvent(new Event('toggle'));
+  TestBed.tick();
+  type(fixture, 'So much', '2');
+  expect(page.querySelector('select')!.selectedOptions[0]!.textContent.trim()).toBe('lb/yd³');
+  page.querySelector<HTMLButtonElement>('button')!.click();
+  TestBed.tick();
+  // 2 × 453.59 g over 764.55 L, by the definitions of pound and yard.
+  expect(doses).toEqual([1.187]);
+  expect(labelled(fixture, 'So much').value).toBe('');
 });

@@ -37,7 +37,12 @@ const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPo
       @if (fold.opened()) {
         <div class="fields">
           <app-number-field label="So much" within="stock" [(value)]="amount" />
-          <app-choice-field label="of" [choices]="ways()" [(value)]="way" />
+          <app-choice-field
+            label="of"
+            [choices]="ways()"
+            [value]="way()"
+            (valueChange)="picked.set($event)"
+          />
           <button type="button" class="press" [disabled]="asked() === null" (click)="take()">
             Dose it so
           </button>
@@ -88,7 +93,7 @@ export class DoseWays {
     typeof stored === 'number' && stored > 0 ? stored : undefined,
   );
   protected readonly amount = signal<number | undefined>(undefined);
-  protected readonly way = signal<string | null>('gramsPerBatch');
+  protected readonly picked = signal<string | null>('gramsPerBatch');
 
   private readonly setting = computed((): DoseSetting => {
     const lot = this.lots.of(this.amendment().id).find(({ quantity }) => quantity !== null);
@@ -106,11 +111,13 @@ export class DoseWays {
     return doseWays.filter((way) => !(us && METRIC_ONLY.includes(way)) && (way !== 'sacksPerBatch' || sack));
   });
   protected readonly ways = computed(() => this.fits().map((id) => ({ id, name: words[id] })));
+  /** Never one that is not offered: the list would show another than the one that counts. */
+  protected readonly way = computed(() => this.fits().find((id) => id === this.picked()) ?? this.fits()[0]!);
   protected readonly asked = computed(() => {
-    const [amount, way] = [this.amount(), this.way()];
-    if (amount === undefined || !way) return null;
+    const amount = this.amount();
+    if (amount === undefined) return null;
     try {
-      return doseFrom(amount, way as DoseWay, this.setting());
+      return doseFrom(amount, this.way(), this.setting());
     } catch (error) {
       if (error instanceof RangeError) return null;
       throw error;
