@@ -54,44 +54,58 @@ export function fitRetention(
   const reason = unusable(points, thetaS, airEntryCm);
   if (reason) return { outcome: 'unusable', reason };
   const ceiling = Math.min(...points.map((p) => p.water));
+  const count = points.length;
+  // Called some thousand times for one fit, so without lists of its own: effective saturation at the points.
+  const se = new Float64Array(count);
 
-  const thetaRFor = (se: readonly number[]): number => {
+  /** Fills `se` and gives the residual water content that fits best with it. */
+  const thetaRFor = (alphaPerCm: number, n: number): number => {
+    const m = 1 / n - 1;
+    const atEntry = airEntryCm > 0 ? (1 + (alphaPerCm * airEntryCm) ** n) ** m : 1;
     let top = 0;
     let bottom = 0;
-    points.forEach((p, i) => {
+    for (let i = 0; i < count; i++) {
+      const { suctionCm, water } = points[i]!;
+      se[i] = suctionCm <= airEntryCm ? 1 : (1 + (alphaPerCm * suctionCm) ** n) ** m / atEntry;
       const dry = 1 - se[i]!;
-      top += dry * (p.water - thetaS * se[i]!);
+      top += dry * (water - thetaS * se[i]!);
       bottom += dry * dry;
-    });
+    }
     return bottom > 0 ? Math.min(ceiling, Math.max(0, top / bottom)) : 0;
   };
-  const residuals = (lnAlpha: number, lnN1: number): number[] => {
-    const se = points.map((p) =>
-      effectiveSaturation(Math.exp(lnAlpha), 1 + Math.exp(lnN1), p.suctionCm, airEntryCm),
-    );
-    const thetaR = thetaRFor(se);
-    return points.map((p, i) => thetaR + (thetaS - thetaR) * se[i]! - p.water);
+  /** Fills `into` with what the curve misses at the points, and gives the sum of squares. */
+  const residuals: Residuals = (lnAlpha, lnN1, into) => {
+    const thetaR = thetaRFor(Math.exp(lnAlpha), 1 + Math.exp(lnN1));
+    let cost = 0;
+    for (let i = 0; i < count; i++) {
+      const miss = thetaR + (thetaS - thetaR) * se[i]! - points[i]!.water;
+      into[i] = miss;
+      cost += miss * miss;
+    }
+    return cost;
   };
 
-  const starts: { x: number; y: number; cost: number }[] = [];
+  const misses = new Float64Array(count);
+  const starts: Found[] = [];
   const STEPS = 24;
   for (let i = 0; i <= STEPS; i++) {
+    const x = LN_ALPHA[0] + ((LN_ALPHA[1] - LN_ALPHA[0]) * i) / STEPS;
     for (let j = 0; j <= STEPS; j++) {
-      const x = LN_ALPHA[0] + ((LN_ALPHA[1] - LN_ALPHA[0]) * i) / STEPS;
       const y = LN_N1[0] + ((LN_N1[1] - LN_N1[0]) * j) / STEPS;
-      starts.push({ x, y, cost: sumOfSquares(residuals(x, y)) });
+      starts.push({ x, y, cost: residuals(x, y, misses) });
     }
   }
   starts.sort((a, b) => a.cost - b.cost);
   const best = starts
     .slice(0, 4)
-    .map((start) => refine(residuals, start))
+    .map((start) => refine(residuals, start, count))
     .reduce((a, b) => (b.cost < a.cost ? b : a));
 
   const alphaPerCm = Math.exp(best.x);
   const n = 1 + Math.exp(best.y);
-  const thetaR = thetaRFor(points.map((p) => effectiveSaturation(alphaPerCm, n, p.suctionCm, airEntryCm)));
-  const largestMiss = Math.max(...residuals(best.x, best.y).map(Math.abs));
+  const thetaR = thetaRFor(alphaPerCm, n);
+  residuals(best.x, best.y, misses);
+  const largestMiss = Math.max(...misses.map(Math.abs));
   return { outcome: 'fitted', curve: { thetaS, thetaR, alphaPerCm, n, airEntryCm }, largestMiss };
 }
 
@@ -111,26 +125,39 @@ function unusable(points: readonly RetentionPoint[], thetaS: number, airEntryCm:
   return null;
 }
 
-function refine(
-  residuals: (x: number, y: number) => number[],
-  start: { x: number; y: number; cost: number },
-): { x: number; y: number; cost: number } {
+/** A place of the search, ln α and ln (n − 1), with its sum of squares. */
+interface Found {
+  x: number;
+  y: number;
+  cost: number;
+}
+type Residuals = (x: number, y: number, into: Float64Array) => number;
+
+function refine(residuals: Residuals, start: Found, count: number): Found {
   let { x, y, cost } = start;
   let damping = 1e-2;
   const H = 1e-6;
+  const [r, rx, ry] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
   for (let step = 0; step < 200 && cost > 1e-18; step++) {
-    const r = residuals(x, y);
-    const rx = residuals(x + H, y).map((v, i) => (v - r[i]!) / H);
-    const ry = residuals(x, y + H).map((v, i) => (v - r[i]!) / H);
-    const dot = (a: number[], b: number[]): number => a.reduce((sum, v, i) => sum + v * b[i]!, 0);
-    const [xx, xy, yy, gx, gy] = [dot(rx, rx), dot(rx, ry), dot(ry, ry), dot(rx, r), dot(ry, r)];
+    residuals(x, y, r);
+    residuals(x + H, y, rx);
+    residuals(x, y + H, ry);
+    let [xx, xy, yy, gx, gy] = [0, 0, 0, 0, 0];
+    for (let i = 0; i < count; i++) {
+      const [dx, dy] = [(rx[i]! - r[i]!) / H, (ry[i]! - r[i]!) / H];
+      xx += dx * dx;
+      xy += dx * dy;
+      yy += dy * dy;
+      gx += dx * r[i]!;
+      gy += dy * r[i]!;
+    }
     const a = xx * (1 + damping) + 1e-15;
     const c = yy * (1 + damping) + 1e-15;
     const det = a * c - xy * xy;
     if (!(Math.abs(det) > 1e-40)) break;
     const nx = clamp(x - (c * gx - xy * gy) / det, LN_ALPHA);
     const ny = clamp(y - (a * gy - xy * gx) / det, LN_N1);
-    const next = sumOfSquares(residuals(nx, ny));
+    const next = residuals(nx, ny, r);
     if (next < cost) {
       const gain = (cost - next) / cost;
       [x, y, cost] = [nx, ny, next];
@@ -146,7 +173,6 @@ function refine(
 
 const clamp = (value: number, [low, high]: readonly [number, number]): number =>
   Math.min(high, Math.max(low, value));
-const sumOfSquares = (values: number[]): number => values.reduce((sum, v) => sum + v * v, 0);
 
 const curves = new WeakMap<Material, RetentionCurve>();
 const heldAt = new WeakMap<Material, Map<number, number>>();

@@ -1,6 +1,6 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DatePipe } from '@angular/common';
-import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Units } from './data/units';
 import { Outbox } from './data/outbox';
 import { isForMaking, isForPlanting } from './data/outbox-store';
@@ -45,8 +45,12 @@ export class App {
   protected readonly notMade = computed(() => this.outbox.undecided().filter(isForMaking));
 
   constructor() {
-    // Not while the first page is being made.
-    afterNextRender(() => setTimeout(() => this.reach.keep(), KEEP_AFTER_MS));
+    const router = inject(Router);
+    afterNextRender(() => {
+      setTimeout(() => router.initialNavigation());
+      // Not while the first page is being made.
+      setTimeout(() => this.reach.keep(), KEEP_AFTER_MS);
+    });
   }
 
   protected skip(event: Event): void {

@@ -33,6 +33,8 @@ export class CutThrough {
   readonly evaluation = input.required<Evaluation>();
   /** A root-ball that was set into it. */
   readonly ball = input<SetBall | null>(null);
+  /** False while the page comes: the vessel stands first, what fills it follows. */
+  readonly filled = input(true);
   private readonly units = inject(Units);
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
@@ -40,11 +42,13 @@ export class CutThrough {
   private readonly vessel = computed(() => this.kind().vessel);
   protected readonly drawing = computed(() => drawVessel(this.vessel(), WIDTH, HEIGHT));
 
+  private readonly cells = computed(() => (this.filled() ? this.drawing().cells() : []));
+
   protected readonly phases = computed(() => {
     const { composition, column, drained } = this.evaluation();
     const paths = { solid: '', air: '' };
     const ball = this.ball();
-    for (const cell of this.drawing().cells) {
+    for (const cell of this.cells()) {
       const here =
         ball && isIn(ball, cell.xMm, cell.zMm)
           ? phasesAt(ball.of.composition, ball.of.column, ball.drained, cell.zMm - ball.baseMm)

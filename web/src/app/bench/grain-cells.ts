@@ -21,14 +21,15 @@ export interface Drawing {
   broken: boolean;
   outline: string;
   fillOutline: string;
-  cells: GrainCell[];
+  /** Filled with irregular cells; the same for the same vessel. */
+  cells: () => GrainCell[];
 }
 
 const PITCH_PX = 7;
 const WIDEST = 1.35;
 
 /**
- * A vessel at scale in a box, filled with irregular cells. Same vessel, same cells: when the recipe changes
+ * A vessel at scale in a box, and the irregular cells that fill it. Same vessel, same cells: when the recipe changes
  * only what they are changes, so that the eye can follow.
  */
 export function drawVessel(vessel: Vessel, boxWidthPx: number, boxHeightPx: number): Drawing {
@@ -45,13 +46,6 @@ export function drawVessel(vessel: Vessel, boxWidthPx: number, boxHeightPx: numb
   const side = (z: number): string =>
     `M${x(-1, z)} ${y(z)}L${x(-1, 0)} ${y(0)}L${x(1, 0)} ${y(0)}L${x(1, z)} ${y(z)}`;
   const fill = fillDepthMm(vessel);
-  const cells = fillCells(
-    [centreX - (widest * pxPerMm) / 2, y(fill), centreX + (widest * pxPerMm) / 2, baseY],
-    (px) => (baseY - px) / pxPerMm,
-    (z) => (widthMm(z) * pxPerMm) / 2,
-    centreX,
-    pxPerMm,
-  );
   return {
     pxPerMm,
     centreX,
@@ -59,7 +53,14 @@ export function drawVessel(vessel: Vessel, boxWidthPx: number, boxHeightPx: numb
     broken,
     outline: side(depth) + (vessel.shape === 'block' ? 'Z' : ''),
     fillOutline: `${side(fill)}Z`,
-    cells,
+    cells: () =>
+      fillCells(
+        [centreX - (widest * pxPerMm) / 2, y(fill), centreX + (widest * pxPerMm) / 2, baseY],
+        (px) => (baseY - px) / pxPerMm,
+        (z) => (widthMm(z) * pxPerMm) / 2,
+        centreX,
+        pxPerMm,
+      ),
   };
 }
 

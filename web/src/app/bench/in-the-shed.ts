@@ -13,10 +13,7 @@ export class InTheShed {
   private readonly lots = inject(LotsService);
   private readonly prices = inject(Prices);
 
-  private readonly evaluation = computed(() => {
-    const outcome = this.store.outcome();
-    return outcome.state === 'computed' ? outcome.judgement.evaluation : null;
-  });
+  private readonly evaluation = computed(() => this.store.behind()?.outcome.judgement.evaluation ?? null);
   /** For a litre of finished mix. */
   readonly takes = computed(() => {
     const evaluation = this.evaluation();

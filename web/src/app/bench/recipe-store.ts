@@ -17,6 +17,7 @@ import { WindowsService } from '../data/windows';
 import { type MixVersion } from '../data/mixes';
 import { filledTo, type VesselKind } from '#core/vessel/tray';
 import { intoVessel } from '#core/recipe/fix';
+import { afterPaint } from '../ui/after-paint';
 
 const DEEPEST = 200;
 /** Changes of one control within this time are one step back. */
@@ -132,6 +133,17 @@ export class RecipeStore {
       throw error;
     }
   });
+
+  /**
+   * The same with its vessel, a frame later: for all that stands beside the readings, which follow the hand at once.
+   * Null while it cannot be made.
+   */
+  readonly behind = afterPaint(
+    computed(() => {
+      const outcome = this.outcome();
+      return outcome.state === 'computed' ? { kind: this.kind(), outcome } : null;
+    }),
+  );
 
   constructor() {
     // What was on the bench is there again after a reload, on every page that asks for it.

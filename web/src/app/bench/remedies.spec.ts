@@ -39,7 +39,8 @@ test('what a press would do is known once the hand rests, and not while it moves
   const words = readOut(fixWords(remedy.fix, store.library()!), 'metric');
   expect(words).toBe('ground dolomitic limestone to pH 5.8');
   store.patch({ compactionPct: 5 }, 'firm');
-  TestBed.tick();
+  // With the picture, a frame later.
+  jest.advanceTimersByTime(17);
   expect(remedies.all()).toBeNull();
 });
 

@@ -25,10 +25,11 @@ export class Remedies {
 
   constructor() {
     effect((onCleanup) => {
-      const outcome = this.store.outcome();
+      // The flags in sight are of what was a frame ago.
+      const behind = this.store.behind();
       this.found.set(null);
-      if (outcome.state !== 'computed') return;
-      const { flags } = outcome.judgement;
+      if (!behind) return;
+      const { flags } = behind.outcome.judgement;
       const timer = setTimeout(
         () => this.found.set(new Map(flags.flatMap((f) => (f.fix ? [[f.code, this.of(f)] as const] : [])))),
         PAUSE_MS,

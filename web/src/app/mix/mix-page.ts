@@ -16,16 +16,17 @@ import { starterMixes } from '#core/recipe/starter-mixes';
 import { fixed } from '#core/units/show';
 import { readKept, writeKept } from '../data/kept';
 import { LibraryService } from '../data/library';
+import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
 import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from '../bench/cut-through';
-import { afterPaint } from '../ui/after-paint';
 import { inTurn } from '../ui/in-turn';
 import { narrow } from '../ui/narrow';
 import { DoseList } from './doses/dose-list';
+import { InTheShed } from '../bench/in-the-shed';
 import { ShedSays } from '../bench/shed-says';
 import { FlagList } from './answer/flag-list';
 import { HowSure } from '../bench/how-sure';
@@ -38,6 +39,8 @@ import { RecipeBar } from './recipe-bar';
 import { Remedies } from '../bench/remedies';
 import { WhatBecame } from '../bench/what-became';
 import { RecipeStore, type Outcome } from '../bench/recipe-store';
+
+type Behind = ReturnType<RecipeStore['behind']>;
 
 const LINK_DELAY_MS = 250;
 /** The address that this tab wrote last. */
@@ -106,12 +109,10 @@ export class MixPage {
     computation: (outcome, previous) => (outcome.state === 'computed' ? outcome : (previous?.value ?? null)),
   });
   /** What follows the readings: the picture, what is to be minded, the weeks. */
-  protected readonly behind = afterPaint(
-    computed(() => {
-      const outcome = this.computedOutcome();
-      return outcome && { kind: this.store.kind(), outcome };
-    }),
-  );
+  protected readonly behind = linkedSignal<Behind, Behind>({
+    source: this.store.behind,
+    computation: (behind, previous) => behind ?? previous?.value ?? null,
+  });
   /** For the phone, where the readings are out of sight while the parts are changed. */
   protected readonly brief = computed(() =>
     (this.computedOutcome()?.judgement.readings ?? []).slice(0, 4).map((r) => ({
@@ -131,8 +132,18 @@ export class MixPage {
   );
   /** On the phone the job is one line until it is to be changed: the answer comes first. */
   protected readonly jobOpen = signal(false);
-  /** Pieces of the page that stand by now: see the template for which comes when. */
-  protected readonly standing = inTurn(7, () => this.store.library() !== null);
+  /** The answer first, then from top to bottom; what is asked of the nursery before what shows it. */
+  protected readonly stands = inTurn(
+    [
+      () => this.store.outcome(),
+      ...(['bench', 'picture', 'readings', 'grains'] as const),
+      () => inject(MixesService),
+      ...(['name', 'parts', 'more parts'] as const),
+      () => inject(InTheShed),
+      ...(['doses', 'flags', 'tests', 'shed', 'job', 'weeks'] as const),
+    ],
+    () => this.store.library() !== null,
+  );
   private readonly narrow = narrow();
   /** The job panel is made when it is first in sight, and then stays with what was typed. */
   protected readonly jobMade = linkedSignal<boolean, boolean>({

@@ -1,4 +1,13 @@
-import { computed, DestroyRef, effect, inject, signal, untracked, type Signal } from '@angular/core';
+import {
+  ApplicationRef,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  signal,
+  untracked,
+  type Signal,
+} from '@angular/core';
 
 /**
  * The same value a frame later: for a picture that costs a frame to draw, beside numbers that must follow the
@@ -6,6 +15,7 @@ import { computed, DestroyRef, effect, inject, signal, untracked, type Signal } 
  */
 export function afterPaint<T>(source: Signal<T | null>): Signal<T | null> {
   const late = signal<T | null>(null);
+  const app = inject(ApplicationRef);
   let pending = 0;
   effect(() => {
     source();
@@ -13,6 +23,8 @@ export function afterPaint<T>(source: Signal<T | null>): Signal<T | null> {
     pending ||= requestAnimationFrame(() => {
       pending = 0;
       late.set(untracked(source));
+      // Into this very frame, not the one after it.
+      app.tick();
     });
   });
   inject(DestroyRef).onDestroy(() => cancelAnimationFrame(pending));

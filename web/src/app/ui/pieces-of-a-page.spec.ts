@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, inject, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Fold } from './fold';
 import { inTurn } from './in-turn';
@@ -24,15 +24,21 @@ class Folded {}
   selector: 'app-turns',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@for (piece of pieces; track piece) {
-    @if (standing() >= piece) {
+    @if (stands(piece)) {
       <p>{{ piece }}</p>
     }
   }`,
 })
 class Turns {
   readonly ready = signal(false);
-  readonly pieces = [1, 2, 3];
-  readonly standing = inTurn(3, this.ready);
+  readonly pieces = ['top', 'middle', 'foot'] as const;
+  /** How many stood when what the foot needs was worked out, and the page that it was for. */
+  worked: [number, ElementRef] | undefined;
+  readonly stands = inTurn(
+    ['top', 'middle', () => (this.worked = [this.count(), inject(ElementRef)]), 'foot'],
+    this.ready,
+  );
+  count = (): number => this.pieces.filter((piece) => this.stands(piece)).length;
 }
 
 const task = (): Promise<void> => new Promise((done) => setTimeout(done));
@@ -70,18 +76,20 @@ test('pieces of a page come one after another, each in a task of its own, and on
   }
   expect(seen.filter((count) => count > 0)).toEqual([1, 2, 3]);
   for (let k = 0; k < 5; k++) await task();
-  expect(fixture.componentInstance.standing()).toBe(3);
+  const { count, worked } = fixture.componentInstance;
+  expect(count()).toBe(3);
+  expect(worked).toEqual([2, expect.objectContaining({ nativeElement: fixture.nativeElement })]);
 });
 
 test('pieces that are still to come do not come once the page is left', async () => {
   const fixture = TestBed.createComponent(Turns);
   fixture.componentInstance.ready.set(true);
   await fixture.whenStable();
-  const { standing } = fixture.componentInstance;
+  const { count } = fixture.componentInstance;
   fixture.destroy();
-  const then = standing();
+  const then = count();
   for (let k = 0; k < 10; k++) await task();
-  expect(standing()).toBe(then);
+  expect(count()).toBe(then);
   expect(then).toBeLessThan(3);
 });
 

@@ -76,9 +76,8 @@ export class DoseList {
 
   protected readonly lime = computed(() => {
     const { lime } = this.store.recipe();
-    const outcome = this.store.outcome();
     if (!lime) return null;
-    const solved = outcome.state === 'computed' ? outcome.judgement.evaluation.lime : null;
+    const solved = this.judgement()?.evaluation.lime;
     return { ...lime, solved: solved && this.weighed(solved.amendment, solved.gPerL) };
   });
   protected readonly rows = computed(() =>
@@ -90,10 +89,7 @@ export class DoseList {
 
   protected readonly limedByHand = computed(() => this.rows().some((row) => row.amendment.kind === 'lime'));
   protected readonly limeFrom = signal(false);
-  protected readonly judgement = computed(() => {
-    const outcome = this.store.outcome();
-    return outcome.state === 'computed' ? outcome.judgement : null;
-  });
+  protected readonly judgement = computed(() => this.store.behind()?.outcome.judgement ?? null);
 
   private weighed(amendment: Amendment, gPerL: number) {
     const grams = gPerL * this.store.litres();

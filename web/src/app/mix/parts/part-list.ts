@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { fixed } from '#core/units/show';
 import { type Material } from '#core/material/material';
@@ -14,6 +14,8 @@ import { SwapMaterial } from './swap-material';
 import { WhereFrom } from '../answer/where-from';
 
 const MOST_ON_SLIDER = 12;
+/** Rows that are made before the rest. */
+const FIRST_ROWS = 2;
 
 /** The parts: what is in it and how much of each. */
 @Component({
@@ -34,6 +36,8 @@ const MOST_ON_SLIDER = 12;
   ],
 })
 export class PartList {
+  /** False while the page comes: the first rows stand before the rest. */
+  readonly whole = input(true);
   protected readonly store = inject(RecipeStore);
   /** As far as the sliders go: the largest part does not stand pinned at the end. */
   protected readonly mostOnSlider = computed(() => {
@@ -43,31 +47,36 @@ export class PartList {
   protected readonly says = materialSays;
   protected readonly shortName = shortName;
 
+  protected readonly rowsNow = computed(() =>
+    this.whole() ? this.rows() : this.rows().slice(0, FIRST_ROWS),
+  );
   protected readonly rows = computed(() => {
     const library = this.store.library();
-    const outcome = this.store.outcome();
-    return this.store.recipe().components.flatMap(({ material: id, parts }, i) => {
+    return this.store.recipe().components.flatMap(({ material: id, parts }) => {
       const material = library?.materials.get(id);
-      if (!material) return [];
-      const amount = outcome.state === 'computed' ? outcome.sheet.components[i] : undefined;
-      return [{ material, parts, amount, pct: fixed((100 * parts) / this.total(), 0) }];
+      return material ? [{ material, parts }] : [];
     });
   });
-  protected readonly total = computed(() =>
-    Number(
-      this.store
-        .recipe()
-        .components.reduce((sum, c) => sum + c.parts, 0)
-        .toFixed(3),
-    ),
-  );
+  /** By material: how much of it goes in, and its share of the parts. */
+  protected readonly amounts = computed(() => {
+    const outcome = this.store.behind()?.outcome;
+    const { components = [] } = outcome?.sheet ?? {};
+    const { shares = [] } = outcome?.judgement.evaluation.composition ?? {};
+    return new Map(
+      components.map((one, i) => {
+        const share = shares[i]!;
+        return [one.material, { ...one, share, pct: fixed(100 * share, 0) }] as const;
+      }),
+    );
+  });
   protected readonly settling = computed(() => {
-    const outcome = this.store.outcome();
-    if (outcome.state !== 'computed') return null;
+    const outcome = this.store.behind()?.outcome;
+    if (!outcome) return null;
     const loose = outcome.sheet.components.reduce((sum, c) => sum + c.looseLitres, 0);
     return {
       loose,
       litres: outcome.sheet.litres,
+      parts: Number(outcome.judgement.input.components.reduce((sum, c) => sum + c.parts, 0).toFixed(3)),
       firmed: this.store.recipe().compactionPct > 0,
       slips:
         outcome.sheet.components.length > 1 && outcome.judgement.evaluation.composition.shrinkage > 0.005,
@@ -84,6 +93,11 @@ export class PartList {
   protected readonly offered = computed(() =>
     this.absent().filter((m) => isSought(this.sought(), m.name, materialSays(m.id, m.role))),
   );
+
+  /** In the bar: as the amounts stand, or as the parts do while there are none. */
+  protected widthOf(material: string, parts: number): number {
+    return this.amounts().size === 0 ? parts : (this.amounts().get(material)?.share ?? 0);
+  }
 
   protected setParts(id: string, parts: number): void {
     const components = this.store.recipe().components.map((c) => (c.material === id ? { ...c, parts } : c));
