@@ -29,6 +29,32 @@ test('air, water and pH follow the parts, by stepper, keyboard and slider', asyn
   await expect(field(page, 'Parts of Perlite, coarse')).toHaveValue('12');
 });
 
+test('while a slider moves nothing below the readings jumps, and odds of the last recipe are out of sight', async ({
+  page,
+}) => {
+  await page.goto('/mix');
+  const odds = page.getByText('All of it right');
+  await expect(odds).toBeVisible();
+  const slider = page.getByRole('slider', { name: /Parts of Perlite, coarse/ });
+  await slider.focus();
+  const moved = await page.evaluate(async () => {
+    const list = document.querySelector('app-flag-list')!;
+    const from = list.getBoundingClientRect().top;
+    const input = document.activeElement as HTMLInputElement;
+    input.value = String(input.valueAsNumber + 0.5);
+    input.dispatchEvent(new Event('input', { bubbles: true }));
+    const tops: number[] = [];
+    for (let k = 0; k < 6; k++) {
+      await new Promise(requestAnimationFrame);
+      tops.push(list.getBoundingClientRect().top - from);
+    }
+    const shown = getComputedStyle(document.querySelector('.odds')!).visibility;
+    return { most: Math.max(...tops.map(Math.abs)), shown };
+  });
+  expect(moved).toEqual({ most: 0, shown: 'hidden' });
+  await expect(odds).toBeVisible();
+});
+
 test('one mix is many mixes: the vessel changes the air', async ({ page }) => {
   await page.goto('/mix?stage=potting&into=pot-15&parts=peat-medium:1,vermiculite-medium:1&lime=none');
   const pot = await numberOf(reading(page, 'Air in the pot'));

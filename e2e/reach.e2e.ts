@@ -134,6 +134,7 @@ test('the whole flow with the keyboard alone', async ({ page }) => {
 
 test('the work can be reached past the header', async ({ page }) => {
   await page.goto('/mix');
+  await expect(page.getByRole('link', { name: 'To the work' })).toBeAttached();
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   expect(await page.evaluate(() => document.activeElement?.id)).toBe('main');

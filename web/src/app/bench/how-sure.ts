@@ -23,14 +23,14 @@ export class HowSure {
   /** The recipe that the sample is of, and the one that is being sampled. */
   private readonly sampledOf = signal<Recipe | null>(null);
   private asking: Recipe | null = null;
-  private readonly down = signal<readonly KeptDown[]>([]);
+  private readonly down = signal<readonly KeptDown[] | null>(null);
   private readonly share = signal(1);
   private asked = 0;
 
   /** Nothing while the recipe is another than the one that was sampled: ranges of the last beside the new would lie. */
   readonly result = computed(() => (this.sampledOf() === this.store.recipe() ? this.sampled() : null));
-  /** What keeps the odds down, and which tests would lift them. */
-  readonly keptDown = computed(() => (this.result() ? this.down() : []));
+  /** What keeps the odds down, and which tests would lift them; told after the odds themselves. */
+  readonly keptDown = computed(() => (this.result() ? this.down() : null));
   readonly progress = this.share.asReadonly();
   readonly bands = computed(
     () => new Map<ReadingId, Band>((this.result()?.bands ?? []).map((b) => [b.id, b])),
@@ -62,7 +62,7 @@ export class HowSure {
         this.asked++;
         this.asking = recipe;
         this.share.set(0);
-        this.down.set([]);
+        this.down.set(null);
         this.send({ kind: 'sample', id: this.asked, recipe, spreads, seed: SEED, draws: DRAWS });
       }, PAUSE_MS);
       onCleanup(() => clearTimeout(timer));

@@ -24,6 +24,7 @@ import { SaidPipe } from '../ui/words/said';
 import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from '../bench/cut-through';
 import { inTurn } from '../ui/in-turn';
+import { lasting } from '../ui/lasting';
 import { narrow } from '../ui/narrow';
 import { DoseList } from './doses/dose-list';
 import { InTheShed } from '../bench/in-the-shed';
@@ -38,9 +39,7 @@ import { ReadingRuler } from './answer/reading-ruler';
 import { RecipeBar } from './recipe-bar';
 import { Remedies } from '../bench/remedies';
 import { WhatBecame } from '../bench/what-became';
-import { RecipeStore, type Outcome } from '../bench/recipe-store';
-
-type Behind = ReturnType<RecipeStore['behind']>;
+import { RecipeStore } from '../bench/recipe-store';
 
 const LINK_DELAY_MS = 250;
 /** The address that this tab wrote last. */
@@ -104,15 +103,12 @@ export class MixPage {
   private unread: URLSearchParams | null = new URLSearchParams(inject(ActivatedRoute).snapshot.queryParams);
 
   /** The last recipe that could be computed stays in sight while the present one cannot. */
-  protected readonly computedOutcome = linkedSignal<Outcome, Extract<Outcome, { state: 'computed' }> | null>({
-    source: this.store.outcome,
-    computation: (outcome, previous) => (outcome.state === 'computed' ? outcome : (previous?.value ?? null)),
+  protected readonly computedOutcome = lasting(() => {
+    const outcome = this.store.outcome();
+    return outcome.state === 'computed' ? outcome : null;
   });
   /** What follows the readings: the picture, what is to be minded, the weeks. */
-  protected readonly behind = linkedSignal<Behind, Behind>({
-    source: this.store.behind,
-    computation: (behind, previous) => behind ?? previous?.value ?? null,
-  });
+  protected readonly behind = lasting(this.store.behind);
   /** For the phone, where the readings are out of sight while the parts are changed. */
   protected readonly brief = computed(() =>
     (this.computedOutcome()?.judgement.readings ?? []).slice(0, 4).map((r) => ({
@@ -121,15 +117,17 @@ export class MixPage {
       off: r.verdict !== 'ok',
     })),
   );
+  /** How sure it is; out of sight while the sample is of another recipe. */
+  protected readonly sampled = lasting(this.sure.result);
   /** In plain odds: "9 in 10". */
-  protected readonly odds = computed(() => oddsWords(this.sure.result()?.allInside ?? 0));
+  protected readonly odds = computed(() => oddsWords(this.sampled()?.allInside ?? 0));
   /** What keeps the odds down and which test would lift them, in a sentence. */
-  protected readonly heldDown = computed(() =>
+  protected readonly heldDown = lasting(() => {
+    const [result, by] = [this.sure.result(), this.sure.keptDown()];
+    if (!result || !by) return null;
     // Not beside odds that read as eight in ten.
-    (this.sure.result()?.allInside ?? 1) < 0.75
-      ? heldDownWords(this.sure.keptDown(), this.store.kind().noun)
-      : '',
-  );
+    return result.allInside < 0.75 ? heldDownWords(by, this.store.kind().noun) : '';
+  });
   /** On the phone the job is one line until it is to be changed: the answer comes first. */
   protected readonly jobOpen = signal(false);
   /** The answer first, then from top to bottom; what is asked of the nursery before what shows it. */

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, ElementRef, inject, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Fold } from './fold';
+import { afterPaint } from './after-paint';
 import { inTurn } from './in-turn';
+import { lasting } from './lasting';
 import { narrow } from './narrow';
 
 @Component({
@@ -110,4 +112,39 @@ test('a page is told when it becomes as narrow as a phone', () => {
   TestBed.resetTestingModule();
   expect(asked.removeEventListener).toHaveBeenCalled();
   Reflect.deleteProperty(window, 'matchMedia');
+});
+
+test('what was there last stays while there is nothing', () => {
+  const now = signal<string | null>(null);
+  const last = lasting(now);
+  const seen = [null, 'nine in ten', null, '', null, 'eight'].map((value) => {
+    now.set(value);
+    return last();
+  });
+  // An empty word is something; nothing is not.
+  expect(seen).toEqual([null, 'nine in ten', 'nine in ten', '', '', 'eight']);
+});
+
+test('what is a frame behind comes in the frame that it waits for, the newest of what was there', async () => {
+  const now = signal<number | null>(null);
+  const late = TestBed.runInInjectionContext(() => afterPaint(now));
+  const frame = (): Promise<number> => new Promise((done) => requestAnimationFrame(done));
+  TestBed.tick();
+  await frame();
+  now.set(1);
+  TestBed.tick();
+  // What was not there is not waited for.
+  expect(late()).toBe(1);
+  await frame();
+  now.set(2);
+  TestBed.tick();
+  now.set(3);
+  TestBed.tick();
+  expect(late()).toBe(1);
+  await frame();
+  expect(late()).toBe(3);
+  now.set(null);
+  TestBed.tick();
+  await frame();
+  expect(late()).toBeNull();
 });
