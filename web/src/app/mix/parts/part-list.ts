@@ -47,7 +47,8 @@ export class PartList {
   protected readonly says = materialSays;
   protected readonly shortName = shortName;
 
-  protected readonly rowsNow = computed(() =>
+  /** Those that are made by now. */
+  protected readonly made = computed(() =>
     this.whole() ? this.rows() : this.rows().slice(0, FIRST_ROWS),
   );
   protected readonly rows = computed(() => {
