@@ -48,9 +48,7 @@ export class PartList {
   protected readonly shortName = shortName;
 
   /** Those that are made by now. */
-  protected readonly made = computed(() =>
-    this.whole() ? this.rows() : this.rows().slice(0, FIRST_ROWS),
-  );
+  protected readonly made = computed(() => (this.whole() ? this.rows() : this.rows().slice(0, FIRST_ROWS)));
   protected readonly rows = computed(() => {
     const library = this.store.library();
     return this.store.recipe().components.flatMap(({ material: id, parts }) => {
