@@ -89,6 +89,24 @@ async function turnedPicture(page: Page): Promise<Buffer> {
   return Buffer.concat([jpeg.subarray(0, 2), head, exif, jpeg.subarray(2)]);
 }
 
+test('a picture that found no nursery waits on the device, and shows where it was taken once it is there', async ({
+  page,
+}) => {
+  await page.goto('/plants/standing');
+  await page.getByRole('link', { name: /^Cabbage “Pointed”/ }).click();
+  const shown = page.getByRole('img', { name: 'a picture' });
+  await expect(page.getByText('Take a picture')).toBeVisible();
+  const before = await shown.count();
+  await page.route('**/api/plants/*/pictures', (route) => route.abort());
+  const buffer = await turnedPicture(page);
+  await page.getByLabel('Take a picture').setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer });
+  await expect(page.getByText(/waiting to be sent/)).toBeVisible();
+  await expect(shown).toHaveCount(before);
+  await page.unroute('**/api/plants/*/pictures');
+  await expect(shown).toHaveCount(before + 1, { timeout: 15_000 });
+  await expect(page.getByText(/waiting to be sent/)).toBeHidden();
+});
+
 test('a picture is kept the right way up; what is none is said, and nothing of it is kept', async ({
   page,
   request,

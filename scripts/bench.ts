@@ -416,6 +416,17 @@ async function longHours(seconds: number): Promise<void> {
   row('  … memory', `${it.earlyMb.toFixed(0)} MB after a tenth of it, ${it.lateMb.toFixed(0)} MB at its end`);
 }
 
+async function screen(): Promise<void> {
+  const port = 4300 + (process.pid % 500);
+  const { child, ms } = await serve(port);
+  row('warm npm start to listening', `${(ms / 1000).toFixed(1)} s`);
+  try {
+    await browser(port);
+  } finally {
+    process.kill(-child.pid!, 'SIGTERM');
+  }
+}
+
 if (process.argv.includes('kills-of-files')) {
   await killsOfFiles();
   process.exit();
@@ -428,6 +439,11 @@ if (process.argv.includes('kills')) {
   await kills();
   process.exit(0);
 }
+if (process.argv.includes('screen')) {
+  bundle();
+  await screen();
+  process.exit();
+}
 console.log(`${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}\n`);
 core();
 await finder();
@@ -435,11 +451,4 @@ years();
 await plantYears(row);
 replan(milliseconds, row);
 bundle();
-const port = 4300 + (process.pid % 500);
-const { child, ms } = await serve(port);
-row('warm npm start to listening', `${(ms / 1000).toFixed(1)} s`);
-try {
-  await browser(port);
-} finally {
-  process.kill(-child.pid!, 'SIGTERM');
-}
+await screen();

@@ -8,7 +8,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { catchError, firstValueFrom, of, switchMap } from 'rxjs';
 import { addressOf } from '#contract/routes';
@@ -172,6 +172,11 @@ export class PlantPage {
 
   constructor() {
     this.record.follow(() => this.there.refresh());
+    // A picture that had waited on this device.
+    this.plants
+      .arrived()
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.there.refresh());
   }
 
   protected enter(event: PlantEvent): void {

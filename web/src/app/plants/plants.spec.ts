@@ -231,9 +231,20 @@ describe('a trial', () => {
     box.value = '64';
     box.closest('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
     await settle();
-    expect(http.expectOne('/api/plants/10/events').request.body).toMatchObject({
-      event: { kind: 'up', count: 64, on: TODAY },
-    });
+    const sent = http.expectOne('/api/plants/10/events');
+    const { key, event } = sent.request.body as { key: string; event: object };
+    expect(event).toMatchObject({ kind: 'up', count: 64, on: TODAY });
+    expect(said(fixture)).not.toContain('not counted yet');
+    // Taken, and the trial not told anew yet: the count stays.
+    sent.flush({ id: 7, key, event, at: `${TODAY}T09:00:00Z` });
+    await settle();
+    expect(said(fixture)).not.toContain('not counted yet');
+    // Told anew, and another has taken it back meanwhile: what is told counts.
+    http
+      .expectOne('/api/trials/1')
+      .flush(trial(trays((arm, block) => (arm === 0 && block === 1 ? null : 60))));
+    await settle();
+    expect(said(fixture)).toContain('1 of 6 trays are not counted yet');
   });
 });
 

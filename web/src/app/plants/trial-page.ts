@@ -1,5 +1,14 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { addressOf } from '#contract/routes';
 import { trayWarning } from '#core/plants/trial';
@@ -125,13 +134,18 @@ export class TrialPage {
   private readonly units = inject(Units);
   protected readonly record = inject(PlantRecord);
   protected readonly there = resourceOf(this.id, (id) => this.plants.trial(id));
-  /** Trays with what this device counted and has not heard back of. */
+  /** Counts of this device that were taken before the trial was told last: they are in it. */
+  private readonly told = linkedSignal({
+    source: this.there.value,
+    computation: () => new Set(untracked(this.record.own).flatMap(({ key, sent }) => (sent ? [key] : []))),
+  });
+  /** Trays with what this device counted since. */
   private readonly trays = computed((): readonly Tray[] =>
     (this.there.value()?.trays ?? []).map((tray) => {
       const counted = this.record
         .own()
         .findLast((one) => one.planting === tray.planting && one.kind === 'up');
-      return counted?.kind === 'up' && !counted.sent ? { ...tray, up: counted.count } : tray;
+      return counted?.kind === 'up' && !this.told().has(counted.key) ? { ...tray, up: counted.count } : tray;
     }),
   );
   protected readonly wrong = signal<{ tray: number; says: string } | null>(null);

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
 import { SaidPipe } from '../words/said';
 
 /** One of a few to choose from. */
@@ -19,6 +19,9 @@ let count = 0;
       @if (none() !== null) {
         <option value="" [selected]="!value()">{{ none() }}</option>
       }
+      @if (elsewhere(); as words) {
+        <option [value]="value()" selected disabled>{{ words }}</option>
+      }
       @for (one of choices(); track one.id) {
         <option [value]="one.id" [selected]="one.id === value()">{{ one.name | said }}</option>
       }
@@ -35,4 +38,11 @@ export class ChoiceField {
   /** What stands for no choice; null where one must be chosen. */
   readonly none = input<string | null>(null);
   protected readonly id = `choice-${++count}`;
+  /** What stands there for a value that is none of the choices: never the first of them. */
+  protected readonly elsewhere = computed(() => {
+    const value = this.value() ?? '';
+    if (value === '') return this.none() === null ? 'choose' : '';
+    const known = this.choices().length === 0 || this.choices().some((one) => one.id === value);
+    return known ? '' : 'one that is not on this list';
+  });
 }

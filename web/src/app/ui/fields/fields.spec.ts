@@ -1,6 +1,7 @@
 import { Component, signal, type WritableSignal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { Units } from '../../data/units';
+import { ChoiceField } from './choice-field';
 import { NumberField } from './number-field';
 import { Stepper } from './stepper';
 
@@ -66,6 +67,68 @@ function type(of: string, text: string): void {
   input(of).dispatchEvent(new Event('input'));
   TestBed.tick();
 }
+
+@Component({
+  imports: [ChoiceField],
+  template: `<app-choice-field label="Mix" [none]="none()" [choices]="choices()" [(value)]="value" />`,
+})
+class Choosing {
+  readonly none = signal<string | null>(null);
+  readonly choices = signal([
+    { id: '1', name: 'Cells' },
+    { id: '2', name: 'Pots' },
+  ]);
+  readonly value = signal<string | null>('2');
+}
+
+describe('one of a list', () => {
+  const stands = (set: (host: Choosing) => void): string => {
+    const fixture = TestBed.createComponent(Choosing);
+    set(fixture.componentInstance);
+    fixture.detectChanges();
+    const box = (fixture.nativeElement as HTMLElement).querySelector('select')!;
+    return box.selectedOptions[0]?.textContent?.trim() ?? '';
+  };
+
+  test.each([
+    ['what is chosen', 'Pots', () => undefined],
+    ['that something is to be chosen', 'choose', (host: Choosing) => host.value.set(null)],
+    ['that it is not on the list', 'one that is not on this list', (host: Choosing) => host.value.set('3')],
+    [
+      'the same where none may be chosen',
+      'one that is not on this list',
+      (host: Choosing) => {
+        host.none.set('none');
+        host.value.set('3');
+      },
+    ],
+    [
+      'none',
+      'none',
+      (host: Choosing) => {
+        host.none.set('none');
+        host.value.set('');
+      },
+    ],
+    ['nothing while the list is on its way', '', (host: Choosing) => host.choices.set([])],
+  ])('it shows %s', (_, shown, set) => {
+    expect(stands(set)).toBe(shown);
+  });
+
+  test('what is not on the list stays until another is chosen, and is gone then', () => {
+    const fixture = TestBed.createComponent(Choosing);
+    const host = fixture.componentInstance;
+    host.value.set('3');
+    fixture.detectChanges();
+    const box = (fixture.nativeElement as HTMLElement).querySelector('select')!;
+    expect(host.value()).toBe('3');
+    box.value = '1';
+    box.dispatchEvent(new Event('change'));
+    fixture.detectChanges();
+    expect(host.value()).toBe('1');
+    expect([...box.options].map((one) => one.textContent?.trim())).toEqual(['Cells', 'Pots']);
+  });
+});
 
 describe('a number that may be left empty', () => {
   test.each(['19', '-1', 'sour', '1e99', '.'])('%s stays as typed, is told, and is not passed on', (bad) => {
