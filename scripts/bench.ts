@@ -2,6 +2,7 @@
 // npm run bench -- kills: the server killed 500 times in the middle of writes, and nothing else; twenty minutes.
 // npm run bench -- kills-of-files: 500 times in the middle of backups, restores and upgrades.
 // npm run bench -- soak: twenty devices at once, and nothing else; ten minutes (or so many seconds: -- soak 60).
+// npm run bench -- screen: what the browser does, and the size of what it loads; two minutes.
 import { chromium as chromiumPath } from '#testing/chromium';
 import { chromium, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
