@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { AxeBuilder } from '@axe-core/playwright';
 import { type Page } from '@playwright/test';
-import { expect, test } from './bench';
+import { expect, field, test } from './bench';
 
 const places: [string, string][] = [
   ['mix', '/mix'],
@@ -48,7 +48,31 @@ const places: [string, string][] = [
 
 const WIDTHS = [1280, 390];
 
-/** Nothing for axe to find, and nothing that sticks out, at each width. */
+/** What stands in a field or list and is cut off there, with the field. */
+const cut = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const pen = document.createElement('canvas').getContext('2d')!;
+    const wide = (box: HTMLElement, text: string, beside: number): boolean => {
+      const { font, paddingLeft, paddingRight } = getComputedStyle(box);
+      pen.font = font;
+      const room = box.clientWidth - parseFloat(paddingLeft) - parseFloat(paddingRight) - beside;
+      return pen.measureText(text).width > room + 1;
+    };
+    const seen = Array.from(document.querySelectorAll<HTMLElement>('select, input:not([type])')).filter(
+      (box) => box.checkVisibility(),
+    );
+    return seen.flatMap((box) => {
+      const text =
+        box instanceof HTMLSelectElement
+          ? (box.selectedOptions[0]?.textContent ?? '').trim()
+          : (box as HTMLInputElement).value;
+      const name = box.getAttribute('aria-label') ?? (box as HTMLInputElement).labels?.[0]?.textContent ?? '';
+      // The arrow of a list takes its part.
+      return wide(box, text, box instanceof HTMLSelectElement ? 18 : 0) ? [`${name.trim()}: ${text}`] : [];
+    });
+  });
+
+/** Nothing for axe to find, and nothing that sticks out or is cut off, at each width. */
 async function passes(page: Page): Promise<void> {
   for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: 800 });
@@ -57,6 +81,7 @@ async function passes(page: Page): Promise<void> {
     expect(violations.map((v) => [width, v.id, v.nodes.map((n) => n.target)])).toEqual([]);
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(wide, `sticks out at ${width} px`).toBeLessThanOrEqual(0);
+    expect(await cut(page), `cut off at ${width} px`).toEqual([]);
   }
 }
 
@@ -68,6 +93,25 @@ for (const [name, address] of places) {
     await passes(page);
   });
 }
+
+test('in US units, too, nothing is cut off in its field', async ({ page }) => {
+  await page.goto('/mix');
+  await page.getByRole('button', { name: 'gal · oz' }).click();
+  for (const address of [
+    '/mix?stage=seedling&into=cell-24&parts=peat-medium:3,perlite-coarse:1&lime=lime-dolomitic:5.8&dose=calcium-nitrate:0.3,potassium-nitrate:0.2',
+    '/mix/finder',
+    '/shelf/money',
+    '/shelf/lots',
+  ])
+    for (const width of WIDTHS) {
+      await page.setViewportSize({ width, height: 800 });
+      await page.goto(address);
+      await expect(page.locator('main h1').first()).toBeAttached();
+      if (address.includes('dose='))
+        await expect(field(page, 'Dose of Potassium nitrate, lb/yd³')).toHaveValue('0.337');
+      expect(await cut(page), `${address} at ${width} px`).toEqual([]);
+    }
+});
 
 test('everything that opens on the mix passes axe too', async ({ page }) => {
   await page.goto('/mix');
@@ -110,6 +154,8 @@ test('the whole flow with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('ArrowLeft');
   await tabTo(page, /72-cell tray/);
   await page.keyboard.press('Enter');
+  // Keys follow each other here faster than any hand: the menu comes with the next frame.
+  await expect(page.locator('.dropdown-menu.show .dropdown-item').first()).toBeVisible();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');

@@ -13,7 +13,7 @@ import { NumberField } from '../ui/fields/number-field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="measures.all" what="your measures" />
-    <ul class="rows">
+    <ul class="rows ended">
       @for (one of measures.all.value() ?? []; track one.id) {
         <li>
           <b>{{ one.name }}</b>
@@ -61,15 +61,6 @@ import { NumberField } from '../ui/fields/number-field';
     }
   `,
   styles: `
-    li {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 6px 18px;
-      align-items: center;
-    }
-    li .press {
-      margin-left: auto;
-    }
     .fields {
       margin-top: 12px;
     }

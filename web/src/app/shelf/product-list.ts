@@ -185,7 +185,7 @@ export class ProductList {
     { id: 'blend', name: 'A dry blend' },
   ];
   protected readonly asWhat = [
-    { id: 'oxides', name: 'P₂O₅ and K₂O, as most labels have it' },
+    { id: 'oxides', name: 'P₂O₅, K₂O (most labels)' },
     { id: 'elements', name: 'P and K, the elements' },
   ];
   protected readonly measures = [

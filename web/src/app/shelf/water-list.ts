@@ -33,7 +33,7 @@ const ionNames: Record<Ion, string> = {
   template: `
     <p class="lead">What the mains, the well or the barrel brings with each watering.</p>
     <app-fetch-state [of]="waters.all" what="your waters" />
-    <ul class="rows">
+    <ul class="rows ended">
       @for (one of told(); track one.water.id) {
         <li>
           <b>{{ one.water.name }}</b>
@@ -105,15 +105,6 @@ const ionNames: Record<Ion, string> = {
     }
   `,
   styles: `
-    li {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 6px 18px;
-      align-items: center;
-    }
-    li .press {
-      margin-left: auto;
-    }
     li p {
       flex: 1 0 100%;
       margin: 0;

@@ -55,7 +55,8 @@ export class DoseList {
   protected readonly limes = computed(() =>
     this.all()
       .filter((a) => a.kind === 'lime' && neutralisingMeqPerG(a) > 1)
-      .map(({ id, name }) => ({ id, name: shortName(name) })),
+      // Short enough for its field: what it is stands above it.
+      .map(({ id, name }) => ({ id, name: shortName(name).replace(/ limestone$/, '') })),
   );
   protected readonly absent = computed(() => {
     const used = new Set(this.store.recipe().amendments.map((d) => d.amendment));

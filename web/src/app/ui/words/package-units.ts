@@ -3,7 +3,7 @@ import { type UnitSystem } from '#core/units/show';
 
 const names: { id: PackageUnit; name: string }[] = [
   { id: 'L', name: 'litres' },
-  { id: 'dryQuart', name: 'dry quarts (bags of mix mostly are)' },
+  { id: 'dryQuart', name: 'dry quarts (most bags)' },
   { id: 'liquidQuart', name: 'liquid quarts' },
   { id: 'ft3', name: 'cubic feet' },
   { id: 'yd3', name: 'cubic yards' },
