@@ -26,11 +26,15 @@ export type RetentionFit =
 const LN_ALPHA = [Math.log(1e-4), Math.log(2)] as const;
 const LN_N1 = [Math.log(0.02), Math.log(20)] as const;
 
+/** Effective saturation at a suction above 0 of the curve without an air entry. */
+const withoutEntry = (alphaPerCm: number, n: number, suctionCm: number): number =>
+  (1 + (alphaPerCm * suctionCm) ** n) ** (1 / n - 1);
+
 /** Effective saturation at a suction, 0–1. Nothing drains at the air entry or below it. */
 function effectiveSaturation(alphaPerCm: number, n: number, suctionCm: number, airEntryCm: number): number {
   if (suctionCm <= 0 || suctionCm <= airEntryCm) return 1;
-  const bare = (1 + (alphaPerCm * suctionCm) ** n) ** (1 / n - 1);
-  return airEntryCm > 0 ? bare / (1 + (alphaPerCm * airEntryCm) ** n) ** (1 / n - 1) : bare;
+  const bare = withoutEntry(alphaPerCm, n, suctionCm);
+  return airEntryCm > 0 ? bare / withoutEntry(alphaPerCm, n, airEntryCm) : bare;
 }
 
 /** Water content at a suction. */
@@ -60,13 +64,12 @@ export function fitRetention(
 
   /** Fills `se` and gives the residual water content that fits best with it. */
   const thetaRFor = (alphaPerCm: number, n: number): number => {
-    const m = 1 / n - 1;
-    const atEntry = airEntryCm > 0 ? (1 + (alphaPerCm * airEntryCm) ** n) ** m : 1;
+    const atEntry = airEntryCm > 0 ? withoutEntry(alphaPerCm, n, airEntryCm) : 1;
     let top = 0;
     let bottom = 0;
     for (let i = 0; i < count; i++) {
       const { suctionCm, water } = points[i]!;
-      se[i] = suctionCm <= airEntryCm ? 1 : (1 + (alphaPerCm * suctionCm) ** n) ** m / atEntry;
+      se[i] = suctionCm <= airEntryCm ? 1 : withoutEntry(alphaPerCm, n, suctionCm) / atEntry;
       const dry = 1 - se[i]!;
       top += dry * (water - thetaS * se[i]!);
       bottom += dry * dry;

@@ -76,7 +76,7 @@ export class PartList {
       loose,
       litres: outcome.sheet.litres,
       parts: Number(outcome.judgement.input.components.reduce((sum, c) => sum + c.parts, 0).toFixed(3)),
-      firmed: this.store.recipe().compactionPct > 0,
+      firmed: outcome.judgement.input.compaction > 0,
       slips:
         outcome.sheet.components.length > 1 && outcome.judgement.evaluation.composition.shrinkage > 0.005,
       judgement: outcome.judgement,
