@@ -144,7 +144,7 @@ describe('everything out and in', () => {
   });
 });
 
-test.each(['schema-1', 'schema-5'])('an archive of a folder of %s opens and means the same', (name) => {
+test.each(['schema-1', 'schema-5', 'schema-16'])('an archive of a folder of %s opens and means the same', (name) => {
   const file = path();
   copyFileSync(`testing/folders/${name}.sqlite`, file);
   const to = mkdtempSync(join(folder, 'old-'));

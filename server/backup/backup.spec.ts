@@ -320,7 +320,7 @@ describe('damage is noticed, and nothing is filled in', () => {
 });
 
 test('killed in the middle of backups, restores and upgrades, thirty times: each is whole, or did not come about', async () => {
-  const old = ['schema-1', 'schema-5'].map((name) => `testing/folders/${name}.sqlite`);
+  const old = ['schema-1', 'schema-5', 'schema-16'].map((name) => `testing/folders/${name}.sqlite`);
   const tally = await killFiles(data, 30, old, Math.random);
   expect(tally.wrong).toEqual([]);
   expect(tally).toMatchObject({ backups: 10, restores: expect.any(Number), upgrades: 10 });

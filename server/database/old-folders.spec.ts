@@ -10,6 +10,7 @@ import { demoLots } from '#server/demo/nursery';
 import { demoStock } from '#server/demo/stock';
 import { seedDemo } from '#server/demo/seed';
 import { openDatabase } from '#server/database/open';
+import { askedOfFolders } from '#testing/folders';
 import { plain, words } from '#testing/paper';
 import { testApp, TODAY } from '#testing/server';
 
@@ -123,5 +124,18 @@ test('tests that kept positions are read by their names', async () => {
     { ec: 0.7, method: 'oneToTwo' },
     { ec: 2.1, method: 'displaced' },
   ]);
+  db.close();
+});
+
+test('a data folder of schema-16, with all that the demo had and some of everything else, says what it said', async () => {
+  copyFileSync('testing/folders/schema-16.sqlite', join(folder, 'welcome.sqlite'));
+  const told = JSON.parse(readFileSync('testing/folders/schema-16.json', 'utf8')) as Record<string, object>;
+  const db = openDatabase(folder);
+  const { app } = testApp(db);
+  for (const path of askedOfFolders) {
+    const { body } = await request(app).get(`/api${path}`).expect(200);
+    // Newer answers may say more beside it.
+    expect({ path, body: body as unknown }).toMatchObject({ path, body: told[path] });
+  }
   db.close();
 });
