@@ -1,7 +1,8 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { type BrowserContext, expect, test as base, type Locator, type Page } from '@playwright/test';
+import { SHIFT_MS, shiftClock } from '#testing/day';
 import { serve } from '#testing/serve';
 
 /**
@@ -20,6 +21,16 @@ export const test = base.extend<{ brought: RegExp }, { address: string }>({
     },
     { scope: 'worker' },
   ],
+  // Every page, of whichever context, goes by the day of the tests.
+  browser: [
+    async ({ browser }, use) => {
+      const make = browser.newContext.bind(browser);
+      browser.newContext = async (options) => onTestDay(await make(options));
+      await use(browser);
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ context }, use) => use(await onTestDay(context)),
   baseURL: async ({ address }, use) => use(address),
   page: async ({ page, brought }, use) => {
     const wrong: string[] = [];
@@ -32,6 +43,14 @@ export const test = base.extend<{ brought: RegExp }, { address: string }>({
   },
 });
 export { expect };
+
+/** Sets the clock of all pages of a context; twice is once too often. */
+export async function onTestDay(context: BrowserContext): Promise<BrowserContext> {
+  if (!onIt.has(context)) await context.addInitScript(shiftClock, SHIFT_MS);
+  onIt.add(context);
+  return context;
+}
+const onIt = new WeakSet<BrowserContext>();
 
 export const reading = (page: Page, name: string): Locator =>
   page.locator('app-reading-ruler', { hasText: name }).locator('.value');

@@ -5,7 +5,7 @@ import { connect } from 'node:tls';
 import { createHash, X509Certificate } from 'node:crypto';
 import { type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { serve } from '#testing/serve';
-import { expect, field, test } from './bench';
+import { expect, field, onTestDay, test } from './bench';
 
 /** Another device: a browser of its own, that trusts the nursery as one on which its authority is installed. */
 const another = (browser: Browser): Promise<BrowserContext> =>
@@ -120,6 +120,7 @@ test('a phone that trusts the nursery’s own authority keeps the page, and work
     serviceWorkers: 'allow',
     viewport: { width: 390, height: 844 },
   });
+  await onTestDay(device);
   const phone = await device.newPage();
   const at = `https://127.0.0.1:${port}`;
   await phone.goto(`${at}/pair?code=${code.text}`);

@@ -1,3 +1,4 @@
+import { testDay } from '#testing/day';
 import { type Page } from '@playwright/test';
 import { expect, field, test } from './bench';
 
@@ -30,7 +31,7 @@ test.describe('on the phone', () => {
 
     // Another that came three weeks ago.
     await page.goto('/plants/new?start=pot&crop=cabbage&vessel=pot-9&cells=40&name=Washed');
-    const day = new Date(Date.now() - 22 * 86_400_000).toISOString().slice(0, 10);
+    const day = testDay(-22);
     await page.getByText('Moved bare-root').click();
     await page.getByLabel('On', { exact: true }).fill(day);
     await page.getByRole('button', { name: 'Keep it' }).click();

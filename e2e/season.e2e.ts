@@ -1,7 +1,6 @@
+import { testDay } from '#testing/day';
 import { Keyboard } from '#testing/keyboard';
 import { expect, field, test } from './bench';
-
-const inDays = (days: number): string => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
 
 test('a bar is dragged, all follows, and one press takes it back', async ({ page }) => {
   await page.goto('/season/plan');
@@ -125,7 +124,7 @@ test('onions and tomatoes from the frost dates to their labels, on a phone, with
     [/^Late/, 128],
   ] as const) {
     await keys.tabInto(label);
-    const [year, month, day] = inDays(days).split('-');
+    const [year, month, day] = testDay(days).split('-');
     await keys.type(`${month}${day}${year}`);
   }
   await keys.tabInto(/^Keep it$/, 40);

@@ -1,3 +1,4 @@
+import { testDay } from '#testing/day';
 import { expect, field, test } from './bench';
 
 test('hard well water on a peat mix: it turns sweet, acid is found, and its pH stays', async ({ page }) => {
@@ -113,7 +114,7 @@ test('a tray of cuttings from sticking to its rooted count', async ({ page }) =>
   await page.locator('.stages label', { hasText: 'Root' }).first().click();
   await page.getByRole('link', { name: 'Cuttings' }).click();
   await page.getByLabel('Plant', { exact: true }).selectOption({ label: 'Fuchsia' });
-  const day = new Date(Date.now() - 20 * 86_400_000).toISOString().slice(0, 10);
+  const day = testDay(-20);
   await page.getByLabel('Struck on').fill(day);
   await expect(page.getByText(/^Fuchsia, softwood.*roots from/)).toBeVisible();
   await field(page, 'Humidity, %, if measured').fill('85');

@@ -1,6 +1,7 @@
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pino } from 'pino';
+import { clockFrom } from '#server/clock';
 import { holdFolder } from '#server/database/lock';
 import { door } from '#server/devices/door';
 import { ownNames, Sharing } from '#server/devices/sharing';
@@ -16,6 +17,7 @@ if (!Number.isInteger(port) || port < 0 || port > 65535) {
   throw new RangeError(`PORT must be a whole number from 0 to 65535, was ${process.env['PORT'] ?? ''}`);
 }
 const folder = process.env['WELCOME_DATA'] ?? './data';
+const now = clockFrom(process.env['WELCOME_NOW']);
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
 
 const sharePort = Number(process.env['WELCOME_SHARE_PORT'] ?? (port === 0 ? 0 : port + 1));
@@ -30,9 +32,9 @@ const asked = process.argv.includes('--share=plain')
     ? 'sealed'
     : null;
 const sharing: Sharing = new Sharing({
-  ...{ data: folder, port: sharePort, now: () => new Date() },
+  ...{ data: folder, port: sharePort, now, machineNow: () => new Date() },
   listener: door({
-    ...{ data: folder, now: () => new Date(), names: ownNames },
+    ...{ data: folder, now, names: ownNames },
     pairing: () => sharing.pairing,
     devices: () => opened.devices,
     inside: (req, res) => opened.listener(req, res),
@@ -47,9 +49,9 @@ try {
   process.exit(1);
 }
 const opened: Opened = new Opened({
-  ...{ data: folder, log, now: () => new Date() },
+  ...{ data: folder, log, now },
   webFolder: process.env['WELCOME_WEB'] ?? join(root, 'dist', 'web', 'browser'),
-  ...{ instruments: new InstrumentHub(simulatedBench()), heavy: new Workers() },
+  ...{ instruments: new InstrumentHub(simulatedBench(now()), undefined, now), heavy: new Workers() },
   sharing,
   demo: process.env['WELCOME_DEMO'] !== '0',
 });

@@ -1,4 +1,5 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
+import { testNow } from '#testing/day';
 
 /** A server of its own, on a data folder that may be empty (it then gets the demo) or one that was used before. */
 export interface Served {
@@ -25,7 +26,10 @@ export const begin = (
   args: readonly string[] = [],
 ): ChildProcess =>
   spawn(process.execPath, [bundled(), ...args], {
-    env: { ...process.env, PORT: String(port), WELCOME_DATA: folder, LOG_LEVEL: 'warn', ...env },
+    env: {
+      ...{ ...process.env, PORT: String(port), WELCOME_DATA: folder, LOG_LEVEL: 'warn' },
+      ...{ WELCOME_NOW: testNow().toISOString(), ...env },
+    },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
 

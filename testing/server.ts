@@ -18,6 +18,7 @@ import { InstrumentHub } from '#server/instruments/hub';
 import { simulatedBench } from '#server/simulated/instruments';
 import { CropStore } from '#server/season/crops';
 import { LibraryStore } from '#server/library/store';
+import { TODAY, ZONE } from '#testing/day';
 
 /** In the thread that asks: for tests. */
 export const inPlace: Heavy = {
@@ -28,9 +29,7 @@ export const inPlace: Heavy = {
     ),
 };
 
-/** Dawn of 4 March in the test nursery's zone; at UTC it is still the day before. */
-export const TODAY = new Date('2031-03-03T20:00:00Z');
-export const ZONE = 'Australia/Adelaide';
+export { TODAY, ZONE };
 
 /**
  * An application on a database in memory, without a port.
@@ -54,7 +53,13 @@ export function testApp(
     heavy: inPlace,
     backups: new Backups(db, mkdtempSync(join(tmpdir(), 'welcome-test-')), new Folder(db), () => TODAY),
     restore: () => Promise.reject(new Error('not here')),
-    sharing: new Sharing({ data: 'dist/none', port: 0, now: () => TODAY, listener: () => undefined }),
+    sharing: new Sharing({
+      data: 'dist/none',
+      port: 0,
+      now: () => TODAY,
+      machineNow: () => TODAY,
+      listener: () => undefined,
+    }),
     checkAnswers,
   });
   return { app, db };

@@ -2,6 +2,7 @@ import { type EntryData } from '#contract/record';
 import { type Job, type Recipe } from '#core/recipe/recipe';
 import { sketch } from '#core/recipe/sketch';
 import { starterMixes } from '#core/recipe/starter-mixes';
+import { type ByTurn } from '#server/demo/turn';
 import { gPerLInPoundPerCubicYard as lbPerYd3 } from '#core/units/factors';
 
 /** The made-up nursery of the demo. Names, crops and numbers are invented, but for mix A of 1967. */
@@ -64,17 +65,53 @@ export const demoMixes: readonly DemoMix[] = [
 
 interface DemoBatch {
   mix: string;
+  /** In spring; the rest of the demo knows it by that. */
   name: string;
+  /** In the other parts of the year. */
+  called?: ByTurn<string>;
   daysAgo: number;
   job: Job;
 }
 
 export const demoBatches: readonly DemoBatch[] = [
-  { mix: 'Seed mix, house', name: 'First tomatoes', daysAgo: 34, job: { trays: 12, sparePct: 8 } },
+  {
+    mix: 'Seed mix, house',
+    name: 'First tomatoes',
+    called: {
+      spring: 'First tomatoes',
+      summer: 'Summer kale',
+      autumn: 'Winter lettuce',
+      winter: 'Winter lettuce',
+    },
+    daysAgo: 34,
+    job: { trays: 12, sparePct: 8 },
+  },
   { mix: 'Block mix, 50 mm', name: 'Lettuce blocks, run 1', daysAgo: 27, job: { trays: 16, sparePct: 10 } },
   { mix: 'Cutting mix, open', name: 'Rosemary under mist', daysAgo: 20, job: { trays: 6, sparePct: 8 } },
-  { mix: 'Seed mix, no peat', name: 'Peat-free peppers', daysAgo: 13, job: { trays: 8, sparePct: 8 } },
-  { mix: 'Growing-on mix', name: 'Tomatoes pricked out', daysAgo: 6, job: { trays: 30, sparePct: 8 } },
+  {
+    mix: 'Seed mix, no peat',
+    name: 'Peat-free peppers',
+    called: {
+      spring: 'Peat-free peppers',
+      summer: 'Peat-free chard',
+      autumn: 'Peat-free coriander',
+      winter: 'Peat-free coriander',
+    },
+    daysAgo: 13,
+    job: { trays: 8, sparePct: 8 },
+  },
+  {
+    mix: 'Growing-on mix',
+    name: 'Tomatoes pricked out',
+    called: {
+      spring: 'Tomatoes pricked out',
+      summer: 'Cucumbers potted on',
+      autumn: 'Fuchsias potted on',
+      winter: 'Fuchsias potted on',
+    },
+    daysAgo: 6,
+    job: { trays: 30, sparePct: 8 },
+  },
   { mix: 'Peat-lite mix A (1967)', name: 'One yard of mix A', daysAgo: 2, job: { litres: 764.555 } },
 ];
 

@@ -4,19 +4,23 @@ import { layOut } from '#core/plants/trial';
 import { uniformAt } from '#core/stats/normal';
 import { dayIn, daysAfter } from '#core/units/day';
 import { type Db } from '#server/database/db';
-import { BatchStore } from '#server/batches/store';
 import { Folder } from '#server/database/folder';
+import { type ByTurn, inTurn, turnOf } from '#server/demo/turn';
 import { PlantStore } from '#server/plants/store';
 
-type Given = Pick<NewPlanting, 'crop' | 'vessel' | 'cells'> & Partial<NewPlanting>;
+type Given = Pick<NewPlanting, 'vessel' | 'cells'> & Partial<NewPlanting>;
+type Sort = [crop: string, name?: string];
 /** An event, so many days after the planting began. */
 type After = [days: number, event: Record<string, unknown> & { kind: PlantEvent['kind'] }];
 interface DemoPlanting {
   /** Days ago. */
   ago: number;
-  /** Name of a batch. */
+  /** Name of a batch, as in spring. */
   batch?: string;
+  sort: ByTurn<Sort>;
   given: Given;
+  /** None of them stands any more. */
+  finished?: true;
   events: After[];
 }
 
@@ -24,7 +28,13 @@ interface DemoPlanting {
 const demo: readonly DemoPlanting[] = [
   {
     ...{ ago: 33, batch: 'First tomatoes' },
-    given: { crop: 'tomato', name: 'Long Red', seed: 'Own seed', vessel: 'cell-72', cells: 288 },
+    sort: {
+      spring: ['tomato', 'Long Red'],
+      summer: ['kale', 'Black Leaf'],
+      autumn: ['lettuce', 'Winter Gem'],
+      winter: ['lettuce', 'Winter Gem'],
+    },
+    given: { seed: 'Own seed', vessel: 'cell-72', cells: 288 },
     events: [
       [8, { kind: 'up', count: 241 }],
       [11, { kind: 'up', count: 268 }],
@@ -39,7 +49,8 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 26, batch: 'Lettuce blocks, run 1' },
-    given: { crop: 'lettuce', name: 'Oak leaf', seed: 'Bought, this year', vessel: 'block-50', cells: 150 },
+    sort: { spring: ['lettuce', 'Oak leaf'] },
+    given: { seed: 'Bought, this year', vessel: 'block-50', cells: 150 },
     events: [
       [4, { kind: 'up', count: 147 }],
       [9, { kind: 'watered', litres: 12, minutes: 30 }],
@@ -49,7 +60,13 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 24, batch: 'First tomatoes' },
-    given: { crop: 'cabbage', name: 'Pointed', seed: 'Bought, this year', vessel: 'cell-72', cells: 216 },
+    sort: {
+      spring: ['cabbage', 'Pointed'],
+      summer: ['broccoli', 'Purple'],
+      autumn: ['cauliflower', 'Late White'],
+      winter: ['cauliflower', 'Early White'],
+    },
+    given: { seed: 'Bought, this year', vessel: 'cell-72', cells: 216 },
     events: [
       [7, { kind: 'up', count: 203 }],
       [12, { kind: 'lost', count: 9, cause: 'slugs' }],
@@ -59,7 +76,8 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 20, batch: 'Rosemary under mist' },
-    given: { start: 'strike', crop: 'lavender', seed: 'Mother bed', vessel: 'cell-72', cells: 144 },
+    sort: { spring: ['lavender'] },
+    given: { start: 'strike', seed: 'Mother bed', vessel: 'cell-72', cells: 144 },
     events: [
       [10, { kind: 'lost', count: 21, cause: 'stem rot' }],
       [18, { kind: 'up', count: 102 }],
@@ -67,7 +85,8 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 13, batch: 'Peat-free peppers' },
-    given: { crop: 'pepper', seed: 'Three years old', vessel: 'cell-72', cells: 144 },
+    sort: { spring: ['pepper'], summer: ['chard'], autumn: ['coriander'], winter: ['coriander'] },
+    given: { seed: 'Three years old', vessel: 'cell-72', cells: 144 },
     events: [
       [11, { kind: 'up', count: 71 }],
       [12, { kind: 'ph', value: 7.2 }],
@@ -77,7 +96,13 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 40, batch: 'First tomatoes' },
-    given: { crop: 'onion', name: 'Brown Globe', vessel: 'cell-72', cells: 144, perCell: 6 },
+    sort: {
+      spring: ['onion', 'Brown Globe'],
+      summer: ['parsley', 'Curled'],
+      autumn: ['chives'],
+      winter: ['chives'],
+    },
+    given: { vessel: 'cell-72', cells: 144, perCell: 6 },
     events: [
       [12, { kind: 'up', count: 742 }],
       [30, { kind: 'count', alive: 731 }],
@@ -85,7 +110,10 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 38 },
-    given: { crop: 'basil', vessel: 'cell-72', cells: 72, seed: 'Bought, this year' },
+    sort: { spring: ['basil'] },
+    given: { vessel: 'cell-72', cells: 72, seed: 'Bought, this year' },
+
+    finished: true,
     events: [
       [9, { kind: 'up', count: 66 }],
       [12, { kind: 'lost', count: 48, cause: 'damped off' }],
@@ -94,10 +122,14 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 12, batch: 'Tomatoes pricked out' },
+    sort: {
+      spring: ['petunia', 'From a neighbour'],
+      summer: ['cosmos', 'From a neighbour'],
+      autumn: ['pansy', 'From a neighbour'],
+      winter: ['pansy', 'From a neighbour'],
+    },
     given: {
       start: 'pot',
-      crop: 'petunia',
-      name: 'From a neighbour',
       vessel: 'pot-9',
       cells: 60,
       bareRoot: true,
@@ -109,7 +141,8 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 50, batch: 'Tomatoes pricked out' },
-    given: { start: 'pot', crop: 'pelargonium', name: 'Red balcony', vessel: 'pot-9', cells: 80 },
+    sort: { spring: ['pelargonium', 'Red balcony'] },
+    given: { start: 'pot', vessel: 'pot-9', cells: 80 },
     events: [
       [7, { kind: 'size', mm: 55 }],
       [20, { kind: 'size', mm: 82 }],
@@ -122,12 +155,24 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 16, batch: 'Tomatoes pricked out' },
-    given: { start: 'pot', crop: 'tomato', name: 'Tall', vessel: 'pot-9', cells: 48, halfFilled: true },
+    sort: {
+      spring: ['tomato', 'Tall'],
+      summer: ['cucumber', 'Tall'],
+      autumn: ['fuchsia', 'Tall'],
+      winter: ['fuchsia', 'Tall'],
+    },
+    given: { start: 'pot', vessel: 'pot-9', cells: 48, halfFilled: true },
     events: [[9, { kind: 'size', mm: 140 }]],
   },
   {
     ...{ ago: 22 },
-    given: { crop: 'celery', vessel: 'cell-72', cells: 72, perCell: 3, seed: 'Two years old' },
+    sort: {
+      spring: ['celery'],
+      summer: ['parsley', 'Flat'],
+      autumn: ['parsley', 'Flat'],
+      winter: ['parsley', 'Flat'],
+    },
+    given: { vessel: 'cell-72', cells: 72, perCell: 3, seed: 'Two years old' },
     events: [
       [19, { kind: 'up', count: 58 }],
       [20, { kind: 'sign', sign: 'uneven' }],
@@ -135,7 +180,8 @@ const demo: readonly DemoPlanting[] = [
   },
   {
     ...{ ago: 9, batch: 'Lettuce blocks, run 1' },
-    given: { crop: 'spinach', vessel: 'block-50', cells: 100, seed: 'Bought, this year' },
+    sort: { spring: ['spinach'], summer: ['lettuce', 'Cos'] },
+    given: { vessel: 'block-50', cells: 100, seed: 'Bought, this year' },
     events: [],
   },
 ];
@@ -143,14 +189,16 @@ const demo: readonly DemoPlanting[] = [
 /** A trial: arms, chance of a plant, cells a tray. */
 const trials = [
   {
-    ...{ name: 'Peat against coir', ago: 30, blocks: 6, cells: 72, crop: 'tomato' },
+    ...{ name: 'Peat against coir', ago: 30, blocks: 6, cells: 72 },
+    crop: { spring: 'tomato', summer: 'kale', autumn: 'lettuce', winter: 'lettuce' } as ByTurn<string>,
     arms: [
       { name: 'House seed mix', batch: 'First tomatoes', chance: 0.91 },
       { name: 'No peat', batch: 'Peat-free peppers', chance: 0.8 },
     ],
   },
   {
-    ...{ name: 'Grit on top', ago: 16, blocks: 2, cells: 18, crop: 'lettuce' },
+    ...{ name: 'Grit on top', ago: 16, blocks: 2, cells: 18 },
+    crop: { spring: 'lettuce' } as ByTurn<string>,
     arms: [
       { name: 'Plain', batch: 'First tomatoes', chance: 0.66 },
       { name: 'Grit', batch: 'First tomatoes', chance: 0.95 },
@@ -162,11 +210,16 @@ const trials = [
 const FIRST_STREAM = 9;
 
 /** A dozen plantings, one clear trial and one that says too few. */
-export function demoPlants(db: Db, now: Date, key: (n: number) => string): void {
+export function demoPlants(
+  db: Db,
+  now: Date,
+  key: (n: number) => string,
+  batches: ReadonlyMap<string, number>,
+): void {
   const today = dayIn(now, new Folder(db).timeZone);
+  const turn = turnOf(today);
   const store = new PlantStore(db);
   const at = now.toISOString();
-  const batches = new Map(new BatchStore(db).all({ away: 'no', from: 0 }).map(({ id, name }) => [name, id]));
   const batchOf = (name: string | undefined): number | null => (name && batches.get(name)) || null;
   let used = 0;
   const usual: Omit<Planting, 'id' | 'crop' | 'vessel' | 'cells' | 'on' | 'from'> = {
@@ -189,17 +242,19 @@ export function demoPlants(db: Db, now: Date, key: (n: number) => string): void 
         store.addEvent(planting.id, key(used++), { ...event, on } as unknown as PlantEvent, at);
     }
   };
-  for (const { ago, batch, given, events } of demo) {
+  for (const { ago, batch, sort, given, events, finished } of demo) {
+    const [crop, name = ''] = inTurn(sort, turn);
     const on = daysAfter(today, -ago);
     const planting = store.add(
-      { ...usual, ...given, from: [], on, batch: batchOf(batch), key: key(used++) },
+      { ...usual, ...given, crop, name, from: [], on, batch: batchOf(batch), key: key(used++) },
       at,
     );
     enter(planting, events);
-    if (given.crop === 'basil') store.finish(planting.id, true);
+    if (finished) store.finish(planting.id, true);
   }
   let stream = FIRST_STREAM;
-  trials.forEach(({ name, ago, blocks, cells, crop, arms }, t) => {
+  trials.forEach(({ name, ago, blocks, cells, crop: crops, arms }, t) => {
+    const crop = inTurn(crops, turn);
     const on = daysAfter(today, -ago);
     const seed = 4711 + t;
     const id = store.addTrial(

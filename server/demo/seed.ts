@@ -17,6 +17,7 @@ import { demoBatches, demoLots, demoMixes, demoRecords, demoShelf } from '#serve
 import { demoAmounts, demoStock, demoTests, demoWaters } from '#server/demo/stock';
 import { demoPlants } from '#server/demo/plants';
 import { demoSeason } from '#server/demo/season';
+import { inTurn, turnOf } from '#server/demo/turn';
 import { LearnedStore } from '#server/library/learned';
 import { LibraryStore } from '#server/library/store';
 import { LotStore } from '#server/lots/store';
@@ -65,7 +66,18 @@ function waters(db: Db, now: Date): void {
 }
 
 function plants(db: Db, now: Date): void {
-  demoPlants(db, now, (n) => keyOf('c000', n));
+  demoPlants(db, now, (n) => keyOf('c000', n), batchesOf(db));
+}
+
+/** Ids of those that are there, by their names in spring. */
+function batchesOf(db: Db): Map<string, number> {
+  const store = new BatchStore(db);
+  return new Map(
+    demoBatches.flatMap(({ name }, index): [string, number][] => {
+      const batch = store.byKey(batchKey(index));
+      return batch ? [[name, batch.id]] : [];
+    }),
+  );
 }
 
 const isEmpty = (db: Db): boolean =>
@@ -83,13 +95,14 @@ function mixesAndBatches(db: Db, now: Date): void {
       return [name, mixes.create(keyOf('a000', i), name, note, recipe, figures, startOf(now))];
     }),
   );
-  demoBatches.forEach(({ mix, name, daysAgo, job }, index) => {
+  const turn = turnOf(dayIn(now, new Folder(db).timeZone));
+  demoBatches.forEach(({ mix, name, called, daysAgo, job }, index) => {
     const version = kept.get(mix);
     if (!version) throw new RangeError(`demo batch ${name} names a mix that is not there: ${mix}`);
     const made = addDays(now, -daysAgo);
     batches.add({
       key: batchKey(index),
-      name,
+      name: called ? inTurn(called, turn) : name,
       mixVersionId: version.id,
       madeOn: daysAfter(dayIn(now, new Folder(db).timeZone), -daysAgo),
       createdAt: made.toISOString(),
@@ -110,9 +123,8 @@ function shelf(db: Db, now: Date): void {
 
 function lotsAndRecords(db: Db, now: Date): void {
   const [batches, lots, record] = [new BatchStore(db), new LotStore(db), new RecordStore(db)];
-  const made = demoBatches.flatMap((_, index) => batches.byKey(batchKey(index)) ?? []);
   // An older demo folder stands at the day on which it was filled.
-  const first = made[0];
+  const first = batches.byKey(batchKey(0));
   const filled = first ? addDays(parseISO(first.madeOn), demoBatches[0]!.daysAgo) : now;
   const lotOf = new Map(
     demoLots.map(([item, name, daysAgo], i) => {
@@ -121,9 +133,9 @@ function lotsAndRecords(db: Db, now: Date): void {
     }),
   );
   let written = 0;
-  for (const batch of made) {
-    const told = demoRecords[batch.name];
-    if (!told) continue;
+  for (const [name, id] of batchesOf(db)) {
+    const [batch, told] = [batches.one(id), demoRecords[name]];
+    if (!batch || !told) continue;
     for (const data of recordOf(batch, lotOf, told)) {
       const result = data.kind === 'test' && runBenchTest(data.test, data.values, batch.snapshot.context);
       record.add(

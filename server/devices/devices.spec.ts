@@ -22,7 +22,7 @@ import { testApp } from '#testing/server';
 let data: string;
 const opened: Sharing[] = [];
 const sharing = (at: string, port: number, listener: RequestListener): Sharing => {
-  const one = new Sharing({ data: at, port, now: () => new Date(), listener });
+  const one = new Sharing({ data: at, port, now: () => new Date(), machineNow: () => new Date(), listener });
   opened.push(one);
   return one;
 };

@@ -30,6 +30,8 @@ export interface Door {
   data: string;
   port: number;
   now: () => Date;
+  /** Of the machine itself: phones look at a certificate by their own clocks. */
+  machineNow: () => Date;
   /** What answers who comes in by it. */
   listener: RequestListener;
 }
@@ -67,10 +69,10 @@ export class Sharing {
     this.way = way;
     this.problem = '';
     if (way === 'off') return;
-    const { data, now, listener, port } = this.door;
+    const { data, machineNow, listener, port } = this.door;
     try {
       const server =
-        way === 'plain' ? createPlain(listener) : createSealed(sealed(data, ownNames(), now()), listener);
+        way === 'plain' ? createPlain(listener) : createSealed(sealed(data, ownNames(), machineNow()), listener);
       await new Promise<void>((open, failed) => {
         server.once('error', failed);
         server.listen(port, '0.0.0.0', () => {

@@ -11,6 +11,7 @@ export class InstrumentHub {
   constructor(
     readonly instruments: readonly Instrument[],
     private readonly everyMs = EVERY_MS,
+    private readonly now: () => Date = () => new Date(),
   ) {}
 
   find(id: string): Instrument | undefined {
@@ -38,7 +39,7 @@ export class InstrumentHub {
   }
 
   private beat(): void {
-    const readings = this.readAll(new Date());
+    const readings = this.readAll(this.now());
     for (const hear of this.hearers) hear(readings);
   }
 }
