@@ -28,6 +28,7 @@ export type NewBatch = z.input<typeof newBatchSchema>;
 
 export const batchLineSchema = z.object({
   id: rowId,
+  key: z.string(),
   name: z.string(),
   madeOn: day,
   createdAt: moment,
@@ -45,6 +46,8 @@ export const batchSchema = z.object({
   /** The mix of that version. */
   mixId: rowId.nullable(),
   mixName: z.string().nullable(),
+  /** Client key of that mix. */
+  mixKey: z.string().nullable(),
   madeOn: day,
   createdAt: moment,
   snapshot: snapshotSchema,

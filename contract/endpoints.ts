@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { whereSchema } from '#contract/about';
 import { batchLineSchema, batchSchema, newBatchSchema } from '#contract/batches';
 import {
   batchSheetAnswerSchema,
@@ -171,6 +172,7 @@ const act = (says: string) => ({ says, answer: 'nothing' as const, status: 204 a
 export const endpoints = {
   health: get('Whether the server is up', z.object({ ok: z.literal(true) })),
   openapi: get('This document', z.looseObject({ openapi: z.string() })),
+  where: get('Where something stands in this folder, by the client key that it was made under', whereSchema),
   library: get('Materials, products and vessels with their sources', librarySchema),
 
   keepMaterial: create('Add a material of your own', newMaterialSchema, ownMaterialSchema),

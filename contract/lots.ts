@@ -51,6 +51,8 @@ export type ChangedLot = z.output<typeof changedLotSchema>;
 
 export const lotSchema = z.object({
   id: rowId,
+  /** Client key; null for what was kept before there were any. */
+  key: z.string().nullable(),
   ...lotFields,
   note: z.string(),
   /** What came later, was lost, was put right by counting, and went into batches; in the unit of its kind. */

@@ -22,6 +22,9 @@ export const figuresSchema = z.object({
 export const mixVersionSchema = z.object({
   id: rowId,
   mixId: rowId,
+  /** Client keys of the version and of its mix; null for what was kept before there were any. */
+  key: z.string().nullable(),
+  mixKey: z.string().nullable(),
   version: rowId,
   name: z.string(),
   note: z.string(),

@@ -75,6 +75,8 @@ export type MadeFor = z.output<typeof madeForSchema>;
 export const planSchema = z.object({
   settings: seasonSettingsSchema,
   lines: z.array(seasonLineSchema),
+  /** Client keys of the lines, by their numbers. */
+  keys: z.record(z.string(), z.string()),
   done: z.array(doneTaskSchema),
   /** Batches that were made for a step. */
   made: z.array(madeForSchema.extend({ batch: rowId })),

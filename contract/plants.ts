@@ -1,5 +1,18 @@
 import { z } from 'zod';
-import { clientKey, day, int, list, longText, num, oneOf, rowId, slug, text, yesNo } from '#contract/fields';
+import {
+  clientKey,
+  day,
+  int,
+  list,
+  longText,
+  moment,
+  num,
+  oneOf,
+  rowId,
+  slug,
+  text,
+  yesNo,
+} from '#contract/fields';
 import { from } from '#contract/lists';
 import { causeIds, type SignId, signIds } from '#core/plants/cause-table';
 import { outWays, type PlantEvent, type Planting, starts } from '#core/plants/planting';
@@ -77,8 +90,20 @@ export const plantEventSchema = z.discriminatedUnion('kind', [
   event('undo', { of: rowId }),
 ]) satisfies z.ZodType<PlantEvent>;
 
-export const newPlantEventSchema = z.strictObject({ key: clientKey, event: plantEventSchema });
-export const keptPlantEventSchema = z.object({ id: rowId, at: z.string(), event: plantEventSchema });
+/** When it was entered on the device, and what the device's clock says as it is sent: what lies between counts. */
+const deviceTimes = { madeAt: moment.optional(), sentAt: moment.optional() };
+export const newPlantEventSchema = z.strictObject({
+  ...{ key: clientKey, event: plantEventSchema },
+  ...deviceTimes,
+});
+/** `at` is when it was entered, by the clock of the server. */
+export const keptPlantEventSchema = z.object({
+  id: rowId,
+  at: z.string(),
+  event: plantEventSchema,
+  /** Client key, where it is told. */
+  key: z.string().optional(),
+});
 export type KeptPlantEvent = z.output<typeof keptPlantEventSchema>;
 
 const tallySchema = z.object({
@@ -99,6 +124,8 @@ const careSchema = z.object({
 });
 
 export const plantingLineSchema = plantingSchema.extend({
+  /** Client key. */
+  key: z.string(),
   tally: tallySchema,
   batchName: z.string().nullable(),
   /** What it wants next. */
@@ -243,6 +270,8 @@ export const trialSchema = trialFields.extend({
   trays: z.array(
     z.object({
       planting: rowId,
+      /** Client key of the planting. */
+      key: z.string(),
       block: z.number(),
       place: z.number(),
       arm: z.number(),

@@ -7,6 +7,7 @@ type Route = readonly [method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE', path
 export const routes = {
   health: ['GET', '/health'],
   openapi: ['GET', '/openapi.json'],
+  where: ['GET', '/where/:kind/:key'],
   library: ['GET', '/library'],
   keepMaterial: ['POST', '/materials'],
   changeMaterial: ['PUT', '/materials/:material'],

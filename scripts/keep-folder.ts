@@ -26,9 +26,8 @@ let keys = 0;
 const key = (): string => `00000000-0000-4000-8fff-${String(++keys).padStart(12, '0')}`;
 type Sent = Record<string, unknown>;
 async function send(method: 'post' | 'put' | 'delete', path: string, body: Sent = {}): Promise<Sent> {
-  const answer = await request(app)
-    [method](`/api${path}`)
-    .send(method === 'delete' ? undefined : body);
+  const asked = request(app);
+  const answer = await asked[method](`/api${path}`).send(method === 'delete' ? undefined : body);
   if (answer.status >= 400) throw new Error(`${method} ${path}: ${JSON.stringify(answer.body)}`);
   return answer.body as Sent;
 }

@@ -4,6 +4,8 @@ import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { type Endpoint, endpoints } from '#contract/endpoints';
 import { type EndpointName, routes } from '#contract/routes';
+import { AboutStore, onlyWhatIsMeant } from '#server/about/about';
+import { aboutRoutes } from '#server/about/routes';
 import { ARCHIVE_LIMITS } from '#server/archive/form';
 import { archiveRoutes } from '#server/archive/routes';
 import { type Backups } from '#server/backup/backups';
@@ -92,7 +94,9 @@ export function createApp({ webFolder, log, ...parts }: AppParts): Express {
   app.use((req, res, next) => (isFromAfar(req) ? next() : hosts(req, res, next)));
   app.use(remembered(parts.db, () => new Calendar(new Folder(parts.db), parts.now).today()));
   app.use(compression());
-  app.use('/api', apiBefore(), apiRoutes(parts), apiAfter());
+  const about = new AboutStore(parts.db);
+  app.use('/api', onlyWhatIsMeant(new Folder(parts.db), about), apiBefore());
+  app.use('/api', apiRoutes(parts, about), apiAfter());
   app.use(webRoutes(webFolder));
   app.use((req) => {
     throw notFound('page', req.path);
@@ -122,16 +126,19 @@ function apiBefore(): express.Router {
 }
 
 /** Every endpoint of the contract. @throws Error when one is not served */
-function apiRoutes({
-  db,
-  now,
-  instruments,
-  heavy,
-  backups,
-  restore,
-  sharing,
-  checkAnswers = false,
-}: Omit<AppParts, 'webFolder' | 'log'>): express.Router {
+function apiRoutes(
+  {
+    db,
+    now,
+    instruments,
+    heavy,
+    backups,
+    restore,
+    sharing,
+    checkAnswers = false,
+  }: Omit<AppParts, 'webFolder' | 'log'>,
+  about: AboutStore,
+): express.Router {
   const api = new Api(checkAnswers);
   const library = new LibraryStore(db);
   const mixes = new MixStore(db);
@@ -148,6 +155,7 @@ function apiRoutes({
   const document = openApi();
   api.serve('health', () => ({ ok: true as const }));
   api.serve('openapi', () => document);
+  aboutRoutes(api, about);
   nurseryRoutes(api, folder, calendar, windows);
   libraryRoutes(api, library, own, calendar, now);
   computeRoutes(api, library, heavy);

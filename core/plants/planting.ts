@@ -72,17 +72,35 @@ export type PlantEvent = { on: string } & (
   | { kind: 'undo'; of: number }
 );
 export type PlantEventKind = PlantEvent['kind'];
-export type KeptEvent = PlantEvent & { id: number };
+/** `at` is when it was entered, ISO 8601: of a day's events the later made one comes after, in whatever order they came in. */
+export type KeptEvent = PlantEvent & { id: number; at?: string | undefined };
 
-/** Events that stand: those that a later one took back are left out, and a taking back may itself be taken back. By day, then as entered. */
+/** Events that stand: those that a later one took back are left out, and a taking back may itself be taken back. By day, then as they were made. */
 export function standing(events: readonly KeptEvent[]): KeptEvent[] {
   const void_ = new Set<number>();
   for (const event of [...events].sort((a, b) => b.id - a.id))
     if (event.kind === 'undo' && !void_.has(event.id)) void_.add(event.of);
-  return events
-    .filter((event) => event.kind !== 'undo' && !void_.has(event.id))
-    .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : a.id - b.id));
+  return events.filter((event) => event.kind !== 'undo' && !void_.has(event.id)).sort(inOrder);
 }
+
+function inOrder(a: KeptEvent, b: KeptEvent): number {
+  if (a.on !== b.on) return a.on < b.on ? -1 : 1;
+  if (a.at !== undefined && b.at !== undefined && a.at !== b.at) return a.at < b.at ? -1 : 1;
+  return a.id - b.id;
+}
+
+/**
+ * Counts of one day that were made apart, on devices that did not know of each other: the later made one holds.
+ * @returns each earlier count that came in after a later one, with the one that holds
+ */
+export function countsApart(events: readonly KeptEvent[]): { holds: CountOf; earlier: CountOf }[] {
+  const counts = standing(events).filter((event): event is CountOf => event.kind === 'count');
+  return counts.flatMap((earlier) => {
+    const holds = counts.filter((one) => one.on === earlier.on).at(-1)!;
+    return holds.id < earlier.id && holds.alive !== earlier.alive ? [{ holds, earlier }] : [];
+  });
+}
+export type CountOf = Extract<KeptEvent, { kind: 'count' }>;
 
 /** What became of a planting. Of what was entered all is accounted for: it stands, was lost, thinned, moved, or went out. */
 export interface Tally {
@@ -156,9 +174,15 @@ export function tallyOf({ start, cells, perCell, from }: Planting, events: reado
 
 /**
  * Whether an event can be: not before the planting, and not more plants than there are.
+ * @param at when it was made
  * @throws OutOfRange naming the figure and what is allowed
  */
-export function checkEvent(planting: Planting, events: readonly KeptEvent[], event: PlantEvent): void {
+export function checkEvent(
+  planting: Planting,
+  events: readonly KeptEvent[],
+  event: PlantEvent,
+  at?: string,
+): void {
   dayNumber(event.on, 'on');
   if (event.on < planting.on) throw new OutOfRange('on', event.on, `no day before it began, ${planting.on}`);
   const { begun, entered, alive, thinned, moved, out, lostSum, lost } = tallyOf(planting, events);
@@ -198,7 +222,7 @@ export function checkEvent(planting: Planting, events: readonly KeptEvent[], eve
     default:
   }
   // Counts of later days may say that more were there than that leaves.
-  const after = tallyOf(planting, [...events, { ...event, id: Number.MAX_SAFE_INTEGER }]);
+  const after = tallyOf(planting, [...events, { ...event, id: Number.MAX_SAFE_INTEGER, at }]);
   if (event.kind !== 'undo' && (after.entered ?? 0) > Math.max(begun, entered ?? 0))
     throw new OutOfRange(
       'on',

@@ -144,21 +144,24 @@ describe('everything out and in', () => {
   });
 });
 
-test.each(['schema-1', 'schema-5', 'schema-16'])('an archive of a folder of %s opens and means the same', (name) => {
-  const file = path();
-  copyFileSync(`testing/folders/${name}.sqlite`, file);
-  const to = mkdtempSync(join(folder, 'old-'));
-  unpack({ archive: pack({ file, at: AT }), to: join(to, 'welcome.sqlite') });
-  const there = mkdtempSync(join(folder, 'as-it-was-'));
-  copyFileSync(file, join(there, 'welcome.sqlite'));
-  const [one, other] = [openDatabase(to), openDatabase(there)];
-  // A folder that had no identity gets one of its own in each.
-  const known = (db: Db): unknown =>
-    JSON.parse(JSON.stringify(all(db), (_, it: unknown) => (/^[0-9a-f]{32}$/.test(String(it)) ? '' : it)));
-  expect(known(one)).toEqual(known(other));
-  one.close();
-  other.close();
-});
+test.each(['schema-1', 'schema-5', 'schema-16'])(
+  'an archive of a folder of %s opens and means the same',
+  (name) => {
+    const file = path();
+    copyFileSync(`testing/folders/${name}.sqlite`, file);
+    const to = mkdtempSync(join(folder, 'old-'));
+    unpack({ archive: pack({ file, at: AT }), to: join(to, 'welcome.sqlite') });
+    const there = mkdtempSync(join(folder, 'as-it-was-'));
+    copyFileSync(file, join(there, 'welcome.sqlite'));
+    const [one, other] = [openDatabase(to), openDatabase(there)];
+    // A folder that had no identity gets one of its own in each.
+    const known = (db: Db): unknown =>
+      JSON.parse(JSON.stringify(all(db), (_, it: unknown) => (/^[0-9a-f]{32}$/.test(String(it)) ? '' : it)));
+    expect(known(one)).toEqual(known(other));
+    one.close();
+    other.close();
+  },
+);
 
 describe('what somebody else might have packed', () => {
   let whole: Record<string, Uint8Array>;

@@ -15,6 +15,7 @@ const read = ({ snapshot_json, ...row }: Row): Batch => ({
 const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId,
   (SELECT mix_id FROM mix_versions WHERE id = mix_version_id) AS mixId,
   (SELECT m.name FROM mix_versions v JOIN mixes m ON m.id = v.mix_id WHERE v.id = mix_version_id) AS mixName,
+  (SELECT m.key FROM mix_versions v JOIN mixes m ON m.id = v.mix_id WHERE v.id = mix_version_id) AS mixKey,
   made_on AS madeOn, created_at AS createdAt,
   snapshot_json FROM batches`;
 
@@ -51,7 +52,7 @@ export class BatchStore {
       )
       .pluck();
     this.line = db.prepare<[number], BatchLine>(
-      `SELECT id, name, made_on AS madeOn, created_at AS createdAt,
+      `SELECT id, key, name, made_on AS madeOn, created_at AS createdAt,
          snapshot_json ->> '$.recipe.stage' AS stage,
          snapshot_json ->> '$.vessel.name' AS vessel,
          snapshot_json ->> '$.sheet.litres' AS litres
@@ -107,13 +108,13 @@ export class BatchStore {
     return row ? read(row) : null;
   }
 
-  add(batch: Omit<Batch, 'id' | 'mixId' | 'mixName'>): Batch {
+  add(batch: Omit<Batch, 'id' | 'mixId' | 'mixName' | 'mixKey'>): Batch {
     const { lastInsertRowid } = this.insert.run({ ...batch, snapshot: JSON.stringify(batch.snapshot) });
     return this.one(Number(lastInsertRowid))!;
   }
 
   /** With whatever else has to be noted of it, or not at all. */
-  addFor(batch: Omit<Batch, 'id' | 'mixId' | 'mixName'>, note: (id: number) => void): Batch {
+  addFor(batch: Omit<Batch, 'id' | 'mixId' | 'mixName' | 'mixKey'>, note: (id: number) => void): Batch {
     return this.db
       .transaction(() => {
         const made = this.add(batch);

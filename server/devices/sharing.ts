@@ -72,7 +72,9 @@ export class Sharing {
     const { data, machineNow, listener, port } = this.door;
     try {
       const server =
-        way === 'plain' ? createPlain(listener) : createSealed(sealed(data, ownNames(), machineNow()), listener);
+        way === 'plain'
+          ? createPlain(listener)
+          : createSealed(sealed(data, ownNames(), machineNow()), listener);
       await new Promise<void>((open, failed) => {
         server.once('error', failed);
         server.listen(port, '0.0.0.0', () => {

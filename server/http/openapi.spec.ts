@@ -16,6 +16,7 @@ interface Layer {
   handle?: { stack?: Layer[] };
 }
 let backup = '';
+let lotKey = '';
 let paths: Record<string, Record<string, Operation>>;
 beforeAll(async () => {
   await request(app).post('/api/batches').send(newBatch()).expect(201);
@@ -54,6 +55,7 @@ beforeAll(async () => {
   new DeviceStore(db).add('Phone', TODAY);
   await request(app).post('/api/backups').send({}).expect(204);
   backup = (await request(app).get('/api/backups')).body.list[0].name;
+  lotKey = (await request(app).get('/api/lots')).body[0].key;
   const { body } = await request(app).get('/api/openapi.json');
   expect(body.openapi).toBe('3.1.0');
   paths = body.paths;
@@ -68,6 +70,8 @@ const real = (path: string): string =>
     .replace('{week}', '2031-W10')
     .replace('{crop}', 'tomato')
     .replace('{table}', 'lots')
+    .replace('{kind}', 'lot')
+    .replace('{key}', lotKey)
     .replace('{name}', backup);
 
 test('everything that it tells of is there', async () => {

@@ -10,7 +10,7 @@ type Row = Omit<Lot, 'from' | 'seed' | 'left'> & { fromJson: string | null; seed
 
 const moved = (kind: string): string =>
   `(SELECT total(amount) FROM stock_moves WHERE lot_id = l.id AND kind = '${kind}') AS ${kind}`;
-const SELECT = `SELECT l.id, l.kind, l.item, l.name, l.received_on AS receivedOn, l.note, l.quantity, l.price,
+const SELECT = `SELECT l.id, l.key, l.kind, l.item, l.name, l.received_on AS receivedOn, l.note, l.quantity, l.price,
   l.ready_on AS readyOn, l.from_json AS fromJson, l.seed_json AS seedJson,
   ${moved('came')}, ${moved('lost')}, ${moved('counted')},
   (SELECT total(amount) FROM takes WHERE lot_id = l.id) AS took FROM lots l`;

@@ -8,7 +8,7 @@ import { type Db } from '#server/database/db';
 
 type Row = Omit<MixVersion, 'recipe' | 'figures'> & { recipe_json: string; figures_json: string | null };
 
-const SELECT = `SELECT v.id, v.mix_id AS mixId, v.version, m.name, m.note, v.recipe_json, v.figures_json, v.why, v.created_at AS createdAt
+const SELECT = `SELECT v.id, v.mix_id AS mixId, v.key, m.key AS mixKey, v.version, m.name, m.note, v.recipe_json, v.figures_json, v.why, v.created_at AS createdAt
   FROM mix_versions v JOIN mixes m ON m.id = v.mix_id`;
 
 const read = ({ recipe_json, figures_json, ...row }: Row): MixVersion => ({

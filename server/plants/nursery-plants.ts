@@ -100,7 +100,7 @@ export class NurseryPlants {
   }
 
   private recordOf(id: number): KeptEvent[] {
-    return this.store.eventsOf(id).map(({ id: number, event }) => ({ ...event, id: number }));
+    return this.store.eventsOf(id).map(({ id: number, at, event }) => ({ ...event, id: number, at }));
   }
 
   /** What care is reckoned from, fetched once for all plantings of an answer. */
@@ -121,7 +121,8 @@ export class NurseryPlants {
     const tally = tallyOf(planting, events);
     const care = this.careFor(planting, tally, events, around);
     const batchName = planting.batch === null ? null : this.batches.nameOf(planting.batch);
-    const line = { ...planting, tally: told(tally), batchName, care: care[0] ?? null };
+    const key = this.store.keyOf(planting.id);
+    const line = { ...planting, key, tally: told(tally), batchName, care: care[0] ?? null };
     const state = { crop, kind, soilC: around.soilC, care, line, told: { days: '', care: [] } };
     this.states.set(events, state);
     return state;
@@ -214,7 +215,7 @@ export class NurseryPlants {
     const planting = this.store.one(id);
     if (!planting) throw notFound('planting', id);
     const events = this.store.eventsOf(id);
-    const kept = events.map(({ id: number, event }) => ({ ...event, id: number }));
+    const kept = events.map(({ id: number, at, event }) => ({ ...event, id: number, at }));
     const [line] = this.lines([planting]);
     const named = (one: Planting): string =>
       called(one, this.crops.byId().get(one.crop) ?? { name: one.crop });
@@ -230,7 +231,12 @@ export class NurseryPlants {
     const lots = planting.batch === null ? [] : this.lotsOf(planting.batch);
     return {
       ...line!,
-      events: events.map(({ id: number, at, event }) => ({ id: number, at, event })),
+      events: events.map(({ id: number, at, event, key }) => ({
+        id: number,
+        at,
+        event,
+        ...(key && { key }),
+      })),
       allCare: this.careFor(planting, tallyOf(planting, kept), kept, this.around()),
       ...{ kin, lots },
     };
@@ -297,7 +303,7 @@ export class NurseryPlants {
           const one = moved.find((event) => stands.some((each) => each.id === event.id));
           if (one) this.write(from, kept, randomUUID(), { kind: 'undo', on, of: one.id }, now);
         } else if (moved[0]) {
-          const { id: _, ...again } = moved[0];
+          const { id: _, at: __, ...again } = moved[0];
           this.enter(from, randomUUID(), again, now, 'id');
         }
       });
@@ -333,7 +339,14 @@ export class NurseryPlants {
     this.calendar.notLaterThanToday('on', on);
   }
 
-  addEvent(id: number, key: string, event: PlantEvent, now: string): KeptPlantEvent {
+  /** @param madeAt when it was entered on the device, by the clock here; null for just now */
+  addEvent(
+    id: number,
+    key: string,
+    event: PlantEvent,
+    now: string,
+    madeAt: string | null = null,
+  ): KeptPlantEvent {
     const planting = this.store.one(id);
     if (!planting) throw notFound('planting', id);
     if (event.kind === 'picture')
@@ -341,7 +354,7 @@ export class NurseryPlants {
     if (event.kind === 'moved')
       throw new OutOfRange('kind', 'moved', 'entered by potting them: it comes of itself');
     this.calendar.notLaterThanToday('on', event.on);
-    return this.store.within(() => this.enter(planting, key, event, now));
+    return this.store.within(() => this.enter(planting, key, event, now, undefined, madeAt));
   }
 
   private enter(
@@ -350,19 +363,20 @@ export class NurseryPlants {
     event: PlantEvent,
     now: string,
     name?: string,
+    madeAt: string | null = null,
   ): KeptPlantEvent {
     // Its plants are back where they came from: what happens to them is entered there.
     if (this.store.isAway(planting.id))
       throw new OutOfRange(name ?? 'id', planting.id, 'a planting that is not put away: bring it back first');
     const kept = this.recordOf(planting.id);
     try {
-      checkEvent(planting, kept, event);
+      checkEvent(planting, kept, event, madeAt ?? now);
     } catch (error) {
       throw error instanceof OutOfRange && name !== undefined && error.argument === 'count'
         ? new OutOfRange(name, error.value, error.allowed)
         : error;
     }
-    return this.write(planting, kept, key, event, now);
+    return this.write(planting, kept, key, event, now, madeAt);
   }
 
   private write(
@@ -371,9 +385,10 @@ export class NurseryPlants {
     key: string,
     event: PlantEvent,
     now: string,
+    madeAt: string | null = null,
   ): KeptPlantEvent {
-    const made = this.store.addEvent(planting.id, key, event, now);
-    const { alive } = tallyOf(planting, [...kept, { ...event, id: made.id }]);
+    const made = this.store.addEvent(planting.id, key, event, now, madeAt);
+    const { alive } = tallyOf(planting, [...kept, { ...event, id: made.id, at: made.at }]);
     this.store.finish(planting.id, alive === 0);
     return made;
   }
@@ -445,7 +460,8 @@ export class NurseryPlants {
         const { arm, block } = planting.trial!;
         const { begun, entered, alive } = tallyOf(planting, events.get(planting.id) ?? []);
         const { place } = laid.find((one) => one.arm === arm && one.block === block)!;
-        return { planting: planting.id, block, place, arm, begun, alive, up: entered };
+        const key = this.store.keyOf(planting.id);
+        return { planting: planting.id, key, block, place, arm, begun, alive, up: entered };
       }),
     };
   }

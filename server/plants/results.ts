@@ -65,7 +65,9 @@ export class PlantResults {
     const up = { alive: 0, of: 0 };
     const lost = new Map<string, number>();
     const records = plantings.flatMap((planting): PlantRecord[] => {
-      const events = this.store.eventsOf(planting.id).map((one) => ({ ...one.event, id: one.id }));
+      const events = this.store
+        .eventsOf(planting.id)
+        .map((one) => ({ ...one.event, id: one.id, at: one.at }));
       const tally = tallyOf(planting, events);
       const share = sharesOf(tally);
       if (share.up !== null && !isCounted(planting.start)) {

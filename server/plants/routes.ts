@@ -13,6 +13,16 @@ import { type PlantResults } from '#server/plants/results';
 import { type PlantStore } from '#server/plants/store';
 import { labelSheet, type LabelText } from '#server/print/labels';
 
+/** Sooner than that it counts as entered when it came in. */
+const JUST_NOW_MS = 2000;
+
+/** When it was made by the clock here, whatever the device's clock says: as long before now as before it was sent. */
+function madeAtHere(now: Date, madeAt: string | undefined, sentAt: string | undefined): string | null {
+  if (madeAt === undefined || sentAt === undefined) return null;
+  const age = Date.parse(sentAt) - Date.parse(madeAt);
+  return age > JUST_NOW_MS ? new Date(now.getTime() - age).toISOString() : null;
+}
+
 /** What was sown, struck and potted, and what became of it. */
 export function plantRoutes(
   api: Api,
@@ -71,10 +81,11 @@ export function plantRoutes(
     return jpeg;
   });
   api.serve('planting', ({ params }) => plants.page(params.id));
-  api.serve('addPlantEvent', ({ params: { id }, body: { key, event } }) => {
+  api.serve('addPlantEvent', ({ params: { id }, body: { key, event, madeAt, sentAt } }) => {
     const known = eventOf(key, id);
     if (known) return new Again(known);
-    return plants.addEvent(id, key, event, now().toISOString());
+    const at = now();
+    return plants.addEvent(id, key, event, at.toISOString(), madeAtHere(at, madeAt, sentAt));
   });
   const putAway = (id: number, at: string | null): boolean => plants.putAway(id, at, now().toISOString());
   putAwayRoutes(api, 'planting', ['putAwayPlanting', 'restorePlanting'], { putAway }, now);

@@ -24,6 +24,7 @@ interface Row {
 }
 interface EventRow {
   id: number;
+  key: string;
   planting_id: number;
   data_json: string;
   at: string;
@@ -51,6 +52,7 @@ export class PlantStore {
   private readonly everyEvent;
   private readonly byId;
   private readonly keyed;
+  private readonly keys;
   private readonly insert;
   private readonly setAway;
   private readonly setFinished;
@@ -99,6 +101,7 @@ export class PlantStore {
     this.whole = db.prepare<[], Row>(`${from} WHERE deleted_at IS NULL ORDER BY id`);
     this.byId = db.prepare<[number], Row>(`${from} WHERE id = ?`);
     this.keyed = db.prepare<[string], Row>(`${from} WHERE key = ?`);
+    this.keys = db.prepare<[number], string>('SELECT key FROM plantings WHERE id = ?').pluck();
     this.insert = db.prepare(
       `INSERT INTO plantings (key, crop, batch_id, trial_id, begun_on, row_json, created_at)
        VALUES (@key, @crop, @batch, @trial, @on, @json, @now)`,
@@ -114,7 +117,7 @@ export class PlantStore {
       `${from} WHERE deleted_at IS NULL AND begun_on >= @since AND (@crop IS NULL OR crop = @crop) ORDER BY id`,
     );
     this.ofTrial = db.prepare<[number], Row>(`${from} WHERE trial_id = ? ORDER BY id`);
-    const event = 'SELECT id, planting_id, data_json, at FROM plant_events';
+    const event = 'SELECT id, key, planting_id, data_json, COALESCE(made_at, at) AS at FROM plant_events';
     this.everyEvent = db.prepare<[], EventRow>(`${event} ORDER BY id`);
     this.events = db.prepare<[number], EventRow>(`${event} WHERE planting_id = ? ORDER BY id`);
     this.eventsOfMany = db.prepare<[string], EventRow>(
@@ -123,8 +126,8 @@ export class PlantStore {
     );
     this.eventKeyed = db.prepare<[string], EventRow>(`${event} WHERE key = ?`);
     this.insertEvent = db.prepare(
-      `INSERT INTO plant_events (planting_id, key, kind, day, format, data_json, at)
-       VALUES (@planting, @key, @kind, @on, ${EVENT_FORMAT}, @json, @at)`,
+      `INSERT INTO plant_events (planting_id, key, kind, day, format, data_json, at, made_at)
+       VALUES (@planting, @key, @kind, @on, ${EVENT_FORMAT}, @json, @at, @madeAt)`,
     );
     this.ofKind = db.prepare<[string], EventRow>(`${event} WHERE kind = ? ORDER BY id`);
     this.newest = db.prepare<[string, number], EventRow>(`${event} WHERE kind = ? ORDER BY id DESC LIMIT ?`);
@@ -160,6 +163,10 @@ export class PlantStore {
     const rows =
       list === 'away' ? this.listedAway.all(PAGE, from) : this.listed.all(Number(list === 'yes'), PAGE, from);
     return rows.map(this.planting);
+  }
+
+  keyOf(id: number): string {
+    return this.keys.get(id)!;
   }
 
   isAway(id: number): boolean {
@@ -225,8 +232,8 @@ export class PlantStore {
     }
     if (unknown.size === 0) return by;
     for (const row of this.eventsOfMany.all(JSON.stringify([...unknown.keys()]))) {
-      const { planting, id, event } = readEvent(row);
-      unknown.get(planting)!.push({ ...event, id });
+      const { planting, id, at, event } = readEvent(row);
+      unknown.get(planting)!.push({ ...event, id, at });
     }
     for (const [id, events] of unknown) by.set(id, this.counting.keep(id, events));
     return by;
@@ -240,13 +247,20 @@ export class PlantStore {
     return row ? readEvent(row) : null;
   }
 
-  addEvent(planting: number, key: string, event: PlantEvent, at: string): KeptPlantEvent {
+  /** @param madeAt where it was entered on the device before it came in */
+  addEvent(
+    planting: number,
+    key: string,
+    event: PlantEvent,
+    at: string,
+    madeAt: string | null = null,
+  ): KeptPlantEvent {
     const { kind, on } = event;
     this.counting.forget(planting);
     const { lastInsertRowid } = this.insertEvent.run({
-      ...{ planting, key, kind, on, at, json: JSON.stringify(event) },
+      ...{ planting, key, kind, on, at, madeAt, json: JSON.stringify(event) },
     });
-    return { id: Number(lastInsertRowid), at, event };
+    return { id: Number(lastInsertRowid), at: madeAt ?? at, event };
   }
 
   eventsOfKind(kind: PlantEvent['kind']): (KeptPlantEvent & { planting: number })[] {
@@ -314,6 +328,6 @@ export class PlantStore {
   }
 }
 
-function readEvent({ id, planting_id, data_json, at }: EventRow): KeptPlantEvent & { planting: number } {
-  return { id, at, planting: planting_id, event: JSON.parse(data_json) as PlantEvent };
+function readEvent({ id, key, planting_id, data_json, at }: EventRow): KeptPlantEvent & { planting: number } {
+  return { id, key, at, planting: planting_id, event: JSON.parse(data_json) as PlantEvent };
 }

@@ -65,6 +65,7 @@ function batchOf(recipe: Recipe, heat: (typeof heats)[number], school: (typeof s
     mixVersionId: null,
     mixId: null,
     mixName: null,
+    mixKey: null,
     madeOn: '2031-03-04',
   };
   return { ...about, createdAt: '2031-03-04T10:00:00Z', snapshot };

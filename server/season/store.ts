@@ -15,6 +15,7 @@ import { type Folder } from '#server/database/folder';
 type ChangedLine = z.output<typeof changedLineSchema>;
 interface Row {
   id: number;
+  key: string;
   row_json: string;
 }
 const read = ({ id, row_json }: Row): SeasonLine => ({
@@ -41,10 +42,10 @@ export class SeasonStore {
     private readonly folder: Folder,
   ) {
     this.every = db.prepare<[], Row>(
-      'SELECT id, row_json FROM season_lines WHERE deleted_at IS NULL ORDER BY id',
+      'SELECT id, key, row_json FROM season_lines WHERE deleted_at IS NULL ORDER BY id',
     );
-    this.byId = db.prepare<[number], Row>('SELECT id, row_json FROM season_lines WHERE id = ?');
-    this.keyed = db.prepare<[string], Row>('SELECT id, row_json FROM season_lines WHERE key = ?');
+    this.byId = db.prepare<[number], Row>('SELECT id, key, row_json FROM season_lines WHERE id = ?');
+    this.keyed = db.prepare<[string], Row>('SELECT id, key, row_json FROM season_lines WHERE key = ?');
     this.insert = db.prepare('INSERT INTO season_lines (key, row_json, created_at) VALUES (?, ?, ?)');
     this.update = db.prepare('UPDATE season_lines SET row_json = ? WHERE id = ?');
     this.setAway = db.prepare('UPDATE season_lines SET deleted_at = ? WHERE id = ?');
@@ -85,6 +86,7 @@ export class SeasonStore {
     return {
       settings: this.settings(today),
       lines: this.lines(),
+      keys: Object.fromEntries(this.every.all().map(({ id, key }) => [String(id), key])),
       done: this.allDone.all(),
       made: this.allMade.all(),
     };

@@ -24,6 +24,7 @@ export const routes: Routes = [
       place(':id', 'Batch', () => import('./batches/batch-page').then((m) => m.BatchPage)),
     ],
   },
+  place('waiting', 'Waiting to be sent', () => import('./waiting/waiting-page').then((m) => m.WaitingPage)),
   place('today', 'Today', () => import('./today/today-page').then((m) => m.TodayPage)),
   {
     path: 'season',

@@ -3,8 +3,9 @@ import { DatePipe } from '@angular/common';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Units } from './data/units';
 import { Outbox } from './data/outbox';
-import { isForMaking, isForPlanting } from './data/outbox-store';
+import { isForMaking } from './data/outbox-store';
 import { Notices } from './data/notices';
+import { FolderHere } from './data/folder-here';
 import { Reach } from './data/reach';
 
 const KEEP_AFTER_MS = 3000;
@@ -21,18 +22,8 @@ export class App {
   protected readonly notices = inject(Notices);
   protected readonly outbox = inject(Outbox);
   protected readonly reach = inject(Reach);
+  protected readonly here = inject(FolderHere);
   protected readonly since = computed(() => this.outbox.items().find((one) => one.state === 'waiting')?.at);
-  protected readonly toDecide = computed(() => {
-    const counts = new Map<string, { to: (string | number)[]; name: string; count: number }>();
-    for (const one of this.outbox.undecided()) {
-      if (isForMaking(one)) continue;
-      const known = isForPlanting(one)
-        ? { to: ['/plants', one.planting], name: `Planting ${one.planting}` }
-        : { to: ['/batches', one.batch, 'run'], name: `Batch ${one.batch}` };
-      counts.set(known.name, { ...known, count: (counts.get(known.name)?.count ?? 0) + 1 });
-    }
-    return [...counts.values()];
-  });
   /** What waits to be made, by what it is called. */
   protected readonly toMake = computed(() =>
     this.outbox
@@ -42,7 +33,6 @@ export class App {
       .map(({ called }) => called)
       .join(', '),
   );
-  protected readonly notMade = computed(() => this.outbox.undecided().filter(isForMaking));
 
   constructor() {
     const router = inject(Router);
@@ -51,6 +41,10 @@ export class App {
       // Not while the first page is being made.
       setTimeout(() => this.reach.keep(), KEEP_AFTER_MS);
     });
+  }
+
+  protected reload(): void {
+    location.reload();
   }
 
   protected skip(event: Event): void {

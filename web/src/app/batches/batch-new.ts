@@ -1,3 +1,4 @@
+import { type About } from '#contract/about';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { fittingScoop } from '#core/batch/scoops';
@@ -94,35 +95,46 @@ export class BatchNew {
     this.busy.set(true);
     this.problem.set('');
     const opened = this.store.opened();
-    this.batches
-      .keep({
-        name: this.name().trim(),
-        recipe: this.store.recipe(),
-        mixVersionId: opened && !this.store.changed() ? opened.id : null,
-        madeOn: this.madeOn.value(),
-        units: this.units.system(),
-        scoop: this.scoop.id(),
-        school: this.school().id,
-        kit: this.kit(),
-        madeFor: this.sent()?.steps ?? [],
-      })
-      .subscribe({
-        next: (batch) => {
-          this.madeFor.forget();
-          if (!batch) {
-            this.notices.say(keptHere(`batch ${this.name().trim()}`));
-            void this.router.navigate(['/batches'], { replaceUrl: true });
-            return;
-          }
-          this.season.plan.refresh();
-          this.notices.say(`Batch ${batch.id} is kept.`);
-          void this.router.navigate(['/batches', batch.id], { replaceUrl: true });
-        },
-        error: (error: Error) => {
-          this.busy.set(false);
-          this.problem.set(`Not kept: ${error.message}`);
-        },
-      });
+    const mixVersionId = opened && !this.store.changed() ? opened.id : null;
+    const steps = this.sent()?.steps ?? [];
+    const keys = this.season.plan.value()?.keys ?? {};
+    const about: About[] = [
+      ...(mixVersionId !== null && opened?.key
+        ? [{ kind: 'version' as const, id: opened.id, key: opened.key }]
+        : []),
+      ...[...new Set(steps.map(({ line }) => line))].flatMap((id) => {
+        const key = keys[String(id)];
+        return key === undefined ? [] : [{ kind: 'line' as const, id, key }];
+      }),
+    ];
+    const batch = {
+      name: this.name().trim(),
+      recipe: this.store.recipe(),
+      mixVersionId,
+      madeOn: this.madeOn.value(),
+      units: this.units.system(),
+      scoop: this.scoop.id(),
+      school: this.school().id,
+      kit: this.kit(),
+      madeFor: steps,
+    };
+    this.batches.keep(batch, about).subscribe({
+      next: (batch) => {
+        this.madeFor.forget();
+        if (!batch) {
+          this.notices.say(keptHere(`batch ${this.name().trim()}`));
+          void this.router.navigate(['/batches'], { replaceUrl: true });
+          return;
+        }
+        this.season.plan.refresh();
+        this.notices.say(`Batch ${batch.id} is kept.`);
+        void this.router.navigate(['/batches', batch.id], { replaceUrl: true });
+      },
+      error: (error: Error) => {
+        this.busy.set(false);
+        this.problem.set(`Not kept: ${error.message}`);
+      },
+    });
   }
 
   private proposedName(): string {

@@ -20,6 +20,8 @@ const house = {
   version: 1,
   name: 'House',
   note: '',
+  key: null,
+  mixKey: null,
   figures: null,
   why: '',
   createdAt: '2031-03-04T09:30:00.000Z',

@@ -56,7 +56,18 @@ test('a change goes on the bench with its reason, and the reason stays with the 
   expect(change!.why).toMatch(/^Lime to pH .* against “Too sour”: Spring, 93 % of 480 came up/);
 
   const mix = {
-    ...{ id: 8, mixId: 3, version: 2, name: 'House', note: '', figures: null, why: '', createdAt: '' },
+    ...{
+      id: 8,
+      mixId: 3,
+      version: 2,
+      name: 'House',
+      note: '',
+      key: null,
+      mixKey: null,
+      figures: null,
+      why: '',
+      createdAt: '',
+    },
     recipe,
   };
   store.changeFor(change!.recipe, mix, change!.why);

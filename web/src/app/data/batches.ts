@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type Batch, type BatchLine, type NewBatch } from '#contract/batches';
+import { type About } from '#contract/about';
 import { Api } from './api';
 import { Making } from './making';
 import { Resource } from './resource';
@@ -37,8 +38,8 @@ export class BatchesService {
   }
 
   /** @returns null where it waits on this device until the nursery is in reach */
-  keep(body: Omit<NewBatch, 'key'>): Observable<Batch | null> {
-    return this.making.make('keepBatch', { body }, `batch ${body.name}`).pipe(tap(() => this.tell()));
+  keep(body: Omit<NewBatch, 'key'>, about: readonly About[]): Observable<Batch | null> {
+    return this.making.make('keepBatch', { body, about }, `batch ${body.name}`).pipe(tap(() => this.tell()));
   }
 
   putAway(id: number): Observable<void> {

@@ -18,6 +18,8 @@ import { type PlantEvent } from '#core/plants/planting';
 import { MemoryOutbox } from '#testing/memory-outbox';
 import { serve, type Served } from '#testing/serve';
 import { Api } from './api';
+import { Delivery } from './delivery';
+import { FolderHere } from './folder-here';
 import { NurseryService } from './nursery';
 import { Outbox } from './outbox';
 import { uuid } from './uuid';
@@ -110,7 +112,7 @@ const ask = (method: string, path: string, body?: object): Promise<unknown> =>
 function open(device: Pick<Device, 'wire' | 'store'>): Outbox {
   const injector = createEnvironmentInjector(
     [
-      ...[Outbox, Api, NurseryService],
+      ...[Outbox, Delivery, Api, FolderHere, NurseryService],
       { provide: HttpBackend, useValue: device.wire },
       { provide: HttpClient, useFactory: () => new HttpClient(device.wire) },
       { provide: OUTBOX_STORE, useValue: device.store },
@@ -186,7 +188,8 @@ test('two phones and a laptop, with cuts, kills and wrong clocks: in the end all
   const { steps } = await get<{ steps: { id: string }[] }>(`/batches/${batch.id}`).then(
     (it) => (it as unknown as { snapshot: { steps: { id: string }[] } }).snapshot,
   );
-  const { on: begun } = await get<{ on: string }>('/plants/1');
+  const planting = await get<Ask & { on: string }>('/plants/1');
+  const begun = planting.on;
   let said = 0;
   await fc.assert(
     fc.asyncProperty(fc.array(step, { minLength: 25, maxLength: 60 }), async (day) => {
@@ -251,7 +254,7 @@ test('two phones and a laptop, with cuts, kills and wrong clocks: in the end all
             break;
           case 'plant': {
             const event: PlantEvent = { kind: 'note', on: begun, text: `Seen ${++said}` };
-            at(who, () => void who.outbox.enterEvent(1, event));
+            at(who, () => void who.outbox.enterEvent(planting, event));
             break;
           }
           case 'sow':

@@ -39,8 +39,8 @@ export class Making {
 
   /** @param called what its person calls it @returns what was made; null where it waits on this device */
   make<K extends LaterName>(name: K, given: GivenToCreate<K>, called: string): Observable<Answer<K> | null> {
-    const { params, body } = given as Pick<ForMaking, 'params' | 'body'>;
-    const what = { make: name, params, body };
+    const { params, body, about } = given as Pick<ForMaking, 'params' | 'body' | 'about'>;
+    const what = { make: name, params, body, about };
     // Pressed again while it waits: it is sent under its first key, and made once.
     if (this.outbox.waitsFor(what)) {
       void this.outbox.send();

@@ -61,12 +61,19 @@ export class MixesService {
 
   /** @returns null where it waits on this device until the nursery is in reach */
   keepVersion(
-    { mixId, name }: { mixId: number; name: string },
+    { mixId, mixKey, name }: { mixId: number; mixKey: string | null; name: string },
     recipe: Recipe,
     why = '',
   ): Observable<MixVersion | null> {
     return this.making
-      .make('keepMixVersion', { params: { id: mixId }, body: { recipe, why } }, `the recipe ${name}`)
+      .make(
+        'keepMixVersion',
+        {
+          ...{ params: { id: mixId }, body: { recipe, why } },
+          about: mixKey === null ? [] : [{ kind: 'mix', id: mixId, key: mixKey }],
+        },
+        `the recipe ${name}`,
+      )
       .pipe(tap(() => this.all.refresh()));
   }
 

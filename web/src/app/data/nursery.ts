@@ -3,6 +3,7 @@ import { type Observable, tap } from 'rxjs';
 import { type Nursery } from '#contract/nursery';
 import { dayIn, ownTimeZone } from '#core/units/day';
 import { Api } from './api';
+import { FolderHere } from './folder-here';
 import { Resource } from './resource';
 
 const ASK_AGAIN_MS = 5000;
@@ -11,7 +12,10 @@ const ASK_AGAIN_MS = 5000;
 @Injectable({ providedIn: 'root' })
 export class NurseryService {
   private readonly api = inject(Api);
-  readonly it = new Resource<Nursery>(() => this.api.call('nursery'));
+  private readonly here = inject(FolderHere);
+  readonly it = new Resource<Nursery>(() =>
+    this.api.call('nursery').pipe(tap(({ id }) => this.here.isNow(id))),
+  );
 
   constructor() {
     // Its day and identity are wanted on every page: what did not come is asked for again.

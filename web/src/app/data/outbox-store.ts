@@ -1,5 +1,6 @@
 import { InjectionToken } from '@angular/core';
 import { type IDBPDatabase, openDB } from 'idb';
+import { type About } from '#contract/about';
 import { type EntryData } from '#contract/record';
 import { type PlantEvent } from '#core/plants/planting';
 
@@ -8,10 +9,21 @@ interface Written {
   key: string;
   /** Identity of the data folder that it is for; empty for one of an earlier version that did not say. */
   folder: string;
+  /** What in that folder it is about; none in those of an earlier version. */
+  about?: readonly About[] | undefined;
   /** When it was written, ISO. */
   at: string;
-  /** Not sent yet; or answered so that its person has to decide. */
-  state: 'waiting' | 'conflict' | 'refused';
+  /**
+   * Not sent yet; or its person has to decide: another wrote something else, the server would not take it, it is for
+   * another state of the nursery, or the server broke on it time and again.
+   */
+  state: 'waiting' | 'conflict' | 'refused' | 'elsewhere' | 'stuck';
+  /** What its person calls what it is for. */
+  called?: string;
+  /** It may be with the server: it went out at least once. */
+  sent?: true;
+  /** How often the server broke on it. */
+  broke?: number;
   theirs?: EntryData;
   why?: string;
 }
@@ -33,6 +45,14 @@ export interface ForPlanting extends Written {
   event: PlantEvent;
 }
 
+/** Takes back what this device entered for a planting, by the key of that entry: wherever it is by then. */
+export interface ForUndo extends Written {
+  undo: string;
+  ofPlanting: number;
+  /** Day of the taking back. */
+  on: string;
+}
+
 /** What can be made out of reach: it is kept here and made once the nursery answers. */
 export const laterNames = ['addPlanting', 'addPicture', 'keepMix', 'keepMixVersion', 'keepBatch'] as const;
 export type LaterName = (typeof laterNames)[number];
@@ -48,9 +68,10 @@ export interface ForMaking extends Written {
 }
 
 /** An entry that was written on this device and is not acknowledged by the server. */
-export type Waiting = ForRecord | ForPlanting | ForMaking;
+export type Waiting = ForRecord | ForPlanting | ForUndo | ForMaking;
 
 export const isForPlanting = (item: Waiting): item is ForPlanting => 'planting' in item;
+export const isForUndo = (item: Waiting): item is ForUndo => 'undo' in item;
 export const isForMaking = (item: Waiting): item is ForMaking => 'make' in item;
 export const isForRecord = (item: Waiting): item is ForRecord => 'batch' in item;
 

@@ -1,41 +1,44 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { firstValueFrom } from 'rxjs';
-import { type KeptPlantEvent } from '#contract/plants';
-import { type Entry, type EntryData } from '#contract/record';
+import { type About } from '#contract/about';
+import { type EntryData } from '#contract/record';
 import { replaces, subjectOf } from '#contract/record-subject';
 import { type PlantEvent } from '#core/plants/planting';
-import { Api, ApiError, type Given } from './api';
+import { Delivery, refusalOf, type Taken } from './delivery';
+import { FolderHere } from './folder-here';
 import { keptNames, readKept, writeKept } from './kept';
 import { NurseryService } from './nursery';
 import {
   type ForMaking,
   type ForPlanting,
   type ForRecord,
+  type ForUndo,
   isForMaking,
-  isForPlanting,
   isForRecord,
+  isForUndo,
   OUTBOX_STORE,
   type Waiting,
 } from './outbox-store';
 import { uuid } from './uuid';
 
+/** Where nobody answers it is tried again after so long; where the server asks for patience ever later. */
 const RETRY_MS = 3000;
+const LONGEST_RETRY_MS = 60_000;
+/** After so many like answers one that the server breaks on is set aside. */
+const MOST_BROKEN = 5;
 const MOST_OWN = 50;
 /** Name of an entry that is on its way into the browser's database. */
 const JUST_ENTERED = 'outbox-now.';
 
-/** Which batch an entry is for. */
-export interface ForBatch {
+/** Which batch, or planting, an entry is for. */
+export interface ForThing {
   id: number;
+  /** Client key. */
   key: string;
+  /** What its person calls it. */
+  name?: string;
 }
 
-type Made = Omit<ForMaking, keyof Waiting>;
-/** What the server has taken. */
-export type Taken =
-  | { entry: Entry }
-  | { key: string; planting: number; event: KeptPlantEvent }
-  | { make: ForMaking['make']; body: object; made: object };
+type Made = Pick<ForMaking, 'make' | 'params' | 'body' | 'called' | 'about'>;
 
 /**
  * What was entered on this device and is not yet acknowledged: one queue for all batches, plantings and tabs, kept until the
@@ -43,11 +46,12 @@ export type Taken =
  */
 @Injectable({ providedIn: 'root' })
 export class Outbox {
-  private readonly api = inject(Api);
+  private readonly delivery = inject(Delivery);
   private readonly store = inject(OUTBOX_STORE);
-  private readonly nursery = inject(NurseryService);
+  private readonly here = inject(FolderHere);
   private readonly box = signal<readonly Waiting[]>([]);
   private readonly unkept = signal(false);
+  private readonly strange = signal(false);
   /** Told of all that the server has acknowledged. */
   private readonly listeners = new Set<(taken: Taken) => void>();
   private readonly tabs =
@@ -60,15 +64,22 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private sending = false;
   private underWay = '';
+  /** How often in a row the server asked for patience, and how long it wants. */
+  private holds = 0;
+  private waitMs = RETRY_MS;
 
   readonly items = this.box.asReadonly();
-  readonly waiting = computed(() => this.box().filter((one) => one.state === 'waiting').length);
+  readonly waiting = computed(() => this.box().filter((one) => this.willBeSent(one)).length);
   /** Those that their person has to decide on. */
-  readonly undecided = computed(() => this.box().filter((one) => one.state !== 'waiting'));
+  readonly undecided = computed(() => this.box().filter((one) => !this.willBeSent(one)));
+  /** The server does not know this device any more: it is to be paired again; what was entered stays. */
+  readonly unpaired = this.strange.asReadonly();
   /** The device has no room: what is entered is in this open page alone until it is sent. */
   readonly full = this.unkept.asReadonly();
 
   constructor() {
+    // It tells which folder is open.
+    inject(NurseryService);
     this.tabs?.addEventListener('message', () => void this.load());
     globalThis.addEventListener?.('online', () => void this.send());
     void this.load().then(() => this.takeOver());
@@ -80,42 +91,72 @@ export class Outbox {
     return () => this.listeners.delete(listen);
   }
 
-  /** @param seen newest entry of the batch that the page shows */
-  enter(batch: ForBatch, data: EntryData, seen: number): void {
+  /**
+   * @param seen newest entry of the batch that the page shows
+   * @param about what else it names, as lots
+   */
+  enter(batch: ForThing, data: EntryData, seen: number, about: readonly About[] = []): void {
     const own = this.box()
       .filter(isForRecord)
       .filter((one) => one.batch === batch.id)
       .filter((one) => subjectOf(one.data) === subjectOf(data) && replaces(data))
       .map((one) => one.key);
     this.add({
-      ...this.written(),
+      ...this.written([{ kind: 'batch', ...batch }, ...about], batch.name),
       ...{ batch: batch.id, batchKey: batch.key, seen, own: own.slice(-MOST_OWN), data },
     });
   }
 
-  /** @returns its key */
-  enterEvent(planting: number, event: PlantEvent): string {
-    const item: ForPlanting = { ...this.written(), planting, event };
+  /** @param about what else it names @returns its key */
+  enterEvent({ id, key, name }: ForThing, event: PlantEvent, about: readonly About[] = []): string {
+    const item: ForPlanting = {
+      ...this.written([{ kind: 'planting', id, key }, ...about], name),
+      ...{ planting: id, event },
+    };
     this.add(item);
     return item.key;
   }
 
+  /**
+   * Takes back an event that this device entered, wherever it is by now: what never went out goes at once; what may be
+   * with the server is taken back there, once that is known.
+   * @param on day of the taking back
+   */
+  undoEvent(planting: ForThing, key: string, on: string): void {
+    const item = this.box().find((one) => one.key === key);
+    if (item && item.state !== 'waiting') this.drop(key);
+    else if (item && !item.sent && this.underWay !== key) this.drop(key);
+    else {
+      const undo: ForUndo = {
+        ...this.written([{ kind: 'planting', ...planting }], planting.name),
+        undo: key,
+        ofPlanting: planting.id,
+        on,
+      };
+      this.add(undo);
+    }
+  }
+
   /** @param key under which the server may have it already */
   enterMaking(key: string, what: Made): void {
-    this.add({ ...this.written(), ...what, key });
+    this.add({ ...this.written(what.about ?? []), ...what, key, sent: true });
   }
 
   /** Whether the very same thing waits to be made. */
-  waitsFor({ make, params, body }: Omit<Made, 'called'>): boolean {
+  waitsFor({ make, params, body }: Pick<Made, 'make' | 'params' | 'body'>): boolean {
     const same = JSON.stringify([make, params, body]);
     return this.box()
       .filter(isForMaking)
       .some((one) => one.state === 'waiting' && JSON.stringify([one.make, one.params, one.body]) === same);
   }
 
-  private written(): Pick<Waiting, 'key' | 'folder' | 'at' | 'state'> {
-    const folder = this.nursery.it.value()?.id ?? '';
-    return { key: uuid(), folder, at: new Date().toISOString(), state: 'waiting' };
+  private written(
+    about: readonly About[],
+    called?: string,
+  ): Pick<Waiting, 'key' | 'folder' | 'about' | 'at' | 'state' | 'called'> {
+    const [at, folder] = [new Date().toISOString(), this.here.meant];
+    const named = called === undefined ? {} : { called };
+    return { key: uuid(), folder, about: about.map(onlyAbout), at, state: 'waiting', ...named };
   }
 
   private add(item: Waiting): void {
@@ -130,6 +171,7 @@ export class Outbox {
     const rest = { ...item };
     delete rest.theirs;
     delete rest.why;
+    delete rest.broke;
     // A refused or clashed entry was never taken: under its key it still can be.
     this.change({
       ...(isForRecord(rest) ? { ...rest, seen: Math.max(seen, rest.seen) } : rest),
@@ -137,17 +179,32 @@ export class Outbox {
     });
   }
 
+  /**
+   * Enters in the nursery that is open what was written for another state of it.
+   * @returns whether what it is about is there; it stays as it is where not
+   * @throws ApiError where nobody answers
+   */
+  async enterHere(key: string): Promise<boolean> {
+    const [item, folder] = [this.box().find((one) => one.key === key), this.here.id()];
+    if (!item || folder === null) return false;
+    const moved = await this.delivery.forHere(item, folder);
+    if (!moved) return false;
+    delete moved.why;
+    this.change({ ...moved, state: 'waiting' });
+    return true;
+  }
+
+  /** Enters an event under another day: the device's clock was ahead. */
+  onDay(key: string, on: string): void {
+    const item = this.box().find((one) => one.key === key);
+    if (item && 'event' in item) this.change({ ...item, event: { ...item.event, on } });
+    this.again(key);
+  }
+
   /** Lets it go: theirs holds, or it was a slip. */
   drop(key: string): void {
     this.box.update((all) => all.filter((one) => one.key !== key));
     void this.forget(key);
-  }
-
-  /** Lets it go, unless it is on its way or there. @returns whether it is gone */
-  withdraw(key: string): boolean {
-    if (this.underWay === key || !this.box().some((one) => one.key === key)) return false;
-    this.drop(key);
-    return true;
   }
 
   /** The stream brought them: they are there. */
@@ -166,65 +223,103 @@ export class Outbox {
     try {
       await this.inTurn(async () => {
         for (;;) {
-          const next = this.box().find((one) => one.state === 'waiting' && this.isHere(one));
+          const next = this.next();
           if (!next || !(await this.sendOne(next))) return;
         }
       });
     } finally {
       this.sending = false;
     }
-    if (this.waiting() > 0) this.timer = setTimeout(() => void this.send(), RETRY_MS);
+    if (this.waiting() > 0) this.timer = setTimeout(() => void this.send(), this.waitMs);
   }
 
-  /** @returns false when nobody answered: it is tried again later */
+  /** The oldest; what takes something back comes after it. */
+  private next(): Waiting | undefined {
+    const waiting = this.box().filter((one) => this.willBeSent(one));
+    return waiting.find((one) => !isForUndo(one) || !waiting.some(({ key }) => key === one.undo));
+  }
+
+  /** @returns false when nobody answered, or not now: it is tried again later */
   private async sendOne(item: Waiting): Promise<boolean> {
     this.underWay = item.key;
     try {
-      const taken = await this.deliver(item);
+      // Whatever comes of it, it may be there from now on.
+      if (!item.sent) {
+        item = { ...item, sent: true };
+        this.replace(item);
+        await this.keep(item);
+      }
+      const taken = await this.delivery.deliver(item);
       for (const listen of this.listeners) listen(taken);
       this.drop(item.key);
+      this.answered();
       return true;
     } catch (error) {
-      const status = error instanceof ApiError ? error.status : 0;
-      if (!(error instanceof ApiError) || status === 0 || status >= 500) return false;
-      this.change(
-        status === 409
-          ? { ...item, state: 'conflict', theirs: error.issues[0]?.value as EntryData }
-          : { ...item, state: 'refused', why: error.message },
-      );
-      return true;
+      return this.refused(item, refusalOf(error));
     } finally {
       this.underWay = '';
     }
   }
 
-  private async deliver(item: Waiting): Promise<Taken> {
-    if (isForPlanting(item)) {
-      const { key, planting, event } = item;
-      const body = { key, event };
-      const made = await firstValueFrom(this.api.call('addPlantEvent', { params: { id: planting }, body }));
-      return { key, planting, event: made };
+  /** @returns whether the others go on */
+  private refused(item: Waiting, refusal: ReturnType<typeof refusalOf>): boolean {
+    if (refusal.kind === 'hold') {
+      // Out of reach it may be back at any moment; one that asks for patience is asked ever later.
+      this.holds = refusal.answered ? this.holds + 1 : 0;
+      const later = Math.min(LONGEST_RETRY_MS, RETRY_MS * 2 ** Math.max(0, this.holds - 1));
+      this.waitMs = Math.max(later, refusal.waitMs ?? 0);
+      return false;
     }
-    if (isForMaking(item)) {
-      const { key, make, params, body } = item;
-      // Kept as it was sent: the server checks it again.
-      const given = { params, body: { key, ...body } } as unknown as Given<ForMaking['make']>;
-      return { make, body, made: await firstValueFrom(this.api.call(make, given)) };
+    if (refusal.kind === 'unpaired') {
+      this.strange.set(true);
+      this.waitMs = LONGEST_RETRY_MS;
+      return false;
     }
-    const { key, seen, own, data, batch, batchKey } = item;
-    const body = { key, seen, own, data, ...(batchKey && { batchKey }) };
-    return { entry: await firstValueFrom(this.api.call('addEntry', { params: { id: batch }, body })) };
+    this.answered();
+    if (refusal.kind === 'broke') {
+      const broke = (item.broke ?? 0) + 1;
+      const isStuck = broke >= MOST_BROKEN;
+      this.change({ ...item, broke, ...(isStuck && { state: 'stuck', why: refusal.why }) }, false);
+      if (!isStuck) this.waitMs = Math.min(LONGEST_RETRY_MS, RETRY_MS * 2 ** (broke - 1));
+      return isStuck;
+    }
+    const undo = this.box().find((one) => isForUndo(one) && one.undo === item.key);
+    if (undo && refusal.state === 'refused') {
+      // It was to be taken back anyway.
+      this.drop(item.key);
+      this.drop(undo.key);
+      return true;
+    }
+    const { state, why, theirs } = refusal;
+    this.change({ ...item, state, why, ...(state === 'conflict' && { theirs: theirs as EntryData }) }, false);
+    return true;
   }
 
-  /** What was written for another data folder waits until that one is back. */
+  private answered(): void {
+    this.holds = 0;
+    this.waitMs = RETRY_MS;
+    this.strange.set(false);
+  }
+
+  private willBeSent(item: Waiting): boolean {
+    return item.state === 'waiting' && this.isHere(item);
+  }
+
+  /** What was written for another state of the nursery waits for its person; the server looks at it once more. */
   isHere({ folder }: Waiting): boolean {
-    const here = this.nursery.it.value()?.id;
-    return folder === '' || here === undefined || folder === here;
+    const here = this.here.id();
+    return folder === '' || here === null || folder === here;
   }
 
-  private change(item: Waiting): void {
+  private replace(item: Waiting): void {
     this.box.update((all) => all.map((one) => (one.key === item.key ? item : one)));
-    void this.keep(item).then(() => this.send());
+  }
+
+  private change(item: Waiting, thenSend = true): void {
+    this.replace(item);
+    void this.keep(item).then(() => {
+      if (thenSend) void this.send();
+    });
   }
 
   private async keep(item: Waiting): Promise<void> {
@@ -290,7 +385,7 @@ export class Outbox {
       const batch = Number(name.slice('outbox.'.length));
       for (const { key, seen, data } of Array.isArray(items) ? items : []) {
         const item: ForRecord = {
-          ...{ ...this.written(), key, folder: '' },
+          ...{ ...this.written([]), key, folder: '' },
           ...{ batch, batchKey: '', seen, own: [], data },
         };
         this.box.update((all) => [...all, item]);
@@ -308,3 +403,5 @@ export class Outbox {
     else await work();
   }
 }
+
+const onlyAbout = ({ kind, id, key }: About): About => ({ kind, id, key });

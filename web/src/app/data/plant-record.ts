@@ -1,8 +1,9 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { type About } from '#contract/about';
 import { type KeptPlantEvent } from '#contract/plants';
 import { type KeptEvent, type PlantEvent } from '#core/plants/planting';
-import { Outbox } from './outbox';
-import { type ForPlanting, isForPlanting } from './outbox-store';
+import { type ForThing, Outbox } from './outbox';
+import { type ForPlanting, isForPlanting, isForUndo } from './outbox-store';
 
 /** Numbers of events that the server has not numbered yet: after all that it has. */
 const FIRST_UNSENT = 1e15;
@@ -10,30 +11,41 @@ const FIRST_UNSENT = 1e15;
 export type OwnEvent = KeptEvent & { planting: number; key: string; sent: boolean };
 
 /**
- * What this device enters for plantings: through its outbox, so that a reload, a flat battery or a lost network loses
- * nothing. Provided per page.
+ * What this device enters for plantings, and takes back: through its outbox, so that a reload, a flat battery or a lost
+ * network loses nothing. Provided per page.
  */
 @Injectable()
 export class PlantRecord {
   private readonly outbox = inject(Outbox);
   private readonly taken = signal<readonly { key: string; planting: number; made: KeptPlantEvent }[]>([]);
-  /** Taken back while they were under way. */
-  private readonly unwanted = new Map<string, string>();
   private told: (() => void) | null = null;
 
+  /** Keys of what is being taken back. */
+  private readonly undone = computed(
+    () =>
+      new Set(
+        this.outbox
+          .items()
+          .filter(isForUndo)
+          .map(({ undo }) => undo),
+      ),
+  );
   /** Entries of this page that the server has taken, and what is still under way; oldest first. */
   readonly own = computed((): readonly OwnEvent[] => {
     const taken = this.taken();
     const keys = new Set(taken.map(({ key }) => key));
-    return [
-      ...taken.map(({ key, planting, made }) => ({ ...made.event, id: made.id, planting, key, sent: true })),
-      ...this.items('waiting')
-        .filter(({ key }) => !keys.has(key))
-        .map(({ key, planting, event }, i) => ({
-          ...{ ...event, id: FIRST_UNSENT + i },
-          ...{ planting, key, sent: false },
-        })),
-    ];
+    const undone = this.undone();
+    const there = taken.map(({ key, planting, made }) => ({
+      ...{ ...made.event, id: made.id, at: made.at },
+      ...{ planting, key, sent: true },
+    }));
+    const underWay = this.items('waiting')
+      .filter(({ key }) => !keys.has(key))
+      .map(({ key, planting, event, at }, i) => ({
+        ...{ ...event, id: FIRST_UNSENT + i, at },
+        ...{ planting, key, sent: false },
+      }));
+    return [...there, ...underWay].filter(({ key }) => !undone.has(key));
   });
   /** Those that the server would not take: their person decides. */
   readonly refused = computed(() => this.items('refused'));
@@ -43,8 +55,6 @@ export class PlantRecord {
       if (!('planting' in taken)) return;
       const { key, planting, event: made } = taken;
       this.taken.update((all) => [...all, { key, planting, made }]);
-      const on = this.unwanted.get(key);
-      if (on !== undefined) this.undo(planting, made.id, on);
       this.told?.();
     });
     inject(DestroyRef).onDestroy(deaf);
@@ -55,23 +65,24 @@ export class PlantRecord {
     this.told = told;
   }
 
-  /** What is known of a planting: what the server told, and what this device entered since. */
+  /** What is known of a planting: what the server told, and what this device entered since, but for what it takes back. */
   of(planting: number, known: readonly KeptPlantEvent[]): KeptEvent[] {
+    const undone = this.undone();
+    const gone = new Set(this.taken().flatMap(({ key, made }) => (undone.has(key) ? [made.id] : [])));
     const there = new Set(known.map(({ id }) => id));
     const own = this.own().filter((one) => one.planting === planting && !there.has(one.id));
-    return [...known.map(({ id, event }) => ({ ...event, id })), ...own];
+    const told = known.filter(({ id }) => !gone.has(id)).map(({ id, at, event }) => ({ ...event, id, at }));
+    return [...told, ...own];
   }
 
-  /** @returns its key */
-  enter(planting: number, event: PlantEvent): string {
-    return this.outbox.enterEvent(planting, event);
+  /** @param about what else it names @returns its key */
+  enter(planting: ForThing, event: PlantEvent, about: readonly About[] = []): string {
+    return this.outbox.enterEvent(planting, event, about);
   }
 
   /** Takes back what was entered here, wherever it is by now. @param on day of the taking back */
-  takeBack(key: string, on: string): void {
-    const sent = this.taken().find((one) => one.key === key);
-    if (sent) this.undo(sent.planting, sent.made.id, on);
-    else if (!this.outbox.withdraw(key)) this.unwanted.set(key, on);
+  takeBack(planting: ForThing, key: string, on: string): void {
+    this.outbox.undoEvent(planting, key, on);
   }
 
   again(key: string): void {
@@ -80,10 +91,6 @@ export class PlantRecord {
 
   leaveIt(key: string): void {
     this.outbox.drop(key);
-  }
-
-  private undo(planting: number, of: number, on: string): void {
-    this.enter(planting, { kind: 'undo', on, of });
   }
 
   private items(state: 'waiting' | 'refused'): ForPlanting[] {

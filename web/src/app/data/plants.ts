@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable } from 'rxjs';
+import { type About } from '#contract/about';
 import { type Answer, type BodyGiven, type QueryGiven } from '#contract/endpoints';
 import {
   type BatchResult,
@@ -13,6 +14,7 @@ import {
 } from '#contract/plants';
 import { Api } from './api';
 import { Making } from './making';
+import { type ForThing } from './outbox';
 import { Resource } from './resource';
 
 export type PlantCare = Answer<'plantCare'>[number];
@@ -39,13 +41,14 @@ export class PlantsService {
   }
 
   /** @returns null where it waits on this device until the nursery is in reach */
-  add(body: PlantingGiven, called: string): Observable<PlantingLine | null> {
-    return this.making.make('addPlanting', { body }, called);
+  add(body: PlantingGiven, called: string, about: readonly About[]): Observable<PlantingLine | null> {
+    return this.making.make('addPlanting', { body, about }, called);
   }
 
   /** @param jpeg base64 @returns null where it waits on this device */
-  addPicture(id: number, on: string, jpeg: string): Observable<KeptPlantEvent | null> {
-    return this.making.make('addPicture', { params: { id }, body: { on, jpeg } }, 'a picture');
+  addPicture({ id, key }: ForThing, on: string, jpeg: string): Observable<KeptPlantEvent | null> {
+    const about = [{ kind: 'planting' as const, id, key }];
+    return this.making.make('addPicture', { params: { id }, body: { on, jpeg }, about }, 'a picture');
   }
 
   /** Plantings or pictures that had waited on this device are there now. */

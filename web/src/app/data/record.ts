@@ -1,8 +1,9 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { type About } from '#contract/about';
 import { addressOf } from '#contract/routes';
 import { replaces, subjectOf } from '#contract/record-subject';
 import { type Entry, type EntryData } from '#contract/record';
-import { type ForBatch, Outbox } from './outbox';
+import { type ForThing, Outbox } from './outbox';
 import { keepEntries, keptEntries } from './kept-entries';
 import { isForRecord } from './outbox-store';
 import { followStream } from './shared-stream';
@@ -24,7 +25,7 @@ export class BatchRecord {
     return [...this.there.values()].sort((a, b) => a.id - b.id);
   });
   private readonly open = signal(false);
-  private readonly batch = signal<ForBatch | null>(null);
+  private readonly batch = signal<ForThing | null>(null);
   private leave: (() => void) | null = null;
   private keeping: ReturnType<typeof setTimeout> | undefined;
 
@@ -62,7 +63,7 @@ export class BatchRecord {
     });
   }
 
-  follow(batch: ForBatch): void {
+  follow(batch: ForThing): void {
     this.close();
     this.batch.set(batch);
     this.there.clear();
@@ -83,9 +84,10 @@ export class BatchRecord {
     });
   }
 
-  enter(data: EntryData): void {
+  /** @param about lots that it names */
+  enter(data: EntryData, about: readonly About[] = []): void {
     const batch = this.batch();
-    if (batch) this.outbox.enter(batch, data, this.seen());
+    if (batch) this.outbox.enter(batch, data, this.seen(), about);
   }
 
   /** Enters what clashed or was refused once more; what the other wrote stays in the record. */

@@ -1,3 +1,4 @@
+import { type About, type AboutKind } from '#contract/about';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { called } from '#core/plants/care';
@@ -185,11 +186,28 @@ export class PlantNew {
     this.halfDone.forget(this.which);
   }
 
+  /** What it names, by the keys that this page was told. */
+  private aboutOf(batch: number | null, line: number | undefined, from: Draft['from']): About[] {
+    const keyed = (kind: AboutKind, all: readonly { id: number; key?: string }[], id: number): About[] => {
+      const key = all.find((one) => one.id === id)?.key;
+      return key === undefined ? [] : [{ kind, id, key }];
+    };
+    const lineKey = this.season.plan.value()?.keys[String(line)];
+    return [
+      ...(batch === null ? [] : keyed('batch', this.batchLines.lines.value() ?? [], batch)),
+      ...(lineKey === undefined || line === undefined
+        ? []
+        : [{ kind: 'line' as const, id: line, key: lineKey }]),
+      ...from.flatMap(({ planting }) => keyed('planting', this.standing.value() ?? [], planting)),
+    ];
+  }
+
   protected keep(): void {
     const { batch, cells, perCell, from, ...draft } = this.draft();
     const takes = draft.start === 'pot' || draft.start === 'split';
     this.busy.set(true);
     this.problem.set('');
+    const source = takes ? from : [];
     const known = called(draft, this.crop() ?? { name: draft.crop });
     this.plants
       .add(
@@ -200,9 +218,10 @@ export class PlantNew {
           cells: checkWhole('cells', cells!, ...limits.plantCells),
           perCell: perCell!,
           batch: batch ? Number(batch) : null,
-          from: takes ? from.map((one) => ({ planting: one.planting, plants: one.plants! })) : [],
+          from: source.map((one) => ({ planting: one.planting, plants: one.plants! })),
         },
         known,
+        this.aboutOf(batch ? Number(batch) : null, draft.season?.line, source),
       )
       .subscribe({
         next: (made) => {

@@ -11,6 +11,7 @@ import {
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { catchError, firstValueFrom, of, switchMap } from 'rxjs';
+import { type About } from '#contract/about';
 import { addressOf } from '#contract/routes';
 import { called, daysToFeed } from '#core/plants/care';
 import { foundOf } from '#core/plants/found';
@@ -35,7 +36,7 @@ import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
 import { SaidPipe } from '../ui/words/said';
 import { EventSheet } from './event-sheet';
-import { eventSays } from './event-words';
+import { eventSays } from '../ui/words/event-words';
 import { PlantCurves } from './plant-curves';
 import { startWords, tallySays } from './plant-words';
 import { smallPicture } from './small-picture';
@@ -190,22 +191,31 @@ export class PlantPage {
       return;
     }
     this.problem.set('');
-    const key = this.record.enter(Number(this.id()), event);
+    const thing = { id: planting.id, key: planting.key, name: this.name() };
+    const key = this.record.enter(thing, event, this.aboutOf(event));
     this.sheet()?.done();
     if (event.kind !== 'undo')
       this.notices.say(`Entered: ${inWords(eventSays(event), this.units.system())}.`, () =>
-        this.record.takeBack(key, event.on),
+        this.record.takeBack(thing, key, event.on),
       );
+  }
+
+  /** The entry that a taking back is about. */
+  private aboutOf(event: PlantEvent): About[] {
+    if (event.kind !== 'undo') return [];
+    const key = this.there.value()?.events.find(({ id }) => id === event.of)?.key;
+    return key === undefined ? [] : [{ kind: 'event', id: event.of, key }];
   }
 
   /** Made small on the device, and kept with the day. */
   protected picture(file: HTMLInputElement): void {
     const taken = file.files?.[0];
     file.value = '';
-    if (!taken) return;
+    const planting = this.there.value();
+    if (!taken || !planting) return;
     this.wayProblem.set('');
     smallPicture(taken)
-      .then((jpeg) => firstValueFrom(this.plants.addPicture(Number(this.id()), this.nursery.today(), jpeg)))
+      .then((jpeg) => firstValueFrom(this.plants.addPicture(planting, this.nursery.today(), jpeg)))
       .then((kept) => {
         if (kept) this.there.refresh();
         this.notices.say(kept ? 'The picture is kept.' : keptHere('the picture'));
@@ -214,8 +224,8 @@ export class PlantPage {
   }
 
   protected takeBack(of: number, on: string): void {
-    const own = this.record.own().find(({ id }) => id === of);
-    if (own) this.record.takeBack(own.key, on);
+    const [own, planting] = [this.record.own().find(({ id }) => id === of), this.there.value()];
+    if (own && planting) this.record.takeBack(planting, own.key, on);
     else this.enter({ kind: 'undo', on, of });
   }
 

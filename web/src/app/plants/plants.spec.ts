@@ -5,7 +5,7 @@ import { inWords } from '#core/units/said';
 import { type PlantingLine, type Trial } from '../data/plants';
 import { bench, giveLibrary, labelled, page, press, said, show, type } from '#testing/page';
 import { EventSheet } from './event-sheet';
-import { eventSays } from './event-words';
+import { eventSays } from '../ui/words/event-words';
 import { PlantCurves } from './plant-curves';
 import { PlantList } from './plant-list';
 import { PlantNew } from './plant-new';
@@ -30,7 +30,16 @@ beforeEach(() => {
 });
 
 const line: PlantingLine = {
-  ...{ id: 7, start: 'sow', crop: 'tomato', name: 'Long Red', seed: '', vessel: 'cell-72', cells: 72 },
+  ...{
+    id: 7,
+    key: 'planting-7',
+    start: 'sow',
+    crop: 'tomato',
+    name: 'Long Red',
+    seed: '',
+    vessel: 'cell-72',
+    cells: 72,
+  },
   ...{ perCell: 1, batch: null, on: '2031-02-01', bareRoot: false, halfFilled: false, season: null },
   ...{ from: [], trial: null, batchName: 'First', care: null, putAway: false },
   tally: {
@@ -186,7 +195,16 @@ describe('a trial', () => {
     [1, 2, 3].flatMap((block) =>
       [0, 1].map((arm) => {
         const planting = 10 * block + arm;
-        return { planting, block, place: arm + 1, arm, up: up(arm, block), alive: null, begun: 72 };
+        return {
+          planting,
+          key: `tray-${planting}`,
+          block,
+          place: arm + 1,
+          arm,
+          up: up(arm, block),
+          alive: null,
+          begun: 72,
+        };
       }),
     );
   const trial = (all: Trial['trays']): Trial => ({

@@ -204,7 +204,7 @@ export class TrialPage {
       return;
     }
     this.wrong.set(null);
-    this.record.enter(tray.planting, { kind: 'up', on: this.nursery.today(), count });
+    this.record.enter({ id: tray.planting, key: tray.key }, { kind: 'up', on: this.nursery.today(), count });
   }
 
   protected refusedOf(planting: number): readonly ForPlanting[] {

@@ -4,13 +4,14 @@ import { type Step } from '#core/batch/step';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { type Said } from '#core/units/said';
 import { type BenchTestId } from '#core/batch/tests/bench-tests';
+import { type About } from '#contract/about';
 import { type EntryData } from '#contract/record';
 import { type Batch } from '../data/batches';
 import { tubLeft, type TubEntry } from '#core/package/stock';
 import { type Lot, LotsService } from '../data/lots';
 import { BatchRecord } from '../data/record';
 import { shortName } from '../ui/words/words';
-import { entryText } from './entry-text';
+import { entryText } from '../ui/words/entry-text';
 
 export interface StepRow {
   step: Step;
@@ -125,11 +126,16 @@ export class RunState {
 
   show(batch: Batch): void {
     this.made.set(batch);
-    this.record.follow({ id: batch.id, key: batch.key });
+    this.record.follow(batch);
   }
 
   enter(data: EntryData): void {
-    this.record.enter(data);
+    const named = data.kind === 'lot' ? [data.lot, data.rest] : data.kind === 'use' ? [data.lot] : [];
+    const about = named.flatMap((id): About[] => {
+      const key = id === undefined ? null : (this.lots.one(id)?.key ?? null);
+      return id === undefined || key === null ? [] : [{ kind: 'lot', id, key }];
+    });
+    this.record.enter(data, about);
   }
 
   /** An entry in a sentence. */

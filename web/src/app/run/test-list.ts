@@ -70,10 +70,10 @@ export class TestList {
   protected keepYield(): void {
     const [shrinkagePct, batch] = [this.shrinkagePct(), this.run.batch()];
     if (shrinkagePct === undefined || !batch || batch.mixId === null) return;
-    const { mixId, name } = batch;
+    const { mixId, mixKey, name } = batch;
     const { recipe } = batch.snapshot;
     const measured = { ...recipe.measured, shrinkagePct: Math.round(shrinkagePct * 10) / 10 };
-    this.mixes.keepVersion({ mixId, name }, { ...recipe, measured }).subscribe({
+    this.mixes.keepVersion({ mixId, mixKey, name }, { ...recipe, measured }).subscribe({
       next: (mix) =>
         this.notices.say(
           mix ? `Kept in ${mix.name}, version ${mix.version}.` : keptHere(`the yield of ${name}`),

@@ -3,7 +3,7 @@ import { readingIds, readingsOf } from '#core/judge/readings';
 import { evaluateMix } from '#core/mix/evaluate';
 import { materials } from '#testing/library';
 import { recipe } from '#testing/recipe';
-import { entryText } from '../../run/entry-text';
+import { entryText } from './entry-text';
 import { inReadersUnits, materialSays, oddsWords, readingWords, shortName } from './words';
 
 test('odds in plain words', () => {

@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { oneOf, rowId } from '#contract/fields';
+
+/**
+ * What an entry can be about. Its number means another one in a folder that was put back: entries carry its client key
+ * as well, and the identity of the folder that they were written for.
+ */
+export const aboutKinds = ['lot', 'batch', 'planting', 'mix', 'version', 'line', 'event'] as const;
+export type AboutKind = (typeof aboutKinds)[number];
+
+export interface About {
+  kind: AboutKind;
+  id: number;
+  /** Its client key. */
+  key: string;
+}
+
+/** Request headers: identity of the data folder that is meant, and what in it. */
+export const FOLDER_HEADER = 'welcome-folder';
+export const ABOUT_HEADER = 'welcome-about';
+
+/** @example aboutText([{ kind: 'planting', id: 29, key: '…' }]) // 'planting 29 …' */
+export const aboutText = (about: readonly About[]): string =>
+  about.map(({ kind, id, key }) => `${kind} ${id} ${key}`).join(', ');
+
+export const aboutKindSchema = oneOf(aboutKinds);
+export const whereSchema = z.object({
+  id: rowId,
+  /** What it is called; for an event the kind of it. */
+  name: z.string(),
+  /** Of an event: the planting that it happened to. */
+  planting: rowId.optional(),
+});
+export type Where = z.output<typeof whereSchema>;

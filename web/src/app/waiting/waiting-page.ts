@@ -1,0 +1,132 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { type Said } from '#core/units/said';
+import { LibraryService } from '../data/library';
+import { LotsService } from '../data/lots';
+import { NurseryService } from '../data/nursery';
+import { Outbox } from '../data/outbox';
+import { isForMaking, isForPlanting, isForUndo, type Waiting } from '../data/outbox-store';
+import { entryText } from '../ui/words/entry-text';
+import { eventSays } from '../ui/words/event-words';
+import { SaidPipe } from '../ui/words/said';
+import { shortName } from '../ui/words/words';
+
+/** What this device entered and the server does not have, each with why and what can be done about it. */
+@Component({
+  selector: 'app-waiting-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'page' },
+  template: `
+    <h1>Waiting to be sent</h1>
+    <ul class="rows">
+      @for (row of rows(); track row.item.key) {
+        <li>
+          <span>
+            <b>{{ row.what }}</b>: {{ row.says | said }}
+            <span class="term">entered {{ row.item.at | date: 'd MMM, HH:mm' }}</span>
+            @if (row.why) {
+              <span class="why">{{ row.why }}</span>
+            }
+            @if (problem()?.key === row.item.key) {
+              <span class="why" role="alert">{{ problem()?.says }}</span>
+            }
+          </span>
+          <span class="ways">
+            @if (row.isElsewhere) {
+              <button type="button" class="press" (click)="enterHere(row.item.key)">
+                Enter it here<span class="visually-hidden">: {{ row.what }}</span>
+              </button>
+            } @else if (row.isAhead) {
+              <button type="button" class="press" (click)="outbox.onDay(row.item.key, nursery.today())">
+                Enter it under today<span class="visually-hidden">: {{ row.what }}</span>
+              </button>
+            } @else if (row.isAsked) {
+              <button type="button" class="press" (click)="outbox.again(row.item.key)">
+                Send it again<span class="visually-hidden">: {{ row.what }}</span>
+              </button>
+            }
+            @if (row.isAsked) {
+              <button type="button" class="press quiet" (click)="outbox.drop(row.item.key)">
+                Discard<span class="visually-hidden">: {{ row.what }}</span>
+              </button>
+            }
+          </span>
+        </li>
+      } @empty {
+        <li>Everything entered on this device has been sent.</li>
+      }
+    </ul>
+  `,
+  styles: `
+    li {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px 16px;
+      justify-content: space-between;
+    }
+    .why {
+      display: block;
+    }
+    .ways {
+      display: flex;
+      gap: 8px;
+    }
+  `,
+  imports: [DatePipe, SaidPipe],
+})
+export class WaitingPage {
+  protected readonly outbox = inject(Outbox);
+  protected readonly nursery = inject(NurseryService);
+  private readonly library = inject(LibraryService).library;
+  private readonly lots = inject(LotsService);
+  protected readonly problem = signal<{ key: string; says: string } | null>(null);
+
+  protected readonly rows = computed(() =>
+    this.outbox.items().map((item) => {
+      const isElsewhere = item.state === 'elsewhere' || !this.outbox.isHere(item);
+      const isAsked = item.state !== 'waiting' || isElsewhere;
+      return {
+        ...{ item, isElsewhere, isAsked, what: whatOf(item), says: this.saysOf(item) },
+        why: isElsewhere
+          ? 'It was written for the nursery as it was before a backup was put back.'
+          : (item.why ?? ''),
+        isAhead: item.state === 'refused' && isForPlanting(item) && item.event.on > this.nursery.today(),
+      };
+    }),
+  );
+
+  private saysOf(item: Waiting): string | Said {
+    if (isForUndo(item)) return 'the last entry is undone';
+    if (isForPlanting(item)) return eventSays(item.event);
+    if (isForMaking(item)) return 'to be saved';
+    const library = this.library();
+    const name = (id: string): string => {
+      const found = library?.materials.get(id) ?? library?.amendments.get(id);
+      return found ? shortName(found.name) : id;
+    };
+    return entryText(item.data, name, (lot) => this.lots.one(lot)?.name ?? `lot ${lot}`);
+  }
+
+  protected enterHere(key: string): void {
+    this.problem.set(null);
+    this.outbox.enterHere(key).then(
+      (isThere) => {
+        if (!isThere)
+          this.problem.set({
+            key,
+            says: 'What it is about is not in this nursery: it can only be discarded.',
+          });
+      },
+      (error: Error) => this.problem.set({ key, says: `Not entered: ${error.message}` }),
+    );
+  }
+}
+
+function whatOf(item: Waiting): string {
+  const called =
+    item.called === undefined ? undefined : `${item.called[0]?.toUpperCase()}${item.called.slice(1)}`;
+  if (isForMaking(item)) return called ?? 'Something new';
+  if (isForPlanting(item)) return called ?? `Planting ${item.planting}`;
+  if (isForUndo(item)) return called ?? `Planting ${item.ofPlanting}`;
+  return called ?? `Batch ${item.batch}`;
+}
