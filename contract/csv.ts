@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { type z } from 'zod';
+import { z } from 'zod';
 
 /** Column name to field name: `water_at_10cm_pct` → `waterAt10CmPct`. A letter behind a digit starts a word too. */
 export const camel = (snake: string): string =>
@@ -17,8 +17,14 @@ export const snake = (field: string): string =>
     .replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`)
     .replace(/(?<=[a-z]{2})\d/g, (c) => `_${c}`);
 
+/** What a spreadsheet would run: a sign before a digit too, unless the cell is a number as a whole. */
+export const RUNS = /^(?:[=@\t\r]|[+-](?!\d*\.?\d+(?:[eE][+-]?\d+)?$))/;
+
 /** Something a spreadsheet would run is written behind a quote, and read without it. */
 const disarmed = /^'(?=[=+\-@\t\r])/;
+
+/** A file that cannot be taken: says the line, and mostly the column, the value and what is allowed. */
+export class RowProblem extends Error {}
 
 export interface CsvRow<T> {
   /** In the file, the header being the first. */
@@ -27,37 +33,50 @@ export interface CsvRow<T> {
 }
 
 /**
- * Reads a table. Empty cells are left out, so that defaults fill them; numbers are numbers.
- * @throws RangeError naming line, column, value and what is allowed
+ * Reads a table. Empty cells are left out, so that defaults fill them; numbers are numbers, but where the schema wants
+ * words: a sort called 00123 stays it.
+ * @throws RowProblem naming line, column, value and what is allowed
  */
 export function readCsv<T>(csv: string, schema: z.ZodType<T>): CsvRow<T>[] {
-  const { data, errors, meta } = Papa.parse<Record<string, unknown>>(csv.replace(/^\uFEFF/, ''), {
+  const words = wordsOf(schema);
+  const { data, errors, meta } = Papa.parse<Record<string, string>>(csv.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: (name) => camel(name),
-    transform: (value) => {
-      const cell = value.trim();
-      return (
-        cell !== '' && Number.isFinite(Number(cell)) ? Number(cell) : cell.replace(disarmed, '')
-      ) as string;
-    },
+    transform: (value) => value.trim(),
   });
   const broken = errors.find(({ code }) => code === 'TooManyFields' || code === 'MissingQuotes');
-  if (broken) throw new RangeError(`line ${(broken.row ?? 0) + 2}: ${broken.message}`);
+  if (broken) throw new RowProblem(`line ${(broken.row ?? 0) + 2}: ${broken.message}`);
   if (!meta.fields || meta.fields.length === 0)
-    throw new RangeError('line 1: must be a header with column names');
+    throw new RowProblem('line 1: must be a header with column names');
   return data.map((cells, index) => {
-    const row = Object.fromEntries(Object.entries(cells).filter(([, cell]) => cell !== ''));
+    const filled = Object.entries(cells).filter(([, cell]) => cell !== '');
+    const row = Object.fromEntries(filled.map(([name, cell]) => [name, valueOf(cell, words.has(name))]));
     const result = schema.safeParse(row);
     const line = index + 2;
     if (result.success) return { line, row: result.data };
     const first = result.error.issues[0]!;
     if (first.code === 'unrecognized_keys')
-      throw new RangeError(`line 1, ${first.keys.map(snake).join(', ')}: no such column`);
+      throw new RowProblem(`line 1, ${first.keys.map(snake).join(', ')}: no such column`);
     const column = first.path.map(String).join('.');
     const was = row[column] === undefined ? 'nothing there' : `was ${JSON.stringify(row[column])}`;
-    throw new RangeError(`line ${line}, ${snake(column)}: ${first.message}, ${was}`);
+    throw new RowProblem(`line ${line}, ${snake(column)}: ${first.message}, ${was}`);
   });
+}
+
+/** Fields that hold words, whatever they look like. */
+function wordsOf(schema: z.ZodType): ReadonlySet<string> {
+  const { properties = {} } = z.toJSONSchema(schema, { io: 'output', unrepresentable: 'any' }) as {
+    properties?: Record<string, { type?: string; anyOf?: { type?: string }[] }>;
+  };
+  const isText = ({ type, anyOf }: { type?: string; anyOf?: { type?: string }[] }): boolean =>
+    type === 'string' || (anyOf?.every((one) => one.type === 'string' || one.type === 'null') ?? false);
+  return new Set(Object.keys(properties).filter((name) => isText(properties[name]!)));
+}
+
+function valueOf(cell: string, isWord: boolean): string | number {
+  if (!isWord && Number.isFinite(Number(cell))) return Number(cell);
+  return cell.replace(disarmed, '');
 }
 
 /** Writes a table; yes and no as 1 and 0. */
@@ -68,6 +87,6 @@ export function writeCsv(
   const cell = (value: unknown): unknown => (typeof value === 'boolean' ? Number(value) : (value ?? ''));
   return Papa.unparse(
     { fields: fields.map(snake), data: rows.map((row) => fields.map((field) => cell(row[field]))) },
-    { escapeFormulae: /^(?:[=@\t\r]|[+-](?!\d))/, newline: '\n' },
+    { escapeFormulae: RUNS, newline: '\n' },
   );
 }

@@ -25,6 +25,8 @@ export const sharingSchema = z.object({
       picture: z.string(),
     })
     .nullable(),
+  /** SHA-256 of the nursery's own authority, to compare with what a phone shows; null where there is none. */
+  fingerprint: z.string().nullable(),
   devices: z.array(deviceSchema),
 });
 export type Sharing = z.output<typeof sharingSchema>;

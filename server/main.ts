@@ -11,6 +11,9 @@ import { simulatedBench } from '#server/simulated/instruments';
 import { Opened } from '#server/opened';
 import { root } from '#server/root';
 
+// What is written is for this user alone: data, backups, keys.
+process.umask(0o077);
+
 const HOST = '127.0.0.1';
 const port = Number(process.env['PORT'] ?? 4180);
 if (!Number.isInteger(port) || port < 0 || port > 65535) {
@@ -37,6 +40,7 @@ const sharing: Sharing = new Sharing({
     ...{ data: folder, now, names: ownNames },
     pairing: () => sharing.pairing,
     devices: () => opened.devices,
+    answers: (device, res) => sharing.answers(device, res),
     inside: (req, res) => opened.listener(req, res),
   }),
 });

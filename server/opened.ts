@@ -2,7 +2,7 @@ import { existsSync, statSync } from 'node:fs';
 import { type RequestListener, type ServerResponse } from 'node:http';
 import { type Logger } from 'pino';
 import { createApp } from '#server/app';
-import { Backups } from '#server/backup/backups';
+import { backupFolder, Backups, backupsIn } from '#server/backup/backups';
 import { CANNOT_WRITE, rescueApp } from '#server/backup/rescue';
 import { dataFile, finishRestore, restoreInto } from '#server/backup/restore';
 import { type Db } from '#server/database/db';
@@ -38,6 +38,9 @@ function openWhole({ data, now }: Around): Db {
   const file = dataFile(data);
   // An empty file is a lost one, not a new one.
   if (existsSync(file) && statSync(file).size === 0) throw new Error('the data file is empty');
+  // So is one that is not there while backups of it are.
+  if (!existsSync(file) && backupsIn(backupFolder(data)).length > 0)
+    throw new Error('the data file is missing, and there are backups of it');
   const db = openDatabase(data);
   const [first] = db.pragma('quick_check(1)') as { quick_check: string }[];
   if (first?.quick_check === 'ok') return db;

@@ -9,6 +9,9 @@ import { lookAt } from '#server/backup/checked';
 import { dataFile, restoreInto } from '#server/backup/restore';
 import { holdFolder } from '#server/database/lock';
 
+// For this user alone, as the server writes it.
+process.umask(0o077);
+
 /** An archive as a data file, beside nothing of the folder. */
 function unpacked(archive: string): string {
   const to = join(mkdtempSync(join(tmpdir(), 'welcome-archive-')), 'welcome.sqlite');

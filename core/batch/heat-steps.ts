@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { hotWater } from '#core/batch/hot-water';
 import { type Kit } from '#core/batch/kit';
 import { type Step } from '#core/batch/step';
@@ -85,7 +86,7 @@ function boiling(judgement: Judgement, sheet: BatchSheet, kit: Kit): Hot {
       waterLitres,
     };
   } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
+    if (!(error instanceof OutOfRange)) throw error;
     return {
       text: said`Boiling water alone would drown it: heat it in the oven or with steam to ${HEAT_TO_C} °C, lid on.`,
       danger: 'Steam and hot trays burn: gloves and sleeves.',

@@ -127,7 +127,7 @@ export function swapsFor(
       try {
         return [swapMaterial(now, from, to, help)];
       } catch (error) {
-        if (error instanceof RangeError) return [];
+        if (error instanceof OutOfRange) return [];
         throw error;
       }
     })

@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { windowsOf } from '#core/judge/windows';
 import { demandMgPerPlant, WARM_HOUSE_C, feedsIn } from '#core/mix/feeding';
 import { type Evaluation, type MixInput, evaluateMix } from '#core/mix/evaluate';
@@ -70,7 +71,7 @@ export function airFirmed(input: MixInput): { loose: number; firmer: number } {
       return evaluateMix({ ...input, compaction }).drained.air;
     } catch (error) {
       // Firmed to the last pore there is no air.
-      if (error instanceof RangeError) return 0;
+      if (error instanceof OutOfRange) return 0;
       throw error;
     }
   };

@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { readingIds, readingsOf, type Reading, type ReadingId } from '#core/judge/readings';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
 
@@ -26,7 +27,7 @@ export function figuresOf(input: MixInput): Figures {
     const readings = readingsOf(input, evaluateMix(input));
     return { model: MODEL, values: Object.fromEntries(readings.map((r) => [r.id, r.value])) };
   } catch (error) {
-    if (error instanceof RangeError) return { model: MODEL, values: {} };
+    if (error instanceof OutOfRange) return { model: MODEL, values: {} };
     throw error;
   }
 }

@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { type Flag, severities, type Severity } from '#core/judge/flag';
 import { aimPhOf } from '#core/judge/flags/lime';
 import { judgeMix, type JudgedBy, type Judgement } from '#core/judge/judge';
@@ -99,7 +100,7 @@ function tried(fix: Fix, recipe: Recipe, library: Library, loudness: JudgedBy['l
       ...(loudness && { loudness }),
     });
   } catch (error) {
-    if (error instanceof RangeError) return null;
+    if (error instanceof OutOfRange) return null;
     throw error;
   }
 }

@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { type Amendment } from '#core/material/amendment';
 import { type Family } from '#core/material/family';
 
@@ -113,14 +114,17 @@ export function materialFromRow(row: MaterialRow): Material {
     waterAt50CmPct >= waterAt100CmPct &&
     waterAt100CmPct >= 0
   )) {
-    throw new RangeError(
-      `${row.id}: totalPorosityPct ≥ waterAt10CmPct ≥ waterAt50CmPct ≥ waterAt100CmPct ≥ 0 must hold, ` +
-        `was ${totalPorosityPct}, ${waterAt10CmPct}, ${waterAt50CmPct}, ${waterAt100CmPct}`,
+    throw new OutOfRange(
+      `${row.id}: totalPorosityPct, waterAt10CmPct, waterAt50CmPct and waterAt100CmPct`,
+      [totalPorosityPct, waterAt10CmPct, waterAt50CmPct, waterAt100CmPct].join(', '),
+      'each at least the next, and none below 0',
     );
   }
   if (row.maxParticleMm < row.particleMm) {
-    throw new RangeError(
-      `${row.id}: maxParticleMm must be at least particleMm (${row.particleMm}), was ${row.maxParticleMm}`,
+    throw new OutOfRange(
+      `${row.id}: maxParticleMm`,
+      row.maxParticleMm,
+      `at least particleMm (${row.particleMm})`,
     );
   }
   return {

@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { type Material } from '#core/material/material';
 
 /**
@@ -205,7 +206,8 @@ export function retentionOf(material: Material): RetentionCurve {
     material.totalPorosity,
     material.airEntryCm,
   );
-  if (fit.outcome === 'unusable') throw new RangeError(`${material.id}: ${fit.reason}`);
+  if (fit.outcome === 'unusable')
+    throw new OutOfRange(`${material.id}: water`, fit.reason, 'such that a curve can be drawn through it');
   curves.set(material, fit.curve);
   return fit.curve;
 }

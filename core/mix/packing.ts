@@ -1,4 +1,4 @@
-import { checkRange } from '#core/units/check';
+import { checkRange, OutOfRange } from '#core/units/check';
 
 /** One granular class: loose volume (any unit, all alike), envelope share of its loose heap, size in mm. */
 export interface Grains {
@@ -18,7 +18,7 @@ const K_POURED = 4.1;
  * @returns fraction; 0 for one material or equal sizes, never negative
  */
 export function mixingShrinkage(grains: readonly Grains[]): number {
-  if (grains.length === 0) throw new RangeError('a mix needs at least 1 material, got 0');
+  if (grains.length === 0) throw new OutOfRange('components', 'none', 'at least 1 material');
   const table = packingTable(grains);
   const all = grains.map((_, i) => i);
   return shrinkageOf(

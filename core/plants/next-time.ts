@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { judgeMix, type Judgement } from '#core/judge/judge';
 import { changesOf, makesWorse, type Remedy } from '#core/judge/remedies';
 import { type ReadingId } from '#core/judge/readings';
@@ -188,7 +189,7 @@ function tried(
     );
     return moves && !makesWorse(before, after) ? { cause, fix, changes } : null;
   } catch (error) {
-    if (error instanceof RangeError) return null;
+    if (error instanceof OutOfRange) return null;
     throw error;
   }
 }

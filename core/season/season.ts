@@ -126,7 +126,7 @@ export function lineSeason(
     }));
     return { line, sowings: whole, byWeek, missing: null };
   } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
+    if (!(error instanceof OutOfRange)) throw error;
     return { line, sowings: [], byWeek: new Map(), missing: error.message };
   }
 }

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { RUNS } from '#contract/csv';
 import { type Table } from '#server/archive/form';
 
 type Row = Record<string, unknown>;
@@ -51,5 +52,5 @@ export function csvOf({ columns }: Table, rows: readonly Row[]): string {
         : [cell(row[name])],
     ),
   );
-  return `${Papa.unparse({ fields, data }, { escapeFormulae: true, newline: '\n' })}\n`;
+  return `${Papa.unparse({ fields, data }, { escapeFormulae: RUNS, newline: '\n' })}\n`;
 }

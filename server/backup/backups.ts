@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import {
   closeSync,
   copyFileSync,
@@ -16,7 +16,7 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { OutOfRange } from '#core/units/check';
-import { type Counts, countsOf, lookAt } from '#server/backup/checked';
+import { type Counts, countsOf, lookAt, sha256 } from '#server/backup/checked';
 import { kept } from '#server/backup/keeping';
 import { type Db } from '#server/database/db';
 import { type Folder } from '#server/database/folder';
@@ -34,8 +34,10 @@ export interface Backup {
 }
 
 const FOLDER = 'backups';
-/** So many of those brought from elsewhere are kept. */
+/** So many of those brought from elsewhere are kept, and of those that were asked for. */
 const MOST_BROUGHT = 3;
+const MOST_ASKED = 10;
+const DAY_MS = 86_400_000;
 const PART = '.part';
 const NAME = /^welcome-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z-(daily|asked|brought)\.sqlite$/;
 
@@ -48,8 +50,6 @@ function readName(name: string): { at: string; why: Why } | null {
   const [, day, hour, minute, second, ms, why] = found;
   return { at: `${day}T${hour}:${minute}:${second}.${ms}Z`, why: why as Why };
 }
-
-const sha256 = (file: string): string => createHash('sha256').update(readFileSync(file)).digest('hex');
 
 function settle(file: string): void {
   const handle = openSync(file, 'r+');
@@ -117,8 +117,9 @@ export class Backups {
 
   /** One a day, from the first look of the day on. @returns null where today has one */
   async daily(): Promise<Backup | null> {
-    const newest = this.list().find(({ why }) => why !== 'brought');
-    return newest?.at.slice(0, 10) === this.now().toISOString().slice(0, 10) ? null : this.make('daily');
+    const today = this.now().toISOString().slice(0, 10);
+    const made = this.list().some(({ at, why }) => why === 'daily' && at.startsWith(today));
+    return made ? null : this.make('daily');
   }
 
   private async write(why: Why): Promise<Backup> {
@@ -213,22 +214,28 @@ export class Backups {
     settle(`${file}${PART}`);
     writeFileSync(`${file}.json`, JSON.stringify({ counts, sha256: sha256(`${file}${PART}`) }));
     renameSync(`${file}${PART}`, file);
-    this.clear(this.place);
+    this.clear(this.place, name);
     if (why !== 'brought') this.copyAway(name);
     return { name, at, why, bytes: statSync(file).size, counts };
   }
 
-  /** Keeps what the rule keeps, and its note beside it. */
-  private clear(place: string): void {
+  /**
+   * Keeps what the rules keep, each kind by its own, and its note beside it. Whatever the clock says, nothing that is
+   * younger than a day goes, and never the one just made.
+   */
+  private clear(place: string, made: string): void {
     const all = backupsIn(place);
-    const own = all.filter(({ why }) => why !== 'brought');
-    const brought = all.filter(({ why }) => why === 'brought').slice(0, MOST_BROUGHT);
+    const of = (kind: Why): Backup[] => all.filter(({ why }) => why === kind);
+    const days = kept(of('daily').map(({ at }) => new Date(at))).map((at) => at.toISOString());
     const keep = new Set([
-      ...kept(own.map(({ at }) => new Date(at))).map((at) => at.toISOString()),
-      ...brought.map(({ at }) => at),
+      ...of('daily').flatMap(({ name, at }) => (days.includes(at) ? [name] : [])),
+      ...[...of('asked').slice(0, MOST_ASKED), ...of('brought').slice(0, MOST_BROUGHT)].map(
+        ({ name }) => name,
+      ),
     ]);
+    const yesterday = this.now().getTime() - DAY_MS;
     for (const { name, at } of all)
-      if (!keep.has(at)) {
+      if (!keep.has(name) && name !== made && Date.parse(at) <= yesterday) {
         rmSync(join(place, name), { force: true });
         rmSync(join(place, `${name}.json`), { force: true });
       }
@@ -246,7 +253,7 @@ export class Backups {
       if (sha256(`${to}${PART}`) !== sha256(from)) throw new Error('the copy is not the same');
       copyFileSync(`${from}.json`, `${to}.json`);
       renameSync(`${to}${PART}`, to);
-      this.clear(second);
+      this.clear(second, name);
     } catch (error) {
       this.secondProblem = (error as Error).message;
     }

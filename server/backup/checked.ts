@@ -1,5 +1,6 @@
 import Database from 'better-sqlite3';
-import { existsSync, statSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { closeSync, existsSync, openSync, readFileSync, readSync, statSync } from 'node:fs';
 import { type CountedTable, countedTables } from '#contract/backup-words';
 import { newestSchema } from '#server/database/migrate';
 
@@ -18,8 +19,37 @@ export function countsOf(db: Database.Database): Counts {
 export type Looked =
   { good: true; counts: Counts; schema: number; id: string } | { good: false; why: string };
 
+const PIECE = 1 << 20;
+
+/** Of a file, read a piece at a time. */
+export function sha256(file: string): string {
+  const [sum, piece, handle] = [createHash('sha256'), Buffer.alloc(PIECE), openSync(file, 'r')];
+  try {
+    for (let read = 1; read > 0;) {
+      read = readSync(handle, piece, 0, PIECE, null);
+      sum.update(piece.subarray(0, read));
+    }
+    return sum.digest('hex');
+  } finally {
+    closeSync(handle);
+  }
+}
+
+/** Why a file is not what it was when it was made, by the note beside it; null where it is, or there is none. */
+function altered(file: string): string | null {
+  const note = `${file}.json`;
+  if (!existsSync(note)) return null;
+  const { sha256: noted } = JSON.parse(readFileSync(note, 'utf8')) as { sha256?: unknown };
+  if (typeof noted !== 'string') return null;
+  const is = sha256(file);
+  return is === noted
+    ? null
+    : `it is not as it was when it was made: its SHA-256 is ${is}, and should be ${noted}`;
+}
+
 /**
- * Whether a file is a whole data file of Welcome, by the database's own check of every page and of every pointer.
+ * Whether a file is a whole data file of Welcome, by the database's own check of every page and of every pointer, and whether it
+ * is unaltered, by the note beside it where it has one.
  * Nothing is written to it, nor beside it.
  */
 export function lookAt(file: string): Looked {
@@ -27,6 +57,8 @@ export function lookAt(file: string): Looked {
   if (statSync(file).size === 0) return { good: false, why: 'it is empty' };
   let db: Database.Database | undefined;
   try {
+    const why = altered(file);
+    if (why !== null) return { good: false, why };
     db = new Database(file, { readonly: true, fileMustExist: true });
     const faults = db.pragma('integrity_check(3)', { simple: false }) as { integrity_check: string }[];
     if (faults[0]?.integrity_check !== 'ok')

@@ -18,11 +18,12 @@ export function restoreInto(data: string, backup: string, now: Date): string | n
   const looked = lookAt(backup);
   if (!looked.good) throw new Error(looked.why);
   mkdirSync(data, { recursive: true });
+  clearComing(data);
   try {
     prepare(backup, coming(data), looked.id !== '');
   } catch (error) {
     // Half a copy must not be taken for a restore that is to be finished.
-    rmSync(coming(data), { force: true });
+    clearComing(data);
     throw error;
   }
   return putInPlace(data, now);
@@ -42,9 +43,18 @@ function prepare(backup: string, to: string, named: boolean): void {
   if (!again.good) throw new Error(again.why);
 }
 
-/** Finishes a restore that was cut short between its two steps. @returns whether there was one */
+/** What a restore that was cut short left: its journal must not be played into the next one. */
+function clearComing(data: string): void {
+  for (const end of [...BESIDE, '-journal']) rmSync(`${coming(data)}${end}`, { force: true });
+}
+
+/** Finishes a restore that was cut short between its two steps, and clears what an earlier one left. @returns whether there was one */
 export function finishRestore(data: string, now: Date): boolean {
-  if (existsSync(dataFile(data)) || !existsSync(coming(data)) || !lookAt(coming(data)).good) return false;
+  if (existsSync(dataFile(data))) {
+    clearComing(data);
+    return false;
+  }
+  if (!existsSync(coming(data)) || !lookAt(coming(data)).good) return false;
   putInPlace(data, now);
   return true;
 }

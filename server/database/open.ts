@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { existsSync, mkdirSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { type Db } from '#server/database/db';
 import { MIGRATIONS, migrate } from '#server/database/migrate';
@@ -11,10 +11,16 @@ import { MIGRATIONS, migrate } from '#server/database/migrate';
  */
 export function openDatabase(folder: string, migrations = MIGRATIONS): Db {
   const memory = folder === ':memory:';
-  if (!memory) mkdirSync(folder, { recursive: true });
+  // Read by this user alone.
+  if (!memory) {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    chmodSync(folder, 0o700);
+  }
   const file = memory ? ':memory:' : join(folder, 'welcome.sqlite');
   const existed = !memory && existsSync(file);
   const db = new Database(file);
+  // Its journal goes by it.
+  if (!memory) chmodSync(file, 0o600);
   db.pragma('journal_mode = WAL');
   db.pragma('synchronous = FULL');
   db.pragma('foreign_keys = ON');

@@ -1,4 +1,4 @@
-import { createHash, generateKeyPairSync, randomBytes } from 'node:crypto';
+import { createHash, generateKeyPairSync, randomBytes, X509Certificate } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { join } from 'node:path';
@@ -16,6 +16,50 @@ const AUTHORITY_YEARS = 10;
 /** Made anew so long before it ends. */
 const RENEW_DAYS = 30;
 const NAME = 'Welcome nursery authority';
+
+/** All that the authority may vouch for: addresses that no machine in the open has, RFC 1918, 3927 and 1122; names in the local network, RFC 6762. */
+const PRIVATE: readonly [address: string, mask: string][] = [
+  ['10.0.0.0', '255.0.0.0'],
+  ['172.16.0.0', '255.240.0.0'],
+  ['192.168.0.0', '255.255.0.0'],
+  ['169.254.0.0', '255.255.0.0'],
+  ['127.0.0.0', '255.0.0.0'],
+];
+const LOCAL_NAMES = ['local', 'localhost'];
+
+const bytesOf = (address: string): number[] => address.split('.').map(Number);
+
+/** Whether it is a name for which the authority vouches. */
+export function isPrivate(name: string): boolean {
+  if (isIP(name) === 4) {
+    const own = bytesOf(name);
+    return PRIVATE.some(([address, mask]) => {
+      const [net, bits] = [bytesOf(address), bytesOf(mask)];
+      return own.every((byte, i) => (byte & bits[i]!) === net[i]);
+    });
+  }
+  return isIP(name) === 0 && LOCAL_NAMES.some((local) => name === local || name.endsWith(`.${local}`));
+}
+
+/** RFC 5280, 4.2.1.10: whatever this key might sign, it is believed for these alone. */
+function nameConstraints(): object {
+  const { asn1 } = forge;
+  const { UNIVERSAL, CONTEXT_SPECIFIC } = asn1.Class;
+  const subtree = (tag: number, bytes: string): forge.asn1.Asn1 =>
+    asn1.create(UNIVERSAL, asn1.Type.SEQUENCE, true, [
+      asn1.create(CONTEXT_SPECIFIC, tag as forge.asn1.Type, false, bytes),
+    ]);
+  const permitted = [
+    ...LOCAL_NAMES.map((name) => subtree(2, name)),
+    ...PRIVATE.map(([address, mask]) =>
+      subtree(7, String.fromCharCode(...bytesOf(address), ...bytesOf(mask))),
+    ),
+  ];
+  const value = asn1.create(UNIVERSAL, asn1.Type.SEQUENCE, true, [
+    asn1.create(CONTEXT_SPECIFIC, 0 as forge.asn1.Type, true, permitted),
+  ]);
+  return { id: '2.5.29.30', critical: true, value: asn1.toDer(value).getBytes() };
+}
 
 const place = (data: string): string => join(data, 'network');
 export const authorityFile = (data: string): string => join(place(data), 'authority.crt');
@@ -68,9 +112,16 @@ function makeAuthority(now: Date): Sealed {
     { name: 'basicConstraints', cA: true, pathLenConstraint: 0, critical: true },
     { name: 'keyUsage', keyCertSign: true, cRLSign: true, critical: true },
     { name: 'subjectKeyIdentifier' },
+    nameConstraints(),
   ]);
   cert.sign(privateKey, forge.md.sha256.create());
   return { key: privatePem, cert: forge.pki.certificateToPem(cert) };
+}
+
+/** SHA-256 of the authority, as a phone shows it; null before there is one. */
+export function fingerprintOf(data: string): string | null {
+  const file = authorityFile(data);
+  return existsSync(file) ? new X509Certificate(readFileSync(file)).fingerprint256 : null;
 }
 
 /** A certificate for names and addresses, signed by an authority. */
@@ -124,10 +175,12 @@ function holds({ cert }: Sealed, authority: Sealed, names: readonly string[], no
 
 /**
  * The nursery's own small authority, made at first, and what it certifies for the names under which this machine can be
- * reached: made anew when they change or its time runs out.
+ * reached: made anew when there are others or its time runs out.
+ * @param all names and addresses; what is not private is left out
  * @returns what a server is sealed with
  */
-export function sealed(data: string, names: readonly string[], now: Date): Sealed {
+export function sealed(data: string, all: readonly string[], now: Date): Sealed {
+  const names = all.filter(isPrivate);
   let authority = read(data, 'authority');
   if (!authority) write(data, 'authority', (authority = makeAuthority(now)));
   const known = read(data, 'server');

@@ -1,7 +1,8 @@
 import { randomUUID, X509Certificate } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { type RequestListener } from 'node:http';
-import { get } from 'node:https';
+import { createServer, get } from 'node:https';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type PeerCertificate, type TLSSocket } from 'node:tls';
@@ -17,7 +18,7 @@ import { DeviceStore } from '#server/devices/store';
 import { addressFor } from '#server/http/address-for';
 import { restoreInto } from '#server/backup/restore';
 import { openDatabase } from '#server/database/open';
-import { testApp } from '#testing/server';
+import { newBatch, testApp } from '#testing/server';
 
 let data: string;
 const opened: Sharing[] = [];
@@ -42,7 +43,7 @@ function nursery() {
   const pairing = new Pairing(() => new Date(now));
   const open = door({
     ...{ data, now: () => new Date(now), names: () => ['192.0.2.7'] },
-    ...{ pairing: () => pairing, devices: () => devices, inside: app },
+    ...{ pairing: () => pairing, devices: () => devices, answers: () => undefined, inside: app },
   });
   return { open, devices, pairing, db, later: (ms: number) => (now += ms) };
 }
@@ -92,7 +93,7 @@ describe('nobody comes in without a token', () => {
     await request(it.open).get('/api/nursery').set('cookie', cookie).expect(401);
   });
 
-  test('a code is for one device, ten minutes, and five wrong tries', async () => {
+  test('a code is for one device and ten minutes; wrong tries of a stranger do not void it', async () => {
     const it = nursery();
     const first = code(it);
     await pair(it, first).expect(303);
@@ -101,8 +102,8 @@ describe('nobody comes in without a token', () => {
     it.later(10 * 60_000);
     await pair(it, second).expect(403);
     const third = code(it);
-    for (let i = 0; i < 5; i++) expect(it.pairing.take('AAAAAAAA')).toBe(false);
-    expect(it.pairing.take(third)).toBe(false);
+    for (let i = 0; i < 9; i++) expect(it.pairing.take('AAAAAAAAAA')).toBe(false);
+    expect([third.length, it.pairing.take(third), it.pairing.take(third)]).toEqual([10, true, false]);
   });
 
   test('guessing is bounded: ten tries in ten minutes from one address, whatever the code', async () => {
@@ -222,17 +223,14 @@ describe('the certificate', () => {
   const now = new Date();
 
   test('the nursery’s own authority vouches for every name of the machine, and its keys are this user’s alone', () => {
-    const made = sealed(data, ['192.0.2.7', 'shed.local'], now);
+    const made = sealed(data, ['10.0.2.7', 'shed.local'], now);
     const [authority, server] = [
       new X509Certificate(readFileSync(authorityFile(data))),
       new X509Certificate(made.cert),
     ];
     expect([authority.ca, server.ca]).toEqual([true, false]);
     expect([server.verify(authority.publicKey), server.checkIssued(authority)]).toEqual([true, true]);
-    expect([server.checkIP('192.0.2.7'), server.checkHost('shed.local')]).toEqual([
-      '192.0.2.7',
-      'shed.local',
-    ]);
+    expect([server.checkIP('10.0.2.7'), server.checkHost('shed.local')]).toEqual(['10.0.2.7', 'shed.local']);
     expect(server.checkHost('evil.example')).toBeUndefined();
     // Phones take none that lives longer than 398 days (CA/Browser Forum, Baseline Requirements 6.3.2).
     expect((Date.parse(server.validTo) - Date.parse(server.validFrom)) / 86_400_000).toBeLessThanOrEqual(398);
@@ -241,11 +239,11 @@ describe('the certificate', () => {
   });
 
   test('it is made anew for new names and when its time runs out, under the same authority', () => {
-    const first = sealed(data, ['192.0.2.7'], now);
-    expect(sealed(data, ['192.0.2.7'], now)).toEqual(first);
-    const moved = sealed(data, ['192.0.2.8'], now);
+    const first = sealed(data, ['10.0.2.7'], now);
+    expect(sealed(data, ['10.0.2.7'], now)).toEqual(first);
+    const moved = sealed(data, ['10.0.2.8'], now);
     expect(moved.cert).not.toBe(first.cert);
-    const later = sealed(data, ['192.0.2.8'], new Date(now.getTime() + 370 * 86_400_000));
+    const later = sealed(data, ['10.0.2.8'], new Date(now.getTime() + 370 * 86_400_000));
     expect(later.cert).not.toBe(moved.cert);
     const authority = new X509Certificate(readFileSync(authorityFile(data)));
     expect(new X509Certificate(later.cert).verify(authority.publicKey)).toBe(true);
@@ -273,6 +271,68 @@ describe('the certificate', () => {
     rmSync(other, { recursive: true });
   });
 
+  test('its key is believed for private addresses and names of the local network alone, by Node’s own TLS', async () => {
+    sealed(data, ['127.0.0.1', 'localhost'], now);
+    const [key, cert] = ['authority.key', 'authority.crt'].map((name) =>
+      readFileSync(join(data, 'network', name), 'utf8'),
+    );
+    const authority = { key: key!, cert: cert! };
+    const asked = (names: string[], servername: string, host = '127.0.0.1'): Promise<string> =>
+      new Promise((done) => {
+        const server = createServer(certify(authority, names, now), (_req, res) => res.end('in'));
+        server.listen(0, '127.0.0.1', () => {
+          const { port } = server.address() as { port: number };
+          const options = { host, port, ca: authority.cert, agent: false, servername };
+          const finish = (said: string): void => void server.close(() => done(said));
+          get({ ...options, headers: { connection: 'close' } }, (res) => {
+            res.resume();
+            res.on('end', () => finish('in'));
+          }).on('error', (error) => finish(error.message));
+        });
+      });
+    expect(await asked(['127.0.0.1', 'localhost'], '')).toBe('in');
+    expect(await asked(['shed.local', 'localhost'], 'shed.local')).toBe('in');
+    // Whoever had the key could sign for a bank: nobody would believe it.
+    for (const names of [
+      ['bank.example', 'localhost'],
+      ['93.184.216.34', 'localhost', '127.0.0.1'],
+    ])
+      expect(await asked(names, names[0] === 'bank.example' ? 'bank.example' : '')).toMatch(/permitted subtree violation/);
+  });
+
+  test('addresses that come up while the door is open are covered, under the same authority', async () => {
+    let names = ['127.0.0.1', 'localhost'];
+    const share = new Sharing({
+      ...{ data, port: 0, now: () => now, machineNow: () => now, sealEveryMs: 20, names: () => names },
+      listener: (_req, res) => res.end('in'),
+    });
+    opened.push(share);
+    await share.set('sealed');
+    const { port } = share['server']!.address() as { port: number };
+    const { fingerprint } = await share.answer(new DeviceStore(openDatabase(':memory:')));
+    expect(fingerprint).toBe(new X509Certificate(readFileSync(authorityFile(data))).fingerprint256);
+    const shown = (): Promise<string> =>
+      new Promise((done, failed) => {
+        get(
+          { host: '127.0.0.1', port, ca: readFileSync(authorityFile(data), 'utf8'), agent: false },
+          (res) => {
+            done((res.socket as TLSSocket).getPeerCertificate().subjectaltname ?? '');
+            res.resume();
+          },
+        ).on('error', failed);
+      });
+    expect(await shown()).not.toContain('10.9.8.7');
+    names = [...names, '10.9.8.7', '93.184.216.34'];
+    let said = '';
+    for (let i = 0; i < 100 && !said.includes('10.9.8.7'); i++) {
+      await new Promise((done) => setTimeout(done, 50));
+      said = await shown();
+    }
+    expect(said).toContain('10.9.8.7');
+    // One in the open is not its business.
+    expect(said).not.toContain('93.184');
+  });
+
   test('a port that is taken is said in words', async () => {
     const one = sharing(data, 0, () => undefined);
     await one.set('plain');
@@ -283,7 +343,7 @@ describe('the certificate', () => {
   });
 
   test('names that are addresses and names that are words stand as what they are', () => {
-    sealed(data, ['192.0.2.7'], now);
+    sealed(data, ['10.0.2.7'], now);
     const authority = {
       key: readFileSync(join(data, 'network', 'authority.key'), 'utf8'),
       cert: readFileSync(authorityFile(data), 'utf8'),
@@ -293,3 +353,58 @@ describe('the certificate', () => {
     );
   });
 });
+
+test('leave taken away ends the open streams of that device at once, and no other’s', async () => {
+  const { app, db } = testApp();
+  const devices = new DeviceStore(db);
+  const share: Sharing = new Sharing({
+    ...{ data, port: 0, now: () => new Date(), machineNow: () => new Date() },
+    listener: door({
+      ...{ data, now: () => new Date(), names: () => ['127.0.0.1'], pairing: () => share.pairing },
+      ...{ devices: () => devices, answers: (id, res) => share.answers(id, res), inside: app },
+    }),
+  });
+  opened.push(share);
+  await share.set('plain');
+  const { port } = share['server']!.address() as { port: number };
+  const { body } = await request(app).post('/api/batches').send(newBatch()).expect(201);
+  const listen = async (name: string): Promise<Promise<string>[]> => {
+    const cookie = `welcome-device=${devices.add(name, new Date())}`;
+    const res = await fetch(`http://127.0.0.1:${port}/api/batches/${body.id}/stream`, {
+      headers: { cookie },
+    });
+    const reader = res.body!.getReader();
+    await reader.read();
+    const end = async (): Promise<string> => {
+      try {
+        while (!(await reader.read()).done);
+        return 'ended';
+      } catch {
+        return 'ended';
+      }
+    };
+    return [end()];
+  };
+  const [lost, kept] = [await listen('Lost phone'), await listen('Bench phone')];
+  const [first] = devices.all();
+  devices.takeAway(first!.id);
+  share.end(first!.id);
+  const later = new Promise<string>((done) => setTimeout(() => done('still open'), 500));
+  expect(await Promise.race([lost[0]!, later])).toBe('ended');
+  expect(await Promise.race([kept[0]!, later])).toBe('still open');
+}, 20_000);
+
+test('so many connections from one address and no more; one that says nothing is shut out', async () => {
+  const share = sharing(data, 0, (_req, res) => res.end('in'));
+  await share.set('plain');
+  const { port } = share['server']!.address() as { port: number };
+  const sockets = Array.from({ length: 80 }, () => connect(port, '127.0.0.1').on('error', () => undefined));
+  const closed = (): number => sockets.filter((one) => one.destroyed || one.closed).length;
+  for (const one of sockets) one.resume();
+  for (let i = 0; i < 100 && closed() < 16; i++) await new Promise((done) => setTimeout(done, 30));
+  expect(closed()).toBe(16);
+  // Those that stay silent go after fifteen seconds: whoever comes then is let in.
+  for (let i = 0; i < 240 && closed() < 80; i++) await new Promise((done) => setTimeout(done, 100));
+  expect(closed()).toBe(80);
+  expect(await (await fetch(`http://127.0.0.1:${port}/`)).text()).toBe('in');
+}, 40_000);

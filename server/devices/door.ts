@@ -1,7 +1,7 @@
 import express, { type Express, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { existsSync, readFileSync } from 'node:fs';
-import { type RequestListener } from 'node:http';
+import { type RequestListener, type ServerResponse } from 'node:http';
 import { type Pairing } from '#server/devices/pairing';
 import { authorityFile } from '#server/devices/authority';
 import { type DeviceStore } from '#server/devices/store';
@@ -18,6 +18,8 @@ export interface Behind {
   pairing: () => Pairing;
   /** null while the data folder needs rescue. */
   devices: () => DeviceStore | null;
+  /** Told of every answer to a device that came in. */
+  answers: (device: number, res: ServerResponse) => void;
   /** What a device finds that may come in. */
   inside: RequestListener;
 }
@@ -45,7 +47,7 @@ const tooMany =
  * What stands between the network and the nursery: nobody comes in without the token of a device that was paired at the
  * machine itself. Tries and requests are limited; pages of elsewhere can neither read nor write.
  */
-export function door({ data, now, names, pairing, devices, inside }: Behind): Express {
+export function door({ data, now, names, pairing, devices, answers, inside }: Behind): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(securityHeaders());
@@ -124,7 +126,9 @@ ${wrong && `<p role="alert"><b>${escaped(wrong)}</b></p>`}
     },
   );
   app.use((req, res, next) => {
-    if (devices()?.of(tokenOf(req), now())) {
+    const device = devices()?.of(tokenOf(req), now());
+    if (device) {
+      answers(device.id, res);
       comesFromAfar(req);
       inside(req, res);
       return;

@@ -2,20 +2,21 @@ import { randomInt, timingSafeEqual } from 'node:crypto';
 
 /** No letters and digits that a hand takes for each other. */
 const SIGNS = 'ABCDEFGHJKMNPQRSTVWXYZ23456789';
-const LENGTH = 8;
+const LENGTH = 10;
 const LIFE_MS = 10 * 60_000;
-/** Wrong ones that a code bears before it is void. */
-const TRIES = 5;
 
-/** One code at a time, for one device, for ten minutes and five wrong tries. 30⁸ are possible. */
+/**
+ * One code at a time, for one device, for ten minutes. 30¹⁰ are possible, and tries are limited by address: a stranger's
+ * wrong ones do not void it.
+ */
 export class Pairing {
-  private code: { text: string; until: number; wrong: number } | null = null;
+  private code: { text: string; until: number } | null = null;
 
   constructor(private readonly now: () => Date) {}
 
   make(): void {
     const text = Array.from({ length: LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('');
-    this.code = { text, until: this.now().getTime() + LIFE_MS, wrong: 0 };
+    this.code = { text, until: this.now().getTime() + LIFE_MS };
   }
 
   /** The code that waits; null for none. */
@@ -24,7 +25,7 @@ export class Pairing {
     return this.code && { text: this.code.text, until: new Date(this.code.until).toISOString() };
   }
 
-  /** @returns whether it is the one; it is used up then, and void after too many wrong ones */
+  /** @returns whether it is the one; it is used up then */
   take(given: string): boolean {
     if (!this.waiting || !this.code) return false;
     const clean = given
@@ -33,7 +34,7 @@ export class Pairing {
       .padEnd(LENGTH)
       .slice(0, LENGTH);
     const right = timingSafeEqual(Buffer.from(clean), Buffer.from(this.code.text));
-    if (right || ++this.code.wrong >= TRIES) this.code = null;
+    if (right) this.code = null;
     return right;
   }
 }

@@ -23,5 +23,6 @@ export function deviceRoutes(api: Api, devices: DeviceStore, sharing: Sharing, f
   });
   api.serve('takeAwayDevice', ({ params: { id } }) => {
     if (!devices.takeAway(id)) throw notFound('device', id);
+    sharing.end(id);
   });
 }

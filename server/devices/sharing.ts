@@ -1,9 +1,15 @@
-import { createServer as createPlain, type RequestListener, type Server } from 'node:http';
-import { createServer as createSealed } from 'node:https';
+import {
+  createServer as createPlain,
+  type RequestListener,
+  type Server,
+  type ServerResponse,
+} from 'node:http';
+import { createServer as createSealed, type Server as SealedServer } from 'node:https';
+import { type Socket } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
 import QRCode from 'qrcode';
 import { type ShareWay, type Sharing as Answer } from '#contract/devices';
-import { sealed } from '#server/devices/authority';
+import { fingerprintOf, type Sealed, sealed } from '#server/devices/authority';
 import { Pairing } from '#server/devices/pairing';
 import { type DeviceStore } from '#server/devices/store';
 
@@ -26,12 +32,40 @@ export const ownNames = (): string[] => {
   ];
 };
 
+/** Who says nothing for so long is shut out again; a page with its streams has some dozen connections. */
+const SILENT_MS = 15_000;
+const MOST_CONNECTIONS = 64;
+const PATIENCE = {
+  ...{ headersTimeout: SILENT_MS, requestTimeout: 10 * 60_000, connectionsCheckingInterval: 2000 },
+} as const;
+const SEAL_EVERY_MS = 60_000;
+
+/** So many connections from one address, and no more. */
+function limitConnections(server: Server): void {
+  const open = new Map<string, number>();
+  server.on('connection', (socket: Socket) => {
+    const from = socket.remoteAddress ?? '';
+    const count = (open.get(from) ?? 0) + 1;
+    open.set(from, count);
+    socket.once('close', () => {
+      const left = (open.get(from) ?? 1) - 1;
+      if (left > 0) open.set(from, left);
+      else open.delete(from);
+    });
+    if (count > MOST_CONNECTIONS) socket.destroy();
+  });
+}
+
 export interface Door {
   data: string;
   port: number;
   now: () => Date;
   /** Of the machine itself: phones look at a certificate by their own clocks. */
   machineNow: () => Date;
+  /** Under which names it can be reached; those of this machine where nothing is said. */
+  names?: () => readonly string[];
+  /** How often its certificate is looked after; a minute where nothing is said. */
+  sealEveryMs?: number;
   /** What answers who comes in by it. */
   listener: RequestListener;
 }
@@ -41,6 +75,8 @@ export class Sharing {
   private server: Server | null = null;
   private way: ShareWay = 'off';
   problem = '';
+  private sealing: ReturnType<typeof setInterval> | undefined;
+  private readonly answering = new Map<number, Set<ServerResponse>>();
   readonly pairing: Pairing;
 
   constructor(private readonly door: Door) {
@@ -63,18 +99,35 @@ export class Sharing {
     );
   }
 
+  /** Notes what is being answered to a device, as its streams: so that it can be ended. */
+  answers(device: number, res: ServerResponse): void {
+    const open = this.answering.get(device) ?? new Set();
+    this.answering.set(device, open.add(res));
+    res.once('close', () => {
+      open.delete(res);
+      if (open.size === 0 && this.answering.get(device) === open) this.answering.delete(device);
+    });
+  }
+
+  /** Ends all that is being answered to a device whose leave was taken away. */
+  end(device: number): void {
+    for (const res of this.answering.get(device) ?? []) res.destroy();
+  }
+
   /** Opens or shuts it; what could not be opened is told in words. */
   async set(way: ShareWay): Promise<void> {
     await this.shut();
     this.way = way;
     this.problem = '';
     if (way === 'off') return;
-    const { data, machineNow, listener, port } = this.door;
+    const { data, machineNow, listener, port, names = ownNames } = this.door;
     try {
+      const seal = (): Sealed => sealed(data, names(), machineNow());
       const server =
         way === 'plain'
-          ? createPlain(listener)
-          : createSealed(sealed(data, ownNames(), machineNow()), listener);
+          ? createPlain(PATIENCE, listener)
+          : createSealed({ ...PATIENCE, ...seal(), handshakeTimeout: SILENT_MS }, listener);
+      limitConnections(server);
       await new Promise<void>((open, failed) => {
         server.once('error', failed);
         server.listen(port, '0.0.0.0', () => {
@@ -83,6 +136,7 @@ export class Sharing {
         });
       });
       this.server = server;
+      if ('setSecureContext' in server) this.keepSealed(server, seal);
     } catch (error) {
       const { code, message } = error as NodeJS.ErrnoException;
       this.problem =
@@ -90,7 +144,19 @@ export class Sharing {
     }
   }
 
+  /** The machine may come to have other addresses, and a certificate its end: looked after while the door is open. */
+  private keepSealed(server: SealedServer, seal: () => Sealed): void {
+    let { cert } = seal();
+    this.sealing = setInterval(() => {
+      const now = seal();
+      if (now.cert !== cert) server.setSecureContext(now);
+      ({ cert } = now);
+    }, this.door.sealEveryMs ?? SEAL_EVERY_MS);
+    this.sealing.unref();
+  }
+
   async shut(): Promise<void> {
+    clearInterval(this.sealing);
     const { server } = this;
     this.server = null;
     if (!server) return;
@@ -105,6 +171,7 @@ export class Sharing {
     const address = waiting && first ? `${first}/pair?code=${waiting.text}` : '';
     return {
       ...{ way, addresses, problem, devices: devices.all() },
+      fingerprint: way === 'sealed' ? fingerprintOf(this.door.data) : null,
       code: waiting && {
         ...{ ...waiting, address },
         picture: address

@@ -19,6 +19,13 @@ export function onlyOwnHosts(names: () => readonly string[]): RequestHandler {
       throw new Problem(421, 'Not this host', `this server does not answer to "${host}"`, [
         { path: 'host', value: host, allowed: `one of ${known.join(', ')}` },
       ]);
+    // Reading costs work too: from elsewhere one may come by a link to a page, and no other way.
+    const site = req.get('sec-fetch-site');
+    const isLink = req.get('sec-fetch-mode') === 'navigate' && !req.path.startsWith('/api/');
+    if ((site === 'cross-site' || site === 'same-site') && !isLink)
+      throw new Problem(403, 'Not from here', 'only pages of this server may ask', [
+        { path: 'sec-fetch-site', value: site, allowed: 'same-origin or none' },
+      ]);
     const origin = req.get('origin');
     const foreign = origin !== undefined && origin !== `${req.protocol}://${host}`;
     if ((foreign || req.get('sec-fetch-site') === 'cross-site') && !SAFE.has(req.method))

@@ -122,15 +122,16 @@ test('nothing is served that it does not tell of', () => {
   expect(served.sort()).toEqual(told.sort());
 });
 
+/** What the door answers, and the gate: on every operation. */
+const DOOR = ['401', '403', '412', '421'];
+
 test('the computing endpoints of the contract are there, with the schemas that check them', () => {
   for (const path of ['evaluate', 'formulate', 'batch-sheet', 'hot-water', 'sowing']) {
     const { post } = paths[`/api/${path}`]!;
     expect(
       Object.keys(post!.requestBody!.content['application/json'].schema.properties ?? {}).length,
     ).toBeGreaterThan(2);
-    // Long work may be asked to wait.
-    const busy = path === 'formulate' ? ['429'] : [];
-    expect(Object.keys(post!.responses).sort()).toEqual(['200', '400', '413', '415', ...busy, '500']);
+    expect(Object.keys(post!.responses).sort()).toEqual(['200', '400', ...DOOR, '413', '415', '429', '500'].sort());
   }
 });
 
@@ -153,3 +154,14 @@ test.each(['evaluate', 'formulate', 'batch-sheet', 'hot-water', 'sowing'])(
     }
   },
 );
+
+test('every operation names the answers of the door, as problem JSON', () => {
+  for (const [path, operations] of Object.entries(paths))
+    for (const [method, { responses }] of Object.entries(operations)) {
+      const named = ['401', '403', '421', '429', '500', ...(method === 'get' ? [] : ['412'])];
+      const missing = named.filter(
+        (status) => !JSON.stringify(responses[status] ?? '').includes('application/problem+json'),
+      );
+      expect([path, method, missing]).toEqual([path, method, []]);
+    }
+});

@@ -36,7 +36,12 @@ function refusalsOf(method: string, path: string, endpoint: Endpoint): Record<st
         413: 'Body too large',
         415: endpoint.body === 'bytes' ? `Body is not ${binary.file}` : 'Body is not application/json',
       }),
-    ...(endpoint.here && { 403: 'Only at the machine itself' }),
+    ...(method !== 'GET' && { 412: 'Meant for another data folder, or for another thing under that number' }),
+    // What the door to the network answers, and the gate that lets in pages of this server alone.
+    401: 'From the network without the token of a paired device',
+    403: endpoint.here ? 'Only at the machine itself' : 'Only pages of this server may',
+    421: 'Not under this name',
+    429: 'Too many requests from there: wait as long as Retry-After says',
     ...endpoint.refuses,
     500: 'Something broke; nothing was saved',
   };

@@ -1,5 +1,6 @@
 import { type ErrorRequestHandler, type RequestHandler } from 'express';
 import { type z } from 'zod';
+import { RowProblem } from '#contract/csv';
 import { type ProblemBody } from '#contract/problem';
 import { OutOfRange } from '#core/units/check';
 
@@ -95,9 +96,10 @@ function problemOf(error: unknown): Problem {
     const issue = { path: error.argument, value: error.value, allowed: `must be ${error.allowed}` };
     return new Problem(400, 'Out of range', error.message, [issue]);
   }
-  if (error instanceof RangeError) return new Problem(400, 'Out of range', error.message);
+  if (error instanceof RowProblem)
+    return problemOf(new OutOfRange('csv', 'this file', `right in every row: ${error.message}`));
   const { code } = (error ?? {}) as { code?: unknown };
-  if (typeof code === 'string' && code.startsWith('SQLITE_')) return storageProblem(code);
+  if (typeof code === 'string' && (code.startsWith('SQLITE_') || DISK.has(code))) return storageProblem(code);
   const { type, status, limit } = (error ?? {}) as { type?: string; status?: number; limit?: number };
   if (type === 'entity.parse.failed') return new Problem(400, 'Malformed JSON', 'the body is not JSON');
   if (type === 'entity.too.large')
@@ -112,16 +114,21 @@ function problemOf(error: unknown): Problem {
   return new Problem(500, 'Something broke', 'the server could not finish this; nothing was saved');
 }
 
+/** What the system says of a disk or a folder that takes nothing. */
+const DISK = new Set(['ENOSPC', 'EDQUOT', 'EROFS', 'EACCES', 'EPERM']);
+const FULL = /^(SQLITE_FULL|SQLITE_IOERR_WRITE|ENOSPC|EDQUOT)/;
+const READ_ONLY = /^(SQLITE_READONLY|SQLITE_PERM|SQLITE_CANTOPEN|EROFS|EACCES|EPERM)/;
+
 /** What the disk would not do, in words, with what still works. */
 function storageProblem(code: string): Problem {
   const looking = 'Looking things up still works.';
-  if (code.startsWith('SQLITE_FULL') || code === 'SQLITE_IOERR_WRITE')
+  if (FULL.test(code))
     return new Problem(
       507,
       'No room',
       `the disk is full: nothing was saved. ${looking} Make room, then enter it again`,
     );
-  if (code.startsWith('SQLITE_READONLY') || code.startsWith('SQLITE_PERM') || code === 'SQLITE_CANTOPEN')
+  if (READ_ONLY.test(code))
     return new Problem(
       503,
       'Read-only',

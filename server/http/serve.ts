@@ -60,8 +60,9 @@ export class Api {
       else if (endpoint.answer === 'pdf') res.type('application/pdf').send(reply);
       else if (endpoint.answer === 'file') res.type('application/octet-stream').send(reply);
       else if (endpoint.answer === 'jpeg') {
-        // A picture never changes under its number.
-        res.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/jpeg').send(reply);
+        // A picture never changes under its number; on a device whose leave may be taken away nothing of it stays.
+        const kept = isFromAfar(req) ? 'no-store' : 'private, max-age=31536000, immutable';
+        res.set('Cache-Control', kept).type('image/jpeg').send(reply);
       } else if (endpoint.answer === 'calendar') res.type('text/calendar; charset=utf-8').send(reply);
       else if (endpoint.answer !== 'events') this.send(res, endpoint, endpoint.answer, reply);
     });

@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { lotTestSchema, type LearnedAnswer, type LotTestGiven, type NewTest } from '#contract/lots';
 import { type Material } from '#core/material/material';
 import { lookUp, type Library } from '#core/recipe/library';
@@ -32,6 +33,7 @@ export class LearnedStore {
   private readonly insert;
   private readonly setAside;
   private readonly tested;
+  private readonly lot;
 
   constructor(db: Db) {
     this.ofItem = db.prepare<[string], Row>(`${SELECT} WHERE item = ? ORDER BY id`);
@@ -42,12 +44,17 @@ export class LearnedStore {
        VALUES (@key, @item, @lot, @test, @json, @on, @now)`,
     );
     this.setAside = db.prepare('UPDATE lot_tests SET aside = ? WHERE id = ?');
+    this.lot = db.prepare<[number]>('SELECT 1 FROM lots WHERE id = ?');
     this.tested = db.prepare<[], string>('SELECT DISTINCT item FROM lot_tests WHERE aside = 0').pluck();
   }
 
   /** The material that a test of this key was of. */
   known(key: string): string | null {
     return this.keyed.get(key) ?? null;
+  }
+
+  hasLot(id: number): boolean {
+    return this.lot.get(id) !== undefined;
   }
 
   itemOf(id: number): string | null {
@@ -84,7 +91,7 @@ export class LearnedStore {
       const resolvedTests = tests.map(({ values }) => resolved(values, named));
       return { ...learnMaterial(book, resolvedTests), misfit: null };
     } catch (error) {
-      if (!(error instanceof RangeError)) throw error;
+      if (!(error instanceof OutOfRange)) throw error;
       return { material: book, figures: [], misfit: error.message };
     }
   }

@@ -79,6 +79,7 @@ function learnedRoutes(
     const known = learned.known(body.key);
     if (known !== null) return new Again(answer(known));
     calendar.notLaterThanToday('on', body.on);
+    if (body.lot != null && !learned.hasLot(body.lot)) throw notFound('lot', body.lot);
     // With all that was tested before: what cannot be together is refused as well.
     const before = learned.testsOf(material).filter((one) => !one.aside);
     learnMaterial(

@@ -1,9 +1,11 @@
+import { OutOfRange } from '#core/units/check';
 import { evaluateMix } from '#core/mix/evaluate';
 import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
 import { weathers } from '#core/mix/dry-down';
 import { type TrayWater } from '#core/plants/care';
 import { DRY_SHARE } from '#core/water/life';
 import { daysUntilDry } from '#core/water/lift';
+import { type Library } from '#core/recipe/library';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { type VesselKind } from '#core/vessel/tray';
 import { type BatchStore } from '#server/batches/store';
@@ -16,10 +18,12 @@ interface Known extends TrayWater {
   feedsDays: number;
 }
 
-/** For how long the mix of a batch feeds what stands in it. What was mixed does not change: reckoned once. */
+/** For how long the mix of a batch feeds what stands in it: reckoned once, until a material or a vessel is changed. */
 export class MixFeeds {
   /** By batch and vessel. */
   private readonly known = new Map<string, Known | undefined>();
+  /** By which it was reckoned. */
+  private by: Library | null = null;
 
   constructor(
     private readonly batches: BatchStore,
@@ -41,6 +45,9 @@ export class MixFeeds {
 
   private of(batch: number | null, kind: VesselKind): Known | undefined {
     if (batch === null) return undefined;
+    const library = this.library.library();
+    if (library !== this.by) this.known.clear();
+    this.by = library;
     const key = `${batch} ${kind.id}`;
     if (!this.known.has(key)) {
       const recipe = this.batches.one(batch)?.snapshot.recipe;
@@ -62,7 +69,7 @@ export class MixFeeds {
       };
     } catch (error) {
       // A material that it names may be gone.
-      if (error instanceof RangeError) return undefined;
+      if (error instanceof OutOfRange) return undefined;
       throw error;
     }
   }

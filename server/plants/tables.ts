@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
-import { readCsv, writeCsv } from '#contract/csv';
+import { readCsv, writeCsv, RowProblem } from '#contract/csv';
 import { int, yesNoOrBit } from '#contract/fields';
 import { keptPlantingSchema, newPlantingSchema, plantEventSchema } from '#contract/plants';
 import { type Taken } from '#contract/tables';
@@ -88,7 +88,7 @@ const eventCsv = z.strictObject({
   empty: cell,
 });
 
-/** An event from its row. @throws RangeError naming what is wrong */
+/** An event from its row. @throws RowProblem naming what is wrong */
 function eventOf({ id: _, planting: __, empty, ...row }: z.output<typeof eventCsv>) {
   const cells = empty === undefined ? undefined : String(empty).split(' ').map(Number);
   const given = Object.fromEntries(
@@ -99,7 +99,7 @@ function eventOf({ id: _, planting: __, empty, ...row }: z.output<typeof eventCs
   const read = plantEventSchema.safeParse(given);
   if (read.success) return read.data;
   const first = read.error.issues[0]!;
-  throw new RangeError(`${first.path.join('.') || 'kind'}: ${first.message}`);
+  throw new RowProblem(`${first.path.join('.') || 'kind'}: ${first.message}`);
 }
 
 /** Plantings and what happened to them, out as tables and in again. What is there stays as it is: both only grow. */
@@ -113,7 +113,7 @@ export const plantTables = {
         atLine(line, () => {
           if (row.id !== undefined) {
             if (!store.one(row.id))
-              throw new RangeError(`id: there is no planting ${row.id}: leave it out for a new one`);
+              throw new RowProblem(`id: there is no planting ${row.id}: leave it out for a new one`);
             taken.same++;
           } else {
             plants.add(plantingOf(row), now);
@@ -139,7 +139,7 @@ export const plantTables = {
         atLine(line, () => {
           if (row.id !== undefined) {
             if (!store.eventsOf(row.planting).some((one) => one.id === row.id))
-              throw new RangeError(
+              throw new RowProblem(
                 `id: planting ${row.planting} has no entry ${row.id}: leave it out for a new one`,
               );
             taken.same++;

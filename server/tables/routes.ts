@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { readCsv, snake, writeCsv, type CsvRow } from '#contract/csv';
+import { readCsv, snake, writeCsv, type CsvRow, RowProblem } from '#contract/csv';
 import { type NewLot } from '#contract/lots';
 import { tableNames, type TableName, type Taken } from '#contract/tables';
 import { cropCsv, cropFields, cropOfRow, rowOfCrop } from '#contract/crop';
@@ -32,13 +32,13 @@ interface Parts {
 }
 interface Table {
   out: (parts: Parts) => string;
-  /** @throws RangeError naming line, column and what is allowed: nothing of the file is taken then */
+  /** @throws RowProblem naming line, column and what is allowed: nothing of the file is taken then */
   take: (csv: string, parts: Parts) => Taken;
 }
 
 /** A row that cannot be taken, by its line in the file. */
 const refuse = (line: number, column: string, why: string): never => {
-  throw new RangeError(`line ${line}, ${snake(column)}: ${why}`);
+  throw new RowProblem(`line ${line}, ${snake(column)}: ${why}`);
 };
 interface Owned {
   id: string;
@@ -210,7 +210,7 @@ function takeSeason(csv: string, { library, crops, season, now }: Parts): Taken 
       );
       const name = made.name ? `${crop.name} “${made.name}”` : crop.name;
       if (row.id !== undefined && !one)
-        throw new RangeError(`id: there is no line ${row.id}: leave it out for a new one`);
+        throw new RowProblem(`id: there is no line ${row.id}: leave it out for a new one`);
       if (one && same(written, rows.rowOfLine(one))) taken.same++;
       else if (one) {
         season.change(one.id, made);
@@ -279,8 +279,6 @@ export function tableRoutes(api: Api, db: Db, parts: Parts): void {
         if (dry) throw new Dry();
       }).immediate();
     } catch (error) {
-      if (error instanceof RangeError && !(error instanceof OutOfRange))
-        throw new OutOfRange('csv', 'this file', `right in every row: ${error.message}`);
       if (!(error instanceof Dry)) throw error;
     } finally {
       parts.library.changed();

@@ -1,3 +1,4 @@
+import { RowProblem } from '#contract/csv';
 import { z } from 'zod';
 import { amendmentSchema } from '#contract/amendment';
 import { int, num, oneOf, slug, text, yesNoOrBit } from '#contract/fields';
@@ -171,13 +172,13 @@ export const seasonCsv = z.strictObject({
 });
 export type SeasonCsv = z.output<typeof seasonCsv>;
 
-/** @throws RangeError for what does not go together, or cannot be read */
+/** @throws RowProblem for what does not go together, or cannot be read */
 export function lineOfRow(
   { id: _, seedCame, seedOf, path, shifts, ...row }: SeasonCsv,
   start: Crop['start'],
 ) {
   if ((seedCame === undefined) !== (seedOf === undefined))
-    throw new RangeError('seed_came and seed_of: both, or neither');
+    throw new RowProblem('seed_came and seed_of: both, or neither');
   return changedLineSchema.parse({
     ...row,
     seedTest: seedCame === undefined ? null : { came: seedCame, of: seedOf },

@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { type About } from '#contract/about';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
@@ -84,7 +85,7 @@ export class BatchNew {
         this.school(),
       );
     } catch (error) {
-      if (error instanceof RangeError) return null;
+      if (error instanceof OutOfRange) return null;
       throw error;
     }
   });

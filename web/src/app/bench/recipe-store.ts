@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { usualMoisture } from '#core/mix/moisture';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { batchSheet, type BatchSheet } from '#core/batch/sheet';
@@ -129,7 +130,7 @@ export class RecipeStore {
         sheet: batchSheet(judgement.evaluation, this.litres(), moisture),
       };
     } catch (error) {
-      if (error instanceof RangeError) return { state: 'impossible', why: error.message };
+      if (error instanceof OutOfRange) return { state: 'impossible', why: error.message };
       throw error;
     }
   });

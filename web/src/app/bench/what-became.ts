@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { causes } from '#core/plants/cause-table';
@@ -35,7 +36,7 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
   try {
     return judgeMix(mixInputOf(recipe, library), { library }).readings;
   } catch (error) {
-    if (error instanceof RangeError) return [];
+    if (error instanceof OutOfRange) return [];
     throw error;
   }
 }
@@ -163,7 +164,7 @@ export class WhatBecame {
       }));
     } catch (error) {
       // A material that the recipe names may be gone from the library.
-      if (error instanceof RangeError) return [];
+      if (error instanceof OutOfRange) return [];
       throw error;
     }
   });

@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { DatePipe } from '@angular/common';
 import {
   ChangeDetectionStrategy,
@@ -186,7 +187,7 @@ export class PlantPage {
     try {
       checkEvent(planting, this.events(), event);
     } catch (error) {
-      if (!(error instanceof RangeError)) throw error;
+      if (!(error instanceof OutOfRange)) throw error;
       this.problem.set(`Not entered: ${error.message}`);
       return;
     }

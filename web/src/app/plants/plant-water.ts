@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type Batch } from '#contract/batches';
@@ -55,7 +56,7 @@ export class PlantWater {
       ];
     } catch (error) {
       // A material may be there no more.
-      if (error instanceof RangeError) return null;
+      if (error instanceof OutOfRange) return null;
       throw error;
     }
   });

@@ -134,7 +134,7 @@ export class PottingPage {
       // What was typed stands in its field, in its own units.
       if (error instanceof OutOfRange && error.argument === 'deeperMm')
         return { why: `the depth must be ${error.allowed}` };
-      if (error instanceof RangeError) return { why: error.message };
+      if (error instanceof OutOfRange) return { why: error.message };
       throw error;
     }
   });

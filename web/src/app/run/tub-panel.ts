@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import { differenceInDays, parseISO } from 'date-fns';
@@ -142,7 +143,7 @@ export class TubPanel {
       const row = materialOfRecipe(snapshot.recipe, library, named, age, measuredOf(tested));
       this.keep(row, `yours, left of batch ${batch.id}`, this.run.left(), 'left');
     } catch (error) {
-      if (!(error instanceof RangeError)) throw error;
+      if (!(error instanceof OutOfRange)) throw error;
       this.problem.set(error.message);
     }
   }

@@ -58,6 +58,12 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
             no address: this machine is in no network.
           }
         </p>
+        @if (it.fingerprint) {
+          <p class="term">
+            Its authority, SHA-256: <span class="print">{{ it.fingerprint }}</span> Compare it with what the
+            device shows before you trust it there.
+          </p>
+        }
         <button type="button" class="press" [disabled]="doing.busy()" (click)="run(service.pair())">
           Pair a device
         </button>
@@ -73,7 +79,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
               type
             </p>
             <p class="text">{{ code.text }}</p>
-            <p class="term">For one device, until {{ code.until | date: 'HH:mm' }}, and five tries.</p>
+            <p class="term">For one device, until {{ code.until | date: 'HH:mm' }}.</p>
             @if (it.way === 'sealed') {
               <p class="term">
                 It warns of the certificate at first: that is right, it does not know this nursery yet. The
@@ -128,6 +134,9 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
     }
     .plain .term {
       margin: 0 0 4px 28px;
+    }
+    .print {
+      overflow-wrap: anywhere;
     }
     .code {
       display: flex;

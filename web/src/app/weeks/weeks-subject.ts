@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { computed, inject, Injectable } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { ActivatedRoute } from '@angular/router';
@@ -62,7 +63,7 @@ export class WeeksSubject {
       try {
         return { it: subjectOf(found.planting, found.batch, library) };
       } catch (error) {
-        if (error instanceof RangeError) return { why: error.message };
+        if (error instanceof OutOfRange) return { why: error.message };
         throw error;
       }
     }

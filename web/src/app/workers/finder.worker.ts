@@ -1,4 +1,5 @@
 /// <reference lib="webworker" />
+import { OutOfRange } from '#core/units/check';
 import { bindingWindow, edgeOver, missingMaterial, neighboursOf } from '#core/finder/compare';
 import { conflictOf, formulated, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { Search } from '#core/finder/search';
@@ -127,7 +128,7 @@ async function handle(request: FinderRequest): Promise<void> {
       answer({ kind: 'swaps', id, swaps: swapsFor(judgeMix(input), from, candidates, help) });
     }
   } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
+    if (!(error instanceof OutOfRange)) throw error;
     answer({ kind: 'impossible', id, why: error.message });
   }
 }

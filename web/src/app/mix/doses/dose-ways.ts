@@ -1,3 +1,4 @@
+import { OutOfRange } from '#core/units/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { type Amendment } from '#core/material/amendment';
 import { doseFrom, doseInWays, doseWays, type DoseSetting, type DoseWay } from '#core/units/dose-ways';
@@ -119,7 +120,7 @@ export class DoseWays {
     try {
       return doseFrom(amount, this.way(), this.setting());
     } catch (error) {
-      if (error instanceof RangeError) return null;
+      if (error instanceof OutOfRange) return null;
       throw error;
     }
   });
