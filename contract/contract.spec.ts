@@ -29,7 +29,10 @@ test.each([
     (line: string) => line.replace(',organic,', ',plastic,'),
     'line 2, make: must be one of organic, mineral, was "plastic"',
   ],
-  [(line: string) => line.replace(',75.5,46,', ',40,46,'), 'waterAt10CmPct, waterAt50CmPct and waterAt100CmPct must be each at least the next'],
+  [
+    (line: string) => line.replace(',75.5,46,', ',40,46,'),
+    'waterAt10CmPct, waterAt50CmPct and waterAt100CmPct must be each at least the next',
+  ],
 ])('a bad cell is named with line, column and range (%#)', (spoil, message) => {
   const [head, first] = csv.split('\n') as [string, string];
   expect(() => materialRowsFromCsv(`${head}\n${spoil(first)}\n`).map(materialFromRow)).toThrow(message);

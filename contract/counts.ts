@@ -15,6 +15,8 @@ export const compareRequestSchema = z.strictObject({
     .optional(),
 });
 
+export type CompareJob = z.output<typeof compareRequestSchema>;
+
 const share = numbers('share', 'low', 'high');
 export const compareAnswerSchema = z.object({
   a: share,

@@ -6,7 +6,6 @@ import { type Endpoint, endpoints } from '#contract/endpoints';
 import { type EndpointName, routes } from '#contract/routes';
 import { AboutStore, onlyWhatIsMeant } from '#server/about/about';
 import { aboutRoutes } from '#server/about/routes';
-import { ARCHIVE_LIMITS } from '#server/archive/form';
 import { archiveRoutes } from '#server/archive/routes';
 import { type Backups } from '#server/backup/backups';
 import { backupRoutes, type Restore } from '#server/backup/routes';
@@ -117,7 +116,7 @@ function apiBefore(): express.Router {
       .filter((name) => (endpoints[name] as Endpoint).body === 'bytes')
       .map((name) => routes[name].join(' ')),
   );
-  const file = express.Router().use(only(FILE), express.raw({ type: FILE, limit: ARCHIVE_LIMITS.bytes }));
+  const file = only(FILE);
   const json = express.Router().use(only(JSON_TYPE), express.json({ limit: BODY_LIMIT, strict: true }));
   router.use((req, res, next) => {
     (files.has(`${req.method} ${req.path}`) ? file : json)(req, res, next);

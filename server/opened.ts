@@ -4,7 +4,7 @@ import { type Logger } from 'pino';
 import { createApp } from '#server/app';
 import { backupFolder, Backups, backupsIn } from '#server/backup/backups';
 import { CANNOT_WRITE, rescueApp } from '#server/backup/rescue';
-import { dataFile, finishRestore, restoreInto } from '#server/backup/restore';
+import { dataFile, finishRestore, putInPlace } from '#server/backup/restore';
 import { type Db } from '#server/database/db';
 import { Folder } from '#server/database/folder';
 import { openDatabase } from '#server/database/open';
@@ -91,7 +91,9 @@ export class Opened {
       new LibraryStore(db).refreshStarter();
       new CropStore(db).refreshStarter();
       if (around.demo) seedDemo(db, around.now());
-      this.backups = new Backups(db, around.data, new Folder(db), around.now);
+      this.backups = new Backups(db, around.data, new Folder(db), around.now, (file) =>
+        around.heavy.run('look', { file }),
+      );
       this.devices = new DeviceStore(db);
       return createApp({ ...around, db, backups: this.backups, restore });
     } catch (error) {
@@ -105,7 +107,9 @@ export class Opened {
     }
   }
 
-  private restore(file: string): Promise<string | null> {
+  private async restore(file: string): Promise<string | null> {
+    const { data, heavy } = this.around;
+    await heavy.run('prepare', { data, backup: file });
     // What still hangs on the old database by then is ended: streams above all.
     const old = [...this.answering];
     setTimeout(() => {
@@ -113,8 +117,7 @@ export class Opened {
     }, CUT_MS);
     this.close();
     try {
-      const aside = restoreInto(this.around.data, file, this.around.now());
-      return Promise.resolve(aside);
+      return putInPlace(data, this.around.now());
     } finally {
       // Whatever became of it, what is there is served.
       this.serving = this.open();

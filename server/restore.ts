@@ -1,5 +1,5 @@
 // npm run restore -- file: puts a backup or an archive in the place of the data folder's file; npm run restore alone lists them.
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { countsSay, missingIn } from '#contract/backup-words';
@@ -13,9 +13,9 @@ import { holdFolder } from '#server/database/lock';
 process.umask(0o077);
 
 /** An archive as a data file, beside nothing of the folder. */
-function unpacked(archive: string): string {
+async function unpacked(archive: string): Promise<string> {
   const to = join(mkdtempSync(join(tmpdir(), 'welcome-archive-')), 'welcome.sqlite');
-  unpack({ archive: readFileSync(archive), to });
+  await unpack({ archive, to });
   return to;
 }
 
@@ -29,7 +29,7 @@ if (!given) {
 } else {
   try {
     const letGo = holdFolder(data);
-    const file = given.endsWith('.zip') ? unpacked(resolve(given)) : resolve(given);
+    const file = given.endsWith('.zip') ? await unpacked(resolve(given)) : resolve(given);
     const looked = lookAt(file);
     if (!looked.good) throw new Error(looked.why);
     console.log(`It holds ${countsSay(looked.counts) || 'nothing yet'}.`);

@@ -63,7 +63,7 @@ export async function killFiles(
     const lot = { key: randomUUID(), item: 'peat-fine', name: 'Bale', receivedOn: '2026-01-02' };
     if ((await post(served, '/lots', lot))?.ok) lots++;
     const asked = post(served, '/backups', {});
-    await wait(40 * random());
+    await wait(1200 * random());
     await kill(served.process);
     await asked;
     for (const { name, counts } of backupsIn(backupFolder(data))) {
@@ -84,7 +84,7 @@ export async function killFiles(
     if ((await post(served, '/lots', lot))?.ok) lots++;
     const asides = readdirSync(data).filter((name) => name.startsWith('aside-')).length;
     const asked = post(served, '/backups/restore', { name: newest.name });
-    await wait(60 * random());
+    await wait(1500 * random());
     await kill(served.process);
     await asked;
     // The next start finishes what was begun.

@@ -1,13 +1,24 @@
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import Database from 'better-sqlite3';
 import { execFileSync } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
-import { copyFileSync, existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash, randomUUID } from 'node:crypto';
+import {
+  copyFileSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import Papa from 'papaparse';
 import request from 'supertest';
+import fc from 'fast-check';
+import { OutOfRange } from '#core/units/check';
 import { csvOf } from '#server/archive/csv';
 import { ARCHIVE_LIMITS, type Head, tablesOf } from '#server/archive/form';
 import { pack } from '#server/archive/pack';
@@ -26,6 +37,11 @@ beforeAll(() => {
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 const path = (): string => join(folder, `${randomUUID()}.sqlite`);
+const onDisk = (archive: Uint8Array): string => {
+  const file = join(folder, `${randomUUID()}.zip`);
+  writeFileSync(file, archive);
+  return file;
+};
 
 /** Every row of every table, as the database holds it. */
 const all = (db: Db): unknown =>
@@ -62,9 +78,9 @@ describe('everything out and in', () => {
     archive = await fetched(made.app, '/api/archive');
   });
 
-  test('an archive made a data file again holds every row of every table, word for word, and the pictures', () => {
+  test('an archive made a data file again holds every row of every table, word for word, and the pictures', async () => {
     const to = path();
-    unpack({ archive, to });
+    await unpack({ archive: onDisk(archive), to });
     expect(lookAt(to)).toMatchObject({ good: true });
     const again = new Database(to, { readonly: true });
     expect(all(again)).toEqual(all(made.db));
@@ -146,11 +162,13 @@ describe('everything out and in', () => {
 
 test.each(['schema-1', 'schema-5', 'schema-16'])(
   'an archive of a folder of %s opens and means the same',
-  (name) => {
+  async (name) => {
     const file = path();
     copyFileSync(`testing/folders/${name}.sqlite`, file);
     const to = mkdtempSync(join(folder, 'old-'));
-    unpack({ archive: pack({ file, at: AT }), to: join(to, 'welcome.sqlite') });
+    const packed = join(to, 'packed.zip');
+    await pack({ file, at: AT, to: packed });
+    await unpack({ archive: packed, to: join(to, 'welcome.sqlite') });
     const there = mkdtempSync(join(folder, 'as-it-was-'));
     copyFileSync(file, join(there, 'welcome.sqlite'));
     const [one, other] = [openDatabase(to), openDatabase(there)];
@@ -165,14 +183,31 @@ test.each(['schema-1', 'schema-5', 'schema-16'])(
 
 describe('what somebody else might have packed', () => {
   let whole: Record<string, Uint8Array>;
-  beforeAll(() => {
+  beforeAll(async () => {
     const data = mkdtempSync(join(folder, 'small-'));
     openDatabase(data).close();
-    whole = unzipSync(pack({ file: join(data, 'welcome.sqlite'), at: AT }));
+    await pack({ file: join(data, 'welcome.sqlite'), at: AT, to: join(data, 'packed.zip') });
+    whole = unzipSync(readFileSync(join(data, 'packed.zip')));
   });
-  const refused = (change: Zippable, says: RegExp): void => {
+  /** With the sums of what is in it: whoever packs it can reckon them. */
+  const summed = (files: Zippable): Zippable => {
+    const rest = Object.entries(files).filter(([name]) => name !== 'welcome.json') as [string, Uint8Array][];
+    const sums = Object.fromEntries(
+      rest.map(([name, bytes]) => [name, createHash('sha256').update(bytes).digest('hex')]),
+    );
+    const told = strFromU8(files['welcome.json'] as Uint8Array);
+    try {
+      const head = { ...(JSON.parse(told) as object), sums };
+      return { ...files, 'welcome.json': strToU8(JSON.stringify(head)) };
+    } catch {
+      return files;
+    }
+  };
+  const refused = async (change: Zippable, says: RegExp): Promise<void> => {
     const to = path();
-    expect(() => unpack({ archive: zipSync({ ...whole, ...change }), to })).toThrow(says);
+    await expect(unpack({ archive: onDisk(zipSync(summed({ ...whole, ...change }))), to })).rejects.toThrow(
+      says,
+    );
     expect(existsSync(to) && lookAt(to).good && 'a file that counts as one').toBeFalsy();
   };
   const head = (change: Partial<Head>): Uint8Array =>
@@ -189,40 +224,45 @@ describe('what somebody else might have packed', () => {
     refused({ [name]: strToU8('x') }, /a file in it must be/),
   );
 
-  test('two files of one name', () => {
+  test('two files of one name', async () => {
     const two = zipSync({ ...whole, 'tables/mixez.jsonl': strToU8('') });
     // The same length, in the list and before the file.
     const text = Buffer.from(two).toString('latin1').replaceAll('mixez.jsonl', 'mixes.jsonl');
-    expect(() => unpack({ archive: Buffer.from(text, 'latin1'), to: path() })).toThrow(
+    await expect(unpack({ archive: onDisk(Buffer.from(text, 'latin1')), to: path() })).rejects.toThrow(
       /a name that is there once/,
     );
   });
 
-  test('a small file that would unpack to more than there is room for', () => {
+  test('a small file that would unpack to more than there is room for', async () => {
     const told = zipSync({ 'tables/mixes.jsonl': new Uint8Array(5_000_000) });
     // As if it were of 3.9 GB: the size stands in the list at the end of the file.
     const list = Buffer.from(told);
     const at = list.lastIndexOf('PK\u0001\u0002', undefined, 'latin1');
     list.writeUInt32LE(3_900_000_000, at + 24);
     expect(list.length).toBeLessThan(10_000);
-    expect(() => unpack({ archive: list, to: path() })).toThrow(/bytes when unpacked must be at most/);
+    await expect(unpack({ archive: onDisk(list), to: path(), room: 3e9 })).rejects.toThrow(
+      /bytes when unpacked must be at most/,
+    );
     list.writeUInt32LE(10, at + 24);
     // Told too small it is cut, and what is left is no line.
-    expect(() => unpack({ archive: list, to: path() })).toThrow(/archive/);
+    await expect(unpack({ archive: onDisk(list), to: path() })).rejects.toThrow(/archive/);
   });
 
-  test('lines that are nested without end, strange columns, words for numbers, rows that point nowhere', () => {
+  test('lines that are nested without end, strange columns, words for numbers, rows that point nowhere', async () => {
     const row = { id: 1, name: 'Mix', note: '', created_at: AT, deleted_at: null, key: null };
     const lines = (it: unknown): Zippable => ({
       'tables/mixes.jsonl': strToU8(`${typeof it === 'string' ? it : JSON.stringify(it)}\n`),
     });
-    refused(lines(`{"id":${'['.repeat(100_000)}`), new RegExp(`nested at most ${ARCHIVE_LIMITS.depth} deep`));
-    refused(lines('[]'), /line 1 must be an object/);
-    refused(lines({ ...row, evil: 1 }), /evil must be of/);
-    refused(lines({ ...row, id: 'x' }), /id must be a whole number/);
-    refused(lines({ ...row, id: 1.5 }), /id must be/);
-    refused(lines({ ...row, name: null }), /name must be something/);
-    refused(lines(row), /mixes.jsonl must be 0 lines, as its head tells/);
+    await refused(
+      lines(`{"id":${'['.repeat(100_000)}`),
+      new RegExp(`nested at most ${ARCHIVE_LIMITS.depth} deep`),
+    );
+    await refused(lines('[]'), /line 1 must be an object/);
+    await refused(lines({ ...row, evil: 1 }), /evil must be of/);
+    await refused(lines({ ...row, id: 'x' }), /id must be a whole number/);
+    await refused(lines({ ...row, id: 1.5 }), /id must be/);
+    await refused(lines({ ...row, name: null }), /name must be something/);
+    await refused(lines(row), /mixes.jsonl must be 0 lines, as its head tells/);
     const version = {
       id: 1,
       mix_id: 9,
@@ -234,7 +274,7 @@ describe('what somebody else might have packed', () => {
       figures: 1,
     };
     const { tables } = JSON.parse(strFromU8(whole['welcome.json']!)) as Head;
-    refused(
+    await refused(
       {
         'tables/mix_versions.jsonl': strToU8(`${JSON.stringify(version)}\n`),
         'welcome.json': head({ tables: { ...tables, mix_versions: 1 } }),
@@ -243,11 +283,183 @@ describe('what somebody else might have packed', () => {
     );
   });
 
-  test('heads of nothing, of another form, of a newer Welcome', () => {
-    refused({ 'welcome.json': strToU8('{') }, /welcome.json must be an object/);
-    refused({ 'welcome.json': head({ format: 2 }) }, /format must be 1/);
-    refused({ 'welcome.json': head({ schema: 9999 }) }, /newer Welcome/);
-    refused({ 'tables/sqlite_master.jsonl': strToU8('') }, /a table of Welcome/);
+  test('heads of nothing, of another form, of a newer Welcome', async () => {
+    await refused({ 'welcome.json': strToU8('{') }, /welcome.json must be an object/);
+    await refused({ 'welcome.json': head({ format: 3 }) }, /format must be 1 or 2/);
+    await refused({ 'welcome.json': head({ schema: 9999 }) }, /newer Welcome/);
+    await refused({ 'tables/sqlite_master.jsonl': strToU8('') }, /a table of Welcome/);
     expect(readdirSync(folder).filter((name) => name.endsWith('.part'))).toEqual([]);
   });
+});
+
+describe('altered, swapped and strange', () => {
+  let archive: Buffer;
+  let db: Db;
+  beforeAll(async () => {
+    const made = await nursery();
+    db = made.db;
+    archive = await fetched(made.app, '/api/archive');
+  });
+  const rows = (file: string): string => {
+    const it = new Database(file, { readonly: true });
+    const told = JSON.stringify(all(it));
+    it.close();
+    return told;
+  };
+  /** What comes of an archive: its rows, or why it is refused. */
+  const outcome = async (bytes: Uint8Array): Promise<string> => {
+    const [to, from] = [path(), onDisk(bytes)];
+    try {
+      await unpack({ archive: from, to });
+      return rows(to);
+    } catch (error) {
+      if (!(error instanceof OutOfRange)) throw error;
+      expect(existsSync(to)).toBe(false);
+      return 'refused';
+    } finally {
+      rmSync(to, { force: true });
+      rmSync(from, { force: true });
+    }
+  };
+
+  test('500 random flips, cuts, and swapped members and rows: all are refused, or hold the very same data', async () => {
+    const same = JSON.stringify(all(db));
+    const files = unzipSync(archive);
+    const named = Object.keys(files).filter((name) => /^(tables|pictures)\//.test(name));
+    let refusals = 0;
+    await fc.assert(
+      fc.asyncProperty(
+        fc.oneof(
+          { weight: 6, arbitrary: fc.record({ flip: fc.nat(8 * archive.length - 1) }) },
+          {
+            weight: 2,
+            arbitrary: fc.record({ cut: fc.nat(archive.length - 1), of: fc.integer({ min: 1, max: 400 }) }),
+          },
+          {
+            weight: 1,
+            arbitrary: fc.record({ one: fc.nat(named.length - 1), other: fc.nat(named.length - 1) }),
+          },
+          {
+            weight: 1,
+            arbitrary: fc.record({ table: fc.nat(named.length - 1), a: fc.nat(400), b: fc.nat(400) }),
+          },
+        ),
+        async (change) => {
+          let bytes: Uint8Array;
+          if ('flip' in change) {
+            bytes = Buffer.from(archive);
+            bytes[change.flip >> 3]! ^= 1 << (change.flip & 7);
+          } else if ('cut' in change)
+            bytes = Buffer.concat([
+              archive.subarray(0, change.cut),
+              archive.subarray(change.cut + change.of),
+            ]);
+          else if ('one' in change) {
+            const [one, other] = [named[change.one]!, named[change.other]!];
+            bytes = zipSync({ ...files, [one]: files[other]!, [other]: files[one]! }, { level: 0 });
+          } else {
+            const name = named[change.table]!;
+            const lines = strFromU8(files[name]!, true).split('\n');
+            const [a, b] = [change.a % lines.length, change.b % lines.length];
+            [lines[a], lines[b]] = [lines[b]!, lines[a]!];
+            bytes = zipSync({ ...files, [name]: strToU8(lines.join('\n'), true) }, { level: 0 });
+          }
+          const told = await outcome(bytes);
+          if (told === 'refused') refusals++;
+          expect(told === 'refused' || told === same).toBe(true);
+        },
+      ),
+      { numRuns: 500 },
+    );
+    expect(refusals).toBeGreaterThan(300);
+  }, 180_000);
+
+  test('rows of right types that say nothing right are refused by row and field, and nothing is left', async () => {
+    const files = unzipSync(archive);
+    const head = JSON.parse(strFromU8(files['welcome.json']!)) as Head;
+    const changed = async (
+      table: string,
+      change: (row: Record<string, unknown>) => object,
+    ): Promise<string> => {
+      const name = `tables/${table}.jsonl`;
+      const [first, ...rest] = strFromU8(files[name]!).split('\n');
+      const line = JSON.stringify({ ...JSON.parse(first!), ...change(JSON.parse(first!)) });
+      const bytes = strToU8([line, ...rest].join('\n'));
+      const sums = { ...head.sums, [name]: createHash('sha256').update(bytes).digest('hex') };
+      const packed = { ...files, [name]: bytes, 'welcome.json': strToU8(JSON.stringify({ ...head, sums })) };
+      const to = path();
+      const said = await unpack({ archive: onDisk(zipSync(packed)), to }).then(
+        () => 'taken',
+        (error: Error) => error.message,
+      );
+      expect([said, existsSync(to)]).toEqual([said, false]);
+      return said;
+    };
+    expect(await changed('plantings', () => ({ row: {} }))).toMatch(/plantings, row 1 must be .*row\.start/);
+    expect(await changed('mix_versions', () => ({ recipe: 5 }))).toMatch(/mix_versions, row 1 .*recipe/);
+    expect(await changed('plant_events', () => ({ kind: 'eaten' }))).toMatch(/plant_events, row 1 .*kind/);
+    expect(
+      await changed('plant_events', ({ data }) => ({ data: { ...(data as object), kind: 'eaten' } })),
+    ).toMatch(/plant_events, row 1 .*data\.kind/);
+    expect(await changed('batches', () => ({ snapshot: {} }))).toMatch(/batches, row 1/);
+    expect(await changed('batches', () => ({ made_on: 'yesterday' }))).toMatch(/batches, row 1 .*made_on/);
+    expect(await changed('lots', () => ({ seed: { year: 'old' } }))).toMatch(/lots, row 1 .*seed/);
+    expect(await changed('folder', () => ({ key: 'season', value: '{}' }))).toMatch(
+      /folder, row season|UNIQUE/,
+    );
+    expect(await changed('season_lines', () => ({ row: [] }))).toMatch(/season_lines, row 1/);
+  });
+
+  test('how a foreign machine is open, and where its second copies go, does not come along', async () => {
+    db.prepare(
+      `INSERT OR REPLACE INTO folder VALUES ('sharing', 'plain'), ('second-place', '/elsewhere')`,
+    ).run();
+    const made = testApp(db);
+    const away = await fetched(made.app, '/api/archive');
+    const to = path();
+    await unpack({ archive: onDisk(away), to });
+    const other = new Database(to, { readonly: true });
+    expect(other.prepare(`SELECT key FROM folder WHERE key IN ('sharing', 'second-place')`).all()).toEqual(
+      [],
+    );
+    other.close();
+    expect(
+      Number(
+        (await request(made.app).get('/api/archive').buffer(true).parse(binary)).headers['content-length'],
+      ),
+    ).toBeGreaterThan(1000);
+  });
+
+  test('an archive of before there were sums is taken', async () => {
+    const files = unzipSync(archive);
+    const { sums: _, ...head } = JSON.parse(strFromU8(files['welcome.json']!)) as Head;
+    const old = { ...files, 'welcome.json': strToU8(JSON.stringify({ ...head, format: 1 })) };
+    const to = path();
+    await unpack({ archive: onDisk(zipSync(old)), to });
+    expect(lookAt(to)).toMatchObject({ good: true });
+  });
+
+  test('an archive of over 256 MB goes out and comes back, a picture at a time', async () => {
+    const data = mkdtempSync(join(folder, 'large-'));
+    const large = openDatabase(data);
+    const first = testApp(large);
+    seedDemo(large, TODAY);
+    void first;
+    const put = large.prepare(
+      'INSERT INTO plant_pictures (key, planting_id, jpeg, width, height, at) VALUES (?, 1, ?, 9, 9, ?)',
+    );
+    for (let i = 0; i < 15; i++) put.run(randomUUID(), Buffer.alloc(18e6, i + 1), AT);
+    large.close();
+    const [packed, to] = [join(data, 'packed.zip'), join(data, 'back.sqlite')];
+    await pack({ file: join(data, 'welcome.sqlite'), at: AT, to: packed });
+    expect(statSync(packed).size).toBeGreaterThan(256e6);
+    await unpack({ archive: packed, to });
+    const back = new Database(to, { readonly: true });
+    expect(back.prepare('SELECT COUNT(*), SUM(length(jpeg)) FROM plant_pictures').raw().get()).toEqual([
+      15,
+      15 * 18e6,
+    ]);
+    back.close();
+    rmSync(data, { recursive: true });
+  }, 60_000);
 });

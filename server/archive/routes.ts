@@ -9,9 +9,11 @@ import { type Api } from '#server/http/serve';
 export function archiveRoutes(api: Api, db: Db, backups: Backups, heavy: Heavy, now: () => Date): void {
   api.serve('archive', async ({ res }) => {
     const at = now().toISOString();
-    const archive = await backups.withSnapshot((file) => heavy.run('pack', { file, at }));
     res.attachment(`welcome-${at.slice(0, 10)}.zip`);
-    return Buffer.from(archive);
+    // Beside the backups, where there is room for such; gone once it is sent.
+    return backups.aside('archive', async (to) => {
+      await backups.withSnapshot((file) => heavy.run('pack', { file, at, to }));
+    });
   });
   const schema = archiveSchema(tablesOf(db)) as { $schema: string; $defs: Record<string, unknown> };
   api.serve('archiveSchema', () => schema);

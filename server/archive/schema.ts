@@ -1,19 +1,6 @@
 import { z } from 'zod';
-import { keptPlantingSchema, keptTrialSchema, plantEventSchema } from '#contract/plants';
-import { keptDataSchema } from '#contract/record';
-import { recipeSchema } from '#contract/recipe';
-import { keptWaterSchema } from '#contract/water';
 import { type Column, type Table } from '#server/archive/form';
-
-/** What columns of JSON hold, where the contract knows it. What an older version wrote may have less. */
-const held: Readonly<Record<string, z.ZodType>> = {
-  'plantings.row': keptPlantingSchema,
-  'plant_events.data': plantEventSchema,
-  'trials.row': keptTrialSchema,
-  'entries.data': keptDataSchema,
-  'mix_versions.recipe': recipeSchema,
-  'waters.row': keptWaterSchema,
-};
+import { held } from '#server/archive/held';
 
 const says: Readonly<Record<string, string>> = {
   id: 'Number or name of the row',

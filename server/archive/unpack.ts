@@ -1,14 +1,13 @@
 import Database from 'better-sqlite3';
-import { rmSync } from 'node:fs';
-import { strFromU8, unzipSync } from 'fflate';
-import { OutOfRange } from '#core/units/check';
+import { rmSync, statfsSync } from 'node:fs';
+import { dirname } from 'node:path';
 import { type Db } from '#server/database/db';
+import { leaveMachineBehind } from '#server/database/folder';
 import { MIGRATIONS, migrate } from '#server/database/migrate';
 import {
   ARCHIVE_FORMAT,
   ARCHIVE_LIMITS,
   type Column,
-  FILE_NAME,
   type Head,
   HEAD_FILE,
   PICTURES,
@@ -17,40 +16,11 @@ import {
   tableFile,
   tablesOf,
 } from '#server/archive/form';
+import { checkRows } from '#server/archive/held';
+import { Members, wrong } from '#server/archive/members';
 
-const wrong = (what: string, value: unknown, allowed: string): OutOfRange =>
-  new OutOfRange(`archive: ${what}`, value, allowed);
-
-/** What lies in it, unpacked. What is not of an archive, too large, or named twice is refused before it is unpacked. */
-function open(archive: Uint8Array): Record<string, Uint8Array> {
-  if (archive.length > ARCHIVE_LIMITS.bytes)
-    throw wrong('bytes', archive.length, `at most ${ARCHIVE_LIMITS.bytes}`);
-  const names = new Set<string>();
-  let bytes = 0;
-  try {
-    return unzipSync(archive, {
-      filter: ({ name, originalSize }) => {
-        if (!FILE_NAME.test(name))
-          throw wrong(
-            'a file in it',
-            name.slice(0, 100),
-            `${HEAD_FILE}, schema.json, or in tables/ or pictures/`,
-          );
-        if (names.has(name)) throw wrong('a file in it', name, 'a name that is there once');
-        names.add(name);
-        bytes += originalSize;
-        if (names.size > ARCHIVE_LIMITS.files)
-          throw wrong('files', names.size, `at most ${ARCHIVE_LIMITS.files}`);
-        if (!(bytes <= ARCHIVE_LIMITS.unpacked))
-          throw wrong('bytes when unpacked', bytes, `at most ${ARCHIVE_LIMITS.unpacked}`);
-        return true;
-      },
-    });
-  } catch (error) {
-    if (error instanceof OutOfRange) throw error;
-    throw wrong('file', 'what was given', 'a zip file that is whole');
-  }
-}
+/** The head holds a sum to each picture. */
+const HEAD_BYTES = 200e6;
 
 /** How deep brackets stand in each other, outside of words. */
 function depthOf(json: string): number {
@@ -81,17 +51,32 @@ function parsed(json: string, where: string): Record<string, unknown> {
   throw wrong(where, json.slice(0, 60), 'an object of JSON');
 }
 
-/** The whole files and the schema number of an archive, or why it is none. */
-function headOf(files: Record<string, Uint8Array>): Head {
-  if (!files[HEAD_FILE]) throw wrong('file', 'none', `an archive of Welcome: it has ${HEAD_FILE}`);
-  const head = parsed(strFromU8(files[HEAD_FILE]), HEAD_FILE) as unknown as Head;
-  if (head.format !== ARCHIVE_FORMAT)
-    throw wrong('format', head.format, `${ARCHIVE_FORMAT}: it is of another Welcome`);
+async function headOf(members: Members): Promise<Head> {
+  if (!members.names.includes(HEAD_FILE))
+    throw wrong('file', 'none', `an archive of Welcome: it has ${HEAD_FILE}`);
+  const head = parsed(
+    (await members.whole(HEAD_FILE, HEAD_BYTES)).toString('utf8'),
+    HEAD_FILE,
+  ) as unknown as Head;
+  if (head.format !== ARCHIVE_FORMAT && head.format !== 1)
+    throw wrong('format', head.format, `1 or ${ARCHIVE_FORMAT}: it is of another Welcome`);
   if (!Number.isInteger(head.schema) || head.schema < 1)
     throw wrong('schema', head.schema, 'a whole number from 1');
-  if (typeof head.tables !== 'object' || head.tables === null)
-    throw wrong('tables', head.tables, 'rows by table');
+  for (const [name, it] of [
+    ['tables', head.tables],
+    // Format 1 had none.
+    ...(head.format === 1 ? [] : [['sums', head.sums] as const]),
+  ] as const)
+    if (typeof it !== 'object' || it === null) throw wrong(name, String(it), 'a list by name');
   return head;
+}
+
+/** The sum that the head tells of a file; where it tells sums it must tell all. */
+function sumOf({ format, sums }: Head, name: string): string | undefined {
+  if (format === 1) return undefined;
+  const sum = sums?.[name];
+  if (typeof sum !== 'string') throw wrong(name, 'no sum', `a SHA-256 in ${HEAD_FILE}`);
+  return sum;
 }
 
 function valueOf(value: unknown, { kind, nullable, name }: Column, where: string): string | number | null {
@@ -110,7 +95,7 @@ function valueOf(value: unknown, { kind, nullable, name }: Column, where: string
 }
 
 /** @returns how many rows were put in */
-function fill(db: Db, table: Table, files: Record<string, Uint8Array>): number {
+async function fill(db: Db, table: Table, members: Members, head: Head): Promise<number> {
   const pictured = table.table === PICTURES.table;
   const columns = [...table.columns.map(({ column }) => column), ...(pictured ? [PICTURES.column] : [])];
   const put = db.prepare(
@@ -118,20 +103,22 @@ function fill(db: Db, table: Table, files: Record<string, Uint8Array>): number {
   );
   // What a fresh one has of itself is not of the archive.
   db.exec(`DELETE FROM "${table.table}"`);
+  const file = tableFile(table.table);
+  if (!members.names.includes(file)) return 0;
   const known = new Set(table.columns.map(({ name }) => name));
   let rows = 0;
-  for (const line of strFromU8(files[tableFile(table.table)] ?? new Uint8Array()).split('\n')) {
+  for await (const line of members.lines(file, sumOf(head, file))) {
     if (line === '') continue;
-    const where = `${tableFile(table.table)}, line ${++rows}`;
+    const where = `${file}, line ${++rows}`;
     const row = parsed(line, where);
     const strange = Object.keys(row).find((name) => !known.has(name));
     if (strange !== undefined)
       throw wrong(`${where}, ${strange.slice(0, 60)}`, 'a column', `of ${[...known].join(', ')}`);
     const values: unknown[] = table.columns.map((column) => valueOf(row[column.name], column, where));
     if (pictured) {
-      const jpeg = files[pictureFile(row['id'] as number)];
-      if (!jpeg) throw wrong(where, 'no picture', `a picture in ${pictureFile(row['id'] as number)}`);
-      values.push(Buffer.from(jpeg));
+      const picture = pictureFile(row['id'] as number);
+      if (!members.names.includes(picture)) throw wrong(where, 'no picture', `a picture in ${picture}`);
+      values.push(await members.whole(picture, ARCHIVE_LIMITS.pictureBytes, sumOf(head, picture)));
     }
     try {
       put.run(...values);
@@ -142,36 +129,59 @@ function fill(db: Db, table: Table, files: Record<string, Uint8Array>): number {
   return rows;
 }
 
+export interface Unpacking {
+  archive: string;
+  to: string;
+  /** Bytes; what the disk has where nothing is said. */
+  room?: number;
+}
+
+function roomAt(to: string): number {
+  const { bavail, bsize } = statfsSync(dirname(to));
+  return bavail * bsize;
+}
+
 /**
- * Makes a data file of an archive: of the schema that it was written from, then brought up to date when it is opened.
+ * Makes a data file of an archive, member by member from disk to disk: in the schema that it was written from, then
+ * brought up to date, and every row looked at.
+ * @param archive path of the archive
  * @param to path of a file that is not there yet
- * @throws OutOfRange in words for what is no whole archive
+ * @throws OutOfRange in words for what is no whole and unaltered archive: nothing is left then
  */
-export function unpack({ archive, to }: { archive: Uint8Array; to: string }): void {
-  const files = open(archive);
-  const head = headOf(files);
+export async function unpack({ archive, to, room = roomAt(to) }: Unpacking): Promise<void> {
+  const members = await Members.of(archive, room);
   const db = new Database(to);
   let whole = false;
   try {
+    const head = await headOf(members);
     migrate(db, MIGRATIONS, null, head.schema);
     db.pragma('foreign_keys = OFF');
     const tables = tablesOf(db);
     const names = new Set(tables.map(({ table }) => tableFile(table)));
-    const strange = Object.keys(files).find((name) => name.startsWith('tables/') && !names.has(name));
+    const strange = members.names.find((name) => name.startsWith('tables/') && !names.has(name));
     if (strange !== undefined) throw wrong('a file in it', strange, 'a table of Welcome');
-    db.transaction(() => {
-      for (const table of tables) {
-        const [rows, told] = [fill(db, table, files), head.tables[table.table]];
-        if (rows !== told)
-          throw wrong(tableFile(table.table), rows, `${String(told)} lines, as its head tells`);
-      }
-      const [loose] = db.pragma('foreign_key_check') as { table: string }[];
-      if (loose) throw wrong(tableFile(loose.table), 'rows', 'rows that point to what is there');
-    })();
+    const read = new Set([HEAD_FILE, ...names]);
+    db.exec('BEGIN IMMEDIATE');
+    for (const table of tables) {
+      const [rows, told] = [await fill(db, table, members, head), head.tables[table.table]];
+      if (rows !== told)
+        throw wrong(tableFile(table.table), rows, `${String(told)} lines, as its head tells`);
+    }
+    const [loose] = db.pragma('foreign_key_check') as { table: string }[];
+    if (loose) throw wrong(tableFile(loose.table), 'rows', 'rows that point to what is there');
+    leaveMachineBehind(db);
+    db.exec('COMMIT');
+    // What is not taken in must be what it was too: who packed it may have meant it.
+    for (const name of members.names)
+      if (!read.has(name) && !name.startsWith('pictures/'))
+        for await (const _ of members.pieces(name, sumOf(head, name))) void _;
+    migrate(db, MIGRATIONS, null);
+    checkRows(db);
     whole = true;
   } finally {
+    members.close();
     db.close();
     // Half of one must not be taken for a nursery.
-    if (!whole) rmSync(to, { force: true });
+    if (!whole) for (const end of ['', '-journal', '-wal', '-shm']) rmSync(`${to}${end}`, { force: true });
   }
 }

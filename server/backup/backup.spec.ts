@@ -273,7 +273,11 @@ describe('damage is noticed, and nothing is filled in', () => {
   test('a restore cut short between its two steps is finished at the next start', () => {
     openDatabase(data).close();
     copyFileSync(file(), `${file()}.coming`);
+    // The data file is there: it did not come about, and nothing of it stays.
+    writeFileSync(`${file()}.coming-journal`, 'of a killed one');
     expect(finishRestore(data, new Date())).toBe(false);
+    expect(readdirSync(data).filter((name) => name.includes('coming'))).toEqual([]);
+    copyFileSync(file(), `${file()}.coming`);
     rmSync(file());
     expect(finishRestore(data, new Date())).toBe(true);
     expect(lookAt(file()).good).toBe(true);

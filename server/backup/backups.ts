@@ -16,10 +16,11 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { OutOfRange } from '#core/units/check';
-import { type Counts, countsOf, lookAt, sha256 } from '#server/backup/checked';
+import { type Counts, countsOf, type Looked, lookAt, sha256 } from '#server/backup/checked';
 import { kept } from '#server/backup/keeping';
+import { type SentFile } from '#server/http/serve';
 import { type Db } from '#server/database/db';
-import { type Folder } from '#server/database/folder';
+import { type Folder, leaveMachineBehind } from '#server/database/folder';
 
 export type Why = 'daily' | 'asked' | 'brought';
 
@@ -88,6 +89,8 @@ export class Backups {
     private readonly data: string,
     private readonly folder: Folder,
     private readonly now: () => Date,
+    /** Looks at a file; in a thread beside the server. */
+    private readonly look: (file: string) => Promise<Looked> = (file) => Promise.resolve(lookAt(file)),
   ) {}
 
   get place(): string {
@@ -109,10 +112,15 @@ export class Backups {
     return readName(name) && existsSync(file) ? file : null;
   }
 
-  /** One after the other; who asks meanwhile gets the one under way. @throws Error in words where it is not whole */
+  /**
+   * One after the other: who asks while one is under way gets one that holds what has been entered by now.
+   * @throws Error in words where it is not whole
+   */
   make(why: Why): Promise<Backup> {
-    this.making ??= this.write(why).finally(() => (this.making = null));
-    return this.making;
+    const before = this.making?.catch(() => null) ?? Promise.resolve();
+    const made = before.then(() => this.write(why));
+    this.making = made;
+    return made;
   }
 
   /** One a day, from the first look of the day on. @returns null where today has one */
@@ -135,7 +143,7 @@ export class Backups {
     const before = this.counts();
     await this.copyTo(part);
     const after = this.counts();
-    const looked = lookAt(part);
+    const looked = await this.look(part);
     const off = looked.good
       ? Object.entries(looked.counts).find(([table, count]) => {
           const [low, high] = [before[table as keyof Counts], after[table as keyof Counts]];
@@ -160,7 +168,8 @@ export class Backups {
     const { name, at, part } = this.begin('brought');
     try {
       await write(part);
-      const looked = lookAt(part);
+      this.leaveMachineBehind(part);
+      const looked = await this.look(part);
       if (!looked.good)
         throw new OutOfRange('file', 'what was given', `a whole backup or archive of Welcome: ${looked.why}`);
       return this.finish(name, at, 'brought', looked.counts);
@@ -169,6 +178,21 @@ export class Backups {
       throw error;
     } finally {
       this.writing.delete(part);
+    }
+  }
+
+  /** How a machine is open, and where its second copies go, does not come along. A file that is none is told of later. */
+  private leaveMachineBehind(file: string): void {
+    try {
+      const db = new Database(file, { fileMustExist: true });
+      try {
+        leaveMachineBehind(db);
+        db.pragma('journal_mode = DELETE');
+      } finally {
+        db.close();
+      }
+    } catch (error) {
+      if (!/not a database|malformed|disk image/.test((error as Error).message)) throw error;
     }
   }
 
@@ -183,6 +207,27 @@ export class Backups {
     } finally {
       this.writing.delete(file);
       rmSync(file, { force: true });
+    }
+  }
+
+  /**
+   * A file that is written beside the backups to be sent, and is gone afterwards.
+   * @param write writes it to a path
+   */
+  async aside(what: string, write: (to: string) => Promise<void>): Promise<SentFile> {
+    mkdirSync(this.place, { recursive: true });
+    const path = join(this.place, `${what}-${randomUUID()}${PART}`);
+    const gone = (): void => {
+      this.writing.delete(path);
+      rmSync(path, { force: true });
+    };
+    this.writing.add(path);
+    try {
+      await write(path);
+      return { path, gone };
+    } catch (error) {
+      gone();
+      throw error;
     }
   }
 

@@ -15,6 +15,12 @@ const BESIDE = ['', '-wal', '-shm'];
  * @throws Error in words where the file is not a whole one: nothing is touched then
  */
 export function restoreInto(data: string, backup: string, now: Date): string | null {
+  prepareRestore(data, backup);
+  return putInPlace(data, now);
+}
+
+/** The longer half of it, which touches nothing that is there. @throws Error in words where the file is not a whole one */
+export function prepareRestore(data: string, backup: string): void {
   const looked = lookAt(backup);
   if (!looked.good) throw new Error(looked.why);
   mkdirSync(data, { recursive: true });
@@ -26,7 +32,6 @@ export function restoreInto(data: string, backup: string, now: Date): string | n
     clearComing(data);
     throw error;
   }
-  return putInPlace(data, now);
 }
 
 /** A copy in one file without a journal, with an identity of its own where it has one. */
@@ -59,7 +64,8 @@ export function finishRestore(data: string, now: Date): boolean {
   return true;
 }
 
-function putInPlace(data: string, now: Date): string | null {
+/** The shorter half: what was prepared takes the place of what is there. @returns where that was put aside */
+export function putInPlace(data: string, now: Date): string | null {
   const there = BESIDE.map((end) => `${dataFile(data)}${end}`).filter((file) => existsSync(file));
   let aside: string | null = null;
   if (there.length > 0) {

@@ -1,9 +1,9 @@
-import { existsSync, readFileSync, statSync } from 'node:fs';
-import { writeFile } from 'node:fs/promises';
+import { createWriteStream, existsSync, statSync } from 'node:fs';
+import { open, rename } from 'node:fs/promises';
 import { isAbsolute } from 'node:path';
+import { pipeline } from 'node:stream/promises';
 import { type Heavy } from '#server/heavy/workers';
 import { type Backups } from '#server/backup/backups';
-import { lookAt } from '#server/backup/checked';
 import { OutOfRange } from '#core/units/check';
 import { type Folder } from '#server/database/folder';
 import { notFound, Problem } from '#server/http/problem';
@@ -14,6 +14,16 @@ export type Restore = (file: string) => Promise<string | null>;
 
 /** What a database file begins with. */
 const SQLITE = 'SQLite format 3\0';
+
+async function headOf(path: string): Promise<string> {
+  const file = await open(path);
+  try {
+    const { buffer, bytesRead } = await file.read(Buffer.alloc(SQLITE.length), 0, SQLITE.length, 0);
+    return buffer.subarray(0, bytesRead).toString('latin1');
+  } finally {
+    await file.close();
+  }
+}
 
 /** Backups: seen, made, fetched, put back. */
 export function backupRoutes(
@@ -42,9 +52,18 @@ export function backupRoutes(
       throw new Problem(507, 'No backup', `the backup was not made: ${problem}`);
     }
   });
-  api.serve('bringBackup', ({ body }) => {
-    const isData = Buffer.from(body.subarray(0, SQLITE.length)).toString('latin1') === SQLITE;
-    return backups.bring((to) => (isData ? writeFile(to, body) : heavy.run('unpack', { archive: body, to })));
+  api.serve('bringBackup', async ({ req }) => {
+    // Straight to the disk, however large it is.
+    const { path, gone } = await backups.aside('brought', (to) => pipeline(req, createWriteStream(to)));
+    try {
+      const head = await headOf(path);
+      if (head === '') throw new OutOfRange('body', 'nothing', 'a file');
+      return await backups.bring((to) =>
+        head === SQLITE ? rename(path, to) : heavy.run('unpack', { archive: path, to }),
+      );
+    } finally {
+      gone?.();
+    }
   });
   api.serve('setSecondPlace', ({ body }) => {
     const place = body.folder;
@@ -56,11 +75,11 @@ export function backupRoutes(
   api.serve('backupFile', ({ params: { name }, res }) => {
     const file = fileOf(name);
     res.attachment(name);
-    return readFileSync(file);
+    return { path: file };
   });
   api.serve('restoreBackup', async ({ body: { name } }) => {
     const file = fileOf(name);
-    const looked = lookAt(file);
+    const looked = await heavy.run('look', { file });
     if (!looked.good)
       throw new Problem(409, 'Not whole', `this backup is not whole, and nothing was touched: ${looked.why}`);
     return { aside: await restore(file) };

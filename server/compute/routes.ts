@@ -1,7 +1,6 @@
 import { makeOrBuy } from '#core/package/make-or-buy';
 import { openPackage } from '#core/package/package';
 import { planSeason } from '#core/season/plan';
-import { compareCounts } from '#core/stats/compare';
 import { learn } from '#core/stats/learn';
 import { weathers } from '#core/mix/dry-down';
 import { lifeOf } from '#core/water/life';
@@ -39,7 +38,8 @@ export function computeRoutes(api: Api, store: LibraryStore, heavy: Heavy): void
   api.serve('package', ({ body }) => openPackage(body.package, body.screenLossPct, body.price));
   api.serve('makeOrBuy', ({ body }) => makeOrBuy(body));
   api.serve('season', ({ body: { lastFrost, crops, benchM2 } }) => planSeason(lastFrost, crops, benchM2));
-  api.serve('compare', ({ body: { a, b, confidence, detect } }) => compareCounts(a, b, confidence, detect));
+  // Of a million it takes a second.
+  api.serve('compare', ({ body }) => heavy.run('compare', body));
   api.serve('learn', ({ body: { prior, tests } }) => learn(prior, tests));
   api.serve('water', ({ body: { alkalinityMgPerL, targetPh, acid } }) =>
     acidify(alkalinityMgPerL, targetPh, acid),

@@ -83,3 +83,12 @@ export class Folder {
     this.put.run('demo', String(steps));
   }
 }
+
+/** Of the machine that it comes from, not of the nursery: how it is open, and where its second copies go. */
+const OF_THE_MACHINE = ['sharing', 'second-place'];
+
+/** Forgets what belongs to the machine that a data file comes from. */
+export function leaveMachineBehind(db: Db): void {
+  if (db.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'folder'`).get())
+    for (const key of OF_THE_MACHINE) db.prepare('DELETE FROM folder WHERE key = ?').run(key);
+}

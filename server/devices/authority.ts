@@ -47,7 +47,7 @@ function nameConstraints(): object {
   const { UNIVERSAL, CONTEXT_SPECIFIC } = asn1.Class;
   const subtree = (tag: number, bytes: string): forge.asn1.Asn1 =>
     asn1.create(UNIVERSAL, asn1.Type.SEQUENCE, true, [
-      asn1.create(CONTEXT_SPECIFIC, tag as forge.asn1.Type, false, bytes),
+      asn1.create(CONTEXT_SPECIFIC, tag, false, bytes),
     ]);
   const permitted = [
     ...LOCAL_NAMES.map((name) => subtree(2, name)),
@@ -56,7 +56,7 @@ function nameConstraints(): object {
     ),
   ];
   const value = asn1.create(UNIVERSAL, asn1.Type.SEQUENCE, true, [
-    asn1.create(CONTEXT_SPECIFIC, 0 as forge.asn1.Type, true, permitted),
+    asn1.create(CONTEXT_SPECIFIC, 0, true, permitted),
   ]);
   return { id: '2.5.29.30', critical: true, value: asn1.toDer(value).getBytes() };
 }

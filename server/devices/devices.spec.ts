@@ -297,7 +297,9 @@ describe('the certificate', () => {
       ['bank.example', 'localhost'],
       ['93.184.216.34', 'localhost', '127.0.0.1'],
     ])
-      expect(await asked(names, names[0] === 'bank.example' ? 'bank.example' : '')).toMatch(/permitted subtree violation/);
+      expect(await asked(names, names[0] === 'bank.example' ? 'bank.example' : '')).toMatch(
+        /permitted subtree violation/,
+      );
   });
 
   test('addresses that come up while the door is open are covered, under the same authority', async () => {

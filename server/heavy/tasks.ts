@@ -1,5 +1,9 @@
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { fastAndLimits, type FinderJob } from '#core/finder/formulate';
+import { compareCounts } from '#core/stats/compare';
+import { type CompareJob } from '#contract/counts';
+import { type Looked, lookAt } from '#server/backup/checked';
+import { prepareRestore } from '#server/backup/restore';
 import { pack } from '#server/archive/pack';
 import { unpack } from '#server/archive/unpack';
 import { Search } from '#core/finder/search';
@@ -11,8 +15,15 @@ const SLICE = 5000;
 
 /** Long work that may run beside the server. What goes in and comes out can be sent to another thread. */
 export const tasks = {
-  pack: async (given: { file: string; at: string }): Promise<Uint8Array> => Promise.resolve(pack(given)),
-  unpack: async (given: { archive: Uint8Array; to: string }): Promise<void> => Promise.resolve(unpack(given)),
+  pack,
+  unpack,
+  /** Whether a file is a whole and unaltered one. */
+  look: async ({ file }: { file: string }): Promise<Looked> => Promise.resolve(lookAt(file)),
+  /** A copy of a backup, ready to be put in place. */
+  prepare: async ({ data, backup }: { data: string; backup: string }): Promise<void> =>
+    Promise.resolve(prepareRestore(data, backup)),
+  compare: async ({ a, b, confidence, detect }: CompareJob) =>
+    Promise.resolve(compareCounts(a, b, confidence, detect)),
   pdf: async (definition: TDocumentDefinitions): Promise<Uint8Array> => pdf(definition),
   /** In slices, so that word of a caller who left is heard between them. */
   formulate: async ({ job, top }: { job: FinderJob; top: number }, stopped: () => boolean) => {

@@ -3,6 +3,11 @@ import { OutOfRange } from '#core/units/check';
 import { tasks } from '#server/heavy/tasks';
 import { type FromWorker, type ToWorker } from '#server/heavy/workers';
 
+const codeOf = (error: unknown): string | null => {
+  const { code } = (error ?? {}) as { code?: unknown };
+  return typeof code === 'string' ? code : null;
+};
+
 const port = parentPort!;
 let stopped = false;
 
@@ -19,6 +24,7 @@ port.on('message', (told: ToWorker) => {
       port.postMessage({
         kind: 'failed',
         message: error instanceof Error ? error.message : String(error),
+        code: codeOf(error),
         range:
           error instanceof OutOfRange
             ? { argument: error.argument, value: error.value, allowed: error.allowed }

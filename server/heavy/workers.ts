@@ -10,6 +10,8 @@ export type FromWorker =
       kind: 'failed';
       message: string;
       range: { argument: string; value: unknown; allowed: string } | null;
+      /** Of the system or the database. */
+      code: string | null;
     };
 
 /** Where long work is done. */
@@ -75,7 +77,7 @@ export class Workers implements Heavy {
         if (told.kind === 'done') job.done(told.output);
         else if (told.range)
           job.failed(new OutOfRange(told.range.argument, told.range.value, told.range.allowed));
-        else job.failed(new Error(told.message));
+        else job.failed(Object.assign(new Error(told.message), told.code !== null && { code: told.code }));
       });
     };
     const fail = (error: Error): void => {

@@ -131,7 +131,9 @@ test('the computing endpoints of the contract are there, with the schemas that c
     expect(
       Object.keys(post!.requestBody!.content['application/json'].schema.properties ?? {}).length,
     ).toBeGreaterThan(2);
-    expect(Object.keys(post!.responses).sort()).toEqual(['200', '400', ...DOOR, '413', '415', '429', '500'].sort());
+    expect(Object.keys(post!.responses).sort()).toEqual(
+      ['200', '400', ...DOOR, '413', '415', '429', '500'].sort(),
+    );
   }
 });
 

@@ -1,3 +1,6 @@
+import { createReadStream } from 'node:fs';
+import { stat } from 'node:fs/promises';
+import { pipeline } from 'node:stream/promises';
 import { type Request, type Response, Router } from 'express';
 import { z } from 'zod';
 import { type Answer, type BodyTaken, type Endpoint, endpoints, type QueryTaken } from '#contract/endpoints';
@@ -20,15 +23,24 @@ export class Again<A> {
   constructor(readonly answer: A) {}
 }
 
+/** A file that is sent from the disk. */
+export interface SentFile {
+  path: string;
+  /** Told when it is sent, or cannot be. */
+  gone?: () => void;
+}
+
 type Kind<K extends EndpointName> = (typeof endpoints)[K]['answer'];
 type Reply<K extends EndpointName> =
   Kind<K> extends z.ZodType
     ? Answer<K> | Again<Answer<K>>
-    : Kind<K> extends 'pdf' | 'jpeg' | 'file'
-      ? Buffer
-      : Kind<K> extends 'calendar'
-        ? string
-        : void;
+    : Kind<K> extends 'file'
+      ? SentFile
+      : Kind<K> extends 'pdf' | 'jpeg'
+        ? Buffer
+        : Kind<K> extends 'calendar'
+          ? string
+          : void;
 type Handler<K extends EndpointName> = (asked: Asked<K>) => Reply<K> | Promise<Reply<K>>;
 
 /** Serves the endpoints of the contract: parses what comes in, sends what the handler gives back. */
@@ -58,7 +70,7 @@ export class Api {
       if (res.headersSent || res.destroyed) return;
       if (endpoint.answer === 'nothing') res.status(204).end();
       else if (endpoint.answer === 'pdf') res.type('application/pdf').send(reply);
-      else if (endpoint.answer === 'file') res.type('application/octet-stream').send(reply);
+      else if (endpoint.answer === 'file') await sendFile(res, reply as SentFile);
       else if (endpoint.answer === 'jpeg') {
         // A picture never changes under its number; on a device whose leave may be taken away nothing of it stays.
         const kept = isFromAfar(req) ? 'no-store' : 'private, max-age=31536000, immutable';
@@ -86,10 +98,24 @@ export class Api {
   }
 }
 
+async function sendFile(res: Response, { path, gone }: SentFile): Promise<void> {
+  try {
+    const { size } = await stat(path);
+    // As it is, so that its size is known beforehand.
+    res.set('cache-control', 'no-store, no-transform');
+    res.type('application/octet-stream').set('content-length', String(size));
+    await pipeline(createReadStream(path), res);
+  } catch (error) {
+    // Who hung up needs no answer.
+    if (!res.destroyed) throw error;
+  } finally {
+    gone?.();
+  }
+}
+
 function bodyOf({ body }: Endpoint, req: Request): unknown {
-  if (body !== 'bytes') return body && parse(body, req.body);
-  if (Buffer.isBuffer(req.body) && req.body.length > 0) return req.body;
-  throw new OutOfRange('body', 'nothing', 'a file');
+  // A file is read from the request by who takes it.
+  return body === 'bytes' ? undefined : body && parse(body, req.body);
 }
 
 /** `id` is the number of a row. @throws OutOfRange when it is not a whole number from 1 */

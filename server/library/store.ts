@@ -131,14 +131,14 @@ const from = ({ source, origin }: Row): { source: string; own: boolean } => ({
 });
 
 /** Format 1 kept fractions and no family. */
-function readMaterial({ row_json, format }: Row): MaterialRow {
+export function readMaterial({ row_json, format }: Row): MaterialRow {
   const stored = JSON.parse(row_json) as object;
   if (format > 1) return materialRowSchema.parse(stored);
   const { id } = stored as { id: string };
   return materialRowSchema.parse(materialToRow({ ...(stored as Material), family: familyOfId(id) }));
 }
 
-function readProduct({ row_json, format }: Row): Amendment {
+export function readProduct({ row_json, format }: Row): Amendment {
   const stored = JSON.parse(row_json) as { id: string };
   return amendmentSchema.parse(format > 1 ? stored : { ...stored, form: formOfId(stored.id) });
 }
