@@ -23,6 +23,9 @@ export const RUNS = /^(?:[=@\t\r]|[+-](?!\d*\.?\d+(?:[eE][+-]?\d+)?$))/;
 /** Something a spreadsheet would run is written behind a quote, and read without it. */
 const disarmed = /^'(?=[=+\-@\t\r])/;
 
+/** More would keep everybody else waiting. */
+export const MOST_ROWS = 1000;
+
 /** A file that cannot be taken: says the line, and mostly the column, the value and what is allowed. */
 export class RowProblem extends Error {}
 
@@ -47,6 +50,8 @@ export function readCsv<T>(csv: string, schema: z.ZodType<T>): CsvRow<T>[] {
   });
   const broken = errors.find(({ code }) => code === 'TooManyFields' || code === 'MissingQuotes');
   if (broken) throw new RowProblem(`line ${(broken.row ?? 0) + 2}: ${broken.message}`);
+  if (data.length > MOST_ROWS)
+    throw new RowProblem(`line ${MOST_ROWS + 2}: at most ${MOST_ROWS} rows at once: split the file`);
   if (!meta.fields || meta.fields.length === 0)
     throw new RowProblem('line 1: must be a header with column names');
   return data.map((cells, index) => {

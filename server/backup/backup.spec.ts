@@ -1,3 +1,4 @@
+import Database from 'better-sqlite3';
 import fc from 'fast-check';
 import { execFileSync } from 'node:child_process';
 import {
@@ -9,6 +10,7 @@ import {
   readdirSync,
   readFileSync,
   rmSync,
+  statSync,
   truncateSync,
   writeFileSync,
   writeSync,
@@ -16,12 +18,15 @@ import {
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
 import request from 'supertest';
-import { backupsIn, backupFolder } from '#server/backup/backups';
+import { OutOfRange } from '#core/units/check';
+import { Backups, backupsIn, backupFolder } from '#server/backup/backups';
 import { lookAt } from '#server/backup/checked';
 import { kept } from '#server/backup/keeping';
 import { CANNOT_WRITE, rescueApp } from '#server/backup/rescue';
 import { finishRestore, restoreInto } from '#server/backup/restore';
+import { Folder } from '#server/database/folder';
 import { openDatabase } from '#server/database/open';
+import { problemOf } from '#server/http/problem';
 import { killFiles } from '#testing/kills-of-files';
 import { serve, type Served } from '#testing/serve';
 import { testApp } from '#testing/server';
@@ -123,7 +128,7 @@ test('made at the start and when asked, whole, with its counts; fetched as one f
   ).toBe(204);
   expect((await ask(served, '/backups', 'POST')).status).toBe(204);
   const { list, now, secondProblem } = await told(served);
-  expect(list.map(({ why }) => why)).toEqual(['asked']);
+  expect(list.map(({ why }) => why)).toEqual(['asked', 'daily']);
   expect([list[0]!.counts, secondProblem]).toEqual([now, '']);
   expect(now['lots']).toBe(1);
   const place = backupFolder(data);
@@ -330,3 +335,121 @@ test('killed in the middle of backups, restores and upgrades, thirty times: each
   expect(tally).toMatchObject({ backups: 10, restores: expect.any(Number), upgrades: 10 });
   expect(tally.looked).toBeGreaterThan(0);
 }, 180_000);
+
+describe('kept by their own rules', () => {
+  /** Backups of a nursery whose clock can be set. */
+  const backups = (): { it: Backups; at: (moment: string) => void; names: () => string[] } => {
+    const db = openDatabase(data);
+    let now = '2031-03-04T06:00:00Z';
+    const it = new Backups(db, data, new Folder(db), () => new Date(now));
+    const names = (): string[] => it.list().map(({ at, why }) => `${at.slice(0, 16)} ${why}`);
+    return { it, at: (moment) => (now = moment), names };
+  };
+
+  test('those asked for stand beside the daily ones, the newest ten; nothing younger than a day goes', async () => {
+    const { it, at, names } = backups();
+    await it.daily();
+    at('2031-03-04T07:00:00Z');
+    await it.make('asked');
+    expect(names()).toEqual(['2031-03-04T07:00 asked', '2031-03-04T06:00 daily']);
+    expect(await it.daily()).toBeNull();
+    for (let i = 10; i < 24; i++) {
+      at(`2031-03-04T${i}:00:00Z`);
+      await it.make('asked');
+    }
+    // Fifteen of today: all stay, since none is a day old.
+    expect(names().filter((name) => name.endsWith('asked'))).toHaveLength(15);
+    at('2031-03-06T07:00:00Z');
+    await it.daily();
+    expect(names().filter((name) => name.endsWith('asked'))).toHaveLength(10);
+    expect(names().filter((name) => name.endsWith('daily'))).toHaveLength(2);
+  });
+
+  test('with the clock set back no new backup is the one that goes', async () => {
+    const { it, at, names } = backups();
+    for (let day = 1; day < 28; day++) {
+      at(`2031-03-${String(day).padStart(2, '0')}T06:00:00Z`);
+      await it.daily();
+    }
+    at('2019-01-01T06:00:00Z');
+    const made = await it.make('daily');
+    expect(names()).toContain('2019-01-01T06:00 daily');
+    expect(lookAt(join(backupFolder(data), made.name))).toMatchObject({ good: true });
+    expect(await it.daily()).toBeNull();
+  });
+
+  test('who asks while one is under way gets one that holds what was entered by then', async () => {
+    const { it } = backups();
+    const first = it.make('daily');
+    const second = await it.make('asked');
+    expect([(await first).why, second.why]).toEqual(['daily', 'asked']);
+  });
+});
+
+test('a backup that was changed by hand, whole as it is, is refused with what it is and should be', async () => {
+  const served = await start();
+  await lot(served, 'Bale one');
+  await ask(served, '/backups', 'POST');
+  const { name } = (await told(served)).list[0]!;
+  const path = join(backupFolder(data), name);
+  const db = new Database(path);
+  db.exec(`UPDATE lots SET name = 'Bale two'`);
+  db.close();
+  const answer = await ask(served, '/backups/restore', 'POST', { name });
+  expect(answer).toMatchObject({
+    status: 409,
+    body: { detail: expect.stringMatching(/SHA-256 is [0-9a-f]{64}, and should be [0-9a-f]{64}/) },
+  });
+  expect(await lots(served)).toEqual(['Bale one']);
+  await stop(served);
+  truncateSync(file(), 0);
+  const page = await (await fetch(`${(await start()).address}/today`)).text();
+  expect(page).not.toContain(name);
+}, 60_000);
+
+test('a data file that is missing while backups of it are there is a lost one: nothing is filled in', async () => {
+  const first = await start('1');
+  await lot(first, 'Bale one');
+  await ask(first, '/backups', 'POST');
+  await stop(first);
+  for (const end of ['', '-wal', '-shm']) rmSync(`${file()}${end}`, { force: true });
+  const served = await start('1');
+  const page = await fetch(`${served.address}/today`);
+  expect([page.status, await page.text()]).toEqual([
+    503,
+    expect.stringContaining('the data file is missing'),
+  ]);
+  expect(existsSync(file())).toBe(false);
+  const { name } = backupsIn(backupFolder(data))[0]!;
+  await fetch(`${served.address}/rescue`, {
+    method: 'POST',
+    headers: { origin: served.address, 'content-type': 'application/x-www-form-urlencoded' },
+    body: new URLSearchParams({ name }),
+    redirect: 'manual',
+  });
+  expect(await lots(served)).toContain('Bale one');
+}, 60_000);
+
+test('what is kept is read and written by this user alone', async () => {
+  const served = await start();
+  await ask(served, '/backups', 'POST');
+  const modes = (path: string): number => statSync(path).mode & 0o777;
+  expect([modes(data), modes(backupFolder(data))]).toEqual([0o700, 0o700]);
+  const files = [file(), ...readdirSync(backupFolder(data)).map((name) => join(backupFolder(data), name))];
+  for (const path of files) expect([path, modes(path)]).toEqual([path, 0o600]);
+});
+
+test('what the system says of a disk becomes words, from a thread beside the server too', () => {
+  for (const [code, status] of [
+    ['ENOSPC', 507],
+    ['EDQUOT', 507],
+    ['SQLITE_FULL', 507],
+    ['EROFS', 503],
+    ['EACCES', 503],
+  ] as const)
+    expect([code, problemOf(Object.assign(new Error(code), { code })).status]).toEqual([code, status]);
+  // A slip in the code is no fault of who asked.
+  expect(problemOf(new RangeError('Invalid time value')).status).toBe(500);
+  expect(problemOf(new RangeError('Maximum call stack size exceeded')).status).toBe(500);
+  expect(problemOf(new OutOfRange('depthMm', 7, 'a number from 10 to 20')).status).toBe(400);
+});

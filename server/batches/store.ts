@@ -32,7 +32,7 @@ export class BatchStore {
   private readonly listed;
   private readonly line;
   private readonly lines: ByRow<BatchLine>;
-  private readonly since;
+  private readonly madeSince;
   private readonly steps;
   private readonly stepsRead: ByRow<BatchSteps>;
   private readonly byId;
@@ -58,7 +58,7 @@ export class BatchStore {
          snapshot_json ->> '$.sheet.litres' AS litres
        FROM batches WHERE id = ?`,
     );
-    this.since = db
+    this.madeSince = db
       .prepare<[string], number>(
         'SELECT id FROM batches WHERE deleted_at IS NULL AND made_on >= ? ORDER BY made_on DESC, id DESC',
       )
@@ -87,12 +87,13 @@ export class BatchStore {
     return this.named.get(id) ?? null;
   }
 
-  /** Steps of the batches made on a day or later. They never change, so each card is read once. @param day YYYY-MM-DD */
-  stepsSince(day: string): BatchSteps[] {
-    return this.since.all(day).map(this.stepsOf);
+  /** Batches made on a day or later, newest first. @param day YYYY-MM-DD */
+  since(day: string): number[] {
+    return this.madeSince.all(day);
   }
 
-  private readonly stepsOf = (id: number): BatchSteps =>
+  /** Steps of a batch. They never change, so each card is read once. */
+  readonly stepsOf = (id: number): BatchSteps =>
     this.stepsRead.of(id, () => {
       const { steps_json, ...batch } = this.steps.get(id)!;
       return { ...batch, steps: stepsSchema.parse(JSON.parse(steps_json)) };

@@ -46,9 +46,7 @@ function nameConstraints(): object {
   const { asn1 } = forge;
   const { UNIVERSAL, CONTEXT_SPECIFIC } = asn1.Class;
   const subtree = (tag: number, bytes: string): forge.asn1.Asn1 =>
-    asn1.create(UNIVERSAL, asn1.Type.SEQUENCE, true, [
-      asn1.create(CONTEXT_SPECIFIC, tag, false, bytes),
-    ]);
+    asn1.create(UNIVERSAL, asn1.Type.SEQUENCE, true, [asn1.create(CONTEXT_SPECIFIC, tag, false, bytes)]);
   const permitted = [
     ...LOCAL_NAMES.map((name) => subtree(2, name)),
     ...PRIVATE.map(([address, mask]) =>

@@ -90,7 +90,8 @@ export const problems: ErrorRequestHandler = (error: unknown, req, res, next) =>
     );
 };
 
-function problemOf(error: unknown): Problem {
+/** What an error is answered with. */
+export function problemOf(error: unknown): Problem {
   if (error instanceof Problem) return error;
   if (error instanceof OutOfRange) {
     const issue = { path: error.argument, value: error.value, allowed: `must be ${error.allowed}` };

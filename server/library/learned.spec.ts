@@ -94,3 +94,11 @@ test('a test that fits no more moves nothing, says so, and does not take the lib
     ((await request(app).get('/api/materials/bark-pine/tests')).body as LearnedAnswer).misfit,
   ).toBeNull();
 });
+
+test('a test of a lot that is not there is refused as such', async () => {
+  const { app } = testApp();
+  const sent = await request(app)
+    .post('/api/materials/compost/tests')
+    .send({ key: randomUUID(), lot: 999, on: '2031-03-01', values: { test: 'weigh', litres: 10, kg: 7 } });
+  expect([sent.status, sent.body.detail]).toEqual([404, 'there is no lot 999']);
+});

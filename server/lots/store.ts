@@ -1,4 +1,4 @@
-import { type ChangedLot, type Lot, type NewLot, type NewMove } from '#contract/lots';
+import { type ChangedLot, type Lot, type NewLot, newLotSchema, type NewMove } from '#contract/lots';
 import { type EntryData } from '#contract/record';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { plannedOf } from '#core/batch/planned';
@@ -17,8 +17,8 @@ const SELECT = `SELECT l.id, l.key, l.kind, l.item, l.name, l.received_on AS rec
 
 const read = ({ fromJson, seedJson, ...row }: Row): Lot => ({
   ...row,
-  from: fromJson === null ? null : (JSON.parse(fromJson) as Lot['from']),
-  seed: seedJson === null ? null : (JSON.parse(seedJson) as Lot['seed']),
+  from: fromJson === null ? null : newLotSchema.shape.from.parse(JSON.parse(fromJson)),
+  seed: seedJson === null ? null : newLotSchema.shape.seed.parse(JSON.parse(seedJson)),
   left: leftOf(row),
 });
 const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value));

@@ -460,3 +460,36 @@ test('no plant is lost or made by potting together and apart, setting apart, los
     { numRuns: 12, endOnFailure: true },
   );
 }, 60_000);
+
+test('the day of the first feed follows a vessel that is changed', async () => {
+  const { app } = testApp();
+  const kind = { noun: 'pot', perTray: 1, usualCompaction: 0.05 };
+  const vessel = (depthMm: number, topMm: number) => ({
+    ...{ ...kind, name: 'Ours' },
+    vessel: { shape: 'round', topMm, baseMm: topMm - 10, depthMm, headspaceMm: 5 },
+  });
+  const made = await request(app)
+    .post('/api/vessels')
+    .send({ key: randomUUID(), kind: vessel(40, 40) })
+    .expect(201);
+  const { body: batch } = await request(app).post('/api/batches').send(newBatch()).expect(201);
+  const { body: planting } = await request(app)
+    .post('/api/plants')
+    .send({
+      ...{ key: randomUUID(), start: 'pot', crop: 'tomato', vessel: made.body.id, cells: 10 },
+      ...{ on: '2031-03-01', batch: batch.id },
+    })
+    .expect(201);
+  const feedOn = async (): Promise<string | undefined> =>
+    (
+      (await request(app).get(`/api/plants/${planting.id}`)).body.allCare as { id: string; on: string }[]
+    ).find(({ id }) => id === 'feed')?.on;
+  const small = await feedOn();
+  await request(app)
+    .put(`/api/vessels/${made.body.id}`)
+    .send({ kind: vessel(250, 260) })
+    .expect(200);
+  const large = await feedOn();
+  expect(small).toBeDefined();
+  expect(large! > small!).toBe(true);
+});

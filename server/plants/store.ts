@@ -1,8 +1,9 @@
 import { type z } from 'zod';
 import {
   type KeptPlantEvent,
-  type keptPlantingSchema,
+  keptPlantingSchema,
   keptTrialSchema,
+  plantEventSchema,
   type NewPlanting,
   type NewTrial,
   type PlantList,
@@ -12,7 +13,7 @@ import { type KeptEvent, type PlantEvent, type Planting } from '#core/plants/pla
 import { ByRow } from '#server/database/by-row';
 import { type Db } from '#server/database/db';
 
-/** Of what an event holds; lifted by it should it change. Checked when it is kept, and read as it is. */
+/** Of what an event holds; lifted by it should it change. */
 const EVENT_FORMAT = 1;
 
 /** Kinds that tallies and care are reckoned from: of a long list nothing else is read. As the index has them. */
@@ -31,11 +32,8 @@ interface EventRow {
 }
 export type TrialFields = z.output<typeof keptTrialSchema>;
 
-/** What was checked when it was kept is not checked again: a list reads hundreds. */
 const readRow = ({ id, row_json }: Row): Planting => ({
-  // Of what was kept before plants were set half.
-  halfFilled: false,
-  ...(JSON.parse(row_json) as Omit<z.output<typeof keptPlantingSchema>, 'halfFilled'>),
+  ...keptPlantingSchema.parse(JSON.parse(row_json)),
   id,
 });
 const readTrial = ({ id, row_json }: Row): TrialFields & { id: number } => ({
@@ -329,5 +327,5 @@ export class PlantStore {
 }
 
 function readEvent({ id, key, planting_id, data_json, at }: EventRow): KeptPlantEvent & { planting: number } {
-  return { id, key, at, planting: planting_id, event: JSON.parse(data_json) as PlantEvent };
+  return { id, key, at, planting: planting_id, event: plantEventSchema.parse(JSON.parse(data_json)) };
 }

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import request from 'supertest';
-import { camel, snake, writeCsv } from '#contract/csv';
+import { z } from 'zod';
+import { camel, readCsv, snake, writeCsv } from '#contract/csv';
 import { materialFields, productFields } from '#server/tables/rows';
 import { type Taken } from '#contract/tables';
 import { type LibraryAnswer } from '#contract/library';
@@ -114,4 +115,60 @@ test('a vessel goes out with all that it says of itself, and a lot that stands t
   expect((await take('lots', `kind,item,name,received_on,quantity\n${line}\n${line}\n`)).body).toMatchObject({
     ...{ added: ['Twice'], same: 1 },
   });
+});
+
+test('a sign before a digit is disarmed too, unless the cell is a number; and comes back as it went', () => {
+  const schema = z.strictObject({ name: z.string(), plants: z.number() });
+  const rows = [
+    { name: '-2+3+cmd|x', plants: -4.5 },
+    { name: '+1 early', plants: 1e-7 },
+    { name: '-5', plants: 5 },
+    { name: '=1+1', plants: 0 },
+  ];
+  const csv = writeCsv(['name', 'plants'], rows);
+  expect(csv.split('\n').slice(1)).toEqual([`"'-2+3+cmd|x",-4.5`, `"'+1 early",1e-7`, '-5,5', `"'=1+1",0`]);
+  expect(readCsv(csv, schema).map(({ row }) => row)).toEqual(rows);
+});
+
+test.each(['288', '00123', '1e5', '0.10', '0x10', '-5', 'Infinity', ' 7 '])(
+  'a sort called %j comes back as it went',
+  async (name) => {
+    const { app } = testApp();
+    const plantings = { key: randomUUID(), start: 'sow', crop: 'basil', vessel: 'cell-72', cells: 72 };
+    await request(app)
+      .post('/api/plants')
+      .send({ ...plantings, name, seed: name, on: '2031-03-01' })
+      .expect(201);
+    await request(app)
+      .post('/api/lots')
+      .send({ key: randomUUID(), item: 'loam', name, receivedOn: '2031-03-01' })
+      .expect(201);
+    await request(app)
+      .post('/api/plan/lines')
+      .send({ key: randomUUID(), crop: 'tomato', plants: 10, name })
+      .expect(201);
+    for (const [table, list] of [
+      ['plantings', '/api/plants'],
+      ['lots', '/api/lots'],
+      ['season', '/api/plan'],
+    ] as const) {
+      const { csv } = (await request(app).get(`/api/tables/${table}`).expect(200)).body as { csv: string };
+      // As new rows, without their numbers.
+      const [head, row] = csv.split('\n');
+      const fresh = `${head}\n${row!.replace(/^\d+/, '')}`;
+      const { body: taken } = await request(app).post(`/api/tables/${table}`).send({ csv: fresh });
+      expect([table, taken.rows]).toEqual([table, 1]);
+      const { body } = await request(app).get(list);
+      const names = (table === 'season' ? body.lines : body).map((one: { name: string }) => one.name);
+      expect([table, [...new Set(names)]]).toEqual([table, [name.trim()]]);
+    }
+  },
+);
+
+test('more rows than others can wait for are refused before any is looked at', async () => {
+  const { app } = testApp();
+  const rows = Array.from({ length: 1001 }, (_, i) => `P${i},pot,round,90,80,1`);
+  const csv = ['name,noun,shape,top_mm,depth_mm,per_tray', ...rows].join('\n');
+  const { status, body } = await request(app).post('/api/tables/vessels').send({ csv, dry: true });
+  expect([status, body.detail]).toEqual([400, expect.stringContaining('at most 1000 rows at once')]);
 });

@@ -7,6 +7,9 @@ import { type RecordStore } from '#server/record/store';
 /** How far back a forgotten re-test is still told, days. */
 const FORGET_AFTER = 60;
 
+/** Cards read without a break: some 20 ms. */
+const SLICE = 20;
+
 /** The first sentence of a step says what to do. */
 const short = (text: string): string => `${text.split(/[.:](?:\s|$)/)[0] ?? text}.`;
 
@@ -27,16 +30,23 @@ export class DueSteps {
     private readonly record: RecordStore,
   ) {}
 
-  /** @param today YYYY-MM-DD */
-  on(today: string): DueStep[] {
+  /** In slices, so that others are answered between. @param today YYYY-MM-DD */
+  async on(today: string): Promise<DueStep[]> {
     this.catchUp();
     if (this.day !== today) this.known.clear();
     this.day = today;
-    const due = this.batches.stepsSince(daysAfter(today, -FORGET_AFTER)).flatMap((batch) => {
-      const wants = this.known.get(batch.id) ?? wantsOf(batch, this.ticks.get(batch.id) ?? new Map(), today);
-      this.known.set(batch.id, wants);
-      return wants;
-    });
+    const ids = this.batches.since(daysAfter(today, -FORGET_AFTER));
+    const due: DueStep[] = [];
+    let fresh = 0;
+    for (const id of ids) {
+      let wants = this.known.get(id);
+      if (!wants) {
+        if (++fresh % SLICE === 0) await new Promise(setImmediate);
+        wants = wantsOf(this.batches.stepsOf(id), this.ticks.get(id) ?? new Map(), today);
+        if (this.day === today) this.known.set(id, wants);
+      }
+      due.push(...wants);
+    }
     // Days compare as plain text.
     return due.sort((a, b) => ((a.on ?? '') < (b.on ?? '') ? -1 : (a.on ?? '') > (b.on ?? '') ? 1 : 0));
   }

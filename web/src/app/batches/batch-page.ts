@@ -52,7 +52,7 @@ export class BatchPage {
   protected putAway(batch: Batch): void {
     this.batches.putAway(batch.id).subscribe({
       next: () => {
-        this.notices.say(`“${batch.name}” is put away.`, () => this.batches.bringBack(batch.id).subscribe());
+        this.notices.undoable(`“${batch.name}” is put away.`, () => this.batches.bringBack(batch.id));
         void this.router.navigateByUrl('/batches');
       },
       error: (error: Error) => this.notices.say(`Not put away: ${error.message}`),

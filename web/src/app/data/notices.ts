@@ -1,4 +1,5 @@
 import { Injectable, signal } from '@angular/core';
+import { type Observable } from 'rxjs';
 
 export interface Notice {
   text: string;
@@ -16,6 +17,20 @@ export class Notices {
     clearTimeout(this.timer);
     this.shown.set(undo ? { text, undo } : { text });
     this.timer = setTimeout(() => this.shown.set(null), undo ? 12_000 : 6_000);
+  }
+
+  /**
+   * Says what was done, with the way back. Whatever becomes of that is said too; where it failed it can be tried again.
+   * @param back undoes it at the server
+   */
+  undoable(text: string, back: () => Observable<unknown>, then?: () => void): void {
+    this.say(text, () =>
+      back().subscribe({
+        next: () => then?.(),
+        complete: () => this.say('Undone.'),
+        error: (error: Error) => this.undoable(`Not undone: ${error.message}`, back, then),
+      }),
+    );
   }
 
   undo(): void {

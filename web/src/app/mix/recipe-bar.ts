@@ -110,7 +110,7 @@ export class RecipeBar {
     this.mixes.putAway(mixId).subscribe({
       next: () => {
         this.store.forgetName();
-        this.notices.say(`“${name}” is put away.`, () => this.mixes.bringBack(mixId).subscribe());
+        this.notices.undoable(`“${name}” is put away.`, () => this.mixes.bringBack(mixId));
       },
       error: (error: Error) => this.notices.say(`Not put away: ${error.message}`),
     });

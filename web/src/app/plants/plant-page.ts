@@ -17,7 +17,14 @@ import { addressOf } from '#contract/routes';
 import { called, daysToFeed } from '#core/plants/care';
 import { foundOf } from '#core/plants/found';
 import { inWords } from '#core/units/said';
-import { checkEvent, type KeptEvent, type PlantEvent, standing, tallyOf } from '#core/plants/planting';
+import {
+  checkEvent,
+  type KeptEvent,
+  type PlantEvent,
+  standing,
+  tallyOf,
+  countsApart,
+} from '#core/plants/planting';
 import { mostWeeksIn } from '#core/season/plan';
 import { dayNumber } from '#core/season/days';
 import { volumeL } from '#core/vessel/vessel';
@@ -132,6 +139,13 @@ export class PlantPage {
         waits: unsent.has(event.id),
       }));
   });
+  /** Counts of one day that were made on devices out of each other's reach. */
+  protected readonly apart = computed(() =>
+    countsApart(this.events()).map(({ holds, earlier }) => ({
+      ...{ id: earlier.id, on: earlier.on, earlierAt: earlier.at, holdsAt: holds.at },
+      ...{ earlier: earlier.alive, holds: holds.alive },
+    })),
+  );
   /** Cells that the last count on the picture of the tray found empty. */
   protected readonly emptyBefore = computed(
     () =>

@@ -332,7 +332,7 @@ export class LinePage {
     this.service.putAway(id).subscribe({
       next: () => {
         this.leave();
-        this.notices.say('It is out of the season.', () => this.service.bringBack(id).subscribe());
+        this.notices.undoable('It is out of the season.', () => this.service.bringBack(id));
         void this.router.navigate(['/season/plan']);
       },
       error: (error: Error) => this.problem.set(`Still there: ${error.message}`),

@@ -194,7 +194,7 @@ export class PlanPage {
 
   private save(line: SeasonLine, before: SeasonLine, says: string): void {
     this.service.change(line.id, lineGiven(line)).subscribe({
-      next: () => this.notices.say(says, () => this.service.change(before.id, lineGiven(before)).subscribe()),
+      next: () => this.notices.undoable(says, () => this.service.change(before.id, lineGiven(before))),
       error: (error: Error) => {
         this.service.show(before);
         this.notices.say(`Not moved: ${error.message}`);
@@ -257,10 +257,7 @@ export class PlanPage {
       this.notices.say(`Not moved: ${error.message}`);
     };
     all(changed.map(({ next }) => next)).subscribe({
-      next: () =>
-        this.notices.say('The bench fits.', () =>
-          all(changed.map(({ before }) => before)).subscribe({ error: failed }),
-        ),
+      next: () => this.notices.undoable('The bench fits.', () => all(changed.map(({ before }) => before))),
       error: failed,
     });
   }

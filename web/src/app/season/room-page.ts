@@ -194,10 +194,11 @@ export class RoomPage {
     this.problem.set('');
     this.service.set(draft).subscribe({
       next: () =>
-        this.notices.say('Kept: the season is counted by it.', () => {
-          this.draft.set(before);
-          this.service.set(before).subscribe();
-        }),
+        this.notices.undoable(
+          'Kept: the season is counted by it.',
+          () => this.service.set(before),
+          () => this.draft.set(before),
+        ),
       error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
     });
   }

@@ -97,7 +97,7 @@ export class MeasureList {
 
   protected putAway({ id, name }: OwnMeasure): void {
     this.measures.putAway(id).subscribe({
-      next: () => this.notices.say(`${name} is put away.`, () => this.measures.restore(id).subscribe()),
+      next: () => this.notices.undoable(`${name} is put away.`, () => this.measures.restore(id)),
       error: (error: Error) => this.notices.say(error.message),
     });
   }

@@ -181,7 +181,7 @@ export class WaterList {
 
   protected putAway({ id, name }: OwnWater): void {
     this.waters.putAway(id).subscribe({
-      next: () => this.notices.say(`${name} is put away.`, () => this.waters.restore(id).subscribe()),
+      next: () => this.notices.undoable(`${name} is put away.`, () => this.waters.restore(id)),
       error: (error: Error) => this.notices.say(error.message),
     });
   }

@@ -142,8 +142,10 @@ export class TodayPage {
     this.season.mark(line, sowing, task, this.nursery.today()).subscribe({
       next: () => {
         this.tasks.refresh();
-        this.notices.say(`Done: ${text.split(/[:;]/)[0]}.`, () =>
-          this.season.mark(line, sowing, task, null).subscribe(() => this.tasks.refresh()),
+        this.notices.undoable(
+          `Done: ${text.split(/[:;]/)[0]}.`,
+          () => this.season.mark(line, sowing, task, null),
+          () => this.tasks.refresh(),
         );
       },
       error: (error: Error) => this.notices.say(`Not noted: ${error.message}`),
