@@ -5,6 +5,7 @@ import { rankCauses, remedyFor, tellingTest } from '#core/plants/causes';
 import { foundOf } from '#core/plants/found';
 import {
   checkEvent,
+  countsApart,
   type KeptEvent,
   type PlantEvent,
   type Planting,
@@ -313,5 +314,40 @@ describe('what is wrong with them', () => {
     ).toEqual({
       ...{ age: 'right', feed: 'given' },
     });
+  });
+});
+
+describe('counts that were made apart', () => {
+  const planting: Planting = {
+    ...{ id: 1, start: 'pot', crop: 'basil', name: '', seed: '', vessel: 'pot-9', cells: 100, perCell: 1 },
+    ...{
+      batch: null,
+      on: '2031-03-01',
+      bareRoot: false,
+      halfFilled: false,
+      season: null,
+      from: [],
+      trial: null,
+    },
+  };
+  const count = (id: number, alive: number, at?: string): KeptEvent => ({
+    ...{ id, kind: 'count', on: '2031-03-04', alive },
+    ...(at !== undefined && { at }),
+  });
+
+  test('the later made one holds, whichever came in first, and the earlier is told of', () => {
+    const events = [count(5, 90, '2031-03-04T11:00:00Z'), count(6, 95, '2031-03-04T10:00:00Z')];
+    expect(tallyOf(planting, events).alive).toBe(90);
+    expect(countsApart(events).map(({ holds, earlier }) => [holds.alive, earlier.alive])).toEqual([[90, 95]]);
+  });
+
+  test('in turn, alike, taken back or from before times were kept there is nothing to tell', () => {
+    const inTurn = [count(5, 95, '2031-03-04T10:00:00Z'), count(6, 90, '2031-03-04T11:00:00Z')];
+    const alike = [count(5, 90, '2031-03-04T11:00:00Z'), count(6, 90, '2031-03-04T10:00:00Z')];
+    const apart = [count(5, 90, '2031-03-04T11:00:00Z'), count(6, 95, '2031-03-04T10:00:00Z')];
+    const back: KeptEvent = { id: 7, kind: 'undo', on: '2031-03-04', of: 6 };
+    for (const events of [inTurn, alike, [...apart, back], [count(5, 95), count(6, 90)]])
+      expect(countsApart(events)).toEqual([]);
+    expect(tallyOf(planting, inTurn).alive).toBe(90);
   });
 });
