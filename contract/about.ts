@@ -1,9 +1,7 @@
-import { z } from 'zod';
-import { oneOf, rowId } from '#contract/fields';
-
 /**
  * What an entry can be about. Its number means another one in a folder that was put back: entries carry its client key
- * as well, and the identity of the folder that they were written for.
+ * as well, and the identity of the folder that they were written for. Apart from the schemas, so that the page does not
+ * carry them.
  */
 export const aboutKinds = ['lot', 'batch', 'planting', 'mix', 'version', 'line', 'event'] as const;
 export type AboutKind = (typeof aboutKinds)[number];
@@ -22,13 +20,3 @@ export const ABOUT_HEADER = 'welcome-about';
 /** @example aboutText([{ kind: 'planting', id: 29, key: '…' }]) // 'planting 29 …' */
 export const aboutText = (about: readonly About[]): string =>
   about.map(({ kind, id, key }) => `${kind} ${id} ${key}`).join(', ');
-
-export const aboutKindSchema = oneOf(aboutKinds);
-export const whereSchema = z.object({
-  id: rowId,
-  /** What it is called; for an event the kind of it. */
-  name: z.string(),
-  /** Of an event: the planting that it happened to. */
-  planting: rowId.optional(),
-});
-export type Where = z.output<typeof whereSchema>;

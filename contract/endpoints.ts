@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { whereSchema } from '#contract/about';
+import { whereSchema } from '#contract/where';
 import { batchLineSchema, batchSchema, newBatchSchema } from '#contract/batches';
 import {
   batchSheetAnswerSchema,

@@ -29,6 +29,7 @@ import { finderJob } from '#testing/finder';
 import { library, material } from '#testing/library';
 import { killInTheMiddle } from '#testing/kills';
 import { killFiles } from '#testing/kills-of-files';
+import { lightWhile } from '#testing/light';
 import { soak } from '#testing/soak';
 import { serve as serveBundled } from '#testing/serve';
 import { linearised, milpSolver, noWindows } from '#testing/milp';
@@ -406,6 +407,15 @@ async function killsOfFiles(): Promise<void> {
   row('  … not as it must be', it.wrong.length === 0 ? 'none' : it.wrong.slice(0, 5).join('; '));
 }
 
+async function lightBeside(seconds: number): Promise<void> {
+  console.log('\nLight requests while a heavy one runs (aim: p99 under 100 ms)');
+  for (const one of await lightWhile(mkdtempSync(join(tmpdir(), 'welcome-bench-light-')), seconds))
+    console.log(
+      `  ${one.heavy}: median ${one.medianMs.toFixed(1)}, p99 ${one.p99Ms.toFixed(1)}, worst ${one.worstMs.toFixed(0)} ms of ${one.asked}; ` +
+        `itself ${one.heavyMs.toFixed(0)} ms, ${one.times} times`,
+    );
+}
+
 async function longHours(seconds: number): Promise<void> {
   const it = await soak(mkdtempSync(join(tmpdir(), 'welcome-bench-soak-')), seconds);
   row(
@@ -433,6 +443,7 @@ if (process.argv.includes('kills-of-files')) {
   process.exit();
 }
 if (process.argv.includes('soak')) {
+  await lightBeside(5);
   await longHours(Number(process.argv[process.argv.indexOf('soak') + 1] ?? 600));
   process.exit();
 }

@@ -1,5 +1,6 @@
 import { type RequestHandler } from 'express';
-import { ABOUT_HEADER, type AboutKind, aboutKinds, FOLDER_HEADER, type Where } from '#contract/about';
+import { ABOUT_HEADER, type AboutKind, aboutKinds, FOLDER_HEADER } from '#contract/about';
+import { type Where } from '#contract/where';
 import { type Db } from '#server/database/db';
 import { type Folder } from '#server/database/folder';
 import { Problem } from '#server/http/problem';

@@ -1,4 +1,4 @@
-import { aboutKindSchema } from '#contract/about';
+import { aboutKindSchema } from '#contract/where';
 import { type AboutStore } from '#server/about/about';
 import { notFound, parse } from '#server/http/problem';
 import { type Api } from '#server/http/serve';
