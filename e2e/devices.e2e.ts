@@ -16,6 +16,8 @@ async function openDoor(page: Page): Promise<string> {
   await page.goto('/settings');
   await page.getByLabel('Paired devices, sealed').check();
   const told = await page.locator('p', { hasText: 'Open at http' }).innerText();
+  // To be compared with what the device shows.
+  await expect(page.getByText(/Its authority, SHA-256: ([0-9A-F]{2}:){31}[0-9A-F]{2}/)).toBeVisible();
   const port = /:(\d+)/.exec(told)![1]!;
   return `https://127.0.0.1:${port}`;
 }

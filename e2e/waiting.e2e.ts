@@ -37,7 +37,7 @@ const pot = (page: Page, crop: string): Promise<Planting> =>
 
 async function lose(page: Page, id: number, count: number): Promise<void> {
   await page.goto(`${served.address}/plants/${id}`);
-  await page.getByRole('button', { name: 'Lost' }).click();
+  await page.getByRole('button', { name: 'Lost', exact: true }).click();
   await field(page, 'So many').fill(String(count));
   await page.getByRole('button', { name: 'Keep it' }).click();
 }

@@ -13,6 +13,7 @@ import { type Sharing } from '#server/devices/sharing';
 import { DeviceStore } from '#server/devices/store';
 import { seedDemo } from '#server/demo/seed';
 import { type Heavy } from '#server/heavy/workers';
+import { Problem } from '#server/http/problem';
 import { type InstrumentHub } from '#server/instruments/hub';
 import { LibraryStore } from '#server/library/store';
 import { CropStore } from '#server/season/crops';
@@ -56,6 +57,9 @@ export class Opened {
   backups: Backups | null = null;
   /** Who may come in from the network; null while the folder needs rescue. */
   devices: DeviceStore | null = null;
+
+  /** One at a time: each prepares what is to come in the same place. */
+  private restoring = false;
 
   /** What is being answered. */
   private readonly answering = new Set<ServerResponse>();
@@ -109,7 +113,18 @@ export class Opened {
 
   private async restore(file: string): Promise<string | null> {
     const { data, heavy } = this.around;
-    await heavy.run('prepare', { data, backup: file });
+    if (this.restoring) throw new Problem(409, 'Under way', 'another backup is just being put back');
+    this.restoring = true;
+    try {
+      await heavy.run('prepare', { data, backup: file });
+      return this.exchange(data);
+    } finally {
+      this.restoring = false;
+    }
+  }
+
+  /** What was prepared takes the place of what is there, and is served. */
+  private exchange(data: string): string | null {
     // What still hangs on the old database by then is ended: streams above all.
     const old = [...this.answering];
     setTimeout(() => {

@@ -453,3 +453,13 @@ test('what the system says of a disk becomes words, from a thread beside the ser
   expect(problemOf(new RangeError('Maximum call stack size exceeded')).status).toBe(500);
   expect(problemOf(new OutOfRange('depthMm', 7, 'a number from 10 to 20')).status).toBe(400);
 });
+
+test('two who put a backup back at the same moment do not get in each other’s way', async () => {
+  const served = await start();
+  await lot(served, 'Bale one');
+  await ask(served, '/backups', 'POST');
+  const { name } = (await told(served)).list[0]!;
+  const answers = await Promise.all([1, 2].map(() => ask(served, '/backups/restore', 'POST', { name })));
+  expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+  expect(await lots(served)).toEqual(['Bale one']);
+}, 60_000);

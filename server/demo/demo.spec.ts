@@ -2,6 +2,7 @@ import Database from 'better-sqlite3';
 import { dayNumber, dayOf, isoWeekOf, weekNumber } from '#core/season/days';
 import { leftIn, toBuy } from '#core/season/demand';
 import { type seasonOfLines } from '#core/season/season';
+import { frostChance } from '#core/season/frost';
 import { coldWeeks } from '#core/season/warm-bench';
 import { dayIn, daysAfter } from '#core/units/day';
 import { BatchStore } from '#server/batches/store';
@@ -59,6 +60,8 @@ const BEGUN: Readonly<Record<string, [from: number, to: number]>> = {
   pansy: [6, 2],
   'sweet-pea': [10, 3],
   'broad-bean': [10, 3],
+  viburnum: [8, 2],
+  hydrangea: [6, 12],
   box: [8, 3],
   holly: [9, 3],
 };
@@ -70,7 +73,7 @@ function isSensible(crop: string, day: string): boolean {
 
 const asItIs = {
   ...{ over: 1, coldAtMost: true, benches: true, mixingAhead: true, dueToday: true, late: true },
-  ...{ short: true, missing: [], frostIn: true, outOfSeason: [] },
+  ...{ short: true, missing: [], frostIn: true, frozen: [], outOfSeason: [] },
 };
 
 /** What a newcomer sees of the season, and what of it is out of season. */
@@ -96,7 +99,11 @@ function seasonShown(db: Db, now: Date): Record<string, unknown> {
     late: open.some(({ task }) => task.on < today && task.on >= daysAfter(today, -7)),
     short: toBuy(needs.demands, (kind, item) => leftIn(stock, kind, item)).some((one) => one.short > 0),
     missing: (season as ReturnType<typeof seasonOfLines>).missing,
-    frostIn: ['04', '05'].includes(usual.slice(5, 7)) && usual > daysAfter(today, -40),
+    frostIn: ['04', '05'].includes(usual.slice(5, 7)) && usual > daysAfter(today, -140),
+    // Nothing that frost kills is planted into the frosts.
+    frozen: season.sowings
+      .filter(({ crop, plantOn }) => crop.coldestC >= 0 && frostChance(settings.frost, plantOn) > 0.5)
+      .map(({ crop, plantOn }) => [crop.id, plantOn]),
     outOfSeason: season.sowings
       .map(({ crop, steps }): [string, string] => [crop.id, steps[0]!.from])
       .filter(([crop, day]) => !isSensible(crop, day)),

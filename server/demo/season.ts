@@ -20,7 +20,7 @@ import { SeasonStore } from '#server/season/store';
 const FROST = '04-25';
 const SPREAD_DAYS = 14;
 /** Dates of frost are those of the spring to come from here on. */
-const NEXT_SPRING = '06-01';
+const NEXT_SPRING = '09-01';
 
 type DemoLine = Pick<NewLine, 'crop' | 'plants'> &
   Partial<NewLine> & {
@@ -46,7 +46,7 @@ const demoLines: Readonly<Record<Turn, readonly DemoLine[]>> = {
     { crop: 'marigold', plants: 180 },
     { crop: 'petunia', plants: 200 },
     { crop: 'lavender', plants: 90, begunAgo: 20, note: 'From the hedge by the gate.' },
-    { crop: 'fuchsia', plants: 60, begunAgo: -12 },
+    { crop: 'fuchsia', plants: 60 },
   ],
   summer: [
     { crop: 'kale', plants: 260, begunAgo: 25, name: 'Black Leaf' },
@@ -69,8 +69,8 @@ const demoLines: Readonly<Record<Turn, readonly DemoLine[]>> = {
     { crop: 'parsley', plants: 120, begunAgo: 20, name: 'Curled' },
     { crop: 'broad-bean', plants: 160, begunAgo: -35 },
     { crop: 'lavender', plants: 150, begunAgo: 22, note: 'From the hedge by the gate.' },
-    { crop: 'pelargonium', plants: 160, begunAgo: 26 },
-    { crop: 'fuchsia', plants: 90, begunAgo: 10 },
+    { crop: 'viburnum', plants: 120, begunAgo: 26 },
+    { crop: 'hydrangea', plants: 90, begunAgo: 10 },
     { crop: 'box', plants: 200, begunAgo: -8 },
     { crop: 'rosemary', plants: 90, begunAgo: -15 },
   ],
@@ -79,8 +79,8 @@ const demoLines: Readonly<Record<Turn, readonly DemoLine[]>> = {
     { crop: 'sweet-pea', plants: 90, ...again, name: 'Old mixed' },
     { crop: 'broad-bean', plants: 160, begunAgo: 10 },
     { crop: 'coriander', plants: 100, begunAgo: -7 },
-    { crop: 'fuchsia', plants: 90, begunAgo: 30 },
-    { crop: 'pelargonium', plants: 120, begunAgo: 40 },
+    { crop: 'rosemary', plants: 90, begunAgo: 30 },
+    { crop: 'viburnum', plants: 120, begunAgo: 40 },
     { crop: 'box', plants: 200, begunAgo: 20 },
     { crop: 'holly', plants: 90, begunAgo: 35, note: 'From the hedge by the gate.' },
   ],

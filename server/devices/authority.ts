@@ -17,12 +17,13 @@ const AUTHORITY_YEARS = 10;
 const RENEW_DAYS = 30;
 const NAME = 'Welcome nursery authority';
 
-/** All that the authority may vouch for: addresses that no machine in the open has, RFC 1918, 3927 and 1122; names in the local network, RFC 6762. */
+/** All that the authority may vouch for: addresses that no machine in the open has, RFC 1918, 3927, 6598 and 1122; names in the local network, RFC 6762. */
 const PRIVATE: readonly [address: string, mask: string][] = [
   ['10.0.0.0', '255.0.0.0'],
   ['172.16.0.0', '255.240.0.0'],
   ['192.168.0.0', '255.255.0.0'],
   ['169.254.0.0', '255.255.0.0'],
+  ['100.64.0.0', '255.192.0.0'],
   ['127.0.0.0', '255.0.0.0'],
 ];
 const LOCAL_NAMES = ['local', 'localhost'];

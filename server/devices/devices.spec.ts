@@ -18,6 +18,7 @@ import { DeviceStore } from '#server/devices/store';
 import { addressFor } from '#server/http/address-for';
 import { restoreInto } from '#server/backup/restore';
 import { openDatabase } from '#server/database/open';
+import { jpegOf } from '#testing/jpeg';
 import { newBatch, testApp } from '#testing/server';
 
 let data: string;
@@ -410,3 +411,20 @@ test('so many connections from one address and no more; one that says nothing is
   expect(closed()).toBe(80);
   expect(await (await fetch(`http://127.0.0.1:${port}/`)).text()).toBe('in');
 }, 40_000);
+
+test('a picture that went through the door stays nowhere: after leave was taken away it is asked for again, and refused', async () => {
+  const it = nursery();
+  const planting = { key: randomUUID(), start: 'pot', crop: 'basil', vessel: 'pot-9', cells: 4 };
+  const inside = request(it.open);
+  const cookie = cookieOf(await pair(it, code(it)));
+  const send = (path: string, body: object) => inside.post(path).set('cookie', cookie).send(body).expect(201);
+  await send('/api/plants', { ...planting, on: '2031-03-01' });
+  const { body } = await send('/api/plants/1/pictures', {
+    ...{ key: randomUUID(), on: '2031-03-01', jpeg: jpegOf(64, 48) },
+  });
+  const picture = `/api/pictures/${body.event.picture}`;
+  const shown = await inside.get(picture).set('cookie', cookie).expect(200);
+  expect(shown.headers['cache-control']).toBe('no-store');
+  it.devices.takeAway(it.devices.all()[0]!.id);
+  await inside.get(picture).set('cookie', cookie).expect(401);
+});

@@ -9,7 +9,7 @@ import { type Socket } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
 import QRCode from 'qrcode';
 import { type ShareWay, type Sharing as Answer } from '#contract/devices';
-import { fingerprintOf, type Sealed, sealed } from '#server/devices/authority';
+import { fingerprintOf, isPrivate, type Sealed, sealed } from '#server/devices/authority';
 import { Pairing } from '#server/devices/pairing';
 import { type DeviceStore } from '#server/devices/store';
 
@@ -20,6 +20,11 @@ export function ownAddresses(): string[] {
     .filter(({ internal, family }) => !internal && family === 'IPv4')
     .map(({ address }) => address);
 }
+
+const localName = (): string =>
+  `${hostname()
+    .toLowerCase()
+    .replace(/\.local$/, '')}.local`;
 
 /** Names under which the open door answers: its addresses, its name, and loopback for who tries it here. */
 export const ownNames = (): string[] => {
@@ -94,7 +99,10 @@ export class Sharing {
     const port = typeof at === 'object' && at ? at.port : this.door.port;
     // In no network it is open to this machine alone.
     const own = ownAddresses();
-    return (own.length > 0 ? own : ['127.0.0.1']).map(
+    // The certificate is for private ones: one in the open is reached by the machine's name.
+    const sealable = this.way === 'sealed' && own.length > 0 ? own.filter(isPrivate) : own;
+    const byName = own.length > 0 ? localName() : '127.0.0.1';
+    return (sealable.length > 0 ? sealable : [byName]).map(
       (address) => `${this.way === 'plain' ? 'http' : 'https'}://${address}:${port}`,
     );
   }

@@ -34,3 +34,18 @@ test('a page of elsewhere can not write, with or without the words of the browse
   expect((await write({ origin: 'http://127.0.0.1:4180' })).status).toBe(201);
   expect((await write({})).status).toBe(201);
 });
+
+test('a page of elsewhere cannot have work done by reading either; a link to a page is let in', async () => {
+  const read = (path: string, headers: Record<string, string>) =>
+    request(app)
+      .get(path)
+      .set({ host: '127.0.0.1:4180', ...headers });
+  for (const site of ['cross-site', 'same-site'])
+    for (const mode of ['no-cors', 'cors', 'navigate']) {
+      const headers = { 'sec-fetch-site': site, 'sec-fetch-mode': mode };
+      expect([site, mode, (await read('/api/archive', headers)).status]).toEqual([site, mode, 403]);
+      expect((await read('/today', headers)).status).toBe(mode === 'navigate' ? 404 : 403);
+    }
+  for (const site of ['same-origin', 'none'])
+    await read('/api/health', { 'sec-fetch-site': site, 'sec-fetch-mode': 'cors' }).expect(200);
+});

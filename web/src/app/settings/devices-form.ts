@@ -60,7 +60,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
         </p>
         @if (it.fingerprint) {
           <p class="term">
-            Its authority, SHA-256: <span class="print">{{ it.fingerprint }}</span> Compare it with what the
+            Its authority, SHA-256: <span class="print">{{ it.fingerprint }}</span>. Compare it with what the
             device shows before you trust it there.
           </p>
         }

@@ -69,6 +69,7 @@ import { shortName } from '../ui/words/words';
     }
     .ways {
       display: flex;
+      align-items: center;
       gap: 8px;
     }
   `,
