@@ -46,6 +46,7 @@ const demoLines: Readonly<Record<Turn, readonly DemoLine[]>> = {
     { crop: 'marigold', plants: 180 },
     { crop: 'petunia', plants: 200 },
     { crop: 'lavender', plants: 90, begunAgo: 20, note: 'From the hedge by the gate.' },
+    { crop: 'rosemary', plants: 60, begunAgo: -12 },
     { crop: 'fuchsia', plants: 60 },
   ],
   summer: [
