@@ -8,7 +8,7 @@ import { type RecordStore } from '#server/record/store';
 const FORGET_AFTER = 60;
 
 /** Cards read without a break: some 20 ms. */
-const SLICE = 20;
+const SLICE = 8;
 
 /** The first sentence of a step says what to do. */
 const short = (text: string): string => `${text.split(/[.:](?:\s|$)/)[0] ?? text}.`;
