@@ -1,5 +1,5 @@
 import request from 'supertest';
-import { testApp } from '#testing/server';
+import { inPlace, testApp } from '#testing/server';
 
 const { app } = testApp();
 const post = (path: string, sent: object) => request(app).post(`/api/${path}`).send(sent);
@@ -136,4 +136,15 @@ test.each<[string, object, string]>([
   const answer = await post(path, sent);
   expect([answer.status, answer.type]).toEqual([400, 'application/problem+json']);
   expect(answer.body.detail).toContain(detail);
+});
+
+test('counts of a million are compared beside the server', async () => {
+  const run = jest.spyOn(inPlace, 'run');
+  const { app } = testApp();
+  await request(app)
+    .post('/api/compare')
+    .send({ a: { alive: 5, of: 9 }, b: { alive: 1, of: 9 } })
+    .expect(200);
+  expect(run.mock.calls.map(([name]) => name)).toEqual(['compare']);
+  run.mockRestore();
 });

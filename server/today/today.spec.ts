@@ -2,6 +2,9 @@ import { randomUUID } from 'node:crypto';
 import request from 'supertest';
 import { type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
+import { BatchStore } from '#server/batches/store';
+import { RecordStore } from '#server/record/store';
+import { DueSteps } from '#server/today/due-steps';
 import { newBatch, testApp } from '#testing/server';
 
 /** Today is 4 March 2031. */
@@ -49,4 +52,23 @@ test('re-tests by their day, rests, and the next step of what is begun; what is 
     'due',
     'waiting',
   ]);
+});
+
+test('the cards of many batches are read in slices: others have their turn between', async () => {
+  const { app: fresh, db } = testApp();
+  for (let i = 0; i < 40; i++)
+    await request(fresh)
+      .post('/api/batches')
+      .send(newBatch({ name: `Run ${i}`, madeOn: '2031-03-01' }))
+      .expect(201);
+  let [turns, busy] = [0, true];
+  const count = (): void => {
+    turns++;
+    if (busy) setImmediate(count);
+  };
+  setImmediate(count);
+  const steps = await new DueSteps(new BatchStore(db), new RecordStore(db)).on('2031-03-04');
+  busy = false;
+  expect(steps.length).toBeGreaterThanOrEqual(80);
+  expect(turns).toBeGreaterThanOrEqual(4);
 });
