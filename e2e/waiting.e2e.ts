@@ -26,7 +26,8 @@ interface Planting {
   tally: { lost: { cause: string; count: number }[]; alive: number };
 }
 const api = async <T>(page: Page, method: 'get' | 'post', path: string, data?: object): Promise<T> => {
-  const answer = await page.request[method](`${served.address}/api${path}`, data && { data });
+  const sent = method === 'post' ? { data: data ?? {} } : undefined;
+  const answer = await page.request[method](`${served.address}/api${path}`, sent);
   const text = await answer.text();
   return (text === '' ? null : JSON.parse(text)) as T;
 };
