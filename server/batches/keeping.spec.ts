@@ -153,7 +153,18 @@ test('the interface is described from its schemas', async () => {
     'vessel',
     'components',
   ]);
-  expect(Object.keys(evaluate.responses)).toEqual(['200', '400', '413', '415', '500']);
+  expect(Object.keys(evaluate.responses)).toEqual([
+    '200',
+    '400',
+    '401',
+    '403',
+    '412',
+    '413',
+    '415',
+    '421',
+    '429',
+    '500',
+  ]);
 });
 
 test('answers carry the security headers', async () => {

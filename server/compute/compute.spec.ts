@@ -319,7 +319,7 @@ describe('bad input', () => {
       ...body,
       components: [{ parts: 1, properties: dry }],
     });
-    expect([status, answer.detail]).toEqual([400, expect.stringContaining('was 60, 75.5, 46, 39')]);
+    expect([status, answer.detail]).toEqual([400, expect.stringContaining('was "60, 75.5, 46, 39"')]);
   });
 
   test.each([
