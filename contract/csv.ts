@@ -24,7 +24,7 @@ export const RUNS = /^(?:[=@\t\r]|[+-](?!\d*\.?\d+(?:[eE][+-]?\d+)?$))/;
 const disarmed = /^'(?=[=+\-@\t\r])/;
 
 /** More would keep everybody else waiting. */
-export const MOST_ROWS = 1000;
+export const MOST_ROWS = 700;
 
 /** A file that cannot be taken: says the line, and mostly the column, the value and what is allowed. */
 export class RowProblem extends Error {}

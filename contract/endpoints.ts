@@ -403,7 +403,10 @@ export const endpoints = {
       restoredSchema,
     ),
     here: true,
-    refuses: { 404: 'No such backup', 409: 'The backup is not whole, or another is just being put back: nothing was touched' },
+    refuses: {
+      404: 'No such backup',
+      409: 'The backup is not whole, or another is just being put back: nothing was touched',
+    },
   },
 
   plantings: {
