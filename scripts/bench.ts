@@ -400,7 +400,9 @@ async function browser(port: number): Promise<void> {
 }
 
 async function killsOfFiles(): Promise<void> {
-  const old = ['schema-1', 'schema-5'].map((name) => join('testing', 'folders', `${name}.sqlite`));
+  const old = ['schema-1', 'schema-5', 'schema-16'].map((name) =>
+    join('testing', 'folders', `${name}.sqlite`),
+  );
   const it = await killFiles(mkdtempSync(join(tmpdir(), 'welcome-bench-files-')), 500, old, Math.random);
   row('kills in the middle of backups, restores, upgrades', `${it.backups}, ${it.restores}, ${it.upgrades}`);
   row('  … backups looked at, restores that had come about', `${it.looked}, ${it.restored}`);

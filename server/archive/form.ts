@@ -1,7 +1,6 @@
 import { type Db } from '#server/database/db';
 
-/** Of how an archive is laid out; raised when that changes. */
-/** Format 1 had no sums. */
+/** Of how an archive is laid out; raised when that changes. Format 1 had no sums. */
 export const ARCHIVE_FORMAT = 2;
 /** What is taken in of one thing; as a whole what the disk has room for. */
 export const ARCHIVE_LIMITS = {

@@ -247,7 +247,6 @@ test('two phones and a laptop, with cuts, kills, restores, doors that shut, undo
             await look(one);
             one.outbox.again(key, one.seen);
           } else {
-            // A waiting one to be taken back goes with what it takes back.
             letGo.add(key);
             one.outbox.drop(key);
           }
@@ -258,7 +257,6 @@ test('two phones and a laptop, with cuts, kills, restores, doors that shut, undo
         await ask('POST', '/backups', {});
         const { list } = await get<{ list: { name: string; why: string }[] }>('/backups');
         const name = list.find(({ why }) => why === 'asked')!.name;
-        // An entry may have come in between: it is in no backup then, and not among those that must be there.
         await ask('POST', '/backups/restore', { name });
       };
       const kill = async (): Promise<void> => {

@@ -13,6 +13,7 @@ import {
   type ForRecord,
   type ForUndo,
   isForMaking,
+  isForPlanting,
   isForRecord,
   isForUndo,
   OUTBOX_STORE,
@@ -124,17 +125,15 @@ export class Outbox {
    */
   undoEvent(planting: ForThing, key: string, on: string): void {
     const item = this.box().find((one) => one.key === key);
-    if (item && item.state !== 'waiting') this.drop(key);
-    else if (item && !item.sent && this.underWay !== key) this.drop(key);
-    else {
-      const undo: ForUndo = {
-        ...this.written([{ kind: 'planting', ...planting }], planting.name),
-        undo: key,
-        ofPlanting: planting.id,
-        on,
-      };
-      this.add(undo);
-    }
+    const isNowhere = item && this.underWay !== key && (!item.sent || item.state === 'refused');
+    // What its person was asked about is answered by this.
+    if (item && (isNowhere || item.state !== 'waiting')) this.drop(key);
+    if (isNowhere) return;
+    const undo: ForUndo = {
+      ...this.written([{ kind: 'planting', ...planting }], planting.name),
+      ...{ undo: key, ofPlanting: planting.id, on },
+    };
+    this.add(undo);
   }
 
   /** @param key under which the server may have it already */
@@ -197,7 +196,8 @@ export class Outbox {
   /** Enters an event under another day: the device's clock was ahead. */
   onDay(key: string, on: string): void {
     const item = this.box().find((one) => one.key === key);
-    if (item && 'event' in item) this.change({ ...item, event: { ...item.event, on } });
+    if (!item || !isForPlanting(item)) return;
+    this.replace({ ...item, event: { ...item.event, on } });
     this.again(key);
   }
 

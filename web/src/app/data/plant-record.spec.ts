@@ -186,4 +186,22 @@ describe('taken back', () => {
     await settle();
     expect([record.refused(), device.items.size]).toEqual([[], 0]);
   });
+
+  test('when it was set aside: it is not asked about any more, and what the server may have of it is taken back', async () => {
+    const key = record.enter(SEVEN, count(60));
+    await settle();
+    for (let i = 0; i < 5; i++) {
+      sent().flush({ detail: 'broke' }, { status: 500, statusText: 'x' });
+      await settle();
+      if (i < 4) jest.advanceTimersByTime(60_000);
+      await settle();
+    }
+    expect(TestBed.inject(Outbox).undecided()).toHaveLength(1);
+    record.takeBack(SEVEN, key, on);
+    await settle();
+    expect(TestBed.inject(Outbox).undecided()).toEqual([]);
+    await found(key, 12);
+    await take(sent(), 13);
+    expect(device.items.size).toBe(0);
+  });
 });

@@ -262,3 +262,13 @@ test('what is let go while the device reads what it has kept does not come back'
   await reading;
   expect([outbox.items(), device.items.size]).toEqual([[], 0]);
 });
+
+test('an entry for another batch is not shown on the one that has its number now', async () => {
+  record.enter(tick('layer'));
+  await settle();
+  await lost();
+  record.follow({ id: BATCH.id, key: '0b1e55ed-0000-4000-8000-000000000001' });
+  expect([done('layer'), record.waiting()]).toEqual([false, 0]);
+  record.follow(BATCH);
+  expect([done('layer'), record.waiting()]).toEqual([true, 1]);
+});

@@ -31,12 +31,16 @@ export class BatchRecord {
 
   readonly entries = this.known;
   private readonly mine = computed(() => {
-    const id = this.batch()?.id;
+    const batch = this.batch();
     const there = new Set(this.known().map((entry) => entry.key));
-    return this.outbox
-      .items()
-      .filter(isForRecord)
-      .filter((one) => one.batch === id && !there.has(one.key));
+    return (
+      this.outbox
+        .items()
+        .filter(isForRecord)
+        // A number alone may mean another batch in a folder that was put back.
+        .filter((one) => (one.batchKey ? one.batchKey === batch?.key : one.batch === batch?.id))
+        .filter((one) => !there.has(one.key))
+    );
   });
   readonly waiting = computed(() => this.mine().filter((one) => one.state === 'waiting').length);
   /** Entries of this device that another device's word stands against, each to be decided on. */

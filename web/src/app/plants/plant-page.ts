@@ -33,6 +33,7 @@ import { LibraryService } from '../data/library';
 import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { keptHere } from '../data/making';
+import { type ForThing } from '../data/outbox';
 import { NurseryService } from '../data/nursery';
 import { PlantWater } from './plant-water';
 import { PlantRecord } from '../data/plant-record';
@@ -206,13 +207,17 @@ export class PlantPage {
       return;
     }
     this.problem.set('');
-    const thing = { id: planting.id, key: planting.key, name: this.name() };
+    const thing = this.thing(planting);
     const key = this.record.enter(thing, event, this.aboutOf(event));
     this.sheet()?.done();
     if (event.kind !== 'undo')
       this.notices.say(`Entered: ${inWords(eventSays(event), this.units.system())}.`, () =>
         this.record.takeBack(thing, key, event.on),
       );
+  }
+
+  private thing({ id, key }: ForThing): ForThing {
+    return { id, key, name: this.name() };
   }
 
   /** The entry that a taking back is about. */
@@ -240,7 +245,7 @@ export class PlantPage {
 
   protected takeBack(of: number, on: string): void {
     const [own, planting] = [this.record.own().find(({ id }) => id === of), this.there.value()];
-    if (own && planting) this.record.takeBack(planting, own.key, on);
+    if (own && planting) this.record.takeBack(this.thing(planting), own.key, on);
     else this.enter({ kind: 'undo', on, of });
   }
 

@@ -1,11 +1,12 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { type Said } from '#core/units/said';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { NurseryService } from '../data/nursery';
 import { Outbox } from '../data/outbox';
-import { isForMaking, isForPlanting, isForUndo, type Waiting } from '../data/outbox-store';
+import { isForMaking, isForPlanting, isForRecord, isForUndo, type Waiting } from '../data/outbox-store';
 import { entryText } from '../ui/words/entry-text';
 import { eventSays } from '../ui/words/event-words';
 import { SaidPipe } from '../ui/words/said';
@@ -40,6 +41,10 @@ import { shortName } from '../ui/words/words';
               <button type="button" class="press" (click)="outbox.onDay(row.item.key, nursery.today())">
                 Enter it under today<span class="visually-hidden">: {{ row.what }}</span>
               </button>
+            } @else if (row.clashes; as batch) {
+              <a class="press" [routerLink]="['/batches', batch, 'run']">
+                Compare both<span class="visually-hidden">: {{ row.what }}</span>
+              </a>
             } @else if (row.isAsked) {
               <button type="button" class="press" (click)="outbox.again(row.item.key)">
                 Send it again<span class="visually-hidden">: {{ row.what }}</span>
@@ -73,7 +78,7 @@ import { shortName } from '../ui/words/words';
       gap: 8px;
     }
   `,
-  imports: [DatePipe, SaidPipe],
+  imports: [DatePipe, RouterLink, SaidPipe],
 })
 export class WaitingPage {
   protected readonly outbox = inject(Outbox);
@@ -90,7 +95,9 @@ export class WaitingPage {
         ...{ item, isElsewhere, isAsked, what: whatOf(item), says: this.saysOf(item) },
         why: isElsewhere
           ? 'It was written for the nursery as it was before a backup was put back.'
-          : (item.why ?? ''),
+          : sentence(item.why ?? ''),
+        /** The batch on whose page both words stand side by side. */
+        clashes: item.state === 'conflict' && isForRecord(item) ? item.batch : null,
         isAhead: item.state === 'refused' && isForPlanting(item) && item.event.on > this.nursery.today(),
       };
     }),
@@ -123,9 +130,11 @@ export class WaitingPage {
   }
 }
 
+const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${text.slice(1)}`;
+const sentence = (text: string): string => (text === '' ? '' : `${capital(text)}.`);
+
 function whatOf(item: Waiting): string {
-  const called =
-    item.called === undefined ? undefined : `${item.called[0]?.toUpperCase()}${item.called.slice(1)}`;
+  const called = item.called === undefined ? undefined : capital(item.called);
   if (isForMaking(item)) return called ?? 'Something new';
   if (isForPlanting(item)) return called ?? `Planting ${item.planting}`;
   if (isForUndo(item)) return called ?? `Planting ${item.ofPlanting}`;
