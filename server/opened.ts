@@ -95,9 +95,12 @@ export class Opened {
       new LibraryStore(db).refreshStarter();
       new CropStore(db).refreshStarter();
       if (around.demo) seedDemo(db, around.now());
-      this.backups = new Backups(db, around.data, new Folder(db), around.now, (file) =>
-        around.heavy.run('look', { file }),
-      );
+      const { heavy } = around;
+      this.backups = new Backups(db, around.data, new Folder(db), around.now, {
+        snapshot: (from, to) => heavy.run('snapshot', { from: from.name, to }),
+        seal: (file) => heavy.run('seal', { file }),
+        copyWhole: (from, to) => heavy.run('copyWhole', { from, to }),
+      });
       this.devices = new DeviceStore(db);
       return createApp({ ...around, db, backups: this.backups, restore });
     } catch (error) {

@@ -1,12 +1,9 @@
 import Database from 'better-sqlite3';
 import { randomUUID } from 'node:crypto';
 import {
-  closeSync,
   copyFileSync,
   existsSync,
-  fsyncSync,
   mkdirSync,
-  openSync,
   readdirSync,
   readFileSync,
   renameSync,
@@ -16,7 +13,8 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { OutOfRange } from '#core/units/check';
-import { type Counts, countsOf, type Looked, lookAt, sha256 } from '#server/backup/checked';
+import { type Counts, countsOf } from '#server/backup/checked';
+import { type FileWork, here, type Sealed } from '#server/backup/files';
 import { kept } from '#server/backup/keeping';
 import { type SentFile } from '#server/http/serve';
 import { type Db } from '#server/database/db';
@@ -52,12 +50,6 @@ function readName(name: string): { at: string; why: Why } | null {
   return { at: `${day}T${hour}:${minute}:${second}.${ms}Z`, why: why as Why };
 }
 
-function settle(file: string): void {
-  const handle = openSync(file, 'r+');
-  fsyncSync(handle);
-  closeSync(handle);
-}
-
 /** Whole backups of a folder, newest first; what was begun and not finished is none. */
 export function backupsIn(folder: string): Backup[] {
   if (!existsSync(folder)) return [];
@@ -89,8 +81,7 @@ export class Backups {
     private readonly data: string,
     private readonly folder: Folder,
     private readonly now: () => Date,
-    /** Looks at a file; in a thread beside the server. */
-    private readonly look: (file: string) => Promise<Looked> = (file) => Promise.resolve(lookAt(file)),
+    private readonly work: FileWork = here,
   ) {}
 
   get place(): string {
@@ -141,9 +132,9 @@ export class Backups {
 
   private async writeTo(part: string, name: string, at: string, why: Why): Promise<Backup> {
     const before = this.counts();
-    await this.copyTo(part);
+    await this.work.snapshot(this.db, part);
     const after = this.counts();
-    const looked = await this.look(part);
+    const looked = await this.work.seal(part);
     const off = looked.good
       ? Object.entries(looked.counts).find(([table, count]) => {
           const [low, high] = [before[table as keyof Counts], after[table as keyof Counts]];
@@ -156,7 +147,7 @@ export class Backups {
         looked.good ? `the copy has ${off![1]} rows in ${off![0]}, not those of the nursery` : looked.why,
       );
     }
-    return this.finish(name, at, why, looked.counts);
+    return await this.finish(name, at, why, looked);
   }
 
   /**
@@ -169,10 +160,10 @@ export class Backups {
     try {
       await write(part);
       this.leaveMachineBehind(part);
-      const looked = await this.look(part);
+      const looked = await this.work.seal(part);
       if (!looked.good)
         throw new OutOfRange('file', 'what was given', `a whole backup or archive of Welcome: ${looked.why}`);
-      return this.finish(name, at, 'brought', looked.counts);
+      return await this.finish(name, at, 'brought', looked);
     } catch (error) {
       rmSync(part, { force: true });
       throw error;
@@ -202,7 +193,7 @@ export class Backups {
     const file = join(this.place, `snapshot-${randomUUID()}${PART}`);
     this.writing.add(file);
     try {
-      await this.copyTo(file);
+      await this.work.snapshot(this.db, file);
       return await use(file);
     } finally {
       this.writing.delete(file);
@@ -231,14 +222,6 @@ export class Backups {
     }
   }
 
-  /** One file, that anybody can open and copy: no journal beside it. */
-  private async copyTo(file: string): Promise<void> {
-    await this.db.backup(file);
-    const copy = new Database(file);
-    copy.pragma('journal_mode = DELETE');
-    copy.close();
-  }
-
   private begin(why: Why): { name: string; at: string; part: string } {
     mkdirSync(this.place, { recursive: true });
     for (const left of readdirSync(this.place).filter((name) => name.endsWith(PART))) {
@@ -254,13 +237,17 @@ export class Backups {
   }
 
   /** What was checked gets its name, and its note beside it. */
-  private finish(name: string, at: string, why: Why, counts: Counts): Backup {
+  private async finish(
+    name: string,
+    at: string,
+    why: Why,
+    { counts, sha256 }: Extract<Sealed, { good: true }>,
+  ): Promise<Backup> {
     const file = join(this.place, name);
-    settle(`${file}${PART}`);
-    writeFileSync(`${file}.json`, JSON.stringify({ counts, sha256: sha256(`${file}${PART}`) }));
+    writeFileSync(`${file}.json`, JSON.stringify({ counts, sha256 }));
     renameSync(`${file}${PART}`, file);
     this.clear(this.place, name);
-    if (why !== 'brought') this.copyAway(name);
+    if (why !== 'brought') await this.copyAway(name);
     return { name, at, why, bytes: statSync(file).size, counts };
   }
 
@@ -287,15 +274,13 @@ export class Backups {
   }
 
   /** A second place of the user's choice, as another disk: what fails there is said, and loses nothing here. */
-  private copyAway(name: string): void {
+  private async copyAway(name: string): Promise<void> {
     const second = this.folder.secondPlace;
     this.secondProblem = '';
     if (!second) return;
     try {
       const [from, to] = [join(this.place, name), join(second, name)];
-      copyFileSync(from, `${to}${PART}`);
-      settle(`${to}${PART}`);
-      if (sha256(`${to}${PART}`) !== sha256(from)) throw new Error('the copy is not the same');
+      await this.work.copyWhole(from, `${to}${PART}`);
       copyFileSync(`${from}.json`, `${to}.json`);
       renameSync(`${to}${PART}`, to);
       this.clear(second, name);

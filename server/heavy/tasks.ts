@@ -3,6 +3,7 @@ import { fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { compareCounts } from '#core/stats/compare';
 import { type CompareJob } from '#contract/counts';
 import { type Looked, lookAt } from '#server/backup/checked';
+import { copyWhole, seal, type Sealed, snapshotOf } from '#server/backup/files';
 import { prepareRestore } from '#server/backup/restore';
 import { pack } from '#server/archive/pack';
 import { unpack } from '#server/archive/unpack';
@@ -19,6 +20,11 @@ export const tasks = {
   unpack,
   /** Whether a file is a whole and unaltered one. */
   look: async ({ file }: { file: string }): Promise<Looked> => Promise.resolve(lookAt(file)),
+  /** Of a data file that is open, as it stands. */
+  snapshot: async ({ from, to }: { from: string; to: string }): Promise<void> => snapshotOf(from, to),
+  seal: async ({ file }: { file: string }): Promise<Sealed> => Promise.resolve(seal(file)),
+  copyWhole: async ({ from, to }: { from: string; to: string }): Promise<void> =>
+    Promise.resolve(copyWhole(from, to)),
   /** A copy of a backup, ready to be put in place. */
   prepare: async ({ data, backup }: { data: string; backup: string }): Promise<void> =>
     Promise.resolve(prepareRestore(data, backup)),
