@@ -39,9 +39,10 @@ module.exports = {
       name: 'core-imports-nothing-of-ours',
       severity: 'error',
       from: { path: '^core/', pathNot: SPEC },
-      to: { path: '^(contract|server|web|e2e|scripts)/' },
+      to: { path: '^(contract|words|server|web|e2e|scripts)/' },
     },
-    room('contract-imports-core-alone', '^contract/', '^(server|web|e2e|scripts)/'),
+    room('contract-imports-core-alone', '^contract/', '^(words|server|web|e2e|scripts)/'),
+    room('words-import-contract-and-core-alone', '^words/', '^(server|web|e2e|scripts)/'),
     // Inside core, each layer knows those before it and none after: units … mix, recipe, judge, spread, finder, batch.
     ...layers('core', [
       ['units', 'stats'],
@@ -66,7 +67,7 @@ module.exports = {
     })),
     room('server-not-web', '^server/', '^(web|e2e|scripts)/'),
     room('web-not-server', '^web/', '^(server|e2e|scripts)/'),
-    room('e2e-imports-no-room', '^e2e/', '^(core|server|web)/'),
+    room('e2e-imports-no-room', '^e2e/', '^(core|words|server|web)/'),
     {
       name: 'testing-only-from-tests',
       severity: 'error',

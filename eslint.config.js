@@ -52,7 +52,7 @@ export default defineConfig([
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: ['\\#server/*', 'node:*', '@angular/*', '**/web/**', '**/server/**'] },
+        { patterns: ['\\#server/*', '\\#words/*', 'node:*', '@angular/*', '**/web/**', '**/server/**'] },
       ],
     },
   },

@@ -28,7 +28,7 @@ export default {
   // A loaded machine takes its time; what hangs still ends.
   testTimeout: 30_000,
   projects: [
-    { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,contract}/**/*.spec.ts'] },
+    { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,contract,words}/**/*.spec.ts'] },
     { ...node, displayName: 'server', testMatch: ['<rootDir>/server/**/*.spec.ts'] },
     {
       ...presets.createCjsPreset({

@@ -8,7 +8,7 @@ import { recipeSchema, stageSchema } from '#contract/recipe';
 import { vesselKindSchema } from '#contract/vessel';
 import { type Step } from '#core/batch/step';
 import { type BatchSnapshot } from '#core/batch/snapshot';
-import { liftSnapshot, type SnapshotFormat1 } from '#core/batch/snapshot-upgrade';
+import { liftSnapshot, type StoredSnapshot } from '#core/batch/snapshot-upgrade';
 import { benchTestIds } from '#core/batch/tests/bench-tests';
 import { severities } from '#core/judge/flag';
 import { readingIds } from '#core/judge/readings';
@@ -16,6 +16,8 @@ import { families } from '#core/material/family';
 import { makes, roles, type Material } from '#core/material/material';
 import { moistures } from '#core/mix/moisture';
 import { type SingleFix } from '#core/recipe/fix';
+import { type StepMessage } from '#core/batch/step-facts';
+import { type Text } from '#core/units/message';
 import { type Said } from '#core/units/said';
 
 /** A sentence with its quantities left in. */
@@ -30,6 +32,12 @@ const saidSchema = z
     ]),
   )
   .readonly() satisfies z.ZodType<Said>;
+
+/** A message with its facts; on batches from before there were messages, a sentence. */
+export const textSchema = z.union([
+  z.object({ say: z.string(), with: z.record(z.string(), z.unknown()) }),
+  saidSchema,
+]) as z.ZodType<Text<StepMessage>>;
 
 const fixSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('limeToPh'), amendment: z.string(), ph: z.number() }),
@@ -89,9 +97,9 @@ const materialSchema = numbers(
 export const stepsSchema = z.array(
   z.object({
     id: z.string(),
-    text: saidSchema,
-    why: saidSchema.optional(),
-    caution: saidSchema.optional(),
+    text: textSchema,
+    why: textSchema.optional(),
+    caution: textSchema.optional(),
     times: z.number().optional(),
     timerMin: z.number().optional(),
     waitDays: z.number().optional(),
@@ -103,7 +111,7 @@ const verdict = oneOf(['low', 'ok', 'high']);
 
 /** All that a batch was made from and came to. */
 export const snapshotSchema = z.object({
-  format: z.literal(2),
+  format: z.literal(3),
   recipe: recipeSchema,
   vessel: z.object(vesselKindSchema.shape),
   materials: z.array(materialSchema),
@@ -168,4 +176,4 @@ export const snapshotSchema = z.object({
 
 /** As it is stored, of any format that ever was. @throws ZodError when it is none of them */
 export const readSnapshot = (stored: unknown): BatchSnapshot =>
-  snapshotSchema.parse(liftSnapshot(stored as BatchSnapshot | SnapshotFormat1));
+  snapshotSchema.parse(liftSnapshot(stored as StoredSnapshot));

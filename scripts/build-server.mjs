@@ -18,7 +18,12 @@ export async function buildServer(folder = join(root, 'dist', 'server')) {
     target: 'node20',
     format: 'esm',
     packages: 'external',
-    alias: { '#core': from('core'), '#contract': from('contract'), '#server': from('server') },
+    alias: {
+      '#core': from('core'),
+      '#contract': from('contract'),
+      '#words': from('words'),
+      '#server': from('server'),
+    },
     logLevel: 'warning',
   });
   return join(folder, 'main.mjs');

@@ -95,6 +95,7 @@ async function keeper(folder) {
 export async function build() {
   const sources = [
     'core',
+    'words',
     'contract',
     'web',
     'package-lock.json',

@@ -72,7 +72,16 @@ const jestReport = join(root, 'dist', 'jest-report.json');
 rmSync(jestReport, { force: true });
 console.log('Types, lint, imports, OpenAPI and the build beside the unit tests: about three minutes…');
 await Promise.all([
-  lane(['unit tests', 'npx', '--no-install', 'jest', '--json', `--outputFile=${jestReport}`, '--silent']),
+  lane([
+    'unit tests',
+    'npx',
+    '--no-install',
+    'jest',
+    '--maxWorkers=2',
+    '--json',
+    `--outputFile=${jestReport}`,
+    '--silent',
+  ]),
   lane(
     ['types', ...script('types')],
     ['imports', ...script('imports')],

@@ -73,6 +73,8 @@ void backUp();
 setInterval(() => void backUp(), HOUR_MS).unref();
 
 const server = createServer(opened.listener);
+// Pages and scripts of this machine may take their time: the usual five seconds end a connection just as it is used again.
+server.keepAliveTimeout = 75_000;
 server.on('error', (error) => {
   const inUse = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
   console.error(inUse ? `Port ${port} is taken. Choose another: PORT=4181 npm start` : error.message);

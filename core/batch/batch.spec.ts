@@ -1,3 +1,5 @@
+import { metric } from '#testing/readers';
+import { read } from '#words/read';
 import fc from 'fast-check';
 import { orderOfWork } from '#core/batch/order-of-work';
 import { fittingScoop, inSpoons, scoops } from '#core/batch/scoops';
@@ -13,7 +15,6 @@ import { starterMixes } from '#core/recipe/starter-mixes';
 import { library, materials } from '#testing/library';
 import { recipe } from '#testing/recipe';
 import { gramsIn, litresIn } from '#core/units/factors';
-import { readOut } from '#core/units/said';
 
 const parts = fc.dictionary(fc.constantFrom(...materials.map((m) => m.id)), fc.integer({ min: 1, max: 9 }), {
   minKeys: 1,
@@ -88,7 +89,7 @@ describe('scoops', () => {
       '6 ½',
       '¼',
       '6',
-      '⅓',
+      '¼',
       '0',
       '2 ½',
     ]);
@@ -141,15 +142,15 @@ describe('order of work', () => {
 
   test('blocks are squeezed and pressed their own way', () => {
     const press = steps({ 'peat-black': 1 }, { vessel: 'block-50' }, 'block');
-    expect(readOut(press.find((s) => s.id === 'squeeze')!.text, 'metric')).toContain('oozes');
-    expect(readOut(press.find((s) => s.id === 'fill')!.text, 'metric')).toContain('25 %');
+    expect(read(press.find((s) => s.id === 'squeeze')!.text, metric)).toContain('oozes');
+    expect(read(press.find((s) => s.id === 'fill')!.text, metric)).toContain('25\u00a0%');
   });
 
   test('a quarter of everything: four quarters are the scooped litres', () => {
     const judgement = judgeMix(recipe({ 'peat-fine': 1 }));
     const sheet = batchSheet(judgement.evaluation, 40, 'sowing');
     const layer = orderOfWork(judgement, sheet, 'sowing').find((s) => s.id === 'layer')!;
-    expect(readOut(layer.text, 'metric')).toContain('in layers: 10.0\u00a0L sphagnum peat');
+    expect(read(layer.text, metric)).toContain('in four layers: 10.0\u00a0L sphagnum peat');
   });
 });
 

@@ -6,7 +6,8 @@ import { type BatchSheet } from '#core/batch/sheet';
 import { type Judgement } from '#core/judge/judge';
 import { isEarthy } from '#core/material/families';
 import { compose } from '#core/mix/composition';
-import { said } from '#core/units/said';
+import { stepSays } from '#core/batch/step-facts';
+import { none } from '#core/units/message';
 
 const HEAT_TO_C = 60;
 const HOLD_MIN = 30;
@@ -19,46 +20,42 @@ export function heatSteps(
   kit: Kit,
 ): { steps: Step[]; waterLitres: number } {
   const { parts } = judgement.evaluation.composition;
-  const living = parts.some((p) => isEarthy(p.material));
-  const ammonium = living ? ' Above about 82 °C compost and loam give off ammonium and manganese.' : '';
-  const heated = hotStep(judgement, sheet, kit);
+  const ammonium = parts.some((p) => isEarthy(p.material));
+  const { text, drowns, waterLitres } = heatStep(judgement, sheet, kit);
+  const by = kit.heat === 'none' ? 'boiling' : kit.heat;
   const steps: Step[] = [
     {
       id: 'heat',
       timerMin: HOLD_MIN,
-      text: heated.text,
-      why: said`${HEAT_TO_C} °C for ${HOLD_MIN} minutes kills most damping-off fungi.`,
-      caution: said`${heated.danger}${ammonium}`,
+      text,
+      why: stepSays('step.heat.why', { celsius: HEAT_TO_C, minutes: HOLD_MIN }),
+      caution: stepSays('step.heat.caution', { by, drowns, ammonium }),
     },
     {
       id: 'cool',
       test: 'cooling',
-      text: said`Let it cool below 30 °C with the lid ajar. Two readings of the probe tell how long that takes.`,
-      why: said`Seed sown into a hot mix dies; a sealed warm mix grows mould.`,
+      text: stepSays('step.cool', none),
+      why: stepSays('step.cool.why', none),
     },
   ];
-  return { steps, waterLitres: heated.waterLitres };
+  return { steps, waterLitres };
 }
 
-interface Hot {
+interface Heated {
   text: Step['text'];
-  danger: string;
+  /** Boiling water alone would be too much of it. */
+  drowns: boolean;
   /** Water that it leaves in the mix. */
   waterLitres: number;
 }
 
-function hotStep(judgement: Judgement, sheet: BatchSheet, kit: Kit): Hot {
+function heatStep(judgement: Judgement, sheet: BatchSheet, kit: Kit): Heated {
   switch (kit.heat) {
     case 'oven':
-      return {
-        text: said`Moisten it, put it in the oven in a lidded tray no deeper than a hand, and hold it at ${HEAT_TO_C} °C by the probe in the middle.`,
-        danger: 'Hot trays burn; it smells: not in a kitchen oven without airing.',
-        waterLitres: 0,
-      };
     case 'steam':
       return {
-        text: said`Steam it from below, lid on, until the probe in the middle has held ${HEAT_TO_C} °C.`,
-        danger: 'Steam scalds: gloves, sleeves, and open the lid away from you.',
+        text: stepSays('step.heat', { by: kit.heat, celsius: HEAT_TO_C }),
+        drowns: false,
         waterLitres: 0,
       };
     default:
@@ -66,9 +63,8 @@ function hotStep(judgement: Judgement, sheet: BatchSheet, kit: Kit): Hot {
   }
 }
 
-/** Where boiling water alone would drown the mix, it says so and what else will do. */
-function boiling(judgement: Judgement, sheet: BatchSheet, kit: Kit): Hot {
-  const danger = 'Boiling water scalds: gloves and sleeves.';
+/** Where boiling water alone would drown the mix, it says what else will do. */
+function boiling(judgement: Judgement, sheet: BatchSheet, kit: Kit): Heated {
   const { composition } = judgement.evaluation;
   try {
     const { waterLitres, finalSaturation } = hotWater(
@@ -78,19 +74,19 @@ function boiling(judgement: Judgement, sheet: BatchSheet, kit: Kit): Hot {
       100,
       HEAT_TO_C,
     );
-    const kettles = Math.ceil(waterLitres / kit.kettleLitres);
     const wetter = waterLitres > sheet.waterLitres * 1.02;
     return {
-      text: said`Pour ${{ volumeL: waterLitres }} of boiling water over it, about ${kettles} ${kettles === 1 ? 'kettle' : 'kettles'}, lid on, and hold it at ${HEAT_TO_C} °C.${wetter ? ` That leaves it wetter than it is used, ${Math.round(finalSaturation * 100)} % of its pores full: spread it out to dry afterwards.` : ''}`,
-      danger,
+      text: stepSays('step.heat-boiling', {
+        litres: waterLitres,
+        kettles: Math.ceil(waterLitres / kit.kettleLitres),
+        celsius: HEAT_TO_C,
+        wetPct: wetter ? finalSaturation * 100 : null,
+      }),
+      drowns: false,
       waterLitres,
     };
   } catch (error) {
     if (!(error instanceof OutOfRange)) throw error;
-    return {
-      text: said`Boiling water alone would drown it: heat it in the oven or with steam to ${HEAT_TO_C} °C, lid on.`,
-      danger: 'Steam and hot trays burn: gloves and sleeves.',
-      waterLitres: 0,
-    };
+    return { text: stepSays('step.heat-drowns', { celsius: HEAT_TO_C }), drowns: true, waterLitres: 0 };
   }
 }

@@ -1,3 +1,5 @@
+import { metric } from '#testing/readers';
+import { read } from '#words/read';
 import fc from 'fast-check';
 import { type Heat, heats, usualKit } from '#core/batch/kit';
 import { orderOfWork, wetKg } from '#core/batch/order-of-work';
@@ -6,7 +8,6 @@ import { type Step } from '#core/batch/step';
 import { judgeMix } from '#core/judge/judge';
 import { usualMoisture } from '#core/mix/moisture';
 import { type Stage, stages } from '#core/mix/stage';
-import { readOut } from '#core/units/said';
 import { recipe, type RecipeSketch } from '#testing/recipe';
 
 function work(
@@ -22,7 +23,7 @@ function work(
     steps,
     sheet,
     at: (id) => steps.findIndex((s) => s.id === id),
-    text: (id) => readOut(steps.find((s) => s.id === id)?.text ?? [], 'metric').replaceAll('\u00a0', ' '),
+    text: (id) => read(steps.find((s) => s.id === id)?.text ?? [], metric).replaceAll('\u00a0', ' '),
   };
 }
 const litresIn = (text: string): number[] => [...text.matchAll(/([\d.]+) L\b/g)].map((m) => Number(m[1]));
@@ -35,7 +36,7 @@ test('boiling water is taken off the water that is poured on: together they are 
   if (cold > 0) expect(hot! + cold).toBeCloseTo(sheet.waterLitres, 1);
   else {
     expect(hot).toBeGreaterThan(sheet.waterLitres * 0.98);
-    if (hot! > sheet.waterLitres * 1.02) expect(text('heat')).toContain('wetter than it is used');
+    if (hot! > sheet.waterLitres * 1.02) expect(text('heat')).toContain('too wet');
   }
   expect(text('heat')).not.toContain('in place of');
 });
@@ -64,8 +65,8 @@ test('what is screened is screened dry, before anything is sprinkled; the carrie
   );
   expect(at('screen')).toBeGreaterThanOrEqual(0);
   expect(at('screen')).toBeLessThan(at('damp-down'));
-  expect(text('damp-down')).toContain('Keep one scoop of it back, dry');
-  expect(text('pre-blend')).toContain('kept back dry');
+  expect(text('damp-down')).toContain('Save one dry scoop');
+  expect(text('pre-blend')).toContain('one dry scoop');
 });
 
 test('bricks never take more water than the batch does, and what they take is said off the rest', () => {
@@ -91,7 +92,7 @@ test('pH is asked on two days, each with its own box; lifting is a caution, no s
   const { steps } = work({ 'peat-fine': 4, 'sand-sharp': 2 }, { limeToPh: 5.8 });
   expect(steps.filter((s) => s.test === 'ph').map((s) => s.waitDays)).toEqual([7, 14]);
   expect(steps.map((s) => s.id)).not.toContain('lift');
-  expect(readOut(steps.find((s) => s.id === 'layer')!.caution!, 'metric')).toContain('Lift at most');
+  expect(read(steps.find((s) => s.id === 'layer')!.caution!, metric)).toContain('Lift at most');
 });
 
 test('the weight that is lifted has the doses in it', () => {
@@ -117,13 +118,13 @@ test('no step says what another forbids', () => {
           heat,
         );
         const all = steps.map((s) =>
-          [s.text, s.why ?? [], s.caution ?? []].map((t) => readOut(t, 'metric')).join(' '),
+          [s.text, s.why ?? [], s.caution ?? []].map((t) => read(t, metric)).join(' '),
         );
         const whole = all.join('\n');
         expect(new Set(steps.map((s) => s.id)).size).toBe(steps.length);
         if (/firm by [1-9]|push several times/.test(whole)) expect(whole).not.toContain('Do not press');
-        if (stage !== 'germination') expect(whole).not.toContain('before anything is sown');
-        if (ids.length === 1) expect(whole).not.toContain('fines slip');
+        if (stage !== 'germination') expect(whole).not.toContain('before you sow');
+        if (ids.length === 1) expect(whole).not.toContain('fill the gaps');
         expect(whole).not.toMatch(/\b1 (kettles|loads|parts)\b|NaN|Infinity|undefined/);
       },
     ),

@@ -1,8 +1,9 @@
+import { metric } from '#testing/readers';
+import { read } from '#words/read';
 import { costOf, plannedItems, plannedOf } from '#core/batch/planned';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { costSaid, moneySaid } from '#core/units/money';
-import { readOut } from '#core/units/said';
 import { volumeL } from '#core/vessel/vessel';
 import { library, vesselKind } from '#testing/library';
 
@@ -58,7 +59,7 @@ test('filled half for now: a step says what fills it up later, and both together
   const step = half.steps.find((one) => one.id === 'top-up')!;
   const more = 40 * volumeL(vesselKind('pot-11').vessel) - half.sheet.litres;
   expect(more).toBeGreaterThan(0);
-  const text = readOut(step.text, 'metric').replaceAll('\u00a0', ' ');
+  const text = read(step.text, metric).replaceAll('\u00a0', ' ');
   expect(text).toContain('Filled to 50 %');
   expect(text).toContain(`${more.toFixed(1)} L more`);
   expect(batch.steps.map((one) => one.id)).not.toContain('top-up');

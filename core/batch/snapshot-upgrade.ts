@@ -12,15 +12,21 @@ export type SnapshotFormat1 = Omit<BatchSnapshot, 'format' | 'materials' | 'amen
   amendments: Omit<BatchSnapshot['amendments'][number], 'form'>[];
 };
 
+/** As it was frozen before its steps were messages: they are sentences, and stay what they were. */
+export type SnapshotFormat2 = Omit<BatchSnapshot, 'format'> & { format: 2 };
+/** Of any format that ever was. */
+export type StoredSnapshot = BatchSnapshot | SnapshotFormat2 | SnapshotFormat1;
+
 /**
  * Lifts a frozen batch to the newest format. Every number is taken or worked out from what was frozen, none from
  * the model as it is today: a batch tells what it told on its day.
  */
-export function liftSnapshot(stored: BatchSnapshot | SnapshotFormat1): BatchSnapshot {
-  if (stored.format !== 1) return stored;
+export function liftSnapshot(stored: StoredSnapshot): BatchSnapshot {
+  if (stored.format === 3) return stored;
+  if (stored.format === 2) return { ...stored, format: 3 };
   return {
     ...stored,
-    format: 2,
+    format: 3,
     materials: stored.materials.map((m) => ({ ...m, family: familyOfId(m.id) })),
     amendments: stored.amendments.map((a) => ({ ...a, form: formOfId(a.id) })),
     context: contextOf(stored),

@@ -33,7 +33,7 @@ export interface CardChoice {
  * or the model do not reach it.
  */
 export interface BatchSnapshot {
-  format: 2;
+  format: 3;
   recipe: Recipe;
   vessel: VesselKind;
   materials: Material[];
@@ -86,7 +86,7 @@ export function snapshotBatch(
   // What must not be heated gets no steps that heat it.
   const unheatable = kit.heat === 'none' ? null : heatWithFeed(judgement);
   return {
-    format: 2,
+    format: 3,
     recipe,
     vessel,
     materials: evaluation.composition.parts.map((p) => p.material),

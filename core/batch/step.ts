@@ -1,12 +1,13 @@
 import { type BenchTestId } from '#core/batch/tests/bench-tests';
-import { type Said } from '#core/units/said';
+import { type StepMessage } from '#core/batch/step-facts';
+import { type Text } from '#core/units/message';
 
 /** One thing to do, why it is done so, and what to mind. */
 export interface Step {
   id: string;
-  text: Said;
-  why?: Said;
-  caution?: Said;
+  text: Text<StepMessage>;
+  why?: Text<StepMessage>;
+  caution?: Text<StepMessage>;
   /** Ticked so many times: once for each load. */
   times?: number;
   /** Time matters: minutes on the clock. */

@@ -1,7 +1,7 @@
-/** A count at the bench: whole measures and one simple fraction. */
+/** A count at the bench: whole measures, a half or a quarter. */
 export interface Scooped {
   whole: number;
-  fraction: '' | '¼' | '⅓' | '½' | '⅔' | '¾';
+  fraction: '' | '¼' | '½' | '¾';
   /** (scooped − wanted) / wanted. */
   error: number;
 }
@@ -9,9 +9,7 @@ export interface Scooped {
 const FRACTIONS = [
   [0, ''],
   [1 / 4, '¼'],
-  [1 / 3, '⅓'],
   [1 / 2, '½'],
-  [2 / 3, '⅔'],
   [3 / 4, '¾'],
   [1, ''],
 ] as const;

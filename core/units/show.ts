@@ -10,6 +10,12 @@ export interface Shown {
   unit: string;
 }
 
+/** Between thousands: no comma, so that what is printed can be typed back; it does not break a line. */
+export const THIN = '\u202f';
+
+/** Digits without the space between thousands, as they were printed or typed. */
+export const ungrouped = (text: string): string => text.replace(/(?<=\d)\s(?=\d{3}(?!\d))/g, '');
+
 /** Rounded to a given number of significant digits, thousands apart, never in exponent form. */
 export function significant(value: number, digits: number): string {
   if (value === 0) return '0';
@@ -29,16 +35,22 @@ export function fixed(value: number, places: number): string {
   const moved = size >= 1e-6 && size < 1e15 / 10 ** places;
   const rounded = moved ? Number(`${Math.round(Number(`${size}e${places}`))}e-${places}`) : size;
   const [whole, part] = rounded.toFixed(places).split('.') as [string, string?];
-  const text = whole.replace(/\B(?=(\d{3})+$)/g, ',') + (part === undefined ? '' : `.${part}`);
+  const text = whole.replace(/\B(?=(\d{3})+$)/g, THIN) + (part === undefined ? '' : `.${part}`);
   return value < 0 || Object.is(value, -0) ? `−${text}` : text;
 }
+
+/** Whole from one on: nobody measures a tenth of a millilitre. */
+const handful = (value: number): string => (value >= 1 ? fixed(value, 0) : significant(value, 1));
+
+/** Two digits below ten, three above. */
+const fine = (value: number): string => significant(value, value < 9.95 ? 2 : 3);
 
 /** @param litres at least 0 */
 export function showVolume(litres: number, system: UnitSystem): Shown {
   if (system === 'metric') {
     return litres >= 1 || litres === 0
       ? { text: significant(litres, 3), unit: 'L' }
-      : { text: significant(litres / litresIn.millilitre, 3), unit: 'mL' };
+      : { text: handful(litres / litresIn.millilitre), unit: 'mL' };
   }
   const cups = litres / litresIn.cup;
   if (cups >= 16 || litres === 0) return { text: significant(litres / litresIn.gallon, 3), unit: 'gal' };
@@ -47,7 +59,7 @@ export function showVolume(litres: number, system: UnitSystem): Shown {
     const text = scoopText(inScoops(litres, litresIn.cup));
     return { text, unit: text === '1' ? 'cup' : 'cups' };
   }
-  return { text: significant(litres / litresIn.fluidOunce, 3), unit: 'fl oz' };
+  return { text: fine(litres / litresIn.fluidOunce), unit: 'fl oz' };
 }
 
 /** @param grams at least 0 */
@@ -59,7 +71,7 @@ export function showMass(grams: number, system: UnitSystem): Shown {
   }
   return grams >= gramsIn.pound
     ? { text: significant(grams / gramsIn.pound, 3), unit: 'lb' }
-    : { text: significant(grams / gramsIn.ounce, 3), unit: 'oz' };
+    : { text: fine(grams / gramsIn.ounce), unit: 'oz' };
 }
 
 export function showLength(mm: number, system: UnitSystem): Shown {

@@ -1,4 +1,5 @@
 import { litresIn } from '#core/units/factors';
+import { ungrouped } from '#core/units/show';
 
 /** Litres in one, by the words that people write for it. US measures; a cubic foot is 28.316846592 L by definition. */
 const litresByWord: readonly (readonly [words: RegExp, litres: number])[] = [
@@ -18,7 +19,7 @@ const litresByWord: readonly (readonly [words: RegExp, litres: number])[] = [
  * @example litresWritten('2 ft³') // 56.634
  */
 export function litresWritten(text: string): number | undefined {
-  const found = /^\s*([\d.,]+)\s*([a-zA-Z³][a-zA-Z³3. ]*?)\.?\s*$/.exec(text);
+  const found = /^\s*([\d.,]+)\s*([a-zA-Z³][a-zA-Z³3. ]*?)\.?\s*$/.exec(ungrouped(text));
   if (!found) return undefined;
   const number = Number(found[1]!.replace(',', '.'));
   const unit = found[2]!.toLowerCase().replaceAll('.', '').trim();

@@ -1,3 +1,6 @@
+import { type Said } from '#core/units/said';
+import { metric } from '#testing/readers';
+import { read } from '#words/read';
 import { copyFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -51,7 +54,7 @@ async function cardSaysWhatItSaid(now: Batch, { snapshot: then }: Batch): Promis
     for (const amount of amounts) expect(card).toContain(plain(withUnit(showQuantity(amount, units))));
     for (const flag of then.flags.filter((f) => f.severity !== 'note'))
       expect(card).toContain(plain(readOut(flag.text, units)));
-    for (const step of then.steps) expect(card).toContain(plain(readOut(step.text, units)));
+    for (const step of then.steps) expect(card).toContain(plain(read(step.text, { language: 'en', units })));
   }
 }
 
@@ -71,8 +74,8 @@ test.each(made)(
     );
     for (const [i, batch] of told.batch.entries()) {
       const now = await get<{ snapshot: Row }>(`/api/batches/${batch.id}`);
-      expect(now.snapshot['format']).toBe(2);
-      const before = withoutSource({ ...batch, snapshot: { ...batch.snapshot, format: 2 } }) as {
+      expect(now.snapshot['format']).toBe(3);
+      const before = withoutSource({ ...batch, snapshot: { ...batch.snapshot, format: 3 } }) as {
         snapshot: Row;
       };
       // Heat was yes or no then; it is a way of heating now.
@@ -129,6 +132,16 @@ test('tests that kept positions are read by their names', async () => {
   db.close();
 });
 
+/** Since then cards have another format, and Today hands on a step's whole text, not its first sentence in metric. */
+function lifted(body: unknown): unknown {
+  return JSON.parse(JSON.stringify(body), (key, value: unknown) => {
+    if (key === 'format' && value === 2) return 3;
+    if (key !== 'text' || typeof value === 'string') return value;
+    const text = read(value as Said, metric);
+    return text;
+  });
+}
+
 test('a data folder of schema-16, with all that the demo had and some of everything else, says what it said', async () => {
   copyFileSync('testing/folders/schema-16.sqlite', join(folder, 'welcome.sqlite'));
   const told = JSON.parse(readFileSync('testing/folders/schema-16.json', 'utf8')) as Record<string, object>;
@@ -137,7 +150,7 @@ test('a data folder of schema-16, with all that the demo had and some of everyth
   for (const path of askedOfFolders) {
     const { body } = await request(app).get(`/api${path}`).expect(200);
     // Newer answers may say more beside it.
-    expect({ path, body: body as unknown }).toMatchObject({ path, body: told[path] });
+    expect({ path, body: lifted(body) }).toMatchObject({ path, body: lifted(told[path]) });
   }
   db.close();
 });

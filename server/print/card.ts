@@ -1,3 +1,6 @@
+import { read } from '#words/read';
+import { type Reader } from '#words/reader';
+import { THIN } from '#core/units/show';
 import QRCode from 'qrcode';
 import { type Content, type TableCell, type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { isCare } from '#core/judge/flag';
@@ -8,9 +11,9 @@ import { inWords, readOut, showQuantity, withUnit, type Quantity } from '#core/u
 import { type UnitSystem } from '#core/units/show';
 import { type Batch } from '#contract/batches';
 
-/** Thirds have no sign of their own in the print font. */
+/** The narrow space has no sign of its own in the print font. */
 const inPrint = <T extends Content[]>(content: T): T =>
-  JSON.parse(JSON.stringify(content).replaceAll('⅓', '1/3').replaceAll('⅔', '2/3')) as T;
+  JSON.parse(JSON.stringify(content).replaceAll(THIN, '\u00a0')) as T;
 
 const shortName = (name: string): string => name.replace(/\s*\([^)]* mm[^)]*\)$/, '');
 
@@ -22,6 +25,7 @@ export async function benchCard(
   url: string,
   sign = '',
 ): Promise<TDocumentDefinitions> {
+  const reader: Reader = { language: 'en', units };
   const amount = (q: Quantity): string => withUnit(showQuantity(q, units));
   const { sheet, materials, amendments } = snapshot;
   const qr = await QRCode.toDataURL(url, { errorCorrectionLevel: 'M', margin: 2, scale: 4 });
@@ -102,8 +106,8 @@ export async function benchCard(
       {
         ol: snapshot.steps.map((s) => ({
           text: [
-            readOut(s.text, units),
-            ...(s.caution ? [{ text: ` ${readOut(s.caution, units)}`, bold: true }] : []),
+            read(s.text, reader),
+            ...(s.caution ? [{ text: ` ${read(s.caution, reader)}`, bold: true }] : []),
           ],
           margin: [0, 1, 0, 1] as [number, number, number, number],
           fontSize: 9.5,

@@ -1,3 +1,5 @@
+import { metric } from '#testing/readers';
+import { read } from '#words/read';
 import fc from 'fast-check';
 import { type Batch } from '#contract/batches';
 import { heats, usualKit } from '#core/batch/kit';
@@ -91,7 +93,8 @@ test('the paper says what the page says: the same flags, amounts, steps and unit
         expect(card).toContain(plain(readOut(flag.text, units)));
       for (const c of snapshot.sheet.components) expect(card).toContain(amount({ volumeL: c.looseLitres }));
       for (const a of snapshot.sheet.amendments) expect(card).toContain(amount({ massG: a.grams }));
-      for (const step of snapshot.steps) expect(card).toContain(plain(readOut(step.text, units)));
+      for (const step of snapshot.steps)
+        expect(card).toContain(plain(read(step.text, { language: 'en', units })));
       expect(card).toContain(amount({ volumeL: snapshot.sheet.waterLitres }));
       if (units === 'us') expect(METRIC.exec(card)?.[0]).toBeUndefined();
     }),
@@ -104,7 +107,7 @@ test('the number of loads is one number: on the step and in its boxes; no other 
     fc.property(anyRecipe, ({ recipe, heat, school }) => {
       const { steps, flags } = batchOf(recipe, heat, school).snapshot;
       const layer = steps.find((s) => s.id === 'layer')!;
-      const said = /In (\d+) loads/.exec(readOut(layer.text, 'metric'))?.[1];
+      const said = /Make (\d+)\s+loads/.exec(read(layer.text, metric))?.[1];
       expect(Number(said ?? 1)).toBe(layer.times ?? 1);
       for (const flag of flags) expect(readOut(flag.remedy, 'metric')).not.toMatch(/\d+ loads/);
     }),

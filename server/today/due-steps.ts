@@ -1,6 +1,5 @@
 import { type DueStep } from '#contract/today';
 import { daysAfter } from '#core/units/day';
-import { readOut } from '#core/units/said';
 import { type BatchSteps, type BatchStore } from '#server/batches/store';
 import { type RecordStore } from '#server/record/store';
 
@@ -9,9 +8,6 @@ const FORGET_AFTER = 60;
 
 /** Cards read without a break: some 20 ms. */
 const SLICE = 8;
-
-/** The first sentence of a step says what to do. */
-const short = (text: string): string => `${text.split(/[.:](?:\s|$)/)[0] ?? text}.`;
 
 type Ticks = ReadonlyMap<string, boolean>;
 
@@ -72,14 +68,10 @@ function wantsOf(batch: BatchSteps, ticks: Ticks, today: string): DueStep[] {
     .filter((step) => step.waitDays !== undefined)
     .map((step): DueStep => {
       const on = daysAfter(batch.madeOn, step.waitDays!);
-      const text = short(readOut(step.text, 'metric'));
-      return { ...about, step: step.id, text, state: on <= today ? 'due' : 'waiting', on };
+      return { ...about, step: step.id, text: step.text, state: on <= today ? 'due' : 'waiting', on };
     });
   // Cards from before had lifting as a last step; it is no work to be done.
   const next = left.find((s) => s.waitDays === undefined && s.id !== 'lift');
-  if (begun && next) {
-    const text = short(readOut(next.text, 'metric'));
-    wants.push({ ...about, step: next.id, text, state: 'open', on: null });
-  }
+  if (begun && next) wants.push({ ...about, step: next.id, text: next.text, state: 'open', on: null });
   return wants;
 }

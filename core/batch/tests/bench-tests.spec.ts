@@ -1,3 +1,5 @@
+import { metric } from '#testing/readers';
+import { read } from '#words/read';
 import { type TestContext } from '#core/batch/tests/bench-test';
 import { benchTestIds, benchTests, runBenchTest } from '#core/batch/tests/bench-tests';
 import { particleDensityGPerL } from '#core/material/particle-density';
@@ -7,7 +9,6 @@ import { usualKit } from '#core/batch/kit';
 import { judgeMix } from '#core/judge/judge';
 import { published } from '#testing/published';
 import { recipe } from '#testing/recipe';
-import { readOut } from '#core/units/said';
 
 const context: TestContext = {
   stage: 'germination',
@@ -99,7 +100,7 @@ describe('order of work', () => {
     return { sheet, steps: orderOfWork(judgement, sheet, 'sowing', kit) };
   };
   const text = (steps: ReturnType<typeof orderOfWork>, id: string): string =>
-    readOut(steps.find((s) => s.id === id)!.text, 'metric');
+    read(steps.find((s) => s.id === id)!.text, metric);
 
   test('more than the tub holds goes in loads, and the loads are all of it', () => {
     const { sheet, steps } = work({ 'peat-fine': 3, 'perlite-fine': 1 }, 150);
@@ -107,7 +108,7 @@ describe('order of work', () => {
     const loads = loadsOf(sheet, usualKit);
     expect(loads).toBe(Math.ceil(loose / 60));
     expect(steps.find((s) => s.id === 'layer')!.times).toBe(loads);
-    const peat = Number(/layers: ([\d.]+)/.exec(text(steps, 'layer'))![1]);
+    const peat = Number(/four layers: ([\d.]+)/.exec(text(steps, 'layer'))![1]);
     expect(peat * 4 * loads).toBeCloseTo(sheet.components[0]!.looseLitres, 0);
     // Sand: the weight decides before the tub does.
     const heavy = work({ 'sand-sharp': 1 }, 50).sheet;
@@ -128,6 +129,6 @@ describe('order of work', () => {
     expect(steps.find((s) => s.id === 'rest')!.waitDays).toBe(14);
     expect(steps.find((s) => s.id === 're-test')).toMatchObject({ waitDays: 7, test: 'ph' });
     expect(steps.find((s) => s.id === 'heat')).toMatchObject({ timerMin: 30 });
-    expect(text(steps, 'heat')).toMatch(/boiling water over it, about \d+ kettles?/);
+    expect(text(steps, 'heat')).toMatch(/boiling water, about \d+\s+kettles?/);
   });
 });

@@ -1,9 +1,10 @@
 import { litresWritten } from '#core/units/volume-words';
+import { ungrouped } from '#core/units/show';
 import { type LimitName, limits, type Range } from '#core/units/limits';
 
-/** A number as people type it, with a point or a comma; undefined for nothing, NaN for what is no number. */
+/** A number as people type it, with a point or a comma, thousands apart or not; undefined for nothing, NaN for what is no number. */
 export const readNumber = (text: string): number | undefined =>
-  text.trim() === '' ? undefined : Number(text.trim().replace(',', '.'));
+  text.trim() === '' ? undefined : Number(ungrouped(text.trim()).replace(',', '.'));
 
 /** Units that stand for a volume on the screen. */
 const volumes = new Set(['L', 'gal', 'quarts']);

@@ -1,14 +1,19 @@
 import { inject, Pipe, type PipeTransform } from '@angular/core';
-import { inWords, readOut, type Said } from '#core/units/said';
+import { type Text } from '#core/units/message';
+import { inWords } from '#core/units/said';
+import { type AnyMessage } from '#words/catalog';
+import { read, readShort } from '#words/read';
 import { Units } from '../../data/units';
 
-/** A sentence, or words with numbers in them, in the units of the reader. */
+/** A message, or words with numbers in them, in the units of the reader. */
 @Pipe({ name: 'said', pure: false })
 export class SaidPipe implements PipeTransform {
   private readonly units = inject(Units);
 
-  transform(words: Said | string): string {
-    const system = this.units.system();
-    return typeof words === 'string' ? inWords(words, system) : readOut(words, system);
+  /** @param length 'short' for the first sentence of a message */
+  transform(words: Text<AnyMessage> | string, length: 'whole' | 'short' = 'whole'): string {
+    const units = this.units.system();
+    if (typeof words === 'string') return inWords(words, units);
+    return (length === 'short' ? readShort : read)(words, { language: 'en', units });
   }
 }

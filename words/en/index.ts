@@ -1,0 +1,5 @@
+import { steps } from '#words/en/steps';
+import { type Catalog } from '#words/catalog';
+
+/** English. */
+export const en: Catalog = { ...steps };

@@ -1,0 +1,31 @@
+import { type Message, type Text } from '#core/units/message';
+import { readOut } from '#core/units/said';
+import { type AnyMessage, type Catalog } from '#words/catalog';
+import { en } from '#words/en/index';
+import { type Formats, formatsFor } from '#words/formats';
+import { type Language, type Reader } from '#words/reader';
+
+const catalogs: Record<Language, Catalog> = { en };
+
+const made = new Map<string, Formats>();
+function formatsOf(reader: Reader): Formats {
+  const key = `${reader.language} ${reader.units}`;
+  const known = made.get(key) ?? formatsFor(reader);
+  made.set(key, known);
+  return known;
+}
+
+/** Its first sentence: of a step, what to do. */
+export function readShort(text: Text<AnyMessage>, reader: Reader): string {
+  const whole = read(text, reader);
+  return `${whole.split(/[.:](?:\s|$)/)[0] ?? whole}.`;
+}
+
+const isMessage = (text: Text): text is Message => 'say' in text;
+
+/** What a message says to a reader, or a sentence from before there were messages. */
+export function read(text: Text<AnyMessage>, reader: Reader): string {
+  if (!isMessage(text)) return readOut(text, reader.units);
+  const words = catalogs[reader.language][text.say] as (facts: unknown, formats: Formats) => string;
+  return words(text.with, formatsOf(reader));
+}
