@@ -59,4 +59,7 @@ export async function numberOf(locator: Locator): Promise<number> {
   return Number((await locator.innerText()).replace(/[^\d.]/g, ''));
 }
 
+/** The line in which the page says what was done; what is still being fetched has a status of its own. */
+export const notice = (page: Page): Locator => page.locator('.notice[role=status]');
+
 export const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });

@@ -1,4 +1,4 @@
-import { expect, field, numberOf, reading, test } from './bench';
+import { expect, field, notice, numberOf, reading, test } from './bench';
 
 test('a working recipe stands there in the first second', async ({ page }) => {
   await page.goto('/');
@@ -139,8 +139,8 @@ test('the recipe lives in the address bar and a link reopens it', async ({ page,
 
 test('a link with nonsense tells what it could not read', async ({ page }) => {
   await page.goto('/mix?into=bathtub&parts=peat-fine:3,moondust:1');
-  await expect(page.getByRole('status')).toContainText('there is no “bathtub”');
-  await expect(page.getByRole('status')).toContainText('there is no “moondust”');
+  await expect(notice(page)).toContainText('there is no “bathtub”');
+  await expect(notice(page)).toContainText('there is no “moondust”');
   await expect(field(page, 'Parts of Sphagnum peat, fine')).toHaveValue('3');
 });
 
@@ -164,11 +164,11 @@ test('a recipe is kept, changed and kept again as a new version', async ({ page 
   await expect(page.getByRole('alert')).toHaveText('A name must have 1 to 80 letters');
   await page.getByLabel('Name of the recipe').fill('My seed mix');
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('status')).toContainText('Kept as My seed mix, version 1');
+  await expect(notice(page)).toContainText('Kept as My seed mix, version 1');
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
   await expect(page.getByText('My seed mix, changed')).toBeVisible();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByRole('status')).toContainText('version 2');
+  await expect(notice(page)).toContainText('version 2');
   await page.getByRole('button', { name: 'Open a kept recipe' }).click();
   await page.getByRole('button', { name: /Peat-lite mix A/ }).click();
   // Boodley & Sheldrake 1967 (from memory): 5 lb/yd³ of dolomitic lime bring mix A to about 5.5–6.2.

@@ -1,5 +1,5 @@
 import { type Locator, type Page } from '@playwright/test';
-import { expect, field, numberOf, reading, test } from './bench';
+import { expect, field, notice, numberOf, reading, test } from './bench';
 
 const ruler = (page: Page, name: string): Locator => page.locator('app-reading-ruler', { hasText: name });
 
@@ -28,7 +28,7 @@ test('each reading says how sure it is; a pen reading narrows it and is undone w
   await expect(reading(page, 'Sourness')).toHaveText('5.6');
   // Other parts are another mix: the test no longer holds, and undo brings it back.
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
-  await expect(page.getByRole('status')).toContainText('laid aside');
+  await expect(notice(page)).toContainText('laid aside');
   await expect(reading(page, 'Sourness')).toHaveText('5.8');
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await expect(reading(page, 'Sourness')).toHaveText('5.6');

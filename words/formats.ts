@@ -1,5 +1,8 @@
+import { type Kind } from '#core/units/kind';
 import { type Named } from '#core/units/message';
-import { millimetresIn, gramsIn, litresIn, fahrenheitFromCelsius } from '#core/units/factors';
+import { inches } from '#words/inches';
+import { nameIn } from '#words/names';
+import { gramsIn, litresIn, fahrenheitFromCelsius } from '#core/units/factors';
 import {
   fixed,
   showDose,
@@ -40,6 +43,8 @@ export interface Formats extends Reader {
   /** Electrical conductivity, mS/cm, which both systems read. */
   ec: (value: number, edge?: number) => string;
   count: (value: number) => string;
+  /** A number of a kind, with its unit. */
+  quantity: (value: number, kind: Kind) => string;
   /** So many significant digits of a number without a unit. */
   digits: (value: number, digits: number) => string;
   /** "2 kettles": the count and the word that goes with it. */
@@ -51,22 +56,14 @@ export interface Formats extends Reader {
   /** A material or product inside a sentence: without its size in brackets; as its owner wrote it where it is one's own. */
   name: (thing: Named) => string;
   names: (things: readonly Named[]) => string;
+  /** A material, product or vessel by itself, its sizes in the reader's units. */
+  title: (thing: Named) => string;
 }
 
 /** Forms of a word by the plural rules of the language. */
 export type Plural = Partial<Record<Intl.LDMLPluralRule, string>> & { other: string };
 
 const joined = ({ text, unit }: Shown): string => `${text}\u00a0${unit}`;
-
-const QUARTERS = ['', ' ¼', ' ½', ' ¾'];
-
-/** Inches as they stand on a rule: quarters from an inch on, hundredths below. */
-function inches(mm: number): string {
-  const exact = mm / millimetresIn.inch;
-  if (exact < 1) return fixed(exact, 2);
-  const quarters = Math.round(exact * 4);
-  return `${Math.floor(quarters / 4)}${QUARTERS[quarters % 4]!}`;
-}
 
 /** To so many places, or as many more (three at most) as tell on which side of an edge it lies. */
 export function beside(value: number, places: number, edge?: number): string {
@@ -101,32 +98,50 @@ export function formatsFor(reader: Reader): Formats {
   };
   const degrees = (celsius: number): string => fixed(us ? fahrenheitFromCelsius(celsius) : celsius, 0);
   const mm = (length: number): string => (us ? inches(length) : showLength(length, 'metric').text);
-  return {
+  const forms = {
     ...reader,
-    volume: (litres) => joined(showVolume(litres, units)),
-    mass: (grams) => joined(showMass(grams, units)),
-    length: (length) => `${mm(length)}\u00a0${us ? 'in' : 'mm'}`,
-    lengths: (from, to) => `${mm(from)}–${mm(to)}\u00a0${us ? 'in' : 'mm'}`,
-    dose: (gPerL) => joined(showDose(gPerL, units)),
-    density: (gPerL) =>
+    volume: (litres: number) => joined(showVolume(litres, units)),
+    mass: (grams: number) => joined(showMass(grams, units)),
+    length: (length: number) => `${mm(length)}\u00a0${us ? 'in' : 'mm'}`,
+    lengths: (from: number, to: number) => `${mm(from)}–${mm(to)}\u00a0${us ? 'in' : 'mm'}`,
+    dose: (gPerL: number) => joined(showDose(gPerL, units)),
+    density: (gPerL: number) =>
       us
         ? `${significant((gPerL / gramsIn.pound) * litresIn.cubicFoot, 3)}\u00a0lb/ft³`
         : `${fixed(gPerL, 0)}\u00a0g/L`,
-    strength: (mgPerL) =>
+    strength: (mgPerL: number) =>
       `${Math.abs(mgPerL) < 10 ? significant(mgPerL, 2) : fixed(mgPerL, 0)}\u00a0${us ? 'ppm' : 'mg/L'}`,
-    celsius: (celsius) => `${degrees(celsius)}\u00a0°${us ? 'F' : 'C'}`,
-    celsiusRange: (from, to) => `${degrees(from)}–${degrees(to)}\u00a0°${us ? 'F' : 'C'}`,
-    pct: (value, edge) => `${beside(value, 0, edge)}\u00a0%`,
-    ph: (value, edge) => beside(value, 1, edge),
-    ec: (value, edge) => `${beside(value, 2, edge)}\u00a0mS/cm`,
-    count: (value) => fixed(value, 0),
+    celsius: (celsius: number) => `${degrees(celsius)}\u00a0°${us ? 'F' : 'C'}`,
+    celsiusRange: (from: number, to: number) => `${degrees(from)}–${degrees(to)}\u00a0°${us ? 'F' : 'C'}`,
+    pct: (value: number, edge?: number) => `${beside(value, 0, edge)}\u00a0%`,
+    ph: (value: number, edge?: number) => beside(value, 1, edge),
+    ec: (value: number, edge?: number) => `${beside(value, 2, edge)}\u00a0mS/cm`,
+    count: (value: number) => fixed(value, 0),
     digits: significant,
-    counted: (value, word) => `${fixed(value, 0)}\u00a0${plural(value, word)}`,
+    counted: (value: number, word: Plural) => `${fixed(value, 0)}\u00a0${plural(value, word)}`,
     plural,
     list,
     name,
-    names: (things) => list([...new Set(things.map(name))]),
+    names: (things: readonly Named[]) => list([...new Set(things.map(name))]),
+    title: ({ id, name: called }: Named) => (isOwn(id) ? called : nameIn(called, units)),
+  } satisfies Omit<Formats, 'quantity'>;
+  const ofKind: Record<Kind, (value: number) => string> = {
+    pct: (value) => forms.pct(value),
+    plain: (value) => significant(value, 3),
+    ph: (value) => fixed(value, 2),
+    ec: (value) => forms.ec(value),
+    strength: forms.strength,
+    length: forms.length,
+    suction: (cm) => forms.length(10 * cm),
+    volume: forms.volume,
+    mass: forms.mass,
+    density: forms.density,
+    dose: forms.dose,
+    meqPerL: (value) => `${significant(value, 3)}\u00a0meq/L`,
+    meqPerLPerPh: (value) => `${significant(value, 3)}\u00a0meq/L per pH`,
+    meqPerG: (value) => `${significant(value, 3)}\u00a0meq/g`,
   };
+  return { ...forms, quantity: (value, kind) => ofKind[kind](value) };
 }
 
 /** The first letter large, for the begin of a sentence. */

@@ -1,6 +1,7 @@
-import { type Message, type Text } from '#core/units/message';
+import { type ExplainedId } from '#core/explain/explain';
+import { type Message, none, type Text } from '#core/units/message';
 import { readOut } from '#core/units/said';
-import { type AnyMessage, type Catalog } from '#words/catalog';
+import { type AnyMessage, type Catalog, type SumPart } from '#words/catalog';
 import { en } from '#words/en/index';
 import { type Formats, formatsFor } from '#words/formats';
 import { type Language, type Reader } from '#words/reader';
@@ -8,12 +9,17 @@ import { type Language, type Reader } from '#words/reader';
 const catalogs: Record<Language, Catalog> = { en };
 
 const made = new Map<string, Formats>();
-function formatsOf(reader: Reader): Formats {
+/** Forms of every quantity for a reader, made once for each. */
+export function formatsOf(reader: Reader): Formats {
   const key = `${reader.language} ${reader.units}`;
   const known = made.get(key) ?? formatsFor(reader);
   made.set(key, known);
   return known;
 }
+
+/** How a number is computed, who says so, or what it does not know. */
+export const aboutSum = (id: ExplainedId, part: SumPart, reader: Reader): string =>
+  catalogs[reader.language][`sum.${id}.${part}`](none, formatsOf(reader));
 
 /** Its first sentence: of a step, what to do. */
 export function readShort(text: Text<AnyMessage>, reader: Reader): string {

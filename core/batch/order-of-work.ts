@@ -6,15 +6,13 @@ import { targetSaturation, type Moisture } from '#core/mix/moisture';
 import { type Judgement } from '#core/judge/judge';
 import { isCoir, isPeat } from '#core/material/families';
 import { type Filled, stepSays } from '#core/batch/step-facts';
-import { type Named, none } from '#core/units/message';
+import { named, none } from '#core/units/message';
 
 /** Dry coir takes 4–6 L of water to the kilogram: common practice, no source. */
 const COIR_WATER_L_PER_KG = 5;
 
 /** What holds organic feed waits: common practice, no source. */
 const REST_DAYS = 14;
-
-const named = ({ id, name }: Named): Named => ({ id, name });
 
 /** Vessels that are filled so far for now, % of the usual depth, and what fills them up later. */
 export interface TopUp {

@@ -3,21 +3,15 @@ import { type ReadingId } from '#core/judge/readings';
 import { amountSums, type AmountId } from '#core/explain/amount-sums';
 import { moversOf, type Mover } from '#core/explain/movers';
 import { readingSums } from '#core/explain/reading-sums';
-import { type SumOf, type Term } from '#core/explain/sum';
+import { type Sum, type SumOf } from '#core/explain/sum';
 
 export type ExplainedId = ReadingId | AmountId;
 
 const sums: Record<ExplainedId, SumOf> = { ...readingSums, ...amountSums };
 
-/** Where a number comes from: the sum in plain words, its inputs, its source, and what would change it most. */
-export interface Explanation {
+/** Where a number comes from: what goes in, the sum done again, and what would change it most. How is said by its id. */
+export interface Explanation extends Sum {
   id: ExplainedId;
-  how: string;
-  terms: Term[];
-  /** The sum done again from the terms above. */
-  result: number;
-  source: string;
-  limits: string;
   movers: Mover[];
 }
 

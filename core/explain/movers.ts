@@ -1,9 +1,11 @@
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
+import { type MoverMessage, moverSays } from '#core/explain/sum-facts';
+import { named } from '#core/units/message';
 import { type SumOf } from '#core/explain/sum';
 
 /** What moves a reading, as found by moving it and computing again. */
 export interface Mover {
-  what: string;
+  what: MoverMessage;
   by: number;
 }
 
@@ -29,31 +31,31 @@ export function moversOf(input: MixInput, sum: SumOf): Mover[] {
     .slice(0, MOST_MOVERS);
 }
 
-function variations(input: MixInput): { what: string; changed: MixInput }[] {
+function variations(input: MixInput): { what: MoverMessage; changed: MixInput }[] {
   const parts = input.components.map((c, i) => ({
-    what: `one part more of ${c.material.name}`,
+    what: moverSays('mover.part', { material: named(c.material) }),
     changed: {
       ...input,
       components: input.components.map((o, j) => (i === j ? { ...o, parts: o.parts + 1 } : o)),
     },
   }));
   const doses = input.amendments.map((d, i) => ({
-    what: `a tenth more ${d.amendment.name.toLowerCase()}`,
+    what: moverSays('mover.dose', { product: named(d.amendment) }),
     changed: {
       ...input,
       amendments: input.amendments.map((o, j) => (i === j ? { ...o, gPerL: o.gPerL * 1.1 } : o)),
     },
   }));
   const lime = input.limeToPh && {
-    what: 'liming 0.2 pH higher',
+    what: moverSays('mover.lime', { ph: 0.2 }),
     changed: { ...input, limeToPh: { ...input.limeToPh, ph: Math.min(8, input.limeToPh.ph + 0.2) } },
   };
   const firmer = {
-    what: 'firming by 5 points more',
+    what: moverSays('mover.firmer', { pct: 5 }),
     changed: { ...input, compaction: Math.min(0.5, input.compaction + 0.05) },
   };
   const deeper = {
-    what: 'a vessel 10 mm deeper',
+    what: moverSays('mover.deeper', { mm: 10 }),
     changed: { ...input, vessel: { ...input.vessel, depthMm: input.vessel.depthMm + 10 } },
   };
   return [...parts, ...doses, ...(lime ? [lime] : []), firmer, deeper];

@@ -8,96 +8,86 @@ import {
   phAfter,
   uncappedPh,
 } from '#core/mix/ph';
-import { fixed } from '#core/units/show';
 import { fillDepthMm } from '#core/vessel/vessel';
 import { type Evaluation } from '#core/mix/evaluate';
 import { mixEcMSPerCm } from '#core/mix/salts';
-import { COMPUTED, LIBRARY, term, type SumOf, type Term } from '#core/explain/sum';
+import { COMPUTED, LIBRARY, lostInMixing, pressed, term, type SumOf, type Term } from '#core/explain/sum';
+import { originSays as from, termSays as t } from '#core/explain/sum-facts';
+import { named, none } from '#core/units/message';
 
 /** Where the first air goes in, of the parts that have such a suction. */
 const airEntries = (e: Evaluation): Term[] =>
   e.composition.parts
     .filter((p) => p.material.airEntryCm > 0)
-    .map((p) => term(`${p.material.name}: full up to a pull of`, p.material.airEntryCm, 'cm', LIBRARY));
+    .map((p) =>
+      term(t('term.air-entry', { material: named(p.material) }), p.material.airEntryCm, 'suction', LIBRARY),
+    );
 
-/** How each reading is reckoned. */
+/** How each reading is computed. */
 export const readingSums: Record<ReadingId, SumOf> = {
   air: (input, e) => {
-    const pores = term('pores', e.composition.totalPorosity * 100, '%', 'parts, shrinkage and firming');
+    const pores = term(
+      t('term.pores', none),
+      e.composition.totalPorosity * 100,
+      'pct',
+      from('from.parts', none),
+    );
     const water = term(
-      `water held over ${fixed(fillDepthMm(input.vessel), 0)} mm of depth`,
+      t('term.water-held', { depthMm: fillDepthMm(input.vessel) }),
       e.drained.water * 100,
-      '%',
-      'retention curves, height by height',
+      'pct',
+      from('from.curves', none),
     );
     return {
-      how: 'All pores, less the water that stays after draining. Low down the pull is weak, so the foot holds most.',
-      terms: [
-        pores,
-        water,
-        term(
-          'lost in mixing',
-          e.composition.shrinkage * 100,
-          '%',
-          input.measured?.shrinkage === undefined ? 'de Larrard 1999' : 'your yield test',
-        ),
-        term('firmed by', e.composition.compaction * 100, '%', 'the recipe; pressing narrows the gaps'),
-        ...airEntries(e),
-      ],
+      kind: 'pct',
+      terms: [pores, water, lostInMixing(input, e), pressed(e), ...airEntries(e)],
       result: Math.max(0, pores.value - water.value),
-      source:
-        'van Genuchten 1980; air entry after Vogel et al. 2001; pressing after Assouline 2006; idea after Fonteno 1989 and Milks et al. 1989 (from memory)',
-      limits:
-        'No mat below, no roots yet, typical curves. Where the first air goes in is known to half at best, firming by hand to four points.',
     };
   },
   airAfterDrydown: (_input, e) => {
-    const air = term('air when drained', e.drained.air * 100, '%', COMPUTED);
+    const air = term(t('term.air-drained', none), e.drained.air * 100, 'pct', COMPUTED);
     const easy = term(
-      'easily available water',
+      t('term.easy-water', none),
       e.easilyAvailableWater * 100,
-      '%',
-      'water at 10 cm less water at 50 cm',
+      'pct',
+      from('from.suctions', none),
     );
     return {
-      how: 'Air when drained, and half of the easily available water gone.',
-      terms: [
-        air,
-        easy,
-        term('firmed by', e.composition.compaction * 100, '%', 'the recipe; pressing narrows the gaps'),
-      ],
+      kind: 'pct',
+      terms: [air, easy, pressed(e)],
       result: Math.min(e.composition.totalPorosity * 100, air.value + easy.value / 2),
-      source: 'De Boodt & Verdonck’s suctions (from memory)',
-      limits: 'A pressed block starts near saturation; this is how it stands half a day later.',
     };
   },
   cohesion: (_input, e) => {
     const terms = e.composition.parts.map((p, i) =>
-      term(p.material.name, p.material.cohesion, `× ${fixed(e.composition.shares[i]! * 100, 0)} %`, LIBRARY),
+      term(
+        t('term.material-share', { material: named(p.material), pct: e.composition.shares[i]! * 100 }),
+        p.material.cohesion,
+        'plain',
+        LIBRARY,
+      ),
     );
     return {
-      how: 'Binding of each material, by its share of the parts.',
+      kind: 'plain',
       terms,
       result: terms.reduce((sum, t, i) => sum + t.value * e.composition.shares[i]!, 0),
-      source: 'common practice, no source',
-      limits: 'A judgement on a scale from 0 to 1; a pressed block tells you more.',
     };
   },
   ph: (input, e) => {
     const before = term(
-      'pH of the parts',
+      t('term.ph-before', none),
       e.acidity.phBeforeLime,
-      '',
-      input.measured?.jar ? 'your jar test' : 'buffer-weighted mean, material table',
+      'ph',
+      from(input.measured?.jar ? 'from.jar-test' : 'from.buffer-mean', none),
     );
     const buffer = term(
-      'buffer',
+      t('term.buffer', none),
       bufferOnTheWay(e.acidity, uncappedPh(e.acidity, limedMeqPerL(e.doses))),
-      'meq/L per pH',
-      input.measured?.jar ? 'your jar test' : LIBRARY,
+      'meqPerLPerPh',
+      input.measured?.jar ? from('from.jar-test', none) : LIBRARY,
     );
     const limes = e.doses.filter((d) => d.gPerL > 0 && neutralisingMeqPerG(d.amendment) > 0);
-    const meq = term('acid neutralised', limedMeqPerL(e.doses), 'meq/L', 'grams × strength × fineness');
+    const meq = term(t('term.neutralised', none), limedMeqPerL(e.doses), 'meqPerL', from('from.grams', none));
     const raised =
       meq.value > 0
         ? Math.min(
@@ -106,7 +96,7 @@ export const readingSums: Record<ReadingId, SumOf> = {
           )
         : before.value;
     return {
-      how: 'pH of the parts, lifted by the acid that the lime neutralises, divided by the buffer.',
+      kind: 'ph',
       terms: [
         before,
         buffer,
@@ -114,19 +104,19 @@ export const readingSums: Record<ReadingId, SumOf> = {
         ...(e.acidity.carbonateMeqPerL > 0
           ? [
               term(
-                `free lime in composts, acting up to pH ${fixed(e.acidity.carbonatePh, 1)}`,
+                t('term.free-lime', { ph: e.acidity.carbonatePh }),
                 e.acidity.carbonateMeqPerL,
-                'meq/L',
+                'meqPerL',
                 LIBRARY,
               ),
             ]
           : []),
         ...limes.map((d) =>
           term(
-            d.amendment.name,
+            t('term.product', { product: named(d.amendment) }),
             d.gPerL,
-            'g/L',
-            `${fixed(neutralisingMeqPerG(d.amendment), 1)} meq per gram`,
+            'dose',
+            from('from.per-gram', { meqPerG: neutralisingMeqPerG(d.amendment) }),
           ),
         ),
       ],
@@ -134,8 +124,6 @@ export const readingSums: Record<ReadingId, SumOf> = {
         e.acidity.carbonateMeqPerL > 0
           ? phAfter(e.acidity, limedMeqPerL(e.doses))
           : Math.max(before.value, raised),
-      source: 'Argo & Fisher 2002; fineness by US agronomic convention (from memory)',
-      limits: 'About ±25 % in the dose until you test your own peat. Lime needs one to two weeks.',
     };
   },
   ecSaturated: (_input, e) => {
@@ -145,9 +133,9 @@ export const readingSums: Record<ReadingId, SumOf> = {
     const terms = [
       ...composition.parts.map((p, i) =>
         term(
-          p.material.name,
+          t('term.material', { material: named(p.material) }),
           composition.densification * composition.shares[i]! * p.material.saltsMeqPerL,
-          'meq/L',
+          'meqPerL',
           LIBRARY,
         ),
       ),
@@ -155,21 +143,19 @@ export const readingSums: Record<ReadingId, SumOf> = {
         .filter((d) => d.gPerL * d.amendment.solubleSaltsMeqPerG > 0)
         .map((d) =>
           term(
-            d.amendment.name,
+            t('term.product', { product: named(d.amendment) }),
             dissolved(d) * d.amendment.solubleSaltsMeqPerG,
-            'meq/L',
+            'meqPerL',
             dissolved(d) < d.gPerL
-              ? `${fixed(dissolved(d), 2)} of ${fixed(d.gPerL, 2)} g/L dissolves`
-              : `${fixed(d.gPerL, 2)} g/L`,
+              ? from('from.dissolves', { dissolvedGPerL: dissolved(d), gPerL: d.gPerL })
+              : from('from.dose', { gPerL: d.gPerL }),
           ),
         ),
     ];
     return {
-      how: 'All soluble cations, dissolved in water that fills every pore; ten meq per litre read about 1 mS/cm, strong gypsum water a fifth less.',
-      terms: [...terms, term('pores', composition.totalPorosity * 100, '%', COMPUTED)],
+      kind: 'ec',
+      terms: [...terms, term(t('term.pores', none), composition.totalPorosity * 100, 'pct', COMPUTED)],
       result: mixEcMSPerCm(composition, e.doses, composition.totalPorosity),
-      source: 'Sonneveld & Voogt 2009 (from memory); EN 13037, EN 13038 for the methods',
-      limits: 'Salts of compost, castings and coir differ from lot to lot: pen-test them.',
     };
   },
   n: (_input, e) => {
@@ -178,9 +164,9 @@ export const readingSums: Record<ReadingId, SumOf> = {
       ...composition.parts
         .map((p, i) =>
           term(
-            p.material.name,
+            t('term.material', { material: named(p.material) }),
             composition.densification * composition.shares[i]! * p.material.availableNMgPerL,
-            'mg/L',
+            'strength',
             LIBRARY,
           ),
         )
@@ -192,36 +178,32 @@ export const readingSums: Record<ReadingId, SumOf> = {
         )
         .map((d) =>
           term(
-            d.amendment.name,
+            t('term.product', { product: named(d.amendment) }),
             d.gPerL * d.amendment.nPct * 10,
-            'mg/L',
-            `${fixed(d.gPerL, 2)} g/L × ${d.amendment.nPct} %`,
+            'strength',
+            from('from.dose-share', { gPerL: d.gPerL, pct: d.amendment.nPct }),
           ),
         ),
     ];
     if (e.drawdownMgNPerL > 0)
-      terms.push(term('taken by wood and bark that rot', -e.drawdownMgNPerL, 'mg/L', LIBRARY));
+      terms.push(term(t('term.drawdown', none), -e.drawdownMgNPerL, 'strength', LIBRARY));
     return {
-      how: 'Nitrogen that the materials hold ready, and that of the soluble feeds. Slow feeds count nothing on the first day.',
+      kind: 'strength',
       terms,
       result: Math.max(
         0,
         terms.reduce((sum, t) => sum + t.value, 0),
       ),
-      source: 'labels; material table; drawdown after Handreck’s index (from memory)',
-      limits: 'Organic and coated feeds come later: see when feed runs out.',
     };
   },
   largestParticle: (_input, e) => {
     const terms = e.composition.parts.map((p) =>
-      term(p.material.name, p.material.maxParticleMm, 'mm', LIBRARY),
+      term(t('term.material', { material: named(p.material) }), p.material.maxParticleMm, 'length', LIBRARY),
     );
     return {
-      how: 'The largest piece of any part, against a quarter of the narrowest side.',
+      kind: 'length',
       terms,
       result: Math.max(...terms.map((t) => t.value)),
-      source: 'common practice, no source',
-      limits: 'Screening changes it.',
     };
   },
 };

@@ -1,3 +1,5 @@
+import { metric } from '#testing/readers';
+import { aboutSum, read } from '#words/read';
 import { usualMoisture } from '#core/mix/moisture';
 import { batchSheet } from '#core/batch/sheet';
 import { explain } from '#core/explain/explain';
@@ -164,7 +166,9 @@ describe('where from', () => {
         const e = explain(judgement, r.id);
         expect(e.result).toBeCloseTo(r.value, 9);
         expect(e.terms.length).toBeGreaterThan(0);
-        expect(e.source.length).toBeGreaterThan(5);
+        for (const { what, from } of e.terms)
+          expect([read(what, metric).length > 2, read(from, metric).length > 3]).toEqual([true, true]);
+        expect(aboutSum(r.id, 'source', metric).length).toBeGreaterThan(5);
         seen++;
       }
     }
@@ -181,8 +185,8 @@ describe('where from', () => {
       const moisture = usualMoisture(input.vessel);
       expect(explain(judgement, 'waterToAdd').result).toBeCloseTo(batchSheet(e, 1, moisture).waterLitres, 9);
     }
-    expect(explain(judgeMix(mix), 'limeDose').movers.map((m) => m.what)).toContain(
-      'one part more of Sphagnum peat, fine (0-5 mm)',
+    expect(explain(judgeMix(mix), 'limeDose').movers.map((m) => read(m.what, metric))).toContain(
+      'one part more sphagnum peat, fine',
     );
   });
 
@@ -197,6 +201,6 @@ describe('where from', () => {
       components: mix.components.map((c) => (c.material.id === 'perlite-coarse' ? { ...c, parts: 3 } : c)),
     };
     const by = judgeMix(perlite).readings[0]!.value - judgement.readings[0]!.value;
-    expect(movers.find((m) => m.what.includes('Perlite'))?.by).toBeCloseTo(by, 9);
+    expect(movers.find((m) => read(m.what, metric).includes('perlite'))?.by).toBeCloseTo(by, 9);
   });
 });

@@ -33,3 +33,6 @@ export const none: None = {};
 
 /** A message; or, on what was kept before there were messages, its sentence with the quantities left in. */
 export type Text<M extends Message = Message> = M | Said;
+
+/** Id and name alone, of whatever has more. */
+export const named = ({ id, name }: Named): Named => ({ id, name });

@@ -49,7 +49,8 @@ export const steps: Words<StepFacts> = {
       .map(({ material, litres }) => `${f.volume(litres)} ${f.name(material)}`)
       .join('; ');
     const share = loads > 1 ? `1 part in ${4 * loads} of the blend` : 'a quarter of the blend';
-    const tip = loads > 1 ? `Make ${f.counted(loads, { one: 'load', other: 'loads' })}. Tip each` : 'Tip everything';
+    const tip =
+      loads > 1 ? `Make ${f.counted(loads, { one: 'load', other: 'loads' })}. Tip each` : 'Tip everything';
     return `${tip} in four layers: ${layers}${blend ? `; ${share}` : ''} each time. Turn three times.`;
   },
   'step.layer.why': ({ looseLitres, litres, filled, shrinks }, f) =>

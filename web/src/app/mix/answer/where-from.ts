@@ -1,15 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { explain, type ExplainedId } from '#core/explain/explain';
 import { type Judgement } from '#core/judge/judge';
 import { SaidPipe } from '../../ui/words/said';
-import { significant } from '#core/units/show';
+import { type Kind } from '#core/units/kind';
+import { type SumPart } from '#words/catalog';
+import { aboutSum, formatsOf } from '#words/read';
+import { ReaderHere } from '../../data/reader-here';
 
 /** Where a number comes from: the sum in words, its inputs, its source, what would change it most. */
 @Component({
   selector: 'app-where-from',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p>{{ it().how | said }}</p>
+    <p>{{ says('how') }}</p>
     <table>
       <caption class="visually-hidden">
         What goes in
@@ -17,8 +20,8 @@ import { significant } from '#core/units/show';
       <tbody>
         @for (term of it().terms; track $index) {
           <tr>
-            <th scope="row">{{ term.name | said }}</th>
-            <td class="n">{{ number(term.value) + ' ' + term.unit | said }}</td>
+            <th scope="row">{{ term.what | said }}</th>
+            <td class="n">{{ quantity(term.value, term.kind) }}</td>
             <td>{{ term.from | said }}</td>
           </tr>
         }
@@ -27,12 +30,12 @@ import { significant } from '#core/units/show';
     @if (it().movers.length > 0) {
       <p>
         <b>What moves it most:</b>
-        @for (mover of it().movers; track mover.what) {
-          {{ mover.what | said }} <b>{{ signed(mover.by) }}</b>{{ $last ? '.' : ',' }}
+        @for (mover of it().movers; track mover.what.say + $index) {
+          {{ mover.what | said }} <b>{{ change(mover.by) }}</b>{{ $last ? '.' : ',' }}
         }
       </p>
     }
-    <p class="term">Source: {{ it().source }}. {{ it().limits | said }}</p>
+    <p class="term">Source: {{ says('source') }}. {{ says('limits') }}</p>
   `,
   styles: `
     :host {
@@ -65,15 +68,22 @@ import { significant } from '#core/units/show';
   imports: [SaidPipe],
 })
 export class WhereFrom {
+  private readonly reader = inject(ReaderHere);
   readonly judgement = input.required<Judgement>();
   readonly of = input.required<ExplainedId>();
   protected readonly it = computed(() => explain(this.judgement(), this.of()));
 
-  protected number(value: number): string {
-    return significant(value, 3);
+  private readonly forms = computed(() => formatsOf(this.reader.now()));
+
+  protected says(part: SumPart): string {
+    return aboutSum(this.of(), part, this.reader.now());
   }
 
-  protected signed(value: number): string {
-    return `${value > 0 ? '+' : '−'}${significant(Math.abs(value), 2)}`;
+  protected quantity(value: number, kind: Kind): string {
+    return this.forms().quantity(value, kind);
+  }
+
+  protected change(by: number): string {
+    return `${by > 0 ? '+' : '−'}${this.forms().quantity(Math.abs(by), this.it().kind)}`;
   }
 }

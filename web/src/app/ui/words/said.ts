@@ -3,17 +3,17 @@ import { type Text } from '#core/units/message';
 import { inWords } from '#core/units/said';
 import { type AnyMessage } from '#words/catalog';
 import { read, readShort } from '#words/read';
-import { Units } from '../../data/units';
+import { ReaderHere } from '../../data/reader-here';
 
 /** A message, or words with numbers in them, in the units of the reader. */
 @Pipe({ name: 'said', pure: false })
 export class SaidPipe implements PipeTransform {
-  private readonly units = inject(Units);
+  private readonly reader = inject(ReaderHere);
 
   /** @param length 'short' for the first sentence of a message */
   transform(words: Text<AnyMessage> | string, length: 'whole' | 'short' = 'whole'): string {
-    const units = this.units.system();
-    if (typeof words === 'string') return inWords(words, units);
-    return (length === 'short' ? readShort : read)(words, { language: 'en', units });
+    const reader = this.reader.now();
+    if (typeof words === 'string') return inWords(words, reader.units);
+    return (length === 'short' ? readShort : read)(words, reader);
   }
 }
