@@ -18,7 +18,7 @@ export const newBatchSchema = z.strictObject({
   scoop: text(60),
   /** Way of working that its flags are told in; null for none. */
   school: text(40)
-    .refine((id) => school(id) !== undefined, { error: 'must be a way of working that there is' })
+    .refine((id) => school(id) !== undefined, { error: 'must be one of the approaches' })
     .nullable()
     .default(null),
   /** Steps of the season that it is made for. */

@@ -262,7 +262,7 @@ export const endpoints = {
     ...create('Add an entry', newEntrySchema, entrySchema),
     refuses: {
       409: 'Another device wrote something else on the same subject meanwhile',
-      410: 'The batch is put away, or it is another one than was meant',
+      410: 'The batch is archived, or it is another one than was meant',
     },
   },
   batchStream: {
@@ -323,7 +323,7 @@ export const endpoints = {
   changeLine: compute('Change a line of the season', changedLineSchema, seasonLineSchema),
   putAwayLine: act('Put a line away'),
   restoreLine: act('Bring a line back'),
-  markTask: { ...act('Say that a task of a sowing is done, or take it back'), body: markTaskSchema },
+  markTask: { ...act('Say that a task of a sowing is done, or not yet'), body: markTaskSchema },
   seasonTasks: get('Tasks of the season that are due, and of the days to come', z.array(seasonTaskSchema)),
   seasonShort: get('What the season takes that is not there, by the day', z.array(seasonShortSchema)),
   calendar: {
@@ -387,11 +387,11 @@ export const endpoints = {
   takeAwayDevice: { ...act('Take a device’s leave to come in'), here: true },
   share: get('Own materials, products, vessels, crops and mixes, as a file for another grower', shareSchema),
   lookAtShare: compute(
-    'What such a file would bring: new, the same, different',
+    'What a shared file would bring: new, the same, different',
     sharePreviewSchema,
     z.array(shareLineSchema),
   ),
-  takeShare: create('Take what was chosen of such a file', shareTakeSchema, shareTakenSchema),
+  takeShare: create('Take what was chosen of a shared file', shareTakeSchema, shareTakenSchema),
   archiveSchema: get(
     'JSON Schema of the lines of an archive',
     z.looseObject({ $schema: z.string(), $defs: z.record(z.string(), z.unknown()) }),
@@ -413,7 +413,11 @@ export const endpoints = {
     ...get('What was sown, struck and potted, newest first', z.array(plantingLineSchema)),
     query: plantingsQuerySchema,
   },
-  addPlanting: create('Sow, strike, or pot from other plantings', newPlantingSchema, plantingLineSchema),
+  addPlanting: create(
+    'Begin a planting, from seed, cuttings or other plantings',
+    newPlantingSchema,
+    plantingLineSchema,
+  ),
   plantCare: get('What plantings want these days', z.array(plantCareSchema)),
   plantGroups: {
     ...get('Counts by batch, mix, vessel, seed or crop', z.array(plantGroupSchema)),
@@ -421,7 +425,7 @@ export const endpoints = {
   },
   taught: get('How often each cause was the right one here', z.array(taughtSchema)),
   takenUp: get('How long water from below took here, by vessel', z.array(takenUpSchema)),
-  tender: get('What stands, and the coldest night that each bears', z.array(tenderSchema)),
+  tender: get('What grows now, and the coldest night that each survives', z.array(tenderSchema)),
   plantResults: {
     ...get('What became of the plants of a batch, or of every batch of a mix', z.array(batchResultSchema)),
     query: resultsQuerySchema,
@@ -452,7 +456,7 @@ export const endpoints = {
   ),
   putAwayPlanting: act('Put a planting away'),
   restorePlanting: act('Bring a planting back'),
-  trials: get('Fair trials', z.array(trialSchema.omit({ trays: true }))),
+  trials: get('Trials', z.array(trialSchema.omit({ trays: true }))),
   addTrial: create('Lay a trial out in randomised blocks', newTrialSchema, trialSchema),
   trial: get('A trial with its trays and counts', trialSchema),
 

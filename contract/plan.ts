@@ -22,7 +22,7 @@ export const seasonSettingsSchema = z.strictObject({
   soilC: num(limits.soilC),
   spillPct: num(limits.sparePct),
   school: text(40)
-    .refine((id) => school(id) !== undefined, { error: 'must be a way of working that there is' })
+    .refine((id) => school(id) !== undefined, { error: 'must be one of the approaches' })
     .nullable()
     .default(null),
 }) satisfies z.ZodType<SeasonSettings>;

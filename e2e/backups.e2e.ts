@@ -25,19 +25,19 @@ test('a backup made, looked at, put back: what came later is aside, and the page
   expect((await fetched).suggestedFilename()).toBe(name);
 
   await page.goto('/plants/new?crop=basil&vessel=cell-72&cells=72&name=Later');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Basil “Later”' })).toBeVisible();
 
   await page.goto('/settings');
   await page
-    .getByRole('button', { name: /^Put it back…/ })
+    .getByRole('button', { name: /^Restore it…/ })
     .first()
     .click();
   const sure = page.getByRole('group', { name: 'Before it is put back' });
   await expect(sure).toContainText('Not in it, and out of sight afterwards: 1 planting.');
-  await sure.getByRole('button', { name: 'Put it back', exact: true }).click();
+  await sure.getByRole('button', { name: 'Restore it', exact: true }).click();
   await expect(sure).toHaveCount(0);
-  await page.goto('/plants/standing');
+  await page.goto('/plants/growing');
   await expect(page.getByRole('link', { name: /Tomato “Long Red”/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Basil “Later”/ })).toHaveCount(0);
   const { list } = (await (await request.get('/api/backups')).json()) as { list: object[] };
@@ -53,17 +53,17 @@ test('an archive fetched and brought back: checked, shown with what it holds, pu
   const archive = await coming;
   expect(archive.suggestedFilename()).toMatch(/^welcome-.*\.zip$/);
   await page.goto('/plants/new?crop=basil&vessel=cell-72&cells=72&name=After');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Basil “After”' })).toBeVisible();
 
   await page.goto('/settings');
-  await page.getByLabel('Bring a file…').setInputFiles(await archive.path());
+  await page.getByLabel('Import a file…').setInputFiles(await archive.path());
   const sure = page.getByRole('group', { name: 'Before it is put back' });
   await expect(sure).toContainText('out of sight afterwards: 1 planting.');
   await expect(page.getByText('brought from elsewhere')).toBeVisible();
-  await sure.getByRole('button', { name: 'Put it back', exact: true }).click();
+  await sure.getByRole('button', { name: 'Restore it', exact: true }).click();
   await expect(sure).toHaveCount(0);
-  await page.goto('/plants/standing');
+  await page.goto('/plants/growing');
   await expect(page.getByRole('link', { name: /Tomato “Long Red”/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Basil “After”/ })).toHaveCount(0);
 });
@@ -122,7 +122,7 @@ test.describe('what is no archive', () => {
   test('is said, and nothing of it stays', async ({ page }) => {
     await page.goto('/settings');
     await page
-      .getByLabel('Bring a file…')
+      .getByLabel('Import a file…')
       .setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('nothing') });
     await expect(page.getByText(/Not taken: archive: file must be a zip file that is whole/)).toBeVisible();
   });
@@ -158,7 +158,7 @@ test.describe('a damaged file', () => {
     await page.goto(address).catch(() => undefined);
     await expect(page.getByRole('heading', { name: 'The data file cannot be read' })).toBeVisible();
     await page.getByRole('button', { name: 'Put this newest one back' }).click();
-    await page.goto(`${address}/plants/standing`);
+    await page.goto(`${address}/plants/growing`);
     await expect(page.getByRole('link', { name: /Tomato “Long Red”/ })).toBeVisible();
     server.kill('SIGTERM');
   });

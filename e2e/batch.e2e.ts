@@ -6,7 +6,7 @@ test('from a job to a bench card that stays as it was', async ({ page }) => {
   await page.getByRole('button', { name: /72-cell tray/ }).click();
   await page.getByRole('button', { name: /128-cell tray/ }).click();
   await field(page, 'Number of trays').fill('30');
-  await field(page, 'To spare, percent').fill('10');
+  await field(page, 'Extra, percent').fill('10');
   const litres = await numberOf(page.locator('.sum app-amount'));
   await page.getByRole('button', { name: 'Make this batch' }).click();
 
@@ -14,11 +14,11 @@ test('from a job to a bench card that stays as it was', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('A name must have 1 to 80 letters');
   await page.getByLabel('Called').fill('Early cabbage');
   await page.getByLabel('Counted in').selectOption('5 L bucket');
-  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await page.getByRole('button', { name: 'Save this batch' }).click();
 
   await expect(page).toHaveURL(/batches\/\d+$/);
   const card = page.getByRole('article', { name: 'Bench card: Early cabbage' });
-  await expect(card).toContainText('30 × 128-cell tray (3840 cells), 10 % to spare');
+  await expect(card).toContainText('30 × 128-cell tray (3840 cells), 10 % extra');
   await expect(card).toContainText('Put on a fitted mask');
   await expect(card).toContainText('5 L bucket');
   expect(litres).toBeGreaterThan(50);
@@ -59,11 +59,11 @@ test('the card reads in gallons, ounces and their scoops, and says the same', as
   await expect(page.getByRole('article')).not.toContainText(/\d\s(L|mL|kg|mm)\b/);
 });
 
-test('a card is put away and brought back', async ({ page }) => {
+test('a card is archived and brought back', async ({ page }) => {
   await page.goto('/batches');
   await page.getByRole('link', { name: /Peat-free peppers/ }).click();
-  await page.getByRole('button', { name: 'Put away' }).click();
-  await expect(page.getByRole('status').last()).toContainText('is put away');
+  await page.getByRole('button', { name: 'Archive' }).click();
+  await expect(page.getByRole('status').last()).toContainText('is archived');
   await expect(page.getByRole('link', { name: /Peat-free peppers/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: /Peat-free peppers/ })).toBeVisible();
@@ -82,7 +82,7 @@ test('a save that gets no answer waits on the device, and is one batch once the 
     await route.fetch();
     await route.abort('failed');
   });
-  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await page.getByRole('button', { name: 'Save this batch' }).click();
   await expect(page.getByText('batch Patchy network is kept on this device')).toBeVisible();
   await expect(page.getByText(/1 waiting to be sent since .*: batch Patchy network/)).toBeVisible();
   lost = false;

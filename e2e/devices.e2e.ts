@@ -50,15 +50,15 @@ test('a phone is paired by the code, works, is named, and is shut out with one p
 
   // It writes, and the machine sees it.
   await phone.goto(`${at}/plants/new?crop=basil&vessel=cell-72&cells=72&name=By phone`);
-  await phone.getByRole('button', { name: 'Keep it' }).click();
+  await phone.getByRole('button', { name: 'Save' }).click();
   await expect(phone.getByRole('heading', { name: 'Basil “By phone”' })).toBeVisible();
-  await page.goto('/plants/standing');
+  await page.goto('/plants/growing');
   await expect(page.getByRole('link', { name: /Basil “By phone”/ })).toBeVisible();
   await page.goto('/settings');
 
   await page.getByRole('button', { name: 'Rename Tunnel phone' }).click();
   await field(page, 'Its name').fill('Old phone');
-  await page.getByRole('button', { name: 'Keep the name' }).click();
+  await page.getByRole('button', { name: 'Save the name' }).click();
   await page.getByRole('button', { name: /^Take its leave away.*Old phone$/ }).click();
   await expect(page.locator('b', { hasText: 'Old phone' })).toHaveCount(0);
   await phone.goto(at);
@@ -143,7 +143,7 @@ test('a phone that trusts the nursery’s own authority keeps the page, and work
   await expect(phone.getByText('The nursery is out of reach')).toBeVisible();
   await phone.getByRole('button', { name: 'Note', exact: true }).click();
   await phone.getByRole('textbox', { name: 'Note' }).fill('Seen in the far tunnel');
-  await phone.getByRole('button', { name: 'Keep it' }).click();
+  await phone.getByRole('button', { name: 'Save' }).click();
   await expect(phone.getByText(/1 waiting to be sent since/)).toBeVisible();
 
   const again = await serve(folder, Number(new URL(address).port), { WELCOME_SHARE_PORT: String(port) }, [

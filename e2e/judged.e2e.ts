@@ -26,9 +26,9 @@ test('a window of one’s own judges the next recipe, stays after a reload and h
 
 test('plants that want it sour are judged by their own pH', async ({ page }) => {
   await page.goto('/mix');
-  const ruler = page.locator('app-reading-ruler', { hasText: 'Sourness' });
+  const ruler = page.locator('app-reading-ruler', { hasText: 'pH' });
   await expect(ruler).toContainText('5.5–6');
-  await page.getByLabel(/^For plants that want it sour/).check();
+  await page.getByLabel(/^For plants that want acid mix/).check();
   await expect(ruler).toContainText('4.5–5.5');
   await page.reload();
   await expect(ruler).toContainText('4.5–5.5');
@@ -52,7 +52,7 @@ test('a part is screened, on the mix and on the card; pieces too large have a pr
 
 test('the finder says why the first is first, and the mix what holds its odds down', async ({ page }) => {
   await page.goto('/mix');
-  await expect(page.getByText(/Held down by sourness, right in \d+ of 100: a jar test/)).toBeVisible();
+  await expect(page.getByText(/Held down by pH, right in \d+ of 100: a jar test/)).toBeVisible();
   await page.goto('/mix/finder');
   await expect(
     page.getByText(/^First: all of it right \d in 10, with \d materials?, nothing in it is unusual\./),

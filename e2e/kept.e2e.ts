@@ -57,7 +57,7 @@ test('Enter in a field does not keep the batch', async ({ page }) => {
   await page.getByLabel('Called').press('Enter');
   await page.getByText('Tub, loads and heat').click();
   await field(page, 'The tub turns, loose, L').press('Enter');
-  await expect(page.getByRole('button', { name: 'Keep this batch' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save this batch' })).toBeVisible();
   await page.goto('/batches');
   await expect(page.getByRole('link', { name: /First tomatoes/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Not yet/ })).toHaveCount(0);
@@ -66,11 +66,11 @@ test('Enter in a field does not keep the batch', async ({ page }) => {
 test('a batch that was put away is found again, later and on another page', async ({ page }) => {
   await page.goto('/batches');
   await page.getByRole('link', { name: /One yard of mix A/ }).click();
-  await page.getByRole('button', { name: 'Put away' }).click();
+  await page.getByRole('button', { name: 'Archive' }).click();
   await page.goto('/today');
   await page.goto('/batches');
-  await page.getByText(/^Put away \(\d+\)$/).click();
-  await page.getByRole('button', { name: 'Bring back One yard of mix A' }).click();
+  await page.getByText(/^Archived \(\d+\)$/).click();
+  await page.getByRole('button', { name: 'Restore One yard of mix A' }).click();
   await expect(
     page.locator('app-batch-list > ul').getByRole('link', { name: /One yard of mix A/ }),
   ).toBeVisible();
@@ -85,26 +85,26 @@ test('a kept recipe is renamed, copied, opened at an older version, put away and
   await name.click();
   await page.getByRole('button', { name: /Growing-on mix/ }).click();
   await page.getByRole('button', { name: 'More: Firmed by, percent' }).click();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('status').last()).toContainText('version 2');
   await more.click();
   await page.getByRole('button', { name: /^Version 1/ }).click();
   await expect(field(page, 'Firmed by, percent')).toHaveValue('0');
   await more.click();
-  await page.getByRole('button', { name: 'Give it another name' }).click();
+  await page.getByRole('button', { name: 'Rename' }).click();
   await page.getByLabel('Name of the recipe').fill('Bench two');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save under this name' }).click();
   await expect(name).toContainText('Bench two');
   await more.click();
-  await page.getByRole('button', { name: 'Keep it as another recipe' }).click();
+  await page.getByRole('button', { name: 'Duplicate' }).click();
   await page.getByLabel('Name of the recipe').fill('Bench three');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save under this name' }).click();
   await expect(name).toContainText('Bench three');
   await more.click();
-  await page.getByRole('button', { name: 'Put it away' }).click();
+  await page.getByRole('button', { name: 'Archive' }).click();
   await expect(name).toContainText('A recipe without a name');
   await name.click();
-  await page.getByRole('button', { name: /^Bring back Bench three/ }).click();
+  await page.getByRole('button', { name: /^Restore Bench three/ }).click();
   await expect(name).toContainText('Bench three');
 });
 
@@ -119,7 +119,7 @@ test('an empty recipe: the last material goes, and a new one begins', async ({ p
   await page.getByRole('button', { name: 'Add a material' }).click();
   await page.getByRole('button', { name: /Coir pith/ }).click();
   expect(await numberOf(reading(page, 'Air in the cell'))).toBeGreaterThan(0);
-  await page.getByRole('button', { name: /Take out Coir pith/ }).click();
+  await page.getByRole('button', { name: /Remove Coir pith/ }).click();
   await expect(page.getByText('Nothing in it yet')).toBeVisible();
 });
 

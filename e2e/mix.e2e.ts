@@ -101,7 +101,7 @@ test('thirty times too much lime is stopped and put right with one press', async
   const flag = page.getByRole('listitem').filter({ hasText: 'Too much lime: 30 times' });
   await expect(flag).toContainText('Stop');
   await flag.getByRole('button', { name: 'Do that' }).click();
-  await expect(reading(page, 'Sourness')).toHaveText('5.8');
+  await expect(reading(page, 'pH')).toHaveText('5.8');
   await expect(page.getByText('Too much lime')).toHaveCount(0);
 });
 
@@ -109,7 +109,7 @@ test('undo and redo, by button and by key', async ({ page }) => {
   await page.goto('/mix');
   const parts = field(page, 'Parts of Perlite, coarse');
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
-  await page.getByRole('button', { name: 'Take out Vermiculite' }).click();
+  await page.getByRole('button', { name: 'Remove Vermiculite' }).click();
   await expect(page.getByText('holds water and potassium')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('holds water and potassium')).toBeVisible();
@@ -131,7 +131,7 @@ test('the recipe lives in the address bar and a link reopens it', async ({ page,
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(field(other, 'Parts of Coir pith, washed')).toHaveValue('1');
-  await expect(reading(other, 'Sourness')).toHaveText('5.6');
+  await expect(reading(other, 'pH')).toHaveText('5.6');
   expect(await reading(other, 'Air in the cell').innerText()).toBe(
     await reading(page, 'Air in the cell').innerText(),
   );
@@ -159,20 +159,20 @@ test('the unit switch changes everything that is read and nothing that is kept',
 
 test('a recipe is kept, changed and kept again as a new version', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByRole('button', { name: 'Keep' }).click();
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByRole('button', { name: 'Save under this name' }).click();
   await expect(page.getByRole('alert')).toHaveText('A name must have 1 to 80 letters');
   await page.getByLabel('Name of the recipe').fill('My seed mix');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save under this name' }).click();
   await expect(notice(page)).toContainText('Kept as My seed mix, version 1');
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
   await expect(page.getByText('My seed mix, changed')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(notice(page)).toContainText('version 2');
   await page.getByRole('button', { name: 'Open a kept recipe' }).click();
   await page.getByRole('button', { name: /Peat-lite mix A/ }).click();
   // Boodley & Sheldrake 1967 (from memory): 5 lb/yd³ of dolomitic lime bring mix A to about 5.5–6.2.
-  const ph = await numberOf(reading(page, 'Sourness'));
+  const ph = await numberOf(reading(page, 'pH'));
   expect(ph).toBeGreaterThanOrEqual(5.5);
   expect(ph).toBeLessThanOrEqual(6.2);
 });

@@ -44,7 +44,7 @@ test('out of reach a run is made to its end and a tray is counted; back in reach
     { id: number },
   ];
   const run = `/batches/${id}/run`;
-  for (const path of ['/today', '/batches', run, '/plants/standing', '/plants/1', '/mix']) {
+  for (const path of ['/today', '/batches', run, '/plants/growing', '/plants/1', '/mix']) {
     await page.goto(address + path);
     await page.waitForLoadState('networkidle').catch(() => undefined);
   }
@@ -67,7 +67,7 @@ test('out of reach a run is made to its end and a tray is counted; back in reach
   await page.goto(`${address}/plants/1`);
   await page.getByRole('button', { name: 'Note', exact: true }).click();
   await page.getByRole('textbox', { name: 'Note' }).fill('Counted in the tunnel');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   // Closed and opened again, still out of reach.
   await page.goto(`${address}/batches`);
   await page.goto(`${address}/plants/1`);
@@ -100,7 +100,7 @@ test('a device that saw one page goes out at once: the daily pages open all the 
   for (const [path, name] of [
     ['/today', 'Today'],
     ['/batches', 'Batches'],
-    ['/plants/standing', 'Plants'],
+    ['/plants/growing', 'Plants'],
     ['/mix', 'Mix'],
   ] as const) {
     await page.goto(address + path);
@@ -118,22 +118,22 @@ test('out of reach a sowing, a recipe and a batch are entered; back in reach eac
   const { address } = served;
   await page.goto(`${address}/mix`);
   await kept(page);
-  for (const path of ['/plants/new', '/batches', '/batches/new', '/mix', '/plants/standing']) {
+  for (const path of ['/plants/new', '/batches', '/batches/new', '/mix', '/plants/growing']) {
     await page.goto(address + path);
     await page.waitForLoadState('networkidle').catch(() => undefined);
   }
   await goOut();
   await page.goto(`${address}/plants/new?crop=basil&vessel=cell-72&cells=72&name=Out there`);
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Out of reach: Basil “Out there” is kept on this device')).toBeVisible();
   await page.goto(`${address}/mix`);
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await field(page, 'Name of the recipe').fill('Tunnel mix');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save under this name' }).click();
   await expect(page.getByText('Out of reach: this recipe is kept on this device')).toBeVisible();
   await page.goto(`${address}/batches/new`);
   await field(page, 'Called').fill('Tunnel batch');
-  await page.getByRole('button', { name: /^Keep/ }).click();
+  await page.getByRole('button', { name: /^Save/ }).click();
   await expect(page.getByText('Out of reach: batch Tunnel batch is kept on this device')).toBeVisible();
   // Closed and opened again, still out of reach.
   await page.goto(`${address}/today`);
@@ -228,7 +228,7 @@ test('it can be installed: named, with pictures that are there, and it starts wi
 });
 
 test('what this device kept is gone from it once it is shut out', async ({ page }) => {
-  await page.goto(`${served.address}/plants/standing`);
+  await page.goto(`${served.address}/plants/growing`);
   await kept(page);
   await page.reload();
   await page.waitForLoadState('networkidle');

@@ -17,7 +17,7 @@ test('own compost, own cup and a feed by its label, entered and made into a batc
   await keys.type('6.5');
   await keys.tabInto(/^Water in it/);
   await keys.type('42');
-  await keys.tabInto(/^Keep it$/);
+  await keys.tabInto(/^Save$/);
   await keys.press('Enter');
   await expect(page.getByText('Our heap stands on your shelf.')).toBeVisible();
   await expect(page.getByRole('checkbox', { name: /Our heap/ })).toBeChecked();
@@ -35,7 +35,7 @@ test('own compost, own cup and a feed by its label, entered and made into a batc
     await keys.tabInto(label);
     await keys.type(size);
   }
-  await keys.tabInto(/^Keep it$/);
+  await keys.tabInto(/^Save$/);
   await keys.press('Enter');
   await expect(page.getByText('Coffee cup can be filled now.')).toBeVisible();
   await page.goto('/shelf/products');
@@ -53,7 +53,7 @@ test('own compost, own cup and a feed by its label, entered and made into a batc
     await keys.tabInto(label);
     await keys.type(figure);
   }
-  await keys.tabInto(/^Keep it$/);
+  await keys.tabInto(/^Save$/);
   await keys.press('Enter');
   await expect(page.getByText('Hen pellets is kept.')).toBeVisible();
   expect(keys.presses).toBeLessThanOrEqual(60);
@@ -65,7 +65,7 @@ test('own compost, own cup and a feed by its label, entered and made into a batc
   await expect(page.locator('app-cut-through')).toContainText('%');
   await page.getByRole('button', { name: 'Make this batch' }).click();
   await page.getByLabel('Called').fill('Cups of our own');
-  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await page.getByRole('button', { name: 'Save this batch' }).click();
   await expect(page.getByRole('article', { name: 'Bench card: Cups of our own' })).toContainText('Our heap');
   await expect(page.getByRole('article', { name: 'Bench card: Cups of our own' })).toContainText(
     'Hen pellets',
@@ -83,13 +83,13 @@ test('what cannot be is said, stays typed, and nothing is kept; an own vessel is
   await field(page, 'Deep, inside, mm').fill('30');
   await field(page, 'Left free at the top, mm').fill('30');
   await expect(page.getByRole('alert')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save' })).toBeDisabled();
   await field(page, 'Left free at the top, mm').fill('2');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Thimble' })).toBeVisible();
   await page.getByRole('button', { name: 'Change Thimble' }).click();
   await expect(field(page, 'Deep, inside, mm')).toHaveValue('30');
   await field(page, 'To a tray, set or press').fill('12');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Thimble' })).toContainText('12 together');
 });

@@ -8,8 +8,8 @@ test.describe('on the phone', () => {
   test('a bare-root rescue: from two trays into pots, lost, counted after three weeks, and traced', async ({
     page,
   }) => {
-    await page.goto('/plants/standing');
-    await page.getByRole('link', { name: 'Sow, strike or pot' }).click();
+    await page.goto('/plants/growing');
+    await page.getByRole('link', { name: 'New planting' }).click();
     await page.getByRole('button', { name: 'Pot plants' }).click();
     await page.getByLabel('Crop').selectOption({ label: 'Cabbage' });
     await field(page, 'Sort, or what it is for').fill('Rescued');
@@ -23,7 +23,7 @@ test.describe('on the phone', () => {
     await page.reload();
     await expect(field(page, 'Plants of it')).toHaveValue('40');
     await expect(page.getByText('Water them half an hour before.')).toBeVisible();
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('heading', { name: 'Cabbage “Rescued”' })).toBeVisible();
     await expect(page.getByText(/water morning and evening/)).toBeVisible();
     await page.getByRole('link', { name: 'Cabbage “Pointed”' }).click();
@@ -34,30 +34,30 @@ test.describe('on the phone', () => {
     const day = testDay(-22);
     await page.getByText('Moved bare-root').click();
     await page.getByLabel('On', { exact: true }).fill(day);
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText(/Count Cabbage “Washed” again, three weeks after/)).toBeVisible();
     await page.getByRole('button', { name: 'Lost' }).click();
     await field(page, 'So many').fill('60');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText(/at most 40, as many as stand/)).toBeVisible();
     await expect(field(page, 'So many')).toHaveValue('60');
     await field(page, 'So many').fill('6');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('40 potted, 34 stand.')).toBeVisible();
     await page.getByRole('button', { name: 'Counted' }).click();
     await field(page, 'So many stand').fill('33');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('40 potted, 33 stand.')).toBeVisible();
     await expect(page.getByText(/again, three weeks after/)).toHaveCount(0);
-    await page.getByRole('button', { name: /Take back.*33 stand/ }).click();
+    await page.getByRole('button', { name: /Undo.*33 stand/ }).click();
     await expect(page.getByText('40 potted, 34 stand.')).toBeVisible();
   });
 
   test('a diagnosis to a kept new version of the mix', async ({ page }) => {
-    await page.goto('/plants/standing');
+    await page.goto('/plants/growing');
     await page.getByRole('link', { name: /^Pepper/ }).click();
     const causes = page.locator('.causes li');
-    await expect(causes.first()).toContainText('Too sweet');
+    await expect(causes.first()).toContainText('Too alkaline');
     await expect(page.getByText(/Do:.*chelated iron/)).toBeVisible();
     await page.getByRole('button', { name: 'Purple leaves' }).click();
     await expect(page.getByText(/What would tell most: Lay a thermometer/)).toBeVisible();
@@ -69,7 +69,7 @@ test.describe('on the phone', () => {
     await expect(page).toHaveURL(/\/mix/);
     await page.getByRole('button', { name: 'More: Parts of Perlite, fine' }).click();
     await expect(page.getByText('Seed mix, no peat, changed')).toBeVisible();
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.locator('.notice')).toContainText('version 2');
   });
 });
@@ -111,7 +111,7 @@ test('a picture is kept the right way up; what is none is said, and nothing of i
   page,
   request,
 }) => {
-  await page.goto('/plants/standing');
+  await page.goto('/plants/growing');
   await page.getByRole('link', { name: /^Cabbage “Pointed”/ }).click();
   const file = page.getByLabel('Take a picture');
   await file.setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: await turnedPicture(page) });
@@ -133,7 +133,7 @@ test('a picture is kept the right way up; what is none is said, and nothing of i
 test('a potting entered by mistake: put away, its plants are back; brought back, they are moved again', async ({
   page,
 }) => {
-  await page.goto('/plants/standing');
+  await page.goto('/plants/growing');
   await page.getByRole('link', { name: /^Lettuce “Oak leaf”/ }).click();
   const tally = page.locator('.tally');
   await expect(tally).toContainText('50 stand');
@@ -141,19 +141,19 @@ test('a potting entered by mistake: put away, its plants are back; brought back,
   await page.getByLabel('Into', { exact: true }).selectOption({ label: '9 cm pot' });
   await field(page, 'How many pots').fill('30');
   await field(page, 'Plants of it').fill('30');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(tally).toContainText('30 potted');
   const address = page.url();
-  await page.getByRole('button', { name: 'Put away' }).click();
+  await page.getByRole('button', { name: 'Archive' }).click();
   await expect(page).toHaveURL(/standing/);
   await page.getByRole('link', { name: /^Lettuce “Oak leaf”/ }).click();
   await expect(tally).toContainText('50 stand');
-  await page.goto('/plants/standing');
-  await page.getByText('Put away (1)').click();
+  await page.goto('/plants/growing');
+  await page.getByText('Archived (1)').click();
   await page.getByRole('link', { name: /30 potted, 30 stand/ }).click();
   await expect(page).toHaveURL(address);
-  await page.getByRole('button', { name: 'Bring it back' }).click();
-  await expect(page.getByRole('button', { name: 'Put away' })).toBeVisible();
+  await page.getByRole('button', { name: 'Restore' }).click();
+  await expect(page.getByRole('button', { name: 'Archive' })).toBeVisible();
   await page
     .getByRole('link', { name: /^Lettuce/ })
     .first()
@@ -163,18 +163,18 @@ test('a potting entered by mistake: put away, its plants are back; brought back,
 
 test('cell by cell on the picture of the tray, and some set apart', async ({ page }) => {
   await page.goto('/plants/new?crop=basil&vessel=cell-72&cells=72&name=Window');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await page.getByRole('button', { name: 'Came up', exact: true }).click();
   await page.getByRole('button', { name: 'By a picture of the tray' }).click();
   for (const place of ['Row 1, place 2', 'Row 12, place 6'])
     await page.getByRole('button', { name: `${place}, empty` }).click();
   await expect(field(page, 'So many in all')).toHaveValue('70');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.locator('.tally')).toContainText('70 of 72 came up');
   await page.getByRole('link', { name: 'Set some apart' }).click();
   await field(page, 'How many cells').fill('20');
   await field(page, 'Plants of it').fill('20');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.locator('.tally')).toContainText('20 set apart, 20 stand');
   await page.getByRole('link', { name: 'Basil “Window”' }).first().click();
   await expect(page.locator('.tally')).toContainText('20 moved on, 50 stand');
@@ -189,7 +189,7 @@ test('what became of a batch, what to change, and why it was changed', async ({ 
   await expect(page.getByText(/% of 1872 came up/)).toBeVisible();
   await page.getByText('What would you change?').click();
   await page
-    .getByRole('button', { name: /^Put it on the bench/ })
+    .getByRole('button', { name: /^Open it/ })
     .first()
     .click();
   await expect(page).toHaveURL(/\/mix/);
@@ -197,7 +197,7 @@ test('what became of a batch, what to change, and why it was changed', async ({ 
   await expect(why).toContainText('First tomatoes');
   await page.reload();
   await expect(why).toContainText('First tomatoes');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText(/^Version 2: .*First tomatoes/)).toBeVisible();
 });
 
@@ -207,7 +207,7 @@ test('a trial from its layout to its verdict', async ({ page }) => {
   await field(page, 'Blocks').fill('2');
   await field(page, 'Seed of the order').fill('99');
   await expect(page.getByText(/144 cells of each arm tell a fall from 85 to \d+ %/)).toBeVisible();
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Nothing to say before each arm is counted. 4 of 4 trays')).toBeVisible();
   const trays = page.locator('form.tray');
   await expect(trays).toHaveCount(4);
@@ -234,7 +234,7 @@ test('a trial from its layout to its verdict', async ({ page }) => {
 });
 
 test('mixes against each other, more than luck or not', async ({ page }) => {
-  await page.goto('/plants/better');
+  await page.goto('/plants/compare');
   await expect(page.getByRole('status').filter({ hasText: 'did better than' })).toBeVisible();
   await page.getByRole('button', { name: 'Seed', exact: true }).click();
   await expect(page.getByText(/Three years old/).first()).toBeVisible();

@@ -17,16 +17,16 @@ const places: [string, string][] = [
   ['a crop of the season', '/season/line/3'],
   ['a new crop', '/season/line/new'],
   ['to buy', '/season/buy'],
-  ['weeks to come', '/mix/weeks'],
+  ['weeks ahead', '/mix/weeks'],
   ['potting up', '/mix/potting'],
   ['cuttings', '/mix/cuttings'],
-  ['few mixes', '/season/mixes'],
+  ['fewer mixes', '/season/fewer'],
   ['crops', '/season/crops'],
   ['frost and benches', '/season/room'],
-  ['plants', '/plants/standing'],
+  ['plants', '/plants/growing'],
   ['sow, strike or pot', '/plants/new?start=pot'],
   ['a planting', '/plants/1'],
-  ['which did better', '/plants/better'],
+  ['compare results', '/plants/compare'],
   ['trials', '/plants/trials'],
   ['a trial', '/plants/trials/1'],
   ['materials', '/shelf'],
@@ -115,7 +115,7 @@ test('in US units, too, nothing is cut off in its field', async ({ page }) => {
 
 test('everything that opens on the mix passes axe too', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByText('The weeks to come, in short').click();
+  await page.getByText('Weeks ahead, in short').click();
   await page.getByText('Your own tests of this mix').click();
   for (const button of await page.getByRole('button', { name: /: where from\?$/ }).all())
     await button.click();
@@ -171,7 +171,7 @@ test('the whole flow with the keyboard alone', async ({ page }) => {
   await tabTo(page, /^Called$/);
   await page.keyboard.press('Control+a');
   await page.keyboard.type('By keys');
-  await tabTo(page, /^Keep this batch$/);
+  await tabTo(page, /^Save this batch$/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('article', { name: 'Bench card: By keys' })).toContainText(
     '15 × 128-cell tray',

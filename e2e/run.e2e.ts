@@ -31,7 +31,7 @@ async function begin(page: Page, link: string, name: string, heat = false): Prom
     await page.getByText('Tub, loads and heat').click();
     await page.getByLabel('Heat it through').selectOption('with boiling water');
   }
-  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await page.getByRole('button', { name: 'Save this batch' }).click();
   await page.getByRole('link', { name: 'Make it, step by step' }).click();
   await page.waitForURL(/\/run$/);
   await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
@@ -242,8 +242,8 @@ test('an own bucket counts on the card', async ({ page }) => {
   await page.goto('/shelf/measures');
   await page.getByLabel('A bucket, cup or tub').fill('Blue bucket');
   await field(page, 'Holds, struck, L').fill('7.5');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('button', { name: 'Put away Blue bucket' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: 'Archive Blue bucket' })).toBeVisible();
   await page.goto('/batches');
   await page.getByRole('link', { name: /First tomatoes/ }).click();
   await page.getByLabel('Counted in').selectOption('Blue bucket');
@@ -252,8 +252,8 @@ test('an own bucket counts on the card', async ({ page }) => {
     /^\s*4 ½|4 ¾/,
   );
   await page.goto('/shelf/measures');
-  await page.getByRole('button', { name: 'Put away Blue bucket' }).click();
-  await expect(page.getByRole('status').last()).toContainText('is put away');
+  await page.getByRole('button', { name: 'Archive Blue bucket' }).click();
+  await expect(page.getByRole('status').last()).toContainText('is archived');
 });
 
 test('the server is killed while streaming: the page says so, keeps the tick, and recovers by itself', async ({

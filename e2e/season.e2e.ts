@@ -46,7 +46,7 @@ test('a mixing day becomes a batch in one press, in its amount and for its crops
   await page.reload();
   await expect(page.getByLabel('Called')).toHaveValue(/ for /);
   await expect(page.locator('app-batch-card').first()).toContainText(litres);
-  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await page.getByRole('button', { name: 'Save this batch' }).click();
   await expect(page).toHaveURL(/batches\/\d+/);
   await page.goto('/season/plan');
   await expect(page.locator('.mixing li').first()).toBeVisible();
@@ -65,7 +65,7 @@ test('a half-filled crop is there again after a reload and a way back, until it 
   await page.goto('/today');
   await page.goto('/season/line/new');
   await expect(field(page, 'Plants wanted, each time')).toHaveValue('240');
-  await page.getByRole('link', { name: 'Leave it' }).click();
+  await page.getByRole('link', { name: 'Cancel' }).click();
   await page.goto('/season/line/new');
   await expect(field(page, 'Plants wanted, each time')).toHaveValue('100');
 });
@@ -84,7 +84,7 @@ test('a task is done with one press on Today, and stays done', async ({ page }) 
 test('the fewest mixes are looked for in sight, can be stopped, and are told with what a further one would gain', async ({
   page,
 }) => {
-  await page.goto('/season/mixes');
+  await page.goto('/season/fewer');
   await page.getByRole('button', { name: /^Look for the fewest mixes/ }).click();
   await page.getByRole('button', { name: 'Stop' }).click();
   await page.getByRole('button', { name: /^Look for the fewest mixes/ }).click();
@@ -127,7 +127,7 @@ test('onions and tomatoes from the frost dates to their labels, on a phone, with
     const [year, month, day] = testDay(days).split('-');
     await keys.type(`${month}${day}${year}`);
   }
-  await keys.tabInto(/^Keep it$/, 40);
+  await keys.tabInto(/^Save$/, 40);
   await keys.press('Enter');
   await expect(page.getByText('Kept: the season is counted by it.')).toBeVisible();
 

@@ -16,7 +16,7 @@ test('bales come, a batch takes of them, the tub counts down, and what is left b
   await field(page, 'Price of all of it').fill('38');
   // 2 × 3.8 ft³ × 28.3168 × 2 loose, by hand.
   await expect(page.getByRole('status').filter({ hasText: '430' })).toContainText('0.088 for a litre');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('link', { name: 'Bales of the week' })).toBeVisible();
 
   await page.goto(
@@ -25,7 +25,7 @@ test('bales come, a batch takes of them, the tub counts down, and what is left b
   await expect(page.locator('app-shed-says')).toContainText('Costs');
   await page.getByRole('button', { name: 'Make this batch' }).click();
   await page.getByLabel('Called').fill('Stock run');
-  await page.getByRole('button', { name: 'Keep this batch' }).click();
+  await page.getByRole('button', { name: 'Save this batch' }).click();
   await page.getByRole('link', { name: 'Make it' }).click();
   const picker = page.locator('app-lot-picker');
   const peat = picker.getByLabel(/^Sphagnum peat, medium/);
@@ -46,7 +46,7 @@ test('bales come, a batch takes of them, the tub counts down, and what is left b
   await use.getByLabel('How many').fill('40');
   await use.getByRole('button', { name: 'Enter' }).click();
   await expect(tub).toContainText('fills 60 more pots');
-  await tub.getByRole('button', { name: 'Keep what is left as a material' }).click();
+  await tub.getByRole('button', { name: 'Save what is left as a material' }).click();
   await expect(page.getByRole('heading', { name: 'What is left of Stock run' })).toBeVisible();
   await page.goto(
     '/mix?stage=potting&into=pot-9&parts=own-what-is-left-of-stock-run:1,bark-pine:1&lime=none&make=10x',
@@ -88,14 +88,14 @@ test('a feed by its label, a blend by cups, a bag of mix, and a CSV that is take
   await field(page, 'N, %').fill('12');
   await field(page, 'P, %').fill('5');
   await field(page, 'K, %').fill('17');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Blue grains' })).toContainText('12-5-17');
   await page.getByRole('button', { name: 'A dry blend' }).click();
   await field(page, 'Called').fill('Four to one');
   await choice(page, 'Next product').selectOption({ label: 'Feather meal' });
   await choice(page, 'Next product').selectOption({ label: 'Kelp meal' });
   await field(page, 'Feather meal, cups').fill('4');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('button', { name: 'Change Four to one' })).toBeVisible();
 
   await page.goto('/shelf/materials');
@@ -104,8 +104,8 @@ test('a feed by its label, a blend by cups, a bag of mix, and a CSV that is take
   for (const one of ['Sphagnum peat, medium', 'Perlite, coarse'])
     await choice(page, 'Next ingredient').selectOption({ label: one });
   await field(page, 'pH on the bag').fill('6');
-  await expect(page.getByRole('status', { name: 'By itself' })).toContainText('Sourness');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('status', { name: 'By itself' })).toContainText('pH');
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('checkbox', { name: /The blue bag/ })).toBeVisible();
   await page.goto('/mix/finder');
   await choice(page, 'Make me one like').selectOption({ label: 'The blue bag' });
@@ -129,7 +129,7 @@ test('a feed by its label, a blend by cups, a bag of mix, and a CSV that is take
   );
   await give(`${head}\nTable cup,cup,round,90,80,1\n`);
   await expect(page.getByText('1 row: 1 new, 0 changed, 0 as they are.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take them' }).click();
+  await page.getByRole('button', { name: 'Import' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Table cup' })).toBeVisible();
 });
 
@@ -137,7 +137,7 @@ test('a dose is typed as people say it', async ({ page }) => {
   await page.goto(
     '/mix?stage=potting&into=pot-9&parts=peat-medium:3,perlite-coarse:1&lime=none&dose=gypsum:1&make=80L',
   );
-  await page.getByText('Say it another way').click();
+  await page.getByText('Enter it another way').click();
   const ways = page.locator('app-dose-ways');
   await ways.getByLabel('So much').fill('2');
   await ways.getByLabel('of', { exact: true }).selectOption({ label: 'lb/yd³' });

@@ -15,23 +15,23 @@ test('each reading says how sure it is; a pen reading narrows it and is undone w
   page,
 }) => {
   await page.goto('/mix');
-  const untested = await width(page, 'Sourness');
+  const untested = await width(page, 'pH');
   expect(untested).toBeGreaterThan(0.4);
   await expect(page.getByText(/All of it right: .* 2000 such batches/)).toBeVisible();
   await page.getByText('Your own tests of this mix').click();
   await field(page, 'pH by pen, a week after liming').fill('5,6');
-  await expect(reading(page, 'Sourness')).toHaveText('5.6');
-  await expect(ruler(page, 'Sourness')).toContainText('by your own test');
-  await expect.poll(() => width(page, 'Sourness')).toBeLessThan(0.8 * untested);
+  await expect(reading(page, 'pH')).toHaveText('5.6');
+  await expect(ruler(page, 'pH')).toContainText('by your own test');
+  await expect.poll(() => width(page, 'pH')).toBeLessThan(0.8 * untested);
   await expect(page).toHaveURL(/tests=ph:5.6/);
   await page.reload();
-  await expect(reading(page, 'Sourness')).toHaveText('5.6');
+  await expect(reading(page, 'pH')).toHaveText('5.6');
   // Other parts are another mix: the test no longer holds, and undo brings it back.
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
   await expect(notice(page)).toContainText('laid aside');
-  await expect(reading(page, 'Sourness')).toHaveText('5.8');
+  await expect(reading(page, 'pH')).toHaveText('5.8');
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-  await expect(reading(page, 'Sourness')).toHaveText('5.6');
+  await expect(reading(page, 'pH')).toHaveText('5.6');
 });
 
 test('an impossible test is kept as typed and told beside the field', async ({ page }) => {
@@ -41,7 +41,7 @@ test('an impossible test is kept as typed and told beside the field', async ({ p
   await expect(page.getByRole('alert')).toHaveText(
     'pH by pen, a week after liming: must be a number from 2.5 to 11',
   );
-  await expect(reading(page, 'Sourness')).toHaveText('5.8');
+  await expect(reading(page, 'pH')).toHaveText('5.8');
   await field(page, 'Scooped in all, any unit').fill('10');
   await field(page, 'Settled to, same unit').fill('12');
   await expect(page.getByText('It must settle to between half and all')).toBeVisible();
@@ -64,7 +64,7 @@ test('a measured yield and a jar test take the place of the book', async ({ page
     await field(page, `${dose} g/L, pH`).fill(ph);
   await expect(page.getByText('lie within 0.00 pH of a straight line')).toBeVisible();
   expect(await numberOf(lime)).toBeLessThan(before);
-  await page.getByRole('button', { name: 'Forget these tests' }).click();
+  await page.getByRole('button', { name: 'Delete these tests' }).click();
   await expect.poll(() => numberOf(lime)).toBeCloseTo(before, 2);
 });
 
@@ -82,20 +82,20 @@ test('a number says where it is from, and the sum fits', async ({ page }) => {
 
 test('another way of working changes what a recipe starts from, and stays', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByRole('link', { name: /Way of working/ }).click();
+  await page.getByRole('link', { name: /Approach/ }).click();
   const coir = page.getByRole('listitem').filter({ has: page.getByRole('radio', { name: 'Coir' }) });
   await coir.getByRole('button', { name: 'germinate' }).click();
   await expect(field(page, 'Parts of Coir pith, washed')).toHaveValue('1');
-  await expect(page.getByRole('link', { name: /Way of working/ })).toContainText('Coir');
+  await expect(page.getByRole('link', { name: /Approach/ })).toContainText('Coir');
   await page.locator('app-job-panel').getByText('Pot up').click();
   await expect(page.getByText('Pine bark, aged').first()).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('link', { name: /Way of working/ })).toContainText('Coir');
+  await expect(page.getByRole('link', { name: /Approach/ })).toContainText('Coir');
 });
 
-test('"I have another": as much nitrogen, and what else changes', async ({ page }) => {
+test('"Use a different product": as much nitrogen, and what else changes', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByRole('button', { name: /I have another product than Calcium nitrate/ }).click();
+  await page.getByRole('button', { name: /Use a different product than Calcium nitrate/ }).click();
   const other = page.getByRole('button', { name: /Potassium nitrate/ });
   await expect(other).toContainText(/Ca 38 → 0 mg\/L/);
   await other.click();
@@ -107,7 +107,7 @@ test('"I have another": as much nitrogen, and what else changes', async ({ page 
 
 test('over days and weeks: drying, lime, and the week in which feed must start', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByText('The weeks to come, in short').click();
+  await page.getByText('Weeks ahead, in short').click();
   await expect(page.getByText(/runs short in week \d/)).toBeVisible();
   await expect(page.getByText(/day 28 5\.[78]/)).toBeVisible();
   await expect(page.getByRole('img', { name: /Nitrogen in each vessel over 8 weeks/ })).toBeVisible();

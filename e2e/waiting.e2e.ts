@@ -40,7 +40,7 @@ async function lose(page: Page, id: number, count: number): Promise<void> {
   await page.goto(`${served.address}/plants/${id}`);
   await page.getByRole('button', { name: 'Lost', exact: true }).click();
   await field(page, 'So many').fill(String(count));
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
 }
 
 test('entries that wait when a backup is put back land on nothing else: they are seen, and entered here or discarded', async ({
@@ -77,7 +77,7 @@ test('entries that wait when a backup is put back land on nothing else: they are
     .click();
   await expect(row(/Basil/)).toContainText('What it is about is not in this nursery');
   await row(/Basil/)
-    .getByRole('button', { name: /Discard/ })
+    .getByRole('button', { name: /Delete/ })
     .click();
   await row(/Tomato/)
     .getByRole('button', { name: /Enter it here/ })
@@ -123,7 +123,7 @@ test('a page that stays open over a restore says so, and enters nothing until it
   const { list } = await api<{ list: { name: string; why: string }[] }>(page, 'get', '/backups');
   await api(page, 'post', '/backups/restore', { name: list.find(({ why }) => why === 'asked')!.name });
   const cabbage = await pot(page, 'cabbage');
-  await page.getByRole('button', { name: 'Put away', exact: true }).click();
+  await page.getByRole('button', { name: 'Archive', exact: true }).click();
   await expect(page.getByText('A backup was put back while this page was open')).toBeVisible();
   const away = await api<Planting[]>(page, 'get', '/plants?finished=away');
   expect(away.map(({ id }) => id)).not.toContain(cabbage.id);

@@ -5,7 +5,7 @@ test('hard well water on a peat mix: it turns sweet, acid is found, and its pH s
   test.setTimeout(90_000);
   await page.goto('/mix');
   await page.locator('.stages label', { hasText: 'Grow on' }).click();
-  await page.getByRole('link', { name: 'The weeks to come' }).click();
+  await page.getByRole('link', { name: 'Weeks ahead' }).click();
   const answer = page.getByRole('region', { name: 'What the weeks bring' });
   await expect(answer.getByText(/^Day 1: .* pH; right from/)).toBeVisible({ timeout: 30_000 });
   const phAtEnd = async (): Promise<number> => {
@@ -15,7 +15,7 @@ test('hard well water on a peat mix: it turns sweet, acid is found, and its pH s
   await field(page, 'Alkalinity of the water, as calcium carbonate, mg/L').fill('500');
   await expect.poll(phAtEnd, { timeout: 30_000 }).toBeGreaterThan(6.3);
   const sweet = await phAtEnd();
-  await expect(answer.getByText(/it is too sweet/).first()).toBeVisible();
+  await expect(answer.getByText(/it is too alkaline/).first()).toBeVisible();
 
   await page.getByLabel('Acid in the water', { exact: true }).selectOption({ label: 'citric acid, dry' });
   await field(page, 'To pH').fill('5.6');
@@ -36,8 +36,8 @@ test('hard well water on a peat mix: it turns sweet, acid is found, and its pH s
   ).toBeVisible({
     timeout: 30_000,
   });
-  await page.getByRole('button', { name: 'Keep it so' }).click();
-  await expect(page.getByRole('button', { name: 'Keep it so' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: 'Save' })).toHaveCount(0);
 });
 
 test('a well by the drops of a kit is kept on the shelf, thinned with rain, and stands so after a reload', async ({
@@ -51,7 +51,7 @@ test('a well by the drops of a kit is kept on the shelf, thinned with rain, and 
   await field(page, 'Drops until the colour turns').fill('20');
   await field(page, 'Each drop counts, mg/L').fill('17.8');
   await page.getByRole('button', { name: 'Take 356 mg/L' }).click();
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   const row = page.getByRole('listitem').filter({ hasText: 'Old well' });
   await expect(row.getByText(/well: alkalinity 356 mg\/L, EC 0\.90/)).toBeVisible();
   await expect(row.getByText(/limes the mix a little more/)).toBeVisible();
@@ -66,7 +66,7 @@ test('a well by the drops of a kit is kept on the shelf, thinned with rain, and 
   await expect(page.getByText(/Alkalinity 94 mg\/L, EC 0\.25/)).toBeVisible();
 
   await page.goto('/shelf/waters');
-  await row.getByRole('button', { name: 'Put away Old well' }).click();
+  await row.getByRole('button', { name: 'Archive Old well' }).click();
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toBeVisible();
@@ -105,7 +105,7 @@ test('tomatoes potted on deep: freer than in their plug, wetter than set at the 
   await page.getByLabel('Into', { exact: true }).selectOption({ label: '11 cm pot' });
   await field(page, 'How many pots').fill('20');
   await expect(page.getByText('set the plant deep, up to the first true leaf')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('20 potted, 20 stand.')).toBeVisible();
 });
 
@@ -120,7 +120,7 @@ test('a tray of cuttings from sticking to its rooted count', async ({ page }) =>
   await field(page, 'Humidity, %, if measured').fill('85');
   await expect(page.getByText(/the air pulls with 0\.40 kPa/)).toBeVisible();
   await expect(
-    page.getByText(/The rooting mix on the bench, .* of air after three weeks under mist/),
+    page.getByText(/The rooting mix that is open, .* of air after three weeks under mist/),
   ).toBeVisible();
   await field(page, 'Strength of what you have, ppm').fill('3000');
   await field(page, 'Strength you want, ppm').fill('5000');
@@ -139,10 +139,10 @@ test('a tray of cuttings from sticking to its rooted count', async ({ page }) =>
   await page.getByLabel('Into', { exact: true }).selectOption({ label: '24-cell tray' });
   await field(page, 'How many cells').fill('24');
   await page.getByLabel('On', { exact: true }).fill(day);
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/struck .*24-cell tray/)).toBeVisible();
   await page.getByRole('button', { name: 'Rooted' }).click();
   await field(page, 'So many in all').fill('22');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/22 of 24 .*22 stand/)).toBeVisible();
 });

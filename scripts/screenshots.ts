@@ -41,7 +41,7 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'today', '/today', 'desk', 'app-today-page .rows li');
   await shoot(page, 'season', '/season/plan', 'desk', '.bar');
   await shoot(page, 'season-crop', '/season/line/3', 'desk', '.way li');
-  await shoot(page, 'plants', '/plants/standing', 'desk', 'app-plant-list li');
+  await shoot(page, 'plants', '/plants/growing', 'desk', 'app-plant-list li');
   await shoot(page, 'planting', '/plants/5', 'desk', '.causes li');
   await shoot(page, 'run', '/batches/5/run', 'desk', 'app-live-list li');
   await shoot(page, 'shelf', '/shelf', 'desk', 'app-shelf-line');

@@ -147,5 +147,9 @@ export function formatsFor(reader: Reader): Formats {
 /** The first letter large, for the begin of a sentence. */
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
+/** A label inside a sentence: "salts", "fill weight", but "pH" and "EC" as they are. */
+export const inSentence = (label: string): string =>
+  /^[A-ZÀ-Þ][a-zß-ÿ ]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label;
+
 /** Numbers in a text with the space between thousands taken out, for comparing. */
 export const withoutThin = (text: string): string => text.replaceAll(THIN, '');

@@ -188,7 +188,7 @@ function tryAdding(
     if (air * 100 < airWindow.low + margin) wrong.push('too little air');
     else if (air * 100 > airWindow.high - margin) wrong.push('too much air');
   }
-  if (state.ph !== undefined && mixedPh > window.high) wrong.push('too sweet');
+  if (state.ph !== undefined && mixedPh > window.high) wrong.push('too alkaline');
   if (tooMuchLeaching) wrong.push('too salty');
   return {
     added,

@@ -85,7 +85,7 @@ test.each<[string, Record<string, number>, Vessel, What, [number, number], strin
   });
 });
 
-test('pure sharp sand stays soaked in a plug 27 mm deep: its first pore empties higher up', () => {
+test('pure sharp sand stays saturated in a plug 27 mm deep: its first pore empties higher up', () => {
   published({
     what: 'air of sharp sand in a 27 mm plug',
     source:

@@ -83,7 +83,7 @@ export const causes: Readonly<Record<CauseId, Cause>> = {
     next: 'More feed that lasts, or the first liquid feed a week sooner',
   },
   sour: {
-    name: 'Too sour',
+    name: 'Too acid',
     why: 'pH below its window: roots stop, and magnesium and calcium are missing',
     likely: { ph: { low: 0.9, right: 0.09, high: 0.01 } },
     remedy: {
@@ -93,7 +93,7 @@ export const causes: Readonly<Record<CauseId, Cause>> = {
     next: 'More lime',
   },
   sweet: {
-    name: 'Too sweet: iron is locked up',
+    name: 'Too alkaline: iron is locked up',
     why: 'pH above its window: young leaves yellow between green veins',
     likely: { ph: { low: 0.01, right: 0.14, high: 0.85 } },
     remedy: {
@@ -186,7 +186,7 @@ export const causes: Readonly<Record<CauseId, Cause>> = {
   },
   circling: {
     name: 'Stayed too long: the roots go around',
-    why: 'older in this vessel than its size bears',
+    why: 'older in this vessel than its size allows',
     likely: { age: { long: 0.9, right: 0.1 }, feed: { due: 0.6, given: 0.4 } },
     remedy: { text: 'Pot up now, tease the roots apart, and water well before.', harms: [] },
     next: 'Nothing in the mix: pot up sooner, or a larger vessel',

@@ -163,7 +163,7 @@ describe('what became of them', () => {
   });
 });
 
-describe('which did better', () => {
+describe('compare results', () => {
   test('Holm, by its definition', () => {
     expect(holm([0.01, 0.04, 0.03, 0.005]).map((p) => Number(p.toFixed(6)))).toEqual([
       0.03, 0.06, 0.06, 0.02,

@@ -44,7 +44,7 @@ const wants =
     high,
     source: `${source}: common practice, no source`,
   });
-const sour = wants('sown sour against damping off');
+const sour = wants('sown acid against damping off');
 const alive = wants('fed by compost, which holds much that is not yet free');
 const pressedCompost = wants('compost pressed into blocks, watered through before sowing');
 
@@ -52,10 +52,10 @@ export const schools: readonly School[] = [
   {
     id: 'acid-peat',
     name: 'Fine acid peat',
-    says: 'Sow in nearly bare, sour, fine peat. Acid keeps mould down; the seed brings its own food.',
+    says: 'Sow in nearly bare, acid, fine peat. Acid keeps mould down; the seed brings its own food.',
     goodAt: 'Small seed, even moisture, little damping off.',
     costs: 'Prick out early: there is nothing to eat and little lime.',
-    risks: 'Too sour for cabbages, lettuce and beet if they stay.',
+    risks: 'Too acid for cabbages, lettuce and beet if they stay.',
     mixes: {
       germination: sketch(
         'germination',

@@ -77,7 +77,7 @@ export function seasonSays(
         'too-long',
         'warn',
         () =>
-          `${nameOf(sowing)} begins too early: ${weeks(over)} longer in its ${long[0]!.kind.name} than the size bears. Begin on ${spokenDay(dayOf(dayNumber(first.from) + days))}, or pot on sooner.`,
+          `${nameOf(sowing)} begins too early: ${weeks(over)} longer in its ${long[0]!.kind.name} than the size allows. Begin on ${spokenDay(dayOf(dayNumber(first.from) + days))}, or pot on sooner.`,
       );
     }
     if (crop.coldestC > TENDER_C) {
@@ -104,8 +104,8 @@ export function seasonSays(
       if (g < OLD_SHARE && (seed.years > 1 || seed.from === 'test'))
         say('old-seed', 'warn', () =>
           seed.from === 'test'
-            ? `Of ${nameOf(sowing)} ${percent(seed.low!)} to ${percent(seed.high!)} come up by your test: reckoned with ${percent(g)}.`
-            : `Seed of ${nameOf(sowing)} is ${seed.years} years old, reckoned with ${percent(g)}: test ten on damp paper first.`,
+            ? `Of ${nameOf(sowing)} ${percent(seed.low!)} to ${percent(seed.high!)} come up by your test: the plan counts on ${percent(g)}.`
+            : `Seed of ${nameOf(sowing)} is ${seed.years} years old, and the plan counts on ${percent(g)}: test ten on damp paper first.`,
         );
       const empty = (1 - g) ** crop.perCell;
       if (crop.spares === 'thin' && empty > EMPTY && crop.perCell < 3)

@@ -24,7 +24,7 @@ export function sourSays(
     return [
       {
         ...{ code: 'wants-sour', severity: 'warn', line: line.id, sowing },
-        text: `${crop.name} wants it sour, pH ${SOUR.low} to ${SOUR.high}, and ${limed.name} is limed to ${limed.recipe.lime!.ph}: give it a mix that is kept for such plants.`,
+        text: `${crop.name} wants acid mix, pH ${SOUR.low} to ${SOUR.high}, and ${limed.name} is limed to ${limed.recipe.lime!.ph}: give it a mix that is kept for such plants.`,
       },
     ];
   });

@@ -54,8 +54,7 @@ export function gPerLInOne(way: DoseWay, of: DoseSetting): number | null {
 /** A dose said in one way, in grams per litre of finished mix. @throws OutOfRange where it cannot be said so */
 export function doseFrom(amount: number, way: DoseWay, of: DoseSetting): number {
   const one = gPerLInOne(way, of);
-  if (one === null || !(one > 0))
-    throw new OutOfRange('way', way, 'one that is known here: the sack has no weight yet');
+  if (one === null || !(one > 0)) throw new OutOfRange('way', way, 'another way: the sack has no weight yet');
   return amount * one;
 }
 

@@ -36,6 +36,6 @@ test('blocks from a bucket say how hard they are pressed', () => {
 test('water that no such cup holds is refused with what it can hold', () => {
   const cup: Vessel = { shape: 'round', topMm: 80, baseMm: 60, depthMm: 90, headspaceMm: 0 };
   expect(() => byWaterWeight(cup, 5)).toThrow(
-    /waterKg must be 0\.\d+ to 0\.\d+ kg for such a mouth and depth, was 5/,
+    /waterKg must be 0\.\d+ to 0\.\d+ kg for this mouth and depth, was 5/,
   );
 });

@@ -26,7 +26,7 @@ export function byWaterWeight(vessel: Vessel, waterKg: number): Vessel {
     throw new OutOfRange(
       'waterKg',
       waterKg,
-      `${brim(low).toFixed(3)} to ${brim(high).toFixed(3)} kg for such a mouth and depth`,
+      `${brim(low).toFixed(3)} to ${brim(high).toFixed(3)} kg for this mouth and depth`,
     );
   for (let i = 0; i < 50; i++) {
     const middle = (low + high) / 2;

@@ -83,7 +83,7 @@ export function onlyWhatIsMeant(folder: Folder, about: AboutStore): RequestHandl
             {
               path: ABOUT_HEADER,
               value: one.trim(),
-              allowed: 'the number and the client key of one that is there',
+              allowed: 'the number and the client key of a thing that exists',
             },
           ],
         );

@@ -7,7 +7,7 @@ const says: Readonly<Record<string, string>> = {
   key: 'Key that the device gave it: the same key twice is one thing',
   at: 'When it was entered, ISO 8601, UTC',
   created_at: 'When it was kept, ISO 8601, UTC',
-  deleted_at: 'When it was put away, ISO 8601, UTC; null while it is there',
+  deleted_at: 'When it was archived, ISO 8601, UTC; null while it is not',
   day: 'Calendar day of the nursery, YYYY-MM-DD',
   made_on: 'Calendar day of the nursery, YYYY-MM-DD',
   begun_on: 'Calendar day of the nursery, YYYY-MM-DD',

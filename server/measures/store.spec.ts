@@ -8,7 +8,7 @@ const add = (measure: object) =>
     .post('/api/measures')
     .send({ key: randomUUID(), ...measure });
 
-test('an own bucket is kept, counts on a card, and the card keeps it when it is put away', async () => {
+test('an own bucket is kept, counts on a card, and the card keeps it when it is archived', async () => {
   const { body: bucket } = await add({ name: 'Green bucket', litres: 7.5, heapedLitres: 9 });
   expect((await request(app).get('/api/measures')).body).toEqual([bucket]);
   const made = (

@@ -367,7 +367,7 @@ export class NurseryPlants {
   ): KeptPlantEvent {
     // Its plants are back where they came from: what happens to them is entered there.
     if (this.store.isAway(planting.id))
-      throw new OutOfRange(name ?? 'id', planting.id, 'a planting that is not put away: bring it back first');
+      throw new OutOfRange(name ?? 'id', planting.id, 'a planting that is not archived: restore it first');
     const kept = this.recordOf(planting.id);
     try {
       checkEvent(planting, kept, event, madeAt ?? now);

@@ -67,7 +67,7 @@ export async function benchCard(
       ...snapshot.flags
         .filter((f) => f.severity !== 'note')
         .map((f) => ({
-          text: `${f.severity === 'stop' ? 'STOP' : 'Mind'}: ${readOut(f.text, units)} ${readOut(f.remedy, units)}`,
+          text: `${f.severity === 'stop' ? 'STOP' : 'Watch out'}: ${readOut(f.text, units)} ${readOut(f.remedy, units)}`,
           bold: true,
           fontSize: 9.5,
           margin: [0, 3, 0, 0] as [number, number, number, number],

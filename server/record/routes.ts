@@ -40,7 +40,7 @@ export function recordRoutes(
       throw new OutOfRange('key', key, 'a key that no other batch has an entry under');
     if (known) return new Again(known);
     if (batches.isAway(batch.id))
-      throw new Problem(410, 'Put away', 'this batch is put away: bring it back first', []);
+      throw new Problem(410, 'Archived', 'this batch is archived: restore it first', []);
     checkEntry(data, batch, lots, library, calendar);
     const kept = keptOf(data, batch, library);
     const theirs = record.unseen(batch.id, data, seen, own);

@@ -44,11 +44,11 @@ export function weekSheet(planner: Planner, week: string, units: UnitSystem): TD
     content: [
       { text: `Week ${week.slice(6)} of ${week.slice(0, 4)}`, fontSize: 20, bold: true },
       ...(bench?.over
-        ? [{ text: 'Mind: the bench is too small this week.', bold: true, margin: [0, 4, 0, 0] }]
+        ? [{ text: 'Watch out: the bench is too small this week.', bold: true, margin: [0, 4, 0, 0] }]
         : []),
       ...content,
       {
-        text: 'Days are reckoned; the plants decide. Labels of products, local rules and licensed practice come first.',
+        text: 'Days are estimates; the plants decide. Labels of products, local rules and licensed practice come first.',
         fontSize: 8,
         margin: [0, 12, 0, 0],
       },

@@ -98,7 +98,7 @@ export const steps: Words<StepFacts> = {
     'Compost can carry Legionella and moulds. Warm, wet and sealed it also turns feed to ammonium.',
   'step.heat': ({ by, celsius }, f) =>
     by === 'oven'
-      ? `Moisten it. Heat it in the oven in a lidded tray, a hand deep at most, until the middle holds ${f.celsius(celsius)}.`
+      ? `Moisten it in a lidded tray, a hand deep at most. Heat it in the oven until the middle holds ${f.celsius(celsius)}.`
       : `Steam it from below, lid on, until the probe in the middle holds ${f.celsius(celsius)}.`,
   'step.heat-boiling': ({ litres, kettles, celsius, wetPct }, f) =>
     `Pour on ${f.volume(litres)} of boiling water, about ${f.counted(kettles, { one: 'kettle', other: 'kettles' })}. Lid on, hold it at ${f.celsius(celsius)}.${

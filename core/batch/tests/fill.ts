@@ -14,9 +14,9 @@ export const fillTest = benchTest({
       throw new OutOfRange('filledG', filledG, `more than the empty vessel, ${emptyG} g`);
     const expected = context.dryBulkDensityGPerL + 1000 * context.targetSaturation * context.totalPorosity;
     return result(((filledG - emptyG) * 1000) / volumeMl, 'g/L', [0.85 * expected, 1.15 * expected], {
-      low: 'Lighter than reckoned: filled loosely, or drier.',
-      ok: 'As reckoned.',
-      high: 'Heavier than reckoned: pressed, or wetter.',
+      low: 'Lighter than expected: filled loosely, or drier.',
+      ok: 'As expected.',
+      high: 'Heavier than expected: pressed, or wetter.',
     });
   },
 });

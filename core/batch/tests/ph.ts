@@ -10,7 +10,7 @@ export const phTest = benchTest({
       ph,
       'pH',
       [context.ph.low, context.ph.high],
-      { low: 'Sour.', ok: 'Right.', high: 'Sweet.' },
+      { low: 'Too acid.', ok: 'Right.', high: 'Too alkaline.' },
       { ph },
     ),
 });

@@ -11,8 +11,8 @@ export const airLow: Rule = (judged) => {
   const { soakedFootMm } = judged.evaluation;
   const foot =
     soakedFootMm > 0.7 * depth
-      ? said` Nearly all of its ${{ lengthMm: depth }} stays soaked.`
-      : said` The lowest ${{ lengthMm: Math.max(1, soakedFootMm) }} stays soaked.`;
+      ? said` Nearly all of its ${{ lengthMm: depth }} stays saturated.`
+      : said` The lowest ${{ lengthMm: Math.max(1, soakedFootMm) }} stays saturated.`;
   return {
     code: 'air-low',
     severity: reading.value < reading.low / 3 ? 'stop' : 'warn',

@@ -26,8 +26,8 @@ export const ammoniumHigh: Rule = ({ evaluation }) => {
     severity: share > MOST_SHARE ? 'warn' : 'note',
     text:
       share > MOST_SHARE
-        ? said`${fixed(share * 100, 0)} % of the ready nitrogen is ammonium, ${fixed(fromParts + fromDoses, 0)} mg/L: it burns young roots.`
-        : said`${fixed(share * 100, 0)} % of the ready nitrogen is ammonium, ${fixed(fromParts + fromDoses, 0)} mg/L: below 15 °C it burns young roots.`,
+        ? said`${fixed(share * 100, 0)} % of the available nitrogen is ammonium, ${fixed(fromParts + fromDoses, 0)} mg/L: it burns young roots.`
+        : said`${fixed(share * 100, 0)} % of the available nitrogen is ammonium, ${fixed(fromParts + fromDoses, 0)} mg/L: below 15 °C it burns young roots.`,
     remedy: said`Give more than half of the nitrogen as nitrate: calcium or potassium nitrate.`,
   };
 };

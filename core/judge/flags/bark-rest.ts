@@ -11,6 +11,6 @@ export const barkRest: Rule = (judged) => {
     code: 'bark-rest',
     severity: judged.input.stage === 'germination' ? 'warn' : 'note',
     text: said`Fresh bark heats up and takes nitrogen for itself.`,
-    remedy: said`Use it aged: let it cool and settle three to four weeks, and smell it: sour means wait.`,
+    remedy: said`Use it aged: let it cool and settle three to four weeks, and smell it: a sour smell means wait.`,
   };
 };

@@ -10,7 +10,7 @@ export const limeUnderdose: Rule = (judged) => {
   if (ph >= lime.window.low - 0.005) return null;
   const start = lime.main
     ? said`Too little lime: it brings the mix to pH ${ph.toFixed(1)}, still under ${lime.window.low.toFixed(1)}.`
-    : said`Sour: pH ${ph.toFixed(1)} with no lime, under ${lime.window.low.toFixed(1)}. Peat lowers pH, it never raises it.`;
+    : said`Too acid: pH ${ph.toFixed(1)} with no lime, under ${lime.window.low.toFixed(1)}. Peat lowers pH, it never raises it.`;
   return {
     code: 'lime-underdose',
     severity: ph < 4.6 ? 'stop' : 'warn',

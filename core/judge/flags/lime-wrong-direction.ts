@@ -23,7 +23,7 @@ export const limeWrongDirection: Rule = (judged) => {
       code: 'lime-wrong-direction',
       severity: 'warn',
       text: said`Lime cannot bring pH ${phBeforeLime.toFixed(1)} down to ${asked.ph.toFixed(1)}: lime only raises pH.`,
-      remedy: said`Put in more sour peat, or less of the sweet materials.`,
+      remedy: said`Add acid peat, or use less of the alkaline materials.`,
       fix: { kind: 'addPart', material: usual.sourPeat },
     };
   }

@@ -34,10 +34,10 @@ export const nitrogenLow: Rule = (judged) => {
   if (reading?.verdict !== 'low') return null;
   const { input, evaluation } = judged;
   const { shortFromWeek } = feedingOf(evaluation, input.vessel, WARM_HOUSE_C, demandMgPerPlant[input.stage]);
-  const ready = said`${reading.value.toFixed(0)} mg/L of ready nitrogen, ${reading.low} or more is usual`;
+  const ready = said`${reading.value.toFixed(0)} mg/L of available nitrogen, ${reading.low} or more is usual`;
   if (shortFromWeek === null || shortFromWeek > 2) {
     const until =
-      shortFromWeek === null ? 'it lasts the eight weeks reckoned' : `it lasts until week ${shortFromWeek}`;
+      shortFromWeek === null ? 'it lasts all eight weeks' : `it lasts until week ${shortFromWeek}`;
     return {
       code: 'nitrogen-slow',
       severity: 'note',

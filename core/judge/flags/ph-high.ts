@@ -16,8 +16,8 @@ export const phHigh: Rule = (judged) => {
   return {
     code: 'ph-high',
     severity: ph > 7 ? 'stop' : 'warn',
-    text: said`Sweet: pH ${ph.toFixed(1)} with no lime, over ${lime.window.high.toFixed(1)}. ${capital(who)} ${who.includes(' and ') ? 'bring' : 'brings'} it.`,
-    remedy: said`Put in a part of sour peat, or less ${who}.`,
+    text: said`Too alkaline: pH ${ph.toFixed(1)} with no lime, over ${lime.window.high.toFixed(1)}. ${capital(who)} ${who.includes(' and ') ? 'bring' : 'brings'} it.`,
+    remedy: said`Add a part of acid peat, or less ${who}.`,
     fix: { kind: 'addPart', material: usual.sourPeat },
   };
 };

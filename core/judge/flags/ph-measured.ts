@@ -12,7 +12,7 @@ export const phMeasured: Rule = (judged) => {
   return {
     code: sour ? 'ph-read-low' : 'ph-read-high',
     severity: far ? 'stop' : 'warn',
-    text: said`Your pen reads pH ${reading.value.toFixed(1)}, ${sour ? 'under' : 'over'} ${end.toFixed(1)}. That counts, not what was reckoned.`,
+    text: said`Your pen reads pH ${reading.value.toFixed(1)}, ${sour ? 'under' : 'over'} ${end.toFixed(1)}. That counts, not the estimate.`,
     remedy: sour
       ? said`Put it right from the batch: it works out the lime that is still to go in.`
       : said`Lime cannot be taken out: cut it with unlimed peat, worked out from the batch.`,

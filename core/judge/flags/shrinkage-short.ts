@@ -10,6 +10,6 @@ export const shrinkageShort: Rule = ({ input, evaluation }) => {
     code: 'shrinkage-short',
     severity: 'note',
     text: said`Parts do not add up: ${Math.round(shrinkage * 100)} % vanishes in mixing. A tub filled to ${{ volumeL: input.litres }} with loose parts comes out short.`,
-    remedy: said`Scoop ${{ volumeL: loose }} in all: the card has it reckoned in.`,
+    remedy: said`Scoop ${{ volumeL: loose }} in all: the card counts it in.`,
   };
 };

@@ -50,7 +50,7 @@ export class BatchCard {
     const { job } = recipe;
     if ('litres' in job) return `for ${vessel.name}`;
     const also = (job.also ?? []).map((one) => `, ${one.count} × ${this.nameOf(one.vessel)}`).join('');
-    const spare = `${also}${job.sparePct > 0 ? `, ${job.sparePct} % to spare` : ''}`;
+    const spare = `${also}${job.sparePct > 0 ? `, ${job.sparePct} % extra` : ''}`;
     const single = vesselsOf(job, vessel);
     if ('vessels' in job) return `${single} ${vessel.noun}s of ${vessel.name}${spare}`;
     if (vessel.perTray === 1) return `${job.trays} × ${vessel.name}${spare}`;

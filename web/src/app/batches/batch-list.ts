@@ -42,7 +42,7 @@ import { stageNames } from '../ui/words/words';
     @if (away.lines.value(); as put) {
       @if (put.length > 0) {
         <details>
-          <summary>Put away ({{ put.length }})</summary>
+          <summary>Archived ({{ put.length }})</summary>
           <ul class="rows">
             @for (line of put; track line.id) {
               <li class="away">
@@ -50,13 +50,13 @@ import { stageNames } from '../ui/words/words';
                   >{{ line.name }}, {{ line.madeOn | date: 'd MMM y' }}</a
                 >
                 <button type="button" class="press" (click)="back(line)">
-                  Bring back<span class="visually-hidden"> {{ line.name }}</span>
+                  Restore<span class="visually-hidden"> {{ line.name }}</span>
                 </button>
               </li>
             }
           </ul>
           @if (hasMoreAway()) {
-            <button type="button" class="press quiet" (click)="more('yes')">Older ones put away</button>
+            <button type="button" class="press quiet" (click)="more('yes')">Older ones in the archive</button>
           }
         </details>
       }

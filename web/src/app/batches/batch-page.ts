@@ -52,10 +52,10 @@ export class BatchPage {
   protected putAway(batch: Batch): void {
     this.batches.putAway(batch.id).subscribe({
       next: () => {
-        this.notices.undoable(`“${batch.name}” is put away.`, () => this.batches.bringBack(batch.id));
+        this.notices.undoable(`“${batch.name}” is archived.`, () => this.batches.bringBack(batch.id));
         void this.router.navigateByUrl('/batches');
       },
-      error: (error: Error) => this.notices.say(`Not put away: ${error.message}`),
+      error: (error: Error) => this.notices.say(`Not archived: ${error.message}`),
     });
   }
 }

@@ -119,15 +119,15 @@ export class CutThrough {
     const depth = fillDepthMm(this.vessel());
     const length = (mm: number): string => withUnit(showLength(mm, this.units.system()));
     if (foot < 2) return 'Drains right down to the foot.';
-    if (foot > depth - 2) return 'Soaked from foot to top: almost nothing drains at this depth.';
-    return `The foot stays soaked. Only the top ${length(depth - foot)} drains.`;
+    if (foot > depth - 2) return 'Saturated from bottom to top: almost nothing drains at this depth.';
+    return `The bottom stays saturated. Only the top ${length(depth - foot)} drains.`;
   });
   protected readonly weight = computed(() =>
     withUnit(showMass(this.evaluation().wetWeightG, this.units.system())),
   );
   protected readonly label = computed(() => {
     const { air, water, solid } = this.shares();
-    return `Cut through one ${this.kind().noun}, drained: ${air} % air, ${water} % water, ${solid} % solid. ${this.foot()}`;
+    return `One ${this.kind().noun} after watering and draining: ${air} % air, ${water} % water, ${solid} % solid. ${this.foot()}`;
   });
 }
 

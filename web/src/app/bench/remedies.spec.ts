@@ -49,7 +49,7 @@ test('the press puts it right, says what it changed, and can be undone', () => {
   remedies.press(flag('lime-underdose'));
   expect(flags().map((f) => f.code)).not.toContain('lime-underdose');
   const notice = TestBed.inject(Notices).current()!;
-  expect(notice.text).toMatch(/^Done: .*sourness 3\.\d → 5\.8/);
+  expect(notice.text).toMatch(/^Done: .*pH 3\.\d → 5\.8/);
   TestBed.inject(Notices).undo();
   expect(store.recipe()).toEqual(sour);
 });

@@ -1,3 +1,4 @@
+import { inSentence } from '#words/formats';
 import { effect, inject, Injectable, signal } from '@angular/core';
 import { type Flag } from '#core/judge/flag';
 import { remedyOf, type Remedy } from '#core/judge/remedies';
@@ -49,7 +50,7 @@ export class Remedies {
     this.store.set(applyFix(this.store.recipe(), remedy.fix, library), `remedy ${flag.code} ${Date.now()}`);
     const changes = remedy.changes.map(({ id, from, to }) => {
       const { name, places } = readingWords(id, noun);
-      return `${name.toLowerCase()} ${fixed(from, places)} → ${fixed(to, places)}`;
+      return `${inSentence(name)} ${fixed(from, places)} → ${fixed(to, places)}`;
     });
     const seen = changes.filter((words) => !/(\S+) → \1$/.test(words));
     this.notices.say(`Done${seen.length > 0 ? `: ${seen.join(', ')}` : ''}.`, () => this.store.undo());

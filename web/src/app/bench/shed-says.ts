@@ -16,7 +16,7 @@ import { shortName } from '../ui/words/words';
       <p>{{ words }}</p>
     }
     @if (short(); as words) {
-      <p class="told warn">{{ words }} <a routerLink="/shelf/lots">Lots and stock</a></p>
+      <p class="told warn">{{ words }} <a routerLink="/shelf/lots">Deliveries and stock</a></p>
     }
     @if (costs(); as words) {
       <p>{{ words }} <a routerLink="/shelf/money">Make or buy?</a></p>

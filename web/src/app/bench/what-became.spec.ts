@@ -38,9 +38,9 @@ function shown(results: BatchResult[]) {
 
 test('in one line what became of each batch; what no mix mends in words; what the mix does not explain', () => {
   const text = said(shown([result]));
-  expect(text).toContain('93 % of 480 came up; 9 lost, damped off; too sour in 2 of 3; too cold in 1 of 3');
+  expect(text).toContain('93 % of 480 came up; 9 lost, damped off; too acid in 2 of 3; too cold in 1 of 3');
   expect(text).toContain('version 2');
-  expect(text).toMatch(/Spring: pH 5\.\d was reckoned and 4\.6 read\. Test its materials/);
+  expect(text).toMatch(/Spring: pH 5\.\d was expected and 4\.6 read\. Test its materials/);
   expect(text).toMatch(/Too cold: Nothing in the mix/);
 });
 
@@ -49,11 +49,11 @@ test('a change goes on the bench with its reason, and the reason stays with the 
   const store = TestBed.inject(RecipeStore);
   const taken: { recipe: Recipe; why: string }[] = [];
   fixture.componentInstance.taken.subscribe((one) => taken.push(one));
-  expect(said(fixture)).toMatch(/Lime to pH .* against: Too sour ?It would do: sourness 5\.\d → \d\.\d/);
+  expect(said(fixture)).toMatch(/Lime to pH .* against: Too acid ?It would do: pH 5\.\d → \d\.\d/);
   page(fixture).querySelector<HTMLButtonElement>('.changes button')!.click();
   const [change] = taken;
   expect(change!.recipe.lime!.ph).toBeGreaterThan(5.6);
-  expect(change!.why).toMatch(/^Lime to pH .* against “Too sour”: Spring, 93 % of 480 came up/);
+  expect(change!.why).toMatch(/^Lime to pH .* against “Too acid”: Spring, 93 % of 480 came up/);
 
   const mix = {
     ...{

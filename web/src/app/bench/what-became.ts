@@ -1,3 +1,4 @@
+import { inSentence } from '#words/formats';
 import { OutOfRange } from '#core/units/check';
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
@@ -74,7 +75,7 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
                 </p>
                 <p class="term">It would do: {{ one.does | said }}.</p>
                 <button type="button" class="press" (click)="take(one)">
-                  Put it on the bench<span class="visually-hidden">: {{ one.what | said }}</span>
+                  Open it<span class="visually-hidden">: {{ one.what | said }}</span>
                 </button>
               </li>
             }
@@ -148,7 +149,7 @@ export class WhatBecame {
       unexplained({ ph, ec }, read).map((which) => {
         const [was, now] = which === 'ph' ? [ph, read.ph!] : [ec, read.ec!];
         const what = which === 'ph' ? 'pH' : 'EC';
-        return `${name}: ${what} ${fixed(was, 1)} was reckoned and ${fixed(now, 1)} read. Test its materials and your water before you change the mix.`;
+        return `${name}: ${what} ${fixed(was, 1)} was expected and ${fixed(now, 1)} read. Test its materials and your water before you change the mix.`;
       }),
     );
   });
@@ -208,7 +209,7 @@ export class WhatBecame {
     return changes
       .map(({ id, from, to }) => {
         const { name, places } = readingWords(id, noun);
-        return { name: name.toLowerCase(), from: fixed(from, places), to: fixed(to, places) };
+        return { name: inSentence(name), from: fixed(from, places), to: fixed(to, places) };
       })
       .filter(({ from, to }) => from !== to)
       .map(({ name, from, to }) => `${name} ${from} → ${to}`)

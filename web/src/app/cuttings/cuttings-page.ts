@@ -148,7 +148,7 @@ export class CuttingsPage {
     const mix = this.mix();
     if (mix && 'air' in mix) {
       const { low, high, limit, surelyFrom, perhapsFrom } = mix.air;
-      const whose = mix.own ? 'The rooting mix on the bench' : 'The usual rooting mix';
+      const whose = mix.own ? 'The rooting mix that is open' : 'The usual rooting mix';
       const holds = `${whose}, ${mix.noun}, has ${fixed(low, 0)} to ${fixed(high, 0)} % of air after three weeks under mist; roots want ${fixed(limit, 0)} %`;
       told.push(
         perhapsFrom === null

@@ -38,7 +38,7 @@ test('air that is measured says what mist it wants; the mix says whether it stay
 test('a dip is thinned; too strong for the wood stops with the number, and what was typed stays', () => {
   const page = open();
   type(page, 'Strength of what you have, ppm', '10000');
-  expect(said(page)).toMatch(/15\.0\smL of what you have and 85\.0\smL .* one part and 5\.67/);
+  expect(said(page)).toMatch(/15\smL of what you have and 85\smL .* one part and 5\.67/);
   type(page, 'Strength you want, ppm', '9000');
   expect(said(page)).toMatch(
     /the strength must be at most 8000 for semi-ripe: stronger burns the foot, was 9000/,

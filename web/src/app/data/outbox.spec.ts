@@ -229,7 +229,7 @@ test('an undo always has an answer, and can be tried again where it failed', () 
   const notices = TestBed.inject(Notices);
   const worked = new Subject<void>();
   let tries = 0;
-  notices.undoable('It is put away.', () => {
+  notices.undoable('It is archived.', () => {
     tries++;
     return tries === 1 ? throwError(() => new Error('nobody answers')) : worked;
   });

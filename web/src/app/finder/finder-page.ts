@@ -316,7 +316,7 @@ export class FinderPage {
       },
       `finder ${keyOf(found)}`,
     );
-    this.notices.say('It is on the bench.', () => this.store.undo());
+    this.notices.say('It is open.', () => this.store.undo());
     void this.router.navigateByUrl('/mix');
   }
 

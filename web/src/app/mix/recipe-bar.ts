@@ -1,3 +1,4 @@
+import { inSentence } from '#words/formats';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { DatePipe } from '@angular/common';
@@ -60,11 +61,11 @@ export class RecipeBar {
       const { noun } = this.store.kind();
       const all = moved.map(({ id, from, to }) => {
         const { name, places } = readingWords(id, noun);
-        return `${name.toLowerCase()} ${fixed(from, places)} → ${fixed(to, places)}`;
+        return `${inSentence(name)} ${fixed(from, places)} → ${fixed(to, places)}`;
       });
-      return `Reckoned anew since it was kept: ${all.join(', ')}.`;
+      return `Computed anew since it was saved: ${all.join(', ')}.`;
     }
-    return figures === null && MODEL > 1 ? 'Kept by an earlier reckoning: its figures may have moved.' : '';
+    return figures === null && MODEL > 1 ? 'Saved under an earlier model: its figures may have moved.' : '';
   });
 
   constructor() {
@@ -110,9 +111,9 @@ export class RecipeBar {
     this.mixes.putAway(mixId).subscribe({
       next: () => {
         this.store.forgetName();
-        this.notices.undoable(`“${name}” is put away.`, () => this.mixes.bringBack(mixId));
+        this.notices.undoable(`“${name}” is archived.`, () => this.mixes.bringBack(mixId));
       },
-      error: (error: Error) => this.notices.say(`Not put away: ${error.message}`),
+      error: (error: Error) => this.notices.say(`Not archived: ${error.message}`),
     });
   }
 

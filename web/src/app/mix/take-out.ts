@@ -18,7 +18,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     <button
       type="button"
       class="press square quiet"
-      [attr.aria-label]="'Take out ' + name()"
+      [attr.aria-label]="'Remove ' + name()"
       (click)="pressed.emit()"
     >
       <i class="bi bi-x-lg" aria-hidden="true"></i>

@@ -105,7 +105,7 @@ const asked: readonly Asked[] = [
               }
             }
             @case ('way') {
-              <app-choice-field label="Whither" [choices]="ways" [(value)]="way" />
+              <app-choice-field label="Where to" [choices]="ways" [(value)]="way" />
             }
             @case ('text') {
               <app-text-field
@@ -133,7 +133,7 @@ const asked: readonly Asked[] = [
         @if (problem() || missing()) {
           <p class="wrong" role="alert">{{ problem() || missing() }}</p>
         }
-        <button type="submit" class="press next">Keep it</button>
+        <button type="submit" class="press next">Save</button>
       </form>
     }
   `,

@@ -19,7 +19,7 @@ import { startWords, tallySays } from './plant-words';
   selector: 'app-plant-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <a class="press next" routerLink="/plants/new">Sow, strike or pot</a>
+    <a class="press next" routerLink="/plants/new">New planting</a>
     <app-fetch-state [of]="lines" what="the plants" />
     <ul class="rows">
       @for (one of shown(); track one.id) {
@@ -43,7 +43,7 @@ import { startWords, tallySays } from './plant-words';
         </li>
       } @empty {
         @if (lines.value()) {
-          <li>Nothing stands yet. What you sow, strike or pot begins its life here.</li>
+          <li>Nothing grows yet. Begin with New planting.</li>
         }
       }
     </ul>
@@ -117,7 +117,7 @@ export class PlantList {
   protected readonly lines = this.plants.list('no');
   protected readonly others = [
     { name: 'Done with', list: this.plants.list('yes') },
-    { name: 'Put away', list: this.plants.list('away') },
+    { name: 'Archived', list: this.plants.list('away') },
   ];
   private readonly older = signal<readonly PlantingLine[]>([]);
   protected readonly shown = computed(() => [...(this.lines.value() ?? []), ...this.older()]);

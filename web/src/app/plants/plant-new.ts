@@ -228,11 +228,11 @@ export class PlantNew {
           this.leave();
           if (!made) {
             this.notices.say(keptHere(known));
-            void this.router.navigate(['/plants/standing'], { replaceUrl: true });
+            void this.router.navigate(['/plants/growing'], { replaceUrl: true });
             return;
           }
           if (draft.season) this.season.plan.refresh();
-          this.notices.say(`${this.crop()?.name ?? 'It'} stands among the plants.`);
+          this.notices.say(`${this.crop()?.name ?? 'It'} is with the plants.`);
           void this.router.navigate(['/plants', made.id], { replaceUrl: true });
         },
         error: (error: Error) => {

@@ -253,8 +253,8 @@ export class PlantPage {
     const id = Number(this.id());
     this.plants.putAway(id).subscribe({
       next: () => {
-        this.notices.say('It is put away.', () => this.bringBack());
-        void this.router.navigate(['/plants/standing']);
+        this.notices.say('It is archived.', () => this.bringBack());
+        void this.router.navigate(['/plants/growing']);
       },
       error: (error: Error) => this.wayProblem.set(`Still there: ${error.message}`),
     });
@@ -264,8 +264,8 @@ export class PlantPage {
     this.plants.bringBack(Number(this.id())).subscribe({
       next: () => this.there.refresh(),
       error: (error: Error) => {
-        this.wayProblem.set(`Still put away: ${error.message}`);
-        this.notices.say(`Still put away: ${error.message}`);
+        this.wayProblem.set(`Still archived: ${error.message}`);
+        this.notices.say(`Still archived: ${error.message}`);
       },
     });
   }

@@ -21,7 +21,7 @@ import { SaidPipe } from '../ui/words/said';
     @if (lift(); as it) {
       <p>
         {{ it | said }}
-        <a routerLink="/mix/weeks" [queryParams]="{ planting: planting().id }">Its weeks to come</a>
+        <a routerLink="/mix/weeks" [queryParams]="{ planting: planting().id }">Weeks ahead</a>
       </p>
     }
   `,

@@ -14,8 +14,8 @@ import { PlaceTabs } from '../ui/place-tabs';
 })
 export class PlantsPlace {
   protected readonly tabs = [
-    { path: 'standing', name: 'Standing' },
-    { path: 'better', name: 'Which did better' },
-    { path: 'trials', name: 'Fair trials' },
+    { path: 'growing', name: 'Growing now' },
+    { path: 'compare', name: 'Compare results' },
+    { path: 'trials', name: 'Trials' },
   ];
 }

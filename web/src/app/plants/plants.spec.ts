@@ -100,17 +100,17 @@ describe('what happened, in two presses and a number', () => {
     const { fixture, sent } = sheet();
     press(fixture, name);
     for (const [label, text] of typed) type(fixture, label, text);
-    press(fixture, 'Keep it');
+    press(fixture, 'Save');
     expect(sent).toEqual([{ ...event, on: TODAY }]);
   });
 
   test('what is missing is said, what was typed stays until it is kept', () => {
     const { fixture, sent } = sheet();
     press(fixture, 'Counted');
-    press(fixture, 'Keep it');
+    press(fixture, 'Save');
     expect([sent, said(fixture)]).toEqual([[], expect.stringContaining('not filled in yet')]);
     type(fixture, 'So many stand', '58');
-    press(fixture, 'Keep it');
+    press(fixture, 'Save');
     expect(labelled(fixture, 'So many stand').value).toBe('58');
     fixture.componentInstance.done();
     TestBed.tick();
@@ -124,9 +124,9 @@ describe('what happened, in two presses and a number', () => {
     page(fixture).querySelectorAll<HTMLButtonElement>('.tray button')[5]!.click();
     TestBed.tick();
     expect(labelled(fixture, 'So many stand').value).toBe('70');
-    press(fixture, 'Keep it');
+    press(fixture, 'Save');
     type(fixture, 'So many stand', '69');
-    press(fixture, 'Keep it');
+    press(fixture, 'Save');
     expect(sent).toEqual([
       { kind: 'count', on: TODAY, alive: 70, empty: [3, 5] },
       { kind: 'count', on: TODAY, alive: 69 },
@@ -141,7 +141,7 @@ test('what stands, what is done with and what was put away are three lists', () 
   http.expectOne('/api/plants?finished=away').flush([{ ...line, id: 9, name: 'By mistake', putAway: true }]);
   TestBed.tick();
   expect(said(fixture)).toContain('60 of 72 came up (83 %), 50 stand');
-  expect(said(fixture)).toContain('Put away (1)');
+  expect(said(fixture)).toContain('Archived (1)');
   expect(said(fixture)).not.toContain('Done with');
   expect(page(fixture).querySelector('a[href="/plants/9"]')!.textContent).toContain('By mistake');
 });
@@ -165,7 +165,7 @@ describe('sown, potted, set apart', () => {
       .find((label) => label.textContent.includes('Filled half'))!
       .click();
     TestBed.tick();
-    press(fixture, 'Keep it');
+    press(fixture, 'Save');
     expect(http.expectOne('/api/plants').request.body).toMatchObject({ start: 'pot', halfFilled: true });
     press(fixture, 'Sow');
     expect(said(fixture)).not.toContain('Filled half');
@@ -179,7 +179,7 @@ describe('sown, potted, set apart', () => {
     press(fixture, 'Taken from plants that stand here');
     type(fixture, 'Plants of it', '20');
     expect(sessionStorage.getItem('welcome.half-done.planting.{}')).toContain('"plants":20');
-    press(fixture, 'Keep it');
+    press(fixture, 'Save');
     const sent = http.expectOne('/api/plants');
     expect(sent.request.body).toMatchObject({ start: 'split', from: [{ planting: 7, plants: 20 }] });
     const why = 'from must be one planting';

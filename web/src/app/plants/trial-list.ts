@@ -35,7 +35,7 @@ import { enough } from './enough';
         }
       }
     </ul>
-    <h2>Lay a trial out</h2>
+    <h2>New trial</h2>
     <p>
       Every block is a place on the bench where all is alike; every arm stands once in each, in an order that
       chance decides. So what comes out is the mix, and not the warm end of the bench.
@@ -77,7 +77,7 @@ import { enough } from './enough';
       @if (problem()) {
         <p class="wrong" role="alert">{{ problem() }}</p>
       }
-      <button type="submit" class="press next" [disabled]="busy() || !ready()">Lay it out</button>
+      <button type="submit" class="press next" [disabled]="busy() || !ready()">Save</button>
     </form>
   `,
   imports: [ChoiceField, DatePipe, FetchState, NumberField, RouterLink, TextField],

@@ -62,14 +62,14 @@ type Tray = Trial['trays'][number];
                   [attr.aria-invalid]="wrong()?.tray === tray.planting ? true : null"
                 />
                 <button type="submit" class="press">
-                  Keep<span class="visually-hidden">
+                  Save<span class="visually-hidden">
                     the count of tray {{ tray.place }}, block {{ block.block }}</span
                   >
                 </button>
                 @for (one of refusedOf(tray.planting); track one.key) {
                   <p class="wrong" role="alert">
                     Not taken: {{ one.why }}.
-                    <button type="button" class="press" (click)="record.leaveIt(one.key)">Let it go</button>
+                    <button type="button" class="press" (click)="record.leaveIt(one.key)">Delete</button>
                   </p>
                 }
                 @if (wrong()?.tray === tray.planting) {

@@ -84,7 +84,7 @@ export class PottingPage {
       .map(({ id, name }) => ({ id, name })),
   );
   protected readonly mixes = computed(() => [
-    { id: 'bench', name: `on the bench: ${stageNames[this.store.recipe().stage].name}` },
+    { id: 'bench', name: `open: ${stageNames[this.store.recipe().stage].name}` },
     ...(this.kept.value() ?? []).map(({ mixId, name }) => ({ id: `mix-${mixId}`, name })),
     ...stages.map((stage) => ({ id: `starter-${stage}`, name: `the usual one: ${stageNames[stage].name}` })),
   ]);

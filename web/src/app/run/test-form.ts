@@ -1,3 +1,4 @@
+import { inSentence } from '#words/formats';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   type BenchTest,
@@ -235,10 +236,7 @@ export class TestForm {
       : `take ${one.reading.value} ${f.unit.split(' ')[0]!}`.trim();
   }
 
-  /** In a sentence: "fill weight", but "pH" and "EC". */
-  protected spoken(name: string): string {
-    return /^.[a-z ]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
-  }
+  protected readonly spoken = inSentence;
 
   protected shown({ value, unit }: TestResult): string {
     return `${fixed(value, Math.abs(value) < 10 ? 2 : 0)} ${unit}.`;

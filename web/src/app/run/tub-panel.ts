@@ -45,11 +45,11 @@ const SHED_C = 12;
     </div>
     <div class="acts">
       @if (run.left() > 0.5) {
-        <button type="button" class="press" (click)="keepRest()">Keep what is left as a material</button>
+        <button type="button" class="press" (click)="keepRest()">Save what is left as a material</button>
       }
       @for (one of oversize(); track one.name) {
         <button type="button" class="press" (click)="keepOversize(one)">
-          Keep the {{ one.name.toLowerCase() }},&nbsp;<app-amount [of]="{ volumeL: one.litres }" />, as a lot
+          Save the {{ one.name.toLowerCase() }},&nbsp;<app-amount [of]="{ volumeL: one.litres }" />, as a lot
         </button>
       }
     </div>

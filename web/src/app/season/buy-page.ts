@@ -57,7 +57,7 @@ import { SeasonView } from './season-view';
         </details>
       }
     }
-    <p><a routerLink="/shelf/lots">Lots and stock: enter what is there</a></p>
+    <p><a routerLink="/shelf/lots">Deliveries and stock: enter what is there</a></p>
   `,
   styles: `
     li {

@@ -28,7 +28,7 @@ const figures: Asked<Figure>[] = [
   },
   { name: 'earlierDays', label: 'May be earlier by days', within: 'moveDays', whole: true },
   { name: 'laterDays', label: 'May be later by days', within: 'moveDays', whole: true },
-  { name: 'coldestC', label: 'Coldest night it bears', unit: '°C', within: 'nightC' },
+  { name: 'coldestC', label: 'Coldest night it survives', unit: '°C', within: 'nightC' },
   { name: 'hardenDays', label: 'Hardened off, days', within: 'moveDays', whole: true },
   { name: 'firstFeedDays', label: 'First feed, days after coming up', within: 'moveDays', whole: true },
 ];
@@ -158,7 +158,7 @@ export class CropList {
     this.service.keepCrop(id === '' ? null : id, says, made).subscribe({
       next: () => {
         this.draft.set(null);
-        this.notices.say(`${made.name} stands among your crops.`);
+        this.notices.say(`${made.name} is with your crops.`);
       },
       error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
     });

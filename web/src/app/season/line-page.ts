@@ -40,7 +40,7 @@ type Figure =
   | ('germinationPct' | 'confidencePct' | 'came' | 'of');
 const wanted: Asked<Figure>[] = [
   { name: 'plants', label: 'Plants wanted, each time', within: 'wantedPlants', whole: true },
-  { name: 'sparePct', label: 'To spare, %', within: 'sparePct' },
+  { name: 'sparePct', label: 'Extra, %', within: 'sparePct' },
   { name: 'count', label: 'Sown how many times', within: 'sowings', whole: true },
 ];
 const every: Asked<Figure> = { name: 'everyDays', label: 'Days between', within: 'everyDays', whole: true };
@@ -229,7 +229,7 @@ export class LinePage {
     if (crop.start === 'divide') return '';
     const what = crop.start === 'sow' ? 'seeds' : 'cuttings';
     const range = share.from === 'test' ? ` (your test: ${pct(share.low!)} to ${pct(share.high!)})` : '';
-    return `${steps[0]!.cells * crop.perCell} ${what}, reckoned with ${pct(share.share)}${range}`;
+    return `${steps[0]!.cells * crop.perCell} ${what}, counting on ${pct(share.share)}${range}`;
   }
 
   protected day(date: string): string {

@@ -71,7 +71,7 @@ import { TickField } from '../ui/fields/tick-field';
               >
               <button type="button" class="press square" (click)="dropBench(i)">
                 <i class="bi bi-x-lg" aria-hidden="true"></i
-                ><span class="visually-hidden">Take out {{ bench.name }}</span>
+                ><span class="visually-hidden">Remove {{ bench.name }}</span>
               </button>
             </li>
           }
@@ -79,7 +79,7 @@ import { TickField } from '../ui/fields/tick-field';
         <button type="button" class="press" (click)="addBench()">Another bench</button>
       </section>
       <section aria-labelledby="reckoned">
-        <h2 id="reckoned">Reckoned with</h2>
+        <h2 id="reckoned">What the plan counts on</h2>
         <div class="fields">
           <app-number-field
             label="Mix where seed comes up"
@@ -89,7 +89,7 @@ import { TickField } from '../ui/fields/tick-field';
             (valueChange)="patch({ soilC: $event ?? it.soilC })"
           />
           <app-number-field
-            label="Mix that falls beside, %"
+            label="Mix spilled, %"
             within="sparePct"
             [value]="it.spillPct"
             (valueChange)="patch({ spillPct: $event ?? it.spillPct })"
@@ -107,7 +107,7 @@ import { TickField } from '../ui/fields/tick-field';
         <p class="wrong" role="alert">{{ problem() }}</p>
       }
       <p class="act">
-        <button type="button" class="press next" [disabled]="!ready()" (click)="keep()">Keep it</button>
+        <button type="button" class="press next" [disabled]="!ready()" (click)="keep()">Save</button>
       </p>
     }
   `,

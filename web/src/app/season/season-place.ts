@@ -16,7 +16,7 @@ export class SeasonPlace {
   protected readonly tabs = [
     { path: 'plan', name: 'Plan' },
     { path: 'buy', name: 'To buy' },
-    { path: 'mixes', name: 'Few mixes' },
+    { path: 'fewer', name: 'Fewer mixes' },
     { path: 'crops', name: 'Crops' },
     { path: 'room', name: 'Frost and benches' },
   ];

@@ -30,7 +30,7 @@ const stages = [
           @if (steps().length > 1) {
             <button type="button" class="press square" (click)="drop(i)">
               <i class="bi bi-x-lg" aria-hidden="true"></i
-              ><span class="visually-hidden">Take out step {{ i + 1 }}</span>
+              ><span class="visually-hidden">Remove step {{ i + 1 }}</span>
             </button>
           } @else {
             <span></span>
@@ -38,7 +38,7 @@ const stages = [
           <app-choice-field
             class="mix"
             label="Its mix"
-            none="the way of working's own"
+            none="the approach's own"
             [choices]="mixes()"
             [value]="step.mix === undefined ? null : '' + step.mix"
             (valueChange)="setMix(i, $event)"

@@ -35,7 +35,7 @@ const whys: Readonly<Record<Backup['why'], string>> = {
         <button type="button" class="press" [disabled]="doing.busy()" (click)="make()">Back up now</button>
         <a class="press" [href]="archive" download>Everything as an open archive</a>
         <label class="press">
-          Bring a file…
+          Import a file…
           <input
             #file
             type="file"
@@ -64,7 +64,7 @@ const whys: Readonly<Record<Backup['why'], string>> = {
                 ></a
               >
               <button type="button" class="press quiet" (click)="chosen.set(one)">
-                Put it back…<span class="visually-hidden"> of {{ one.at | date: 'd MMM y, HH:mm' }}</span>
+                Restore it…<span class="visually-hidden"> of {{ one.at | date: 'd MMM y, HH:mm' }}</span>
               </button>
             </span>
           </li>
@@ -80,9 +80,9 @@ const whys: Readonly<Record<Backup['why'], string>> = {
             the data folder.
           </p>
           <button type="button" class="press next" [disabled]="doing.busy()" (click)="restore(one)">
-            Put it back
+            Restore it
           </button>
-          <button type="button" class="press quiet" (click)="chosen.set(null)">Leave it as it is</button>
+          <button type="button" class="press quiet" (click)="chosen.set(null)">Cancel</button>
         </div>
       }
       @if (doing.problem(); as problem) {

@@ -95,7 +95,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
           <li>
             @if (renaming() === one.id) {
               <app-text-field label="Its name" [value]="one.name" (valueChange)="name.set($event)" />
-              <button type="button" class="press" (click)="rename(one)">Keep the name</button>
+              <button type="button" class="press" (click)="rename(one)">Save the name</button>
             } @else {
               <span>
                 <b>{{ one.name }}</b>

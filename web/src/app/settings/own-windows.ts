@@ -29,7 +29,7 @@ const windowWords: Record<WindowId, [name: string, unit: string]> = {
   cohesion: ['Holds together, 0 to 1', ''],
   ph: ['pH', ''],
   ecSaturatedMSPerCm: ['Salts, saturated extract', 'mS/cm'],
-  nMgPerL: ['Ready nitrogen', 'mg/L'],
+  nMgPerL: ['Available nitrogen', 'mg/L'],
   easilyAvailableWaterPct: ['Easy water, for the finder', '%'],
   wetDensityKgPerL: ['Weight when wet, for the finder', 'water is 1'],
 };

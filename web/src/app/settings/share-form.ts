@@ -52,7 +52,7 @@ const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/
         <button type="button" class="press next" [disabled]="busy() || chosen().size === 0" (click)="take()">
           Take {{ chosen().size }} of them
         </button>
-        <button type="button" class="press quiet" (click)="leave()">Leave it</button>
+        <button type="button" class="press quiet" (click)="leave()">Cancel</button>
       </div>
     }
     @if (done()) {

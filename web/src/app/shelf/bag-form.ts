@@ -51,7 +51,7 @@ const asked: Asked<Printed>[] = [
             />
             <button type="button" class="press square" (click)="drop(one.id)">
               <i class="bi bi-x-lg" aria-hidden="true"></i
-              ><span class="visually-hidden">Take out {{ one.name }}</span>
+              ><span class="visually-hidden">Remove {{ one.name }}</span>
             </button>
           </li>
         }
@@ -70,7 +70,7 @@ const asked: Asked<Printed>[] = [
     @if (keeper.problem()) {
       <p class="wrong" role="alert">{{ keeper.problem() }}</p>
     }
-    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
+    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
   `,
   styles: `
     ol {

@@ -17,7 +17,7 @@ import { NewLot } from './new-lot';
 const SHORT_DAYS = 14;
 const headings: Record<StockKind, string> = {
   material: 'Materials',
-  product: 'Feeds and limes',
+  product: 'Fertilisers and lime',
   vessel: 'Empty vessels',
   seed: 'Seed',
 };

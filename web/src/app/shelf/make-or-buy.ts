@@ -38,13 +38,12 @@ const year: Asked<Figure>[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lead">
-      For the recipe on the bench, with the prices of your lots and shelf. Nothing here is kept but your
-      figures.
+      For the open recipe, with the prices of your lots and shelf. Nothing here is kept but your figures.
     </p>
     <div class="fields">
       <app-number-list [asked]="asked" [values]="figures()" (typed)="type($event)" />
       <app-choice-field
-        label="The bag is told in"
+        label="Bag size in"
         [choices]="bagUnits()"
         [value]="unit()"
         (valueChange)="chosen.set($event)"

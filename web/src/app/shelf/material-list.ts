@@ -15,8 +15,8 @@ import { FetchState } from '../ui/fetch-state';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lead">
-      Tick what stands here. The finder tries every recipe of it, swaps offer it first, and a price counts
-      where you wish for a low one.
+      Tick what you have. The finder tries every recipe of it, swaps offer it first, and a price counts where
+      you wish for a low one.
     </p>
     <app-fetch-state [of]="library.fetched" what="the materials" />
     <app-fetch-state [of]="shelf.lines" what="the shelf" />

@@ -75,7 +75,7 @@ import { ecMethodNames, shortName } from '../ui/words/words';
         </p>
       } @else if (it.misfit) {
         <p class="told warn">
-          The tests below do not fit it any more: {{ it.misfit }}. They move nothing; lay aside what is wrong.
+          The tests below do not fit it any more: {{ it.misfit }}. They change nothing: remove what is wrong.
         </p>
       } @else {
         <p class="lead">

@@ -24,7 +24,7 @@ import { NumberField } from '../ui/fields/number-field';
             }
           </span>
           <button type="button" class="press" (click)="putAway(one)">
-            Put away<span class="visually-hidden"> {{ one.name }}</span>
+            Archive<span class="visually-hidden"> {{ one.name }}</span>
           </button>
         </li>
       } @empty {
@@ -53,7 +53,7 @@ import { NumberField } from '../ui/fields/number-field';
         [disabled]="name().trim() === '' || struck() === undefined"
         (click)="add()"
       >
-        Keep it
+        Save
       </button>
     </div>
     @if (problem()) {
@@ -97,7 +97,7 @@ export class MeasureList {
 
   protected putAway({ id, name }: OwnMeasure): void {
     this.measures.putAway(id).subscribe({
-      next: () => this.notices.undoable(`${name} is put away.`, () => this.measures.restore(id)),
+      next: () => this.notices.undoable(`${name} is archived.`, () => this.measures.restore(id)),
       error: (error: Error) => this.notices.say(error.message),
     });
   }

@@ -35,7 +35,7 @@ import { ownKeeper } from './own-keeper';
     @if (keeper.problem()) {
       <p class="wrong" role="alert">{{ keeper.problem() }}</p>
     }
-    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
+    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
   `,
   imports: [ChoiceField, JudgedAlone, NumberField, TextField],
 })

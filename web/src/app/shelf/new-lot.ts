@@ -86,7 +86,7 @@ const round: Asked<Figure>[] = [{ name: 'round', label: 'Used before, times', wi
     @if (problem()) {
       <p class="wrong" role="alert">{{ problem() }}</p>
     }
-    <button type="button" class="press" [disabled]="!ready()" (click)="add()">Keep it</button>
+    <button type="button" class="press" [disabled]="!ready()" (click)="add()">Save</button>
   `,
   styles: `
     :host {

@@ -54,9 +54,9 @@ const asked: Asked<Figure>[] = [
         <p class="wrong" role="alert">{{ keeper.problem() }}</p>
       }
       <div class="presses">
-        <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
+        <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
         @if (changing()) {
-          <button type="button" class="press quiet" (click)="clear()">Leave it as it is</button>
+          <button type="button" class="press quiet" (click)="clear()">Cancel</button>
         }
       </div>
       @if (mine().length > 0) {

@@ -70,7 +70,7 @@ export interface Came {
     <div class="fields">
       @if (kind() === 'bag' || kind() === 'bale') {
         <app-choice-field
-          label="Volume is told in"
+          label="Volume in"
           [choices]="units()"
           [value]="unit()"
           (valueChange)="chosen.set($event)"
@@ -94,7 +94,7 @@ export interface Came {
     }
     @if (kind() === 'bulk') {
       <p class="term">
-        Reckoned with what {{ material()?.name?.toLowerCase() ?? 'it' }} weighs dry by volume.
+        Counting on what {{ material()?.name?.toLowerCase() ?? 'it' }} weighs dry by volume.
       </p>
     }
   `,

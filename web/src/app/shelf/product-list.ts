@@ -108,7 +108,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
               />
               <button type="button" class="press square" (click)="tell(one.product.id, undefined)">
                 <i class="bi bi-x-lg" aria-hidden="true"></i
-                ><span class="visually-hidden">Take out {{ one.product.name }}</span>
+                ><span class="visually-hidden">Remove {{ one.product.name }}</span>
               </button>
             </li>
           }
@@ -127,13 +127,13 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       @if (problem()) {
         <p class="wrong" role="alert">{{ problem() }}</p>
       }
-      <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
+      <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
       @if (changing()) {
-        <button type="button" class="press quiet" (click)="clear()">Leave it as it is</button>
+        <button type="button" class="press quiet" (click)="clear()">Cancel</button>
       }
     </details>
     <app-table-files table="products" />
-    <ul class="rows listed" aria-label="Feeds and limes">
+    <ul class="rows listed" aria-label="Fertilisers and lime">
       @for (one of products(); track one.id) {
         <li>
           <span>

@@ -15,9 +15,9 @@ import { PlaceTabs } from '../ui/place-tabs';
 export class ShelfPlace {
   protected readonly tabs = [
     { path: 'materials', name: 'Materials' },
-    { path: 'products', name: 'Feeds and limes' },
+    { path: 'products', name: 'Fertilisers and lime' },
     { path: 'vessels', name: 'Vessels' },
-    { path: 'lots', name: 'Lots and stock' },
+    { path: 'lots', name: 'Deliveries and stock' },
     { path: 'money', name: 'Make or buy' },
     { path: 'measures', name: 'Measures' },
     { path: 'waters', name: 'Waters' },

@@ -127,7 +127,7 @@ describe('the shed beside a recipe', () => {
       { item: 'peat-fine', left: 1000, pricePerUnit: 0.1 },
       { item: 'perlite-coarse', left: 5, pricePerUnit: 0.2 },
     ]);
-    expect(said(says)).toMatch(/Short for this job: .*gal of perlite, coarse\. Lots and stock/);
+    expect(said(says)).toMatch(/Short for this job: .*gal of perlite, coarse\. Deliveries and stock/);
     expect(said(says)).toMatch(
       /Costs €\d\.\d\d a gallon, €0\.0\d\d a cell, €\d+\.\d\d for the job, without /,
     );
@@ -143,9 +143,9 @@ describe('of one’s own', () => {
     type(form, 'Next ingredient', 'peat-medium');
     type(form, 'Next ingredient', 'perlite-coarse');
     type(form, 'pH on the bag', '6.1');
-    expect(said(form)).toMatch(/Sourness\s*6\.1/);
+    expect(said(form)).toMatch(/pH\s*6\.1/);
     type(form, 'Name on the bag', 'Blue');
-    press(form, 'Keep it');
+    press(form, 'Save');
     const sent = http.expectOne('/api/materials');
     const { says, row } = sent.request.body as {
       says: string;
@@ -171,7 +171,7 @@ describe('of one’s own', () => {
     http.expectOne('/api/materials/own-heap/tests').flush({ book, misfit: null, tests: [], figures: [] });
     TestBed.tick();
     expect(said(form)).toContain(`pH ${book.ph}`);
-    press(form, 'Keep it');
+    press(form, 'Save');
     const sent = http.expectOne('/api/materials/own-heap');
     expect([sent.request.method, (sent.request.body as { row: { ph: number } }).row.ph]).toEqual([
       'PUT',
@@ -194,6 +194,6 @@ describe('of one’s own', () => {
   test('judged alone: what is wrong is said with its window', () => {
     const form = show(JudgedAlone, { row: materialToRow(material('compost')) });
     giveLibrary(http);
-    expect(said(form)).toMatch(/Sourness\s*7\.\d\s*high: wants/);
+    expect(said(form)).toMatch(/pH\s*7\.\d\s*high: wants/);
   });
 });

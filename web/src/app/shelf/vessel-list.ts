@@ -111,9 +111,9 @@ const wallKinds = [
       @if (problem()) {
         <p class="wrong" role="alert">{{ problem() }}</p>
       }
-      <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Keep it</button>
+      <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
       @if (changing()) {
-        <button type="button" class="press quiet" (click)="clear()">Leave it as it is</button>
+        <button type="button" class="press quiet" (click)="clear()">Cancel</button>
       }
     </details>
     <app-table-files table="vessels" />

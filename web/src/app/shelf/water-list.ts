@@ -39,7 +39,7 @@ const ionNames: Record<Ion, string> = {
           <b>{{ one.water.name }}</b>
           <span>{{ one.says }}</span>
           <button type="button" class="press" (click)="putAway(one.water)">
-            Put away<span class="visually-hidden"> {{ one.water.name }}</span>
+            Archive<span class="visually-hidden"> {{ one.water.name }}</span>
           </button>
           @for (remark of one.remarks; track remark) {
             <p class="told">{{ remark }}</p>
@@ -97,7 +97,7 @@ const ionNames: Record<Ion, string> = {
         [disabled]="name().trim() === '' || alkalinity() === undefined || ec() === undefined"
         (click)="add()"
       >
-        Keep it
+        Save
       </button>
     </div>
     @if (problem()) {
@@ -181,7 +181,7 @@ export class WaterList {
 
   protected putAway({ id, name }: OwnWater): void {
     this.waters.putAway(id).subscribe({
-      next: () => this.notices.undoable(`${name} is put away.`, () => this.waters.restore(id)),
+      next: () => this.notices.undoable(`${name} is archived.`, () => this.waters.restore(id)),
       error: (error: Error) => this.notices.say(error.message),
     });
   }

@@ -15,7 +15,7 @@ import { SeasonService } from '../data/season';
       <div class="acts">
         <button type="button" class="press" (click)="save()">Save it as CSV</button>
         <label class="press">
-          Take in a CSV
+          Import a CSV
           <input #file type="file" class="visually-hidden" accept=".csv,text/csv" (change)="read(file)" />
         </label>
       </div>
@@ -26,7 +26,7 @@ import { SeasonService } from '../data/season';
       @if (seen(); as it) {
         <p role="status">{{ words(it) }}</p>
         @if (it.added.length + it.changed.length > 0) {
-          <button type="button" class="press" (click)="take()">Take them</button>
+          <button type="button" class="press" (click)="take()">Import</button>
         }
       }
       @if (problem()) {

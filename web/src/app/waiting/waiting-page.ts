@@ -52,7 +52,7 @@ import { shortName } from '../ui/words/words';
             }
             @if (row.isAsked) {
               <button type="button" class="press quiet" (click)="outbox.drop(row.item.key)">
-                Discard<span class="visually-hidden">: {{ row.what }}</span>
+                Delete<span class="visually-hidden">: {{ row.what }}</span>
               </button>
             }
           </span>
@@ -122,7 +122,7 @@ export class WaitingPage {
         if (!isThere)
           this.problem.set({
             key,
-            says: 'What it is about is not in this nursery: it can only be discarded.',
+            says: 'What it is about is not in this nursery: it can only be deleted.',
           });
       },
       (error: Error) => this.problem.set({ key, says: `Not entered: ${error.message}` }),

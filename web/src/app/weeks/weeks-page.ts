@@ -292,14 +292,14 @@ export class WeeksPage {
         ...{ days: water, window: { low: wilts, high: null }, below: 'dry' },
       },
       {
-        name: 'Ready nitrogen',
+        name: 'Available nitrogen',
         unit: shownIn('mg/L', system).unit,
         places: 0,
         days: of('nMgPerL'),
         window: { low: 10, high: null },
         below: 'short',
       },
-      { name: 'Sourness, pH', unit: 'pH', places: 1, days: of('ph'), window: { low: ph.low, high: ph.high } },
+      { name: 'pH', unit: 'pH', places: 1, days: of('ph'), window: { low: ph.low, high: ph.high } },
       {
         ...{ name: 'Salts, saturated extract', unit: 'mS/cm', places: 2, days: of('ecSaturatedMSPerCm') },
         window: { low: null, high: windows.ecSaturatedMSPerCm.high + evaluation.harmlessEcMSPerCm },
@@ -313,7 +313,7 @@ export class WeeksPage {
     const pct = (share: number): string => `${fixed(100 * share, 0)} %`;
     return [
       {
-        name: 'Water when so much of its water is gone',
+        name: 'Water when this share of its water is gone',
         min: 0.1,
         max: 1,
         step: 0.05,

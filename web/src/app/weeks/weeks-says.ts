@@ -12,8 +12,8 @@ export const comes: Record<Trouble, string> = {
   dry: 'it dries out',
   starved: 'nitrogen runs out',
   salty: 'it is too salty',
-  sour: 'it is too sour',
-  sweet: 'it is too sweet',
+  sour: 'it is too acid',
+  sweet: 'it is too alkaline',
 };
 export const mends: Record<Trouble, string> = {
   dry: 'Water sooner, or fill a larger vessel.',

@@ -8,7 +8,7 @@ import { SaidPipe } from '../../ui/words/said';
 
 const words: Record<Severity, { word: string; icon: string }> = {
   stop: { word: 'Stop', icon: 'bi-octagon-fill' },
-  warn: { word: 'Mind', icon: 'bi-exclamation-triangle-fill' },
+  warn: { word: 'Watch out', icon: 'bi-exclamation-triangle-fill' },
   note: { word: 'Note', icon: 'bi-info-circle' },
 };
 

@@ -34,7 +34,7 @@ const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPo
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details appFold #fold="appFold">
-      <summary>Say it another way</summary>
+      <summary>Enter it another way</summary>
       @if (fold.opened()) {
         <div class="fields">
           <app-number-field label="So much" within="stock" [(value)]="amount" />

@@ -33,7 +33,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
     @if (basis(); as by) {
       <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start">
         <button type="button" class="press quiet" ngbDropdownToggle>
-          I have another<span class="visually-hidden"> product than {{ amendment().name }}</span>
+          Use a different product<span class="visually-hidden"> than {{ amendment().name }}</span>
         </button>
         <div ngbDropdownMenu>
           @if (menu.isOpen()) {

@@ -1,3 +1,4 @@
+import { inSentence } from '#words/formats';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Swap } from '#core/finder/swap';
@@ -170,7 +171,7 @@ export class SwapMaterial {
     const { noun } = this.store.kind();
     const all = unmatched.map(({ id, was, is }) => {
       const { name, places } = readingWords(id, noun);
-      return `${name.toLowerCase()} ${fixed(was, places)} → ${fixed(is, places)}`;
+      return `${inSentence(name)} ${fixed(was, places)} → ${fixed(is, places)}`;
     });
     return `not matched: ${all.join(', ')}`;
   }

@@ -56,7 +56,7 @@ const asked: Asked<Test>[] = [
           </p>
         }
         @if (count()) {
-          <button type="button" class="press" (click)="clear()">Forget these tests</button>
+          <button type="button" class="press" (click)="clear()">Delete these tests</button>
         }
       }
     </details>

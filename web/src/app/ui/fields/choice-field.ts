@@ -43,6 +43,6 @@ export class ChoiceField {
     const value = this.value() ?? '';
     if (value === '') return this.none() === null ? 'choose' : '';
     const known = this.choices().length === 0 || this.choices().some((one) => one.id === value);
-    return known ? '' : 'one that is not on this list';
+    return known ? '' : 'a choice from this list';
   });
 }

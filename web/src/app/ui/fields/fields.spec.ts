@@ -93,10 +93,10 @@ describe('one of a list', () => {
   test.each([
     ['what is chosen', 'Pots', () => undefined],
     ['that something is to be chosen', 'choose', (host: Choosing) => host.value.set(null)],
-    ['that it is not on the list', 'one that is not on this list', (host: Choosing) => host.value.set('3')],
+    ['that it is not on the list', 'a choice from this list', (host: Choosing) => host.value.set('3')],
     [
       'the same where none may be chosen',
-      'one that is not on this list',
+      'a choice from this list',
       (host: Choosing) => {
         host.none.set('none');
         host.value.set('3');

@@ -29,7 +29,7 @@ test('perlite and vermiculite are told apart where they are chosen', () => {
 test('every reading has plain words, the term beside them, and reads in inches where it is a length', () => {
   for (const id of readingIds) {
     const { name, term } = readingWords(id, 'cell');
-    expect([name.length > 3, term.length > 3]).toEqual([true, true]);
+    expect([name.length > 1, term.length > 3]).toEqual([true, true]);
   }
   const input = recipe({ 'peat-fine': 1 });
   const piece = readingsOf(input, evaluateMix(input)).find((r) => r.id === 'largestParticle')!;

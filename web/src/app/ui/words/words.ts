@@ -1,3 +1,4 @@
+import { inSentence } from '#words/formats';
 import { type KeptDown, type LiftingTest } from '#core/spread/kept-down';
 import { type ScoredId } from '#core/finder/aims';
 import { type Reading } from '#core/judge/readings';
@@ -33,7 +34,7 @@ export const roleWords: Record<Role, string> = {
 export function materialSays(id: string, role: Role): string {
   if (id.startsWith('vermiculite')) return 'holds water and potassium';
   if (id.startsWith('perlite')) return 'drains, holds no food';
-  if (id.startsWith('peat')) return `${roleWords[role]}, sour`;
+  if (id.startsWith('peat')) return `${roleWords[role]}, acid`;
   return roleWords[role];
 }
 
@@ -55,9 +56,9 @@ export function readingWords(id: ScoredId, noun: string): ReadingWords {
       reach: 0.5,
     },
     cohesion: { name: 'Holds together', term: 'cohesion, 0 to 1', places: 2, reach: 0.8 },
-    ph: { name: 'Sourness', term: 'pH, lime acted', places: 1, reach: 1.5 },
+    ph: { name: 'pH', term: 'once the lime has acted', places: 1, reach: 1.5 },
     ecSaturated: { name: 'Salts', term: 'EC, saturated extract', places: 2, reach: 0.7 },
-    n: { name: 'Ready nitrogen', term: 'soluble N', places: 0, reach: 0.7 },
+    n: { name: 'Available nitrogen', term: 'soluble N', places: 0, reach: 0.7 },
     easilyAvailableWater: { name: 'Easy water', term: 'water at 10 less at 50 cm', places: 1, reach: 0.8 },
     wetDensity: { name: 'Weight when wet', term: 'wet density, water is 1', places: 2, reach: 0.8 },
     largestParticle: { name: 'Largest piece', term: 'against the narrowest side', places: 1, reach: 0.8 },
@@ -96,7 +97,7 @@ export function heldDownWords(by: readonly KeptDown[], noun: string): string {
       ? `${liftingWords[test]} would make it ${oddsWords(lifted)}`
       : `${liftingWords[test]} as well, ${oddsWords(lifted)}`,
   );
-  return `Held down by ${readingWords(first.id, noun).name.toLowerCase()}, right in ${Math.round(100 * first.inside)} of 100: ${lifts.join('; ')}.`;
+  return `Held down by ${inSentence(readingWords(first.id, noun).name)}, right in ${Math.round(100 * first.inside)} of 100: ${lifts.join('; ')}.`;
 }
 
 export function oddsWords(share: number): string {

@@ -15,7 +15,7 @@ type What = 'up' | 'made';
 
 /** Any two or more mixes, batches, vessels or lots of seed, side by side: is it more than luck? */
 @Component({
-  selector: 'app-better-page',
+  selector: 'app-compare-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="asked">
@@ -77,8 +77,7 @@ type What = 'up' | 'made';
           }
         </ul>
         <p class="term">
-          Over the last three years. Crops and vessels differ between batches: what is compared here stood
-          where it stood. A fair trial tells more.
+          The last three years. Batches differ in crops, vessels and place on the bench: a trial tells more.
         </p>
       }
     }
@@ -98,7 +97,7 @@ type What = 'up' | 'made';
   `,
   imports: [ChoiceField, SaidPipe, Segments, ShareRulers, TickField],
 })
-export class BetterPage {
+export class ComparePage {
   private readonly plants = inject(PlantsService);
   private readonly season = inject(SeasonService);
   protected readonly bys: { id: By; name: string }[] = [

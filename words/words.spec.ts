@@ -1,0 +1,169 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import ts from 'typescript';
+import { unit } from 'mathjs';
+import { library } from '#testing/library';
+import { samplesOf } from '#testing/message-samples';
+import { metric, us } from '#testing/readers';
+import { beside, formatsFor, inSentence } from '#words/formats';
+import { en } from '#words/en/index';
+import { nameIn } from '#words/names';
+import { type Reader } from '#words/reader';
+
+const english = formatsFor(metric);
+const american = formatsFor(us);
+const plain = (text: string): string => text.replaceAll('\u00a0', ' ').replaceAll('\u202f', ' ');
+
+/** Everything that a language says, of every sample. */
+function* all(reader: Reader): Generator<[code: string, text: string]> {
+  const formats = formatsFor(reader);
+  for (const [code, words] of Object.entries(en))
+    for (const facts of samplesOf(code))
+      yield [code, plain((words as (f: unknown, g: unknown) => string)(facts, formats))];
+}
+
+/** Metric units behind a number; mS/cm, meq and pH are read by both. */
+const METRIC = /\d[\d ]*(?:\.\d+)? ?(?:°C|mm|cm|mL|L|kg|g|g\/L|mg\/L)(?![\w/])/;
+const MOST_WORDS = 18;
+
+describe('every text of every message', () => {
+  test('says its facts: none of them is left out by mistake, none is no number', () => {
+    for (const [code, text] of all(metric)) {
+      expect([code, text]).toEqual([code, expect.not.stringMatching(/undefined|NaN|null|\[object|  /)]);
+      expect(text.length).toBeGreaterThan(3);
+    }
+  });
+
+  test('in US units nothing is metric', () => {
+    for (const [code, text] of all(us))
+      // The capacity of a scoop is in its name.
+      expect([code, METRIC.exec(text)?.[0]]).toEqual([code, undefined]);
+  });
+
+  test('a sentence has at most 18 words; a step and a finding at most two sentences, a reason three', () => {
+    for (const [code, text] of all(metric)) {
+      if (code.startsWith('sum.') && code.endsWith('.source')) continue;
+      // A list of amounts is one thing to read for each of its items.
+      const sentences = text.split(/[.!?:;](?:\s|$)/).filter((one) => one.trim() !== '');
+      for (const sentence of sentences)
+        expect([code, sentence, sentence.split(/\s+/).length <= MOST_WORDS]).toEqual([code, sentence, true]);
+      const stops = text.split(/[.!?](?:\s|$)/).filter((one) => one.trim() !== '').length;
+      expect([code, stops <= 3]).toEqual([code, true]);
+    }
+  });
+
+  test('one of a thing and many of it, and the article before them', () => {
+    for (const [code, text] of all(metric))
+      expect([
+        code,
+        /\b1 (kettles|loads|parts|minutes|days|weeks)\b|\ba [aeio]|\ban [^aeiou8h1]/.exec(text)?.[0],
+      ]).toEqual([code, undefined]);
+  });
+});
+
+/** Turns of speech that nobody uses, and words that have a better one: see words.md. */
+const FORBIDDEN = [
+  ...[/\bso (much|many) of\b/i, /\bsuch an? /i, /\bwhither\b/i, /\bbears\b/i, /\bstands? among\b/i],
+  ...[/\bis told in\b/i, /\breckon(ed|s|ing)?\b/i, /\bfalls? beside\b/i, /\bone that\b/i],
+  ...[/\bsourness\b/i, /\bready nitrogen\b/i, /\bMind:/, /weeks to come/i, /\byour hand\b(?!s)/i],
+  ...[/which did better/i, /fair trials?\b/i, /\bfew mixes\b/i, /sow, strike/i, /feeds and limes/i],
+  ...[/lots and stock/i, /ways? of working/i, /cut through one/i, /stays soaked/i, /\bto spare\b/i],
+  ...[/so it goes/i, /second best/i, /I have another/, /say it another way/i, /stands here\b/i],
+  ...[/\bkeep it( so)?\b$/i, /\bleave it\b$/i, /^take (it )?out$/i, /\bput (it )?away\b/i],
+  ...[/^take (it )?back$/i, /\blet it go\b/i, /\blay (it )?aside\b/i],
+] as const;
+
+/** Every string of a program, and every text of a template. */
+function textsOf(file: string): string[] {
+  const source = readFileSync(file, 'utf8');
+  const ofTemplate = (html: string): string[] =>
+    html
+      .replaceAll(/<!--[^]*?-->/g, '')
+      .split(/<[^>]*>|[@][a-z]+[^{]*\{|\}/)
+      .map((text) => text.replaceAll(/\{\{[^]*?(\}\}|$)/g, ' ').trim())
+      .filter((text) => /[a-z]{3}/i.test(text));
+  if (file.endsWith('.html')) return ofTemplate(source);
+  const found: string[] = [];
+  const visit = (node: ts.Node): void => {
+    if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node)) return;
+    if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node))
+      found.push(...(node.text.includes('</') ? ofTemplate(node.text) : [node.text]));
+    else if (ts.isTemplateExpression(node))
+      found.push(node.head.text, ...node.templateSpans.map(({ literal }) => literal.text));
+    ts.forEachChild(node, visit);
+  };
+  visit(ts.createSourceFile(file, source, ts.ScriptTarget.Latest));
+  return found;
+}
+
+function* files(folder: string): Generator<string> {
+  for (const one of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, one.name);
+    if (one.isDirectory()) yield* files(path);
+    else if (/\.(ts|html)$/.test(one.name) && !/\.spec\.ts$/.test(one.name)) yield path;
+  }
+}
+
+test('no text of the house has a turn of speech that is forbidden, nor a word that has a better one', () => {
+  const wrong: string[] = [];
+  for (const room of ['core', 'contract', 'words', 'server', 'web/src/app'])
+    for (const file of files(room))
+      for (const text of textsOf(file))
+        for (const pattern of FORBIDDEN) if (pattern.test(text)) wrong.push(`${file}: ${text.slice(0, 120)}`);
+  expect(wrong).toEqual([]);
+});
+
+describe('quantities', () => {
+  test('each has both systems, as mathjs turns them', () => {
+    const to = (value: number, from: string, into: string): number => unit(value, from).toNumber(into);
+    const numberOf = (text: string): number =>
+      Number(
+        plain(text)
+          .replaceAll(' ', '')
+          .replace(/[^\d.−-].*$/, '')
+          .replace('−', '-'),
+      );
+    expect(numberOf(american.density(1327))).toBeCloseTo(to(1327, 'g/l', 'lbm/cuft'), 1);
+    expect(numberOf(american.dose(3))).toBeCloseTo(to(3, 'g/l', 'lbm/cuyd'), 2);
+    expect(numberOf(american.mass(5000))).toBeCloseTo(to(5000, 'g', 'lbm'), 1);
+    expect(numberOf(american.volume(40))).toBeCloseTo(to(40, 'l', 'gallon'), 1);
+    expect(plain(american.celsius(-4))).toBe('25 °F');
+    expect(plain(english.celsius(-4))).toBe('−4 °C');
+    expect(plain(american.celsiusRange(15, 21))).toBe('59–70 °F');
+    expect(plain(english.density(1327))).toBe('1 327 g/L');
+  });
+
+  test('no more digits than a hand can use', () => {
+    expect([7.81, 0.0078, 12.34, 1234.5].map((litres) => plain(english.volume(litres)))).toEqual([
+      '7.81 L',
+      '8 mL',
+      '12.3 L',
+      '1 235 L',
+    ]);
+    expect([11.1, 198].map((grams) => plain(american.mass(grams)))).toEqual(['0.39 oz', '7.0 oz']);
+    expect(plain(american.volume(0.36))).toBe('1 ½ cups');
+  });
+
+  test('a number never looks like the edge that it is beside', () => {
+    expect(Number(beside(7.96, 0, 8))).toBeLessThan(8);
+    expect(Number(beside(8.04, 0, 8))).toBeGreaterThan(8);
+    expect([beside(6.84, 1, 6.8), beside(12.4, 0, 8), beside(8, 0, 8)]).toEqual(['6.84', '12', '8']);
+  });
+
+  test('names of the library: sizes in inches, both ends alike; one’s own stay as they were written', () => {
+    expect(nameIn('Perlite, coarse (2-5 mm)', 'us')).toBe('Perlite, coarse (0.08–0.20 in)');
+    expect(nameIn('9 cm pot', 'us')).toBe('3 ½ in pot');
+    expect(american.title({ id: 'own-x', name: 'Bark 10 mm' })).toBe('Bark 10 mm');
+    for (const { name } of [...library.materials.values(), ...library.vessels.values()])
+      expect(METRIC.exec(nameIn(name, 'us'))?.[0]).toBeUndefined();
+  });
+
+  test('in a sentence a label begins small, an abbreviation does not', () => {
+    expect(['Fill weight', 'pH', 'EC', 'Salts'].map(inSentence)).toEqual([
+      'fill weight',
+      'pH',
+      'EC',
+      'salts',
+    ]);
+  });
+});
