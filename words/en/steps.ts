@@ -21,7 +21,7 @@ export const steps: Words<StepFacts> = {
   'step.screen-coarse.why': () => 'Larger pieces do not fit this job. Wet material will not go through.',
   'step.dust': () => 'Dust: work outdoors or by an open door, with a fitted mask.',
   'step.damp-down': ({ materials, keepDry }, f) =>
-    `Put on a fitted mask. Dampen the ${f.names(materials)} before you pour it out.${keepDry ? ' Save one dry scoop for the doses.' : ''}`,
+    `With a fitted mask on, dampen the ${f.names(materials)} before pouring.${keepDry ? ' Save one dry scoop for the doses.' : ''}`,
   'step.damp-down.why': ({ bale }) =>
     bale
       ? 'Measure peat loose: a bale loosens to about twice its volume. Dry peat also repels water.'
@@ -50,7 +50,7 @@ export const steps: Words<StepFacts> = {
       .join('; ');
     const share = loads > 1 ? `1 part in ${4 * loads} of the blend` : 'a quarter of the blend';
     const tip =
-      loads > 1 ? `Make ${f.counted(loads, { one: 'load', other: 'loads' })}. Tip each` : 'Tip everything';
+      loads > 1 ? `Make ${f.counted(loads, { one: 'load', other: 'loads' })}, each tipped` : 'Tip everything';
     return `${tip} in four layers: ${layers}${blend ? `; ${share}` : ''} each time. Turn three times.`;
   },
   'step.layer.why': ({ looseLitres, litres, filled, shrinks }, f) =>
@@ -101,8 +101,8 @@ export const steps: Words<StepFacts> = {
       ? `Moisten it in a lidded tray, a hand deep at most. Heat it in the oven until the middle holds ${f.celsius(celsius)}.`
       : `Steam it from below, lid on, until the probe in the middle holds ${f.celsius(celsius)}.`,
   'step.heat-boiling': ({ litres, kettles, celsius, wetPct }, f) =>
-    `Pour on ${f.volume(litres)} of boiling water, about ${f.counted(kettles, { one: 'kettle', other: 'kettles' })}. Lid on, hold it at ${f.celsius(celsius)}.${
-      wetPct === null ? '' : ` It is then too wet, ${f.pct(wetPct)} of its pores full: spread it out to dry.`
+    `Pour on ${f.volume(litres)} of boiling water, about ${f.counted(kettles, { one: 'kettle', other: 'kettles' })}, lid on, and hold it at ${f.celsius(celsius)}.${
+      wetPct === null ? '' : ` That leaves ${f.pct(wetPct)} of its pores full, too wet: spread it out to dry.`
     }`,
   'step.heat-drowns': ({ celsius }, f) =>
     `Boiling water alone would drown it. Heat it in the oven or with steam to ${f.celsius(celsius)}, lid on.`,
@@ -111,7 +111,7 @@ export const steps: Words<StepFacts> = {
   'step.heat.caution': ({ by, drowns, ammonium }, f) => {
     const danger =
       by === 'oven'
-        ? 'Hot trays burn. It smells: air the kitchen, or use another oven.'
+        ? 'Hot trays burn, and it smells: air the kitchen, or use another oven.'
         : by === 'steam'
           ? 'Steam scalds: gloves, sleeves, and open the lid away from you.'
           : drowns

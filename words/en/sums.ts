@@ -33,7 +33,7 @@ export const sums: Words<SumTexts> = {
   'sum.largestParticle.source': () => 'common practice, no source',
   'sum.largestParticle.limits': () => 'Screening changes it.',
   'sum.limeDose.how': () =>
-    'Acid to neutralise on the way to the pH wanted, divided by the strength of one gram of this lime.',
+    'Acid to neutralise on the way to the pH wanted, divided by the strength of this lime.',
   'sum.limeDose.source': () => 'Argo & Fisher 2002; fineness by US agronomic convention (from memory)',
   'sum.limeDose.limits': () => 'Of finished mix, ±25 % until you test your own peat.',
   'sum.scooped.how': () =>
