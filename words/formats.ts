@@ -83,6 +83,11 @@ function made<T>(all: Map<string, T>, language: string, make: () => T): T {
 }
 
 const withoutSize = (name: string): string => name.replace(/\s*\(.*\)$/, '');
+/** "Perlite, coarse" is "coarse perlite" in a sentence, where a comma stands between things. */
+const GRADED =
+  /^(.+), (fine|medium|coarse|aged|composted|washed|screened|sieved|ground|dry|hydrated|granular)$/i;
+const inOrder = (name: string): string => name.replace(GRADED, '$2 $1');
+
 const isOwn = (id: string): boolean => id.startsWith('own-');
 
 export function formatsFor(reader: Reader): Formats {
@@ -94,7 +99,7 @@ export function formatsFor(reader: Reader): Formats {
     word[made(rules, language, () => new Intl.PluralRules(language)).select(Math.abs(value))] ?? word.other;
   const name = ({ id, name: called }: Named): string => {
     const plain = withoutSize(called);
-    return isOwn(id) ? plain : plain.toLowerCase();
+    return isOwn(id) ? plain : inOrder(plain).toLowerCase();
   };
   const degrees = (celsius: number): string => fixed(us ? fahrenheitFromCelsius(celsius) : celsius, 0);
   const mm = (length: number): string => (us ? inches(length) : showLength(length, 'metric').text);

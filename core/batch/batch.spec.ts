@@ -150,7 +150,7 @@ describe('order of work', () => {
     const judgement = judgeMix(recipe({ 'peat-fine': 1 }));
     const sheet = batchSheet(judgement.evaluation, 40, 'sowing');
     const layer = orderOfWork(judgement, sheet, 'sowing').find((s) => s.id === 'layer')!;
-    expect(read(layer.text, metric)).toContain('in four layers: 10.0\u00a0L sphagnum peat');
+    expect(read(layer.text, metric)).toContain('in four layers: 10.0\u00a0L fine sphagnum peat');
   });
 });
 
