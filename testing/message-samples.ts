@@ -6,6 +6,8 @@ const perlite: Named = { id: 'perlite-coarse', name: 'Perlite, coarse (2-5 mm)' 
 const lime: Named = { id: 'lime-dolomitic', name: 'Dolomitic lime, ground' };
 const own: Named = { id: 'own-blue-bag', name: 'Blue Bag from the Merchant' };
 
+const on = '2031-03-01';
+
 /** Facts for every message that has some, the plain and the odd case of each: for tests that read all there is. */
 export const samples: { [Code in keyof AllFacts]?: readonly AllFacts[Code][] } = {
   'step.screen': [{ material: peat, mm: 6, onLitres: 44, throughLitres: 40 }],
@@ -85,6 +87,51 @@ export const samples: { [Code in keyof AllFacts]?: readonly AllFacts[Code][] } =
   'mover.lime': [{ ph: 0.2 }],
   'mover.firmer': [{ pct: 5 }],
   'mover.deeper': [{ mm: 10 }],
+  'cause.hungry.remedy': [{ litres: 1.2, leachLitres: 6.5 }],
+  'cause.sour.remedy': [{ litres: 1.2, leachLitres: 6.5 }],
+  'cause.sweet.remedy': [{ litres: 120, leachLitres: 650 }],
+  'cause.salty.remedy': [{ litres: 1.2, leachLitres: 6.5 }],
+  'event.up': [{ kind: 'up', on, count: 1200 }],
+  'event.count': [{ kind: 'count', on, alive: 33 }],
+  'event.lost': [{ kind: 'lost', on, count: 3, cause: 'slugs' }],
+  'event.thinned': [{ kind: 'thinned', on, count: 3 }],
+  'event.moved': [{ kind: 'moved', on, count: 3, to: 4 }],
+  'event.out': [{ kind: 'out', on, count: 3, way: 'sold' }],
+  'event.fed': [{ kind: 'fed', on, text: 'weak' }],
+  'event.watered': [
+    { kind: 'watered', on },
+    { kind: 'watered', on, litres: 2.5, minutes: 1 },
+  ],
+  'event.ph': [{ kind: 'ph', on, value: 6 }],
+  'event.ec': [{ kind: 'ec', on, value: 1.25 }],
+  'event.weight': [{ kind: 'weight', on, grams: 3118 }],
+  'event.cold': [{ kind: 'cold', on, celsius: -4 }],
+  'event.sprayed': [{ kind: 'sprayed', on, text: 'soap' }],
+  'event.topped': [
+    { kind: 'topped', on },
+    { kind: 'topped', on, litres: 0.5 },
+  ],
+  'event.size': [{ kind: 'size', on, mm: 90 }],
+  'event.picture': [
+    { kind: 'picture', on, picture: 1, text: '' },
+    { kind: 'picture', on, picture: 1, text: 'from above' },
+  ],
+  'event.note': [{ kind: 'note', on, text: 'Looks well' }],
+  'event.sign': [{ kind: 'sign', on, sign: 'purple' }],
+  'event.did': [{ kind: 'did', on, cause: 'cold', text: 'moved in' }],
+  'event.helped': [
+    { kind: 'helped', on, cause: 'cold', helped: true },
+    { kind: 'helped', on, cause: 'cold', helped: false },
+  ],
+  'result.batch': [
+    { up: { alive: 0, of: 0 }, plantings: 1, lost: [], suspects: [] },
+    {
+      up: { alive: 446, of: 480 },
+      plantings: 3,
+      lost: [{ cause: 'damped off', count: 9 }],
+      suspects: [{ cause: 'sweet', plantings: 2 }],
+    },
+  ],
 };
 
 /** Of a code: its samples, or nothing but the code. */

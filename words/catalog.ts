@@ -1,6 +1,8 @@
 import { type StepFacts } from '#core/batch/step-facts';
 import { type ExplainedId } from '#core/explain/explain';
 import { type MoverFacts, type OriginFacts, type TermFacts } from '#core/explain/sum-facts';
+import { type CauseId, type Drench, type EvidenceId, type SignId } from '#core/plants/cause-table';
+import { type PlantEvent, type PlantEventKind } from '#core/plants/planting';
 import { type MessageOf, type None } from '#core/units/message';
 import { type Formats } from '#words/formats';
 
@@ -13,8 +15,39 @@ export type SumPart = 'how' | 'source' | 'limits';
 /** How a number is computed, where that is from, and what it does not know: by the id of the number. */
 export type SumTexts = Record<`sum.${ExplainedId}.${SumPart}`, None>;
 
+/** What ails plants: each cause, each sign, and how to find out. */
+export type CauseTexts = Record<`cause.${CauseId}.${'name' | 'why' | 'next'}`, None> &
+  Record<`cause.${CauseId}.remedy`, Drench> &
+  Record<`sign.${SignId}` | `find-out.${EvidenceId}` | 'remedy.wait', None>;
+
+/** What happened to plants: the event itself is what it is about. */
+export type EventFacts = {
+  [Kind in PlantEventKind as `event.${Kind}`]: Extract<PlantEvent, { kind: Kind }>;
+};
+
+/** What became of all that was raised in a batch. */
+export interface ResultFacts {
+  'result.batch': {
+    up: { alive: number; of: number };
+    plantings: number;
+    lost: readonly { cause: string; count: number }[];
+    suspects: readonly { cause: CauseId; plantings: number }[];
+  };
+}
+
 /** Every message there is. */
-export type AllFacts = StepFacts & SumTexts & TermFacts & OriginFacts & MoverFacts;
+export type AllFacts = StepFacts &
+  SumTexts &
+  TermFacts &
+  OriginFacts &
+  MoverFacts &
+  CauseTexts &
+  EventFacts &
+  ResultFacts;
 export type AnyMessage = MessageOf<AllFacts>;
+/** Codes that say all by themselves. */
+export type BareCode = {
+  [Code in keyof AllFacts]: AllFacts[Code] extends None ? Code : never;
+}[keyof AllFacts];
 /** All that a language must say. */
 export type Catalog = Words<AllFacts>;

@@ -1,7 +1,8 @@
 import { type ExplainedId } from '#core/explain/explain';
 import { type Message, none, type Text } from '#core/units/message';
+import { type PlantEvent } from '#core/plants/planting';
 import { readOut } from '#core/units/said';
-import { type AnyMessage, type Catalog, type SumPart } from '#words/catalog';
+import { type AnyMessage, type BareCode, type Catalog, type SumPart } from '#words/catalog';
 import { en } from '#words/en/index';
 import { type Formats, formatsFor } from '#words/formats';
 import { type Language, type Reader } from '#words/reader';
@@ -17,9 +18,13 @@ export function formatsOf(reader: Reader): Formats {
   return known;
 }
 
+/** What a message that is nothing but its code says. */
+export const word = (code: BareCode, reader: Reader): string =>
+  catalogs[reader.language][code](none, formatsOf(reader));
+
 /** How a number is computed, who says so, or what it does not know. */
 export const aboutSum = (id: ExplainedId, part: SumPart, reader: Reader): string =>
-  catalogs[reader.language][`sum.${id}.${part}`](none, formatsOf(reader));
+  word(`sum.${id}.${part}`, reader);
 
 /** Its first sentence: of a step, what to do. */
 export function readShort(text: Text<AnyMessage>, reader: Reader): string {
@@ -35,3 +40,7 @@ export function read(text: Text<AnyMessage>, reader: Reader): string {
   const words = catalogs[reader.language][text.say] as (facts: unknown, formats: Formats) => string;
   return words(text.with, formatsOf(reader));
 }
+
+/** The message of an event of plants. */
+export const eventSays = (event: PlantEvent): AnyMessage =>
+  ({ say: `event.${event.kind}`, with: event }) as AnyMessage;

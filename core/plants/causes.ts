@@ -6,7 +6,7 @@ import {
   type Found,
   signs,
   type SignId,
-  tests,
+  type Drench,
 } from '#core/plants/cause-table';
 import { OutOfRange } from '#core/units/check';
 
@@ -92,10 +92,10 @@ export function tellingTest(
   found: Found,
   taught: Taught = new Map(),
   own: OwnOdds = {},
-): { id: EvidenceId; text: string; bits: number } | null {
+): { id: EvidenceId; bits: number } | null {
   const now = rankCauses(sign, found, taught, own);
   const before = entropy(now);
-  let best: { id: EvidenceId; text: string; bits: number } | null = null;
+  let best: { id: EvidenceId; bits: number } | null = null;
   for (const id of Object.keys(evidence) as EvidenceId[]) {
     if (found[id] !== undefined) continue;
     let after = 0;
@@ -104,7 +104,7 @@ export function tellingTest(
       after += p * entropy(rankCauses(sign, { ...found, [id]: state }, taught, own));
     }
     const bits = before - after;
-    if (bits > 0.05 && (best === null || bits > best.bits)) best = { id, text: tests[id], bits };
+    if (bits > 0.05 && (best === null || bits > best.bits)) best = { id, bits };
   }
   return best;
 }
@@ -127,18 +127,12 @@ const DRENCH = 0.2;
 export function remedyFor(
   ranked: readonly Ranked[],
   { cells, volumeL }: Amounts,
-): { cause: CauseId; text: string; next: string; withheld: CauseId | null } {
+): { cause: CauseId; withheld: CauseId | null; drench: Drench } {
   const [first, second] = ranked as [Ranked, Ranked | undefined];
-  const { remedy, next } = causes[first.cause];
-  const amount = (litres: number): string => (litres >= 10 ? litres.toFixed(0) : litres.toFixed(1));
-  if (second && remedy.harms.includes(second.cause))
-    return {
-      cause: first.cause,
-      text: `Wait: what helps against the first harms if it is the second. Find out which, before anything is done.`,
-      ...{ next, withheld: second.cause },
-    };
-  const text = remedy.text
-    .replace('{leach}', amount(LEACH * cells * volumeL))
-    .replace('{litres}', amount(DRENCH * cells * volumeL));
-  return { cause: first.cause, text, next, withheld: null };
+  const harmful = second && causes[first.cause].harms.includes(second.cause);
+  return {
+    cause: first.cause,
+    withheld: harmful ? second.cause : null,
+    drench: { litres: DRENCH * cells * volumeL, leachLitres: LEACH * cells * volumeL },
+  };
 }

@@ -195,10 +195,8 @@ function tried(
 }
 
 /** What a cause asks for that no change of the mix gives. */
-export const besideTheMix = (suspects: readonly Suspect[]): { cause: CauseId; text: string }[] =>
-  suspects
-    .filter(({ cause }) => wants[cause] === undefined)
-    .map(({ cause }) => ({ cause, text: causes[cause].next }));
+export const besideTheMix = (suspects: readonly Suspect[]): CauseId[] =>
+  suspects.filter(({ cause }) => wants[cause] === undefined).map(({ cause }) => cause);
 
 /**
  * What was read of plants in a mix differs from what is reckoned of it by more than this: pH, and times the EC. What is

@@ -45,7 +45,7 @@ export const lossCauses = [
   ...['burnt', 'broken', 'weak'],
 ] as const;
 
-/** Whither plants go from where they are known. */
+/** Where plants go from here. */
 export const outWays = ['planted', 'sold', 'thrown away'] as const;
 
 export type PlantEvent = { on: string } & (

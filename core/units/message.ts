@@ -10,7 +10,7 @@ export interface Named {
  * What is so, without a word: a code, and what it is about. Plain JSON, so that it can be kept, and said later in the
  * language and the units of whoever reads it. A number has its unit in its name: `litres`, `mm`, `celsius`.
  */
-export interface Message<Code extends string = string, Facts = Readonly<Record<string, unknown>>> {
+export interface Message<Code extends string = string, Facts = object> {
   readonly say: Code;
   readonly with: Facts;
 }
@@ -28,7 +28,7 @@ export const messages =
   });
 
 /** No facts beside the code. */
-export type None = Readonly<Record<never, never>>;
+export type None = Readonly<Record<string, never>>;
 export const none: None = {};
 
 /** A message; or, on what was kept before there were messages, its sentence with the quantities left in. */

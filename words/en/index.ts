@@ -1,6 +1,18 @@
 import { steps } from '#words/en/steps';
 import { movers, origins, sums, terms } from '#words/en/sums';
+import { causes } from '#words/en/causes';
+import { events } from '#words/en/events';
+import { results } from '#words/en/results';
 import { type Catalog } from '#words/catalog';
 
 /** English. */
-export const en: Catalog = { ...steps, ...sums, ...terms, ...origins, ...movers };
+export const en: Catalog = {
+  ...steps,
+  ...sums,
+  ...terms,
+  ...origins,
+  ...movers,
+  ...causes,
+  ...events,
+  ...results,
+};

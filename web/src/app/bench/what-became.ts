@@ -1,8 +1,8 @@
+import { ReaderHere } from '../data/reader-here';
 import { inSentence } from '#words/formats';
 import { OutOfRange } from '#core/units/check';
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { causes } from '#core/plants/cause-table';
 import { besideTheMix, nextTime, type NextTime, type Suspect, unexplained } from '#core/plants/next-time';
 import { judgeMix } from '#core/judge/judge';
 import { type Reading } from '#core/judge/readings';
@@ -16,21 +16,6 @@ import { SchoolChoice } from '../data/school-choice';
 import { readingWords, shortName } from '../ui/words/words';
 import { SaidPipe } from '../ui/words/said';
 import { RecipeStore } from './recipe-store';
-
-const MOST_SAID = 3;
-
-/** "93 % of 480 came up; sour in 2 of 3". */
-function resultSays({ up, plantings, lost, suspects }: BatchResult): string {
-  const share =
-    up.of > 0 ? `${Math.round((100 * up.alive) / up.of)} % of ${up.of} came up` : 'nothing counted yet';
-  const told = suspects
-    .slice(0, MOST_SAID)
-    .map(
-      (one) => `${causes[one.cause].name.split(':')[0]!.toLowerCase()} in ${one.plantings} of ${plantings}`,
-    );
-  const worst = lost[0];
-  return [share, ...(worst ? [`${worst.count} lost, ${worst.cause}`] : []), ...told].join('; ');
-}
 
 /** Readings of a recipe; none where a material that it names is gone. */
 function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
@@ -83,8 +68,8 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
           @if (changes().length === 0) {
             <p>No change of the mix would help without harming something else.</p>
           }
-          @for (one of beside(); track one.cause) {
-            <p class="term">{{ name(one.cause) }}: {{ one.text }}.</p>
+          @for (one of beside(); track one) {
+            <p class="term">{{ name(one) }}: {{ next(one) }}.</p>
           }
         </details>
       }
@@ -113,6 +98,7 @@ export class WhatBecame {
   /** A changed recipe is wanted on the bench, with why. */
   readonly taken = output<{ recipe: Recipe; why: string }>();
   private readonly plants = inject(PlantsService);
+  private readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
   private readonly school = inject(SchoolChoice).school;
   private readonly there = resourceOf(
@@ -120,7 +106,10 @@ export class WhatBecame {
     () => this.plants.results(this.of(), this.id()),
   );
   protected readonly results = computed(() =>
-    (this.there.value() ?? []).map((one) => ({ ...one, says: resultSays(one) })),
+    (this.there.value() ?? []).map((one) => ({
+      ...one,
+      says: this.reader.read({ say: 'result.batch', with: one }),
+    })),
   );
   /** Of all batches together. */
   protected readonly suspects = computed((): Suspect[] => {
@@ -171,7 +160,11 @@ export class WhatBecame {
   });
 
   protected name(cause: Suspect['cause']): string {
-    return causes[cause].name;
+    return this.reader.word(`cause.${cause}.name`);
+  }
+
+  protected next(cause: Suspect['cause']): string {
+    return this.reader.word(`cause.${cause}.next`);
   }
 
   protected take({ fix, cause }: NextTime): void {

@@ -16,7 +16,6 @@ import { type About } from '#contract/about';
 import { addressOf } from '#contract/routes';
 import { called, daysToFeed } from '#core/plants/care';
 import { foundOf } from '#core/plants/found';
-import { inWords } from '#core/units/said';
 import {
   checkEvent,
   type KeptEvent,
@@ -40,12 +39,13 @@ import { PlantRecord } from '../data/plant-record';
 import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
 import { SeasonService } from '../data/season';
+import { ReaderHere } from '../data/reader-here';
 import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
 import { SaidPipe } from '../ui/words/said';
 import { EventSheet } from './event-sheet';
-import { eventSays } from '../ui/words/event-words';
+import { eventSays } from '#words/read';
 import { PlantCurves } from './plant-curves';
 import { startWords, tallySays } from './plant-words';
 import { smallPicture } from './small-picture';
@@ -72,6 +72,7 @@ export class PlantPage {
   private readonly nursery = inject(NurseryService);
   private readonly store = inject(RecipeStore);
   private readonly units = inject(Units);
+  private readonly reader = inject(ReaderHere);
   private readonly mixes = inject(MixesService);
   private readonly library = inject(LibraryService).library;
   private readonly crops = inject(SeasonService).crops;
@@ -211,7 +212,7 @@ export class PlantPage {
     const key = this.record.enter(thing, event, this.aboutOf(event));
     this.sheet()?.done();
     if (event.kind !== 'undo')
-      this.notices.say(`Entered: ${inWords(eventSays(event), this.units.system())}.`, () =>
+      this.notices.say(`Entered: ${this.reader.read(eventSays(event))}.`, () =>
         this.record.takeBack(thing, key, event.on),
       );
   }

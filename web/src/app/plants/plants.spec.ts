@@ -1,11 +1,11 @@
 import { type HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { type PlantEvent } from '#core/plants/planting';
-import { inWords } from '#core/units/said';
 import { type PlantingLine, type Trial } from '../data/plants';
 import { bench, giveLibrary, labelled, page, press, said, show, type } from '#testing/page';
 import { EventSheet } from './event-sheet';
-import { eventSays } from '../ui/words/event-words';
+import { metric, us } from '#testing/readers';
+import { eventSays, read } from '#words/read';
 import { PlantCurves } from './plant-curves';
 import { PlantList } from './plant-list';
 import { PlantNew } from './plant-new';
@@ -304,8 +304,8 @@ test('curves are in the reader’s units, each with its table', () => {
 
 test('a weighed tray is said in the reader’s units, heavy or light', () => {
   const says = (grams: number, system: 'metric' | 'us') =>
-    inWords(eventSays({ kind: 'weight', on: '2031-03-01', grams }), system);
-  expect(says(3118, 'metric')).toBe('a tray weighs 3.12 kg');
+    read(eventSays({ kind: 'weight', on: '2031-03-01', grams }), system === 'us' ? us : metric);
+  expect(says(3118, 'metric')).toBe('a tray weighs 3.12\u00a0kg');
   expect(says(3118, 'us')).toMatch(/^a tray weighs 6\.8\d?\slb$/);
   expect(says(118, 'us')).toMatch(/oz$/);
 });

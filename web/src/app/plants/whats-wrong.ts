@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   type CauseId,
-  causes,
   type EvidenceId,
   evidence,
   type Found,
@@ -11,6 +10,8 @@ import {
 } from '#core/plants/cause-table';
 import { type OwnOdds, rankCauses, remedyFor, tellingTest } from '#core/plants/causes';
 import { type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
+import { type AnyMessage } from '#words/catalog';
+import { ReaderHere } from '../data/reader-here';
 import { NurseryService } from '../data/nursery';
 import { PlantsService } from '../data/plants';
 import { NumberField } from '../ui/fields/number-field';
@@ -40,7 +41,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
       @for (id of signIds; track id) {
         <button type="button" [attr.aria-pressed]="sign() === id" (click)="see(id)">
           <app-sign-picture [sign]="id" />
-          {{ signs[id].name }}
+          {{ signName(id) }}
         </button>
       }
     </div>
@@ -52,14 +53,14 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
         <ol class="causes">
           @for (one of it.ranked; track one.cause) {
             <li>
-              <b>{{ causes[one.cause].name }}</b>&ngsp; <span>{{ inTen(one.share) }}</span>
-              <span class="term">{{ causes[one.cause].why }}{{ because(one.because) }}</span>
+              <b>{{ cause(one.cause, 'name') }}</b>&ngsp; <span>{{ inTen(one.share) }}</span>
+              <span class="term">{{ cause(one.cause, 'why') }}{{ because(one.because) }}</span>
             </li>
           }
         </ol>
         @if (it.test; as test) {
           <div class="test">
-            <p><b>What would tell most:</b> {{ test.text }}.</p>
+            <p><b>What would tell most:</b> {{ findOut(test.id) }}.</p>
             <div class="answers">
               @for (state of statesOf(test.id); track state) {
                 <button type="button" class="press" (click)="answerTest(test.id, state)">
@@ -70,11 +71,13 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
           </div>
         }
         <p class="told">
-          <b>Do:</b> {{ it.remedy.text | said }}
-          <span class="term">Next time: {{ it.remedy.next }}.</span>
+          <b>Do:</b> {{ remedyText(it.remedy) }}
+          <span class="term">Next time: {{ cause(it.remedy.cause, 'next') }}.</span>
         </p>
         @if (it.remedy.withheld === null) {
-          <button type="button" class="press next" (click)="did(it.remedy)">I did that</button>
+          <button type="button" class="press next" (click)="did(it.remedy.cause, remedyText(it.remedy))">
+            I did that
+          </button>
         }
         <p class="term">
           Odds are common practice counted together with what helped here. Labels, local rules and licensed
@@ -84,7 +87,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
     }
     @if (sign(); as id) {
       <details>
-        <summary>The weights behind “{{ signs[id].name }}”, and yours</summary>
+        <summary>The weights behind “{{ signName(id) }}”, and yours</summary>
         <p class="term">
           How often each is behind it, against the others. The table is common practice, no source; what you
           set here stands in its place. 0 leaves a cause out.
@@ -92,7 +95,9 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
         <div class="fields">
           @for (one of weights(); track one.cause) {
             <app-number-field
-              [label]="causes[one.cause].name + (one.own ? ' (yours; the table says ' + one.book + ')' : '')"
+              [label]="
+                cause(one.cause, 'name') + (one.own ? ' (yours; the table says ' + one.book + ')' : '')
+              "
               within="causeWeight"
               [value]="one.weight"
               (valueChange)="weigh(id, one.cause, $event)"
@@ -109,7 +114,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
     }
     @for (one of open(); track one.id) {
       <p class="told">
-        Done against “{{ causes[one.cause].name }}” on {{ one.on }}. Did it help?
+        Done against “{{ cause(one.cause, 'name') }}” on {{ one.on }}. Did it help?
         <button type="button" class="press" (click)="helped(one.cause, true)">It helped</button>
         <button type="button" class="press" (click)="helped(one.cause, false)">It did not</button>
       </p>
@@ -161,6 +166,7 @@ export class WhatsWrong {
   readonly cells = input.required<number>();
   readonly volumeL = input.required<number>();
   readonly entered = output<PlantEvent>();
+  private readonly reader = inject(ReaderHere);
   private readonly nursery = inject(NurseryService);
   private readonly plants = inject(PlantsService);
   private readonly lessons = this.plants.taught();
@@ -168,8 +174,6 @@ export class WhatsWrong {
   private readonly own = computed(() => this.odds.value() ?? {});
   protected readonly oddsProblem = signal('');
   protected readonly signIds = signIds;
-  protected readonly signs = signs;
-  protected readonly causes = causes;
   protected readonly stateWords = stateWords;
   /** Pressed now; what was seen last until then. */
   private readonly pressed = signal<SignId | null>(null);
@@ -227,6 +231,24 @@ export class WhatsWrong {
     }));
   });
 
+  protected signName(sign: SignId): string {
+    return this.reader.word(`sign.${sign}`);
+  }
+
+  protected cause(id: CauseId, part: 'name' | 'why' | 'next'): string {
+    return this.reader.word(`cause.${id}.${part}`);
+  }
+
+  protected findOut(id: EvidenceId): string {
+    return this.reader.word(`find-out.${id}`);
+  }
+
+  protected remedyText({ cause, withheld, drench }: ReturnType<typeof remedyFor>): string {
+    return withheld === null
+      ? this.reader.read({ say: `cause.${cause}.remedy`, with: drench } as AnyMessage)
+      : this.reader.word('remedy.wait');
+  }
+
   protected weighed(sign: SignId): boolean {
     return this.own()[sign] !== undefined;
   }
@@ -272,7 +294,7 @@ export class WhatsWrong {
     this.answered.update((found) => ({ ...found, [id]: state }));
   }
 
-  protected did({ cause, text }: { cause: CauseId; text: string }): void {
+  protected did(cause: CauseId, text: string): void {
     this.entered.emit({ kind: 'did', on: this.nursery.today(), cause, text: text.slice(0, 200) });
   }
 

@@ -93,9 +93,7 @@ export interface Came {
       </p>
     }
     @if (kind() === 'bulk') {
-      <p class="term">
-        Counting on what {{ material()?.name?.toLowerCase() ?? 'it' }} weighs dry by volume.
-      </p>
+      <p class="term">Counting on what {{ material()?.name?.toLowerCase() ?? 'it' }} weighs dry by volume.</p>
     }
   `,
   imports: [ChoiceField, NumberList, SaidPipe, Segments],

@@ -1,14 +1,15 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { type Said } from '#core/units/said';
+import { type Text } from '#core/units/message';
+import { type AnyMessage } from '#words/catalog';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { NurseryService } from '../data/nursery';
 import { Outbox } from '../data/outbox';
 import { isForMaking, isForPlanting, isForRecord, isForUndo, type Waiting } from '../data/outbox-store';
 import { entryText } from '../ui/words/entry-text';
-import { eventSays } from '../ui/words/event-words';
+import { eventSays } from '#words/read';
 import { SaidPipe } from '../ui/words/said';
 import { shortName } from '../ui/words/words';
 
@@ -103,7 +104,7 @@ export class WaitingPage {
     }),
   );
 
-  private saysOf(item: Waiting): string | Said {
+  private saysOf(item: Waiting): string | Text<AnyMessage> {
     if (isForUndo(item)) return 'the last entry is undone';
     if (isForPlanting(item)) return eventSays(item.event);
     if (isForMaking(item)) return 'to be saved';
