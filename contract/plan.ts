@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { cropStepsSchema } from '#contract/crop';
+import { seasonMessageSchema } from '#contract/message';
 import { clientKey, day, int, list, longText, num, rowId, slug, text, yesNo } from '#contract/fields';
 import { type SeasonLine, type SeasonSettings } from '#core/season/line';
 import { school } from '#core/recipe/schools';
@@ -89,7 +90,7 @@ export const seasonTaskSchema = z.object({
   sowing: z.number(),
   task: z.string(),
   on: day,
-  text: z.string(),
+  text: seasonMessageSchema,
   /** A mix to be made: so much of it. It is done by making the batch. */
   mix: z.object({ name: z.string(), litres: z.number() }).nullable(),
   state: z.enum(['due', 'waiting']),

@@ -1,3 +1,4 @@
+import { careMessageSchema } from '#contract/message';
 import { z } from 'zod';
 import {
   clientKey,
@@ -120,7 +121,7 @@ const careSchema = z.object({
   id: z.enum(['up', 'water', 'look', 'feed', 'top-up', 'pot-up', 'lift']),
   on: day,
   until: day.nullable(),
-  text: z.string(),
+  text: careMessageSchema,
 });
 
 export const plantingLineSchema = plantingSchema.extend({

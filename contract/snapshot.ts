@@ -16,28 +16,7 @@ import { families } from '#core/material/family';
 import { makes, roles, type Material } from '#core/material/material';
 import { moistures } from '#core/mix/moisture';
 import { type SingleFix } from '#core/recipe/fix';
-import { type StepMessage } from '#core/batch/step-facts';
-import { type Text } from '#core/units/message';
-import { type Said } from '#core/units/said';
-
-/** A sentence with its quantities left in. */
-const saidSchema = z
-  .array(
-    z.union([
-      z.string(),
-      z.strictObject({ volumeL: z.number() }),
-      z.strictObject({ massG: z.number() }),
-      z.strictObject({ lengthMm: z.number() }),
-      z.strictObject({ doseGPerL: z.number() }),
-    ]),
-  )
-  .readonly() satisfies z.ZodType<Said>;
-
-/** A message with its facts; on batches from before there were messages, a sentence. */
-export const textSchema = z.union([
-  z.object({ say: z.string(), with: z.record(z.string(), z.unknown()) }),
-  saidSchema,
-]) as z.ZodType<Text<StepMessage>>;
+import { saidSchema, stepTextSchema } from '#contract/message';
 
 const fixSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('limeToPh'), amendment: z.string(), ph: z.number() }),
@@ -97,9 +76,9 @@ const materialSchema = numbers(
 export const stepsSchema = z.array(
   z.object({
     id: z.string(),
-    text: textSchema,
-    why: textSchema.optional(),
-    caution: textSchema.optional(),
+    text: stepTextSchema,
+    why: stepTextSchema.optional(),
+    caution: stepTextSchema.optional(),
     times: z.number().optional(),
     timerMin: z.number().optional(),
     waitDays: z.number().optional(),

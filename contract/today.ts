@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { day, oneOf, rowId } from '#contract/fields';
-import { textSchema } from '#contract/snapshot';
+import { stepTextSchema } from '#contract/message';
 
 export const dueStepSchema = z.object({
   batchId: rowId,
   batch: z.string(),
   step: z.string(),
   /** The step itself: what it says first is what to do. */
-  text: textSchema,
+  text: stepTextSchema,
   /** due: the day has come · waiting: it has not · open: the batch is begun, and this is its next step. */
   state: oneOf(['due', 'waiting', 'open']),
   on: day.nullable(),

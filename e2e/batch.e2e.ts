@@ -19,7 +19,7 @@ test('from a job to a bench card that stays as it was', async ({ page }) => {
   await expect(page).toHaveURL(/batches\/\d+$/);
   const card = page.getByRole('article', { name: 'Bench card: Early cabbage' });
   await expect(card).toContainText('30 × 128-cell tray (3840 cells), 10 % extra');
-  await expect(card).toContainText('Put on a fitted mask');
+  await expect(card).toContainText('With a fitted mask on');
   await expect(card).toContainText('5 L bucket');
   expect(litres).toBeGreaterThan(50);
   await expect(card).toContainText(`settles to ${litres}`);

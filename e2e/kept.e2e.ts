@@ -36,7 +36,7 @@ test('a name does not stick to another recipe', async ({ page }) => {
   await page.getByRole('button', { name: /Pumice/ }).click();
   await expect(name).toContainText('Seed mix, no peat, changed');
   for (const gone of ['Coir pith, washed', 'Perlite, fine'])
-    await page.getByRole('button', { name: new RegExp(`Take out ${gone}`) }).click();
+    await page.getByRole('button', { name: new RegExp(`Remove ${gone}`) }).click();
   await expect(name).toContainText('A recipe without a name');
 });
 

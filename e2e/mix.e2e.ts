@@ -9,7 +9,7 @@ test('a working recipe stands there in the first second', async ({ page }) => {
   console.log(`first paint after ${Math.round(paint ?? NaN)} ms`);
   expect(await numberOf(reading(page, 'Air in the cell'))).toBeGreaterThan(3);
   await expect(
-    page.getByRole('img', { name: /Cut through one cell, drained: .* air, .* water, .* solid/ }),
+    page.getByRole('img', { name: /One cell after watering and draining: .* air, .* water, .* solid/ }),
   ).toBeVisible();
 });
 

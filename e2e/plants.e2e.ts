@@ -145,7 +145,7 @@ test('a potting entered by mistake: put away, its plants are back; brought back,
   await expect(tally).toContainText('30 potted');
   const address = page.url();
   await page.getByRole('button', { name: 'Archive' }).click();
-  await expect(page).toHaveURL(/standing/);
+  await expect(page).toHaveURL(/growing/);
   await page.getByRole('link', { name: /^Lettuce “Oak leaf”/ }).click();
   await expect(tally).toContainText('50 stand');
   await page.goto('/plants/growing');

@@ -59,7 +59,7 @@ test('a whole run: hydrate, dose, wet, squeeze, heat and cool, drain, correct, l
     true,
   );
   await tick(page, 'damp down').check();
-  await expect(page.getByText(/warm water on it and wait/)).toBeVisible();
+  await expect(page.getByText(/warm water and wait/)).toBeVisible();
   await page.getByRole('button', { name: 'Start 30 min' }).first().click();
   await expect(page.getByRole('timer')).toHaveText(/^(30:00|29:5\d)$/);
   await tick(page, 'hydrate').check();

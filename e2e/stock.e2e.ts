@@ -10,7 +10,7 @@ test('bales come, a batch takes of them, the tub counts down, and what is left b
   await choice(page, 'Of what').selectOption({ label: 'Sphagnum peat, medium' });
   await field(page, 'Name on the bag, bale or heap').fill('Bales of the week');
   await page.getByRole('button', { name: 'Bales' }).click();
-  await choice(page, 'Volume is told in').selectOption({ label: 'cubic feet' });
+  await choice(page, 'Volume in').selectOption({ label: 'cubic feet' });
   await field(page, 'How many').fill('2');
   await field(page, 'Volume of one, pressed').fill('3.8');
   await field(page, 'Price of all of it').fill('38');
@@ -129,7 +129,7 @@ test('a feed by its label, a blend by cups, a bag of mix, and a CSV that is take
   );
   await give(`${head}\nTable cup,cup,round,90,80,1\n`);
   await expect(page.getByText('1 row: 1 new, 0 changed, 0 as they are.')).toBeVisible();
-  await page.getByRole('button', { name: 'Import' }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Table cup' })).toBeVisible();
 });
 

@@ -99,7 +99,7 @@ test('an undo is not lost when the answer was lost, nor when the page is closed'
   await expect
     .poll(async () => (await api<Planting>(page, 'get', `/plants/${basil.id}`)).tally.alive)
     .toBe(15);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByText(/waiting to be sent since/)).toBeVisible();
   // The page is closed; another is opened, in reach.
   const context = page.context();

@@ -7,6 +7,14 @@ const lime: Named = { id: 'lime-dolomitic', name: 'Dolomitic lime, ground' };
 const own: Named = { id: 'own-blue-bag', name: 'Blue Bag from the Merchant' };
 
 const on = '2031-03-01';
+const crop: Named = { id: 'tomato', name: 'Tomato' };
+const tomato = { crop, sort: 'Long Red', sowing: 2, of: 3 };
+const plants = { crop, sort: 'Long Red' };
+const pot: Named = { id: 'pot-9', name: '9 cm pot' };
+const trays = {
+  ...{ vessel: { id: 'cell-72', name: '72-cell tray' }, noun: 'cell' },
+  ...{ cells: 120, trays: 2, perTray: 72 },
+};
 
 /** Facts for every message that has some, the plain and the odd case of each: for tests that read all there is. */
 export const samples: { [Code in keyof AllFacts]?: readonly AllFacts[Code][] } = {
@@ -123,6 +131,78 @@ export const samples: { [Code in keyof AllFacts]?: readonly AllFacts[Code][] } =
     { kind: 'helped', on, cause: 'cold', helped: true },
     { kind: 'helped', on, cause: 'cold', helped: false },
   ],
+  'season.name': [tomato, { ...tomato, sort: '', of: 1 }],
+  'season.vessels': [trays, { ...trays, cells: 1, trays: 1 }, { ...trays, perTray: 1 }],
+  'fit.blocks': [{ name: tomato, vessel: pot }],
+  'fit.move': [
+    { name: tomato, weeks: -1 },
+    { name: tomato, weeks: 2 },
+  ],
+  'strip.bar': [{ name: tomato, vessel: pot, from: on, moves: [{ vessel: pot, on }], out: on }],
+  'calendar.mix': [{ mix: 'Seed mix', litres: 40, why: 'lime', latest: on }],
+  'task.start': [
+    {
+      ...{ name: tomato, start: 'sow', vessels: trays, perCell: 3 },
+      ...{ cover: { mm: 6, with: 'vermiculite' }, dark: true },
+    },
+    { name: tomato, start: 'sow', vessels: trays, perCell: 1, cover: null, dark: false },
+    { name: tomato, start: 'stick', vessels: trays, perCell: 1, cover: null, dark: false },
+  ],
+  'task.up': [
+    { name: tomato, rooted: true },
+    { name: tomato, rooted: false },
+  ],
+  'task.spares': [{ name: tomato, noun: 'cell' }],
+  'task.feed': [{ name: tomato }],
+  'task.move': [
+    { name: tomato, prick: true, vessels: trays, deep: true },
+    { name: tomato, prick: false, vessels: trays, deep: false },
+  ],
+  'task.harden': [{ name: tomato }],
+  'task.plant': [{ name: tomato, plants: 1200 }],
+  'task.own': [{ name: tomato, what: 'stakes in' }],
+  'task.mix': [
+    { why: 'bark', latest: on },
+    { why: 'coir', latest: null },
+    { why: 'organic', latest: null },
+    { why: 'none', latest: on },
+  ],
+  'season.late': [{ name: tomato, on, days: 1, ready: on }],
+  'season.too-long': [
+    { name: tomato, vessel: pot, weeks: 1, beginOn: on },
+    { name: tomato, vessel: pot, weeks: 2.4, beginOn: on },
+  ],
+  'season.frost': [{ name: tomato, after: on, chance: 0.4, safe: on }],
+  'season.cold-nights': [{ name: tomato, celsius: 10, mild: on }],
+  'season.tested-seed': [{ name: tomato, low: 0.46, high: 0.73, share: 0.46 }],
+  'season.old-seed': [
+    { name: tomato, years: 1, share: 0.6 },
+    { name: tomato, years: 4, share: 0.4 },
+  ],
+  'season.per-cell': [{ name: tomato, perCell: 1, empty: 0.3, oneMore: 0.09, share: 0.7 }],
+  'season.seed-to-spare': [{ name: tomato, perCell: 1, empty: 0.01 }],
+  'season.wants-acid': [{ crop: tomato.crop, low: 4.5, high: 5.2, mix: 'Potting mix', limedTo: 5.8 }],
+  'weather.frost': [{ celsius: -2 }],
+  'weather.cold': [{ celsius: 4 }],
+  'weather.dry': [{ days: 5 }],
+  'weather.wet': [{ mm: 17 }],
+  'plants.name': [plants, { ...plants, sort: '' }],
+  'care.up': [
+    { name: plants, sown: true },
+    { name: plants, sown: false },
+  ],
+  'care.water': [{ name: plants }],
+  'care.look': [{ name: plants }],
+  'care.top-up': [{ name: plants }],
+  'care.lift': [
+    { name: plants, weighed: true },
+    { name: plants, weighed: false },
+  ],
+  'care.feed': [
+    { name: plants, mixFeeds: true },
+    { name: plants, mixFeeds: false },
+  ],
+  'care.pot-up': [{ name: plants }],
   'result.batch': [
     { up: { alive: 0, of: 0 }, plantings: 1, lost: [], suspects: [] },
     {

@@ -3,6 +3,8 @@ import { type ExplainedId } from '#core/explain/explain';
 import { type MoverFacts, type OriginFacts, type TermFacts } from '#core/explain/sum-facts';
 import { type CauseId, type Drench, type EvidenceId, type SignId } from '#core/plants/cause-table';
 import { type PlantEvent, type PlantEventKind } from '#core/plants/planting';
+import { type CareFacts } from '#core/plants/care-facts';
+import { type SeasonFacts } from '#core/season/season-facts';
 import { type MessageOf, type None } from '#core/units/message';
 import { type Formats } from '#words/formats';
 
@@ -43,7 +45,9 @@ export type AllFacts = StepFacts &
   MoverFacts &
   CauseTexts &
   EventFacts &
-  ResultFacts;
+  ResultFacts &
+  SeasonFacts &
+  CareFacts;
 export type AnyMessage = MessageOf<AllFacts>;
 /** Codes that say all by themselves. */
 export type BareCode = {

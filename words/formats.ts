@@ -2,7 +2,7 @@ import { type Kind } from '#core/units/kind';
 import { type Named } from '#core/units/message';
 import { inches } from '#words/inches';
 import { nameIn } from '#words/names';
-import { gramsIn, litresIn, fahrenheitFromCelsius } from '#core/units/factors';
+import { gramsIn, litresIn, millimetresIn, fahrenheitFromCelsius } from '#core/units/factors';
 import {
   fixed,
   showDose,
@@ -47,6 +47,10 @@ export interface Formats extends Reader {
   quantity: (value: number, kind: Kind) => string;
   /** So many significant digits of a number without a unit. */
   digits: (value: number, digits: number) => string;
+  /** Rain: "4 mm"; "0.16 in". */
+  rain: (mm: number) => string;
+  /** A day of the calendar: "9 May 2027". */
+  day: (day: string) => string;
   /** "2 kettles": the count and the word that goes with it. */
   counted: (value: number, word: Plural) => string;
   /** The word alone that goes with a count. */
@@ -73,6 +77,11 @@ export function beside(value: number, places: number, edge?: number): string {
   return fixed(value, most);
 }
 
+const days = new Map<string, Intl.DateTimeFormat>();
+const dayFormat = (language: string): Intl.DateTimeFormat =>
+  new Intl.DateTimeFormat(language === 'en' ? 'en-GB' : language, {
+    ...{ timeZone: 'UTC', day: 'numeric', month: 'long', year: 'numeric' },
+  });
 const lists = new Map<string, Intl.ListFormat>();
 const rules = new Map<string, Intl.PluralRules>();
 /** Made once a language: making one takes milliseconds. */
@@ -122,6 +131,9 @@ export function formatsFor(reader: Reader): Formats {
     ph: (value: number, edge?: number) => beside(value, 1, edge),
     ec: (value: number, edge?: number) => `${beside(value, 2, edge)}\u00a0mS/cm`,
     count: (value: number) => fixed(value, 0),
+    rain: (mm: number) => (us ? `${fixed(mm / millimetresIn.inch, 2)}\u00a0in` : `${fixed(mm, 0)}\u00a0mm`),
+    day: (day: string) =>
+      made(days, language, () => dayFormat(language)).format(new Date(`${day}T00:00:00Z`)),
     digits: significant,
     counted: (value: number, word: Plural) => `${fixed(value, 0)}\u00a0${plural(value, word)}`,
     plural,
@@ -131,7 +143,8 @@ export function formatsFor(reader: Reader): Formats {
     title: ({ id, name: called }: Named) => (isOwn(id) ? called : nameIn(called, units)),
   } satisfies Omit<Formats, 'quantity'>;
   const ofKind: Record<Kind, (value: number) => string> = {
-    pct: (value) => forms.pct(value),
+    // Inputs of a sum: one digit more, so that it can be done again.
+    pct: (value) => `${fixed(value, 1)}\u00a0%`,
     plain: (value) => significant(value, 3),
     ph: (value) => fixed(value, 2),
     ec: (value) => forms.ec(value),

@@ -29,7 +29,7 @@ export const aboutSum = (id: ExplainedId, part: SumPart, reader: Reader): string
 /** Its first sentence: of a step, what to do. */
 export function readShort(text: Text<AnyMessage>, reader: Reader): string {
   const whole = read(text, reader);
-  return `${whole.split(/[.:](?:\s|$)/)[0] ?? whole}.`;
+  return whole.split(/[.:;](?:\s|$)/)[0] ?? whole;
 }
 
 const isMessage = (text: Text): text is Message => 'say' in text;

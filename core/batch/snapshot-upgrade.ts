@@ -22,8 +22,8 @@ export type StoredSnapshot = BatchSnapshot | SnapshotFormat2 | SnapshotFormat1;
  * the model as it is today: a batch tells what it told on its day.
  */
 export function liftSnapshot(stored: StoredSnapshot): BatchSnapshot {
-  if (stored.format === 3) return stored;
   if (stored.format === 2) return { ...stored, format: 3 };
+  if (stored.format !== 1) return stored;
   return {
     ...stored,
     format: 3,

@@ -1,6 +1,8 @@
 import { isCounted, type KeptEvent, type Planting, standing, type Tally } from '#core/plants/planting';
 import { type Crop } from '#core/season/crop';
 import { dayNumber, dayOf } from '#core/season/days';
+import { type CareMessage, careSays, type PlantName } from '#core/plants/care-facts';
+import { named } from '#core/units/message';
 import { emergenceDays } from '#core/season/emergence';
 
 /** Something that a planting wants on a day. */
@@ -9,7 +11,7 @@ export interface Care {
   on: string;
   /** Last day, where it goes on. */
   until: string | null;
-  text: string;
+  text: CareMessage;
 }
 
 /** Bare roots: common practice, no source. */
@@ -73,50 +75,39 @@ export function careOf(
   if (tally.alive === 0) return care;
   const all = standing(events);
   const began = dayNumber(planting.on);
-  const name = called(planting, crop);
+  const name: PlantName = { crop: named(crop), sort: planting.name };
   const has = (kinds: readonly KeptEvent['kind'][], from = 0): boolean =>
     all.some((event) => kinds.includes(event.kind) && dayNumber(event.on) >= began + from);
-  const add = (id: Care['id'], day: number, text: string, until: number | null = null): void => {
+  const add = (id: Care['id'], day: number, text: CareMessage, until: number | null = null): void => {
     care.push({ id, on: dayOf(day), until: until === null ? null : dayOf(until), text });
   };
   const up = daysToUp(planting.start, crop, soilC);
   if (!isCounted(planting.start) && !has(['up', 'count']))
-    add('up', began + up, `Count what ${planting.start === 'sow' ? 'came up' : 'has rooted'} of ${name}`);
+    add('up', began + up, careSays('care.up', { name, sown: planting.start === 'sow' }));
   if (planting.bareRoot) {
-    add(
-      'water',
-      began,
-      `${name}, moved bare-root: water morning and evening, out of sun and wind`,
-      began + BARE_WATER_DAYS,
-    );
+    add('water', began, careSays('care.water', { name }), began + BARE_WATER_DAYS);
     if (!has(['count'], LOOK_AGAIN_DAYS - 5))
-      add('look', began + LOOK_AGAIN_DAYS, `Count ${name} again, three weeks after it was moved`);
+      add('look', began + LOOK_AGAIN_DAYS, careSays('care.look', { name }));
   }
   if (planting.halfFilled && !has(['topped']))
-    add('top-up', began + TOP_UP_DAYS, `Top ${name} up with the same mix, to just under the first leaves`);
+    add('top-up', began + TOP_UP_DAYS, careSays('care.top-up', { name }));
   // Only where somebody weighs or times: whoever does not is not told each day.
   const last = all.findLast(({ kind }) => kind === 'watered' || kind === 'weight');
   if (lift && last) {
     const gone =
       last.kind === 'weight' ? Math.max(0, (lift.wetG - last.grams) / Math.max(1, lift.availableMl)) : 0;
     const wait = (Math.max(0, LIFT_AT - gone) / LIFT_AT) * lift.daysToHalf;
-    const since = last.kind === 'weight' ? 'weighed' : 'watered from below';
     const day = dayNumber(last.on) + Math.floor(wait);
-    add(
-      'lift',
-      day,
-      `Lift ${name}: about half of its water may be gone since it was ${since}`,
-      day + LIFT_DAYS,
-    );
+    add('lift', day, careSays('care.lift', { name, weighed: last.kind === 'weight' }), day + LIFT_DAYS);
   }
   if (!planting.season) {
     // Of a sowing of the season the season tells these.
     const since = dayNumber(vesselSince);
     const feed = since + daysToFeed(planting.start, crop, soilC, mixFeedsDays);
-    const until = (mixFeedsDays ?? 0) > up ? ': its mix gives enough until then' : '';
+    const mixFeeds = (mixFeedsDays ?? 0) > up;
     if (!has(['fed']) && feed < since + mostDays)
-      add('feed', feed, `First feed of ${name}, weak, by its label${until}`);
-    add('pot-up', since + mostDays, `Pot ${name} up, or plant it, before its roots go around`);
+      add('feed', feed, careSays('care.feed', { name, mixFeeds }));
+    add('pot-up', since + mostDays, careSays('care.pot-up', { name }));
   }
   return care.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
 }

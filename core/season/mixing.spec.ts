@@ -3,13 +3,13 @@ import { dayNumber, dayOf } from '#core/season/days';
 import { type Demand, toBuy } from '#core/season/demand';
 import { fitBench, type FitItem, type FitOption } from '#core/season/fit-bench';
 import { fitItems } from '#core/season/fit-options';
-import { mixingDays, type MixNeed, mixRestOf } from '#core/season/mixing';
+import { type MixRest, mixingDays, type MixNeed, mixRestOf } from '#core/season/mixing';
 import { seasonOf } from '#core/season/season';
 import { sketch } from '#core/recipe/sketch';
 import { library, vesselKind } from '#testing/library';
 import { aLine, crops, someSettings } from '#testing/season';
 
-const lime = { least: 7, usual: 14, why: '' };
+const lime: MixRest = { least: 7, usual: 14, why: 'lime' };
 const need = (on: string, litres = 10, mix = 'a'): MixNeed => ({
   mix,
   on,
@@ -58,7 +58,7 @@ test('no need is lost, none is made too late, and fewer days would not do', () =
       fc.array(fc.integer({ min: 0, max: 60 }), { minLength: 1, maxLength: 7 }),
       fc.integer({ min: 0, max: 10 }),
       (uses, least) => {
-        const rest = { least, usual: least + 3, why: '' };
+        const rest: MixRest = { least, usual: least + 3, why: 'lime' };
         const needs = uses.map((n) => need(dayOf(20_000 + n), 1));
         const days = mixingDays(needs, () => rest, dayOf(19_000));
         expect(days.reduce((sum, d) => sum + d.litres, 0)).toBe(uses.length);

@@ -2,6 +2,7 @@ import { isBark, isCoir } from '#core/material/families';
 import { lookUp, type Library } from '#core/recipe/library';
 import { type Recipe } from '#core/recipe/recipe';
 import { dayNumber, dayOf } from '#core/season/days';
+import { type RestWhy } from '#core/season/season-facts';
 import { type DayForecast } from '#core/season/weather-risks';
 
 /** How long a mix stands before it is used. */
@@ -10,21 +11,21 @@ export interface MixRest {
   least: number;
   /** Better. */
   usual: number;
-  why: string;
+  why: RestWhy;
 }
 
 /** Lime acts in one to two weeks, organic feed in two to three, bark cools in three to four: common practice, no source. */
 const RESTS = {
-  bark: { least: 21, usual: 28, why: 'fresh bark cools and settles three to four weeks' },
+  bark: { least: 21, usual: 28, why: 'bark' },
   organic: {
     least: 14,
     usual: 21,
-    why: 'organic feed does nothing for two to three weeks, and can harm while it starts',
+    why: 'organic',
   },
-  lime: { least: 7, usual: 14, why: 'lime takes one to two weeks of moist mix' },
-  coir: { least: 1, usual: 1, why: 'coir soaks overnight' },
+  lime: { least: 7, usual: 14, why: 'lime' },
+  coir: { least: 1, usual: 1, why: 'coir' },
 } as const satisfies Record<string, MixRest>;
-const NONE: MixRest = { least: 0, usual: 0, why: 'it may be used at once' };
+const NONE: MixRest = { least: 0, usual: 0, why: 'none' };
 
 /** The longest wait that anything in a recipe asks for. @throws OutOfRange for an unknown id */
 export function mixRestOf({ components, lime, amendments }: Recipe, library: Library): MixRest {

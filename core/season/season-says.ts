@@ -1,10 +1,10 @@
-import { capital, type Severity } from '#core/judge/flag';
+import { type Severity } from '#core/judge/flag';
 import { dayNumber, dayOf } from '#core/season/days';
 import { frostChance } from '#core/season/frost';
 import { type SeasonSettings } from '#core/season/line';
 import { type SeasonSowing } from '#core/season/season';
-import { nameOf } from '#core/season/tasks';
-import { spokenDay } from '#core/units/day';
+import { nameOf, type SeasonMessage, seasonSay } from '#core/season/season-facts';
+import { named } from '#core/units/message';
 
 /** What a sowing of the season has to be told. */
 export interface SeasonSays {
@@ -13,7 +13,7 @@ export interface SeasonSays {
   severity: Exclude<Severity, 'stop'>;
   line: number;
   sowing: number;
-  text: string;
+  text: SeasonMessage;
   /** Days by which the sowing would have to move to be right. */
   moveDays?: number;
 }
@@ -27,9 +27,6 @@ const COLD_NIGHT_C = 10;
 const MILD_AFTER_DAYS = 14;
 const OLD_SHARE = 0.6;
 const EMPTY = 0.1;
-
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
-const weeks = (n: number): string => `${n.toFixed(1)} ${Math.round(10 * n) === 10 ? 'week' : 'weeks'}`;
 
 /**
  * What speaks up of a season, worst first: each thing once to a line, for its first sowing that has it.
@@ -49,7 +46,7 @@ export function seasonSays(
     const say = (
       code: SeasonSays['code'],
       severity: SeasonSays['severity'],
-      text: () => string,
+      text: () => SeasonMessage,
       moveDays?: number,
     ): void => {
       const key = `${line.id} ${code}`;
@@ -66,18 +63,25 @@ export function seasonSays(
         'late',
         'warn',
         () =>
-          `${nameOf(sowing)} was to begin on ${spokenDay(first.from)}. Begun today it is ready ${late} ${late === 1 ? 'day' : 'days'} later, on ${spokenDay(dayOf(dayNumber(plantOn) + late))}.`,
+          seasonSay('season.late', {
+            name: nameOf(sowing),
+            on: first.from,
+            days: late,
+            ready: dayOf(dayNumber(plantOn) + late),
+          }),
         late,
       );
     const long = steps.filter((step) => step.tooLongWeeks !== null);
     if (long.length > 0 && !started) {
       const over = long.reduce((sum, step) => sum + step.tooLongWeeks!, 0);
       const days = Math.ceil(7 * over);
-      say(
-        'too-long',
-        'warn',
-        () =>
-          `${nameOf(sowing)} begins too early: ${weeks(over)} longer in its ${long[0]!.kind.name} than the size allows. Begin on ${spokenDay(dayOf(dayNumber(first.from) + days))}, or pot on sooner.`,
+      say('too-long', 'warn', () =>
+        seasonSay('season.too-long', {
+          name: nameOf(sowing),
+          vessel: named(long[0]!.kind),
+          weeks: over,
+          beginOn: dayOf(dayNumber(first.from) + days),
+        }),
       );
     }
     if (crop.coldestC > TENDER_C) {
@@ -86,17 +90,17 @@ export function seasonSays(
         say(
           'frost',
           'warn',
-          () =>
-            `${nameOf(sowing)} dies of frost, and after ${spokenDay(plantOn)} it still freezes in ${Math.round(10 * chance)} years of 10. After ${spokenDay(frost.late)} it is one in ten.`,
+          () => seasonSay('season.frost', { name: nameOf(sowing), after: plantOn, chance, safe: frost.late }),
           dayNumber(frost.late) - dayNumber(plantOn),
         );
       const mild = dayNumber(frost.usual) + MILD_AFTER_DAYS;
       if (crop.coldestC >= COLD_NIGHT_C && chance <= RISKY && dayNumber(plantOn) < mild)
-        say(
-          'cold-nights',
-          'note',
-          () =>
-            `${nameOf(sowing)} dislikes nights under ${crop.coldestC} °C: cover it, or wait until about ${spokenDay(dayOf(mild))}.`,
+        say('cold-nights', 'note', () =>
+          seasonSay('season.cold-nights', {
+            name: nameOf(sowing),
+            celsius: crop.coldestC,
+            mild: dayOf(mild),
+          }),
         );
     }
     if (crop.start === 'sow') {
@@ -104,23 +108,32 @@ export function seasonSays(
       if (g < OLD_SHARE && (seed.years > 1 || seed.from === 'test'))
         say('old-seed', 'warn', () =>
           seed.from === 'test'
-            ? `Of ${nameOf(sowing)} ${percent(seed.low!)} to ${percent(seed.high!)} come up by your test: the plan counts on ${percent(g)}.`
-            : `Seed of ${nameOf(sowing)} is ${seed.years} years old, and the plan counts on ${percent(g)}: test ten on damp paper first.`,
+            ? seasonSay('season.tested-seed', {
+                name: nameOf(sowing),
+                low: seed.low!,
+                high: seed.high!,
+                share: g,
+              })
+            : seasonSay('season.old-seed', { name: nameOf(sowing), years: seed.years, share: g }),
         );
       const empty = (1 - g) ** crop.perCell;
       if (crop.spares === 'thin' && empty > EMPTY && crop.perCell < 3)
-        say(
-          'per-cell',
-          'note',
-          () =>
-            `${capital(`${crop.perCell}`)} seed to a cell leaves ${percent(empty)} of ${nameOf(sowing)} empty at ${percent(g)} germination; ${crop.perCell + 1} leave ${percent((1 - g) ** (crop.perCell + 1))}.`,
+        say('per-cell', 'note', () =>
+          seasonSay('season.per-cell', {
+            name: nameOf(sowing),
+            perCell: crop.perCell,
+            empty,
+            oneMore: (1 - g) ** (crop.perCell + 1),
+            share: g,
+          }),
         );
       if (crop.spares === 'thin' && crop.perCell > 1 && (1 - g) ** (crop.perCell - 1) < 0.02)
-        say(
-          'seed-to-spare',
-          'note',
-          () =>
-            `${crop.perCell - 1} to a cell would do for ${nameOf(sowing)}: ${percent((1 - g) ** (crop.perCell - 1))} stay empty.`,
+        say('seed-to-spare', 'note', () =>
+          seasonSay('season.seed-to-spare', {
+            name: nameOf(sowing),
+            perCell: crop.perCell - 1,
+            empty: (1 - g) ** (crop.perCell - 1),
+          }),
         );
     }
   }

@@ -1,3 +1,5 @@
+import { metric } from '#testing/readers';
+import { read } from '#words/read';
 import fc from 'fast-check';
 import { getISOWeek, getISOWeekYear, parseISO } from 'date-fns';
 import { atLeast } from '#core/stats/binomial';
@@ -64,7 +66,9 @@ test('tomatoes from the last frost back, by hand', () => {
       ['plant', '2027-05-19'],
     ]),
   );
-  expect(tasksOf(one!, { soilC: 20 }).find((t) => t.id === 'move-2')!.text).toContain('deep');
+  expect(tasksOf(one!, { soilC: 20 }).find((t) => t.id === 'move-2')!.text.with).toMatchObject({
+    deep: true,
+  });
 });
 
 test('six onions to a cell are six plants; three basil to a cell go into one pot', () => {
@@ -98,16 +102,16 @@ test('it speaks of what is too early, of frost, of cold nights, of old seed and 
   ]);
   const frost = told({ crop: 'tomato', plantOn: '2027-05-06' })[0]!;
   expect(frost).toMatchObject({ code: 'frost', severity: 'warn', moveDays: 14 });
-  expect(frost.text).toContain('5 years of 10');
+  expect(read(frost.text, metric)).toContain('5 years of 10');
   expect(told({ crop: 'cabbage', plantOn: '2027-04-10' }).map((s) => s.code)).toEqual(['per-cell']);
   const old = told({ crop: 'onion', seedTest: { came: 10, of: 20 } });
   expect(old.map((s) => s.code)).toEqual(['old-seed']);
   // 0.7 × 0.9 = 0.63 of one seed: 37 % empty.
   const thin = told({ crop: 'tomato', germination: 0.7, seedYear: 2025 });
-  expect(thin.find((s) => s.code === 'per-cell')!.text).toContain('37 % of');
+  expect(read(thin.find((s) => s.code === 'per-cell')!.text, metric)).toContain('leaves 37\u00a0% empty');
   const late = told({ crop: 'tomato' }, '2027-04-10')[0]!;
   expect(late).toMatchObject({ code: 'late', moveDays: 10 });
-  expect(late.text).toContain('on 29 May 2027');
+  expect(read(late.text, metric)).toContain('on 29 May 2027');
 });
 
 test('what dislikes cold wants a heated bench until the late frost, and no longer', () => {

@@ -1,6 +1,8 @@
 import { cropDefaults } from '#core/recipe/windows-wanted';
 import { type KeptMix, mixOf } from '#core/season/needs';
 import { type SeasonSowing } from '#core/season/season';
+import { seasonSay } from '#core/season/season-facts';
+import { named } from '#core/units/message';
 import { type SeasonSays } from '#core/season/season-says';
 
 const SOUR = cropDefaults['acid-lovers'].ph!;
@@ -24,7 +26,12 @@ export function sourSays(
     return [
       {
         ...{ code: 'wants-sour', severity: 'warn', line: line.id, sowing },
-        text: `${crop.name} wants acid mix, pH ${SOUR.low} to ${SOUR.high}, and ${limed.name} is limed to ${limed.recipe.lime!.ph}: give it a mix that is kept for such plants.`,
+        text: seasonSay('season.wants-acid', {
+          crop: named(crop),
+          ...SOUR,
+          mix: limed.name,
+          limedTo: limed.recipe.lime!.ph,
+        }),
       },
     ];
   });

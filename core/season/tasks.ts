@@ -1,7 +1,8 @@
 import { daysUp } from '#core/season/emergence';
 import { dayNumber, dayOf } from '#core/season/days';
 import { type SeasonSettings } from '#core/season/line';
-import { type SeasonSowing, type SeasonStep } from '#core/season/season';
+import { type SeasonSowing } from '#core/season/season';
+import { nameOf, type SeasonMessage, seasonSay, vesselsOf } from '#core/season/season-facts';
 
 /** Something to be done on a day. */
 export interface SeasonTask {
@@ -11,22 +12,11 @@ export interface SeasonTask {
   on: string;
   /** The last day of what takes several. */
   until: string | null;
-  text: string;
+  text: SeasonMessage;
 }
 
 /** A leaf a week after coming up: common practice, no source. */
 const DAYS_PER_LEAF = 7;
-
-const times = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
-
-/** "120 cells, 2 × 72-cell tray", "40 × 9 cm pot". */
-export function vesselsSaid({ cells, trays, kind }: SeasonStep): string {
-  if (kind.perTray === 1) return `${trays} × ${kind.name}`;
-  return `${times(cells, kind.noun)}, ${trays} × ${kind.name}`;
-}
-
-const SOWN = { sow: 'Sow', stick: 'Stick', divide: 'Divide' } as const;
-const COVERED = { vermiculite: 'fine vermiculite', mix: 'sieved mix', sand: 'sharp sand' } as const;
 
 /** All that a sowing wants, by the day. Times between are trade practice; the plants decide. */
 export function tasksOf(sowing: SeasonSowing, settings: Pick<SeasonSettings, 'soilC'>): SeasonTask[] {
@@ -37,45 +27,41 @@ export function tasksOf(sowing: SeasonSowing, settings: Pick<SeasonSettings, 'so
   const end = dayNumber(plantOn);
   const up = begun + Math.round(daysUp(crop.emergence, settings.soilC).days);
   const tasks: SeasonTask[] = [];
-  const add = (id: string, on: number, text: string, until: number | null = null): void => {
+  const add = (id: string, on: number, text: SeasonMessage, until: number | null = null): void => {
     tasks.push({ id, on: dayOf(on), until: until === null ? null : dayOf(until), text });
   };
-  const per = crop.perCell > 1 ? `, ${crop.perCell} to each` : '';
-  const under =
-    crop.start !== 'sow'
-      ? ''
-      : crop.cover === 'none'
-        ? '; leave it uncovered'
-        : `; cover with ${crop.coverMm} mm of ${COVERED[crop.cover]}`;
-  const light = crop.start === 'sow' && crop.light === 'dark' ? ', keep it dark' : '';
-  add('start', begun, `${SOWN[crop.start]} ${name}: ${vesselsSaid(first)}${per}${under}${light}`);
+  const cover = crop.cover === 'none' ? null : { mm: crop.coverMm, with: crop.cover };
+  add(
+    'start',
+    begun,
+    seasonSay('task.start', {
+      ...{ name, start: crop.start, vessels: vesselsOf(first), perCell: crop.perCell },
+      ...{ cover: crop.start === 'sow' ? cover : null, dark: crop.start === 'sow' && crop.light === 'dark' },
+    }),
+  );
   // What has been moved on or planted by then is not looked for.
   const before = (day: number): boolean => day < end;
-  if (crop.start === 'sow' && before(up)) add('up', up, `${name} comes up: dome off, into the light`);
-  if (crop.start === 'stick' && before(up)) add('up', up, `${name} roots: tug one, and lower the mist`);
+  if (crop.start === 'sow' && before(up)) add('up', up, seasonSay('task.up', { name, rooted: false }));
+  if (crop.start === 'stick' && before(up)) add('up', up, seasonSay('task.up', { name, rooted: true }));
   const spares = up + DAYS_PER_LEAF * crop.atLeaves;
   const moved = steps[1] ? dayNumber(steps[1].from) : end;
   if (crop.start === 'sow' && crop.spares === 'thin' && crop.perCell > 1 && spares < moved)
-    add('spares', spares, `Thin ${name} to one in each ${first.kind.noun}: snip, do not pull`);
+    add('spares', spares, seasonSay('task.spares', { name, noun: first.kind.noun }));
   const feed = up + crop.firstFeedDays;
-  if (crop.start !== 'divide' && before(feed)) add('feed', feed, `First feed of ${name}, weak, by its label`);
+  if (crop.start !== 'divide' && before(feed)) add('feed', feed, seasonSay('task.feed', { name }));
   steps.slice(1).forEach((step, i) => {
-    const deep = crop.depth === 'deep' ? 'deep, to the first true leaf' : 'at its old level';
-    const how = i === 0 && crop.spares === 'prick' ? 'Prick out' : 'Pot on';
-    add(`move-${i + 2}`, dayNumber(step.from), `${how} ${name}: ${vesselsSaid(step)}, ${deep}`);
+    const prick = i === 0 && crop.spares === 'prick';
+    const says = seasonSay('task.move', {
+      ...{ name, prick, vessels: vesselsOf(step), deep: crop.depth === 'deep' },
+    });
+    add(`move-${i + 2}`, dayNumber(step.from), says);
   });
   if (crop.hardenDays > 0)
-    add('harden', Math.max(begun, end - crop.hardenDays), `Harden ${name} off until it is planted`, end);
-  add('plant', end, `Plant or sell ${name}: ${line.plants} wanted`);
+    add('harden', Math.max(begun, end - crop.hardenDays), seasonSay('task.harden', { name }), end);
+  add('plant', end, seasonSay('task.plant', { name, plants: line.plants }));
   crop.tasks.forEach(({ name: what, from, days, forDays }, i) => {
     const on = (from === 'start' ? begun : end) + days;
-    add(`own-${i}`, on, `${name}: ${what}`, forDays === undefined ? null : on + forDays);
+    add(`own-${i}`, on, seasonSay('task.own', { name, what }), forDays === undefined ? null : on + forDays);
   });
   return tasks.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
-}
-
-/** "Tomato Long Red, 2nd sowing". */
-export function nameOf({ crop, line, sowing }: Pick<SeasonSowing, 'crop' | 'line' | 'sowing'>): string {
-  const which = line.count > 1 ? `, sowing ${sowing} of ${line.count}` : '';
-  return `${crop.name}${line.name ? ` “${line.name}”` : ''}${which}`;
 }

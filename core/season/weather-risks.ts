@@ -1,4 +1,4 @@
-import { fixed } from '#core/units/show';
+import { type SeasonMessage, seasonSay } from '#core/season/season-facts';
 
 export interface DayForecast {
   /** YYYY-MM-DD, in UTC. */
@@ -13,7 +13,7 @@ export interface DayForecast {
 export interface WeatherRisk {
   code: 'frost' | 'cold' | 'dry' | 'wet';
   severity: 'warn' | 'note';
-  text: string;
+  text: SeasonMessage;
 }
 
 /** Tender plants dislike less than about this, °C: common practice, no source. */
@@ -27,13 +27,13 @@ export function weatherRisks(forecast: readonly DayForecast[]): WeatherRisk[] {
     risks.push({
       code: 'frost',
       severity: 'warn',
-      text: `Frost tonight, down to ${fixed(tonight.minC, 0)} °C: cover, or bring in what is tender.`,
+      text: seasonSay('weather.frost', { celsius: tonight.minC }),
     });
   else if (tonight && tonight.minC <= COLD_C)
     risks.push({
       code: 'cold',
       severity: 'note',
-      text: `Cold tonight, ${fixed(tonight.minC, 0)} °C: tomatoes and peppers stay in; water in the morning only.`,
+      text: seasonSay('weather.cold', { celsius: tonight.minC }),
     });
   const dry = forecast.findIndex((d) => d.rainMm >= 1);
   const spell = dry < 0 ? forecast.length : dry;
@@ -41,14 +41,14 @@ export function weatherRisks(forecast: readonly DayForecast[]): WeatherRisk[] {
     risks.push({
       code: 'dry',
       severity: 'note',
-      text: `${spell} days without rain to come: small blocks and plugs outdoors want water daily.`,
+      text: seasonSay('weather.dry', { days: spell }),
     });
   const rain = forecast.slice(0, 3).reduce((sum, d) => sum + d.rainMm, 0);
   if (rain >= 15)
     risks.push({
       code: 'wet',
       severity: 'note',
-      text: `About ${rain.toFixed(0)} mm of rain in three days: it washes feed out of open trays.`,
+      text: seasonSay('weather.wet', { mm: rain }),
     });
   return risks;
 }

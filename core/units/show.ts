@@ -76,7 +76,10 @@ export function showMass(grams: number, system: UnitSystem): Shown {
 
 export function showLength(mm: number, system: UnitSystem): Shown {
   return system === 'metric'
-    ? { text: significant(mm, mm < 100 ? 2 : 3), unit: 'mm' }
+    ? {
+        text: mm < 10 ? fixed(mm, Number.isInteger(Number(mm.toFixed(1))) ? 0 : 1) : fixed(mm, 0),
+        unit: 'mm',
+      }
     : { text: fixed(mm / millimetresIn.inch, mm < 25 ? 2 : 1), unit: 'in' };
 }
 

@@ -1,5 +1,3 @@
-import { type Said } from '#core/units/said';
-import { metric } from '#testing/readers';
 import { read } from '#words/read';
 import { copyFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -132,13 +130,15 @@ test('tests that kept positions are read by their names', async () => {
   db.close();
 });
 
-/** Since then cards have another format, and Today hands on a step's whole text, not its first sentence in metric. */
-function lifted(body: unknown): unknown {
-  return JSON.parse(JSON.stringify(body), (key, value: unknown) => {
+/**
+ * Since then cards have another format, and what a task wants is a message: what it is about is compared by its id and
+ * day, not by the words that were said then.
+ */
+function lifted(path: string, body: unknown): unknown {
+  const isTask = ['/plan/tasks', '/plants/care', '/today'].includes(path) || path.startsWith('/plants');
+  return JSON.parse(JSON.stringify(body), function (this: { on?: unknown }, key, value: unknown) {
     if (key === 'format' && value === 2) return 3;
-    if (key !== 'text' || typeof value === 'string') return value;
-    const text = read(value as Said, metric);
-    return text;
+    return key === 'text' && isTask && 'on' in this ? undefined : value;
   });
 }
 
@@ -150,7 +150,7 @@ test('a data folder of schema-16, with all that the demo had and some of everyth
   for (const path of askedOfFolders) {
     const { body } = await request(app).get(`/api${path}`).expect(200);
     // Newer answers may say more beside it.
-    expect({ path, body: lifted(body) }).toMatchObject({ path, body: lifted(told[path]) });
+    expect({ path, body: lifted(path, body) }).toMatchObject({ path, body: lifted(path, told[path]) });
   }
   db.close();
 });

@@ -1,8 +1,13 @@
 import ical, { ICalEventTransparency } from 'ical-generator';
 import { type PlantCare } from '#contract/plants';
-import { daysAfter, spokenDay } from '#core/units/day';
-import { fixed } from '#core/units/show';
+import { daysAfter } from '#core/units/day';
+import { seasonSay } from '#core/season/season-facts';
+import { read } from '#words/read';
+import { type Reader } from '#words/reader';
 import { type Planner } from '#server/season/planner';
+
+/** One file for all who subscribe to it. */
+const READER: Reader = { language: 'en', units: 'metric' };
 
 /**
  * The season as whole days, so that no zone moves them. Ids hang on the data folder and the task alone: a second import
@@ -33,7 +38,13 @@ export function calendarOf(
   };
   const season = planner.season();
   for (const { sowing, task, done } of planner.tasks(season))
-    add(`${sowing.line.id}-${sowing.sowing}-${task.id}`, task.on, task.until, task.text, done !== null);
+    add(
+      `${sowing.line.id}-${sowing.sowing}-${task.id}`,
+      task.on,
+      task.until,
+      read(task.text, READER),
+      done !== null,
+    );
   const { days, mixes } = planner.needs(season);
   for (const day of days) {
     const first = day.needs[0]!;
@@ -41,11 +52,17 @@ export function calendarOf(
       `mix-${day.mix}-${first.line}-${first.sowing}-${first.step}`,
       day.on,
       null,
-      `Mix ${fixed(day.litres, 0)} L of ${mixes.get(day.mix)!.name}, no later than ${spokenDay(day.latest)}: ${day.rest.why}`,
+      read(
+        seasonSay('calendar.mix', {
+          ...{ mix: mixes.get(day.mix)!.name, litres: day.litres },
+          ...{ why: day.rest.why, latest: day.latest },
+        }),
+        READER,
+      ),
       false,
     );
   }
   for (const { planting, id, on, until, text } of care)
-    add(`plant-${planting}-${id}`, on, until, text, false);
+    add(`plant-${planting}-${id}`, on, until, read(text, READER), false);
   return file.toString();
 }

@@ -2,15 +2,18 @@ import { format, parseISO } from 'date-fns';
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { labelSize, labelSizes } from '#core/batch/label-sizes';
 import { dayOf, mondayOf, weekOfName } from '#core/season/days';
-import { nameOf, vesselsSaid } from '#core/season/tasks';
+import { nameOf, seasonSay, vesselsOf } from '#core/season/season-facts';
+import { read } from '#words/read';
+import { type Reader } from '#words/reader';
 import { OutOfRange } from '#core/units/check';
-import { inWords, showQuantity, withUnit } from '#core/units/said';
+import { showQuantity, withUnit } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
 import { labelSheet } from '#server/print/labels';
 import { type Planner } from '#server/season/planner';
 
 /** A week of the season on one page, for the wall of the potting shed. @throws OutOfRange where there is no such week */
 export function weekSheet(planner: Planner, week: string, units: UnitSystem): TDocumentDefinitions {
+  const reader: Reader = { language: 'en', units };
   const monday = mondayOf(weekOfName(week));
   const season = planner.season();
   const tasks = planner.tasks(season);
@@ -26,7 +29,7 @@ export function weekSheet(planner: Planner, week: string, units: UnitSystem): TD
         ),
       ...tasks
         .filter(({ task, done }) => task.on === day && done === null)
-        .map(({ task }) => inWords(task.text, units)),
+        .map(({ task }) => read(task.text, reader)),
     ];
     return [
       { text: format(parseISO(day), 'EEEE d MMMM'), bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
@@ -66,6 +69,7 @@ export async function runLabel(
   { sowing, size, units }: { sowing: number; size?: string | undefined; units: UnitSystem },
   url: string,
 ): Promise<TDocumentDefinitions> {
+  const reader: Reader = { language: 'en', units };
   const season = planner.season();
   const all = season.sowings.filter((one) => one.line.id === line);
   const one = all.find((each) => each.sowing === sowing);
@@ -76,9 +80,9 @@ export async function runLabel(
   const first = one.steps[0]!;
   return labelSheet(labelSize(size ?? labelSizes[0]!.id), [
     {
-      title: nameOf(one),
+      title: read(seasonSay('season.name', nameOf(one)), reader),
       lines: [
-        inWords(vesselsSaid(first), units),
+        read(seasonSay('season.vessels', vesselsOf(first)), reader),
         `Mix: ${[...new Set(one.steps.map((step) => planner.mixName(step.step)))].join(', then ')}`,
       ],
       dates: [

@@ -3,8 +3,9 @@ import { leftIn, toBuy, type ToBuy } from '#core/season/demand';
 import { type SeasonSettings } from '#core/season/line';
 import { type KeptMix, mixOf, needsOf, type SeasonNeeds } from '#core/season/needs';
 import { type Season, seasonOf, type SeasonSowing } from '#core/season/season';
+import { seasonSay } from '#core/season/season-facts';
 import { type SeasonTask, tasksOf } from '#core/season/tasks';
-import { daysAfter, spokenDay } from '#core/units/day';
+import { daysAfter } from '#core/units/day';
 import { type LibraryStore } from '#server/library/store';
 import { stockLines } from '#server/lots/stock';
 import { type LotStore } from '#server/lots/store';
@@ -99,9 +100,7 @@ export class Planner {
         const { name } = mixes.get(day.mix)!;
         return {
           ...{ line, sowing, task: `mix-${day.mix}-${day.on}`, on: day.on },
-          text: day.late
-            ? `${day.rest.why}: it is late`
-            : `no later than ${spokenDay(day.latest)}: ${day.rest.why}`,
+          text: seasonSay('task.mix', { why: day.rest.why, latest: day.late ? null : day.latest }),
           mix: { name, litres: day.litres },
           state: day.on <= today ? 'due' : 'waiting',
         };

@@ -168,7 +168,7 @@ test('the calendar: whole days in any zone, stable ids, and a second import chan
   expect(first.every((e) => e.whole && e.days >= 1)).toBe(true);
   const sown = first.find((e) => e.says.startsWith('Sow Tomato, sowing 1'))!;
   expect([sown.on, sown.days]).toEqual(['2031-03-03', 1]);
-  expect(first.find((e) => e.says.startsWith('Harden Tomato, sowing 2'))!.days).toBe(8);
+  expect(first.find((e) => e.says.startsWith('Harden off Tomato, sowing 2'))!.days).toBe(8);
   expect(first.some((e) => e.says.startsWith('Mix '))).toBe(true);
   await mark(id, 'start', '2031-03-04');
   const third = await read();

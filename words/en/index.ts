@@ -3,6 +3,8 @@ import { movers, origins, sums, terms } from '#words/en/sums';
 import { causes } from '#words/en/causes';
 import { events } from '#words/en/events';
 import { results } from '#words/en/results';
+import { care } from '#words/en/care';
+import { season } from '#words/en/season';
 import { type Catalog } from '#words/catalog';
 
 /** English. */
@@ -15,4 +17,6 @@ export const en: Catalog = {
   ...causes,
   ...events,
   ...results,
+  ...season,
+  ...care,
 };

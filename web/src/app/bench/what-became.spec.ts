@@ -53,7 +53,7 @@ test('a change goes on the bench with its reason, and the reason stays with the 
   page(fixture).querySelector<HTMLButtonElement>('.changes button')!.click();
   const [change] = taken;
   expect(change!.recipe.lime!.ph).toBeGreaterThan(5.6);
-  expect(change!.why).toMatch(/^Lime to pH .* against “Too acid”: Spring, 93 % of 480 came up/);
+  expect(change!.why).toMatch(/^Lime to pH .* against “Too acid”: Spring, 93\s% of 480 came up/);
 
   const mix = {
     ...{

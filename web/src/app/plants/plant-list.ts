@@ -37,7 +37,7 @@ import { startWords, tallySays } from './plant-words';
               ><i class="lost" [style.width.%]="share(one, 'lost')"></i>
             </span>
             @if (one.care; as care) {
-              <span class="term">{{ care.on | date: 'd MMM' }}: {{ care.text }}</span>
+              <span class="term">{{ care.on | date: 'd MMM' }}: {{ care.text | said }}</span>
             }
           </a>
         </li>

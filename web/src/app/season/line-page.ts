@@ -18,7 +18,8 @@ import { mixOf } from '#core/season/needs';
 import { seasonOf, type SeasonSowing } from '#core/season/season';
 import { seasonSays, worstFirst } from '#core/season/season-says';
 import { sourSays } from '#core/season/sour-says';
-import { tasksOf, vesselsSaid } from '#core/season/tasks';
+import { type SeasonMessage, seasonSay, vesselsOf } from '#core/season/season-facts';
+import { tasksOf } from '#core/season/tasks';
 import { LibraryService } from '../data/library';
 import { HalfDone } from '../data/half-done';
 import { Notices } from '../data/notices';
@@ -212,11 +213,11 @@ export class LinePage {
     return weeks.length > 0 ? forward(this.view.today(), weeks).readyOn : null;
   });
 
-  protected words(sowing: SeasonSowing): { from: string; says: string; mix: string }[] {
+  protected words(sowing: SeasonSowing): { from: string; says: SeasonMessage; mix: string }[] {
     const way = this.service.plan.value()?.settings.school ?? null;
     return sowing.steps.map((step) => ({
       from: this.day(step.from),
-      says: vesselsSaid(step),
+      says: seasonSay('season.vessels', vesselsOf(step)),
       mix:
         step.mixL > 0
           ? `${stockAmount('material', step.mixL, this.units.system())} of ${mixOf(step.step, this.view.kept(), way).name}`

@@ -1,3 +1,4 @@
+import { ReaderHere } from '../data/reader-here';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { format, parseISO } from 'date-fns';
@@ -10,7 +11,8 @@ import { type MixingDay } from '#core/season/mixing';
 import { type BenchWeek } from '#core/season/bench-weeks';
 import { darkWeeks } from '#core/season/lit-bench';
 import { coldWeeks } from '#core/season/warm-bench';
-import { nameOf } from '#core/season/tasks';
+import { nameOf, seasonSay } from '#core/season/season-facts';
+import { named } from '#core/units/message';
 import { MadeForChoice } from '../data/made-for';
 import { Notices } from '../data/notices';
 import { type SeasonLine, SeasonService } from '../data/season';
@@ -43,6 +45,7 @@ const DAYS_LISTED = 8;
 export class PlanPage {
   protected readonly service = inject(SeasonService);
   protected readonly view = inject(SeasonView);
+  private readonly reader = inject(ReaderHere);
   private readonly units = inject(Units);
   private readonly notices = inject(Notices);
   protected readonly router = inject(Router);
@@ -113,11 +116,6 @@ export class PlanPage {
   protected readonly sheet = computed(() =>
     addressOf('weekSheet', { week: this.thisWeek() }, { units: this.units.system() }),
   );
-
-  /** What is to be done, without how. */
-  protected first(text: string): string {
-    return text.split(/[:;]/)[0]!;
-  }
 
   protected weekName(week: string): string {
     return `week ${Number(week.slice(6))} of ${week.slice(0, 4)}`;
@@ -225,9 +223,11 @@ export class PlanPage {
       moves: fit.moves.map(({ line, sowing, option }) => {
         const of = season.sowings.find((one) => one.line.id === line && one.sowing === sowing)!;
         const { move } = option;
-        if ('vessel' in move) return `${nameOf(of)} in blocks in place of ${of.steps[0]!.kind.name}`;
-        const weeks = Math.abs(move.days) / 7;
-        return `${nameOf(of)} ${weeks} ${weeks === 1 ? 'week' : 'weeks'} ${move.days < 0 ? 'earlier' : 'later'}`;
+        return this.reader.read(
+          'vessel' in move
+            ? seasonSay('fit.blocks', { name: nameOf(of), vessel: named(of.steps[0]!.kind) })
+            : seasonSay('fit.move', { name: nameOf(of), weeks: move.days / 7 }),
+        );
       }),
     };
   });

@@ -1,13 +1,14 @@
+import { ReaderHere } from '../data/reader-here';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { format, parseISO } from 'date-fns';
 import { dayNumber, dayOf, isoWeekOf, mondayOf, weekNumber } from '#core/season/days';
 import { type FrostDates } from '#core/season/frost';
 import { type MixingDay } from '#core/season/mixing';
 import { type SeasonSowing } from '#core/season/season';
-import { nameOf } from '#core/season/tasks';
+import { nameOf, seasonSay } from '#core/season/season-facts';
+import { named } from '#core/units/message';
 import { type Moved, SeasonRow, type StripBar, type StripLane, type StripRow } from './season-row';
 import { Units } from '../data/units';
-import { inWords } from '#core/units/said';
 
 const LOWEST_PX = 5;
 const HIGHEST_PX = 24;
@@ -28,6 +29,7 @@ export class SeasonStrip {
   readonly begun = input.required<(line: number, sowing: number) => boolean>();
   readonly moved = output<Moved>();
   readonly opened = output<number>();
+  private readonly reader = inject(ReaderHere);
   private readonly units = inject(Units);
 
   /** Stays put while a bar is dragged, so that the ground does not slip under the hand. */
@@ -133,12 +135,13 @@ export class SeasonStrip {
     const at = this.at();
     const [from, to] = [dayNumber(of.steps[0]!.from), dayNumber(of.plantOn)];
     const whole = Math.max(1, to - from);
-    const moves = of.steps.slice(1).map((step) => `, ${step.kind.name} ${shortDay(step.from)}`);
     return {
       ...{ sowing: of.sowing, begun, left: at(from), width: at(to) - at(from) },
-      says: inWords(
-        `${nameOf(of)}: ${of.steps[0]!.kind.name} ${shortDay(of.steps[0]!.from)}${moves.join('')}, out ${shortDay(of.plantOn)}. Arrow keys move it by a week.`,
-        this.units.system(),
+      says: this.reader.read(
+        seasonSay('strip.bar', {
+          ...{ name: nameOf(of), vessel: named(of.steps[0]!.kind), from: of.steps[0]!.from, out: of.plantOn },
+          moves: of.steps.slice(1).map(({ kind, from: on }) => ({ vessel: named(kind), on })),
+        }),
       ),
       steps: of.steps.map((step, i) => ({
         left: (100 * (dayNumber(step.from) - from)) / whole,

@@ -66,7 +66,7 @@ test('at a glance: what comes next, the next mixing day, the fullest week, and w
   expect(words).toMatch(/Mix next, .* L of Seed mix/);
   expect(words).toMatch(/Fullest, week \d+ of 2027 [\d.]+ m² of 0.5 m²/);
   expect(words).toMatch(/the bench is too small in \d+ weeks/);
-  expect(words).toContain('1 seed to a cell leaves 15 %');
+  expect(words).toContain('1 to a cell leaves 15 % empty');
   TestBed.inject(Units).use('us');
   TestBed.tick();
   expect(said(fixture)).toMatch(/of 5.4 ft²/);
@@ -176,7 +176,7 @@ test('the fit is looked for in the worker, said with its moves, and taken in one
   };
   (worker as unknown as { onmessage: (event: object) => void }).onmessage({ data: answer });
   TestBed.tick();
-  expect(said(fixture)).toMatch(/It fits with 1400 plant-days moved:\s*Tomato “Long Red” 2 weeks later/);
+  expect(said(fixture)).toMatch(/It fits with 1400 plant-days moved:\s*Tomato “Long Red” 2\sweeks later/);
   press(fixture, 'Move them');
   expect((http.expectOne('/api/plan/lines/1').request.body as { shifts: number[] }).shifts).toEqual([14]);
 });

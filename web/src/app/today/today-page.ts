@@ -1,3 +1,5 @@
+import { ReaderHere } from '../data/reader-here';
+import { readShort } from '#words/read';
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { SaidPipe } from '../ui/words/said';
@@ -43,6 +45,7 @@ interface Line {
 })
 export class TodayPage {
   protected readonly due = inject(TodayService).due();
+  private readonly reader = inject(ReaderHere);
   private readonly lots = inject(LotsService);
   private readonly library = inject(LibraryService).library;
   private readonly units = inject(Units);
@@ -143,7 +146,7 @@ export class TodayPage {
       next: () => {
         this.tasks.refresh();
         this.notices.undoable(
-          `Done: ${text.split(/[:;]/)[0]}.`,
+          `Done: ${readShort(text, this.reader.now())}.`,
           () => this.season.mark(line, sowing, task, null),
           () => this.tasks.refresh(),
         );

@@ -1,0 +1,20 @@
+import { messages, type MessageOf, type Named } from '#core/units/message';
+
+/** A crop and its sort. */
+export interface PlantName {
+  crop: Named;
+  sort: string;
+}
+
+export interface CareFacts {
+  'plants.name': PlantName;
+  'care.up': { name: PlantName; sown: boolean };
+  'care.water': { name: PlantName };
+  'care.look': { name: PlantName };
+  'care.top-up': { name: PlantName };
+  'care.lift': { name: PlantName; weighed: boolean };
+  'care.feed': { name: PlantName; mixFeeds: boolean };
+  'care.pot-up': { name: PlantName };
+}
+export type CareMessage = MessageOf<CareFacts>;
+export const careSays = messages<CareFacts>();
