@@ -3,7 +3,7 @@ import { judgeMix, type Judgement } from '#core/judge/judge';
 import { changesOf, makesWorse, type Remedy } from '#core/judge/remedies';
 import { type ReadingId } from '#core/judge/readings';
 import { type OwnOdds, rankCauses, type Taught } from '#core/plants/causes';
-import { type CauseId, causes } from '#core/plants/cause-table';
+import { type CauseId } from '#core/plants/cause-table';
 import { foundOf, type Surroundings } from '#core/plants/found';
 import { type KeptEvent, type Planting, standing, tallyOf } from '#core/plants/planting';
 import { type Family } from '#core/material/family';

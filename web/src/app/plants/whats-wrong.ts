@@ -245,7 +245,7 @@ export class WhatsWrong {
 
   protected remedyText({ cause, withheld, drench }: ReturnType<typeof remedyFor>): string {
     return withheld === null
-      ? this.reader.read({ say: `cause.${cause}.remedy`, with: drench } as AnyMessage)
+      ? this.reader.read({ say: `cause.${cause}.remedy`, with: drench })
       : this.reader.word('remedy.wait');
   }
 

@@ -159,4 +159,3 @@ export class SeasonStrip {
   }
 }
 
-const shortDay = (date: string): string => format(parseISO(date), 'd MMM');
