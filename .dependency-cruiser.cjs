@@ -57,6 +57,14 @@ module.exports = {
       ['package', 'season', 'water'],
       ['plants'],
     ]),
+    // Five floors of the server, each sees only those under it; what starts it stands above them all.
+    ...layers('server', [['base'], ['kept'], ['book'], ['out'], ['routes']]),
+    {
+      name: 'the-floors-of-the-server-do-not-see-what-starts-them',
+      severity: 'error',
+      from: { path: '^server/(base|kept|book|out|routes)/', pathNot: SPEC },
+      to: { path: '^server/[a-z]+\\.ts$' },
+    },
     // Inside web: the device and the server, then what is drawn, then the recipe at hand, then the places.
     ...layers('web/src/app', [['data'], ['ui'], ['bench'], PLACES]),
     ...PLACES.map((place) => ({

@@ -3,10 +3,10 @@ import { type ServerResponse } from 'node:http';
 import { type AddressInfo } from 'node:net';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { BatchStore } from '#server/batches/store';
-import { type Db } from '#server/database/db';
-import { LibraryStore } from '#server/library/store';
-import { PlantStore } from '#server/plants/store';
+import { BatchStore } from '#server/kept/batches';
+import { type Db } from '#server/base/database/db';
+import { LibraryStore } from '#server/kept/library/library';
+import { PlantStore } from '#server/kept/plants/plants';
 import { daysAfter } from '#core/units/day';
 import { testApp } from '#testing/server';
 

@@ -8,7 +8,7 @@ export async function buildServer(folder = join(root, 'dist', 'server')) {
   const from = (room) => join(root, room);
   await build({
     absWorkingDir: root,
-    entryPoints: ['server/main.ts', 'server/restore.ts', 'server/heavy/worker.ts'],
+    entryPoints: ['server/main.ts', 'server/restore.ts', 'server/out/heavy/worker.ts'],
     entryNames: '[name]',
     outdir: folder,
     outExtension: { '.js': '.mjs' },

@@ -1,6 +1,6 @@
 // npm run openapi: a public linter over the document that the server gives; exits with 1 on any error.
 import { createConfig, lintDocument, makeDocumentFromString, BaseResolver } from '@redocly/openapi-core';
-import { openApi } from '#server/http/openapi';
+import { openApi } from '#server/base/http/openapi';
 
 const document = makeDocumentFromString(JSON.stringify(openApi()), 'openapi.json');
 const config = await createConfig({ extends: ['recommended'] });

@@ -1,15 +1,15 @@
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pino } from 'pino';
-import { clockFrom } from '#server/clock';
-import { holdFolder } from '#server/database/lock';
-import { door } from '#server/devices/door';
-import { ownNames, Sharing } from '#server/devices/sharing';
-import { Workers } from '#server/heavy/workers';
-import { InstrumentHub } from '#server/instruments/hub';
-import { simulatedBench } from '#server/simulated/instruments';
+import { clockFrom } from '#server/base/clock';
+import { holdFolder } from '#server/base/database/lock';
+import { door } from '#server/out/door/door';
+import { ownNames, Sharing } from '#server/out/door/sharing';
+import { startPool } from '#server/out/heavy/heavy';
+import { InstrumentHub } from '#server/base/instruments/hub';
+import { simulatedBench } from '#server/base/simulated/instruments';
 import { Opened } from '#server/opened';
-import { root } from '#server/root';
+import { root } from '#server/base/root';
 
 // What is written is for this user alone: data, backups, keys.
 process.umask(0o077);
@@ -55,7 +55,7 @@ try {
 const opened: Opened = new Opened({
   ...{ data: folder, log, now },
   webFolder: process.env['WELCOME_WEB'] ?? join(root, 'dist', 'web', 'browser'),
-  ...{ instruments: new InstrumentHub(simulatedBench(now()), undefined, now), heavy: new Workers() },
+  ...{ instruments: new InstrumentHub(simulatedBench(now()), undefined, now), heavy: startPool() },
   sharing,
   demo: process.env['WELCOME_DEMO'] !== '0',
 });

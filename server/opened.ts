@@ -1,22 +1,22 @@
 import { existsSync, statSync } from 'node:fs';
 import { type RequestListener, type ServerResponse } from 'node:http';
 import { type Logger } from 'pino';
-import { createApp } from '#server/app';
-import { backupFolder, Backups, backupsIn } from '#server/backup/backups';
-import { CANNOT_WRITE, rescueApp } from '#server/backup/rescue';
-import { dataFile, finishRestore, putInPlace } from '#server/backup/restore';
-import { type Db } from '#server/database/db';
-import { Folder } from '#server/database/folder';
-import { openDatabase } from '#server/database/open';
+import { createApp } from '#server/routes/app';
+import { backupFolder, Backups, backupsIn } from '#server/out/backup/backups';
+import { CANNOT_WRITE, rescueApp } from '#server/routes/rescue';
+import { dataFile, finishRestore, putInPlace } from '#server/out/backup/restore';
+import { type Db } from '#server/base/database/db';
+import { Folder } from '#server/base/database/folder';
+import { openDatabase } from '#server/base/database/open';
 import { type ShareWay } from '#contract/devices';
-import { type Sharing } from '#server/devices/sharing';
-import { DeviceStore } from '#server/devices/store';
-import { seedDemo } from '#server/demo/seed';
-import { type Heavy } from '#server/heavy/workers';
-import { Problem } from '#server/http/problem';
-import { type InstrumentHub } from '#server/instruments/hub';
-import { LibraryStore } from '#server/library/store';
-import { CropStore } from '#server/season/crops';
+import { type Sharing } from '#server/out/door/sharing';
+import { DeviceStore } from '#server/kept/devices';
+import { seedDemo } from '#server/out/demo/seed';
+import { type Heavy } from '#server/out/heavy/heavy';
+import { Problem } from '#server/base/http/problem';
+import { type InstrumentHub } from '#server/base/instruments/hub';
+import { LibraryStore } from '#server/kept/library/library';
+import { CropStore } from '#server/kept/season/crops';
 
 /** The answer to who asked for a restore is away by then. */
 const CUT_MS = 500;

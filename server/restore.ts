@@ -3,11 +3,11 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { countsSay, missingIn } from '#contract/backup-words';
-import { unpack } from '#server/archive/unpack';
-import { backupFolder, backupsIn } from '#server/backup/backups';
-import { lookAt } from '#server/backup/checked';
-import { dataFile, restoreInto } from '#server/backup/restore';
-import { holdFolder } from '#server/database/lock';
+import { unpack } from '#server/out/archive/unpack';
+import { backupFolder, backupsIn } from '#server/out/backup/backups';
+import { lookAt } from '#server/out/backup/checked';
+import { dataFile, restoreInto } from '#server/out/backup/restore';
+import { holdFolder } from '#server/base/database/lock';
 
 // For this user alone, as the server writes it.
 process.umask(0o077);

@@ -2,8 +2,8 @@ import { type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { copyFileSync, existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { backupFolder, backupsIn } from '#server/backup/backups';
-import { lookAt } from '#server/backup/checked';
+import { backupFolder, backupsIn } from '#server/out/backup/backups';
+import { lookAt } from '#server/out/backup/checked';
 import { begin, serve, type Served } from '#testing/serve';
 
 /** What came of it. */

@@ -7,7 +7,7 @@ import { amendments, materials } from '#testing/library';
 import { jpegOf } from '#testing/jpeg';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type EndpointName, routes } from '#contract/routes';
-import { keyOf } from '#server/share/share';
+import { keyOf } from '#server/out/share/share';
 import { crops, someSettings } from '#testing/season';
 import { type Served, serve } from '#testing/serve';
 

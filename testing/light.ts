@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { openDatabase } from '#server/database/open';
+import { openDatabase } from '#server/base/database/open';
 import { serve } from '#testing/serve';
 
 /** How light requests fare while a heavy one runs. */

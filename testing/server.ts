@@ -6,27 +6,23 @@ import { type Express } from 'express';
 import { pino } from 'pino';
 import { type BodyGiven } from '#contract/endpoints';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { createApp } from '#server/app';
-import { Backups } from '#server/backup/backups';
-import { type Db } from '#server/database/db';
-import { Folder } from '#server/database/folder';
-import { openDatabase } from '#server/database/open';
-import { tasks } from '#server/heavy/tasks';
-import { Sharing } from '#server/devices/sharing';
-import { type Heavy } from '#server/heavy/workers';
-import { InstrumentHub } from '#server/instruments/hub';
-import { simulatedBench } from '#server/simulated/instruments';
-import { CropStore } from '#server/season/crops';
-import { LibraryStore } from '#server/library/store';
+import { createApp } from '#server/routes/app';
+import { Backups } from '#server/out/backup/backups';
+import { type Db } from '#server/base/database/db';
+import { Folder } from '#server/base/database/folder';
+import { openDatabase } from '#server/base/database/open';
+import { tasks } from '#server/out/heavy/tasks';
+import { Sharing } from '#server/out/door/sharing';
+import { type Heavy } from '#server/out/heavy/heavy';
+import { InstrumentHub } from '#server/base/instruments/hub';
+import { simulatedBench } from '#server/base/simulated/instruments';
+import { CropStore } from '#server/kept/season/crops';
+import { LibraryStore } from '#server/kept/library/library';
 import { TODAY, ZONE } from '#testing/day';
 
 /** In the thread that asks: for tests. */
 export const inPlace: Heavy = {
-  run: (name, input, signal) =>
-    (tasks[name] as (input: unknown, stopped: () => boolean) => Promise<never>)(
-      input,
-      () => signal?.aborted ?? false,
-    ),
+  run: (name, input) => (tasks[name] as (input: unknown) => Promise<never>)(input),
 };
 
 export { TODAY, ZONE };

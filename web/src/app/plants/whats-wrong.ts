@@ -10,7 +10,6 @@ import {
 } from '#core/plants/cause-table';
 import { type OwnOdds, rankCauses, remedyFor, tellingTest } from '#core/plants/causes';
 import { type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
-import { type AnyMessage } from '#words/catalog';
 import { ReaderHere } from '../data/reader-here';
 import { NurseryService } from '../data/nursery';
 import { PlantsService } from '../data/plants';

@@ -1,0 +1,108 @@
+import { type compareBy, type PlantGroup } from '#contract/plants';
+import { isCounted, type Planting, sharesOf, standing, tallyOf } from '#core/plants/planting';
+import { dayNumber } from '#core/season/days';
+import { daysAfter } from '#core/units/day';
+import { type BatchStore } from '#server/kept/batches';
+import { type LibraryStore } from '#server/kept/library/library';
+import { type MixStore } from '#server/kept/mixes';
+import { type Calendar } from '#server/kept/nursery/calendar';
+import { type PlantStore } from '#server/kept/plants/plants';
+import { type CropStore } from '#server/kept/season/crops';
+
+/** Groups are compared over so many years. */
+const COMPARE_DAYS = 3 * 366;
+
+/** What came up and what made it, by batch, mix, vessel, seed or crop. */
+export class PlantGroups {
+  constructor(
+    private readonly store: PlantStore,
+    private readonly crops: CropStore,
+    private readonly library: LibraryStore,
+    private readonly batches: BatchStore,
+    private readonly mixes: MixStore,
+    private readonly calendar: Calendar,
+  ) {}
+
+  /** @param crop null for all */
+  groups(by: (typeof compareBy)[number], crop: string | null): PlantGroup[] {
+    const plantings = this.store.since(daysAfter(this.calendar.today(), -COMPARE_DAYS), crop);
+    const events = this.store.countsOf(plantings.map(({ id }) => id));
+    const keyOf = this.keyer(by);
+    const keys = new Map(plantings.map((planting) => [planting.id, keyOf(planting)?.key]));
+    const groups = new Map<string, PlantGroup & { days: number[] }>();
+    for (const planting of plantings) {
+      const found = keyOf(planting);
+      if (!found) continue;
+      const own = events.get(planting.id) ?? [];
+      const tally = tallyOf(planting, own);
+      const { up, made, of } = sharesOf(tally);
+      let group = groups.get(found.key);
+      if (!group) {
+        const none = { alive: 0, of: 0 };
+        group = {
+          ...{ ...found, plantings: 0, up: none, made: none, daysToUp: null, lost: [], days: [] },
+        };
+        groups.set(found.key, group);
+      }
+      group.plantings++;
+      if (up !== null && !isCounted(planting.start))
+        group.up = { alive: group.up.alive + Math.min(up, of), of: group.up.of + of };
+      // Those set apart or potted within the group began, and went on, once: only what was lost since is new.
+      const again = planting.from
+        .filter((one) => keys.get(one.planting) === found.key)
+        .reduce((sum, one) => sum + one.plants, 0);
+      if (made !== null)
+        group.made = {
+          alive: group.made.alive + Math.min(made, of) - again,
+          of: group.made.of + of - again,
+        };
+      const first = standing(own).find((event) => event.kind === 'up' && event.count > 0);
+      if (first) group.days.push(dayNumber(first.on) - dayNumber(planting.on));
+      for (const [cause, count] of tally.lost) {
+        const known = group.lost.find((one) => one.cause === cause);
+        if (known) known.count += count;
+        else group.lost.push({ cause, count });
+      }
+    }
+    return [...groups.values()].map(({ days, ...group }) => ({
+      ...group,
+      daysToUp: days.length > 0 ? days.sort((a, b) => a - b)[days.length >> 1]! : null,
+      lost: group.lost.sort((a, b) => b.count - a.count),
+    }));
+  }
+
+  private keyer(by: (typeof compareBy)[number]): (one: Planting) => { key: string; name: string } | null {
+    const mixOfBatch = new Map<number, { key: string; name: string }>();
+    switch (by) {
+      case 'batch':
+        return ({ batch }) =>
+          batch === null ? null : { key: String(batch), name: this.batches.nameOf(batch) ?? String(batch) };
+      case 'mix':
+        return ({ batch }) => {
+          if (batch === null) return null;
+          let mix = mixOfBatch.get(batch);
+          if (!mix) {
+            const of = this.batches.one(batch);
+            const version = of?.mixVersionId ?? null;
+            const name = version === null ? null : this.mixes.nameOfVersion(version);
+            // A batch of no kept mix stands for itself.
+            mix = name
+              ? { key: `mix-${name.mixId}`, name: name.name }
+              : { key: `batch-${batch}`, name: of?.name ?? String(batch) };
+            mixOfBatch.set(batch, mix);
+          }
+          return mix;
+        };
+      case 'vessel': {
+        const { vessels } = this.library.library();
+        return ({ vessel }) => ({ key: vessel, name: vessels.get(vessel)?.name ?? vessel });
+      }
+      case 'seed':
+        return ({ seed }) => (seed ? { key: seed, name: seed } : null);
+      case 'crop': {
+        const crops = this.crops.byId();
+        return ({ crop }) => ({ key: crop, name: crops.get(crop)?.name ?? crop });
+      }
+    }
+  }
+}

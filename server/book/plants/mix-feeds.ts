@@ -1,0 +1,76 @@
+import { OutOfRange } from '#core/units/check';
+import { evaluateMix } from '#core/mix/evaluate';
+import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
+import { weathers } from '#core/mix/dry-down';
+import { type TrayWater } from '#core/plants/care';
+import { DRY_SHARE } from '#core/water/life';
+import { daysUntilDry } from '#core/water/lift';
+import { type Library } from '#core/recipe/library';
+import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { type VesselKind } from '#core/vessel/tray';
+import { type BatchStore } from '#server/kept/batches';
+import { type LibraryStore } from '#server/kept/library/library';
+
+const [, BRIGHT] = weathers;
+const FULL_LEAF = 1;
+
+interface Known extends TrayWater {
+  feedsDays: number;
+}
+
+/** For how long the mix of a batch feeds what stands in it: reckoned once, until a material or a vessel is changed. */
+export class MixFeeds {
+  /** By batch and vessel. */
+  private readonly known = new Map<string, Known | undefined>();
+  /** By which it was reckoned. */
+  private by: Library | null = null;
+
+  constructor(
+    private readonly batches: BatchStore,
+    private readonly library: LibraryStore,
+  ) {}
+
+  /** Days until a plant in this vessel wants more nitrogen than the mix has given; undefined where that is not known. */
+  days(batch: number | null, kind: VesselKind): number | undefined {
+    return this.of(batch, kind)?.feedsDays;
+  }
+
+  /** What a tray of it weighs and holds; undefined where its mix is not known. */
+  tray(batch: number | null, kind: VesselKind, cells: number): TrayWater | undefined {
+    const one = this.of(batch, kind);
+    if (!one) return undefined;
+    const count = Math.min(kind.perTray, cells);
+    return { wetG: count * one.wetG, availableMl: count * one.availableMl, daysToHalf: one.daysToHalf };
+  }
+
+  private of(batch: number | null, kind: VesselKind): Known | undefined {
+    if (batch === null) return undefined;
+    const library = this.library.library();
+    if (library !== this.by) this.known.clear();
+    this.by = library;
+    const key = `${batch} ${kind.id}`;
+    if (!this.known.has(key)) {
+      const recipe = this.batches.one(batch)?.snapshot.recipe;
+      this.known.set(key, recipe && this.reckon({ ...recipe, vessel: kind.id }, kind));
+    }
+    return this.known.get(key);
+  }
+
+  private reckon(recipe: Recipe, kind: VesselKind): Known | undefined {
+    try {
+      const demand = demandMgPerPlant[recipe.stage];
+      const evaluation = evaluateMix(mixInputOf(recipe, this.library.library()));
+      const { shortFromWeek } = feedingOf(evaluation, kind.vessel, WARM_HOUSE_C, demand);
+      return {
+        feedsDays: 7 * (shortFromWeek === null ? demand.length : shortFromWeek - 1),
+        wetG: evaluation.wetWeightG,
+        availableMl: evaluation.availableWaterMl,
+        daysToHalf: (0.5 / DRY_SHARE) * daysUntilDry(evaluation, BRIGHT.evaporationMmPerH, FULL_LEAF),
+      };
+    } catch (error) {
+      // A material that it names may be gone.
+      if (error instanceof OutOfRange) return undefined;
+      throw error;
+    }
+  }
+}

@@ -1,0 +1,105 @@
+import { type z } from 'zod';
+import { type BatchResult, oddsSchema, type OwnOdds, type resultsQuerySchema } from '#contract/plants';
+import { daysToFeed } from '#core/plants/care';
+import { type CauseId } from '#core/plants/cause-table';
+import { medianRead, type PlantRecord, suspectsOf } from '#core/plants/next-time';
+import { isCounted, sharesOf, tallyOf } from '#core/plants/planting';
+import { mostWeeksIn } from '#core/season/plan';
+import { volumeL } from '#core/vessel/vessel';
+import { type BatchStore } from '#server/kept/batches';
+import { type Folder } from '#server/base/database/folder';
+import { type LibraryStore } from '#server/kept/library/library';
+import { type MixStore } from '#server/kept/mixes';
+import { type Calendar } from '#server/kept/nursery/calendar';
+import { type MixFeeds } from '#server/book/plants/mix-feeds';
+import { type NurseryPlants } from '#server/book/plants/nursery-plants';
+import { type PlantStore } from '#server/kept/plants/plants';
+import { type CropStore } from '#server/kept/season/crops';
+import { type SeasonStore } from '#server/kept/season/season';
+
+/** Batches of a mix that are told of, newest first. */
+const MOST_BATCHES = 50;
+
+/** What became of the plants of a batch, and what that tells against its mix. */
+export class PlantResults {
+  constructor(
+    private readonly store: PlantStore,
+    private readonly plants: NurseryPlants,
+    private readonly crops: CropStore,
+    private readonly library: LibraryStore,
+    private readonly batches: BatchStore,
+    private readonly mixes: MixStore,
+    private readonly season: SeasonStore,
+    private readonly folder: Folder,
+    private readonly calendar: Calendar,
+    private readonly feeds: MixFeeds,
+  ) {}
+
+  get odds(): OwnOdds {
+    const kept = this.folder.odds;
+    return kept === undefined ? {} : oddsSchema.parse(JSON.parse(kept));
+  }
+
+  set odds(odds: OwnOdds) {
+    this.folder.odds = JSON.stringify(odds);
+  }
+
+  /** Of batches in which something stands or stood. */
+  of({ of, id }: z.output<typeof resultsQuerySchema>): BatchResult[] {
+    if (of === 'batch') return this.ofBatch(id, null);
+    const versions = new Map(this.mixes.versions(id).map((one) => [one.id, one.version]));
+    return this.store
+      .batchesOf([...versions.keys()], MOST_BATCHES)
+      .flatMap(({ batch, mixVersion }) => this.ofBatch(batch, versions.get(mixVersion) ?? null));
+  }
+
+  private ofBatch(id: number, version: number | null): BatchResult[] {
+    const batch = this.batches.one(id);
+    const plantings = this.store.ofBatch(id);
+    if (!batch || plantings.length === 0) return [];
+    const { readings, materials } = batch.snapshot;
+    const reading = (name: string) => readings.find((one) => one.id === name);
+    const [crops, { vessels }] = [this.crops.byId(), this.library.library()];
+    const today = this.calendar.today();
+    const { soilC } = this.season.settings(today);
+    const up = { alive: 0, of: 0 };
+    const lost = new Map<string, number>();
+    const records = plantings.flatMap((planting): PlantRecord[] => {
+      const events = this.store
+        .eventsOf(planting.id)
+        .map((one) => ({ ...one.event, id: one.id, at: one.at }));
+      const tally = tallyOf(planting, events);
+      const share = sharesOf(tally);
+      if (share.up !== null && !isCounted(planting.start)) {
+        up.alive += Math.min(share.up, share.of);
+        up.of += share.of;
+      }
+      for (const [cause, count] of tally.lost) lost.set(cause, (lost.get(cause) ?? 0) + count);
+      const [crop, kind] = [crops.get(planting.crop), vessels.get(planting.vessel)];
+      if (!crop || !kind) return [];
+      const air = reading('air') ?? reading('airAfterDrydown');
+      const step = crop.steps.find((one) => one.vessel === planting.vessel);
+      const mixFeedsDays = this.feeds.days(id, kind);
+      const about = {
+        ...{
+          today,
+          coldestC: crop.coldestC,
+          firstFeedDays: daysToFeed(planting.start, crop, soilC, mixFeedsDays),
+        },
+        ...{ ph: reading('ph'), ec: reading('ecSaturated'), ...(air && { airPct: air.value, air }) },
+        mostDays: 7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks),
+        ...{ madeOn: batch.madeOn, living: materials.some((one) => one.living) },
+      };
+      return [{ planting, events, about }];
+    });
+    const taught = new Map<CauseId, number>(this.plants.taught().map((one) => [one.cause, one.helped]));
+    return [
+      {
+        ...{ batch: id, name: batch.name, madeOn: batch.madeOn, version, plantings: plantings.length, up },
+        lost: [...lost].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count),
+        read: { ph: medianRead(records, 'ph'), ec: medianRead(records, 'ec') },
+        suspects: suspectsOf(records, taught, this.odds),
+      },
+    ];
+  }
+}

@@ -1,0 +1,130 @@
+import { type SeasonDue } from '#contract/plan';
+import { leftIn, toBuy, type ToBuy } from '#core/season/demand';
+import { type SeasonSettings } from '#core/season/line';
+import { type KeptMix, mixOf, needsOf, type SeasonNeeds } from '#core/season/needs';
+import { type Season, seasonOf, type SeasonSowing } from '#core/season/season';
+import { seasonSay } from '#core/season/season-facts';
+import { type SeasonTask, tasksOf } from '#core/season/tasks';
+import { daysAfter } from '#core/units/day';
+import { type LibraryStore } from '#server/kept/library/library';
+import { stockLines } from '#server/book/stock/stock';
+import { type LotStore } from '#server/kept/lots';
+import { type MixStore } from '#server/kept/mixes';
+import { type Calendar } from '#server/kept/nursery/calendar';
+import { type CropStore } from '#server/kept/season/crops';
+import { type SeasonStore } from '#server/kept/season/season';
+
+/** How far back a forgotten task is still told, and how far ahead the days to come, days. */
+const FORGET_AFTER = 21;
+const AHEAD = 14;
+
+export interface TaskOfSowing {
+  sowing: SeasonSowing;
+  task: SeasonTask;
+  done: string | null;
+}
+
+/** The season counted through, for everything that the server says of it. */
+export class Planner {
+  constructor(
+    private readonly store: SeasonStore,
+    private readonly crops: CropStore,
+    private readonly library: LibraryStore,
+    private readonly mixes: MixStore,
+    private readonly lots: LotStore,
+    private readonly calendar: Calendar,
+  ) {}
+
+  settings(): SeasonSettings {
+    return this.store.settings(this.calendar.today());
+  }
+
+  season(): Season {
+    return seasonOf(this.settings(), this.store.lines(), this.crops.byId(), this.library.library().vessels);
+  }
+
+  kept(): ReadonlyMap<number, KeptMix> {
+    const all: [number, KeptMix][] = [];
+    for (let from = 0; ;) {
+      const page = this.mixes.all({ away: 'no', from });
+      for (const { mixId, name, recipe } of page) all.push([mixId, { id: mixId, name, recipe }]);
+      if (page.length === 0) return new Map(all);
+      from += page.length;
+    }
+  }
+
+  needs(season: Season = this.season()): SeasonNeeds {
+    const { made, done } = this.store.plan(this.calendar.today());
+    const known = new Set(made.map((one) => `${one.line} ${one.sowing} ${one.step}`));
+    const started = new Set(
+      done.flatMap((one) => (one.task === 'start' ? [`${one.line} ${one.sowing}`] : [])),
+    );
+    return needsOf(
+      season,
+      this.kept(),
+      this.settings().school,
+      this.library.library(),
+      this.calendar.today(),
+      {
+        made: (...step) => known.has(step.join(' ')),
+        begun: (...sowing) => started.has(sowing.join(' ')),
+      },
+    );
+  }
+
+  /** Every task of every sowing, by the day. */
+  tasks(season: Season = this.season()): TaskOfSowing[] {
+    const settings = this.settings();
+    const { done } = this.store.plan(this.calendar.today());
+    const known = new Map(done.map((one) => [`${one.line} ${one.sowing} ${one.task}`, one.on]));
+    return season.sowings
+      .flatMap((sowing) =>
+        tasksOf(sowing, settings).map((task) => ({
+          ...{ sowing, task },
+          done: known.get(`${sowing.line.id} ${sowing.sowing} ${task.id}`) ?? null,
+        })),
+      )
+      .sort((a, b) => (a.task.on < b.task.on ? -1 : a.task.on > b.task.on ? 1 : 0));
+  }
+
+  /** What is due, and what comes in the days ahead. */
+  due(): SeasonDue[] {
+    const today = this.calendar.today();
+    const [from, to] = [daysAfter(today, -FORGET_AFTER), daysAfter(today, AHEAD)];
+    const season = this.season();
+    const { days, mixes } = this.needs(season);
+    const mixing = days
+      .filter(({ on }) => on <= to)
+      .map((day): SeasonDue => {
+        const { line, sowing } = day.needs[0]!;
+        const { name } = mixes.get(day.mix)!;
+        return {
+          ...{ line, sowing, task: `mix-${day.mix}-${day.on}`, on: day.on },
+          text: seasonSay('task.mix', { why: day.rest.why, latest: day.late ? null : day.latest }),
+          mix: { name, litres: day.litres },
+          state: day.on <= today ? 'due' : 'waiting',
+        };
+      });
+    const tasks = this.tasks(season)
+      .filter(({ task, done }) => done === null && task.on >= from && task.on <= to)
+      .map(({ sowing, task }): SeasonDue => ({
+        ...{ line: sowing.line.id, sowing: sowing.sowing, task: task.id, on: task.on, text: task.text },
+        mix: null,
+        state: task.on <= today ? 'due' : 'waiting',
+      }));
+    return [...tasks, ...mixing].sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+  }
+
+  /** What the season takes that is not there. */
+  short(): ToBuy[] {
+    const stock = stockLines(this.lots, this.calendar.today());
+    return toBuy(this.needs().demands, (kind, item) => leftIn(stock, kind, item)).filter(
+      (one) => one.short > 0,
+    );
+  }
+
+  /** Name of the mix that a step of a sowing is filled with. */
+  mixName(step: Parameters<typeof mixOf>[0]): string {
+    return mixOf(step, this.kept(), this.settings().school).name;
+  }
+}

@@ -1,0 +1,77 @@
+import { type DueStep } from '#contract/today';
+import { daysAfter } from '#core/units/day';
+import { type BatchSteps, type BatchStore } from '#server/kept/batches';
+import { type RecordStore } from '#server/kept/record';
+
+/** How far back a forgotten re-test is still told, days. */
+const FORGET_AFTER = 60;
+
+/** Cards read without a break: some 20 ms. */
+const SLICE = 8;
+
+type Ticks = ReadonlyMap<string, boolean>;
+
+/**
+ * What the batches want: re-tests and rests by their day, and the next step of those that are begun. Cards never change
+ * and entries are only ever added, so what a batch wants is reckoned anew when it has a new tick, or on a new day.
+ */
+export class DueSteps {
+  private readonly ticks = new Map<number, Map<string, boolean>>();
+  private upTo = 0;
+  private readonly known = new Map<number, DueStep[]>();
+  private day = '';
+
+  constructor(
+    private readonly batches: BatchStore,
+    private readonly record: RecordStore,
+  ) {}
+
+  /** In slices, so that others are answered between. @param today YYYY-MM-DD */
+  async on(today: string): Promise<DueStep[]> {
+    this.catchUp();
+    if (this.day !== today) this.known.clear();
+    this.day = today;
+    const ids = this.batches.since(daysAfter(today, -FORGET_AFTER));
+    const due: DueStep[] = [];
+    let fresh = 0;
+    for (const id of ids) {
+      let wants = this.known.get(id);
+      if (!wants) {
+        if (++fresh % SLICE === 0) await new Promise(setImmediate);
+        wants = wantsOf(this.batches.stepsOf(id), this.ticks.get(id) ?? new Map(), today);
+        if (this.day === today) this.known.set(id, wants);
+      }
+      due.push(...wants);
+    }
+    // Days compare as plain text.
+    return due.sort((a, b) => ((a.on ?? '') < (b.on ?? '') ? -1 : (a.on ?? '') > (b.on ?? '') ? 1 : 0));
+  }
+
+  private catchUp(): void {
+    for (const { id, batchId, data } of this.record.newOf('tick', this.upTo)) {
+      this.upTo = id;
+      if (data.kind !== 'tick') continue;
+      const ticks = this.ticks.get(batchId) ?? new Map<string, boolean>();
+      this.ticks.set(batchId, ticks.set(`${data.step}/${data.load}`, data.done));
+      this.known.delete(batchId);
+    }
+  }
+}
+
+function wantsOf(batch: BatchSteps, ticks: Ticks, today: string): DueStep[] {
+  const done = (step: { id: string; times?: number | undefined }): boolean =>
+    Array.from({ length: step.times ?? 1 }, (_, load) => ticks.get(`${step.id}/${load}`)).every(Boolean);
+  const begun = [...ticks.values()].some(Boolean);
+  const about = { batchId: batch.id, batch: batch.name };
+  const left = batch.steps.filter((step) => !done(step));
+  const wants = left
+    .filter((step) => step.waitDays !== undefined)
+    .map((step): DueStep => {
+      const on = daysAfter(batch.madeOn, step.waitDays!);
+      return { ...about, step: step.id, text: step.text, state: on <= today ? 'due' : 'waiting', on };
+    });
+  // Cards from before had lifting as a last step; it is no work to be done.
+  const next = left.find((s) => s.waitDays === undefined && s.id !== 'lift');
+  if (begun && next) wants.push({ ...about, step: next.id, text: next.text, state: 'open', on: null });
+  return wants;
+}

@@ -1,0 +1,135 @@
+import { type Batch, type BatchLine } from '#contract/batches';
+import { type ListQuery } from '#contract/lists';
+import { PAGE } from '#contract/routes';
+import { readSnapshot, stepsSchema } from '#contract/snapshot';
+import { type BatchSnapshot } from '#core/batch/snapshot';
+import { ByRow } from '#server/base/database/by-row';
+import { type Db } from '#server/base/database/db';
+
+type Row = Omit<Batch, 'snapshot'> & { snapshot_json: string };
+
+const read = ({ snapshot_json, ...row }: Row): Batch => ({
+  ...row,
+  snapshot: readSnapshot(JSON.parse(snapshot_json)),
+});
+const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId,
+  (SELECT mix_id FROM mix_versions WHERE id = mix_version_id) AS mixId,
+  (SELECT m.name FROM mix_versions v JOIN mixes m ON m.id = v.mix_id WHERE v.id = mix_version_id) AS mixName,
+  (SELECT m.key FROM mix_versions v JOIN mixes m ON m.id = v.mix_id WHERE v.id = mix_version_id) AS mixKey,
+  made_on AS madeOn, created_at AS createdAt,
+  snapshot_json FROM batches`;
+
+/** What is still to be done on a batch. */
+export interface BatchSteps {
+  id: number;
+  name: string;
+  madeOn: string;
+  steps: BatchSnapshot['steps'];
+}
+
+/** What was made, each with all it was made from. */
+export class BatchStore {
+  private readonly listed;
+  private readonly line;
+  private readonly lines: ByRow<BatchLine>;
+  private readonly madeSince;
+  private readonly steps;
+  private readonly stepsRead: ByRow<BatchSteps>;
+  private readonly byId;
+  private readonly named;
+  private readonly keyed;
+  private readonly insert;
+  private readonly away;
+  private readonly setAway;
+
+  constructor(private readonly db: Db) {
+    this.lines = new ByRow(db);
+    this.stepsRead = new ByRow(db);
+    this.listed = db
+      .prepare<[string, number, number], number>(
+        `SELECT id FROM batches WHERE (deleted_at IS NOT NULL) = (? = 'yes')
+         ORDER BY made_on DESC, id DESC LIMIT ? OFFSET ?`,
+      )
+      .pluck();
+    this.line = db.prepare<[number], BatchLine>(
+      `SELECT id, key, name, made_on AS madeOn, created_at AS createdAt,
+         snapshot_json ->> '$.recipe.stage' AS stage,
+         snapshot_json ->> '$.vessel.name' AS vessel,
+         snapshot_json ->> '$.sheet.litres' AS litres
+       FROM batches WHERE id = ?`,
+    );
+    this.madeSince = db
+      .prepare<[string], number>(
+        'SELECT id FROM batches WHERE deleted_at IS NULL AND made_on >= ? ORDER BY made_on DESC, id DESC',
+      )
+      .pluck();
+    this.steps = db.prepare<[number], Omit<BatchSteps, 'steps'> & { steps_json: string }>(
+      `SELECT id, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
+    );
+    this.byId = db.prepare<[number], Row>(`${SELECT} WHERE id = ?`);
+    this.named = db.prepare<[number], string>('SELECT name FROM batches WHERE id = ?').pluck();
+    this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
+    this.insert = db.prepare(
+      `INSERT INTO batches (key, name, mix_version_id, made_on, snapshot_json, created_at)
+       VALUES (@key, @name, @mixVersionId, @madeOn, @snapshot, @createdAt)`,
+    );
+    this.away = db.prepare<[number]>('SELECT 1 FROM batches WHERE id = ? AND deleted_at IS NOT NULL');
+    this.setAway = db.prepare('UPDATE batches SET deleted_at = ? WHERE id = ?');
+  }
+
+  /** A page of those that are there, or of those put away; newest first. */
+  all({ away, from }: ListQuery): BatchLine[] {
+    return this.listed.all(away, PAGE, from).map((id) => this.lines.of(id, () => this.line.get(id)!));
+  }
+
+  /** Its name alone: the whole of a batch takes a while to read. */
+  nameOf(id: number): string | null {
+    return this.named.get(id) ?? null;
+  }
+
+  /** Batches made on a day or later, newest first. @param day YYYY-MM-DD */
+  since(day: string): number[] {
+    return this.madeSince.all(day);
+  }
+
+  /** Steps of a batch. They never change, so each card is read once. */
+  readonly stepsOf = (id: number): BatchSteps =>
+    this.stepsRead.of(id, () => {
+      const { steps_json, ...batch } = this.steps.get(id)!;
+      return { ...batch, steps: stepsSchema.parse(JSON.parse(steps_json)) };
+    });
+
+  one(id: number): Batch | null {
+    const row = this.byId.get(id);
+    return row ? read(row) : null;
+  }
+
+  byKey(key: string): Batch | null {
+    const row = this.keyed.get(key);
+    return row ? read(row) : null;
+  }
+
+  add(batch: Omit<Batch, 'id' | 'mixId' | 'mixName' | 'mixKey'>): Batch {
+    const { lastInsertRowid } = this.insert.run({ ...batch, snapshot: JSON.stringify(batch.snapshot) });
+    return this.one(Number(lastInsertRowid))!;
+  }
+
+  /** With whatever else has to be noted of it, or not at all. */
+  addFor(batch: Omit<Batch, 'id' | 'mixId' | 'mixName' | 'mixKey'>, note: (id: number) => void): Batch {
+    return this.db
+      .transaction(() => {
+        const made = this.add(batch);
+        note(made.id);
+        return made;
+      })
+      .immediate();
+  }
+
+  isAway(id: number): boolean {
+    return this.away.get(id) !== undefined;
+  }
+
+  putAway(id: number, at: string | null): boolean {
+    return this.setAway.run(at, id).changes > 0;
+  }
+}

@@ -1,0 +1,186 @@
+import { type ChangedLot, type Lot, type NewLot, newLotSchema, type NewMove } from '#contract/lots';
+import { type EntryData } from '#contract/record';
+import { type BatchSnapshot } from '#core/batch/snapshot';
+import { plannedOf } from '#core/batch/planned';
+import { leftOf, type StockKind } from '#core/package/stock';
+import { OutOfRange } from '#core/units/check';
+import { type Db } from '#server/base/database/db';
+
+type Row = Omit<Lot, 'from' | 'seed' | 'left'> & { fromJson: string | null; seedJson: string | null };
+
+const moved = (kind: string): string =>
+  `(SELECT total(amount) FROM stock_moves WHERE lot_id = l.id AND kind = '${kind}') AS ${kind}`;
+const SELECT = `SELECT l.id, l.key, l.kind, l.item, l.name, l.received_on AS receivedOn, l.note, l.quantity, l.price,
+  l.ready_on AS readyOn, l.from_json AS fromJson, l.seed_json AS seedJson,
+  ${moved('came')}, ${moved('lost')}, ${moved('counted')},
+  (SELECT total(amount) FROM takes WHERE lot_id = l.id) AS took FROM lots l`;
+
+const read = ({ fromJson, seedJson, ...row }: Row): Lot => ({
+  ...row,
+  from: fromJson === null ? null : newLotSchema.shape.from.parse(JSON.parse(fromJson)),
+  seed: seedJson === null ? null : newLotSchema.shape.seed.parse(JSON.parse(seedJson)),
+  left: leftOf(row),
+});
+const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value));
+
+interface Move {
+  id: number;
+  kind: NewMove['kind'];
+  amount: number;
+  on: string;
+  note: string;
+}
+
+/** Purchases, heaps, seed and empty vessels: what came, what happened to it, what is left. */
+export class LotStore {
+  private readonly every;
+  private readonly byId;
+  private readonly keyed;
+  private readonly insert;
+  private readonly move;
+  private readonly moveKeyed;
+  private readonly movesOf;
+  private readonly untake;
+  private readonly take;
+  private readonly takenBy;
+  private readonly pace;
+  private readonly alter;
+  private readonly startCount;
+
+  constructor(private readonly db: Db) {
+    this.every = db.prepare<[], Row>(`${SELECT} ORDER BY l.item, l.received_on DESC, l.id DESC`);
+    this.byId = db.prepare<[number], Row>(`${SELECT} WHERE l.id = ?`);
+    this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE l.key = ?`);
+    this.insert = db.prepare(
+      `INSERT INTO lots (key, kind, item, name, received_on, note, quantity, price, ready_on, from_json, seed_json, created_at)
+       VALUES (@key, @kind, @item, @name, @receivedOn, @note, @quantity, @price, @readyOn, @from, @seed, @now)`,
+    );
+    this.move = db.prepare(
+      `INSERT INTO stock_moves (key, lot_id, kind, amount, day, note, at)
+       VALUES (@key, @lot, @kind, @amount, @on, @note, @now)`,
+    );
+    this.moveKeyed = db.prepare<[string], number>('SELECT lot_id FROM stock_moves WHERE key = ?').pluck();
+    this.movesOf = db.prepare<[number], Move>(
+      'SELECT id, kind, amount, day AS "on", note FROM stock_moves WHERE lot_id = ? ORDER BY id',
+    );
+    this.untake = db.prepare('DELETE FROM takes WHERE batch_id = ? AND subject = ?');
+    this.take = db.prepare(
+      `INSERT INTO takes (entry_id, batch_id, subject, lot_id, amount, day)
+       VALUES (@entry, @batch, @subject, @lot, @amount, @day)`,
+    );
+    this.takenBy = db.prepare<[number], { id: number; name: string; madeOn: string; amount: number }>(
+      `SELECT b.id, b.name, b.made_on AS madeOn, sum(t.amount) AS amount
+       FROM takes t JOIN batches b ON b.id = t.batch_id
+       WHERE t.lot_id = ? GROUP BY b.id ORDER BY b.made_on DESC, b.id DESC`,
+    );
+    this.alter = db.prepare(
+      `UPDATE lots SET name = coalesce(@name, name), note = coalesce(@note, note),
+         price = iif(@hasPrice, @price, price), ready_on = iif(@hasReady, @readyOn, ready_on) WHERE id = @id`,
+    );
+    this.startCount = db.prepare('UPDATE lots SET quantity = 0 WHERE id = ?');
+    this.pace = db.prepare<[string], { kind: StockKind; item: string; took: number }>(
+      `SELECT l.kind, l.item, sum(t.amount) AS took FROM takes t JOIN lots l ON l.id = t.lot_id
+       WHERE t.day >= ? GROUP BY l.kind, l.item`,
+    );
+  }
+
+  all(): Lot[] {
+    return this.every.all().map(read);
+  }
+
+  one(id: number): Lot | null {
+    const row = this.byId.get(id);
+    return row ? read(row) : null;
+  }
+
+  byKey(key: string): Lot | null {
+    const row = this.keyed.get(key);
+    return row ? read(row) : null;
+  }
+
+  add({ from, seed, ...lot }: NewLot, now: string): Lot {
+    this.insert.run({ ...lot, from: json(from), seed: json(seed), now });
+    return this.byKey(lot.key)!;
+  }
+
+  /** Changes what is named; the rest stays. */
+  change(id: number, { name, note, price, readyOn }: ChangedLot): Lot | null {
+    this.alter.run({
+      ...{ id, name: name ?? null, note: note ?? null },
+      ...{ price: price ?? null, hasPrice: Number(price !== undefined) },
+      ...{ readyOn: readyOn ?? null, hasReady: Number(readyOn !== undefined) },
+    });
+    return this.one(id);
+  }
+
+  /** The lot that a move of this key was of. */
+  moveKnown(key: string): number | null {
+    return this.moveKeyed.get(key) ?? null;
+  }
+
+  moves(lot: number): Move[] {
+    return this.movesOf.all(lot);
+  }
+
+  /**
+   * Adds a move. A count is kept as the difference that it makes, so that sums add up whatever comes later.
+   * @throws OutOfRange where more is lost than there is, or nobody ever said how much there was
+   */
+  addMove(lot: number, { key, kind, amount, on, note }: NewMove, now: string): Lot {
+    return this.db
+      .transaction(() => {
+        const there = this.one(lot)!;
+        if (there.left === null && kind === 'counted') {
+          // What nobody counted is counted now: that is what there is of it, and what batches took came before.
+          this.startCount.run(lot);
+        } else if (there.left === null) {
+          throw new OutOfRange('kind', kind, 'counted, as nobody has said yet how much of it there is');
+        }
+        const { left } = this.one(lot)!;
+        if (kind === 'lost' && amount > Math.max(0, left!) + 1e-9)
+          throw new OutOfRange('amount', amount, `at most what is left, ${Math.max(0, left!)}`);
+        this.move.run({
+          ...{ key, lot, kind, on, note, now },
+          amount: kind === 'counted' ? amount - left! : amount,
+        });
+        return this.one(lot)!;
+      })
+      .immediate();
+  }
+
+  /**
+   * What an entry on a batch takes from lots; of two on one item the later one holds, uses add up. To be called within
+   * the transaction that adds the entry.
+   */
+  noteTakes(
+    entry: { id: number; subject: string; day: string },
+    batch: { id: number; snapshot: BatchSnapshot },
+    data: EntryData,
+  ): void {
+    const take = (lot: number, amount: number): void => {
+      if (amount > 0)
+        this.take.run({
+          ...{ entry: entry.id, batch: batch.id, subject: entry.subject, day: entry.day },
+          ...{ lot, amount },
+        });
+    };
+    if (data.kind === 'lot') {
+      this.untake.run(batch.id, entry.subject);
+      const planned = plannedOf(batch.snapshot, data.item);
+      const first = data.amount ?? planned;
+      take(data.lot, first);
+      if (data.rest !== undefined) take(data.rest, Math.max(0, planned - first));
+    }
+    if (data.kind === 'use' && data.lot !== undefined) take(data.lot, data.count);
+  }
+
+  /** Batches that took from a lot, and how much, newest first. */
+  takers(lot: number): { id: number; name: string; madeOn: string; amount: number }[] {
+    return this.takenBy.all(lot);
+  }
+
+  /** What was taken of every item since a day. */
+  takenSince(day: string): { kind: StockKind; item: string; took: number }[] {
+    return this.pace.all(day);
+  }
+}

@@ -1,0 +1,144 @@
+import express, { type Express, type Request, type RequestHandler } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { existsSync, readFileSync } from 'node:fs';
+import { type RequestListener, type ServerResponse } from 'node:http';
+import { type Pairing } from '#server/base/security/pairing';
+import { authorityFile } from '#server/base/security/authority';
+import { type DeviceStore } from '#server/kept/devices';
+import { comesFromAfar } from '#server/base/http/afar';
+import { onlyOwnHosts } from '#server/base/http/hosts';
+import { escaped, plainPage } from '#server/base/http/plain-page';
+import { Problem, problems } from '#server/base/http/problem';
+import { securityHeaders } from '#server/base/http/security';
+
+export interface Behind {
+  data: string;
+  now: () => Date;
+  names: () => readonly string[];
+  pairing: () => Pairing;
+  /** null while the data folder needs rescue. */
+  devices: () => DeviceStore | null;
+  /** Told of every answer to a device that came in. */
+  answers: (device: number, res: ServerResponse) => void;
+  /** What a device finds that may come in. */
+  inside: RequestListener;
+}
+
+const COOKIE = 'welcome-device';
+const YEAR_MS = 366 * 86_400_000;
+/** From one address: a page asks for some thirty things at once. */
+const MOST_A_MINUTE = 900;
+const MOST_TRIES = 10;
+const TRY_MS = 10 * 60_000;
+
+const tokenOf = (req: Request): string =>
+  (req.headers.cookie ?? '')
+    .split(';')
+    .map((one) => one.trim().split('='))
+    .find(([name]) => name === COOKIE)?.[1] ?? '';
+
+const tooMany =
+  (what: string): RequestHandler =>
+  () => {
+    throw new Problem(429, 'Too often', `${what}: wait some minutes`);
+  };
+
+/**
+ * What stands between the network and the nursery: nobody comes in without the token of a device that was paired at the
+ * machine itself. Tries and requests are limited; pages of elsewhere can neither read nor write.
+ */
+export function door({ data, now, names, pairing, devices, answers, inside }: Behind): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(securityHeaders());
+  app.use(onlyOwnHosts(names));
+  const limit = { standardHeaders: true, legacyHeaders: false, validate: false } as const;
+  app.use(
+    rateLimit({
+      ...limit,
+      windowMs: 60_000,
+      limit: MOST_A_MINUTE,
+      handler: tooMany('too many requests from here'),
+    }),
+  );
+
+  app.get('/authority.crt', (_req, res) => {
+    const file = authorityFile(data);
+    if (!existsSync(file)) throw new Problem(404, 'Not found', 'this nursery has no authority yet');
+    res.type('application/x-x509-ca-cert').attachment('welcome-nursery.crt').send(readFileSync(file));
+  });
+  const form = (req: Request, code: string, wrong = ''): string => `
+<h1>Welcome</h1>
+<p>This device is not known here yet. On the machine on which Welcome runs, open Settings, Phones and other devices, and press Pair a device: it shows the code.</p>
+${wrong && `<p role="alert"><b>${escaped(wrong)}</b></p>`}
+<form method="post" action="/pair">
+<label>The code<input name="code" value="${escaped(code)}" autocomplete="off" autocapitalize="characters" required maxlength="20"></label>
+<label>What you call this device<input name="name" value="${escaped(String((req.body as { name?: string } | undefined)?.name ?? ''))}" placeholder="Phone in the tunnel" required maxlength="60"></label>
+<button type="submit">Pair it</button></form>
+<h2>So that it works without a network too</h2>
+<p>A phone keeps pages only behind a certificate that it trusts. <a href="/authority.crt">Fetch this nursery’s own authority</a>, then install it: on some phones in Settings under Profile downloaded, and after that under About, Certificate trust; on others in Settings under Security, Install a certificate, CA certificate. It vouches for this one machine. Without it everything works while the phone is in reach.</p>`;
+  app.get('/pair', (req, res) => {
+    const { code } = req.query;
+    if (devices()?.of(tokenOf(req), now())) res.redirect(303, '/');
+    else
+      res
+        .type('html')
+        .send(
+          plainPage(res, 'Pair this device', form(req, typeof code === 'string' ? code.slice(0, 20) : '')),
+        );
+  });
+  app.post(
+    '/pair',
+    rateLimit({
+      ...limit,
+      windowMs: TRY_MS,
+      limit: MOST_TRIES,
+      handler: tooMany('too many codes were tried from here'),
+    }),
+    express.urlencoded({ extended: false, limit: '2kb' }),
+    (req, res) => {
+      const { code, name } = (req.body ?? {}) as { code?: unknown; name?: unknown };
+      const called = typeof name === 'string' ? name.trim().slice(0, 60) : '';
+      const store = devices();
+      if (!store) throw new Problem(503, 'Not now', 'the nursery cannot be opened at the moment');
+      const wrong = !called
+        ? 'Give this device a name.'
+        : typeof code === 'string' && pairing().take(code)
+          ? ''
+          : 'This code is not the one, or its time is over.';
+      if (wrong) {
+        res
+          .status(called ? 403 : 400)
+          .type('html')
+          .send(
+            plainPage(
+              res,
+              'Pair this device',
+              form(req, typeof code === 'string' ? code.slice(0, 20) : '', wrong),
+            ),
+          );
+        return;
+      }
+      res.cookie(COOKIE, store.add(called, now()), {
+        ...{ httpOnly: true, sameSite: 'lax', secure: req.secure, path: '/', maxAge: YEAR_MS },
+      });
+      res.redirect(303, '/');
+    },
+  );
+  app.use((req, res, next) => {
+    const device = devices()?.of(tokenOf(req), now());
+    if (device) {
+      answers(device.id, res);
+      comesFromAfar(req);
+      inside(req, res);
+      return;
+    }
+    if (req.method === 'GET' && req.accepts(['json', 'html']) === 'html' && !req.path.startsWith('/api/')) {
+      res.redirect(303, '/pair');
+      return;
+    }
+    next(new Problem(401, 'Not paired', 'this device is not paired, or was taken away: open /pair'));
+  });
+  app.use(problems);
+  return app;
+}

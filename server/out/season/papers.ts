@@ -1,0 +1,96 @@
+import { format, parseISO } from 'date-fns';
+import { type TDocumentDefinitions } from 'pdfmake/interfaces';
+import { labelSize, labelSizes } from '#core/batch/label-sizes';
+import { dayOf, mondayOf, weekOfName } from '#core/season/days';
+import { nameOf, seasonSay, vesselsOf } from '#core/season/season-facts';
+import { read } from '#words/read';
+import { type Reader } from '#words/reader';
+import { OutOfRange } from '#core/units/check';
+import { showQuantity, withUnit } from '#core/units/said';
+import { type UnitSystem } from '#core/units/show';
+import { labelSheet } from '#server/out/print/labels';
+import { type Planner } from '#server/book/season/planner';
+
+/** A week of the season on one page, for the wall of the potting shed. @throws OutOfRange where there is no such week */
+export function weekSheet(planner: Planner, week: string, units: UnitSystem): TDocumentDefinitions {
+  const reader: Reader = { language: 'en', units };
+  const monday = mondayOf(weekOfName(week));
+  const season = planner.season();
+  const tasks = planner.tasks(season);
+  const { days, mixes } = planner.needs(season);
+  const content = Array.from({ length: 7 }, (_, i) => {
+    const day = dayOf(monday + i);
+    const lines = [
+      ...days
+        .filter((one) => one.on === day)
+        .map(
+          (one) =>
+            `Mix ${withUnit(showQuantity({ volumeL: one.litres }, units))} of ${mixes.get(one.mix)!.name}`,
+        ),
+      ...tasks
+        .filter(({ task, done }) => task.on === day && done === null)
+        .map(({ task }) => read(task.text, reader)),
+    ];
+    return [
+      { text: format(parseISO(day), 'EEEE d MMMM'), bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
+      ...(lines.length > 0
+        ? lines.map((text) => ({ text: `☐ ${text}`.replace('☐', '[  ]'), margin: [6, 1, 0, 1] }))
+        : [{ text: 'Nothing planned.', color: '#555555', margin: [6, 1, 0, 1] }]),
+    ];
+  }).flat();
+  const bench = season.weeks.find((one) => one.week === week);
+  return {
+    pageSize: units === 'us' ? 'LETTER' : 'A4',
+    pageMargins: [40, 34, 40, 30],
+    info: { title: `Week ${week}` },
+    defaultStyle: { font: 'Roboto', fontSize: 10.5, color: '#000000' },
+    content: [
+      { text: `Week ${week.slice(6)} of ${week.slice(0, 4)}`, fontSize: 20, bold: true },
+      ...(bench?.over
+        ? [{ text: 'Watch out: the bench is too small this week.', bold: true, margin: [0, 4, 0, 0] }]
+        : []),
+      ...content,
+      {
+        text: 'Days are estimates; the plants decide. Labels of products, local rules and licensed practice come first.',
+        fontSize: 8,
+        margin: [0, 12, 0, 0],
+      },
+    ] as TDocumentDefinitions['content'],
+  };
+}
+
+/**
+ * One label for a sowing, to stand where its run begins: name, every date so far, and the mix.
+ * @throws OutOfRange for a sowing or a size that there is not
+ */
+export async function runLabel(
+  planner: Planner,
+  line: number,
+  { sowing, size, units }: { sowing: number; size?: string | undefined; units: UnitSystem },
+  url: string,
+): Promise<TDocumentDefinitions> {
+  const reader: Reader = { language: 'en', units };
+  const season = planner.season();
+  const all = season.sowings.filter((one) => one.line.id === line);
+  const one = all.find((each) => each.sowing === sowing);
+  if (!one) throw new OutOfRange('sowing', sowing, `from 1 to ${all.length}`);
+  const tasks = planner.tasks(season).filter((t) => t.sowing === one);
+  const on = (id: string): string | null => tasks.find(({ task }) => task.id === id)?.done ?? null;
+  const begun = { sow: 'Sown', stick: 'Stuck', divide: 'Divided' }[one.crop.start];
+  const first = one.steps[0]!;
+  return labelSheet(labelSize(size ?? labelSizes[0]!.id), [
+    {
+      title: read(seasonSay('season.name', nameOf(one)), reader),
+      lines: [
+        read(seasonSay('season.vessels', vesselsOf(first)), reader),
+        `Mix: ${[...new Set(one.steps.map((step) => planner.mixName(step.step)))].join(', then ')}`,
+      ],
+      dates: [
+        { name: begun, on: on('start') ?? first.from },
+        ...one.steps.slice(1).map((_, i) => ({ name: 'Potted', on: on(`move-${i + 2}`) })),
+        { name: 'Out', on: on('plant') },
+      ],
+      url,
+    },
+  ]);
+}

@@ -1,0 +1,87 @@
+import { createWriteStream, existsSync, statSync } from 'node:fs';
+import { open, rename } from 'node:fs/promises';
+import { isAbsolute } from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import { type Heavy } from '#server/out/heavy/heavy';
+import { type Backups } from '#server/out/backup/backups';
+import { OutOfRange } from '#core/units/check';
+import { type Folder } from '#server/base/database/folder';
+import { notFound, Problem } from '#server/base/http/problem';
+import { type Api } from '#server/base/http/serve';
+
+/** Puts a backup in place and opens the folder anew. @returns where the present was put aside */
+export type Restore = (file: string) => Promise<string | null>;
+
+/** What a database file begins with. */
+const SQLITE = 'SQLite format 3\0';
+
+async function headOf(path: string): Promise<string> {
+  const file = await open(path);
+  try {
+    const { buffer, bytesRead } = await file.read(Buffer.alloc(SQLITE.length), 0, SQLITE.length, 0);
+    return buffer.subarray(0, bytesRead).toString('latin1');
+  } finally {
+    await file.close();
+  }
+}
+
+/** Backups: seen, made, fetched, put back. */
+export function backupRoutes(
+  api: Api,
+  backups: Backups,
+  folder: Folder,
+  heavy: Heavy,
+  restore: Restore,
+): void {
+  let problem = '';
+  const fileOf = (name: string): string => {
+    const file = backups.fileOf(name);
+    if (!file) throw notFound('backup', name);
+    return file;
+  };
+  api.serve('backups', () => ({
+    ...{ list: backups.list(), now: backups.counts(), problem },
+    ...{ secondPlace: folder.secondPlace, secondProblem: backups.secondProblem },
+  }));
+  api.serve('makeBackup', async () => {
+    try {
+      await backups.make('asked');
+      problem = '';
+    } catch (error) {
+      problem = (error as Error).message;
+      throw new Problem(507, 'No backup', `the backup was not made: ${problem}`);
+    }
+  });
+  api.serve('bringBackup', async ({ req }) => {
+    // Straight to the disk, however large it is.
+    const { path, gone } = await backups.aside('brought', (to) => pipeline(req, createWriteStream(to)));
+    try {
+      const head = await headOf(path);
+      if (head === '') throw new OutOfRange('body', 'nothing', 'a file');
+      return await backups.bring((to) =>
+        head === SQLITE ? rename(path, to) : heavy.run('unpack', { archive: path, to }),
+      );
+    } finally {
+      gone?.();
+    }
+  });
+  api.serve('setSecondPlace', ({ body }) => {
+    const place = body.folder;
+    // Made by hand, so that a slip of the pen or a disk that is not in makes no folder somewhere else.
+    if (place !== '' && !(isAbsolute(place) && existsSync(place) && statSync(place).isDirectory()))
+      throw new OutOfRange('folder', place, 'a folder that is there, by its whole path, or empty');
+    folder.secondPlace = place;
+  });
+  api.serve('backupFile', ({ params: { name }, res }) => {
+    const file = fileOf(name);
+    res.attachment(name);
+    return { path: file };
+  });
+  api.serve('restoreBackup', async ({ body: { name } }) => {
+    const file = fileOf(name);
+    const looked = await heavy.run('look', { file });
+    if (!looked.good)
+      throw new Problem(409, 'Not whole', `this backup is not whole, and nothing was touched: ${looked.why}`);
+    return { aside: await restore(file) };
+  });
+}

@@ -1,0 +1,54 @@
+import { type Batch } from '#contract/batches';
+import { costOf } from '#core/batch/planned';
+import { scoopOf } from '#core/batch/scoops';
+import { snapshotBatch } from '#core/batch/snapshot';
+import { school } from '#core/recipe/schools';
+import { type BatchStore } from '#server/kept/batches';
+import { notFound } from '#server/base/http/problem';
+import { putAwayRoutes } from '#server/base/http/put-away';
+import { Again, type Api } from '#server/base/http/serve';
+import { type LibraryStore } from '#server/kept/library/library';
+import { type MeasureStore } from '#server/kept/measures';
+import { type Windows } from '#server/kept/nursery/windows';
+import { type SeasonStore } from '#server/kept/season/season';
+import { type MixStore } from '#server/kept/mixes';
+
+/** @throws Problem 404 */
+export function batchOf(batches: BatchStore, id: number): Batch {
+  const batch = batches.one(id);
+  if (!batch) throw notFound('batch', id);
+  return batch;
+}
+
+export function batchRoutes(
+  api: Api,
+  batches: BatchStore,
+  mixes: MixStore,
+  measures: MeasureStore,
+  library: LibraryStore,
+  windows: Windows,
+  prices: () => (item: string) => number | null,
+  season: SeasonStore,
+  now: () => Date,
+): void {
+  api.serve('batches', ({ query }) => batches.all(query));
+  api.serve('keepBatch', ({ body }) => {
+    const { units, scoop, recipe, kit, school: by, madeFor, ...given } = body;
+    const known = batches.byKey(given.key);
+    if (known) return new Again(known);
+    if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
+      throw notFound('mix version', given.mixVersionId);
+    }
+    const measure = scoopOf(scoop, measures.all(), units);
+    const way = school(by ?? '');
+    const judgedBy = windows.wantedIn(library.library(), way);
+    const snapshot = snapshotBatch(recipe, judgedBy, { units, scoop, measure }, kit, way);
+    const cost = costOf(snapshot, prices());
+    const whole = { ...snapshot, ...(cost && { cost }) };
+    return batches.addFor({ ...given, snapshot: whole, createdAt: now().toISOString() }, (id) =>
+      season.noteMade(id, madeFor),
+    );
+  });
+  api.serve('batch', ({ params }) => batchOf(batches, params.id));
+  putAwayRoutes(api, 'batch', ['putAwayBatch', 'restoreBatch'], batches, now);
+}

@@ -1,0 +1,67 @@
+import { makeOrBuy } from '#core/package/make-or-buy';
+import { openPackage } from '#core/package/package';
+import { planSeason } from '#core/season/plan';
+import { learn } from '#core/stats/learn';
+import { weathers } from '#core/mix/dry-down';
+import { lifeOf } from '#core/water/life';
+import { acidify } from '#core/water/alkalinity';
+import { liquidFeed } from '#core/water/liquid-feed';
+import { lookUp } from '#core/recipe/library';
+import { hotWater } from '#core/batch/hot-water';
+import { batchSheet } from '#core/batch/sheet';
+import { judgeMix } from '#core/judge/judge';
+import { compose } from '#core/mix/composition';
+import { evaluateMix } from '#core/mix/evaluate';
+import { standOf } from '#core/season/stand';
+import { resolveFinderJob, resolveJob, resolveMix, resolveParts } from '#server/book/compute/resolve';
+import { evaluationToWire } from '#server/book/compute/wire';
+import { type Heavy } from '#server/out/heavy/heavy';
+import { type Api } from '#server/base/http/serve';
+import { type LibraryStore } from '#server/kept/library/library';
+
+/** Endpoints that compute and store nothing. */
+export function computeRoutes(api: Api, store: LibraryStore, heavy: Heavy): void {
+  api.serve('evaluate', ({ body }) => {
+    const library = store.library();
+    return evaluationToWire(judgeMix(resolveMix(body, library), { library }));
+  });
+  api.serve('batchSheet', ({ body }) => {
+    const { litres, moisture } = resolveJob(body);
+    return batchSheet(evaluateMix(resolveMix(body, store.library())), litres, moisture);
+  });
+  api.serve('hotWater', ({ body: { components, litres, mixC, waterC, targetC } }) =>
+    hotWater(compose(resolveParts(components, store.library()), 0), litres, mixC, waterC, targetC),
+  );
+  api.serve('sowing', ({ body: { germination, perCell, wantedPlants, confidence } }) =>
+    standOf(germination, perCell, wantedPlants, confidence),
+  );
+  api.serve('package', ({ body }) => openPackage(body.package, body.screenLossPct, body.price));
+  api.serve('makeOrBuy', ({ body }) => makeOrBuy(body));
+  api.serve('season', ({ body: { lastFrost, crops, benchM2 } }) => planSeason(lastFrost, crops, benchM2));
+  // Of a million it takes a second.
+  api.serve('compare', ({ body }) => heavy.run('compare', body));
+  api.serve('learn', ({ body: { prior, tests } }) => learn(prior, tests));
+  api.serve('water', ({ body: { alkalinityMgPerL, targetPh, acid } }) =>
+    acidify(alkalinityMgPerL, targetPh, acid),
+  );
+  api.serve('life', ({ body }) => {
+    const { days, seed, weather, water, rule, plant, ...recipe } = body;
+    const { evaporationMmPerH } = weathers.find((one) => one.id === weather.house)!;
+    const input = resolveMix(recipe, store.library());
+    const { tempC } = weather;
+    const life = lifeOf(input, { days, seed, weather: { evaporationMmPerH, tempC }, water, rule, plant });
+    return { days: life.days, first: life.first };
+  });
+  api.serve('liquidFeed', ({ body: { product, nMgPerL, injector, tankLitres } }) => {
+    const label =
+      typeof product === 'string' ? lookUp(store.library().amendments, product, 'product') : product;
+    return liquidFeed(label, nMgPerL, injector, tankLitres);
+  });
+  api.serve('formulate', ({ body, res }) => {
+    // Whoever hangs up is not searched for.
+    const left = new AbortController();
+    res.on('close', () => left.abort());
+    const job = resolveFinderJob(body, store.library());
+    return heavy.run('formulate', { job, top: body.top }, left.signal);
+  });
+}

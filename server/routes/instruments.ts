@@ -1,0 +1,54 @@
+import { type InstrumentInfo } from '#contract/instruments';
+import { notFound, Problem } from '#server/base/http/problem';
+import { type Api } from '#server/base/http/serve';
+import { openStream } from '#server/base/http/stream';
+import { type InstrumentHub } from '#server/base/instruments/hub';
+import { isSimulated, type Instrument, type Simulated } from '#server/base/instruments/instrument';
+import { forecastFor } from '#server/base/simulated/weather';
+
+const about = (one: Instrument): InstrumentInfo => ({
+  id: one.id,
+  kind: one.kind,
+  name: one.name,
+  unit: one.unit,
+  low: one.low,
+  high: one.high,
+  references: [...one.references],
+  calibrated: one.calibrated,
+  simulated: isSimulated(one),
+});
+
+/** Devices: listed, read, streamed, calibrated; the stand-ins can be told what lies on them, and to fail. */
+export function instrumentRoutes(api: Api, hub: InstrumentHub, now: () => Date): void {
+  const find = (id: string): Instrument => {
+    const one = hub.find(id);
+    if (!one) throw notFound('instrument', id);
+    return one;
+  };
+  const simulated = (id: string): Simulated => {
+    const one = find(id);
+    if (!isSimulated(one)) throw new Problem(409, 'A real device', `${one.name} is not a stand-in`);
+    return one;
+  };
+  api.serve('instruments', () => hub.instruments.map(about));
+  api.serve('instrumentReadings', () => hub.readAll(now()));
+  let weatherAnswers = true;
+  api.serve('weather', () => {
+    if (!weatherAnswers) throw new Problem(503, 'No weather', 'the weather service does not answer');
+    return forecastFor(now(), 7);
+  });
+  api.serve('letWeatherAnswer', ({ body }) => {
+    weatherAnswers = body.answers;
+  });
+  api.serve('instrumentStream', ({ req, res }) => {
+    const stream = openStream(req, res);
+    stream.send('readings', hub.readAll(now()));
+    stream.onEnd(hub.listen((readings) => stream.send('readings', readings)));
+  });
+  api.serve('calibrate', ({ params, body }) => {
+    const one = find(params.instrument);
+    return one.calibrate(body.references ?? one.references, now());
+  });
+  api.serve('putOnInstrument', ({ params, body }) => simulated(params.instrument).put(body.truth));
+  api.serve('failInstrument', ({ params, body }) => simulated(params.instrument).fail(body.fault));
+}

@@ -1,0 +1,100 @@
+import { ownMaterialSchema, ownProductSchema, ownVesselSchema } from '#contract/own';
+import { notFound } from '#server/base/http/problem';
+import { Again, type Api } from '#server/base/http/serve';
+import { type OwnStore } from '#server/kept/library/own';
+import { resolved } from '#server/kept/library/learned';
+import { type LibraryStore } from '#server/kept/library/library';
+import { type Calendar } from '#server/kept/nursery/calendar';
+import { learnMaterial } from '#core/spread/learn-material';
+import { materialFromRow, materialToRow } from '#core/material/material';
+import { type LearnedAnswer } from '#contract/lots';
+
+export function libraryRoutes(
+  api: Api,
+  library: LibraryStore,
+  own: OwnStore,
+  calendar: Calendar,
+  now: () => Date,
+): void {
+  api.serve('library', () => library.rows());
+  const noted = <T>(made: T): T => {
+    library.changed();
+    return made;
+  };
+  api.serve('keepMaterial', ({ body }) => {
+    const known = own.known('items', body.key);
+    if (known) return new Again(ownMaterialSchema.parse(known));
+    return noted(own.addMaterial(body, now().toISOString()));
+  });
+  api.serve('changeMaterial', ({ params, body }) => {
+    const changed = own.changeMaterial(params.material, body);
+    if (!changed) throw notFound('material of your own', params.material);
+    return noted(changed);
+  });
+  api.serve('keepProduct', ({ body }) => {
+    const known = own.known('items', body.key);
+    if (known) return new Again(ownProductSchema.parse(known));
+    return noted(own.addProduct(body));
+  });
+  api.serve('changeProduct', ({ params, body }) => {
+    const changed = own.changeProduct(params.product, body);
+    if (!changed) throw notFound('product of your own', params.product);
+    return noted(changed);
+  });
+  learnedRoutes(api, library, noted, calendar, now);
+  api.serve('keepVessel', ({ body }) => {
+    const known = own.known('vessels', body.key);
+    if (known) return new Again(ownVesselSchema.parse(known));
+    return noted(own.addVessel(body));
+  });
+  api.serve('changeVessel', ({ params, body }) => {
+    const changed = own.changeVessel(params.vessel, body.kind);
+    if (!changed) throw notFound('vessel of your own', params.vessel);
+    return noted(changed);
+  });
+}
+
+/** Own tests of materials, and what they make of the book. */
+function learnedRoutes(
+  api: Api,
+  library: LibraryStore,
+  noted: <T>(made: T) => T,
+  calendar: Calendar,
+  now: () => Date,
+): void {
+  const { learned } = library;
+  const bookOf = (id: string) => {
+    const row = library.book().materials.find((one) => one.id === id);
+    if (!row) throw notFound('material', id);
+    const { source: _, own: __, ...bare } = row;
+    return materialFromRow(bare);
+  };
+  const answer = (item: string): LearnedAnswer => {
+    const book = bookOf(item);
+    const { figures, misfit } = learned.learn(book, library.library());
+    return { book: materialToRow(book), misfit, tests: learned.testsOf(item), figures };
+  };
+  api.serve('learned', ({ params }) => answer(params.material));
+  api.serve('addTest', ({ params: { material }, body }) => {
+    const known = learned.known(body.key);
+    if (known !== null) return new Again(answer(known));
+    calendar.notLaterThanToday('on', body.on);
+    if (body.lot != null && !learned.hasLot(body.lot)) throw notFound('lot', body.lot);
+    // With all that was tested before: what cannot be together is refused as well.
+    const before = learned.testsOf(material).filter((one) => !one.aside);
+    learnMaterial(
+      bookOf(material),
+      [...before.map((one) => one.values), body.values].map((one) => resolved(one, library.library())),
+    );
+    learned.add(material, body, now().toISOString());
+    noted(null);
+    return answer(material);
+  });
+  api.serve('layTestAside', ({ params: { id }, body }) => {
+    const item = learned.itemOf(id);
+    if (item === null) throw notFound('test', id);
+    learned.lay(id, body.aside);
+    noted(null);
+    return answer(item);
+  });
+}

@@ -1,0 +1,61 @@
+import { notFound } from '#server/base/http/problem';
+import { Again, type Api } from '#server/base/http/serve';
+import { type LibraryStore } from '#server/kept/library/library';
+import { type NewLot } from '#contract/lots';
+import { type LotStore } from '#server/kept/lots';
+import { stockLines } from '#server/book/stock/stock';
+import { type Calendar } from '#server/kept/nursery/calendar';
+import { type RecordStore } from '#server/kept/record';
+
+export function lotRoutes(
+  api: Api,
+  lots: LotStore,
+  record: RecordStore,
+  library: LibraryStore,
+  calendar: Calendar,
+  now: () => Date,
+): void {
+  api.serve('lots', () => lots.all());
+  api.serve('stock', () => stockLines(lots, calendar.today()));
+  api.serve('addLot', ({ body }) => {
+    const known = lots.byKey(body.key);
+    if (known) return new Again(known);
+    calendar.notLaterThanToday('receivedOn', body.receivedOn);
+    return lots.add({ ...body, kind: kindOf(library, body) }, now().toISOString());
+  });
+  api.serve('changeLot', ({ params: { id }, body }) => {
+    const changed = lots.change(id, body);
+    if (!changed) throw notFound('lot', id);
+    return changed;
+  });
+  api.serve('addMove', ({ params: { id }, body }) => {
+    const known = lots.moveKnown(body.key);
+    if (known !== null) return new Again(lots.one(known)!);
+    if (!lots.one(id)) throw notFound('lot', id);
+    calendar.notLaterThanToday('on', body.on);
+    return lots.addMove(id, body, now().toISOString());
+  });
+  api.serve('lotTrace', ({ params: { id } }) => {
+    const lot = lots.one(id);
+    if (!lot) throw notFound('lot', id);
+    const amounts = new Map(lots.takers(id).map((one) => [one.id, one]));
+    // A batch that named the lot and took nothing of it is told as well.
+    for (const one of record.batchesOfLot(id))
+      if (!amounts.has(one.id)) amounts.set(one.id, { ...one, amount: 0 });
+    const batches = [...amounts.values()];
+    return { lot, batches, uses: record.usesOf(batches.map((b) => b.id)), moves: lots.moves(id) };
+  });
+}
+
+/** A lot of something that is in the library; seed is whatever it is called. @throws Problem 404 */
+function kindOf(store: LibraryStore, { kind, item }: NewLot): NewLot['kind'] {
+  const { materials, amendments, vessels } = store.library();
+  if (kind === 'seed') return kind;
+  if (kind === 'vessel') {
+    if (vessels.has(item)) return kind;
+    throw notFound('vessel', item);
+  }
+  if (materials.has(item)) return 'material';
+  if (amendments.has(item)) return 'product';
+  throw notFound('material or product', item);
+}

@@ -1,0 +1,12 @@
+import { putAwayRoutes } from '#server/base/http/put-away';
+import { Again, type Api } from '#server/base/http/serve';
+import { type MeasureStore } from '#server/kept/measures';
+
+export function measureRoutes(api: Api, measures: MeasureStore, now: () => Date): void {
+  api.serve('measures', () => measures.all());
+  api.serve('keepMeasure', ({ body }) => {
+    const known = measures.byKey(body.key);
+    return known ? new Again(known) : measures.add(body, now().toISOString());
+  });
+  putAwayRoutes(api, 'measure', ['putAwayMeasure', 'restoreMeasure'], measures, now);
+}

@@ -1,0 +1,36 @@
+import { figuresOf, type Figures } from '#core/judge/figures';
+import { type Recipe } from '#core/recipe/recipe';
+import { mixInputOf } from '#core/recipe/recipe';
+import { notFound } from '#server/base/http/problem';
+import { putAwayRoutes } from '#server/base/http/put-away';
+import { Again, type Api } from '#server/base/http/serve';
+import { type LibraryStore } from '#server/kept/library/library';
+import { type MixStore } from '#server/kept/mixes';
+
+export function mixRoutes(api: Api, mixes: MixStore, library: LibraryStore, now: () => Date): void {
+  /** @throws RangeError for an id that is not known */
+  const figures = (recipe: Recipe): Figures => figuresOf(mixInputOf(recipe, library.library(), 'recipe.'));
+  api.serve('mixes', ({ query }) => mixes.all(query));
+  api.serve('keepMix', ({ body: { key, name, note, recipe } }) => {
+    const known = mixes.byKey(key);
+    if (known) return new Again(known);
+    return mixes.create(key, name, note, recipe, figures(recipe), now().toISOString());
+  });
+  api.serve('mixVersions', ({ params: { id } }) => {
+    const versions = mixes.versions(id);
+    if (versions.length === 0) throw notFound('mix', id);
+    return versions;
+  });
+  api.serve('keepMixVersion', ({ params: { id }, body: { key, recipe, why } }) => {
+    const known = mixes.byKey(key);
+    if (known) return new Again(known);
+    if (mixes.versions(id).length === 0) throw notFound('mix', id);
+    return mixes.addVersion(key, id, recipe, figures(recipe), now().toISOString(), why);
+  });
+  api.serve('renameMix', ({ params: { id }, body: { name, note } }) => {
+    const mix = mixes.rename(id, name, note);
+    if (!mix) throw notFound('mix', id);
+    return mix;
+  });
+  putAwayRoutes(api, 'mix', ['putAwayMix', 'restoreMix'], mixes, now);
+}

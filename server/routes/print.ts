@@ -1,0 +1,59 @@
+import { type TDocumentDefinitions } from 'pdfmake/interfaces';
+import { labelSize } from '#core/batch/label-sizes';
+import { ownScoops, scoops } from '#core/batch/scoops';
+import { OutOfRange } from '#core/units/check';
+import { inWords } from '#core/units/said';
+import { stageWord } from '#core/judge/readings';
+import { type MeasureStore } from '#server/kept/measures';
+import { batchOf } from '#server/routes/batches';
+import { type BatchStore } from '#server/kept/batches';
+import { type Heavy } from '#server/out/heavy/heavy';
+import { type Api } from '#server/base/http/serve';
+import { addressFor } from '#server/base/http/address-for';
+import { benchCard } from '#server/out/print/card';
+import { labelSheet } from '#server/out/print/labels';
+
+/** Cards and labels as PDF, each with a code back to the batch. */
+export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStore, heavy: Heavy): void {
+  const pdf = async (definition: TDocumentDefinitions): Promise<Buffer> =>
+    Buffer.from(await heavy.run('pdf', definition));
+  api.serve('labels', async ({ params, query, req }) => {
+    const batch = batchOf(batches, params.id);
+    const mix = batch.mixName && batch.mixName !== batch.name ? [`Mix: ${batch.mixName}`] : [];
+    const text = {
+      title: query.plant ?? batch.name,
+      lines: [
+        ...(query.plant ? [batch.name] : []),
+        `Batch ${batch.id}, mixed ${batch.madeOn}`,
+        ...mix,
+        `For ${stageWord[batch.snapshot.recipe.stage]}, ${inWords(batch.snapshot.vessel.name, query.units)}`,
+      ],
+      dates: [
+        { name: 'Sown', on: query.sown },
+        { name: 'Pricked out', on: query.pricked },
+        { name: 'Potted', on: query.potted },
+      ],
+      url: addressFor(req, `/batches/${batch.id}`),
+    };
+    return pdf(
+      await labelSheet(
+        labelSize(query.size),
+        Array.from({ length: query.count }, () => text),
+      ),
+    );
+  });
+  api.serve('card', async ({ params, query: { units, scoop, sign }, req }) => {
+    const batch = batchOf(batches, params.id);
+    const { choice } = batch.snapshot;
+    const all = [...(choice.measure ? [choice.measure] : []), ...ownScoops(measures.all(), units), ...scoops];
+    const wanted = all.find((one) => one.id === (scoop ?? choice.scoop));
+    if (scoop !== undefined && !wanted)
+      throw new OutOfRange('scoop', scoop, `one of ${all.map((one) => one.id).join(', ')}`);
+    // One that was chosen is taken as it is; the card's own only where it fits the units.
+    const counted =
+      wanted && (scoop !== undefined || wanted.system === units)
+        ? wanted
+        : scoops.find((one) => one.system === units)!;
+    return pdf(await benchCard(batch, units, counted, addressFor(req, `/batches/${batch.id}`), sign));
+  });
+}

@@ -1,0 +1,144 @@
+import { type Batch } from '#contract/batches';
+import { type EntryData, type KeptData } from '#contract/record';
+import { lookUp } from '#core/recipe/library';
+import { OutOfRange } from '#core/units/check';
+import { volumeL } from '#core/vessel/vessel';
+import { runBenchTest } from '#core/batch/tests/bench-tests';
+import { batchOf } from '#server/routes/batches';
+import { type BatchStore } from '#server/kept/batches';
+import { notFound, Problem } from '#server/base/http/problem';
+import { Again, type Api } from '#server/base/http/serve';
+import { lastSeen, openStream } from '#server/base/http/stream';
+import { type LibraryStore } from '#server/kept/library/library';
+import { plannedOf } from '#core/batch/planned';
+import { type LotStore } from '#server/kept/lots';
+import { type Calendar } from '#server/kept/nursery/calendar';
+import { type RecordStore } from '#server/kept/record';
+
+/** The record of a batch: read, added to, listened to. */
+export function recordRoutes(
+  api: Api,
+  batches: BatchStore,
+  record: RecordStore,
+  lots: LotStore,
+  library: LibraryStore,
+  calendar: Calendar,
+  now: () => Date,
+): void {
+  api.serve('entries', ({ params }) => record.of(batchOf(batches, params.id).id));
+  api.serve('addEntry', ({ params, body: { key, seen, own, batchKey, data } }) => {
+    const batch = batchOf(batches, params.id);
+    if (batchKey !== undefined && batchKey !== batch.key)
+      throw new Problem(
+        410,
+        'Another batch',
+        'this batch is another one than was meant; nothing was entered',
+        [],
+      );
+    const known = record.byKey(key);
+    if (known && known.batchId !== batch.id)
+      throw new OutOfRange('key', key, 'a key that no other batch has an entry under');
+    if (known) return new Again(known);
+    if (batches.isAway(batch.id))
+      throw new Problem(410, 'Archived', 'this batch is archived: restore it first', []);
+    checkEntry(data, batch, lots, library, calendar);
+    const kept = keptOf(data, batch, library);
+    const theirs = record.unseen(batch.id, data, seen, own);
+    if (theirs) {
+      throw new Problem(409, 'Somebody else wrote here', 'another device entered something else meanwhile', [
+        { path: theirs.subject, value: theirs.data, allowed: 'look at it, then enter yours again' },
+      ]);
+    }
+    return record.add(batch.id, key, kept, now().toISOString(), ({ id, subject }) =>
+      lots.noteTakes({ id, subject, day: calendar.today() }, batch, data),
+    );
+  });
+  api.serve('batchStream', ({ params, req, res }) => {
+    const batch = batchOf(batches, params.id);
+    const stream = openStream(req, res);
+    let last = lastSeen(req);
+    let whole = false;
+    const past = record.portions(batch.id, last);
+    const deaf = record.listen(batch.id, (entry) => {
+      last = entry.id;
+      stream.send('entry', entry, whole ? entry.id : undefined);
+    });
+    // One portion a turn, so that others are answered between. Where a page has to ask again from is told when it has
+    // all: what broke off before begins anew.
+    const tell = (): void => {
+      const { value } = past.next();
+      whole = !value;
+      if (whole) {
+        if (last > 0) stream.send('whole', {}, last);
+        return;
+      }
+      last = Math.max(last, value!.at(-1)!.id);
+      stream.send('entries', value);
+      next = setImmediate(tell);
+    };
+    let next = setImmediate(tell);
+    stream.onEnd(() => {
+      deaf();
+      clearImmediate(next);
+    });
+  });
+}
+
+/** As it is kept: with what a test came to, and what filled vessels took. */
+function keptOf(data: EntryData, { snapshot }: Batch, library: LibraryStore): KeptData {
+  if (data.kind === 'test')
+    return { ...data, result: runBenchTest(data.test, data.values, snapshot.context) };
+  if (data.kind !== 'use' || data.vessel === undefined) return data;
+  const kind =
+    data.vessel === snapshot.vessel.id
+      ? snapshot.vessel
+      : lookUp(library.library().vessels, data.vessel, 'data.vessel');
+  return { ...data, litres: data.count * volumeL(kind.vessel) };
+}
+
+/** Whether what an entry names is there. @throws OutOfRange or Problem 404 */
+function checkEntry(
+  data: EntryData,
+  { snapshot }: Batch,
+  lots: LotStore,
+  library: LibraryStore,
+  calendar: Calendar,
+): void {
+  if (data.kind === 'use') {
+    calendar.notLaterThanToday('data.on', data.on);
+    if (data.vessel !== undefined && data.vessel !== snapshot.vessel.id)
+      lookUp(library.library().vessels, data.vessel, 'data.vessel');
+    if (data.lot !== undefined) {
+      const lot = lots.one(data.lot);
+      if (!lot) throw notFound('lot', data.lot);
+      if (lot.kind !== 'vessel') throw new OutOfRange('data.lot', data.lot, 'a lot of empty vessels');
+    }
+  }
+  if (data.kind === 'tick') {
+    const step = snapshot.steps.find((one) => one.id === data.step);
+    const all = snapshot.steps.map((one) => one.id).join(', ');
+    if (!step) throw new OutOfRange('data.step', data.step, `one of ${all}`);
+    const loads = step.times ?? 1;
+    if (data.load >= loads)
+      throw new OutOfRange('data.load', data.load, `a whole number from 0 to ${loads - 1}`);
+  }
+  if (data.kind === 'lot') {
+    const items = [...snapshot.materials, ...snapshot.amendments].map((one) => one.id);
+    if (!items.includes(data.item))
+      throw new OutOfRange('data.item', data.item, `one of ${items.join(', ')}`);
+    for (const [path, id] of [['data.lot', data.lot] as const, ['data.rest', data.rest] as const]) {
+      if (id === undefined) continue;
+      const lot = lots.one(id);
+      if (!lot) throw notFound('lot', id);
+      if (lot.item !== data.item) throw new OutOfRange(path, id, `a lot of ${data.item}`);
+    }
+    if (data.rest === data.lot) throw new OutOfRange('data.rest', data.rest, 'another lot than the first');
+    const planned = plannedOf(snapshot, data.item);
+    if (data.rest !== undefined && (data.amount ?? planned) >= planned)
+      throw new OutOfRange(
+        'data.amount',
+        data.amount ?? 'missing',
+        `under the ${planned} that it takes in all`,
+      );
+  }
+}

@@ -1,0 +1,63 @@
+import express, { type Express } from 'express';
+import { countsSay } from '#contract/backup-words';
+import { backupFolder, backupsIn } from '#server/out/backup/backups';
+import { lookAt } from '#server/out/backup/checked';
+import { type Restore } from '#server/routes/backup';
+import { onlyOwnHosts } from '#server/base/http/hosts';
+import { escaped, plainPage } from '#server/base/http/plain-page';
+import { Problem, problems } from '#server/base/http/problem';
+import { securityHeaders } from '#server/base/http/security';
+import { join } from 'node:path';
+
+/** Codes of a folder, or a disk, that takes nothing. */
+export const CANNOT_WRITE = /^(SQLITE_(READONLY|CANTOPEN|FULL|PERM|IOERR_WRITE)|EACCES|EROFS|ENOSPC)/;
+
+/**
+ * What stands in the place of everything where the data file cannot be read: nothing is filled in, nothing is changed;
+ * one plain page says so and offers the backups that are whole, newest first.
+ * @param why in words
+ * @param cannotWrite the file may be whole: it is the folder, or the disk, that takes nothing
+ */
+export function rescueApp(data: string, why: string, restore: Restore, cannotWrite = false): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(securityHeaders());
+  app.use(onlyOwnHosts(() => []));
+  const place = backupFolder(data);
+  const whole = () => backupsIn(place).filter(({ name }) => lookAt(join(place, name)).good);
+  app.use('/api', () => {
+    throw new Problem(503, 'Damaged', `the data file cannot be opened: ${why}. Open Welcome in a browser`);
+  });
+  app.post('/rescue', express.urlencoded({ extended: false, limit: '2kb' }), async (req, res) => {
+    const { name } = (req.body ?? {}) as { name?: unknown };
+    const found = whole().find((one) => one.name === name);
+    if (!found) throw new Problem(404, 'Not found', 'there is no such whole backup');
+    await restore(join(place, found.name));
+    res.redirect(303, '/');
+  });
+  app.get('/{*path}', (_req, res) => {
+    const rows = whole()
+      .map(
+        ({ name, at, counts }, i) => `<li><form method="post" action="/rescue">
+<input type="hidden" name="name" value="${escaped(name)}">
+<b>${escaped(at.slice(0, 16).replace('T', ', '))} UTC</b>: ${escaped(countsSay(counts) || 'nothing in it yet')}
+<button type="submit">Put ${i === 0 ? 'this newest one' : 'this one'} back</button></form></li>`,
+      )
+      .join('\n');
+    const offer = rows
+      ? `<h2>Backups that are whole</h2><ul>${rows}</ul>`
+      : '<p><b>There is no whole backup in the folder.</b> If you have one elsewhere, stop Welcome and run <code>npm run restore -- file</code>.</p>';
+    const heading = cannotWrite ? 'The data folder takes nothing' : 'The data file cannot be read';
+    const page = `<h1>${heading}</h1>
+<p>${escaped(why)}</p>
+${cannotWrite ? '<p><b>Make room on the disk, or give this user leave to write in the folder, then start Welcome again.</b> What was entered is there.</p>' : ''}
+<p>Nothing was changed and nothing was filled in. The file lies in <code>${escaped(data)}</code>; putting a backup back moves it aside and keeps it.</p>
+${offer}`;
+    res
+      .status(503)
+      .type('html')
+      .send(plainPage(res, `Welcome: ${heading.toLowerCase()}`, page));
+  });
+  app.use(problems);
+  return app;
+}

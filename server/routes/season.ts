@@ -1,0 +1,98 @@
+import { notFound } from '#server/base/http/problem';
+import { putAwayRoutes } from '#server/base/http/put-away';
+import { Again, type Api } from '#server/base/http/serve';
+import { type Folder } from '#server/base/database/folder';
+import { type Heavy } from '#server/out/heavy/heavy';
+import { type LibraryStore } from '#server/kept/library/library';
+import { type Calendar } from '#server/kept/nursery/calendar';
+import { addressFor } from '#server/base/http/address-for';
+import { type NurseryPlants } from '#server/book/plants/nursery-plants';
+import { calendarOf } from '#server/out/season/calendar';
+import { type CropStore } from '#server/kept/season/crops';
+import { runLabel, weekSheet } from '#server/out/season/papers';
+import { type Planner } from '#server/book/season/planner';
+import { type SeasonStore } from '#server/kept/season/season';
+import { type CropStep } from '#core/season/crop';
+import { lookUp } from '#core/recipe/library';
+
+/** Care of plants stands in the calendar so far ahead. */
+const CALENDAR_DAYS = 90;
+
+interface Parts {
+  store: SeasonStore;
+  crops: CropStore;
+  planner: Planner;
+  library: LibraryStore;
+  folder: Folder;
+  heavy: Heavy;
+  plants: NurseryPlants;
+  calendar: Calendar;
+  now: () => Date;
+}
+
+export function seasonRoutes(
+  api: Api,
+  { store, crops, planner, library, folder, heavy, plants, calendar, now }: Parts,
+): void {
+  /** @throws OutOfRange for a vessel that there is not */
+  const checkSteps = (steps: readonly CropStep[] | null): void =>
+    steps?.forEach(({ vessel }, i) => lookUp(library.library().vessels, vessel, `steps.${i}.vessel`));
+  /** @throws OutOfRange for a crop or vessel that there is not */
+  const checked = <L extends { crop: string; steps: CropStep[] | null }>(line: L): L => {
+    lookUp(crops.byId(), line.crop, 'crop');
+    checkSteps(line.steps);
+    return line;
+  };
+  const lineOf = (id: number) => {
+    const line = store.one(id);
+    if (!line) throw notFound('line of the season', id);
+    return line;
+  };
+
+  api.serve('crops', () => [...crops.all()]);
+  api.serve('keepCrop', ({ body }) => {
+    const known = crops.byKey(body.key);
+    if (known) return new Again(known);
+    checkSteps(body.crop.steps);
+    return crops.add(body);
+  });
+  api.serve('changeCrop', ({ params, body }) => {
+    checkSteps(body.crop.steps);
+    const changed = crops.change(params.crop, body);
+    if (!changed) throw notFound('crop of your own', params.crop);
+    return changed;
+  });
+
+  api.serve('plan', () => store.plan(calendar.today()));
+  api.serve('setSeason', ({ body }) => store.setSettings(body));
+  api.serve('addLine', ({ body }) => {
+    const known = store.byKey(body.key);
+    if (known) return new Again(known);
+    return store.add(checked(body), now().toISOString());
+  });
+  api.serve('changeLine', ({ params: { id }, body }) => {
+    const changed = store.change(id, checked(body));
+    if (!changed) throw notFound('line of the season', id);
+    return changed;
+  });
+  putAwayRoutes(api, 'line of the season', ['putAwayLine', 'restoreLine'], store, now);
+  api.serve('markTask', ({ params: { id }, body }) => {
+    lineOf(id);
+    if (body.on !== null) calendar.notLaterThanToday('on', body.on);
+    store.setDone(id, body);
+  });
+  api.serve('seasonTasks', () => planner.due());
+  api.serve('seasonShort', () => planner.short());
+
+  api.serve('calendar', () =>
+    calendarOf(planner, folder.id, `${calendar.today()}T00:00:00Z`, plants.care(CALENDAR_DAYS)),
+  );
+  api.serve('weekSheet', async ({ params, query }) =>
+    Buffer.from(await heavy.run('pdf', weekSheet(planner, params.week, query.units))),
+  );
+  api.serve('runLabels', async ({ params: { id }, query, req }) => {
+    lineOf(id);
+    const url = addressFor(req, `/season?line=${id}`);
+    return Buffer.from(await heavy.run('pdf', await runLabel(planner, id, query, url)));
+  });
+}
