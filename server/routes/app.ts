@@ -4,19 +4,16 @@ import { type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { type Endpoint, endpoints } from '#contract/endpoints';
 import { type EndpointName, routes } from '#contract/routes';
-import { AboutStore, onlyWhatIsMeant } from '#server/kept/about';
+import { onlyWhatIsMeant } from '#server/kept/about';
 import { aboutRoutes } from '#server/routes/about';
 import { archiveRoutes } from '#server/routes/archive';
 import { type Backups } from '#server/out/backup/backups';
 import { backupRoutes, type Restore } from '#server/routes/backup';
 import { batchRoutes } from '#server/routes/batches';
-import { BatchStore } from '#server/kept/batches';
 import { computeRoutes } from '#server/routes/compute';
-import { Folder } from '#server/base/database/folder';
 import { type Db } from '#server/base/database/db';
 import { deviceRoutes } from '#server/routes/devices';
 import { type Sharing } from '#server/out/door/sharing';
-import { DeviceStore } from '#server/kept/devices';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { isFromAfar } from '#server/base/http/afar';
 import { onlyOwnHosts } from '#server/base/http/hosts';
@@ -28,39 +25,27 @@ import { securityHeaders } from '#server/base/http/security';
 import { Api } from '#server/base/http/serve';
 import { type InstrumentHub } from '#server/base/instruments/hub';
 import { instrumentRoutes } from '#server/routes/instruments';
-import { OwnStore } from '#server/kept/library/own';
 import { libraryRoutes } from '#server/routes/library';
-import { LibraryStore } from '#server/kept/library/library';
 import { lotRoutes } from '#server/routes/lots';
-import { LotStore } from '#server/kept/lots';
 import { measureRoutes } from '#server/routes/measures';
-import { MeasureStore } from '#server/kept/measures';
 import { mixRoutes } from '#server/routes/mixes';
-import { MixStore } from '#server/kept/mixes';
-import { Calendar } from '#server/kept/nursery/calendar';
-import { Windows } from '#server/kept/nursery/windows';
 import { nurseryRoutes } from '#server/routes/nursery';
 import { pricesNow } from '#server/book/stock/prices';
 import { printRoutes } from '#server/routes/print';
 import { recordRoutes } from '#server/routes/record';
-import { RecordStore } from '#server/kept/record';
 import { shelfRoutes } from '#server/routes/shelf';
-import { CropStore } from '#server/kept/season/crops';
 import { PlantGroups } from '#server/book/plants/groups';
 import { MixFeeds } from '#server/book/plants/mix-feeds';
 import { NurseryPlants } from '#server/book/plants/nursery-plants';
 import { PlantResults } from '#server/book/plants/results';
 import { plantRoutes } from '#server/routes/plants';
-import { PlantStore } from '#server/kept/plants/plants';
 import { Planner } from '#server/book/season/planner';
 import { seasonRoutes } from '#server/routes/season';
-import { SeasonStore } from '#server/kept/season/season';
 import { shareRoutes } from '#server/routes/share';
-import { ShelfStore } from '#server/kept/shelf';
 import { tableRoutes } from '#server/routes/tables';
 import { todayRoutes } from '#server/routes/today';
+import { type Stores, storesOf } from '#server/kept/stores';
 import { waterRoutes } from '#server/routes/waters';
-import { WaterStore } from '#server/kept/waters';
 
 const [FILE, JSON_TYPE] = ['application/octet-stream', 'application/json'];
 
@@ -81,6 +66,7 @@ export interface AppParts {
 
 /** The application without a port: tests need none. */
 export function createApp({ webFolder, log, ...parts }: AppParts): Express {
+  const stores = storesOf(parts.db, parts.now);
   const app = express();
   app.disable('x-powered-by');
   // Of a request no more than that: headers hold the token of a device.
@@ -91,11 +77,10 @@ export function createApp({ webFolder, log, ...parts }: AppParts): Express {
   const hosts = onlyOwnHosts(() => []);
   // Who came in by the door was looked at there.
   app.use((req, res, next) => (isFromAfar(req) ? next() : hosts(req, res, next)));
-  app.use(remembered(parts.db, () => new Calendar(new Folder(parts.db), parts.now).today()));
+  app.use(remembered(parts.db, () => stores.calendar.today()));
   app.use(compression());
-  const about = new AboutStore(parts.db);
-  app.use('/api', onlyWhatIsMeant(new Folder(parts.db), about), apiBefore());
-  app.use('/api', apiRoutes(parts, about), apiAfter());
+  app.use('/api', onlyWhatIsMeant(stores.folder, stores.about), apiBefore());
+  app.use('/api', apiRoutes(stores, parts), apiAfter());
   app.use(webRoutes(webFolder));
   app.use((req) => {
     throw notFound('page', req.path);
@@ -126,9 +111,8 @@ function apiBefore(): express.Router {
 
 /** Every endpoint of the contract. @throws Error when one is not served */
 function apiRoutes(
+  stores: Stores,
   {
-    db,
-    now,
     instruments,
     heavy,
     backups,
@@ -136,60 +120,44 @@ function apiRoutes(
     sharing,
     checkAnswers = false,
   }: Omit<AppParts, 'webFolder' | 'log'>,
-  about: AboutStore,
 ): express.Router {
   const api = new Api(checkAnswers);
-  const library = new LibraryStore(db);
-  const mixes = new MixStore(db);
-  const batches = new BatchStore(db);
-  const record = new RecordStore(db);
-  const lots = new LotStore(db);
-  const own = new OwnStore(db);
-  const measures = new MeasureStore(db);
-  const folder = new Folder(db);
-  const calendar = new Calendar(folder, now);
-  const windows = new Windows(folder);
-  const crops = new CropStore(db);
-  const season = new SeasonStore(db, folder);
+  const planner = new Planner(stores);
+  const feeds = new MixFeeds(stores);
+  const nursery = new NurseryPlants(stores, feeds);
   const document = openApi();
   api.serve('health', () => ({ ok: true as const }));
   api.serve('openapi', () => document);
-  aboutRoutes(api, about);
-  nurseryRoutes(api, folder, calendar, windows);
-  libraryRoutes(api, library, own, calendar, now);
-  computeRoutes(api, library, heavy);
-  mixRoutes(api, mixes, library, now);
-  const shelf = new ShelfStore(db);
-  const prices = () => pricesNow(shelf, lots, calendar);
-  const planner = new Planner(season, crops, library, mixes, lots, calendar);
-  batchRoutes(api, batches, mixes, measures, library, windows, prices, season, now);
-  const plants = new PlantStore(db);
-  const feeds = new MixFeeds(batches, library);
-  const nursery = new NurseryPlants(
-    ...([plants, crops, library, batches, mixes, lots, record, season, calendar, feeds] as const),
+  aboutRoutes(api, stores);
+  nurseryRoutes(api, stores);
+  libraryRoutes(api, stores);
+  computeRoutes(api, stores, heavy);
+  mixRoutes(api, stores);
+  batchRoutes(api, stores, () => pricesNow(stores));
+  seasonRoutes(api, stores, planner, nursery, heavy);
+  recordRoutes(api, stores);
+  printRoutes(api, stores, heavy);
+  lotRoutes(api, stores);
+  measureRoutes(api, stores);
+  waterRoutes(api, stores);
+  shelfRoutes(api, stores);
+  todayRoutes(api, stores);
+  plantRoutes(
+    ...([
+      api,
+      stores,
+      nursery,
+      new PlantGroups(stores),
+      new PlantResults(stores, nursery, feeds),
+      heavy,
+    ] as const),
   );
-  seasonRoutes(api, {
-    ...{ store: season, crops, planner, library, folder, heavy, plants: nursery, calendar, now },
-  });
-  recordRoutes(api, batches, record, lots, library, calendar, now);
-  printRoutes(api, batches, measures, heavy);
-  lotRoutes(api, lots, record, library, calendar, now);
-  measureRoutes(api, measures, now);
-  waterRoutes(api, new WaterStore(db), now);
-  shelfRoutes(api, shelf, library, now);
-  todayRoutes(api, batches, record, calendar);
-  const groups = new PlantGroups(plants, crops, library, batches, mixes, calendar);
-  const results = new PlantResults(
-    ...([plants, nursery, crops, library, batches, mixes, season, folder, calendar, feeds] as const),
-  );
-  plantRoutes(api, plants, nursery, groups, results, heavy, now);
-  const tabled = { store: plants, nursery };
-  tableRoutes(api, db, { library, own, lots, crops, season, plants: tabled, calendar, now });
-  instrumentRoutes(api, instruments, now);
-  backupRoutes(api, backups, folder, heavy, restore);
-  deviceRoutes(api, new DeviceStore(db), sharing, folder);
-  shareRoutes(api, { db, library, own, crops, mixes, now });
-  archiveRoutes(api, db, backups, heavy, now);
+  tableRoutes(api, stores, nursery);
+  instrumentRoutes(api, instruments, stores.now);
+  backupRoutes(api, stores, backups, heavy, restore);
+  deviceRoutes(api, stores, sharing);
+  shareRoutes(api, stores);
+  archiveRoutes(api, stores, backups, heavy);
   return api.whole();
 }
 

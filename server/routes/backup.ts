@@ -1,3 +1,4 @@
+import { type Stores } from '#server/kept/stores';
 import { createWriteStream, existsSync, statSync } from 'node:fs';
 import { open, rename } from 'node:fs/promises';
 import { isAbsolute } from 'node:path';
@@ -5,7 +6,6 @@ import { pipeline } from 'node:stream/promises';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { type Backups } from '#server/out/backup/backups';
 import { OutOfRange } from '#core/units/check';
-import { type Folder } from '#server/base/database/folder';
 import { notFound, Problem } from '#server/base/http/problem';
 import { type Api } from '#server/base/http/serve';
 
@@ -28,8 +28,8 @@ async function headOf(path: string): Promise<string> {
 /** Backups: seen, made, fetched, put back. */
 export function backupRoutes(
   api: Api,
+  { folder }: Stores,
   backups: Backups,
-  folder: Folder,
   heavy: Heavy,
   restore: Restore,
 ): void {

@@ -1,3 +1,4 @@
+import { type Stores } from '#server/kept/stores';
 import { type Batch } from '#contract/batches';
 import { costOf } from '#core/batch/planned';
 import { scoopOf } from '#core/batch/scoops';
@@ -7,11 +8,6 @@ import { type BatchStore } from '#server/kept/batches';
 import { notFound } from '#server/base/http/problem';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
-import { type LibraryStore } from '#server/kept/library/library';
-import { type MeasureStore } from '#server/kept/measures';
-import { type Windows } from '#server/kept/nursery/windows';
-import { type SeasonStore } from '#server/kept/season/season';
-import { type MixStore } from '#server/kept/mixes';
 
 /** @throws Problem 404 */
 export function batchOf(batches: BatchStore, id: number): Batch {
@@ -22,14 +18,8 @@ export function batchOf(batches: BatchStore, id: number): Batch {
 
 export function batchRoutes(
   api: Api,
-  batches: BatchStore,
-  mixes: MixStore,
-  measures: MeasureStore,
-  library: LibraryStore,
-  windows: Windows,
+  { batches, mixes, measures, library, windows, season, now }: Stores,
   prices: () => (item: string) => number | null,
-  season: SeasonStore,
-  now: () => Date,
 ): void {
   api.serve('batches', ({ query }) => batches.all(query));
   api.serve('keepBatch', ({ body }) => {

@@ -1,3 +1,4 @@
+import { type Stores } from '#server/kept/stores';
 import { makeOrBuy } from '#core/package/make-or-buy';
 import { openPackage } from '#core/package/package';
 import { planSeason } from '#core/season/plan';
@@ -17,10 +18,9 @@ import { resolveFinderJob, resolveJob, resolveMix, resolveParts } from '#server/
 import { evaluationToWire } from '#server/book/compute/wire';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { type Api } from '#server/base/http/serve';
-import { type LibraryStore } from '#server/kept/library/library';
 
 /** Endpoints that compute and store nothing. */
-export function computeRoutes(api: Api, store: LibraryStore, heavy: Heavy): void {
+export function computeRoutes(api: Api, { library: store }: Stores, heavy: Heavy): void {
   api.serve('evaluate', ({ body }) => {
     const library = store.library();
     return evaluationToWire(judgeMix(resolveMix(body, library), { library }));

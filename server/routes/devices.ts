@@ -1,11 +1,10 @@
-import { type Folder } from '#server/base/database/folder';
+import { type Stores } from '#server/kept/stores';
 import { type Sharing } from '#server/out/door/sharing';
-import { type DeviceStore } from '#server/kept/devices';
 import { notFound, Problem } from '#server/base/http/problem';
 import { type Api } from '#server/base/http/serve';
 
 /** The door to the network, and who may come in by it: seen and changed at the machine itself alone. */
-export function deviceRoutes(api: Api, devices: DeviceStore, sharing: Sharing, folder: Folder): void {
+export function deviceRoutes(api: Api, { devices, folder }: Stores, sharing: Sharing): void {
   api.serve('sharing', () => sharing.answer(devices));
   api.serve('setSharing', async ({ body: { way } }) => {
     await sharing.set(way);

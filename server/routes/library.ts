@@ -1,7 +1,7 @@
+import { type Stores } from '#server/kept/stores';
 import { ownMaterialSchema, ownProductSchema, ownVesselSchema } from '#contract/own';
 import { notFound } from '#server/base/http/problem';
 import { Again, type Api } from '#server/base/http/serve';
-import { type OwnStore } from '#server/kept/library/own';
 import { resolved } from '#server/kept/library/learned';
 import { type LibraryStore } from '#server/kept/library/library';
 import { type Calendar } from '#server/kept/nursery/calendar';
@@ -9,13 +9,7 @@ import { learnMaterial } from '#core/spread/learn-material';
 import { materialFromRow, materialToRow } from '#core/material/material';
 import { type LearnedAnswer } from '#contract/lots';
 
-export function libraryRoutes(
-  api: Api,
-  library: LibraryStore,
-  own: OwnStore,
-  calendar: Calendar,
-  now: () => Date,
-): void {
+export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores): void {
   api.serve('library', () => library.rows());
   const noted = <T>(made: T): T => {
     library.changed();

@@ -1,20 +1,11 @@
+import { type Stores } from '#server/kept/stores';
 import { notFound } from '#server/base/http/problem';
 import { Again, type Api } from '#server/base/http/serve';
 import { type LibraryStore } from '#server/kept/library/library';
 import { type NewLot } from '#contract/lots';
-import { type LotStore } from '#server/kept/lots';
 import { stockLines } from '#server/book/stock/stock';
-import { type Calendar } from '#server/kept/nursery/calendar';
-import { type RecordStore } from '#server/kept/record';
 
-export function lotRoutes(
-  api: Api,
-  lots: LotStore,
-  record: RecordStore,
-  library: LibraryStore,
-  calendar: Calendar,
-  now: () => Date,
-): void {
+export function lotRoutes(api: Api, { lots, record, library, calendar, now }: Stores): void {
   api.serve('lots', () => lots.all());
   api.serve('stock', () => stockLines(lots, calendar.today()));
   api.serve('addLot', ({ body }) => {

@@ -1,8 +1,8 @@
+import { type Stores } from '#server/kept/stores';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
-import { type MeasureStore } from '#server/kept/measures';
 
-export function measureRoutes(api: Api, measures: MeasureStore, now: () => Date): void {
+export function measureRoutes(api: Api, { measures, now }: Stores): void {
   api.serve('measures', () => measures.all());
   api.serve('keepMeasure', ({ body }) => {
     const known = measures.byKey(body.key);

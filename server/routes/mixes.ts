@@ -1,13 +1,12 @@
+import { type Stores } from '#server/kept/stores';
 import { figuresOf, type Figures } from '#core/judge/figures';
 import { type Recipe } from '#core/recipe/recipe';
 import { mixInputOf } from '#core/recipe/recipe';
 import { notFound } from '#server/base/http/problem';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
-import { type LibraryStore } from '#server/kept/library/library';
-import { type MixStore } from '#server/kept/mixes';
 
-export function mixRoutes(api: Api, mixes: MixStore, library: LibraryStore, now: () => Date): void {
+export function mixRoutes(api: Api, { mixes, library, now }: Stores): void {
   /** @throws RangeError for an id that is not known */
   const figures = (recipe: Recipe): Figures => figuresOf(mixInputOf(recipe, library.library(), 'recipe.'));
   api.serve('mixes', ({ query }) => mixes.all(query));

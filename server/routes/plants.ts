@@ -1,3 +1,4 @@
+import { type Stores } from '#server/kept/stores';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
 import { type KeptPlantEvent } from '#contract/plants';
@@ -10,7 +11,6 @@ import { type PlantGroups } from '#server/book/plants/groups';
 import { plantLabel, trialLabels } from '#server/out/print/plant-labels';
 import { type NurseryPlants } from '#server/book/plants/nursery-plants';
 import { type PlantResults } from '#server/book/plants/results';
-import { type PlantStore } from '#server/kept/plants/plants';
 import { labelSheet, type LabelText } from '#server/out/print/labels';
 
 /** Sooner than that it counts as entered when it came in. */
@@ -26,12 +26,11 @@ function madeAtHere(now: Date, madeAt: string | undefined, sentAt: string | unde
 /** What was sown, struck and potted, and what became of it. */
 export function plantRoutes(
   api: Api,
-  store: PlantStore,
+  { plants: store, now }: Stores,
   plants: NurseryPlants,
   groups: PlantGroups,
   results: PlantResults,
   heavy: Heavy,
-  now: () => Date,
 ): void {
   /** What a key entered already. @throws OutOfRange where that was for another planting */
   const eventOf = (key: string, planting: number): KeptPlantEvent | null => {

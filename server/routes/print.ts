@@ -1,12 +1,11 @@
+import { type Stores } from '#server/kept/stores';
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { labelSize } from '#core/batch/label-sizes';
 import { ownScoops, scoops } from '#core/batch/scoops';
 import { OutOfRange } from '#core/units/check';
 import { inWords } from '#core/units/said';
 import { stageWord } from '#core/judge/readings';
-import { type MeasureStore } from '#server/kept/measures';
 import { batchOf } from '#server/routes/batches';
-import { type BatchStore } from '#server/kept/batches';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { type Api } from '#server/base/http/serve';
 import { addressFor } from '#server/base/http/address-for';
@@ -14,7 +13,7 @@ import { benchCard } from '#server/out/print/card';
 import { labelSheet } from '#server/out/print/labels';
 
 /** Cards and labels as PDF, each with a code back to the batch. */
-export function printRoutes(api: Api, batches: BatchStore, measures: MeasureStore, heavy: Heavy): void {
+export function printRoutes(api: Api, { batches, measures }: Stores, heavy: Heavy): void {
   const pdf = async (definition: TDocumentDefinitions): Promise<Buffer> =>
     Buffer.from(await heavy.run('pdf', definition));
   api.serve('labels', async ({ params, query, req }) => {

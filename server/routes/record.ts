@@ -1,3 +1,4 @@
+import { type Stores } from '#server/kept/stores';
 import { type Batch } from '#contract/batches';
 import { type EntryData, type KeptData } from '#contract/record';
 import { lookUp } from '#core/recipe/library';
@@ -5,7 +6,6 @@ import { OutOfRange } from '#core/units/check';
 import { volumeL } from '#core/vessel/vessel';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { batchOf } from '#server/routes/batches';
-import { type BatchStore } from '#server/kept/batches';
 import { notFound, Problem } from '#server/base/http/problem';
 import { Again, type Api } from '#server/base/http/serve';
 import { lastSeen, openStream } from '#server/base/http/stream';
@@ -13,18 +13,9 @@ import { type LibraryStore } from '#server/kept/library/library';
 import { plannedOf } from '#core/batch/planned';
 import { type LotStore } from '#server/kept/lots';
 import { type Calendar } from '#server/kept/nursery/calendar';
-import { type RecordStore } from '#server/kept/record';
 
 /** The record of a batch: read, added to, listened to. */
-export function recordRoutes(
-  api: Api,
-  batches: BatchStore,
-  record: RecordStore,
-  lots: LotStore,
-  library: LibraryStore,
-  calendar: Calendar,
-  now: () => Date,
-): void {
+export function recordRoutes(api: Api, { batches, record, lots, library, calendar, now }: Stores): void {
   api.serve('entries', ({ params }) => record.of(batchOf(batches, params.id).id));
   api.serve('addEntry', ({ params, body: { key, seen, own, batchKey, data } }) => {
     const batch = batchOf(batches, params.id);

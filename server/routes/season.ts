@@ -1,38 +1,25 @@
+import { type Stores } from '#server/kept/stores';
 import { notFound } from '#server/base/http/problem';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
-import { type Folder } from '#server/base/database/folder';
 import { type Heavy } from '#server/out/heavy/heavy';
-import { type LibraryStore } from '#server/kept/library/library';
-import { type Calendar } from '#server/kept/nursery/calendar';
 import { addressFor } from '#server/base/http/address-for';
 import { type NurseryPlants } from '#server/book/plants/nursery-plants';
 import { calendarOf } from '#server/out/season/calendar';
-import { type CropStore } from '#server/kept/season/crops';
 import { runLabel, weekSheet } from '#server/out/season/papers';
 import { type Planner } from '#server/book/season/planner';
-import { type SeasonStore } from '#server/kept/season/season';
 import { type CropStep } from '#core/season/crop';
 import { lookUp } from '#core/recipe/library';
 
 /** Care of plants stands in the calendar so far ahead. */
 const CALENDAR_DAYS = 90;
 
-interface Parts {
-  store: SeasonStore;
-  crops: CropStore;
-  planner: Planner;
-  library: LibraryStore;
-  folder: Folder;
-  heavy: Heavy;
-  plants: NurseryPlants;
-  calendar: Calendar;
-  now: () => Date;
-}
-
 export function seasonRoutes(
   api: Api,
-  { store, crops, planner, library, folder, heavy, plants, calendar, now }: Parts,
+  { season: store, crops, library, folder, calendar, now }: Stores,
+  planner: Planner,
+  plants: NurseryPlants,
+  heavy: Heavy,
 ): void {
   /** @throws OutOfRange for a vessel that there is not */
   const checkSteps = (steps: readonly CropStep[] | null): void =>

@@ -1,25 +1,13 @@
+import { type Stores } from '#server/kept/stores';
 import { type Share } from '#contract/share';
 import { figuresOf } from '#core/judge/figures';
 import { mixInputOf } from '#core/recipe/recipe';
-import { type Db } from '#server/base/database/db';
 import { type Api } from '#server/base/http/serve';
-import { type OwnStore } from '#server/kept/library/own';
-import { type LibraryStore } from '#server/kept/library/library';
 import { type MixStore } from '#server/kept/mixes';
-import { type CropStore } from '#server/kept/season/crops';
 import { type Into, keyOf, look, take, thingsOf } from '#server/out/share/share';
 
-interface Rooms {
-  db: Db;
-  library: LibraryStore;
-  own: OwnStore;
-  crops: CropStore;
-  mixes: MixStore;
-  now: () => Date;
-}
-
 /** Own things as a small file for another grower, and theirs taken in after a look. */
-export function shareRoutes(api: Api, { db, library, own, crops, mixes, now }: Rooms): void {
+export function shareRoutes(api: Api, { db, library, own, crops, mixes, now }: Stores): void {
   /** @param onlyOwn leaves out what every Welcome has */
   const asShare = (onlyOwn: boolean): Share => {
     const book = library.book();

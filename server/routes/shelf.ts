@@ -1,9 +1,8 @@
+import { type Stores } from '#server/kept/stores';
 import { notFound } from '#server/base/http/problem';
 import { type Api } from '#server/base/http/serve';
-import { type LibraryStore } from '#server/kept/library/library';
-import { type ShelfStore } from '#server/kept/shelf';
 
-export function shelfRoutes(api: Api, shelf: ShelfStore, library: LibraryStore, now: () => Date): void {
+export function shelfRoutes(api: Api, { shelf, library, now }: Stores): void {
   api.serve('shelf', () => shelf.all());
   api.serve('putShelfLine', ({ params: { material }, body }) => {
     if (!library.library().materials.has(material)) throw notFound('material', material);

@@ -1,8 +1,8 @@
+import { type Stores } from '#server/kept/stores';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
-import { type WaterStore } from '#server/kept/waters';
 
-export function waterRoutes(api: Api, waters: WaterStore, now: () => Date): void {
+export function waterRoutes(api: Api, { waters, now }: Stores): void {
   api.serve('waters', () => waters.all());
   api.serve('keepWater', ({ body }) => {
     const known = waters.byKey(body.key);

@@ -1,32 +1,20 @@
+import { type Stores } from '#server/kept/stores';
 import { type compareBy, type PlantGroup } from '#contract/plants';
 import { isCounted, type Planting, sharesOf, standing, tallyOf } from '#core/plants/planting';
 import { dayNumber } from '#core/season/days';
 import { daysAfter } from '#core/units/day';
-import { type BatchStore } from '#server/kept/batches';
-import { type LibraryStore } from '#server/kept/library/library';
-import { type MixStore } from '#server/kept/mixes';
-import { type Calendar } from '#server/kept/nursery/calendar';
-import { type PlantStore } from '#server/kept/plants/plants';
-import { type CropStore } from '#server/kept/season/crops';
 
 /** Groups are compared over so many years. */
 const COMPARE_DAYS = 3 * 366;
 
 /** What came up and what made it, by batch, mix, vessel, seed or crop. */
 export class PlantGroups {
-  constructor(
-    private readonly store: PlantStore,
-    private readonly crops: CropStore,
-    private readonly library: LibraryStore,
-    private readonly batches: BatchStore,
-    private readonly mixes: MixStore,
-    private readonly calendar: Calendar,
-  ) {}
+  constructor(private readonly stores: Stores) {}
 
   /** @param crop null for all */
   groups(by: (typeof compareBy)[number], crop: string | null): PlantGroup[] {
-    const plantings = this.store.since(daysAfter(this.calendar.today(), -COMPARE_DAYS), crop);
-    const events = this.store.countsOf(plantings.map(({ id }) => id));
+    const plantings = this.stores.plants.since(daysAfter(this.stores.calendar.today(), -COMPARE_DAYS), crop);
+    const events = this.stores.plants.countsOf(plantings.map(({ id }) => id));
     const keyOf = this.keyer(by);
     const keys = new Map(plantings.map((planting) => [planting.id, keyOf(planting)?.key]));
     const groups = new Map<string, PlantGroup & { days: number[] }>();
@@ -76,15 +64,17 @@ export class PlantGroups {
     switch (by) {
       case 'batch':
         return ({ batch }) =>
-          batch === null ? null : { key: String(batch), name: this.batches.nameOf(batch) ?? String(batch) };
+          batch === null
+            ? null
+            : { key: String(batch), name: this.stores.batches.nameOf(batch) ?? String(batch) };
       case 'mix':
         return ({ batch }) => {
           if (batch === null) return null;
           let mix = mixOfBatch.get(batch);
           if (!mix) {
-            const of = this.batches.one(batch);
+            const of = this.stores.batches.one(batch);
             const version = of?.mixVersionId ?? null;
-            const name = version === null ? null : this.mixes.nameOfVersion(version);
+            const name = version === null ? null : this.stores.mixes.nameOfVersion(version);
             // A batch of no kept mix stands for itself.
             mix = name
               ? { key: `mix-${name.mixId}`, name: name.name }
@@ -94,13 +84,13 @@ export class PlantGroups {
           return mix;
         };
       case 'vessel': {
-        const { vessels } = this.library.library();
+        const { vessels } = this.stores.library.library();
         return ({ vessel }) => ({ key: vessel, name: vessels.get(vessel)?.name ?? vessel });
       }
       case 'seed':
         return ({ seed }) => (seed ? { key: seed, name: seed } : null);
       case 'crop': {
-        const crops = this.crops.byId();
+        const crops = this.stores.crops.byId();
         return ({ crop }) => ({ key: crop, name: crops.get(crop)?.name ?? crop });
       }
     }

@@ -1,3 +1,4 @@
+import { type Stores } from '#server/kept/stores';
 import { OutOfRange } from '#core/units/check';
 import { evaluateMix } from '#core/mix/evaluate';
 import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
@@ -8,8 +9,6 @@ import { daysUntilDry } from '#core/water/lift';
 import { type Library } from '#core/recipe/library';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { type VesselKind } from '#core/vessel/tray';
-import { type BatchStore } from '#server/kept/batches';
-import { type LibraryStore } from '#server/kept/library/library';
 
 const [, BRIGHT] = weathers;
 const FULL_LEAF = 1;
@@ -25,10 +24,7 @@ export class MixFeeds {
   /** By which it was reckoned. */
   private by: Library | null = null;
 
-  constructor(
-    private readonly batches: BatchStore,
-    private readonly library: LibraryStore,
-  ) {}
+  constructor(private readonly stores: Stores) {}
 
   /** Days until a plant in this vessel wants more nitrogen than the mix has given; undefined where that is not known. */
   days(batch: number | null, kind: VesselKind): number | undefined {
@@ -45,12 +41,12 @@ export class MixFeeds {
 
   private of(batch: number | null, kind: VesselKind): Known | undefined {
     if (batch === null) return undefined;
-    const library = this.library.library();
+    const library = this.stores.library.library();
     if (library !== this.by) this.known.clear();
     this.by = library;
     const key = `${batch} ${kind.id}`;
     if (!this.known.has(key)) {
-      const recipe = this.batches.one(batch)?.snapshot.recipe;
+      const recipe = this.stores.batches.one(batch)?.snapshot.recipe;
       this.known.set(key, recipe && this.reckon({ ...recipe, vessel: kind.id }, kind));
     }
     return this.known.get(key);
@@ -59,7 +55,7 @@ export class MixFeeds {
   private reckon(recipe: Recipe, kind: VesselKind): Known | undefined {
     try {
       const demand = demandMgPerPlant[recipe.stage];
-      const evaluation = evaluateMix(mixInputOf(recipe, this.library.library()));
+      const evaluation = evaluateMix(mixInputOf(recipe, this.stores.library.library()));
       const { shortFromWeek } = feedingOf(evaluation, kind.vessel, WARM_HOUSE_C, demand);
       return {
         feedsDays: 7 * (shortFromWeek === null ? demand.length : shortFromWeek - 1),

@@ -1,3 +1,4 @@
+import { type Stores } from '#server/kept/stores';
 import { randomUUID } from 'node:crypto';
 import {
   type KeptPlantEvent,
@@ -29,18 +30,9 @@ import { daysAfter } from '#core/units/day';
 import { OutOfRange } from '#core/units/check';
 import { type VesselKind } from '#core/vessel/tray';
 import { volumeL } from '#core/vessel/vessel';
-import { type BatchStore } from '#server/kept/batches';
 import { notFound } from '#server/base/http/problem';
-import { type LibraryStore } from '#server/kept/library/library';
-import { type LotStore } from '#server/kept/lots';
-import { type MixStore } from '#server/kept/mixes';
-import { type Calendar } from '#server/kept/nursery/calendar';
 import { type MixFeeds } from '#server/book/plants/mix-feeds';
 import { sizeOfJpeg } from '#server/kept/plants/pictures';
-import { type PlantStore } from '#server/kept/plants/plants';
-import { type RecordStore } from '#server/kept/record';
-import { type CropStore } from '#server/kept/season/crops';
-import { type SeasonStore } from '#server/kept/season/season';
 
 /** Care is looked for in what was begun so lately, told so far ahead, and forgotten so long after its day. */
 const CARE_DAYS = 400;
@@ -78,37 +70,29 @@ export class NurseryPlants {
   private readonly tenders = new WeakMap<Planting, { crop: Crop; tender: Tender }>();
 
   constructor(
-    private readonly store: PlantStore,
-    private readonly crops: CropStore,
-    private readonly library: LibraryStore,
-    private readonly batches: BatchStore,
-    private readonly mixes: MixStore,
-    private readonly lots: LotStore,
-    private readonly record: RecordStore,
-    private readonly season: SeasonStore,
-    private readonly calendar: Calendar,
+    private readonly stores: Stores,
     private readonly feeds: MixFeeds,
   ) {}
 
   lines(plantings: readonly Planting[]): PlantingLine[] {
-    const events = this.store.countsOf(plantings.map(({ id }) => id));
+    const events = this.stores.plants.countsOf(plantings.map(({ id }) => id));
     const around = this.around();
     return plantings.map((planting) => {
       const own = events.get(planting.id) ?? [];
-      return { ...this.stateOf(planting, own, around).line, putAway: this.store.isAway(planting.id) };
+      return { ...this.stateOf(planting, own, around).line, putAway: this.stores.plants.isAway(planting.id) };
     });
   }
 
   private recordOf(id: number): KeptEvent[] {
-    return this.store.eventsOf(id).map(({ id: number, at, event }) => ({ ...event, id: number, at }));
+    return this.stores.plants.eventsOf(id).map(({ id: number, at, event }) => ({ ...event, id: number, at }));
   }
 
   /** What care is reckoned from, fetched once for all plantings of an answer. */
   private around(): Around {
     return {
-      crops: this.crops.byId(),
-      vessels: this.library.library().vessels,
-      soilC: this.season.settings(this.calendar.today()).soilC,
+      crops: this.stores.crops.byId(),
+      vessels: this.stores.library.library().vessels,
+      soilC: this.stores.season.settings(this.stores.calendar.today()).soilC,
     };
   }
 
@@ -120,8 +104,8 @@ export class NurseryPlants {
     if (known?.crop === crop && known?.kind === kind && known?.soilC === around.soilC) return known;
     const tally = tallyOf(planting, events);
     const care = this.careFor(planting, tally, events, around);
-    const batchName = planting.batch === null ? null : this.batches.nameOf(planting.batch);
-    const key = this.store.keyOf(planting.id);
+    const batchName = planting.batch === null ? null : this.stores.batches.nameOf(planting.batch);
+    const key = this.stores.plants.keyOf(planting.id);
     const line = { ...planting, key, tally: told(tally), batchName, care: care[0] ?? null };
     const state = { crop, kind, soilC: around.soilC, care, line, told: { days: '', care: [] } };
     this.states.set(events, state);
@@ -152,16 +136,16 @@ export class NurseryPlants {
   private vesselSince(planting: Planting): string {
     let one = planting;
     for (let i = 0; i < MOST_SPLITS && one.start === 'split' && one.from[0]; i++)
-      one = this.store.one(one.from[0].planting) ?? one;
+      one = this.stores.plants.one(one.from[0].planting) ?? one;
     return one.on;
   }
 
   /** @param ahead days */
   care(ahead = AHEAD): PlantCare[] {
-    const today = this.calendar.today();
+    const today = this.stores.calendar.today();
     const [from, to] = [daysAfter(today, -FORGET_AFTER), daysAfter(today, ahead)];
-    const plantings = this.store.standing(daysAfter(today, -CARE_DAYS));
-    const events = this.store.countsOf(plantings.map(({ id }) => id));
+    const plantings = this.stores.plants.standing(daysAfter(today, -CARE_DAYS));
+    const events = this.stores.plants.countsOf(plantings.map(({ id }) => id));
     const around = this.around();
     const days = `${from} ${to}`;
     return plantings
@@ -183,16 +167,18 @@ export class NurseryPlants {
 
   /** What stands, and the coldest night that its crop bears. */
   tender(): Tender[] {
-    const crops = this.crops.byId();
-    return this.store.standing(daysAfter(this.calendar.today(), -CARE_DAYS)).flatMap((planting) => {
-      const crop = crops.get(planting.crop);
-      if (!crop) return [];
-      const known = this.tenders.get(planting);
-      if (known?.crop === crop) return known.tender;
-      const tender = { planting: planting.id, name: called(planting, crop), coldestC: crop.coldestC };
-      this.tenders.set(planting, { crop, tender });
-      return tender;
-    });
+    const crops = this.stores.crops.byId();
+    return this.stores.plants
+      .standing(daysAfter(this.stores.calendar.today(), -CARE_DAYS))
+      .flatMap((planting) => {
+        const crop = crops.get(planting.crop);
+        if (!crop) return [];
+        const known = this.tenders.get(planting);
+        if (known?.crop === crop) return known.tender;
+        const tender = { planting: planting.id, name: called(planting, crop), coldestC: crop.coldestC };
+        this.tenders.set(planting, { crop, tender });
+        return tender;
+      });
   }
 
   /**
@@ -202,28 +188,35 @@ export class NurseryPlants {
   addPicture(id: number, { key, on, jpeg, text }: NewPicture, now: string): KeptPlantEvent {
     const bytes = Buffer.from(jpeg, 'base64');
     const { width, height } = sizeOfJpeg(bytes);
-    return this.store.within(() => {
-      const planting = this.store.one(id);
+    return this.stores.plants.within(() => {
+      const planting = this.stores.plants.one(id);
       if (!planting) throw notFound('planting', id);
-      this.calendar.notLaterThanToday('on', on);
-      const picture = this.store.addPicture({ key, planting: id, jpeg: bytes, width, height, at: now });
+      this.stores.calendar.notLaterThanToday('on', on);
+      const picture = this.stores.plants.addPicture({
+        key,
+        planting: id,
+        jpeg: bytes,
+        width,
+        height,
+        at: now,
+      });
       return this.enter(planting, key, { kind: 'picture', on, picture, text }, now);
     });
   }
 
   page(id: number): PlantingPage {
-    const planting = this.store.one(id);
+    const planting = this.stores.plants.one(id);
     if (!planting) throw notFound('planting', id);
-    const events = this.store.eventsOf(id);
+    const events = this.stores.plants.eventsOf(id);
     const kept = events.map(({ id: number, at, event }) => ({ ...event, id: number, at }));
     const [line] = this.lines([planting]);
     const named = (one: Planting): string =>
-      called(one, this.crops.byId().get(one.crop) ?? { name: one.crop });
+      called(one, this.stores.crops.byId().get(one.crop) ?? { name: one.crop });
     const kin: PlantingPage['kin'] = planting.from.flatMap(({ planting: parent, plants }) => {
-      const one = this.store.one(parent);
+      const one = this.stores.plants.one(parent);
       return one ? [{ id: one.id, name: named(one), way: 'from' as const, plants }] : [];
     });
-    for (const child of this.store.childrenOf(id))
+    for (const child of this.stores.plants.childrenOf(id))
       kin.push({
         ...{ id: child.id, name: named(child), way: 'to' },
         plants: child.from.find((one) => one.planting === id)?.plants ?? 0,
@@ -244,17 +237,17 @@ export class NurseryPlants {
 
   /** What it is called, and what it stands in. */
   namesOf(planting: Planting): [name: string, vessel: string] {
-    const crop = this.crops.byId().get(planting.crop) ?? { name: planting.crop };
-    const vessel = this.library.library().vessels.get(planting.vessel)?.name ?? planting.vessel;
+    const crop = this.stores.crops.byId().get(planting.crop) ?? { name: planting.crop };
+    const vessel = this.stores.library.library().vessels.get(planting.vessel)?.name ?? planting.vessel;
     return [called(planting, crop), vessel];
   }
 
   private lotsOf(batch: number): PlantingPage['lots'] {
     const byItem = new Map<string, number>();
-    for (const { data } of this.record.ofBatch('lot', batch))
+    for (const { data } of this.stores.record.ofBatch('lot', batch))
       if (data.kind === 'lot') byItem.set(data.item, data.lot);
     return [...byItem.values()].flatMap((id) => {
-      const lot = this.lots.one(id);
+      const lot = this.stores.lots.one(id);
       return lot ? [{ id, name: lot.name, item: lot.item }] : [];
     });
   }
@@ -263,18 +256,18 @@ export class NurseryPlants {
   add(given: NewPlanting, now: string): PlantingLine {
     this.checkPlace(given);
     this.checkSplit(given);
-    return this.store.within(() => {
-      const planting = this.store.add({ ...given, trial: null }, now);
+    return this.stores.plants.within(() => {
+      const planting = this.stores.plants.add({ ...given, trial: null }, now);
       given.from.forEach(({ planting: parent, plants }, i) => {
-        const from = this.store.one(parent);
+        const from = this.stores.plants.one(parent);
         if (!from) throw notFound('planting', parent);
         const event: PlantEvent = { kind: 'moved', on: given.on, count: plants, to: planting.id };
         this.enter(from, randomUUID(), event, now, `from.${i}.plants`);
       });
       const { season } = given;
       if (season?.step === 0) {
-        if (!this.season.one(season.line)) throw notFound('line of the season', season.line);
-        this.season.setDone(season.line, { sowing: season.sowing, task: 'start', on: given.on });
+        if (!this.stores.season.one(season.line)) throw notFound('line of the season', season.line);
+        this.stores.season.setDone(season.line, { sowing: season.sowing, task: 'start', on: given.on });
       }
       return this.lines([planting])[0]!;
     });
@@ -286,15 +279,15 @@ export class NurseryPlants {
    * @throws OutOfRange where its plants are in others by now, or are no longer where they came from
    */
   putAway(id: number, at: string | null, now: string): boolean {
-    const planting = this.store.one(id);
+    const planting = this.stores.plants.one(id);
     if (!planting) return false;
-    if ((at !== null) === this.store.isAway(id)) return true;
+    if ((at !== null) === this.stores.plants.isAway(id)) return true;
     if (at !== null && standing(this.recordOf(id)).some(({ kind }) => kind === 'moved'))
       throw new OutOfRange('id', id, 'a planting whose plants are in no other: put those away first');
-    const on = this.calendar.today();
-    return this.store.within(() => {
+    const on = this.stores.calendar.today();
+    return this.stores.plants.within(() => {
       planting.from.forEach(({ planting: parent }) => {
-        const from = this.store.one(parent);
+        const from = this.stores.plants.one(parent);
         if (!from) return;
         const kept = this.recordOf(parent);
         const moved = kept.filter((event) => event.kind === 'moved' && event.to === id);
@@ -307,7 +300,7 @@ export class NurseryPlants {
           this.enter(from, randomUUID(), again, now, 'id');
         }
       });
-      return this.store.putAway(id, at);
+      return this.stores.plants.putAway(id, at);
     });
   }
 
@@ -316,7 +309,7 @@ export class NurseryPlants {
     if (start !== 'split') return;
     if (from.length !== 1)
       throw new OutOfRange('from', from.length, 'one planting that they are set apart from');
-    const parent = this.store.one(from[0]!.planting);
+    const parent = this.stores.plants.one(from[0]!.planting);
     if (!parent) throw notFound('planting', from[0]!.planting);
     if (parent.vessel !== vessel)
       throw new OutOfRange(
@@ -333,10 +326,10 @@ export class NurseryPlants {
   }
 
   private checkPlace({ crop, vessel, batch, on }: Pick<Planting, 'crop' | 'vessel' | 'batch' | 'on'>): void {
-    lookUp(this.crops.byId(), crop, 'crop');
-    lookUp(this.library.library().vessels, vessel, 'vessel');
-    if (batch !== null && !this.batches.one(batch)) throw notFound('batch', batch);
-    this.calendar.notLaterThanToday('on', on);
+    lookUp(this.stores.crops.byId(), crop, 'crop');
+    lookUp(this.stores.library.library().vessels, vessel, 'vessel');
+    if (batch !== null && !this.stores.batches.one(batch)) throw notFound('batch', batch);
+    this.stores.calendar.notLaterThanToday('on', on);
   }
 
   /** @param madeAt when it was entered on the device, by the clock here; null for just now */
@@ -347,14 +340,14 @@ export class NurseryPlants {
     now: string,
     madeAt: string | null = null,
   ): KeptPlantEvent {
-    const planting = this.store.one(id);
+    const planting = this.stores.plants.one(id);
     if (!planting) throw notFound('planting', id);
     if (event.kind === 'picture')
       throw new OutOfRange('kind', 'picture', 'entered by sending the picture: it comes of itself');
     if (event.kind === 'moved')
       throw new OutOfRange('kind', 'moved', 'entered by potting them: it comes of itself');
-    this.calendar.notLaterThanToday('on', event.on);
-    return this.store.within(() => this.enter(planting, key, event, now, undefined, madeAt));
+    this.stores.calendar.notLaterThanToday('on', event.on);
+    return this.stores.plants.within(() => this.enter(planting, key, event, now, undefined, madeAt));
   }
 
   private enter(
@@ -366,7 +359,7 @@ export class NurseryPlants {
     madeAt: string | null = null,
   ): KeptPlantEvent {
     // Its plants are back where they came from: what happens to them is entered there.
-    if (this.store.isAway(planting.id))
+    if (this.stores.plants.isAway(planting.id))
       throw new OutOfRange(name ?? 'id', planting.id, 'a planting that is not archived: restore it first');
     const kept = this.recordOf(planting.id);
     try {
@@ -387,9 +380,9 @@ export class NurseryPlants {
     now: string,
     madeAt: string | null = null,
   ): KeptPlantEvent {
-    const made = this.store.addEvent(planting.id, key, event, now, madeAt);
+    const made = this.stores.plants.addEvent(planting.id, key, event, now, madeAt);
     const { alive } = tallyOf(planting, [...kept, { ...event, id: made.id, at: made.at }]);
-    this.store.finish(planting.id, alive === 0);
+    this.stores.plants.finish(planting.id, alive === 0);
     return made;
   }
 
@@ -397,10 +390,10 @@ export class NurseryPlants {
   takenUp(): TakenUp[] {
     const byVessel = new Map<string, number[]>();
     const seen = new Set<number>();
-    for (const { planting } of this.store.newestOfKind('watered', TIMINGS)) {
+    for (const { planting } of this.stores.plants.newestOfKind('watered', TIMINGS)) {
       if (seen.has(planting)) continue;
       seen.add(planting);
-      const vessel = this.store.one(planting)?.vessel ?? '';
+      const vessel = this.stores.plants.one(planting)?.vessel ?? '';
       for (const event of standing(this.recordOf(planting)))
         if (event.kind === 'watered' && event.minutes !== undefined)
           byVessel.set(vessel, [...(byVessel.get(vessel) ?? []), event.minutes]);
@@ -412,7 +405,7 @@ export class NurseryPlants {
   }
 
   taught(): { cause: CauseId; helped: number }[] {
-    const ids = [...new Set(this.store.eventsOfKind('helped').map(({ planting }) => planting))];
+    const ids = [...new Set(this.stores.plants.eventsOfKind('helped').map(({ planting }) => planting))];
     const sums = new Map<CauseId, number>();
     for (const id of ids)
       for (const event of standing(this.recordOf(id)))
@@ -423,13 +416,13 @@ export class NurseryPlants {
   addTrial(given: NewTrial, now: string): Trial {
     this.checkPlace({ ...given, batch: null });
     given.arms.forEach(({ batch }, i) => {
-      if (batch !== null && !this.batches.one(batch))
+      if (batch !== null && !this.stores.batches.one(batch))
         throw new OutOfRange(`arms.${i}.batch`, batch, 'a batch that there is');
     });
-    return this.store.within(() => {
-      const id = this.store.addTrial(given, now);
+    return this.stores.plants.within(() => {
+      const id = this.stores.plants.addTrial(given, now);
       for (const { block, arm } of layOut(given.seed, given.arms.length, given.blocks))
-        this.store.add(
+        this.stores.plants.add(
           {
             ...{
               key: randomUUID(),
@@ -449,10 +442,10 @@ export class NurseryPlants {
   }
 
   trial(id: number): Trial {
-    const trial = this.store.trial(id);
+    const trial = this.stores.plants.trial(id);
     if (!trial) throw notFound('trial', id);
-    const plantings = this.store.traysOf(id);
-    const events = this.store.countsOf(plantings.map((one) => one.id));
+    const plantings = this.stores.plants.traysOf(id);
+    const events = this.stores.plants.countsOf(plantings.map((one) => one.id));
     const laid = layOut(trial.seed, trial.arms.length, trial.blocks);
     return {
       ...trial,
@@ -460,7 +453,7 @@ export class NurseryPlants {
         const { arm, block } = planting.trial!;
         const { begun, entered, alive } = tallyOf(planting, events.get(planting.id) ?? []);
         const { place } = laid.find((one) => one.arm === arm && one.block === block)!;
-        const key = this.store.keyOf(planting.id);
+        const key = this.stores.plants.keyOf(planting.id);
         return { planting: planting.id, key, block, place, arm, begun, alive, up: entered };
       }),
     };

@@ -1,3 +1,4 @@
+import { type Stores } from '#server/kept/stores';
 import { type z } from 'zod';
 import { type BatchResult, oddsSchema, type OwnOdds, type resultsQuerySchema } from '#contract/plants';
 import { daysToFeed } from '#core/plants/care';
@@ -6,16 +7,8 @@ import { medianRead, type PlantRecord, suspectsOf } from '#core/plants/next-time
 import { isCounted, sharesOf, tallyOf } from '#core/plants/planting';
 import { mostWeeksIn } from '#core/season/plan';
 import { volumeL } from '#core/vessel/vessel';
-import { type BatchStore } from '#server/kept/batches';
-import { type Folder } from '#server/base/database/folder';
-import { type LibraryStore } from '#server/kept/library/library';
-import { type MixStore } from '#server/kept/mixes';
-import { type Calendar } from '#server/kept/nursery/calendar';
 import { type MixFeeds } from '#server/book/plants/mix-feeds';
 import { type NurseryPlants } from '#server/book/plants/nursery-plants';
-import { type PlantStore } from '#server/kept/plants/plants';
-import { type CropStore } from '#server/kept/season/crops';
-import { type SeasonStore } from '#server/kept/season/season';
 
 /** Batches of a mix that are told of, newest first. */
 const MOST_BATCHES = 50;
@@ -23,49 +16,42 @@ const MOST_BATCHES = 50;
 /** What became of the plants of a batch, and what that tells against its mix. */
 export class PlantResults {
   constructor(
-    private readonly store: PlantStore,
+    private readonly stores: Stores,
     private readonly plants: NurseryPlants,
-    private readonly crops: CropStore,
-    private readonly library: LibraryStore,
-    private readonly batches: BatchStore,
-    private readonly mixes: MixStore,
-    private readonly season: SeasonStore,
-    private readonly folder: Folder,
-    private readonly calendar: Calendar,
     private readonly feeds: MixFeeds,
   ) {}
 
   get odds(): OwnOdds {
-    const kept = this.folder.odds;
+    const kept = this.stores.folder.odds;
     return kept === undefined ? {} : oddsSchema.parse(JSON.parse(kept));
   }
 
   set odds(odds: OwnOdds) {
-    this.folder.odds = JSON.stringify(odds);
+    this.stores.folder.odds = JSON.stringify(odds);
   }
 
   /** Of batches in which something stands or stood. */
   of({ of, id }: z.output<typeof resultsQuerySchema>): BatchResult[] {
     if (of === 'batch') return this.ofBatch(id, null);
-    const versions = new Map(this.mixes.versions(id).map((one) => [one.id, one.version]));
-    return this.store
+    const versions = new Map(this.stores.mixes.versions(id).map((one) => [one.id, one.version]));
+    return this.stores.plants
       .batchesOf([...versions.keys()], MOST_BATCHES)
       .flatMap(({ batch, mixVersion }) => this.ofBatch(batch, versions.get(mixVersion) ?? null));
   }
 
   private ofBatch(id: number, version: number | null): BatchResult[] {
-    const batch = this.batches.one(id);
-    const plantings = this.store.ofBatch(id);
+    const batch = this.stores.batches.one(id);
+    const plantings = this.stores.plants.ofBatch(id);
     if (!batch || plantings.length === 0) return [];
     const { readings, materials } = batch.snapshot;
     const reading = (name: string) => readings.find((one) => one.id === name);
-    const [crops, { vessels }] = [this.crops.byId(), this.library.library()];
-    const today = this.calendar.today();
-    const { soilC } = this.season.settings(today);
+    const [crops, { vessels }] = [this.stores.crops.byId(), this.stores.library.library()];
+    const today = this.stores.calendar.today();
+    const { soilC } = this.stores.season.settings(today);
     const up = { alive: 0, of: 0 };
     const lost = new Map<string, number>();
     const records = plantings.flatMap((planting): PlantRecord[] => {
-      const events = this.store
+      const events = this.stores.plants
         .eventsOf(planting.id)
         .map((one) => ({ ...one.event, id: one.id, at: one.at }));
       const tally = tallyOf(planting, events);

@@ -1,3 +1,4 @@
+import { type Stores } from '#server/kept/stores';
 import { type SeasonDue } from '#contract/plan';
 import { leftIn, toBuy, type ToBuy } from '#core/season/demand';
 import { type SeasonSettings } from '#core/season/line';
@@ -6,13 +7,7 @@ import { type Season, seasonOf, type SeasonSowing } from '#core/season/season';
 import { seasonSay } from '#core/season/season-facts';
 import { type SeasonTask, tasksOf } from '#core/season/tasks';
 import { daysAfter } from '#core/units/day';
-import { type LibraryStore } from '#server/kept/library/library';
 import { stockLines } from '#server/book/stock/stock';
-import { type LotStore } from '#server/kept/lots';
-import { type MixStore } from '#server/kept/mixes';
-import { type Calendar } from '#server/kept/nursery/calendar';
-import { type CropStore } from '#server/kept/season/crops';
-import { type SeasonStore } from '#server/kept/season/season';
 
 /** How far back a forgotten task is still told, and how far ahead the days to come, days. */
 const FORGET_AFTER = 21;
@@ -26,27 +21,25 @@ export interface TaskOfSowing {
 
 /** The season counted through, for everything that the server says of it. */
 export class Planner {
-  constructor(
-    private readonly store: SeasonStore,
-    private readonly crops: CropStore,
-    private readonly library: LibraryStore,
-    private readonly mixes: MixStore,
-    private readonly lots: LotStore,
-    private readonly calendar: Calendar,
-  ) {}
+  constructor(private readonly stores: Stores) {}
 
   settings(): SeasonSettings {
-    return this.store.settings(this.calendar.today());
+    return this.stores.season.settings(this.stores.calendar.today());
   }
 
   season(): Season {
-    return seasonOf(this.settings(), this.store.lines(), this.crops.byId(), this.library.library().vessels);
+    return seasonOf(
+      this.settings(),
+      this.stores.season.lines(),
+      this.stores.crops.byId(),
+      this.stores.library.library().vessels,
+    );
   }
 
   kept(): ReadonlyMap<number, KeptMix> {
     const all: [number, KeptMix][] = [];
     for (let from = 0; ;) {
-      const page = this.mixes.all({ away: 'no', from });
+      const page = this.stores.mixes.all({ away: 'no', from });
       for (const { mixId, name, recipe } of page) all.push([mixId, { id: mixId, name, recipe }]);
       if (page.length === 0) return new Map(all);
       from += page.length;
@@ -54,7 +47,7 @@ export class Planner {
   }
 
   needs(season: Season = this.season()): SeasonNeeds {
-    const { made, done } = this.store.plan(this.calendar.today());
+    const { made, done } = this.stores.season.plan(this.stores.calendar.today());
     const known = new Set(made.map((one) => `${one.line} ${one.sowing} ${one.step}`));
     const started = new Set(
       done.flatMap((one) => (one.task === 'start' ? [`${one.line} ${one.sowing}`] : [])),
@@ -63,8 +56,8 @@ export class Planner {
       season,
       this.kept(),
       this.settings().school,
-      this.library.library(),
-      this.calendar.today(),
+      this.stores.library.library(),
+      this.stores.calendar.today(),
       {
         made: (...step) => known.has(step.join(' ')),
         begun: (...sowing) => started.has(sowing.join(' ')),
@@ -75,7 +68,7 @@ export class Planner {
   /** Every task of every sowing, by the day. */
   tasks(season: Season = this.season()): TaskOfSowing[] {
     const settings = this.settings();
-    const { done } = this.store.plan(this.calendar.today());
+    const { done } = this.stores.season.plan(this.stores.calendar.today());
     const known = new Map(done.map((one) => [`${one.line} ${one.sowing} ${one.task}`, one.on]));
     return season.sowings
       .flatMap((sowing) =>
@@ -89,7 +82,7 @@ export class Planner {
 
   /** What is due, and what comes in the days ahead. */
   due(): SeasonDue[] {
-    const today = this.calendar.today();
+    const today = this.stores.calendar.today();
     const [from, to] = [daysAfter(today, -FORGET_AFTER), daysAfter(today, AHEAD)];
     const season = this.season();
     const { days, mixes } = this.needs(season);
@@ -117,7 +110,7 @@ export class Planner {
 
   /** What the season takes that is not there. */
   short(): ToBuy[] {
-    const stock = stockLines(this.lots, this.calendar.today());
+    const stock = stockLines(this.stores.lots, this.stores.calendar.today());
     return toBuy(this.needs().demands, (kind, item) => leftIn(stock, kind, item)).filter(
       (one) => one.short > 0,
     );

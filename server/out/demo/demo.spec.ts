@@ -1,3 +1,4 @@
+import { storesOf } from '#server/kept/stores';
 import Database from 'better-sqlite3';
 import { dayNumber, dayOf, isoWeekOf, weekNumber } from '#core/season/days';
 import { leftIn, toBuy } from '#core/season/demand';
@@ -13,14 +14,10 @@ import { demoSeason } from '#server/out/demo/season';
 import { seedDemo } from '#server/out/demo/seed';
 import { LibraryStore } from '#server/kept/library/library';
 import { stockLines } from '#server/book/stock/stock';
-import { LotStore } from '#server/kept/lots';
-import { MixStore } from '#server/kept/mixes';
-import { Calendar } from '#server/kept/nursery/calendar';
 import { PlantStore } from '#server/kept/plants/plants';
 import { RecordStore } from '#server/kept/record';
 import { CropStore } from '#server/kept/season/crops';
 import { Planner } from '#server/book/season/planner';
-import { SeasonStore } from '#server/kept/season/season';
 import { DueSteps } from '#server/book/today/due-steps';
 
 /** A zone of the northern half that changes its clocks. */
@@ -78,12 +75,10 @@ const asItIs = {
 
 /** What a newcomer sees of the season, and what of it is out of season. */
 function seasonShown(db: Db, now: Date): Record<string, unknown> {
-  const folder = new Folder(db);
   const today = dayIn(now, ZONE);
-  const calendar = new Calendar(folder, () => now);
-  const [store, crops, library] = [new SeasonStore(db, folder), new CropStore(db), new LibraryStore(db)];
-  const lots = new LotStore(db);
-  const planner = new Planner(store, crops, library, new MixStore(db), lots, calendar);
+  const stores = storesOf(db, () => now);
+  const { lots } = stores;
+  const planner = new Planner(stores);
   const [season, settings] = [planner.season(), planner.settings()];
   const needs = planner.needs(season);
   const week = isoWeekOf(weekNumber(dayNumber(today)));

@@ -1,0 +1,53 @@
+import { type Db } from '#server/base/database/db';
+import { Folder } from '#server/base/database/folder';
+import { AboutStore } from '#server/kept/about';
+import { BatchStore } from '#server/kept/batches';
+import { DeviceStore } from '#server/kept/devices';
+import { LibraryStore } from '#server/kept/library/library';
+import { OwnStore } from '#server/kept/library/own';
+import { LotStore } from '#server/kept/lots';
+import { MeasureStore } from '#server/kept/measures';
+import { MixStore } from '#server/kept/mixes';
+import { Calendar } from '#server/kept/nursery/calendar';
+import { Windows } from '#server/kept/nursery/windows';
+import { PlantStore } from '#server/kept/plants/plants';
+import { RecordStore } from '#server/kept/record';
+import { CropStore } from '#server/kept/season/crops';
+import { SeasonStore } from '#server/kept/season/season';
+import { ShelfStore } from '#server/kept/shelf';
+import { WaterStore } from '#server/kept/waters';
+
+/** One of each thing that is kept, on one database, and the clock that they go by. */
+export interface Stores {
+  db: Db;
+  now: () => Date;
+  folder: Folder;
+  calendar: Calendar;
+  windows: Windows;
+  about: AboutStore;
+  library: LibraryStore;
+  own: OwnStore;
+  shelf: ShelfStore;
+  lots: LotStore;
+  measures: MeasureStore;
+  waters: WaterStore;
+  mixes: MixStore;
+  batches: BatchStore;
+  record: RecordStore;
+  crops: CropStore;
+  season: SeasonStore;
+  plants: PlantStore;
+  devices: DeviceStore;
+}
+
+export function storesOf(db: Db, now: () => Date): Stores {
+  const folder = new Folder(db);
+  return {
+    ...{ db, now, folder, calendar: new Calendar(folder, now), windows: new Windows(folder) },
+    ...{ about: new AboutStore(db), library: new LibraryStore(db), own: new OwnStore(db) },
+    ...{ shelf: new ShelfStore(db), lots: new LotStore(db), measures: new MeasureStore(db) },
+    ...{ waters: new WaterStore(db), mixes: new MixStore(db), batches: new BatchStore(db) },
+    ...{ record: new RecordStore(db), crops: new CropStore(db), season: new SeasonStore(db, folder) },
+    ...{ plants: new PlantStore(db), devices: new DeviceStore(db) },
+  };
+}

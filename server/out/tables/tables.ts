@@ -1,0 +1,245 @@
+import { type Stores } from '#server/kept/stores';
+import { randomUUID } from 'node:crypto';
+import { readCsv, snake, writeCsv, type CsvRow, RowProblem } from '#contract/csv';
+import { type NewLot } from '#contract/lots';
+import { type TableName, type Taken } from '#contract/tables';
+import { cropCsv, cropFields, cropOfRow, rowOfCrop } from '#contract/crop';
+import { lookUp } from '#core/recipe/library';
+import { stockUnits } from '#core/package/stock';
+import { type LibraryStore } from '#server/kept/library/library';
+import { type NurseryPlants } from '#server/book/plants/nursery-plants';
+import { plantTables } from '#server/out/tables/plants';
+import { atLine } from '#server/out/tables/at-line';
+import * as rows from '#server/out/tables/rows';
+
+/** What tables are made of and taken into. */
+export interface TableParts extends Stores {
+  nursery: NurseryPlants;
+}
+interface Table {
+  out: (parts: TableParts) => string;
+  /** @throws RowProblem naming line, column and what is allowed: nothing of the file is taken then */
+  take: (csv: string, parts: TableParts) => Taken;
+}
+
+/** A row that cannot be taken, by its line in the file. */
+const refuse = (line: number, column: string, why: string): never => {
+  throw new RowProblem(`line ${line}, ${snake(column)}: ${why}`);
+};
+interface Owned {
+  id: string;
+  name: string;
+  own: boolean;
+}
+const word = (value: unknown): string => JSON.stringify(value ?? null);
+
+/**
+ * Rows of what the nursery may add to: its own are changed, new ones added, starter ones stay as they are.
+ * @param same whether a row says what stands there
+ */
+function takeOwn<R extends { id?: string | undefined; name: string }, O extends Owned>(
+  read: readonly CsvRow<R>[],
+  there: readonly O[],
+  same: (row: R, one: O) => boolean,
+  add: (row: R) => void,
+  change: (id: string, row: R) => void,
+): Taken {
+  const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
+  for (const { line, row } of read) {
+    const one = there.find(({ id, name, own }) => (row.id ? id === row.id : own && name === row.name));
+    if (one && same(row, one)) taken.same++;
+    else if (one && !one.own)
+      refuse(
+        line,
+        'id',
+        `${one.id} is of the starter library and stays as it is: leave the id out for one of your own`,
+      );
+    else if (one) {
+      atLine(line, () => change(one.id, row));
+      taken.changed.push(row.name);
+    } else {
+      atLine(line, () => add(row));
+      taken.added.push(row.name);
+    }
+  }
+  return taken;
+}
+
+const alike =
+  (fields: readonly string[]) =>
+  (row: object, one: object): boolean =>
+    fields
+      .filter((field) => field !== 'source' && field !== 'id')
+      .every(
+        (field) =>
+          word((row as Record<string, unknown>)[field]) === word((one as Record<string, unknown>)[field]),
+      );
+
+const FROM_TABLE = 'yours, from a table';
+const bare = <R extends { id?: unknown; source?: unknown }>({
+  id: _,
+  source: __,
+  ...row
+}: R): Omit<R, 'id' | 'source'> => row;
+
+/** What a cell cannot hold stays with the material: what it is made of, and the feed that it carries. */
+function beside(library: LibraryStore, id: string) {
+  const row = library.book().materials.find((one) => one.id === id);
+  const { sure, madeOf, carries } = row ?? {};
+  return { sure, madeOf, carries };
+}
+
+export const tables: Record<TableName, Table> = {
+  materials: {
+    out: ({ library }) => writeCsv(rows.materialFields, library.book().materials),
+    take: (csv, { library, own, now }) =>
+      takeOwn(
+        readCsv(csv, rows.materialCsv),
+        library.book().materials,
+        alike(rows.materialFields),
+        (row) =>
+          own.addMaterial({ key: randomUUID(), says: FROM_TABLE, row: bare(row) }, now().toISOString()),
+        (id, row) =>
+          own.changeMaterial(id, { says: FROM_TABLE, row: { ...beside(library, id), ...bare(row) } }),
+      ),
+  },
+  products: {
+    out: ({ library }) => writeCsv(rows.productFields, library.book().amendments),
+    take: (csv, { library, own }) =>
+      takeOwn(
+        readCsv(csv, rows.productCsv),
+        library.book().amendments,
+        alike(rows.productFields),
+        (row) => own.addProduct({ key: randomUUID(), says: FROM_TABLE, row: bare(row) }),
+        (id, row) => own.changeProduct(id, { says: FROM_TABLE, row: bare(row) }),
+      ),
+  },
+  vessels: {
+    out: ({ library }) =>
+      writeCsv(
+        rows.vesselFields,
+        library.book().vessels.map((kind) => rows.rowOfVessel(kind)),
+      ),
+    take: (csv, { library, own }) =>
+      takeOwn(
+        readCsv(csv, rows.vesselCsv),
+        library.book().vessels,
+        (row, one) =>
+          alike(rows.vesselFields)(
+            rows.rowOfVessel({ id: '', ...rows.vesselOfRow(row) }),
+            rows.rowOfVessel(one),
+          ),
+        (row) => own.addVessel({ key: randomUUID(), kind: rows.vesselOfRow(row) }),
+        (id, row) => own.changeVessel(id, rows.vesselOfRow(row)),
+      ),
+  },
+  lots: {
+    out: ({ lots }) => writeCsv(rows.lotFields, lots.all().map(rows.rowOfLot)),
+    take: takeLots,
+  },
+  crops: {
+    out: ({ crops }) =>
+      writeCsv(
+        cropFields,
+        crops.all().map(({ source, own: _, ...crop }) => ({ ...rowOfCrop(crop), source })),
+      ),
+    take: (csv, { crops, library }) => {
+      const { vessels } = library.library();
+      const cropOf = (row: CropRow) => {
+        const { id: _, ...crop } = cropOfRow(row);
+        crop.steps.forEach(({ vessel }) => lookUp(vessels, vessel, 'path'));
+        return crop;
+      };
+      return takeOwn(
+        readCsv(csv, cropCsv),
+        crops.all(),
+        (row, { source: _, own: __, ...one }) =>
+          alike(cropFields)(rowOfCrop({ ...cropOf(row), id: '' }), rowOfCrop(one)),
+        (row) => crops.add({ key: randomUUID(), says: FROM_TABLE, crop: cropOf(row) }),
+        (id, row) => crops.change(id, { says: FROM_TABLE, crop: cropOf(row) }),
+      );
+    },
+  },
+  season: {
+    out: ({ season }) => writeCsv(rows.seasonFields, season.lines().map(rows.rowOfLine)),
+    take: takeSeason,
+  },
+  plantings: plantTable('plantings'),
+  'plant-events': plantTable('plant-events'),
+};
+
+function plantTable(name: keyof typeof plantTables): Table {
+  const table = plantTables[name];
+  return {
+    out: ({ plants }) => table.out(plants),
+    take: (csv, { plants, nursery, now }) => table.take(csv, plants, nursery, now().toISOString()),
+  };
+}
+
+type CropRow = Parameters<typeof cropOfRow>[0];
+
+/** Lines that are named by their number are changed; others are new, but for those that stand there word for word. */
+function takeSeason(csv: string, { library, crops, season, now }: TableParts): Taken {
+  const read = readCsv(csv, rows.seasonCsv);
+  const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
+  const [known, { vessels }] = [crops.byId(), library.library()];
+  const there = season.lines();
+  for (const { line, row } of read) {
+    atLine(line, () => {
+      const crop = lookUp(known, row.crop, 'crop');
+      const made = rows.lineOfRow(row, crop.start);
+      made.steps?.forEach(({ vessel }) => lookUp(vessels, vessel, 'path'));
+      const same = alike(rows.seasonFields);
+      const written = rows.rowOfLine({ ...made, id: 0 });
+      const one = there.find(
+        (each) => each.id === row.id || (row.id === undefined && same(written, rows.rowOfLine(each))),
+      );
+      const name = made.name ? `${crop.name} “${made.name}”` : crop.name;
+      if (row.id !== undefined && !one)
+        throw new RowProblem(`id: there is no line ${row.id}: leave it out for a new one`);
+      if (one && same(written, rows.rowOfLine(one))) taken.same++;
+      else if (one) {
+        season.change(one.id, made);
+        taken.changed.push(name);
+      } else {
+        season.add({ ...made, key: randomUUID() }, now().toISOString());
+        taken.added.push(name);
+      }
+    });
+  }
+  return taken;
+}
+
+function takeLots(csv: string, { library, lots, calendar, now }: TableParts): Taken {
+  const read = readCsv(csv, rows.lotCsv);
+  const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
+  const { materials, amendments, vessels } = library.library();
+  const all = lots.all();
+  const there = { material: materials, product: amendments, vessel: vessels };
+  for (const { line, row } of read) {
+    const { id, unit, seedYear, germination, left: _, ...lot } = row;
+    const known = all.find(
+      (one) =>
+        one.id === id ||
+        (id === undefined &&
+          one.item === lot.item &&
+          one.name === lot.name &&
+          one.receivedOn === lot.receivedOn),
+    );
+    if (known) {
+      taken.same++;
+      continue;
+    }
+    if (id !== undefined) refuse(line, 'id', `there is no lot ${id}: leave it out for a new one`);
+    if (lot.kind !== 'seed' && !there[lot.kind].has(lot.item))
+      refuse(line, 'item', `no ${lot.kind} of this id, was "${lot.item}"`);
+    if (unit !== undefined && unit !== stockUnits[lot.kind])
+      refuse(line, 'unit', `must be ${stockUnits[lot.kind]} for a ${lot.kind}, was "${unit}"`);
+    atLine(line, () => calendar.notLaterThanToday('received_on', lot.receivedOn));
+    const seed = lot.kind === 'seed' ? { year: seedYear ?? null, germination: germination ?? null } : null;
+    const made: NewLot = { ...lot, key: randomUUID(), from: null, seed };
+    all.push(lots.add(made, now().toISOString()));
+    taken.added.push(lot.name);
+  }
+  return taken;
+}
