@@ -55,7 +55,7 @@ test('the finder says why the first is first, and the mix what holds its odds do
   await expect(page.getByText(/Held down by pH, right in \d+ of 100: a jar test/)).toBeVisible();
   await page.goto('/mix/finder');
   await expect(
-    page.getByText(/^First: all of it right \d in 10, with \d materials?, nothing in it is unusual\./),
+    page.getByText(/^First: all in range \d in 10, with \d materials?, nothing in it is unusual\./),
   ).toBeVisible();
   await expect(page.getByText(/Your usual 4 .* would be as high/)).toBeVisible();
 });

@@ -33,7 +33,7 @@ test('while a slider moves nothing below the readings jumps, and odds of the las
   page,
 }) => {
   await page.goto('/mix');
-  const odds = page.getByText('All of it right');
+  const odds = page.getByText('Chance that all is in range');
   await expect(odds).toBeVisible();
   const slider = page.getByRole('slider', { name: /Parts of Perlite, coarse/ });
   await slider.focus();

@@ -68,7 +68,14 @@ const FORBIDDEN = [
   ...[/\bsourness\b/i, /\bready nitrogen\b/i, /\bMind:/, /weeks to come/i, /\byour hand\b(?!s)/i],
   ...[/which did better/i, /fair trials?\b/i, /\bfew mixes\b/i, /sow, strike/i, /feeds and limes/i],
   ...[/lots and stock/i, /ways? of working/i, /cut through one/i, /stays soaked/i, /\bto spare\b/i],
-  ...[/so it goes/i, /second best/i, /I have another/, /say it another way/i, /stands here\b/i],
+  ...[
+    /so it goes/i,
+    /all of it right/i,
+    /second best/i,
+    /I have another/,
+    /say it another way/i,
+    /stands here\b/i,
+  ],
   ...[/\bkeep it( so)?\b$/i, /\bleave it\b$/i, /^take (it )?out$/i, /\bput (it )?away\b/i],
   ...[/^take (it )?back$/i, /\blet it go\b/i, /\blay (it )?aside\b/i],
 ] as const;

@@ -15,6 +15,9 @@ test.each([
   ['water at 10 cm less at 50 cm', 'water at 4 in less at 19 ¾ in'],
   ['5 L bucket', '1.32 gal bucket'],
   ['2 g/L, pH', '3.37 lb/yd³, pH'],
+  ['Perlite, coarse (2-5 mm)', 'Perlite, coarse (0.08-0.20 in)'],
+  ['a night of -4 °C', 'a night of 25 °F'],
+  ['−4 °C', '25 °F'],
 ])('%s → %s', (metric, us) => expect(usWords(metric)).toBe(us));
 
 test.each(['0.32 mS/cm', '12 meq/L', 'pH 5.8 in 10 loads', '40 % of the pores', '3 light trays', '5-10-5'])(

@@ -28,7 +28,7 @@ const inUs: Record<string, (value: number) => string> = {
   g: (g) => said(showMass(g, 'us')),
 };
 const NUMBER_AND_UNIT =
-  /(−?\d+(?:\.\d+)?)(?:(–| to )(\d+(?:\.\d+)?))?[ \u00a0](°C|mm|cm|mg\/L|g\/L|mL|L|kg|g)(?![\w/])/g;
+  /((?<![\d.])[−-]?\d+(?:\.\d+)?)(?:(–|-| to )(\d+(?:\.\d+)?))?[ \u00a0](°C|mm|cm|mg\/L|g\/L|mL|L|kg|g)(?![\w/])/g;
 
 /**
  * A text with its metric quantities said in US units: "below 30 °C" → "below 86 °F", "9 cm pot" → "3 ½ in pot". For

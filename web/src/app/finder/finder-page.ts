@@ -173,7 +173,7 @@ export class FinderPage {
     const answer = this.search.reasons();
     const isFirst = familiar !== null && familiar.parts.join() === first.parts.join();
     return {
-      first: `First: all of it right ${oddsWords(first.odds)}, with ${count} ${count === 1 ? 'material' : 'materials'}${odd}.`,
+      first: `First: all in range ${oddsWords(first.odds)}, with ${count} ${count === 1 ? 'material' : 'materials'}${odd}.`,
       familiar:
         familiar && answer
           ? isFirst
