@@ -10,7 +10,7 @@ import { type Library } from '#core/recipe/library';
 import { applyFix, type SingleFix } from '#core/recipe/fix';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';
-import { type BatchResult, PlantsService } from '../data/plants';
+import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
 import { SchoolChoice } from '../data/school-choice';
 import { readingWords, shortName } from '../ui/words/words';

@@ -158,4 +158,3 @@ export class SeasonStrip {
     else if (!this.held()) this.held.set(this.range());
   }
 }
-
