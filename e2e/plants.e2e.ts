@@ -49,7 +49,7 @@ test.describe('on the phone', () => {
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('40 potted, 33 stand.')).toBeVisible();
     await expect(page.getByText(/again, three weeks after/)).toHaveCount(0);
-    await page.getByRole('button', { name: /Undo.*33 stand/ }).click();
+    await page.getByRole('button', { name: /Undo.*33 alive/ }).click();
     await expect(page.getByText('40 potted, 34 stand.')).toBeVisible();
   });
 

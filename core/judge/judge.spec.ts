@@ -243,7 +243,7 @@ test('pieces too large for a small block: through the screen, with one press', (
     (f) => f.code === 'particles-large',
   )!;
   expect(flag.fix).toEqual({ kind: 'screen', material: 'bark-hardwood', mm: 5 });
-  expect(readOut(flag.remedy, 'metric')).toContain('through 5.0\u00a0mm');
+  expect(readOut(flag.remedy, 'metric')).toContain('through 5\u00a0mm');
 });
 
 test('every flag says why and offers a way out; the worst come first', () => {
