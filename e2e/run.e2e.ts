@@ -121,7 +121,7 @@ test('a whole run: hydrate, dose, wet, squeeze, heat and cool, drain, correct, l
   await openTest(page, 'pH');
   await page.getByRole('button', { name: 'Take pH from the instrument' }).first().click();
   await page.getByRole('button', { name: 'Enter pH', exact: false }).first().click();
-  await expect(page.getByText(/pH\. Sour\./).first()).toBeVisible();
+  await expect(page.getByText(/pH\. Too acid\./).first()).toBeVisible();
   await page.getByText('Put it right').click();
   await expect(page.getByText(/Blend in .*\sg\sof ground dolomitic limestone/)).toBeVisible();
   await page.getByRole('button', { name: 'Enter it in the record' }).click();
