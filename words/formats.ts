@@ -3,16 +3,7 @@ import { type Named } from '#core/units/message';
 import { inches } from '#words/inches';
 import { nameIn } from '#words/names';
 import { gramsIn, litresIn, millimetresIn, fahrenheitFromCelsius } from '#core/units/factors';
-import {
-  fixed,
-  showDose,
-  showLength,
-  showMass,
-  showVolume,
-  significant,
-  type Shown,
-  THIN,
-} from '#core/units/show';
+import { fixed, showDose, showLength, showMass, showVolume, significant, type Shown } from '#core/units/show';
 import { type Reader } from '#words/reader';
 
 /**
@@ -26,8 +17,6 @@ export interface Formats extends Reader {
   mass: (grams: number) => string;
   /** Millimetres: "45 mm"; "1 ¾ in". */
   length: (mm: number) => string;
-  /** A range of lengths, its unit said once. */
-  lengths: (fromMm: number, toMm: number) => string;
   /** Grams to the litre of mix, as it is dosed: "3.00 g/L"; "5.06 lb/yd³". */
   dose: (gPerL: number) => string;
   /** Grams to the litre, as it weighs: "1 327 g/L"; "82.8 lb/ft³". */
@@ -117,7 +106,6 @@ export function formatsFor(reader: Reader): Formats {
     volume: (litres: number) => joined(showVolume(litres, units)),
     mass: (grams: number) => joined(showMass(grams, units)),
     length: (length: number) => `${mm(length)}\u00a0${us ? 'in' : 'mm'}`,
-    lengths: (from: number, to: number) => `${mm(from)}–${mm(to)}\u00a0${us ? 'in' : 'mm'}`,
     dose: (gPerL: number) => joined(showDose(gPerL, units)),
     density: (gPerL: number) =>
       us
@@ -162,12 +150,6 @@ export function formatsFor(reader: Reader): Formats {
   return { ...forms, quantity: (value, kind) => ofKind[kind](value) };
 }
 
-/** The first letter large, for the begin of a sentence. */
-export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-
 /** A label inside a sentence: "salts", "fill weight", but "pH" and "EC" as they are. */
 export const inSentence = (label: string): string =>
   /^[A-ZÀ-Þ][a-zß-ÿ ]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label;
-
-/** Numbers in a text with the space between thousands taken out, for comparing. */
-export const withoutThin = (text: string): string => text.replaceAll(THIN, '');

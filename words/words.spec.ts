@@ -71,6 +71,7 @@ const FORBIDDEN = [
   ...[
     /so it goes/i,
     /all of it right/i,
+    /(recipe|mix) on the bench/i,
     /second best/i,
     /I have another/,
     /say it another way/i,
@@ -87,7 +88,12 @@ function textsOf(file: string): string[] {
     html
       .replaceAll(/<!--[^]*?-->/g, '')
       .split(/<[^>]*>|[@][a-z]+[^{]*\{|\}/)
-      .map((text) => text.replaceAll(/\{\{[^]*?(\}\}|$)/g, ' ').trim())
+      .map((text) =>
+        text
+          .replaceAll(/\{\{[^]*?(\}\}|$)/g, ' ')
+          .replaceAll(/\s+/g, ' ')
+          .trim(),
+      )
       .filter((text) => /[a-z]{3}/i.test(text));
   if (file.endsWith('.html')) return ofTemplate(source);
   const found: string[] = [];

@@ -36,16 +36,6 @@ export function daysAfter(day: string, days: number): string {
   return at.toISOString().slice(0, 10);
 }
 
-const MONTHS = [
-  ...['January', 'February', 'March', 'April', 'May', 'June', 'July'],
-  ...['August', 'September', 'October', 'November', 'December'],
-];
-/** @example spokenDay('2027-05-09') // '9 May 2027' */
-export function spokenDay(day: string): string {
-  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
-  return `${date} ${MONTHS[month - 1]!} ${year}`;
-}
-
 export function isTimeZone(zone: string): boolean {
   try {
     new Intl.DateTimeFormat('en', { timeZone: zone });

@@ -74,6 +74,8 @@ export const problems: ErrorRequestHandler = (error: unknown, req, res, next) =>
     next(error);
     return;
   }
+  // Who hung up is not answered, and that long work was cut off for it is no fault.
+  if (res.closed && (error as Error).name === 'AbortError') return;
   const problem = problemOf(error);
   if (problem.status >= 500) req.log?.error(error);
   res
