@@ -7,6 +7,8 @@ import { isForMaking } from './data/outbox-store';
 import { Notices } from './data/notices';
 import { FolderHere } from './data/folder-here';
 import { Reach } from './data/reach';
+import { app as texts } from '#words/en/places/app';
+import { common } from '#words/en/places/common';
 
 const KEEP_AFTER_MS = 3000;
 
@@ -18,6 +20,8 @@ const KEEP_AFTER_MS = 3000;
   imports: [DatePipe, RouterLink, RouterLinkActive, RouterOutlet],
 })
 export class App {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly units = inject(Units);
   protected readonly notices = inject(Notices);
   protected readonly outbox = inject(Outbox);

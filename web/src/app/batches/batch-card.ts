@@ -16,6 +16,8 @@ import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
 import { Swatch } from '../ui/pictures/swatch';
 import { inReadersUnits, readingWords, shortName, stageNames } from '../ui/words/words';
+import { batchCard as texts } from '#words/en/places/batches/batch-card';
+import { common } from '#words/en/places/common';
 
 /** The bench card: what to scoop, weigh and pour, and in what order. One page of A4 or Letter. */
 @Component({
@@ -26,6 +28,8 @@ import { inReadersUnits, readingWords, shortName, stageNames } from '../ui/words
   imports: [DatePipe, Amount, SaidPipe, Swatch],
 })
 export class BatchCard {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly name = input.required<string>();
   readonly madeOn = input.required<string>();
   readonly number = input<number | null>(null);
@@ -48,11 +52,11 @@ export class BatchCard {
   protected readonly forWhat = computed(() => {
     const { recipe, vessel } = this.snapshot();
     const { job } = recipe;
-    if ('litres' in job) return `for ${vessel.name}`;
+    if ('litres' in job) return texts.forIt(vessel.name);
     const also = (job.also ?? []).map((one) => `, ${one.count} × ${this.nameOf(one.vessel)}`).join('');
-    const spare = `${also}${job.sparePct > 0 ? `, ${job.sparePct} % extra` : ''}`;
+    const spare = `${also}${job.sparePct > 0 ? texts.extra(job.sparePct) : ''}`;
     const single = vesselsOf(job, vessel);
-    if ('vessels' in job) return `${single} ${vessel.noun}s of ${vessel.name}${spare}`;
+    if ('vessels' in job) return texts.sOf(single, vessel.noun, vessel.name, spare);
     if (vessel.perTray === 1) return `${job.trays} × ${vessel.name}${spare}`;
     return `${job.trays} × ${vessel.name} (${single} ${vessel.noun}s)${spare}`;
   });

@@ -8,6 +8,8 @@ import { mayHaveMore } from '../data/pages';
 import { FetchState } from '../ui/fetch-state';
 import { Amount } from '../ui/words/amount';
 import { stageNames } from '../ui/words/words';
+import { batchList as texts } from '#words/en/places/batches/batch-list';
+import { common } from '#words/en/places/common';
 
 /** What was made, newest first. */
 @Component({
@@ -15,8 +17,8 @@ import { stageNames } from '../ui/words/words';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'page' },
   template: `
-    <h1>Batches</h1>
-    <app-fetch-state [of]="there.lines" what="the batches" />
+    <h1>{{ common.batches }}</h1>
+    <app-fetch-state [of]="there.lines" [what]="texts.theBatches" />
     <ul class="plain">
       @for (line of there.lines.value() ?? []; track line.id) {
         <li>
@@ -30,19 +32,19 @@ import { stageNames } from '../ui/words/words';
       } @empty {
         @if (there.lines.value()) {
           <li class="empty">
-            <p>No batch is kept yet. Set a recipe on the mix, then press “Make this batch”.</p>
-            <a class="press next" routerLink="/mix">To the mix</a>
+            <p>{{ texts.noBatchIsKeptYet }}</p>
+            <a class="press next" routerLink="/mix">{{ texts.toTheMix }}</a>
           </li>
         }
       }
     </ul>
     @if (hasMore()) {
-      <button type="button" class="press quiet" (click)="more('no')">Older batches</button>
+      <button type="button" class="press quiet" (click)="more('no')">{{ texts.olderBatches }}</button>
     }
     @if (away.lines.value(); as put) {
       @if (put.length > 0) {
         <details>
-          <summary>Archived ({{ put.length }})</summary>
+          <summary>{{ texts.archived(put.length) }}</summary>
           <ul class="rows">
             @for (line of put; track line.id) {
               <li class="away">
@@ -50,13 +52,15 @@ import { stageNames } from '../ui/words/words';
                   >{{ line.name }}, {{ line.madeOn | date: 'd MMM y' }}</a
                 >
                 <button type="button" class="press" (click)="back(line)">
-                  Restore<span class="visually-hidden"> {{ line.name }}</span>
+                  {{ texts.restore }}<span class="visually-hidden"> {{ line.name }}</span>
                 </button>
               </li>
             }
           </ul>
           @if (hasMoreAway()) {
-            <button type="button" class="press quiet" (click)="more('yes')">Older ones in the archive</button>
+            <button type="button" class="press quiet" (click)="more('yes')">
+              {{ texts.olderOnesInTheArchive }}
+            </button>
           }
         </details>
       }
@@ -66,6 +70,8 @@ import { stageNames } from '../ui/words/words';
   imports: [Amount, DatePipe, FetchState, RouterLink, SaidPipe],
 })
 export class BatchList {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly stageNames = stageNames;
   private readonly batches = inject(BatchesService);
   private readonly notices = inject(Notices);
@@ -91,8 +97,8 @@ export class BatchList {
 
   protected back({ id, name }: BatchLine): void {
     this.batches.bringBack(id).subscribe({
-      next: () => this.notices.say(`“${name}” is back.`),
-      error: (error: Error) => this.notices.say(`Not brought back: ${error.message}`),
+      next: () => this.notices.say(texts.isBack(name)),
+      error: (error: Error) => this.notices.say(texts.notBroughtBack(error.message)),
     });
   }
 }

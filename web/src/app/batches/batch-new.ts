@@ -23,6 +23,8 @@ import { ShedSays } from '../bench/shed-says';
 import { KitForm } from './kit-form';
 import { BatchCard } from './batch-card';
 import { ScoopPicker } from './scoop-picker';
+import { batchNew as texts } from '#words/en/places/batches/batch-new';
+import { common } from '#words/en/places/common';
 
 /** The card of the recipe on the bench, before it is kept. */
 @Component({
@@ -33,6 +35,8 @@ import { ScoopPicker } from './scoop-picker';
   imports: [ShedSays, RouterLink, BatchCard, DayField, KitForm, ScoopPicker, TextField],
 })
 export class BatchNew {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly store = inject(RecipeStore);
   private readonly batches = inject(BatchesService);
   private readonly router = inject(Router);
@@ -51,7 +55,7 @@ export class BatchNew {
 
   protected readonly nameProblem = computed(() => {
     const length = this.name().trim().length;
-    return length >= 1 && length <= 80 ? '' : `A name must have 1 to 80 letters, this one has ${length}`;
+    return length >= 1 && length <= 80 ? '' : texts.aNameMustHave1(length);
   });
 
   private readonly sent = computed(() => (this.freed() ? null : this.madeFor.of(this.store.recipe())));
@@ -61,7 +65,7 @@ export class BatchNew {
     const count = this.sent()?.steps.length ?? 0;
     return count === 0
       ? ''
-      : `For the season: ${count === 1 ? 'one sowing waits' : `${count} sowings wait`} for it.`;
+      : texts.forTheSeasonForIt(count === 1 ? texts.oneSowingWaits : texts.sowingsWait(count));
   });
 
   protected notForSeason(): void {
@@ -123,17 +127,17 @@ export class BatchNew {
       next: (batch) => {
         this.madeFor.forget();
         if (!batch) {
-          this.notices.say(keptHere(`batch ${this.name().trim()}`));
+          this.notices.say(keptHere(texts.batch(this.name().trim())));
           void this.router.navigate(['/batches'], { replaceUrl: true });
           return;
         }
         this.season.plan.refresh();
-        this.notices.say(`Batch ${batch.id} is kept.`);
+        this.notices.say(texts.batchIsKept(batch.id));
         void this.router.navigate(['/batches', batch.id], { replaceUrl: true });
       },
       error: (error: Error) => {
         this.busy.set(false);
-        this.problem.set(`Not kept: ${error.message}`);
+        this.problem.set(texts.notKept(error.message));
       },
     });
   }

@@ -12,6 +12,8 @@ import { BatchCard } from './batch-card';
 import { CorrectBatch } from '../bench/correct-batch';
 import { WhatBecame } from '../bench/what-became';
 import { ScoopPicker } from './scoop-picker';
+import { batchPage as texts } from '#words/en/places/batches/batch-page';
+import { common } from '#words/en/places/common';
 
 /** A kept batch: its card as it was on the day. */
 @Component({
@@ -22,6 +24,8 @@ import { ScoopPicker } from './scoop-picker';
   imports: [RouterLink, BatchCard, CorrectBatch, FetchState, ScoopPicker, WhatBecame],
 })
 export class BatchPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly id = input.required<string>();
   private readonly batches = inject(BatchesService);
   private readonly router = inject(Router);
@@ -52,10 +56,10 @@ export class BatchPage {
   protected putAway(batch: Batch): void {
     this.batches.putAway(batch.id).subscribe({
       next: () => {
-        this.notices.undoable(`“${batch.name}” is archived.`, () => this.batches.bringBack(batch.id));
+        this.notices.undoable(texts.isArchived(batch.name), () => this.batches.bringBack(batch.id));
         void this.router.navigateByUrl('/batches');
       },
-      error: (error: Error) => this.notices.say(`Not archived: ${error.message}`),
+      error: (error: Error) => this.notices.say(texts.notArchived(error.message)),
     });
   }
 }

@@ -3,20 +3,21 @@ import { type Heat, heats } from '#core/batch/kit';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { KitChoice } from '../data/kit-choice';
+import { kitForm as texts } from '#words/en/places/batches/kit-form';
 
 const heatWords: Record<Heat, string> = {
-  none: 'not heated',
-  boiling: 'with boiling water',
-  oven: 'in the oven',
-  steam: 'with steam',
+  none: texts.notHeated,
+  boiling: texts.withBoilingWater,
+  oven: texts.inTheOven,
+  steam: texts.withSteam,
 };
 
 type KitNumber = 'tubLitres' | 'liftKg' | 'kettleLitres';
 
 const numbers: Asked<KitNumber>[] = [
-  { name: 'tubLitres', label: 'The tub turns, loose', unit: 'L', within: 'tubLitres' },
-  { name: 'liftKg', label: 'One lifts at most', unit: 'kg', within: 'liftKg' },
-  { name: 'kettleLitres', label: 'The kettle holds', unit: 'L', within: 'kettleLitres' },
+  { name: 'tubLitres', label: texts.theTubTurnsLoose, unit: 'L', within: 'tubLitres' },
+  { name: 'liftKg', label: texts.oneLiftsAtMost, unit: 'kg', within: 'liftKg' },
+  { name: 'kettleLitres', label: texts.theKettleHolds, unit: 'L', within: 'kettleLitres' },
 ];
 
 /** The tub, the back and the kettle: they decide the loads. */
@@ -25,10 +26,10 @@ const numbers: Asked<KitNumber>[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details>
-      <summary>Tub, loads and heat</summary>
+      <summary>{{ texts.tubLoadsAndHeat }}</summary>
       <app-number-list [asked]="numbers" [values]="choice.kit()" (typed)="set($event)" />
       <app-choice-field
-        label="Heat it through"
+        [label]="texts.heatItThrough"
         [choices]="heats"
         [value]="choice.kit().heat"
         (valueChange)="heat($event!)"
@@ -43,6 +44,7 @@ const numbers: Asked<KitNumber>[] = [
   imports: [ChoiceField, NumberList],
 })
 export class KitForm {
+  protected readonly texts = texts;
   protected readonly choice = inject(KitChoice);
   protected readonly heats = heats.map((id) => ({ id, name: heatWords[id] }));
   protected readonly numbers = numbers;

@@ -3,6 +3,7 @@ import { ownScoops, scoops } from '#core/batch/scoops';
 import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
 import { ChoiceField } from '../ui/fields/choice-field';
+import { scoopPicker as texts } from '#words/en/places/batches/scoop-picker';
 
 /** Which measure stands at the bench. */
 @Component({
@@ -10,7 +11,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-choice-field
-      label="Counted in"
+      [label]="texts.countedIn"
       [choices]="offered()"
       [value]="scoop()"
       (valueChange)="chosen.emit($event!)"
@@ -19,6 +20,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
   imports: [ChoiceField],
 })
 export class ScoopPicker {
+  protected readonly texts = texts;
   readonly scoop = input.required<string>();
   readonly chosen = output<string>();
   private readonly units = inject(Units);

@@ -21,6 +21,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Fold } from '../ui/fold';
 import { SaidPipe } from '../ui/words/said';
+import { correctBatch as texts } from '#words/en/places/bench/correct-batch';
 
 /** Middle of each grade of the squeeze scale, for a hand instead of a figure. */
 const grades = squeezes.map((s, i) => {
@@ -31,9 +32,9 @@ const grades = squeezes.map((s, i) => {
 type Found = Omit<BatchState, 'input' | 'litres'>;
 
 const numbers: Asked<keyof Found>[] = [
-  { name: 'airPct', label: 'Air after draining', unit: '%', within: 'measuredAirPct' },
-  { name: 'ph', label: 'pH by pen', unit: '', within: 'measuredPh' },
-  { name: 'ecSaturatedMSPerCm', label: 'EC, saturated extract', unit: 'mS/cm', within: 'measuredEcMSPerCm' },
+  { name: 'airPct', label: texts.airAfterDraining, unit: '%', within: 'measuredAirPct' },
+  { name: 'ph', label: texts.phByPen, unit: '', within: 'measuredPh' },
+  { name: 'ecSaturatedMSPerCm', label: texts.ecSaturatedExtract, unit: 'mS/cm', within: 'measuredEcMSPerCm' },
 ];
 
 /** What was measured on a batch, and the least that puts it right. */
@@ -45,6 +46,7 @@ const numbers: Asked<keyof Found>[] = [
   imports: [ChoiceField, Fold, NumberList, SaidPipe],
 })
 export class CorrectBatch {
+  protected readonly texts = texts;
   readonly snapshot = input.required<BatchSnapshot>();
   private readonly library = inject(LibraryService).library;
   private readonly shelf = inject(ShelfService);
@@ -80,10 +82,10 @@ export class CorrectBatch {
     if (!after) return '';
     const { airPct, ph, ecSaturatedMSPerCm, saturation } = after;
     return [
-      airPct === undefined ? '' : `air ${fixed(airPct, 1)} %`,
+      airPct === undefined ? '' : texts.air(fixed(airPct, 1)),
       ph === undefined ? '' : `pH ${fixed(ph, 1)}`,
       ecSaturatedMSPerCm === undefined ? '' : `EC ${fixed(ecSaturatedMSPerCm, 2)} mS/cm`,
-      saturation === undefined ? '' : `${fixed(saturation * 100, 0)} % of the pores full`,
+      saturation === undefined ? '' : texts.ofThePoresFull(fixed(saturation * 100, 0)),
     ]
       .filter(Boolean)
       .join(', ');
@@ -110,20 +112,20 @@ export class CorrectBatch {
 function stepText(step: CorrectionStep): Said {
   switch (step.kind) {
     case 'addMaterial':
-      return ['Add ', { volumeL: step.looseLitres }, ` of ${step.material.name.toLowerCase()}, loose.`];
+      return [texts.add, { volumeL: step.looseLitres }, texts.ofLoose(step.material.name.toLowerCase())];
     case 'addLime':
       return [
-        'Blend in ',
+        texts.blendIn,
         { massG: step.grams },
-        ` of ${step.amendment.name.toLowerCase()}, damp, and test again after a week.`,
+        texts.ofDampAndTestAgain(step.amendment.name.toLowerCase()),
       ];
     case 'leach':
-      return ['Run ', { volumeL: step.litres }, ' of clean water through it and let it drain.'];
+      return [texts.run, { volumeL: step.litres }, texts.ofCleanWaterThroughIt];
     case 'addWater':
-      return ['Water it with ', { volumeL: step.litres }, ' in portions, turning between.'];
+      return [texts.waterItWith, { volumeL: step.litres }, texts.inPortionsTurningBetween];
     case 'addDryMix':
-      return ['Work in ', { volumeL: step.litres }, ' of the same mix as it comes, unwatered.'];
+      return [texts.workIn, { volumeL: step.litres }, texts.ofTheSameMixAs];
     case 'spreadOut':
-      return ['Spread it out and let it dry until it squeezes right.'];
+      return [texts.spreadItOutAndLet];
   }
 }

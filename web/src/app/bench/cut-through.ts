@@ -8,6 +8,7 @@ import { type VesselKind } from '#core/vessel/tray';
 import { fillDepthMm, widthAtMm } from '#core/vessel/vessel';
 import { Units } from '../data/units';
 import { drawVessel } from './grain-cells';
+import { cutThrough as texts } from '#words/en/places/bench/cut-through';
 
 const WIDTH = 300;
 const HEIGHT = 224;
@@ -29,6 +30,7 @@ export interface SetBall {
   styleUrl: './cut-through.scss',
 })
 export class CutThrough {
+  protected readonly texts = texts;
   readonly kind = input.required<VesselKind>();
   readonly evaluation = input.required<Evaluation>();
   /** A root-ball that was set into it. */
@@ -118,16 +120,16 @@ export class CutThrough {
     const foot = this.evaluation().soakedFootMm;
     const depth = fillDepthMm(this.vessel());
     const length = (mm: number): string => withUnit(showLength(mm, this.units.system()));
-    if (foot < 2) return 'Drains right down to the foot.';
-    if (foot > depth - 2) return 'Saturated from bottom to top: almost nothing drains at this depth.';
-    return `The bottom stays saturated. Only the top ${length(depth - foot)} drains.`;
+    if (foot < 2) return texts.drainsRightDownToThe;
+    if (foot > depth - 2) return texts.saturatedFromBottomToTop;
+    return texts.theBottomStaysSaturatedOnly(length(depth - foot));
   });
   protected readonly weight = computed(() =>
     withUnit(showMass(this.evaluation().wetWeightG, this.units.system())),
   );
   protected readonly label = computed(() => {
     const { air, water, solid } = this.shares();
-    return `One ${this.kind().noun} after watering and draining: ${air} % air, ${water} % water, ${solid} % solid. ${this.foot()}`;
+    return texts.oneAfterWateringAndDraining2(this.kind().noun, air, water, solid, this.foot());
   });
 }
 

@@ -19,6 +19,7 @@ import { type MixVersion } from '../data/mixes';
 import { filledTo, type VesselKind } from '#core/vessel/tray';
 import { intoVessel } from '#core/recipe/fix';
 import { afterPaint } from '../ui/after-paint';
+import { recipeStore as texts } from '#words/en/places/bench/recipe-store';
 
 const DEEPEST = 200;
 /** Changes of one control within this time are one step back. */
@@ -116,8 +117,7 @@ export class RecipeStore {
   readonly outcome = computed((): Outcome => {
     const library = this.library();
     if (!library) return { state: 'waiting' };
-    if (this.recipe().components.length === 0)
-      return { state: 'impossible', why: 'nothing is in it yet. Add a material' };
+    if (this.recipe().components.length === 0) return { state: 'impossible', why: texts.nothingIsInItYet };
     try {
       const judgement = judgeMix(mixInputOf(this.recipe(), library), {
         loudness: this.chosen.school().loudness,
@@ -176,7 +176,7 @@ export class RecipeStore {
     this.future.set([]);
     const valid = withValidTests(this.recipe(), recipe);
     if (valid !== recipe && JSON.stringify(valid) !== JSON.stringify(recipe)) {
-      this.notices.say('Your tests were of the mix as it was; they are laid aside.', () => this.undo());
+      this.notices.say(texts.yourTestsWereOfThe, () => this.undo());
     }
     const still = opened && isStill(valid, opened.recipe) ? opened : null;
     const { why } = this.now();

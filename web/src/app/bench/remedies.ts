@@ -9,6 +9,7 @@ import { ShelfService } from '../data/shelf';
 import { SchoolChoice } from '../data/school-choice';
 import { readingWords } from '../ui/words/words';
 import { RecipeStore } from './recipe-store';
+import { remedies as texts } from '#words/en/places/bench/remedies';
 
 /** A hand that still moves a slider presses no remedy. */
 const PAUSE_MS = 150;
@@ -43,7 +44,7 @@ export class Remedies {
     const remedy = this.of(flag);
     const library = this.store.library();
     if (!remedy || !library) {
-      this.notices.say('No single press puts that right here; the words beside it do.');
+      this.notices.say(texts.noSinglePressPutsThat);
       return;
     }
     const { noun } = this.store.kind();

@@ -6,6 +6,7 @@ import { Units } from '../data/units';
 import { InTheShed } from './in-the-shed';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
+import { shedSays as texts } from '#words/en/places/bench/shed-says';
 
 /** What is in the shed for this recipe, and what it costs: two lines beside the choice. */
 @Component({
@@ -16,10 +17,14 @@ import { shortName } from '../ui/words/words';
       <p>{{ words }}</p>
     }
     @if (short(); as words) {
-      <p class="told warn">{{ words }} <a routerLink="/shelf/lots">Deliveries and stock</a></p>
+      <p class="told warn">
+        {{ words }} <a routerLink="/shelf/lots">{{ texts.deliveriesAndStock }}</a>
+      </p>
     }
     @if (costs(); as words) {
-      <p>{{ words }} <a routerLink="/shelf/money">Make or buy?</a></p>
+      <p>
+        {{ words }} <a routerLink="/shelf/money">{{ texts.makeOrBuy }}</a>
+      </p>
     }
   `,
   styles: `
@@ -41,6 +46,7 @@ import { shortName } from '../ui/words/words';
   imports: [RouterLink],
 })
 export class ShedSays {
+  protected readonly texts = texts;
   private readonly shed = inject(InTheShed);
   private readonly units = inject(Units);
   private readonly money = inject(Money);
@@ -50,7 +56,7 @@ export class ShedSays {
     if (!stock) return '';
     const first = stock.endsFirst && shortName(this.shed.nameOf(stock.endsFirst)).toLowerCase();
     if (stock.litres !== null)
-      return `What is in the shed makes ${stockAmount('material', stock.litres, this.units.system())} of it; ${first} ends first.`;
+      return texts.whatIsInTheShed(stockAmount('material', stock.litres, this.units.system()), first);
     return '';
   });
   protected readonly short = computed(() => {
@@ -58,9 +64,9 @@ export class ShedSays {
     if (short.length === 0) return '';
     const each = short.map(({ item, by }) => {
       const amount = stockAmount(this.shed.kindOf(item), by, this.units.system());
-      return `${amount} of ${shortName(this.shed.nameOf(item)).toLowerCase()}`;
+      return texts.ofIt(amount, shortName(this.shed.nameOf(item)).toLowerCase());
     });
-    return `Short for this job: ${each.join(', ')}.`;
+    return texts.shortForThisJob(each.join(', '));
   });
   protected readonly costs = computed(() => {
     const { perLitre, unpriced } = this.shed.bill();
@@ -70,7 +76,14 @@ export class ShedSays {
     const without =
       unpriced.length === 0
         ? ''
-        : `, without ${unpriced.map((item) => shortName(this.shed.nameOf(item)).toLowerCase()).join(', ')}`;
-    return `Costs ${each} a ${us ? 'gallon' : 'litre'}, ${this.money.say(perLitre * this.shed.eachL())} a ${this.shed.noun()}, ${this.money.say(perLitre * this.shed.litres())} for the job${without}.`;
+        : texts.without(unpriced.map((item) => shortName(this.shed.nameOf(item)).toLowerCase()).join(', '));
+    return texts.costsAAForThe(
+      each,
+      us ? 'gallon' : 'litre',
+      this.money.say(perLitre * this.shed.eachL()),
+      this.shed.noun(),
+      this.money.say(perLitre * this.shed.litres()),
+      without,
+    );
   });
 }

@@ -8,6 +8,7 @@ import { NumberField } from '../ui/fields/number-field';
 import { TickField } from '../ui/fields/tick-field';
 import { Swatch } from '../ui/pictures/swatch';
 import { materialSays, shortName } from '../ui/words/words';
+import { shelfLine as texts } from '#words/en/places/bench/shelf-line';
 
 /** One material of the shelf: whether it stands here, its price, whether it wants using up. What else belongs to it is put inside. */
 @Component({
@@ -33,27 +34,27 @@ import { materialSays, shortName } from '../ui/words/words';
         type="button"
         class="press quiet"
         [attr.aria-expanded]="opened()"
-        [attr.aria-label]="opens() + ' of ' + name()"
+        [attr.aria-label]="opens() + texts.ofIt + name()"
         (click)="opened.set(!opened())"
       >
         @if (line.costPerL !== null) {
           {{ (line.costPerL * per().litres).toFixed(2) }}<span class="unit">/{{ per().unit }}</span>
         } @else {
-          price?
+          {{ texts.price }}
         }
       </button>
       @if (opened()) {
         <div class="more">
           <app-number-field
-            label="Price, loose"
-            unit="per L"
+            [label]="texts.priceLoose"
+            [unit]="texts.perL"
             within="pricePerUnit"
             [value]="line.costPerL ?? undefined"
             (valueChange)="put({ costPerL: $event ?? null })"
           />
           <ng-content />
           <app-tick-field class="use" [checked]="line.useUp" (checkedChange)="put({ useUp: $event })">
-            wants using up
+            {{ texts.wantsUsingUp }}
           </app-tick-field>
         </div>
       }
@@ -93,6 +94,7 @@ import { materialSays, shortName } from '../ui/words/words';
   imports: [NumberField, Swatch, TickField],
 })
 export class ShelfLineRow {
+  protected readonly texts = texts;
   private readonly shelf = inject(ShelfService);
   private readonly notices = inject(Notices);
   private readonly units = inject(Units);
@@ -102,7 +104,7 @@ export class ShelfLineRow {
   /** Whether it is said what the material does. */
   readonly told = input(false);
   /** What the button opens, for those who do not see it. */
-  readonly opens = input('Price');
+  readonly opens = input(texts.price2);
   protected readonly opened = signal(false);
   protected readonly line = computed(() => this.shelf.line(this.material().id));
   protected readonly name = computed(() => shortName(this.material().name));
@@ -113,6 +115,6 @@ export class ShelfLineRow {
   );
 
   protected put(change: ShelfChange): void {
-    this.shelf.change(this.material().id, change, (why) => this.notices.say(`Not kept: ${why}`));
+    this.shelf.change(this.material().id, change, (why) => this.notices.say(texts.notKept(why)));
   }
 }

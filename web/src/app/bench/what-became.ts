@@ -16,6 +16,7 @@ import { SchoolChoice } from '../data/school-choice';
 import { readingWords, shortName } from '../ui/words/words';
 import { SaidPipe } from '../ui/words/said';
 import { RecipeStore } from './recipe-store';
+import { whatBecame as texts } from '#words/en/places/bench/what-became';
 
 /** Readings of a recipe; none where a material that it names is gone. */
 function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
@@ -33,14 +34,14 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (results().length > 0) {
-      <h2>What became of it</h2>
+      <h2>{{ texts.whatBecameOfIt }}</h2>
       <ul class="rows">
         @for (one of results(); track one.batch) {
           <li>
             <b>{{ one.name }}</b>&ngsp;
             <span class="term"
               >{{ one.madeOn | date: 'd MMM y'
-              }}{{ one.version === null ? '' : ', version ' + one.version }}</span
+              }}{{ one.version === null ? '' : texts.version + one.version }}</span
             >&ngsp;
             <span class="says">{{ one.says }}</span>
           </li>
@@ -48,7 +49,7 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
       </ul>
       @if (suspects().length > 0) {
         <details>
-          <summary>What would you change?</summary>
+          <summary>{{ texts.whatWouldYouChange }}</summary>
           @for (one of odd(); track one) {
             <p>{{ one }}</p>
           }
@@ -56,17 +57,17 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
             @for (one of changes(); track one.cause) {
               <li>
                 <p>
-                  <b>{{ one.what | said }}</b>&ngsp; <span class="term">against: {{ one.name }}</span>
+                  <b>{{ one.what | said }}</b>&ngsp; <span class="term">{{ texts.against(one.name) }}</span>
                 </p>
-                <p class="term">It would do: {{ one.does | said }}.</p>
+                <p class="term">{{ texts.itWouldDo(one.does | said) }}</p>
                 <button type="button" class="press" (click)="take(one)">
-                  Open it<span class="visually-hidden">: {{ one.what | said }}</span>
+                  {{ texts.openIt }}<span class="visually-hidden">: {{ one.what | said }}</span>
                 </button>
               </li>
             }
           </ol>
           @if (changes().length === 0) {
-            <p>No change of the mix would help without harming something else.</p>
+            <p>{{ texts.noChangeOfTheMix }}</p>
           }
           @for (one of beside(); track one) {
             <p class="term">{{ name(one) }}: {{ next(one) }}.</p>
@@ -91,6 +92,7 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
   imports: [DatePipe, SaidPipe],
 })
 export class WhatBecame {
+  protected readonly texts = texts;
   readonly of = input.required<'batch' | 'mix'>();
   readonly id = input.required<number>();
   /** What was mixed, or is to be changed. */
@@ -138,7 +140,7 @@ export class WhatBecame {
       unexplained({ ph, ec }, read).map((which) => {
         const [was, now] = which === 'ph' ? [ph, read.ph!] : [ec, read.ec!];
         const what = which === 'ph' ? 'pH' : 'EC';
-        return `${name}: ${what} ${fixed(was, 1)} was expected and ${fixed(now, 1)} read. Test its materials and your water before you change the mix.`;
+        return texts.wasExpectedAndReadTest(name, what, fixed(was, 1), fixed(now, 1));
       }),
     );
   });
@@ -171,7 +173,11 @@ export class WhatBecame {
     const library = this.store.library();
     if (!library) return;
     const result = this.results()[0];
-    const why = `${this.what(fix)}, against “${this.name(cause)}”${result ? `: ${result.name}, ${result.says}` : ''}`;
+    const why = texts.against2(
+      this.what(fix),
+      this.name(cause),
+      result ? `: ${result.name}, ${result.says}` : '',
+    );
     this.taken.emit({ recipe: applyFix(this.recipe(), fix, library), why: why.slice(0, 300) });
   }
 
@@ -187,13 +193,13 @@ export class WhatBecame {
       shortName(library?.materials.get(id)?.name ?? library?.amendments.get(id)?.name ?? id).toLowerCase();
     switch (fix.kind) {
       case 'limeToPh':
-        return `Lime to pH ${fixed(fix.ph, 1)}`;
+        return texts.limeToPh(fixed(fix.ph, 1));
       case 'dose':
         return `${named(fix.amendment)} ${fixed(fix.gPerL, 2)} g/L`;
       case 'addPart':
-        return `${fix.parts ?? 1} more ${(fix.parts ?? 1) === 1 ? 'part' : 'parts'} of ${named(fix.material)}`;
+        return texts.moreOf(fix.parts ?? 1, (fix.parts ?? 1) === 1 ? 'part' : 'parts', named(fix.material));
       default:
-        return 'Another recipe';
+        return texts.anotherRecipe;
     }
   }
 

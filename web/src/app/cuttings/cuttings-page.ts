@@ -37,25 +37,27 @@ import { NumberField } from '../ui/fields/number-field';
 import { DayField } from '../ui/fields/day-field';
 import { TypedDay } from '../ui/fields/typed-day';
 import { SaidPipe } from '../ui/words/said';
+import { cuttingsPage as texts } from '#words/en/places/cuttings/cuttings-page';
+import { common } from '#words/en/places/common';
 
 const ROOTING_DAYS = 21;
 
 const stageSays: Record<CuttingStage, string> = {
-  stick: 'Stick',
-  callus: 'Callus',
-  root: 'Roots',
-  tone: 'Wean',
+  stick: texts.stick,
+  callus: texts.callus,
+  root: texts.roots,
+  tone: texts.wean,
 };
 const mistSays: Record<CuttingStage, string> = {
-  stick: 'leaves never dry: a fine mist every few minutes of the day',
-  callus: 'still wet leaves, and longer between',
-  root: 'less: the mix drains between, the nights dry',
-  tone: 'none but on hot noons; light and air',
+  stick: texts.leavesNeverDryAFine,
+  callus: texts.stillWetLeavesAndLonger,
+  root: texts.lessTheMixDrainsBetween,
+  tone: texts.noneButOnHotNoons,
 };
 const woodSays: Record<Wood, string> = {
-  softwood: 'softwood, soft new shoots',
-  'semi-ripe': 'semi-ripe, firm at the foot',
-  hardwood: 'hardwood, ripe and mostly leafless',
+  softwood: texts.softwoodSoftNewShoots,
+  'semi-ripe': texts.semiRipeFirmAtThe,
+  hardwood: texts.hardwoodRipeAndMostlyLeafless,
 };
 
 /** Cuttings, from sticking to roots. */
@@ -68,6 +70,8 @@ const woodSays: Record<Wood, string> = {
   imports: [ChoiceField, DayField, NumberField, RouterLink, SaidPipe],
 })
 export class CuttingsPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly choice = inject(CuttingService);
   private readonly store = inject(RecipeStore);
   private readonly library = inject(LibraryService).library;
@@ -92,15 +96,14 @@ export class CuttingsPage {
   protected readonly headline = computed(() => {
     const { name, wood } = this.cutting();
     const root = this.days().find(({ stage }) => stage === 'root')!;
-    return `${name}, ${woodSays[wood]}: roots from ${this.said(root.from)} to ${this.said(root.until)}.`;
+    return texts.rootsFromTo(name, woodSays[wood], this.said(root.from), this.said(root.until));
   });
   protected readonly steps = computed(() =>
     this.days().map(({ stage, from, until }) => ({
       name: stageSays[stage],
-      days: from === until ? this.said(from) : `${this.said(from)} to ${this.said(until)}`,
+      days: from === until ? this.said(from) : texts.to(this.said(from), this.said(until)),
       now: from <= this.today() && this.today() < until && stage === this.stageNow(),
-      warmth:
-        stage === 'tone' ? 'cooler, base heat off' : `${baseHeatC.low} to ${baseHeatC.high} °C at the foot`,
+      warmth: stage === 'tone' ? texts.coolerBaseHeatOff : texts.toCAtTheFoot(baseHeatC.low, baseHeatC.high),
       mist: mistSays[stage],
     })),
   );
@@ -131,7 +134,9 @@ export class CuttingsPage {
       const stage = this.stageNow();
       const { low, high } = vpdWindow[stage];
       const mist = mistIn(stage, kPa);
-      const so = { more: 'mist more, or shade', right: 'that is right', less: 'mist less, let air in' }[mist];
+      const so = { more: texts.mistMoreOrShade, right: texts.thatIsRight, less: texts.mistLessLetAirIn }[
+        mist
+      ];
       told.push({
         says: said`${airC} °C and ${humidity} % humidity: the air pulls with ${fixed(kPa, 2)} kPa (vapour pressure deficit). For the stage “${stageSays[stage].toLowerCase()}” ${fixed(low, 1)} to ${fixed(high, 1)} kPa: ${so}.`,
         warn: mist !== 'right',
@@ -148,13 +153,13 @@ export class CuttingsPage {
     const mix = this.mix();
     if (mix && 'air' in mix) {
       const { low, high, limit, surelyFrom, perhapsFrom } = mix.air;
-      const whose = mix.own ? 'The rooting mix that is open' : 'The usual rooting mix';
-      const holds = `${whose}, ${mix.noun}, has ${fixed(low, 0)} to ${fixed(high, 0)} % of air after three weeks under mist; roots want ${fixed(limit, 0)} %`;
+      const whose = mix.own ? texts.theRootingMixThatIs : texts.theUsualRootingMix;
+      const holds = texts.hasToOfAirAfter(whose, mix.noun, fixed(low, 0), fixed(high, 0), fixed(limit, 0));
       told.push(
         perhapsFrom === null
           ? { says: said`${holds}: it stays above.`, warn: false }
           : {
-              says: said`${holds}: ${surelyFrom === null ? 'it may fall' : 'it falls'} under it ${perhapsFrom === 1 ? 'from the first day' : `from day ${perhapsFrom}`}. More perlite or bark, or a deeper cell; feet that stand in water rot.`,
+              says: said`${holds}: ${surelyFrom === null ? texts.itMayFall : texts.itFalls} under it ${perhapsFrom === 1 ? texts.fromTheFirstDay : texts.fromDay(perhapsFrom)}. More perlite or bark, or a deeper cell; feet that stand in water rot.`,
               warn: true,
             },
       );
@@ -165,9 +170,7 @@ export class CuttingsPage {
   protected readonly wants = computed(() => {
     const { name, wood, hormonePpm } = this.cutting();
     const [low, high] = hormonePpm;
-    return low === 0
-      ? `${name} roots without a dip; up to ${high} ppm for the slow ones.`
-      : `${name}, ${wood}: ${low} to ${high} ppm, a quick dip of the foot alone.`;
+    return low === 0 ? texts.rootsWithoutADipUp(name, high) : texts.toPpmAQuickDip(name, wood, low, high);
   });
   protected readonly dip = computed(() => {
     const { stockPpm, dipPpm, dipMl } = this.choice.now();
@@ -184,7 +187,12 @@ export class CuttingsPage {
     if (tested === undefined || rooted === undefined || rooted > tested) return '';
     const { share, low, high, wean } = rootedOf(rooted, tested);
     const pct = (of: number): string => fixed(100 * of, 0);
-    return `${pct(share)} % have roots; of the whole tray ${pct(low)} to ${pct(high)} %. ${wean ? 'Begin to wean: base heat off, mist off by and by, weak feed.' : 'Not yet: mist and heat go on, look again in a few days.'}`;
+    return texts.haveRootsOfTheWhole(
+      pct(share),
+      pct(low),
+      pct(high),
+      wean ? texts.beginToWeanBaseHeat : texts.notYetMistAndHeat,
+    );
   });
 
   constructor() {

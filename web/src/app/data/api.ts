@@ -7,6 +7,7 @@ import { type About, ABOUT_HEADER, aboutText, FOLDER_HEADER } from '#contract/ab
 import { FolderHere } from './folder-here';
 import { readKept, writeKept } from './kept';
 import { uuid } from './uuid';
+import { api as texts } from '#words/en/places/data/api';
 
 export interface ApiIssue {
   path: string;
@@ -157,6 +158,6 @@ function waitOf({ headers }: HttpErrorResponse): number | null {
 }
 
 function statusWords({ status, statusText }: HttpErrorResponse): string {
-  if (status === 0) return 'Welcome’s server does not answer. Is it still running?';
-  return status < 300 ? 'The answer cannot be read.' : statusText;
+  if (status === 0) return texts.welcomesServerDoesNotAnswer;
+  return status < 300 ? texts.theAnswerCannotBeRead : statusText;
 }

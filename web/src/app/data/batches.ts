@@ -5,6 +5,7 @@ import { type About } from '#contract/about';
 import { Api } from './api';
 import { Making } from './making';
 import { Resource } from './resource';
+import { batches as texts } from '#words/en/places/data/batches';
 
 @Injectable({ providedIn: 'root' })
 export class BatchesService {
@@ -39,7 +40,9 @@ export class BatchesService {
 
   /** @returns null where it waits on this device until the nursery is in reach */
   keep(body: Omit<NewBatch, 'key'>, about: readonly About[]): Observable<Batch | null> {
-    return this.making.make('keepBatch', { body, about }, `batch ${body.name}`).pipe(tap(() => this.tell()));
+    return this.making
+      .make('keepBatch', { body, about }, texts.batch(body.name))
+      .pipe(tap(() => this.tell()));
   }
 
   putAway(id: number): Observable<void> {

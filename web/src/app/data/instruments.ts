@@ -7,11 +7,12 @@ import { type Fault, type InstrumentInfo, type InstrumentReading } from '#contra
 import { Api } from './api';
 import { Resource } from './resource';
 import { followStream } from './shared-stream';
+import { instruments as texts } from '#words/en/places/data/instruments';
 
 export const faultWords: Record<Fault, string> = {
-  'flat-battery': 'battery is flat',
-  'out-of-range': 'out of its range',
-  disconnected: 'not connected',
+  'flat-battery': texts.batteryIsFlat,
+  'out-of-range': texts.outOfItsRange,
+  disconnected: texts.notConnected,
 };
 
 /** Live readings, shared by all who look; the stream opens with the first and closes with the last. */

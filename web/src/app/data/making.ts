@@ -14,10 +14,10 @@ import { type Answer } from '#contract/endpoints';
 import { Api, ApiError, type GivenToCreate } from './api';
 import { Outbox } from './outbox';
 import { type ForMaking, type LaterName } from './outbox-store';
+import { making as texts } from '#words/en/places/data/making';
 
 /** What is said of something that waits on this device. */
-export const keptHere = (called: string): string =>
-  `Out of reach: ${called} is kept on this device, and sent once the nursery answers.`;
+export const keptHere = (called: string): string => texts.outOfReachIsKept(called);
 /** So long an answer is waited for before what was entered goes into the outbox. */
 const PATIENCE_MS = 8000;
 

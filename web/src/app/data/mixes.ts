@@ -6,6 +6,7 @@ import { type MixVersion } from '#contract/mixes';
 import { Api } from './api';
 import { Making } from './making';
 import { Resource } from './resource';
+import { mixes as texts } from '#words/en/places/data/mixes';
 
 /** Recipes kept by name. */
 @Injectable({ providedIn: 'root' })
@@ -55,7 +56,7 @@ export class MixesService {
   /** @returns null where it waits on this device until the nursery is in reach */
   keepNew(name: string, recipe: Recipe): Observable<MixVersion | null> {
     return this.making
-      .make('keepMix', { body: { name, recipe } }, `the recipe ${name}`)
+      .make('keepMix', { body: { name, recipe } }, texts.theRecipe(name))
       .pipe(tap(() => this.all.refresh()));
   }
 
@@ -72,7 +73,7 @@ export class MixesService {
           ...{ params: { id: mixId }, body: { recipe, why } },
           about: mixKey === null ? [] : [{ kind: 'mix', id: mixId, key: mixKey }],
         },
-        `the recipe ${name}`,
+        texts.theRecipe(name),
       )
       .pipe(tap(() => this.all.refresh()));
   }

@@ -1,5 +1,6 @@
 import { Injectable, signal } from '@angular/core';
 import { type Observable } from 'rxjs';
+import { notices as texts } from '#words/en/places/data/notices';
 
 export interface Notice {
   text: string;
@@ -27,8 +28,8 @@ export class Notices {
     this.say(text, () =>
       back().subscribe({
         next: () => then?.(),
-        complete: () => this.say('Undone.'),
-        error: (error: Error) => this.undoable(`Not undone: ${error.message}`, back, then),
+        complete: () => this.say(texts.undone),
+        error: (error: Error) => this.undoable(texts.notUndone(error.message), back, then),
       }),
     );
   }

@@ -16,6 +16,7 @@ import { Api } from './api';
 import { Making } from './making';
 import { type ForThing } from './outbox';
 import { Resource } from './resource';
+import { plants as texts } from '#words/en/places/data/plants';
 
 export type PlantCare = Answer<'plantCare'>[number];
 export type PlantingGiven = Omit<BodyGiven<'addPlanting'>, 'key'>;
@@ -48,7 +49,7 @@ export class PlantsService {
   /** @param jpeg base64 @returns null where it waits on this device */
   addPicture({ id, key }: ForThing, on: string, jpeg: string): Observable<KeptPlantEvent | null> {
     const about = [{ kind: 'planting' as const, id, key }];
-    return this.making.make('addPicture', { params: { id }, body: { on, jpeg }, about }, 'a picture');
+    return this.making.make('addPicture', { params: { id }, body: { on, jpeg }, about }, texts.aPicture);
   }
 
   /** Plantings or pictures that had waited on this device are there now. */

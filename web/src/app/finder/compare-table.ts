@@ -4,6 +4,7 @@ import { volumeL } from '#core/vessel/vessel';
 import { RecipeStore } from '../bench/recipe-store';
 import { oddsWords, readingWords, shortName } from '../ui/words/words';
 import { type Listed } from './finder-search';
+import { compareTable as texts } from '#words/en/places/finder/compare-table';
 
 /** Up to three recipes side by side; a row in which they differ is marked. */
 @Component({
@@ -14,7 +15,9 @@ import { type Listed } from './finder-search';
       <table>
         <thead>
           <tr>
-            <th scope="col"><span class="visually-hidden">What</span></th>
+            <th scope="col">
+              <span class="visually-hidden">{{ texts.what }}</span>
+            </th>
             @for (one of list(); track $index) {
               <th scope="col">{{ 'ABC'[$index] }}</th>
             }
@@ -26,7 +29,7 @@ import { type Listed } from './finder-search';
               <th scope="row">
                 {{ row.name }}
                 @if (row.differs) {
-                  <span class="visually-hidden">, differs</span>
+                  <span class="visually-hidden">{{ texts.differs }}</span>
                 }
               </th>
               @for (cell of row.cells; track $index) {
@@ -69,6 +72,7 @@ import { type Listed } from './finder-search';
   `,
 })
 export class CompareTable {
+  protected readonly texts = texts;
   readonly list = input.required<readonly Listed[]>();
   readonly counted = input.required<string>();
   private readonly store = inject(RecipeStore);
@@ -100,15 +104,15 @@ export class CompareTable {
         ),
       ),
       row(
-        'All right',
+        texts.allRight,
         list.map((one) => (one.odds === null ? '…' : oddsWords(one.odds))),
       ),
       row(
-        'Peat, %',
+        texts.peat,
         list.map((one) => fixed(one.found.judgement.evaluation.peat * 100, 0)),
       ),
       row(
-        `Price a ${this.counted()}`,
+        texts.priceA(this.counted()),
         list.map((one) =>
           one.found.costPerL === null
             ? '–'

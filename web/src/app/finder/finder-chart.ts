@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
 import { type Formulated } from '#core/finder/formulate';
 import { axis, Chart, chartLook } from '../ui/pictures/chart';
 import { keyOf, type Listed } from './finder-search';
+import { finderChart as texts } from '#words/en/places/finder/finder-chart';
 
 /** Every listed recipe as a point: what it costs, or its peat, against the odds that all is right. */
 @Component({
@@ -10,7 +11,7 @@ import { keyOf, type Listed } from './finder-search';
   template: `
     <app-chart [options]="options()" [says]="says()" (picked)="picked.emit($event)" />
     <button type="button" class="press quiet" (click)="byPeat.set(!byPeat())">
-      {{ byPeat() ? 'Show price instead of peat' : 'Show peat instead of price' }}
+      {{ byPeat() ? texts.showPriceInsteadOfPeat : texts.showPeatInsteadOfPrice }}
     </button>
   `,
   styles: `
@@ -27,6 +28,7 @@ import { keyOf, type Listed } from './finder-search';
   imports: [Chart],
 })
 export class FinderChart {
+  protected readonly texts = texts;
   readonly list = input.required<readonly Listed[]>();
   readonly chosen = input.required<string | null>();
   readonly picked = output<number>();
@@ -37,7 +39,12 @@ export class FinderChart {
   );
   protected readonly says = computed(() => {
     const odds = this.points().map(([, y]) => y);
-    return `${this.points().length} recipes by ${this.byPeat() ? 'peat' : 'price'} and odds; odds from ${Math.min(...odds).toFixed(0)} to ${Math.max(...odds).toFixed(0)} in 100. The list has them all.`;
+    return texts.recipesByAndOddsOdds(
+      this.points().length,
+      this.byPeat() ? 'peat' : 'price',
+      Math.min(...odds).toFixed(0),
+      Math.max(...odds).toFixed(0),
+    );
   });
   protected readonly options = computed(() => {
     const chosen = this.chosen();
@@ -54,8 +61,8 @@ export class FinderChart {
       animation: false,
       textStyle: { fontFamily: chartLook.font },
       grid: { left: 48, right: 14, top: 10, bottom: 42 },
-      xAxis: axis(this.byPeat() ? '% peat' : 'price per L', { type: 'value', scale: true }),
-      yAxis: axis('all right, in 100', { type: 'value', min: 0, max: 100, nameGap: 34 }),
+      xAxis: axis(this.byPeat() ? '% peat' : texts.pricePerL, { type: 'value', scale: true }),
+      yAxis: axis(texts.allRightIn100, { type: 'value', min: 0, max: 100, nameGap: 34 }),
       series: [{ type: 'scatter', data }],
     };
   });

@@ -30,6 +30,8 @@ import { FinderChart } from './finder-chart';
 import { FinderSearch, keyOf, type Listed } from './finder-search';
 import { ShelfPanel } from './shelf-panel';
 import { Wishes } from './wishes';
+import { finderPage as texts } from '#words/en/places/finder/finder-page';
+import { common } from '#words/en/places/common';
 
 const PAUSE_MS = 350;
 const MOST_COMPARED = 3;
@@ -58,6 +60,8 @@ const SHOWN = 10;
   ],
 })
 export class FinderPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly store = inject(RecipeStore);
   private readonly way = inject(SchoolChoice);
   protected readonly wishes = inject(Wishes);
@@ -73,12 +77,12 @@ export class FinderPage {
       .map(({ id, name }) => ({ id, name: shortName(name) }));
   });
   protected readonly sliders: { name: keyof Preferences; label: string }[] = [
-    { name: 'water', label: 'Water that roots can take' },
-    { name: 'price', label: 'A low price' },
-    { name: 'peat', label: 'Less peat' },
-    { name: 'weight', label: 'Light to carry' },
-    { name: 'ingredients', label: 'Few materials' },
-    { name: 'useUp', label: 'Use up what wants using up' },
+    { name: 'water', label: texts.waterThatRootsCanTake },
+    { name: 'price', label: texts.aLowPrice },
+    { name: 'peat', label: texts.lessPeat },
+    { name: 'weight', label: texts.lightToCarry },
+    { name: 'ingredients', label: texts.fewMaterials },
+    { name: 'useUp', label: texts.useUpWhatWantsUsing },
   ];
 
   protected readonly byOdds = signal(true);
@@ -130,8 +134,8 @@ export class FinderPage {
     const state = this.search.state();
     if (state.state !== 'done') return '';
     const met =
-      state.feasible === 0 ? 'none meets every window' : `${grouped(state.feasible)} meet every window`;
-    return `${grouped(state.tried)} recipes looked at in ${fixed(state.ms / 1000, 1)} s, ${met}`;
+      state.feasible === 0 ? texts.noneMeetsEveryWindow : texts.meetEveryWindow(grouped(state.feasible));
+    return texts.recipesLookedAtInS(grouped(state.tried), fixed(state.ms / 1000, 1), met);
   });
   protected readonly stuck = computed(() => {
     const state = this.search.state();
@@ -146,7 +150,7 @@ export class FinderPage {
     };
     return {
       never: never.map(name),
-      pairs: pairs.slice(0, 3).map(([a, b]) => `${name(a)} with ${name(b)}`),
+      pairs: pairs.slice(0, 3).map(([a, b]) => texts.withIt(name(a), name(b))),
       near,
     };
   });
@@ -168,17 +172,22 @@ export class FinderPage {
     if (!first || first.odds === null || (this.byOdds() && !this.oddsKnown())) return null;
     const { parts, unusual } = first.found;
     const count = Object.values(parts).filter((n) => n > 0).length;
-    const odd = unusual.length > 0 ? '' : ', nothing in it is unusual';
+    const odd = unusual.length > 0 ? '' : texts.nothingInItIsUnusual;
     const familiar = this.familiar();
     const answer = this.search.reasons();
     const isFirst = familiar !== null && familiar.parts.join() === first.parts.join();
     return {
-      first: `First: all in range ${oddsWords(first.odds)}, with ${count} ${count === 1 ? 'material' : 'materials'}${odd}.`,
+      first: texts.firstAllInRangeWith(
+        oddsWords(first.odds),
+        count,
+        count === 1 ? 'material' : 'materials',
+        odd,
+      ),
       familiar:
         familiar && answer
           ? isFirst
-            ? 'It is your usual mix.'
-            : `Your usual ${familiar.name} would be as high ${this.ifWords(answer.why.overFamiliar)}.`
+            ? texts.itIsYourUsualMix
+            : texts.yourUsualWouldBeAs(familiar.name, this.ifWords(answer.why.overFamiliar))
           : '',
     };
   });
@@ -186,17 +195,17 @@ export class FinderPage {
   private ifWords(edge: Edge | null): string {
     switch (edge?.by) {
       case 'window':
-        return `if its ${this.nameOf(edge.id).toLowerCase()} lay further inside the window`;
+        return texts.ifItsLayFurtherInside(this.nameOf(edge.id).toLowerCase());
       case 'unusual':
-        return 'if its shares were the usual ones for this vessel';
+        return texts.ifItsSharesWereThe;
       case 'wish':
-        return `if you cared less for “${this.sliders.find((s) => s.name === edge.wish)!.label.toLowerCase()}”`;
+        return texts.ifYouCaredLessFor(this.sliders.find((s) => s.name === edge.wish)!.label.toLowerCase());
       case 'fewer':
-        return 'if one material more counted for nothing: it is as good otherwise';
+        return texts.ifOneMaterialMoreCounted;
       case 'rounder':
-        return 'with rounder parts: it is as good otherwise';
+        return texts.withRounderPartsItIs;
       default:
-        return 'too: nothing that is asked sets them apart';
+        return texts.tooNothingThatIsAsked;
     }
   }
 
@@ -205,7 +214,7 @@ export class FinderPage {
       .map(({ what, share, atMost, reason }) =>
         what === null
           ? reason
-          : `${Math.round(100 * share)} % ${what}, where ${Math.round(100 * atMost)} % is the most: ${reason}`,
+          : texts.whereIsTheMost(Math.round(100 * share), what, Math.round(100 * atMost), reason),
       )
       .join('; ');
 
@@ -219,7 +228,7 @@ export class FinderPage {
       .sort((a, b) => a.scoreChange - b.scoreChange)
       .slice(0, MOST_NEIGHBOURS)
       .map((n) => ({
-        text: `${n.by > 0 ? 'one more' : 'one less'} ${this.materialName(n.material).toLowerCase()}`,
+        text: `${n.by > 0 ? texts.oneMore : texts.oneLess} ${this.materialName(n.material).toLowerCase()}`,
         effect: `${this.nameOf(n.moves.id).toLowerCase()} ${signed(n.moves.by)}`,
         better: n.scoreChange < 0,
       }));
@@ -244,7 +253,11 @@ export class FinderPage {
       beats: now ? windowScore(now.readings) - windowScore(one.found.judgement.readings) : 0,
       missing:
         missing &&
-        `${missing.parts} of ${shortName(missing.material.name).toLowerCase()}${missing.instead ? ` in place of the ${shortName(missing.instead.name).toLowerCase()}` : ''}, not on the shelf`,
+        texts.ofNotOnTheShelf(
+          missing.parts,
+          shortName(missing.material.name).toLowerCase(),
+          missing.instead ? texts.inPlaceOfThe(shortName(missing.instead.name).toLowerCase()) : '',
+        ),
     };
   });
 
@@ -316,7 +329,7 @@ export class FinderPage {
       },
       `finder ${keyOf(found)}`,
     );
-    this.notices.say('It is open.', () => this.store.undo());
+    this.notices.say(texts.itIsOpen, () => this.store.undo());
     void this.router.navigateByUrl('/mix');
   }
 

@@ -5,10 +5,12 @@ import { ShelfLineRow } from '../bench/shelf-line';
 import { FetchState } from '../ui/fetch-state';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { type Bounds, Wishes } from './wishes';
+import { shelfPanel as texts } from '#words/en/places/finder/shelf-panel';
+import { common } from '#words/en/places/common';
 
 const ends: Asked<keyof Bounds>[] = [
-  { name: 'min', label: 'Parts at least', within: 'partsLimit', whole: true },
-  { name: 'max', label: 'Parts at most', within: 'partsLimit', whole: true },
+  { name: 'min', label: texts.partsAtLeast, within: 'partsLimit', whole: true },
+  { name: 'max', label: texts.partsAtMost, within: 'partsLimit', whole: true },
 ];
 /** Where a limit was emptied. */
 const open: Bounds = { min: 0, max: 20 };
@@ -22,6 +24,8 @@ const open: Bounds = { min: 0, max: 20 };
   imports: [FetchState, NumberList, ShelfLineRow],
 })
 export class ShelfPanel {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly wishes = inject(Wishes);
   protected readonly shelf = inject(ShelfService);
   protected readonly most = MOST_ON_SHELF;

@@ -40,6 +40,8 @@ import { RecipeBar } from './recipe-bar';
 import { Remedies } from '../bench/remedies';
 import { WhatBecame } from '../bench/what-became';
 import { RecipeStore } from '../bench/recipe-store';
+import { mixPage as texts } from '#words/en/places/mix/mix-page';
+import { common } from '#words/en/places/common';
 
 const LINK_DELAY_MS = 250;
 /** The address that this tab wrote last. */
@@ -92,6 +94,8 @@ const REST_MS = 400;
   ],
 })
 export class MixPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly store = inject(RecipeStore);
   protected readonly remedies = inject(Remedies);
   protected readonly sure = inject(HowSure);
@@ -172,7 +176,7 @@ export class MixPage {
       );
       untracked(() => {
         if (JSON.stringify(recipe) !== JSON.stringify(this.store.recipe())) this.store.start(recipe);
-        if (problems.length > 0) this.notices.say(`The link was not read whole. ${problems.join('. ')}.`);
+        if (problems.length > 0) this.notices.say(texts.theLinkWasNotRead(problems.join('. ')));
       });
     });
     effect((onCleanup) => {

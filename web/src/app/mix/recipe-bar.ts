@@ -15,6 +15,8 @@ import { TextField } from '../ui/fields/text-field';
 import { SaidPipe } from '../ui/words/said';
 import { readingWords, stageNames } from '../ui/words/words';
 import { RecipeStore } from '../bench/recipe-store';
+import { recipeBar as texts } from '#words/en/places/mix/recipe-bar';
+import { common } from '#words/en/places/common';
 
 /** Which recipe this is: open a kept one, keep this one. */
 @Component({
@@ -25,6 +27,8 @@ import { RecipeStore } from '../bench/recipe-store';
   imports: [DatePipe, FetchState, NgbDropdownModule, SaidPipe, TextField],
 })
 export class RecipeBar {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly store = inject(RecipeStore);
   private readonly mixes = inject(MixesService);
   private readonly notices = inject(Notices);
@@ -32,11 +36,11 @@ export class RecipeBar {
   protected readonly all = this.mixes.all;
   protected readonly ways = [
     {
-      ...{ name: 'Undo', keys: 'Control+Z', icon: 'bi-arrow-counterclockwise' },
+      ...{ name: common.undo, keys: 'Control+Z', icon: 'bi-arrow-counterclockwise' },
       ...{ can: this.store.canUndo, go: (): void => this.store.undo() },
     },
     {
-      ...{ name: 'Redo', keys: 'Control+Shift+Z', icon: 'bi-arrow-clockwise' },
+      ...{ name: texts.redo, keys: 'Control+Shift+Z', icon: 'bi-arrow-clockwise' },
       ...{ can: this.store.canRedo, go: (): void => this.store.redo() },
     },
   ];
@@ -47,8 +51,8 @@ export class RecipeBar {
 
   protected readonly title = computed(() => {
     const opened = this.store.opened();
-    if (!opened) return 'A recipe without a name';
-    return opened.name + (this.store.changed() ? ', changed' : '');
+    if (!opened) return texts.aRecipeWithoutAName;
+    return opened.name + (this.store.changed() ? texts.changed2 : '');
   });
 
   /** What a later model gives otherwise than on the day when this was kept. */
@@ -63,9 +67,9 @@ export class RecipeBar {
         const { name, places } = readingWords(id, noun);
         return `${inSentence(name)} ${fixed(from, places)} → ${fixed(to, places)}`;
       });
-      return `Computed anew since it was saved: ${all.join(', ')}.`;
+      return texts.computedAnewSinceItWas(all.join(', '));
     }
-    return figures === null && MODEL > 1 ? 'Saved under an earlier model: its figures may have moved.' : '';
+    return figures === null && MODEL > 1 ? texts.savedUnderAnEarlierModel : '';
   });
 
   constructor() {
@@ -111,16 +115,16 @@ export class RecipeBar {
     this.mixes.putAway(mixId).subscribe({
       next: () => {
         this.store.forgetName();
-        this.notices.undoable(`“${name}” is archived.`, () => this.mixes.bringBack(mixId));
+        this.notices.undoable(texts.isArchived(name), () => this.mixes.bringBack(mixId));
       },
-      error: (error: Error) => this.notices.say(`Not archived: ${error.message}`),
+      error: (error: Error) => this.notices.say(texts.notArchived(error.message)),
     });
   }
 
   protected bringBack(mix: MixVersion): void {
     this.mixes.bringBack(mix.mixId).subscribe({
       next: () => this.store.open(mix),
-      error: (error: Error) => this.notices.say(`Not brought back: ${error.message}`),
+      error: (error: Error) => this.notices.say(texts.notBroughtBack(error.message)),
     });
   }
 
@@ -139,7 +143,7 @@ export class RecipeBar {
     event.preventDefault();
     const name = this.name().trim();
     if (name === '' || name.length > 80) {
-      this.problem.set('A name must have 1 to 80 letters');
+      this.problem.set(texts.aNameMustHave1);
       return;
     }
     const opened = this.store.opened();
@@ -155,7 +159,7 @@ export class RecipeBar {
         this.store.keptAs({ ...opened, name });
         this.naming.set(false);
         this.busy.set(false);
-        this.notices.say(`It is called ${name} now.`);
+        this.notices.say(texts.itIsCalledNow(name));
       },
       error: (error: Error) => {
         this.busy.set(false);
@@ -172,13 +176,13 @@ export class RecipeBar {
         this.naming.set(false);
         this.name.set('');
         this.busy.set(false);
-        this.notices.say(mix ? `Kept as ${mix.name}, version ${mix.version}.` : keptHere('this recipe'));
+        this.notices.say(mix ? texts.keptAsVersion(mix.name, mix.version) : keptHere(texts.thisRecipe));
       },
       error: (error: Error) => {
         this.busy.set(false);
         this.problem.set(error.message);
         this.naming.set(this.naming() || this.store.opened() === null);
-        if (!this.naming()) this.notices.say(`Not kept: ${error.message}`);
+        if (!this.naming()) this.notices.say(texts.notKept(error.message));
       },
     });
   }

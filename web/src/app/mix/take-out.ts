@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { takeOut as texts } from '#words/en/places/mix/take-out';
 
 /** Takes a row out of the recipe. */
 @Component({
@@ -18,7 +19,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     <button
       type="button"
       class="press square quiet"
-      [attr.aria-label]="'Remove ' + name()"
+      [attr.aria-label]="texts.remove + name()"
       (click)="pressed.emit()"
     >
       <i class="bi bi-x-lg" aria-hidden="true"></i>
@@ -26,6 +27,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
   `,
 })
 export class TakeOut {
+  protected readonly texts = texts;
   readonly name = input.required<string>();
   readonly pressed = output();
 }

@@ -9,6 +9,8 @@ import { Segments } from '../ui/fields/segments';
 import { TickField } from '../ui/fields/tick-field';
 import { SaidPipe } from '../ui/words/said';
 import { ShareRulers } from './share-rulers';
+import { comparePage as texts } from '#words/en/places/plants/compare-page';
+import { common } from '#words/en/places/common';
 
 type By = 'batch' | 'mix' | 'vessel' | 'seed';
 type What = 'up' | 'made';
@@ -20,46 +22,52 @@ type What = 'up' | 'made';
   template: `
     <div class="asked">
       <app-segments
-        label="Compare"
+        [label]="texts.compare"
         [choices]="bys"
         [value]="by()"
         (valueChange)="by.set($event); left.set([])"
       />
-      <app-segments label="By" [choices]="whats" [(value)]="what" />
-      <app-choice-field label="Crop" none="all crops" [choices]="crops()" [(value)]="crop" />
+      <app-segments [label]="texts.by" [choices]="whats" [(value)]="what" />
+      <app-choice-field [label]="common.crop" [none]="texts.allCrops" [choices]="crops()" [(value)]="crop" />
     </div>
     @if (fetched(); as it) {
       @if (it.failed) {
-        <p class="wrong" role="alert">Could not fetch the counts. {{ it.failed }}</p>
+        <p class="wrong" role="alert">{{ texts.couldNotFetchTheCounts(it.failed) }}</p>
       } @else {
         @if (verdict(); as says) {
           <p class="verdict" role="status">{{ says.says | said }}</p>
         } @else {
           <p>
-            {{ counted().length === 0 ? 'Nothing is counted yet' : 'Only one is counted' }}: two or more are
-            needed.
+            {{
+              texts.twoOrMoreAreNeeded(
+                counted().length === 0 ? texts.nothingIsCountedYet : texts.onlyOneIsCounted
+              )
+            }}
           </p>
         }
         <app-share-rulers [arms]="arms()" [shares]="verdict()?.shares ?? []" />
         @if (verdict(); as says) {
           @if (says.pairs.length > 1) {
             <details>
-              <summary>Every pair</summary>
+              <summary>{{ texts.everyPair }}</summary>
               <ul class="rows">
                 @for (pair of says.pairs; track $index) {
                   <li>
-                    {{ arms()[pair.better]!.name | said }} over {{ arms()[pair.worse]!.name | said }}:
-                    {{ pair.told ? 'more than luck' : 'may be luck' }}
-                    <span class="term"
-                      >exact test p = {{ shown(pair.p) }}, for all pairs {{ shown(pair.holm) }}</span
-                    >
+                    {{
+                      texts.over(
+                        arms()[pair.better]!.name | said,
+                        arms()[pair.worse]!.name | said,
+                        pair.told ? texts.moreThanLuck : texts.mayBeLuck
+                      )
+                    }}
+                    <span class="term">{{ texts.exactTestPForAll(shown(pair.p), shown(pair.holm)) }}</span>
                   </li>
                 }
               </ul>
             </details>
           }
         }
-        <h2>Which to compare</h2>
+        <h2>{{ texts.whichToCompare }}</h2>
         <ul class="rows">
           @for (group of counted(); track group.key) {
             <li>
@@ -69,15 +77,15 @@ type What = 'up' | 'made';
                 >{{ group.name | said }}</app-tick-field
               >
               <span class="term"
-                >{{ group.plantings }} {{ group.plantings === 1 ? 'planting' : 'plantings'
-                }}{{ group.daysToUp === null ? '' : ', up after ' + group.daysToUp + ' days'
+                >{{ group.plantings }} {{ group.plantings === 1 ? texts.planting : texts.plantings
+                }}{{ group.daysToUp === null ? '' : texts.upAfter + group.daysToUp + texts.days
                 }}{{ lostSays(group) }}</span
               >
             </li>
           }
         </ul>
         <p class="term">
-          The last three years. Batches differ in crops, vessels and place on the bench: a trial tells more.
+          {{ texts.theLastThreeYearsBatches }}
         </p>
       }
     }
@@ -98,17 +106,19 @@ type What = 'up' | 'made';
   imports: [ChoiceField, SaidPipe, Segments, ShareRulers, TickField],
 })
 export class ComparePage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly plants = inject(PlantsService);
   private readonly season = inject(SeasonService);
   protected readonly bys: { id: By; name: string }[] = [
-    { id: 'mix', name: 'Mixes' },
-    { id: 'batch', name: 'Batches' },
-    { id: 'vessel', name: 'Vessels' },
-    { id: 'seed', name: 'Seed' },
+    { id: 'mix', name: texts.mixes },
+    { id: 'batch', name: common.batches },
+    { id: 'vessel', name: common.vessels },
+    { id: 'seed', name: common.seed },
   ];
   protected readonly whats: { id: What; name: string }[] = [
-    { id: 'up', name: 'Came up' },
-    { id: 'made', name: 'Made it' },
+    { id: 'up', name: common.cameUp },
+    { id: 'made', name: texts.madeIt },
   ];
   protected readonly by = signal<By>('mix');
   protected readonly what = signal<What>('up');
@@ -140,7 +150,9 @@ export class ComparePage {
       .map((group) => ({ name: group.name, ...group[this.what()] })),
   );
   protected readonly verdict = computed(() =>
-    this.arms().length < 2 ? null : verdictOf(this.arms(), this.what() === 'up' ? 'came up' : 'made it'),
+    this.arms().length < 2
+      ? null
+      : verdictOf(this.arms(), this.what() === 'up' ? texts.cameUp : texts.madeIt2),
   );
 
   protected shown(p: number): string {
@@ -150,10 +162,12 @@ export class ComparePage {
   protected lostSays({ lost }: PlantGroup): string {
     return lost.length === 0
       ? ''
-      : `; lost: ${lost
-          .slice(0, 3)
-          .map(({ count, cause }) => `${count} ${cause}`)
-          .join(', ')}`;
+      : texts.lost(
+          lost
+            .slice(0, 3)
+            .map(({ count, cause }) => `${count} ${cause}`)
+            .join(', '),
+        );
   }
 
   protected take(key: string, taken: boolean): void {

@@ -1,4 +1,5 @@
 import { eachToTell } from '#core/stats/compare';
+import { enough as texts } from '#words/en/places/plants/enough';
 
 /** Where most of what is sown comes up. */
 const USUAL = 0.85;
@@ -7,6 +8,6 @@ const USUAL = 0.85;
 export function enough(cells: number): string {
   for (let points = 1; points <= 80; points++)
     if (eachToTell(USUAL, USUAL - points / 100, 0.05, 0.8) <= cells)
-      return `${cells} cells of each arm tell a fall from 85 to ${85 - points} % four times in five.`;
-  return `${cells} cells of each arm tell next to nothing: more cells, or more blocks.`;
+      return texts.cellsOfEachArmTell(cells, 85 - points);
+  return texts.cellsOfEachArmTell2(cells);
 }

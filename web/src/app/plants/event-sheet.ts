@@ -8,6 +8,8 @@ import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { TrayPicture } from './tray-picture';
 import { TypedDay } from '../ui/fields/typed-day';
+import { eventSheet as texts } from '#words/en/places/plants/event-sheet';
+import { common } from '#words/en/places/common';
 
 interface Asked {
   kind: PlantEventKind;
@@ -24,30 +26,55 @@ const MOST_PICTURED = 600;
 const BARE: readonly PlantEventKind[] = ['watered', 'topped'];
 /** In the order in which a hand wants them. */
 const asked: readonly Asked[] = [
-  { kind: 'up', name: 'Came up', number: { label: 'So many in all', within: 'plantCount', whole: true } },
-  { kind: 'count', name: 'Counted', number: { label: 'So many stand', within: 'plantCount', whole: true } },
-  { kind: 'lost', name: 'Lost', number: { label: 'So many', within: SOME, whole: true }, words: 'cause' },
-  { kind: 'fed', name: 'Fed', words: 'text' },
+  {
+    kind: 'up',
+    name: common.cameUp,
+    number: { label: texts.soManyInAll, within: 'plantCount', whole: true },
+  },
+  {
+    kind: 'count',
+    name: texts.counted,
+    number: { label: texts.soManyStand, within: 'plantCount', whole: true },
+  },
+  {
+    kind: 'lost',
+    name: texts.lost,
+    number: { label: texts.soMany, within: SOME, whole: true },
+    words: 'cause',
+  },
+  { kind: 'fed', name: texts.fed, words: 'text' },
   {
     kind: 'watered',
-    name: 'Watered from below',
-    number: { label: 'Taken up', within: 'wateredLitres', unit: 'L' },
+    name: texts.wateredFromBelow,
+    number: { label: texts.takenUp, within: 'wateredLitres', unit: 'L' },
   },
-  { kind: 'ph', name: 'pH', number: { label: 'pH of what drains', within: 'measuredPh' } },
-  { kind: 'ec', name: 'EC', number: { label: 'EC of what drains, mS/cm', within: 'plantEcMSPerCm' } },
-  { kind: 'weight', name: 'Weighed', number: { label: 'A tray weighs', within: 'trayGrams', unit: 'g' } },
-  { kind: 'cold', name: 'Cold night', number: { label: 'Down to', within: 'nightC', unit: '°C' } },
-  { kind: 'size', name: 'Height', number: { label: 'Of one in the middle', within: 'plantMm', unit: 'mm' } },
-  { kind: 'topped', name: 'Topped up', number: { label: 'With', within: 'wateredLitres', unit: 'L' } },
-  { kind: 'thinned', name: 'Thinned', number: { label: 'So many', within: SOME, whole: true } },
+  { kind: 'ph', name: 'pH', number: { label: texts.phOfWhatDrains, within: 'measuredPh' } },
+  { kind: 'ec', name: 'EC', number: { label: texts.ecOfWhatDrainsMs, within: 'plantEcMSPerCm' } },
+  {
+    kind: 'weight',
+    name: texts.weighed,
+    number: { label: texts.aTrayWeighs, within: 'trayGrams', unit: 'g' },
+  },
+  { kind: 'cold', name: texts.coldNight, number: { label: texts.downTo, within: 'nightC', unit: '°C' } },
+  {
+    kind: 'size',
+    name: texts.height,
+    number: { label: texts.ofOneInTheMiddle, within: 'plantMm', unit: 'mm' },
+  },
+  {
+    kind: 'topped',
+    name: texts.toppedUp,
+    number: { label: texts.withIt, within: 'wateredLitres', unit: 'L' },
+  },
+  { kind: 'thinned', name: texts.thinned, number: { label: texts.soMany, within: SOME, whole: true } },
   {
     kind: 'out',
-    name: 'Planted or sold',
-    number: { label: 'So many', within: SOME, whole: true },
+    name: texts.plantedOrSold,
+    number: { label: texts.soMany, within: SOME, whole: true },
     words: 'way',
   },
-  { kind: 'sprayed', name: 'Sprayed', words: 'text' },
-  { kind: 'note', name: 'Note', words: 'text' },
+  { kind: 'sprayed', name: texts.sprayed, words: 'text' },
+  { kind: 'note', name: texts.note, words: 'text' },
 ];
 
 /** What happened, in two presses and a number. */
@@ -55,7 +82,7 @@ const asked: readonly Asked[] = [
   selector: 'app-event-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="presses" role="group" aria-label="What happened">
+    <div class="presses" role="group" [attr.aria-label]="common.whatHappened">
       @for (one of asked; track one.kind) {
         <button
           type="button"
@@ -63,7 +90,7 @@ const asked: readonly Asked[] = [
           [attr.aria-pressed]="open()?.kind === one.kind"
           (click)="choose(one)"
         >
-          {{ one.kind === 'up' && struck() ? 'Rooted' : one.name }}
+          {{ one.kind === 'up' && struck() ? texts.rooted : one.name }}
         </button>
       }
     </div>
@@ -86,12 +113,12 @@ const asked: readonly Asked[] = [
               [attr.aria-expanded]="cellByCell()"
               (click)="cellByCell.set(!cellByCell())"
             >
-              By a picture of the tray
+              {{ texts.byAPictureOfThe }}
             </button>
           }
           @if (it.kind === 'watered') {
             <app-number-field
-              label="In so many minutes"
+              [label]="texts.inSoManyMinutes"
               within="waterMinutes"
               [whole]="true"
               [(value)]="minutes"
@@ -99,22 +126,27 @@ const asked: readonly Asked[] = [
           }
           @switch (it.words) {
             @case ('cause') {
-              <app-choice-field label="Of what" none="own words" [choices]="causes" [(value)]="cause" />
+              <app-choice-field
+                [label]="common.ofWhat"
+                [none]="texts.ownWords"
+                [choices]="causes"
+                [(value)]="cause"
+              />
               @if (!cause()) {
-                <app-text-field label="In own words" [(value)]="text" />
+                <app-text-field [label]="texts.inOwnWords" [(value)]="text" />
               }
             }
             @case ('way') {
-              <app-choice-field label="Where to" [choices]="ways" [(value)]="way" />
+              <app-choice-field [label]="texts.whereTo" [choices]="ways" [(value)]="way" />
             }
             @case ('text') {
               <app-text-field
-                [label]="it.kind === 'note' ? 'Note' : 'With what, by which label'"
+                [label]="it.kind === 'note' ? texts.note : texts.withWhatByWhichLabel"
                 [(value)]="text"
               />
             }
           }
-          <app-day-field label="On" [day]="on" />
+          <app-day-field [label]="common.on" [day]="on" />
         </div>
         @if (countable() && cellByCell()) {
           <app-tray-picture
@@ -127,13 +159,13 @@ const asked: readonly Asked[] = [
         }
         @if (it.kind === 'sprayed') {
           <p class="term">
-            What its label says holds: gloves, goggles, dose, days to wait; and your local rules and licence.
+            {{ texts.whatItsLabelSaysHolds }}
           </p>
         }
         @if (problem() || missing()) {
           <p class="wrong" role="alert">{{ problem() || missing() }}</p>
         }
-        <button type="submit" class="press next">Save</button>
+        <button type="submit" class="press next">{{ common.save }}</button>
       </form>
     }
   `,
@@ -159,6 +191,8 @@ const asked: readonly Asked[] = [
   imports: [ChoiceField, DayField, NumberField, TextField, TrayPicture],
 })
 export class EventSheet {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly problem = input.required<string>();
   /** What is counted, where each holds one plant. */
   readonly cells = input.required<number>();
@@ -234,7 +268,7 @@ export class EventSheet {
     }
   });
   protected readonly missing = computed(() =>
-    this.tried() && !this.event() ? 'Something is not filled in yet' : '',
+    this.tried() && !this.event() ? texts.somethingIsNotFilledIn : '',
   );
 
   protected choose(one: Asked): void {

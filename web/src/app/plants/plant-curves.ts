@@ -5,6 +5,8 @@ import { fixed } from '#core/units/show';
 import { Units } from '../data/units';
 import { axis, Chart, chartLook } from '../ui/pictures/chart';
 import { shownIn } from '../ui/words/shown-in';
+import { plantCurves as texts } from '#words/en/places/plants/plant-curves';
+import { common } from '#words/en/places/common';
 
 interface Ends {
   low: number;
@@ -27,11 +29,11 @@ interface Curve {
         <h2>{{ curve.name }}</h2>
         <app-chart [options]="curve.options" [says]="curve.says" />
         <details>
-          <summary>As a table</summary>
+          <summary>{{ texts.asATable }}</summary>
           <table>
             <thead>
               <tr>
-                <th scope="col">Day</th>
+                <th scope="col">{{ texts.day }}</th>
                 <th scope="col">{{ curve.name }}</th>
               </tr>
             </thead>
@@ -66,6 +68,7 @@ interface Curve {
   imports: [Chart],
 })
 export class PlantCurves {
+  protected readonly texts = texts;
   readonly planting = input.required<Planting>();
   readonly events = input.required<readonly KeptEvent[]>();
   readonly ph = input<Ends>();
@@ -96,12 +99,12 @@ export class PlantCurves {
       event.kind === 'up' ? [[day(event.on), event.count]] : [],
     );
     const all: Curve[] = [
-      { name: 'Came up', points: came, unit: 'plants', window: undefined },
-      { name: 'Stand', points: stand, unit: 'plants', window: undefined },
+      { name: common.cameUp, points: came, unit: 'plants', window: undefined },
+      { name: texts.stand, points: stand, unit: 'plants', window: undefined },
       { name: 'pH', points: read('ph'), unit: 'pH', window: this.ph() },
       { name: 'EC', points: read('ec'), unit: 'mS/cm', window: this.ec() },
-      { name: 'Height', points: tall, unit: 'mm', window: undefined },
-      { name: 'Weight', points: weighed, unit: 'g', window: undefined },
+      { name: texts.height, points: tall, unit: 'mm', window: undefined },
+      { name: common.weight, points: weighed, unit: 'g', window: undefined },
     ];
     const system = this.units.system();
     return all
@@ -117,9 +120,16 @@ export class PlantCurves {
 function drawn({ name, points, unit, window }: Curve) {
   const places = ['plants', 'g', 'mm'].includes(unit) ? 0 : ['oz', 'in'].includes(unit) ? 1 : 2;
   const [first, last] = [points[0]!, points.at(-1)!];
-  const between = window ? `; right is ${window.low} to ${window.high}` : '';
+  const between = window ? texts.rightIsTo(window.low, window.high) : '';
   return {
-    says: `${name} from ${fixed(first[1], places)} on day ${first[0]} to ${fixed(last[1], places)} on day ${last[0]}${between}.`,
+    says: texts.fromOnDayToOn(
+      name,
+      fixed(first[1], places),
+      first[0],
+      fixed(last[1], places),
+      last[0],
+      between,
+    ),
     rows: points.map(([day, value]) => [String(day), fixed(value, places)] as const),
     options: {
       animation: false,

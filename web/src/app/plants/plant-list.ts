@@ -13,14 +13,15 @@ import { FetchState } from '../ui/fetch-state';
 import { TableFiles } from '../ui/table-files';
 import { SaidPipe } from '../ui/words/said';
 import { startWords, tallySays } from './plant-words';
+import { plantList as texts } from '#words/en/places/plants/plant-list';
 
 /** What stands, newest first, each with what it wants next. */
 @Component({
   selector: 'app-plant-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <a class="press next" routerLink="/plants/new">New planting</a>
-    <app-fetch-state [of]="lines" what="the plants" />
+    <a class="press next" routerLink="/plants/new">{{ texts.newPlanting }}</a>
+    <app-fetch-state [of]="lines" [what]="texts.thePlants" />
     <ul class="rows">
       @for (one of shown(); track one.id) {
         <li>
@@ -43,18 +44,20 @@ import { startWords, tallySays } from './plant-words';
         </li>
       } @empty {
         @if (lines.value()) {
-          <li>Nothing grows yet. Begin with New planting.</li>
+          <li>{{ texts.nothingGrowsYetBeginWith }}</li>
         }
       }
     </ul>
     @if (hasMore()) {
-      <button type="button" class="press quiet" (click)="more()">Older ones</button>
+      <button type="button" class="press quiet" (click)="more()">{{ texts.olderOnes }}</button>
     }
     @for (one of others; track one.name) {
       @if (one.list.value(); as lines) {
         @if (lines.length > 0) {
           <details>
-            <summary>{{ one.name }} ({{ lines.length }}{{ lines.length === PAGE ? ' newest' : '' }})</summary>
+            <summary>
+              {{ one.name }} ({{ lines.length }}{{ lines.length === PAGE ? texts.newest : '' }})
+            </summary>
             <ul class="rows">
               @for (it of lines; track it.id) {
                 <li>
@@ -110,14 +113,15 @@ import { startWords, tallySays } from './plant-words';
   imports: [DatePipe, FetchState, RouterLink, SaidPipe, TableFiles],
 })
 export class PlantList {
+  protected readonly texts = texts;
   private readonly plants = inject(PlantsService);
   private readonly notices = inject(Notices);
   private readonly library = inject(LibraryService).library;
   private readonly crops = inject(SeasonService).crops;
   protected readonly lines = this.plants.list('no');
   protected readonly others = [
-    { name: 'Done with', list: this.plants.list('yes') },
-    { name: 'Archived', list: this.plants.list('away') },
+    { name: texts.doneWith, list: this.plants.list('yes') },
+    { name: texts.archived, list: this.plants.list('away') },
   ];
   private readonly older = signal<readonly PlantingLine[]>([]);
   protected readonly shown = computed(() => [...(this.lines.value() ?? []), ...this.older()]);
@@ -156,7 +160,7 @@ export class PlantList {
   protected more(): void {
     this.plants.more('no', this.shown().length).subscribe({
       next: (lines) => this.older.update((there) => [...there, ...lines]),
-      error: (error: Error) => this.notices.say(`Could not fetch the older ones: ${error.message}`),
+      error: (error: Error) => this.notices.say(texts.couldNotFetchTheOlder(error.message)),
     });
   }
 }

@@ -19,6 +19,8 @@ import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
 import { FetchState } from '../ui/fetch-state';
+import { plantNew as texts } from '#words/en/places/plants/plant-new';
+import { common } from '#words/en/places/common';
 
 interface Draft {
   start: Planting['start'];
@@ -62,6 +64,8 @@ interface Draft {
   imports: [ChoiceField, FetchState, NumberField, RouterLink, Segments, TextField, TickField],
 })
 export class PlantNew {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly plants = inject(PlantsService);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
@@ -80,7 +84,9 @@ export class PlantNew {
 
   protected readonly ways = starts.map((id) => ({
     id,
-    name: { sow: 'Sow', strike: 'Strike cuttings', pot: 'Pot plants', split: 'Set some apart' }[id],
+    name: { sow: texts.sow, strike: texts.strikeCuttings, pot: texts.potPlants, split: texts.setSomeApart }[
+      id
+    ],
   }));
   protected readonly crops = computed(() =>
     (this.season.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
@@ -104,7 +110,10 @@ export class PlantNew {
       .filter((one) => (one.tally.alive ?? one.tally.begun) > 0)
       .map((one: PlantingLine) => ({
         id: String(one.id),
-        name: `${called(one, names.get(one.crop) ?? { name: one.crop })}, ${one.tally.alive ?? one.tally.begun} there`,
+        name: texts.there(
+          called(one, names.get(one.crop) ?? { name: one.crop }),
+          one.tally.alive ?? one.tally.begun,
+        ),
       }));
   });
   protected readonly noun = computed(
@@ -112,22 +121,23 @@ export class PlantNew {
   );
   protected readonly each = computed(
     () =>
-      ({ sow: 'Seeds', strike: 'Cuttings', pot: 'Plants', split: 'Plants' })[this.draft().start] +
-      ` to each ${this.noun()}`,
+      ({ sow: texts.seeds, strike: common.cuttings, pot: common.plants, split: common.plants })[
+        this.draft().start
+      ] + texts.toEach(this.noun()),
   );
   /** Plants that come from others. */
   protected readonly fromSum = computed(() =>
     this.draft().from.reduce((sum, one) => sum + (one.plants ?? 0), 0),
   );
   protected readonly deep = computed(() =>
-    this.crop()?.depth === 'deep' ? 'deep, up to the first true leaf' : 'at its old level, no deeper',
+    this.crop()?.depth === 'deep' ? texts.deepUpToTheFirst : texts.atItsOldLevelNo,
   );
   /** Today until another is chosen: the nursery's, which may be known only after the form is. */
   protected readonly day = computed(() => this.draft().on || this.nursery.today());
   protected readonly dayProblem = computed(() => {
     const on = this.day();
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(on)) return 'The day must be a date';
-    return on > this.nursery.today() ? 'The day must not be later than today' : '';
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(on)) return common.dayMustBeADate;
+    return on > this.nursery.today() ? texts.theDayMustNotBe : '';
   });
   protected readonly ready = computed(() => {
     const { cells, perCell, from } = this.draft();
@@ -232,12 +242,12 @@ export class PlantNew {
             return;
           }
           if (draft.season) this.season.plan.refresh();
-          this.notices.say(`${this.crop()?.name ?? 'It'} is with the plants.`);
+          this.notices.say(texts.isWithThePlants(this.crop()?.name ?? texts.it));
           void this.router.navigate(['/plants', made.id], { replaceUrl: true });
         },
         error: (error: Error) => {
           this.busy.set(false);
-          this.problem.set(`Not kept: ${error.message}`);
+          this.problem.set(texts.notKept(error.message));
         },
       });
   }

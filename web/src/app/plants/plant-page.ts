@@ -50,6 +50,8 @@ import { PlantCurves } from './plant-curves';
 import { startWords, tallySays } from './plant-words';
 import { smallPicture } from './small-picture';
 import { WhatsWrong } from './whats-wrong';
+import { plantPage as texts } from '#words/en/places/plants/plant-page';
+import { common } from '#words/en/places/common';
 
 const HOUSE_C = 20;
 
@@ -63,6 +65,8 @@ const HOUSE_C = 20;
   imports: [DatePipe, EventSheet, FetchState, PlantCurves, RouterLink, SaidPipe, WhatsWrong, PlantWater],
 })
 export class PlantPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   /** From the address. */
   readonly id = input.required<string>();
   private readonly plants = inject(PlantsService);
@@ -204,7 +208,7 @@ export class PlantPage {
       checkEvent(planting, this.events(), event);
     } catch (error) {
       if (!(error instanceof OutOfRange)) throw error;
-      this.problem.set(`Not entered: ${error.message}`);
+      this.problem.set(texts.notEntered2(error.message));
       return;
     }
     this.problem.set('');
@@ -212,7 +216,7 @@ export class PlantPage {
     const key = this.record.enter(thing, event, this.aboutOf(event));
     this.sheet()?.done();
     if (event.kind !== 'undo')
-      this.notices.say(`Entered: ${this.reader.read(eventSays(event))}.`, () =>
+      this.notices.say(texts.entered(this.reader.read(eventSays(event))), () =>
         this.record.takeBack(thing, key, event.on),
       );
   }
@@ -239,9 +243,9 @@ export class PlantPage {
       .then((jpeg) => firstValueFrom(this.plants.addPicture(planting, this.nursery.today(), jpeg)))
       .then((kept) => {
         if (kept) this.there.refresh();
-        this.notices.say(kept ? 'The picture is kept.' : keptHere('the picture'));
+        this.notices.say(kept ? texts.thePictureIsKept : keptHere(texts.thePicture));
       })
-      .catch((error: unknown) => this.wayProblem.set(`The picture is not kept: ${(error as Error).message}`));
+      .catch((error: unknown) => this.wayProblem.set(texts.thePictureIsNotKept((error as Error).message)));
   }
 
   protected takeBack(of: number, on: string): void {
@@ -254,10 +258,10 @@ export class PlantPage {
     const id = Number(this.id());
     this.plants.putAway(id).subscribe({
       next: () => {
-        this.notices.say('It is archived.', () => this.bringBack());
+        this.notices.say(texts.itIsArchived, () => this.bringBack());
         void this.router.navigate(['/plants/growing']);
       },
-      error: (error: Error) => this.wayProblem.set(`Still there: ${error.message}`),
+      error: (error: Error) => this.wayProblem.set(texts.stillThere(error.message)),
     });
   }
 
@@ -265,8 +269,8 @@ export class PlantPage {
     this.plants.bringBack(Number(this.id())).subscribe({
       next: () => this.there.refresh(),
       error: (error: Error) => {
-        this.wayProblem.set(`Still archived: ${error.message}`);
-        this.notices.say(`Still archived: ${error.message}`);
+        this.wayProblem.set(texts.stillArchived(error.message));
+        this.notices.say(texts.stillArchived(error.message));
       },
     });
   }

@@ -12,6 +12,7 @@ import { mixOfPlanting } from '../bench/mix-of-planting';
 import { KeepingService } from '../data/keeping-choice';
 import { LibraryService } from '../data/library';
 import { SaidPipe } from '../ui/words/said';
+import { common } from '#words/en/places/common';
 
 /** When a planting is watered by weight, and the way to its weeks to come. */
 @Component({
@@ -21,13 +22,14 @@ import { SaidPipe } from '../ui/words/said';
     @if (lift(); as it) {
       <p>
         {{ it | said }}
-        <a routerLink="/mix/weeks" [queryParams]="{ planting: planting().id }">Weeks ahead</a>
+        <a routerLink="/mix/weeks" [queryParams]="{ planting: planting().id }">{{ common.weeksAhead }}</a>
       </p>
     }
   `,
   imports: [RouterLink, SaidPipe],
 })
 export class PlantWater {
+  protected readonly common = common;
   readonly planting = input.required<Pick<PlantingPage, 'id' | 'vessel' | 'cells'>>();
   readonly batch = input.required<Batch>();
   readonly events = input.required<readonly KeptEvent[]>();

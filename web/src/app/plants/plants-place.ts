@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { PlaceTabs } from '../ui/place-tabs';
+import { plantsPlace as texts } from '#words/en/places/plants/plants-place';
+import { common } from '#words/en/places/common';
 
 /** What became of the mix. */
 @Component({
@@ -7,15 +9,17 @@ import { PlaceTabs } from '../ui/place-tabs';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'page' },
   template: `
-    <h1>Plants</h1>
-    <app-place-tabs label="Of the plants" [tabs]="tabs" />
+    <h1>{{ common.plants }}</h1>
+    <app-place-tabs [label]="texts.ofThePlants" [tabs]="tabs" />
   `,
   imports: [PlaceTabs],
 })
 export class PlantsPlace {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly tabs = [
-    { path: 'growing', name: 'Growing now' },
-    { path: 'compare', name: 'Compare results' },
-    { path: 'trials', name: 'Trials' },
+    { path: 'growing', name: texts.growingNow },
+    { path: 'compare', name: texts.compareResults },
+    { path: 'trials', name: texts.trials },
   ];
 }

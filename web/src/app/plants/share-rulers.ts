@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { type Arm } from '#core/plants/verdict';
 import { type Share } from '#core/stats/compare';
 import { SaidPipe } from '../ui/words/said';
+import { shareRulers as texts } from '#words/en/places/plants/share-rulers';
 
 /** Shares with their intervals, one under the other on one scale. */
 @Component({
@@ -12,7 +13,7 @@ import { SaidPipe } from '../ui/words/said';
       @if (shares()[$index]; as share) {
         <div class="row">
           <span
-            ><b>{{ arm.name | said }}</b> <span class="term">{{ arm.alive }} of {{ arm.of }}</span></span
+            ><b>{{ arm.name | said }}</b> <span class="term">{{ texts.ofIt(arm.alive, arm.of) }}</span></span
           >
           <svg viewBox="0 0 200 24" preserveAspectRatio="none" aria-hidden="true">
             <path d="M0 12H200" stroke="var(--hairline)" stroke-width="2" />
@@ -28,7 +29,7 @@ import { SaidPipe } from '../ui/words/said';
           </svg>
           <span class="figure"
             >{{ pct(share.share) }}
-            <span class="term">{{ pct(share.low) }} to {{ pct(share.high) }}</span></span
+            <span class="term">{{ texts.to(pct(share.low), pct(share.high)) }}</span></span
           >
         </div>
       }
@@ -63,6 +64,7 @@ import { SaidPipe } from '../ui/words/said';
   imports: [SaidPipe],
 })
 export class ShareRulers {
+  protected readonly texts = texts;
   readonly arms = input.required<readonly Arm[]>();
   readonly shares = input.required<readonly Share[]>();
 

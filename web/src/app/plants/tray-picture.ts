@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
+import { trayPicture as texts } from '#words/en/places/plants/tray-picture';
 
 /** Cells across: the way most trays are cut, longer than they are wide. */
 function acrossOf(cells: number): number {
@@ -12,12 +13,12 @@ function acrossOf(cells: number): number {
   selector: 'app-tray-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="term">Press each {{ noun() }} that stands empty.</p>
+    <p class="term">{{ texts.pressEachThatStandsEmpty(noun()) }}</p>
     @for (tray of trays(); track tray.number) {
       <div
         class="tray"
         role="group"
-        [attr.aria-label]="'Tray ' + tray.number"
+        [attr.aria-label]="texts.tray + tray.number"
         [style.grid-template-columns]="'repeat(' + across() + ', minmax(24px, 44px))'"
       >
         @for (cell of tray.cells; track cell.at) {
@@ -56,6 +57,7 @@ function acrossOf(cells: number): number {
   `,
 })
 export class TrayPicture {
+  protected readonly texts = texts;
   readonly cells = input.required<number>();
   readonly perTray = input.required<number>();
   readonly noun = input('cell');
@@ -68,7 +70,7 @@ export class TrayPicture {
       number: tray + 1,
       cells: Array.from({ length: Math.min(each, cells - tray * each) }, (__, i) => ({
         at: tray * each + i,
-        name: `Row ${Math.floor(i / this.across()) + 1}, place ${(i % this.across()) + 1}, empty`,
+        name: texts.rowPlaceEmpty(Math.floor(i / this.across()) + 1, (i % this.across()) + 1),
       })),
     }));
   });

@@ -12,53 +12,59 @@ import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { FetchState } from '../ui/fetch-state';
 import { enough } from './enough';
+import { trialList as texts } from '#words/en/places/plants/trial-list';
+import { common } from '#words/en/places/common';
 
 /** Fair trials: those that were laid out, and a new one. */
 @Component({
   selector: 'app-trial-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="trials" what="the trials" />
+    <app-fetch-state [of]="trials" [what]="texts.theTrials" />
     <ul class="rows">
       @for (one of trials.value() ?? []; track one.id) {
         <li>
           <a [routerLink]="['/plants/trials', one.id]"
             ><b>{{ one.name }}</b></a
           >
-          <span class="term"
-            >{{ one.on | date: 'd MMM y' }}, {{ one.arms.length }} arms in {{ one.blocks }} blocks</span
-          >
+          <span class="term">{{
+            texts.armsInBlocks(one.on | date: 'd MMM y', one.arms.length, one.blocks)
+          }}</span>
         </li>
       } @empty {
         @if (trials.value()) {
-          <li>No trial is laid out yet.</li>
+          <li>{{ texts.noTrialIsLaidOut }}</li>
         }
       }
     </ul>
-    <h2>New trial</h2>
+    <h2>{{ texts.newTrial }}</h2>
     <p>
-      Every block is a place on the bench where all is alike; every arm stands once in each, in an order that
-      chance decides. So what comes out is the mix, and not the warm end of the bench.
+      {{ texts.everyBlockIsAPlace }}
     </p>
     <form (submit)="$event.preventDefault(); ready() && layOut()">
       <div class="fields">
-        <app-text-field label="What is asked" [(value)]="name" />
-        <app-choice-field label="Crop" [choices]="crops()" [(value)]="crop" />
-        <app-choice-field label="Into" [choices]="vessels()" [(value)]="vessel" />
-        <app-number-field label="Cells in each tray" within="plantCells" [whole]="true" [(value)]="cells" />
-        <app-number-field label="Blocks" within="trialBlocks" [whole]="true" [(value)]="blocks" />
-        <app-number-field label="Seed of the order" within="seed" [whole]="true" [(value)]="seed" />
+        <app-text-field [label]="texts.whatIsAsked" [(value)]="name" />
+        <app-choice-field [label]="common.crop" [choices]="crops()" [(value)]="crop" />
+        <app-choice-field [label]="common.into" [choices]="vessels()" [(value)]="vessel" />
+        <app-number-field
+          [label]="texts.cellsInEachTray"
+          within="plantCells"
+          [whole]="true"
+          [(value)]="cells"
+        />
+        <app-number-field [label]="texts.blocks" within="trialBlocks" [whole]="true" [(value)]="blocks" />
+        <app-number-field [label]="texts.seedOfTheOrder" within="seed" [whole]="true" [(value)]="seed" />
       </div>
       @for (arm of arms(); track $index; let i = $index) {
         <div class="fields">
           <app-text-field
-            [label]="'Arm ' + (i + 1)"
+            [label]="texts.arm + (i + 1)"
             [value]="arm.name"
             (valueChange)="setArm(i, { name: $event })"
           />
           <app-choice-field
-            [label]="'Batch of arm ' + (i + 1)"
-            none="of no batch"
+            [label]="texts.batchOfArm + (i + 1)"
+            [none]="texts.ofNoBatch"
             [choices]="batches()"
             [value]="arm.batch"
             (valueChange)="setArm(i, { batch: $event || null })"
@@ -71,18 +77,20 @@ import { enough } from './enough';
         [disabled]="arms().length >= limits.trialArms[1]"
         (click)="addArm()"
       >
-        Another arm
+        {{ texts.anotherArm }}
       </button>
       <p>{{ says() }}</p>
       @if (problem()) {
         <p class="wrong" role="alert">{{ problem() }}</p>
       }
-      <button type="submit" class="press next" [disabled]="busy() || !ready()">Save</button>
+      <button type="submit" class="press next" [disabled]="busy() || !ready()">{{ common.save }}</button>
     </form>
   `,
   imports: [ChoiceField, DatePipe, FetchState, NumberField, RouterLink, TextField],
 })
 export class TrialList {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly plants = inject(PlantsService);
   private readonly router = inject(Router);
   private readonly nursery = inject(NurseryService);
@@ -98,8 +106,8 @@ export class TrialList {
   protected readonly blocks = signal<number | undefined>(4);
   protected readonly seed = signal<number | undefined>(1 + Math.floor(Math.random() * 99_999));
   protected readonly arms = signal<readonly { name: string; batch: string | null }[]>([
-    { name: 'As ever', batch: null },
-    { name: 'New', batch: null },
+    { name: texts.asEver, batch: null },
+    { name: texts.newIt, batch: null },
   ]);
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
@@ -153,7 +161,7 @@ export class TrialList {
         next: ({ id }) => void this.router.navigate(['/plants/trials', id]),
         error: (error: Error) => {
           this.busy.set(false);
-          this.problem.set(`Not laid out: ${error.message}`);
+          this.problem.set(texts.notLaidOut(error.message));
         },
       });
   }

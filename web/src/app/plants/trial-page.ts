@@ -21,6 +21,8 @@ import { resourceOf } from '../data/resource';
 import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
 import { ShareRulers } from './share-rulers';
+import { trialPage as texts } from '#words/en/places/plants/trial-page';
+import { common } from '#words/en/places/common';
 
 type Tray = Trial['trays'][number];
 
@@ -30,27 +32,26 @@ type Tray = Trial['trays'][number];
   providers: [PlantRecord],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="there" what="the trial" />
+    <app-fetch-state [of]="there" [what]="texts.theTrial" />
     @if (there.value(); as trial) {
       <h2>{{ trial.name }}</h2>
       <p class="term">
-        Sown {{ trial.on | date: 'd MMM y' }}, {{ trial.cells }} cells in each of
-        {{ trial.trays.length }} trays; order from seed {{ trial.seed }}.
+        {{ texts.sownCellsInEachOf(trial.on | date: 'd MMM y', trial.cells, trial.trays.length, trial.seed) }}
       </p>
       <p class="verdict" role="status">{{ says() }}</p>
       @if (verdict(); as it) {
         <app-share-rulers [arms]="arms()" [shares]="it.shares" />
       }
-      <h2>Trays as they stand, to be counted</h2>
+      <h2>{{ texts.traysAsTheyStandTo }}</h2>
       <div class="blocks">
         @for (block of blocks(); track block.block) {
-          <section [attr.aria-label]="'Block ' + block.block">
-            <h3>Block {{ block.block }}</h3>
+          <section [attr.aria-label]="texts.block + block.block">
+            <h3>{{ texts.block2(block.block) }}</h3>
             @for (tray of block.trays; track tray.planting) {
               <form class="tray" (submit)="$event.preventDefault(); count(tray, box.value)">
                 <label [for]="'tray-' + tray.planting"
                   ><b>{{ trial.arms[tray.arm]!.name }}</b
-                  >&ngsp; <a [routerLink]="['/plants', tray.planting]">tray {{ tray.place }}</a></label
+                  >&ngsp; <a [routerLink]="['/plants', tray.planting]">{{ texts.tray(tray.place) }}</a></label
                 >
                 <input
                   #box
@@ -62,14 +63,17 @@ type Tray = Trial['trays'][number];
                   [attr.aria-invalid]="wrong()?.tray === tray.planting ? true : null"
                 />
                 <button type="submit" class="press">
-                  Save<span class="visually-hidden">
-                    the count of tray {{ tray.place }}, block {{ block.block }}</span
+                  {{ common.save
+                  }}<span class="visually-hidden">
+                    {{ texts.theCountOfTrayBlock(tray.place, block.block) }}</span
                   >
                 </button>
                 @for (one of refusedOf(tray.planting); track one.key) {
                   <p class="wrong" role="alert">
-                    Not taken: {{ one.why }}.
-                    <button type="button" class="press" (click)="record.leaveIt(one.key)">Delete</button>
+                    {{ texts.notTaken(one.why) }}
+                    <button type="button" class="press" (click)="record.leaveIt(one.key)">
+                      {{ common.delete }}
+                    </button>
                   </p>
                 }
                 @if (wrong()?.tray === tray.planting) {
@@ -80,8 +84,8 @@ type Tray = Trial['trays'][number];
           </section>
         }
       </div>
-      <a class="press" [href]="labels()" target="_blank" rel="noopener">Labels for the trays</a>
-      <button type="button" class="press quiet" (click)="print()">Print the layout</button>
+      <a class="press" [href]="labels()" target="_blank" rel="noopener">{{ texts.labelsForTheTrays }}</a>
+      <button type="button" class="press quiet" (click)="print()">{{ texts.printTheLayout }}</button>
     }
   `,
   styles: `
@@ -128,6 +132,8 @@ type Tray = Trial['trays'][number];
   imports: [DatePipe, FetchState, RouterLink, ShareRulers],
 })
 export class TrialPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly id = input.required<string>();
   private readonly plants = inject(PlantsService);
   private readonly nursery = inject(NurseryService);
@@ -166,13 +172,13 @@ export class TrialPage {
   });
   protected readonly verdict = computed(() =>
     this.arms().length > 1 && this.arms().every((arm) => arm.of > 0)
-      ? verdictOf(this.arms(), 'came up')
+      ? verdictOf(this.arms(), texts.cameUp)
       : null,
   );
   protected readonly says = computed(() => {
     const trays = this.trays();
     const open = trays.filter((tray) => tray.up === null).length;
-    const still = open === 0 ? '' : ` ${open} of ${trays.length} trays are not counted yet.`;
+    const still = open === 0 ? '' : texts.ofTraysAreNotCounted(open, trays.length);
     const verdict = this.verdict();
     const counted = trays.flatMap(({ arm, block, up, begun }) =>
       up === null ? [] : [{ arm, block, alive: Math.min(up, begun), of: begun }],
@@ -184,9 +190,7 @@ export class TrialPage {
           this.there.value()!.seed,
         )
       : '';
-    return [verdict?.says ?? 'Nothing to say before each arm is counted.', warning, still.trim()]
-      .filter(Boolean)
-      .join(' ');
+    return [verdict?.says ?? texts.nothingToSayBeforeEach, warning, still.trim()].filter(Boolean).join(' ');
   });
 
   protected readonly labels = computed(() =>
@@ -200,7 +204,7 @@ export class TrialPage {
   protected count(tray: Tray, typed: string): void {
     const count = Number(typed.trim());
     if (typed.trim() === '' || !Number.isInteger(count) || count < 0 || count > tray.begun) {
-      this.wrong.set({ tray: tray.planting, says: `A whole number from 0 to ${tray.begun}, not “${typed}”` });
+      this.wrong.set({ tray: tray.planting, says: texts.aWholeNumberFrom0(tray.begun, typed) });
       return;
     }
     this.wrong.set(null);

@@ -16,18 +16,19 @@ import { PlantsService } from '../data/plants';
 import { NumberField } from '../ui/fields/number-field';
 import { SaidPipe } from '../ui/words/said';
 import { SignPicture } from './sign-picture';
+import { whatsWrong as texts } from '#words/en/places/plants/whats-wrong';
 
 const SHOWN = 3;
 const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>> = {
-  ec: { low: 'EC low', right: 'EC right', high: 'EC high' },
-  ph: { low: 'pH low', right: 'pH right', high: 'pH high' },
-  air: { short: 'short of air', right: 'air enough' },
-  nights: { cold: 'nights cold', mild: 'nights mild' },
-  age: { long: 'long in its vessel', right: 'not too long in its vessel' },
-  feed: { due: 'feed due', given: 'fed in time' },
-  fresh: { yes: 'mix still working', no: 'mix rested' },
-  seed: { old: 'seed poor', good: 'seed good' },
-  surface: { wet: 'top stays wet', dry: 'top dries' },
+  ec: { low: texts.ecLow, right: texts.ecRight, high: texts.ecHigh },
+  ph: { low: texts.phLow, right: texts.phRight, high: texts.phHigh },
+  air: { short: texts.shortOfAir, right: texts.airEnough },
+  nights: { cold: texts.nightsCold, mild: texts.nightsMild },
+  age: { long: texts.longInItsVessel, right: texts.notTooLongInIts },
+  feed: { due: texts.feedDue, given: texts.fedInTime },
+  fresh: { yes: texts.mixStillWorking, no: texts.mixRested },
+  seed: { old: texts.seedPoor, good: texts.seedGood },
+  surface: { wet: texts.topStaysWet, dry: texts.topDries },
 };
 
 /** What is seen, what it may come from by the record, the one test that tells most, and what to do. */
@@ -35,8 +36,8 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
   selector: 'app-whats-wrong',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>What is wrong with them?</h2>
-    <div class="signs" role="group" aria-label="What you see">
+    <h2>{{ texts.whatIsWrongWithThem }}</h2>
+    <div class="signs" role="group" [attr.aria-label]="texts.whatYouSee">
       @for (id of signIds; track id) {
         <button type="button" [attr.aria-pressed]="sign() === id" (click)="see(id)">
           <app-sign-picture [sign]="id" />
@@ -47,7 +48,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
     @if (answer(); as it) {
       <div aria-live="polite">
         @if (knownSays()) {
-          <p class="term">The record says: {{ knownSays() }}.</p>
+          <p class="term">{{ texts.theRecordSays(knownSays()) }}</p>
         }
         <ol class="causes">
           @for (one of it.ranked; track one.cause) {
@@ -59,7 +60,9 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
         </ol>
         @if (it.test; as test) {
           <div class="test">
-            <p><b>What would tell most:</b> {{ findOut(test.id) }}.</p>
+            <p>
+              <b>{{ texts.whatWouldTellMost }}</b> {{ findOut(test.id) }}.
+            </p>
             <div class="answers">
               @for (state of statesOf(test.id); track state) {
                 <button type="button" class="press" (click)="answerTest(test.id, state)">
@@ -70,33 +73,29 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
           </div>
         }
         <p class="told">
-          <b>Do:</b> {{ remedyText(it.remedy) }}
-          <span class="term">Next time: {{ cause(it.remedy.cause, 'next') }}.</span>
+          <b>{{ texts.doIt }}</b> {{ remedyText(it.remedy) }}
+          <span class="term">{{ texts.nextTime(cause(it.remedy.cause, 'next')) }}</span>
         </p>
         @if (it.remedy.withheld === null) {
           <button type="button" class="press next" (click)="did(it.remedy.cause, remedyText(it.remedy))">
-            I did that
+            {{ texts.iDidThat }}
           </button>
         }
         <p class="term">
-          Odds are common practice counted together with what helped here. Labels, local rules and licensed
-          advice come first.
+          {{ texts.oddsAreCommonPracticeCounted }}
         </p>
       </div>
     }
     @if (sign(); as id) {
       <details>
-        <summary>The weights behind “{{ signName(id) }}”, and yours</summary>
+        <summary>{{ texts.theWeightsBehindAndYours(signName(id)) }}</summary>
         <p class="term">
-          How often each is behind it, against the others. The table is common practice, no source; what you
-          set here stands in its place. 0 leaves a cause out.
+          {{ texts.howOftenEachIsBehind }}
         </p>
         <div class="fields">
           @for (one of weights(); track one.cause) {
             <app-number-field
-              [label]="
-                cause(one.cause, 'name') + (one.own ? ' (yours; the table says ' + one.book + ')' : '')
-              "
+              [label]="cause(one.cause, 'name') + (one.own ? texts.yoursTheTableSays + one.book + ')' : '')"
               within="causeWeight"
               [value]="one.weight"
               (valueChange)="weigh(id, one.cause, $event)"
@@ -107,15 +106,17 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
           <p class="wrong" role="alert">{{ oddsProblem() }}</p>
         }
         @if (weighed(id)) {
-          <button type="button" class="press quiet" (click)="weighAsTable(id)">Back to the table</button>
+          <button type="button" class="press quiet" (click)="weighAsTable(id)">
+            {{ texts.backToTheTable }}
+          </button>
         }
       </details>
     }
     @for (one of open(); track one.id) {
       <p class="told">
-        Done against “{{ cause(one.cause, 'name') }}” on {{ one.on }}. Did it help?
-        <button type="button" class="press" (click)="helped(one.cause, true)">It helped</button>
-        <button type="button" class="press" (click)="helped(one.cause, false)">It did not</button>
+        {{ texts.doneAgainstOnDidIt(cause(one.cause, 'name'), one.on) }}
+        <button type="button" class="press" (click)="helped(one.cause, true)">{{ texts.itHelped }}</button>
+        <button type="button" class="press" (click)="helped(one.cause, false)">{{ texts.itDidNot }}</button>
       </p>
     }
   `,
@@ -159,6 +160,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
   imports: [NumberField, SaidPipe, SignPicture],
 })
 export class WhatsWrong {
+  protected readonly texts = texts;
   readonly events = input.required<readonly KeptEvent[]>();
   /** What the record and the batch tell. */
   readonly found = input.required<Found>();
@@ -266,13 +268,13 @@ export class WhatsWrong {
     this.odds.change(() => odds);
     this.plants.setOdds(odds).subscribe({
       next: () => this.oddsProblem.set(''),
-      error: (error: Error) => this.oddsProblem.set(`Not kept: ${error.message}`),
+      error: (error: Error) => this.oddsProblem.set(texts.notKept(error.message)),
     });
   }
 
   protected inTen(share: number): string {
     const n = Math.round(10 * share);
-    return n === 0 ? 'less than 1 in 20' : `about ${n} in 10`;
+    return n === 0 ? texts.lessThan1In20 : texts.aboutIn10(n);
   }
 
   protected because(ids: readonly EvidenceId[]): string {

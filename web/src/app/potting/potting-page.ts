@@ -25,6 +25,8 @@ import { SaidPipe } from '../ui/words/said';
 import { shownIn } from '../ui/words/shown-in';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName, stageNames } from '../ui/words/words';
+import { pottingPage as texts } from '#words/en/places/potting/potting-page';
+import { common } from '#words/en/places/common';
 
 const USUAL_POT = 'pot-9';
 /** Of the water between container capacity and wilting. Common practice, no source. */
@@ -36,11 +38,9 @@ const SHORT_OF_AIR = 8;
 const POTS = 100;
 
 const joints: Record<PotUp['joint'], string> = {
-  'ball-wetter':
-    'Fine in coarse: the ball stays wetter than what is around it. Roots are slow to leave it, and its foot is the last to dry: let it dry somewhat between waterings.',
-  'mix-wetter':
-    'Coarse in fine: the new mix holds more and draws the ball dry first. For the first two weeks water onto the ball itself, not beside it.',
-  alike: 'Both hold about the same water at these heights: roots feel no edge.',
+  'ball-wetter': texts.fineInCoarseTheBall,
+  'mix-wetter': texts.coarseInFineTheNew,
+  alike: texts.bothHoldAboutTheSame,
 };
 
 interface Made {
@@ -60,6 +60,8 @@ interface Made {
   imports: [ChoiceField, CutThrough, NumberField, RouterLink, SaidPipe, Segments],
 })
 export class PottingPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly choice = inject(PottingService);
   private readonly store = inject(RecipeStore);
   private readonly library = inject(LibraryService).library;
@@ -67,9 +69,9 @@ export class PottingPage {
   private readonly season = inject(SeasonService);
   private readonly units = inject(Units);
   protected readonly dryness = [
-    { id: 'moist', name: 'Moist' },
-    { id: 'dry', name: 'Dry' },
-    { id: 'wilting', name: 'Wilting' },
+    { id: 'moist', name: texts.moist },
+    { id: 'dry', name: texts.dry },
+    { id: 'wilting', name: texts.wilting },
   ] as const;
 
   private readonly kinds = computed(() => [...(this.library()?.vessels.values() ?? [])]);
@@ -86,7 +88,7 @@ export class PottingPage {
   protected readonly mixes = computed(() => [
     { id: 'bench', name: `open: ${stageNames[this.store.recipe().stage].name}` },
     ...(this.kept.value() ?? []).map(({ mixId, name }) => ({ id: `mix-${mixId}`, name })),
-    ...stages.map((stage) => ({ id: `starter-${stage}`, name: `the usual one: ${stageNames[stage].name}` })),
+    ...stages.map((stage) => ({ id: `starter-${stage}`, name: texts.theUsualOne(stageNames[stage].name) })),
   ]);
   protected readonly crops = computed(() =>
     (this.season.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
@@ -133,7 +135,7 @@ export class PottingPage {
     } catch (error) {
       // What was typed stands in its field, in its own units.
       if (error instanceof OutOfRange && error.argument === 'deeperMm')
-        return { why: `the depth must be ${error.allowed}` };
+        return { why: texts.theDepthMustBe(error.allowed) };
       if (error instanceof OutOfRange) return { why: error.message };
       throw error;
     }
@@ -150,7 +152,7 @@ export class PottingPage {
   protected readonly headline = computed(() => {
     const { up } = this.made()!;
     const [before, after] = [fixed(up.before.airPct, 0), fixed(up.after.airPct, 0)];
-    return `In the new pot the old ball has ${after}\u00a0% of air; on its own foot it had ${before}\u00a0%${up.after.airPct < SHORT_OF_AIR ? ': still short' : ''}.`;
+    return texts.inTheNewPotThe(after, before, up.after.airPct < SHORT_OF_AIR ? texts.stillShort : '');
   });
   protected readonly rows = computed(() => {
     const { up } = this.made()!;
@@ -158,27 +160,21 @@ export class PottingPage {
       ...{ name, air: fixed(airPct, 1), water: fixed(waterPct, 0) },
     });
     return [
-      row('The ball on its own foot', up.before),
-      row('The ball in the new pot', up.after),
-      row('The whole pot of new mix', up.around),
+      row(texts.theBallOnItsOwn, up.before),
+      row(texts.theBallInTheNew, up.after),
+      row(texts.theWholePotOfNew, up.around),
     ];
   });
   protected readonly joint = computed(() => joints[this.made()!.up.joint]);
 
   protected readonly stops = computed(() => {
     const vessel = this.made()?.kind.vessel;
-    return vessel && vessel.shape !== 'block' && vessel.holes === false
-      ? [
-          'Stop: this pot has no holes. It fills up from the foot, and the plants drown whatever the mix: make holes first.',
-        ]
-      : [];
+    return vessel && vessel.shape !== 'block' && vessel.holes === false ? [texts.stopThisPotHasNo] : [];
   });
   protected readonly depthSays = computed(() => {
     const crop = this.season.crops.value()?.find(({ id }) => id === this.choice.now().crop);
     if (!crop) return '';
-    return crop.depth === 'deep'
-      ? `${crop.name}: deep, up to the first true leaves; roots grow from the stem.`
-      : `${crop.name}: at its old level, no deeper; the stem rots where it is buried.`;
+    return crop.depth === 'deep' ? texts.deepUpToTheFirst(crop.name) : texts.atItsOldLevelNo(crop.name);
   });
 
   private length(mm: number): string {
@@ -221,8 +217,8 @@ export class PottingPage {
     const name = shortName(product.name);
     if (!it) return { says: said`The new mix feeds them for eight weeks: no ${name} on top.`, caution: '' };
     const day = 7 * (it.fromWeek - 1);
-    const when = day === 0 ? 'at potting' : `about day ${day} after potting, when Today calls for feed`;
-    const most = it.capped ? '; they would take more, but no more is given at once' : '';
+    const when = day === 0 ? texts.atPotting : texts.aboutDayAfterPottingWhen(day);
+    const most = it.capped ? texts.theyWouldTakeMoreBut : '';
     return {
       says: said`${name}: ${{ massG: it.grams }} a pot ${when}, scattered clear of the stem and watered in${most}. Its label decides.`,
       caution: cautionWords[product.caution],

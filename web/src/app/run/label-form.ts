@@ -8,6 +8,8 @@ import { RunState } from './run-state';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
+import { labelForm as texts } from '#words/en/places/run/label-form';
+import { common } from '#words/en/places/common';
 
 /** Labels of a batch, as a PDF that any printer can do. */
 @Component({
@@ -15,13 +17,13 @@ import { TextField } from '../ui/fields/text-field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="fields">
-      <app-text-field label="Plant (its name comes first)" [(value)]="plant" />
-      <app-choice-field label="Labels" [choices]="sizes" [(value)]="size" />
-      <app-number-field label="How many" within="labels" [whole]="true" [(value)]="count" />
-      <app-text-field label="Sown on" kind="date" [(value)]="sown" />
+      <app-text-field [label]="texts.plantItsNameComesFirst" [(value)]="plant" />
+      <app-choice-field [label]="texts.labels" [choices]="sizes" [(value)]="size" />
+      <app-number-field [label]="common.howMany" within="labels" [whole]="true" [(value)]="count" />
+      <app-text-field [label]="texts.sownOn" kind="date" [(value)]="sown" />
     </div>
-    <a class="press" [href]="address()" target="_blank" rel="noopener">Labels to print</a>
-    <a class="press" [href]="card()" target="_blank" rel="noopener">Card as PDF</a>
+    <a class="press" [href]="address()" target="_blank" rel="noopener">{{ texts.labelsToPrint }}</a>
+    <a class="press" [href]="card()" target="_blank" rel="noopener">{{ texts.cardAsPdf }}</a>
   `,
   styles: `
     .fields {
@@ -34,6 +36,8 @@ import { TextField } from '../ui/fields/text-field';
   imports: [ChoiceField, NumberField, TextField],
 })
 export class LabelForm {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly batch = input.required<number>();
   private readonly units = inject(Units);
   private readonly money = inject(Money);

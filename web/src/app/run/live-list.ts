@@ -3,14 +3,16 @@ import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { faultWords, InstrumentsService, type InstrumentReading } from '../data/instruments';
 import { FetchState } from '../ui/fetch-state';
+import { liveList as texts } from '#words/en/places/run/live-list';
+import { common } from '#words/en/places/common';
 
 /** What the instruments read now. */
 @Component({
   selector: 'app-live-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="instruments.all" what="the instruments" />
-    <ul class="plain" aria-label="Instruments">
+    <app-fetch-state [of]="instruments.all" [what]="texts.theInstruments" />
+    <ul class="plain" [attr.aria-label]="common.instruments">
       @for (one of instruments.instruments(); track one.id) {
         <li>
           <span>{{ one.name }}</span>
@@ -19,9 +21,11 @@ import { FetchState } from '../ui/fetch-state';
       }
     </ul>
     @if (!instruments.connected()) {
-      <p class="term">No instruments heard from. They come back by themselves; numbers can be typed.</p>
+      <p class="term">{{ texts.noInstrumentsHeardFromThey }}</p>
     }
-    <p><a routerLink="/shelf/instruments">Calibrate or look after them</a></p>
+    <p>
+      <a routerLink="/shelf/instruments">{{ texts.calibrateOrLookAfterThem }}</a>
+    </p>
   `,
   styles: `
     li {
@@ -40,10 +44,12 @@ import { FetchState } from '../ui/fetch-state';
   imports: [FetchState, RouterLink, SaidPipe],
 })
 export class LiveList {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly instruments = inject(InstrumentsService);
 
   protected live(reading: InstrumentReading | null, unit: string): string {
-    if (!reading) return 'no reading';
+    if (!reading) return texts.noReading;
     return reading.fault ? faultWords[reading.fault] : `${reading.value} ${unit}`;
   }
 }

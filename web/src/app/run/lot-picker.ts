@@ -12,18 +12,20 @@ import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { stockAmount } from '../ui/words/stock-amount';
 import { type RunItem, RunState } from './run-state';
+import { lotPicker as texts } from '#words/en/places/run/lot-picker';
+import { common } from '#words/en/places/common';
 
 /** Which lot each part came from, and how much of it; a new one is entered here. */
 @Component({
   selector: 'app-lot-picker',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="lots.all" what="the lots" />
+    <app-fetch-state [of]="lots.all" [what]="texts.theLots" />
     <ul class="plain">
       @for (item of run.items(); track item.id) {
         <li>
           <app-choice-field
-            none="not told"
+            [none]="common.notTold"
             [label]="item.name + ', ' + amount(item, item.planned)"
             [choices]="choices(item.lots)"
             [value]="item.chosen === null ? null : '' + item.chosen"
@@ -34,27 +36,27 @@ import { type RunItem, RunState } from './run-state';
               <a [routerLink]="['/shelf/lots', lot.id]">{{ leftWords(lot) }}</a>
             </p>
             @if (lot.readyOn && lot.readyOn > nursery.today()) {
-              <p class="told warn">Not to be used before {{ lot.readyOn | date: 'd MMM y' }}.</p>
+              <p class="told warn">{{ texts.notToBeUsedBefore(lot.readyOn | date: 'd MMM y') }}</p>
             }
             @if ((lot.left ?? 0) < 0) {
               <p class="told warn">
-                More was taken of it than there was: count it, or say that the rest came of another.
+                {{ texts.moreWasTakenOfIt }}
               </p>
             }
             @if (others(item).length > 0) {
               <details>
-                <summary>Another amount, or two lots</summary>
+                <summary>{{ texts.anotherAmountOrTwoLots }}</summary>
                 <div class="two">
                   <app-number-field
-                    label="Of this one"
+                    [label]="texts.ofThisOne"
                     within="stock"
                     [unit]="item.product ? 'kg' : 'L'"
                     [value]="item.amount ?? item.planned"
                     (valueChange)="split(item, $event, item.rest)"
                   />
                   <app-choice-field
-                    label="The rest of"
-                    none="no other"
+                    [label]="texts.theRestOf"
+                    [none]="texts.noOther"
                     [choices]="choices(others(item))"
                     [value]="item.rest === null ? null : '' + item.rest"
                     (valueChange)="split(item, item.amount ?? undefined, $event ? +$event : null)"
@@ -67,16 +69,18 @@ import { type RunItem, RunState } from './run-state';
       }
     </ul>
     <details>
-      <summary>A new lot</summary>
-      <app-text-field label="Name on the bag, bale or heap" [(value)]="name" />
+      <summary>{{ texts.aNewLot }}</summary>
+      <app-text-field [label]="texts.nameOnTheBagBale" [(value)]="name" />
       <div class="acts">
         @for (item of run.items(); track item.id) {
           <button type="button" class="press" [disabled]="name().trim() === ''" (click)="add(item.id)">
-            of {{ item.name.toLowerCase() }}
+            {{ texts.ofIt(item.name.toLowerCase()) }}
           </button>
         }
       </div>
-      <p class="term">How much came is asked on the <a routerLink="/shelf/lots">Shelf</a>.</p>
+      <p class="term">
+        {{ texts.howMuchCameIsAsked }} <a routerLink="/shelf/lots">{{ common.shelf }}</a>.
+      </p>
     </details>
   `,
   styles: `
@@ -106,6 +110,8 @@ import { type RunItem, RunState } from './run-state';
   imports: [ChoiceField, DatePipe, FetchState, NumberField, RouterLink, TextField],
 })
 export class LotPicker {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly run = inject(RunState);
   protected readonly lots = inject(LotsService);
   protected readonly nursery = inject(NurseryService);
@@ -116,7 +122,7 @@ export class LotPicker {
   protected choices(lots: readonly Lot[]): Choice[] {
     return lots.map((lot) => ({
       id: String(lot.id),
-      name: lot.left === null ? lot.name : `${lot.name} (${this.of(lot)} left)`,
+      name: lot.left === null ? lot.name : texts.left(lot.name, this.of(lot)),
     }));
   }
 
@@ -133,7 +139,7 @@ export class LotPicker {
   }
 
   protected leftWords(lot: Lot): string {
-    return lot.left === null ? 'Where it went; not counted yet' : `${this.of(lot)} left`;
+    return lot.left === null ? texts.whereItWentNotCounted : texts.left2(this.of(lot));
   }
 
   protected setLot({ id: item }: RunItem, lot: string): void {
@@ -156,7 +162,7 @@ export class LotPicker {
         this.name.set('');
         this.enter(item, lot.id);
       },
-      error: (error: Error) => this.notices.say(`Not kept: ${error.message}`),
+      error: (error: Error) => this.notices.say(texts.notKept(error.message)),
     });
   }
 

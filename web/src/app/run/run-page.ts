@@ -26,6 +26,8 @@ import { StepList } from './step-list';
 import { TestList } from './test-list';
 import { TubPanel } from './tub-panel';
 import { UseForm } from './use-form';
+import { runPage as texts } from '#words/en/places/run/run-page';
+import { common } from '#words/en/places/common';
 
 /** Entries of the record that are shown at first. */
 const HISTORY = 100;
@@ -53,6 +55,8 @@ const HISTORY = 100;
   ],
 })
 export class RunPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly id = input.required<string>();
   private readonly batches = inject(BatchesService);
   protected readonly record = inject(BatchRecord);

@@ -8,6 +8,7 @@ import { shortName } from '../ui/words/words';
 import { RunState } from './run-state';
 import { StepTimer } from './step-timer';
 import { TestForm } from './test-form';
+import { stepList as texts } from '#words/en/places/run/step-list';
 
 /** The order of work: each step with its boxes, its clock and its test. */
 @Component({
@@ -18,6 +19,7 @@ import { TestForm } from './test-form';
   imports: [Amount, SaidPipe, StepTimer, TestForm],
 })
 export class StepList {
+  protected readonly texts = texts;
   protected readonly run = inject(RunState);
   private readonly instruments = inject(InstrumentsService);
   protected readonly tests = benchTests;
@@ -36,6 +38,6 @@ export class StepList {
     if (reading?.value === null || reading?.value === undefined) return '';
     const left = grams - reading.value;
     if (Math.abs(left) <= Math.max(0.3, 0.01 * grams)) return 'there';
-    return left > 0 ? `${fixed(left, 1)} g to go` : `${fixed(-left, 1)} g too much`;
+    return left > 0 ? texts.gToGo(fixed(left, 1)) : texts.gTooMuch(fixed(-left, 1));
   }
 }

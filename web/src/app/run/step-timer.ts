@@ -9,6 +9,7 @@ import {
   signal,
 } from '@angular/core';
 import { readKept, writeKept } from '../data/kept';
+import { stepTimer as texts } from '#words/en/places/run/step-timer';
 
 /** A clock for a step where time matters. It keeps its start on the device, so a reload does not stop it. */
 @Component({
@@ -16,10 +17,10 @@ import { readKept, writeKept } from '../data/kept';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (left() === null) {
-      <button type="button" class="press" (click)="start()">Start {{ minutes() }} min</button>
+      <button type="button" class="press" (click)="start()">{{ texts.startMin(minutes()) }}</button>
     } @else {
       <span role="timer" class="left" [class.over]="left() === 0">{{ text() }}</span>
-      <button type="button" class="press quiet" (click)="clear()">Stop the clock</button>
+      <button type="button" class="press quiet" (click)="clear()">{{ texts.stopTheClock }}</button>
     }
   `,
   styles: `
@@ -38,6 +39,7 @@ import { readKept, writeKept } from '../data/kept';
   `,
 })
 export class StepTimer {
+  protected readonly texts = texts;
   readonly minutes = input.required<number>();
   /** Where its start is kept. */
   readonly name = input.required<string>();
@@ -51,7 +53,7 @@ export class StepTimer {
   });
   protected readonly text = computed(() => {
     const left = this.left() ?? 0;
-    if (left === 0) return 'Time is up';
+    if (left === 0) return texts.timeIsUp;
     return `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
   });
 

@@ -20,6 +20,7 @@ import { SaidPipe } from '../ui/words/said';
 import { NumberField } from '../ui/fields/number-field';
 import { SqueezePicture } from '../ui/pictures/squeeze-picture';
 import { ecMethodNames } from '../ui/words/words';
+import { testForm as texts } from '#words/en/places/run/test-form';
 
 let count = 0;
 
@@ -70,7 +71,7 @@ let count = 0;
                 type="button"
                 class="press"
                 [disabled]="live(n) === null"
-                [attr.aria-label]="'Take ' + f.label + ' from the instrument'"
+                [attr.aria-label]="texts.take + f.label + texts.fromTheInstrument"
                 (click)="set(f.id, live(n)!)"
               >
                 {{ liveText(n) | said }}
@@ -89,7 +90,7 @@ let count = 0;
       [disabled]="!complete() || problem() !== ''"
       (click)="entered.emit(filled())"
     >
-      Enter {{ spoken(test().name) }}
+      {{ texts.enter(spoken(test().name)) }}
     </button>
     @if (last(); as r) {
       <p class="came" [class.off]="r.verdict !== 'ok'">
@@ -165,6 +166,7 @@ let count = 0;
   imports: [ChoiceField, NumberField, SaidPipe, SqueezePicture],
 })
 export class TestForm {
+  protected readonly texts = texts;
   readonly id = input.required<BenchTestId>();
   readonly context = input.required<TestContext>();
   readonly last = input<TestResult | undefined>();
@@ -188,7 +190,7 @@ export class TestForm {
     } catch (error) {
       if (!(error instanceof OutOfRange)) throw error;
       const field = this.test().fields.find((f) => f.id === error.argument);
-      return `${field?.label ?? error.argument} must be ${error.allowed}`;
+      return texts.mustBe(field?.label ?? error.argument, error.allowed);
     }
   });
 
@@ -230,10 +232,10 @@ export class TestForm {
 
   protected liveText(f: NumberAsked): string {
     const one = f.from && this.instruments.byKind().get(f.from);
-    if (!one?.reading) return 'no reading';
+    if (!one?.reading) return texts.noReading;
     return one.reading.fault
       ? faultWords[one.reading.fault]
-      : `take ${one.reading.value} ${f.unit.split(' ')[0]!}`.trim();
+      : texts.take2(one.reading.value, f.unit.split(' ')[0]!).trim();
   }
 
   protected readonly spoken = inSentence;

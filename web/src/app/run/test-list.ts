@@ -8,6 +8,7 @@ import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { RunState } from './run-state';
 import { TestForm } from './test-form';
+import { testList as texts } from '#words/en/places/run/test-list';
 
 /** Every bench test, with what each came to last. */
 @Component({
@@ -29,7 +30,7 @@ import { TestForm } from './test-form';
           (entered)="run.enter({ kind: 'test', test: id, values: $event })"
         />
         @if (id === 'yield' && shrinkagePct() !== undefined && mixId() !== null) {
-          <button type="button" class="press" (click)="keepYield()">Use this yield for the mix</button>
+          <button type="button" class="press" (click)="keepYield()">{{ texts.useThisYieldForThe }}</button>
         }
       </details>
     }
@@ -48,6 +49,7 @@ import { TestForm } from './test-form';
   imports: [SaidPipe, TestForm],
 })
 export class TestList {
+  protected readonly texts = texts;
   protected readonly run = inject(RunState);
   private readonly mixes = inject(MixesService);
   private readonly notices = inject(Notices);
@@ -62,7 +64,7 @@ export class TestList {
   }
 
   protected brief({ value, unit, verdict }: TestResult): string {
-    const word = { low: ', low', ok: '', high: ', high' }[verdict];
+    const word = { low: texts.low, ok: '', high: texts.high }[verdict];
     return `${fixed(value, Math.abs(value) < 10 ? 1 : 0)} ${unit.split(',')[0]!}${word}`;
   }
 
@@ -75,10 +77,8 @@ export class TestList {
     const measured = { ...recipe.measured, shrinkagePct: Math.round(shrinkagePct * 10) / 10 };
     this.mixes.keepVersion({ mixId, mixKey, name }, { ...recipe, measured }).subscribe({
       next: (mix) =>
-        this.notices.say(
-          mix ? `Kept in ${mix.name}, version ${mix.version}.` : keptHere(`the yield of ${name}`),
-        ),
-      error: (error: Error) => this.notices.say(`Not kept: ${error.message}`),
+        this.notices.say(mix ? texts.keptInVersion(mix.name, mix.version) : keptHere(texts.theYieldOf(name))),
+      error: (error: Error) => this.notices.say(texts.notKept(error.message)),
     });
   }
 }

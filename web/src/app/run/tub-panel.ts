@@ -22,6 +22,7 @@ import { BinFill } from '../ui/pictures/bin-fill';
 import { SaidPipe } from '../ui/words/said';
 import { Amount } from '../ui/words/amount';
 import { RunState } from './run-state';
+import { tubPanel as texts } from '#words/en/places/run/tub-panel';
 
 /** A tub in a shed, where nobody says. */
 const SHED_C = 12;
@@ -34,22 +35,27 @@ const SHED_C = 12;
     <div class="tub">
       <app-bin-fill [share]="run.left() / made()" />
       <p>
-        <b><app-amount [of]="{ volumeL: run.left() }" /></b> left of <app-amount [of]="{ volumeL: made() }" />
+        <b><app-amount [of]="{ volumeL: run.left() }" /></b> {{ texts.leftOf }}
+        <app-amount [of]="{ volumeL: made() }" />
         <span class="term">{{ says() | said }}</span>
       </p>
     </div>
     <div class="fields">
-      <app-choice-field label="How many would it fill" [choices]="vessels()" [(value)]="vessel" />
-      <app-number-field label="Looked: there is" unit="L" within="stock" [(value)]="looked" />
-      <button type="button" class="press" [disabled]="looked() === undefined" (click)="look()">Enter</button>
+      <app-choice-field [label]="texts.howManyWouldItFill" [choices]="vessels()" [(value)]="vessel" />
+      <app-number-field [label]="texts.lookedThereIs" unit="L" within="stock" [(value)]="looked" />
+      <button type="button" class="press" [disabled]="looked() === undefined" (click)="look()">
+        {{ texts.enter }}
+      </button>
     </div>
     <div class="acts">
       @if (run.left() > 0.5) {
-        <button type="button" class="press" (click)="keepRest()">Save what is left as a material</button>
+        <button type="button" class="press" (click)="keepRest()">{{ texts.saveWhatIsLeftAs }}</button>
       }
       @for (one of oversize(); track one.name) {
         <button type="button" class="press" (click)="keepOversize(one)">
-          Save the {{ one.name.toLowerCase() }},&nbsp;<app-amount [of]="{ volumeL: one.litres }" />, as a lot
+          Save the {{ one.name.toLowerCase() }},&nbsp;<app-amount [of]="{ volumeL: one.litres }" />{{
+            texts.asALot
+          }}
         </button>
       }
     </div>
@@ -80,6 +86,7 @@ const SHED_C = 12;
   imports: [Amount, BinFill, ChoiceField, NumberField, SaidPipe],
 })
 export class TubPanel {
+  protected readonly texts = texts;
   protected readonly run = inject(RunState);
   private readonly library = inject(LibraryService);
   private readonly lots = inject(LotsService);
@@ -103,7 +110,7 @@ export class TubPanel {
     const kind = this.kind();
     if (!kind) return '';
     const count = fills(this.run.left(), volumeL(kind.vessel));
-    return `fills ${count} more ${kind.noun}${count === 1 ? '' : 's'} of ${kind.name}`;
+    return texts.fillsMoreOf(count, kind.noun, count === 1 ? '' : 's', kind.name);
   });
 
   /** What stayed on the screens, by part, as it was reckoned when the batch was made. */
@@ -136,12 +143,12 @@ export class TubPanel {
       [snapshot.vessel],
     );
     const days = differenceInDays(parseISO(this.nursery.today()), parseISO(madeOn));
-    const named = { id: 'own-rest', name: `What is left of ${batch.name}`.slice(0, 80) };
+    const named = { id: 'own-rest', name: texts.whatIsLeftOf(batch.name).slice(0, 80) };
     try {
       const age = { weeks: Math.max(0, days) / 7, celsius: SHED_C };
       const tested = this.run.measured();
       const row = materialOfRecipe(snapshot.recipe, library, named, age, measuredOf(tested));
-      this.keep(row, `yours, left of batch ${batch.id}`, this.run.left(), 'left');
+      this.keep(row, texts.yoursLeftOfBatch(batch.id), this.run.left(), 'left');
     } catch (error) {
       if (!(error instanceof OutOfRange)) throw error;
       this.problem.set(error.message);
@@ -149,7 +156,7 @@ export class TubPanel {
   }
 
   protected keepOversize({ material, litres }: { material: Material; litres: number }): void {
-    this.keep(materialToRow(material), 'yours, what stayed on the screen', litres, 'oversize');
+    this.keep(materialToRow(material), texts.yoursWhatStayedOnThe, litres, 'oversize');
   }
 
   /** Screened parts stand in the batch as they went in: with their own ids and no screen to go through again. */
@@ -181,10 +188,10 @@ export class TubPanel {
         next: (lot) => {
           this.shelf.lines.refresh();
           if (what === 'left') this.run.enter({ kind: 'left', litres: 0 });
-          this.notices.say(`${name} stands on your shelf.`);
+          this.notices.say(texts.standsOnYourShelf(name));
           void this.router.navigate(['/shelf/lots', lot.id]);
         },
-        error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+        error: (error: Error) => this.problem.set(texts.notKept(error.message)),
       });
   }
 }

@@ -8,20 +8,27 @@ import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { TypedDay } from '../ui/fields/typed-day';
 import { RunState } from './run-state';
+import { useForm as texts } from '#words/en/places/run/use-form';
+import { common } from '#words/en/places/common';
 
 /** What the batch was used for: so many vessels, of which lot of empty ones; the tub counts down. */
 @Component({
   selector: 'app-use-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-text-field label="Sowing, cuttings or pots" [(value)]="what" />
-    <app-number-field label="How many" within="usedCount" [whole]="true" [(value)]="count" />
-    <app-choice-field label="Cells, blocks or pots of" [choices]="vessels()" [(value)]="vessel" />
-    <app-day-field label="On" [day]="day" />
+    <app-text-field [label]="texts.sowingCuttingsOrPots" [(value)]="what" />
+    <app-number-field [label]="common.howMany" within="usedCount" [whole]="true" [(value)]="count" />
+    <app-choice-field [label]="texts.cellsBlocksOrPotsOf" [choices]="vessels()" [(value)]="vessel" />
+    <app-day-field [label]="common.on" [day]="day" />
     @if (empties().length > 0) {
-      <app-choice-field label="Empty ones from" none="not told" [choices]="empties()" [(value)]="lot" />
+      <app-choice-field
+        [label]="texts.emptyOnesFrom"
+        [none]="common.notTold"
+        [choices]="empties()"
+        [(value)]="lot"
+      />
     }
-    <button type="button" class="press" [disabled]="!ready()" (click)="enter()">Enter</button>
+    <button type="button" class="press" [disabled]="!ready()" (click)="enter()">{{ texts.enter }}</button>
   `,
   styles: `
     :host {
@@ -34,6 +41,8 @@ import { RunState } from './run-state';
   imports: [ChoiceField, DayField, NumberField, TextField],
 })
 export class UseForm {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly run = inject(RunState);
   private readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;

@@ -11,16 +11,17 @@ import { SaidPipe } from '../ui/words/said';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
 import { SeasonView } from './season-view';
+import { buyPage as texts } from '#words/en/places/season/buy-page';
+import { common } from '#words/en/places/common';
 
 /** What the season takes against what is in the shed: what must be there by when, soonest first. */
 @Component({
   selector: 'app-buy-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="service.plan" what="the season" />
+    <app-fetch-state [of]="service.plan" [what]="common.theSeason" />
     <p class="lead">
-      All that the sowings, pot-ups and mixing days from today on take, against what is left in the shed.
-      Trays are counted as they come back.
+      {{ texts.allThatTheSowingsPot }}
     </p>
     @for (week of weeks(); track week.name) {
       <section [attr.aria-label]="week.name">
@@ -30,8 +31,8 @@ import { SeasonView } from './season-view';
             <li>
               <b>{{ row.name | said }}</b>
               <span>
-                {{ row.short }} to buy
-                <span class="term">by {{ row.by }}; {{ row.needed }} needed, {{ row.left }}</span>
+                {{ texts.toBuy(row.short) }}
+                <span class="term">{{ texts.byNeeded(row.by, row.needed, row.left) }}</span>
               </span>
             </li>
           }
@@ -39,25 +40,27 @@ import { SeasonView } from './season-view';
       </section>
     } @empty {
       @if (view.toBuy()) {
-        <p>Nothing is missing for what is planned.</p>
+        <p>{{ texts.nothingIsMissingForWhat }}</p>
       }
     }
     @if (enough(); as rows) {
       @if (rows.length > 0) {
         <details>
-          <summary>What lasts ({{ rows.length }})</summary>
+          <summary>{{ texts.whatLasts(rows.length) }}</summary>
           <ul class="plain">
             @for (row of rows; track row.kind + row.item) {
               <li>
                 <b>{{ row.name | said }}</b>
-                <span>{{ row.needed }} needed, {{ row.left }}</span>
+                <span>{{ texts.needed(row.needed, row.left) }}</span>
               </li>
             }
           </ul>
         </details>
       }
     }
-    <p><a routerLink="/shelf/lots">Deliveries and stock: enter what is there</a></p>
+    <p>
+      <a routerLink="/shelf/lots">{{ texts.deliveriesAndStockEnterWhat }}</a>
+    </p>
   `,
   styles: `
     li {
@@ -82,6 +85,8 @@ import { SeasonView } from './season-view';
   imports: [FetchState, RouterLink, SaidPipe],
 })
 export class BuyPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly service = inject(SeasonService);
   protected readonly view = inject(SeasonView);
   private readonly library = inject(LibraryService).library;
@@ -91,11 +96,8 @@ export class BuyPage {
     const weeks = new Map<string, ReturnType<BuyPage['row']>[]>();
     for (const one of this.view.toBuy() ?? []) {
       if (one.by === null) continue;
-      const name = `Week ${isoWeekOf(weekNumber(dayNumber(one.by)))
-        .replace('-W', ', ')
-        .split(', ')
-        .reverse()
-        .join(' of ')}`;
+      const [year, week] = isoWeekOf(weekNumber(dayNumber(one.by))).split('-W');
+      const name = texts.week(week, year);
       weeks.set(name, [...(weeks.get(name) ?? []), this.row(one)]);
     }
     return [...weeks].map(([name, rows]) => ({ name, rows }));
@@ -109,7 +111,7 @@ export class BuyPage {
     const perTray = kind === 'vessel' ? (library?.vessels.get(item)?.perTray ?? 1) : 1;
     const amount = (of: number): string =>
       perTray > 1
-        ? `${Math.ceil(of / perTray)} (${Math.ceil(of)} cells)`
+        ? texts.cells(Math.ceil(of / perTray), Math.ceil(of))
         : stockAmount(kind, Math.ceil(of * 100) / 100, this.units.system());
     const found =
       kind === 'vessel'
@@ -117,8 +119,8 @@ export class BuyPage {
         : (library?.materials.get(item) ?? library?.amendments.get(item));
     return {
       ...{ kind, item, needed: amount(needed), short: amount(short) },
-      name: kind === 'seed' ? `Seed of ${item}` : found ? shortName(found.name) : item,
-      left: left === null ? 'not counted' : `${amount(Math.max(0, left))} there`,
+      name: kind === 'seed' ? texts.seedOf(item) : found ? shortName(found.name) : item,
+      left: left === null ? common.notCounted : texts.there(amount(Math.max(0, left))),
       by: by === null ? '' : format(parseISO(by), 'EEE d MMM y'),
     };
   }

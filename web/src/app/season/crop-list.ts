@@ -11,35 +11,51 @@ import { TickField } from '../ui/fields/tick-field';
 import { TableFiles } from '../ui/table-files';
 import { SaidPipe } from '../ui/words/said';
 import { StepsForm } from './steps-form';
+import { cropList as texts } from '#words/en/places/season/crop-list';
+import { common } from '#words/en/places/common';
 
 type Figure =
   | ('coverMm' | 'perCell' | 'atLeaves' | 'germination' | 'plantOutDays' | 'earlierDays')
   | ('laterDays' | 'coldestC' | 'hardenDays' | 'firstFeedDays');
 const figures: Asked<Figure>[] = [
-  { name: 'perCell', label: 'Seeds or cuttings to a cell', within: 'seedsPerCell', whole: true },
-  { name: 'germination', label: 'Comes up or roots, share', within: 'germination' },
-  { name: 'coverMm', label: 'Covered', unit: 'mm', within: 'coverMm' },
-  { name: 'atLeaves', label: 'Thinned or pricked out at true leaves', within: 'leaves', whole: true },
+  { name: 'perCell', label: texts.seedsOrCuttingsToA, within: 'seedsPerCell', whole: true },
+  { name: 'germination', label: texts.comesUpOrRootsShare, within: 'germination' },
+  { name: 'coverMm', label: texts.covered, unit: 'mm', within: 'coverMm' },
+  { name: 'atLeaves', label: texts.thinnedOrPrickedOutAt, within: 'leaves', whole: true },
   {
     name: 'plantOutDays',
-    label: 'Planted, days after the last frost',
+    label: texts.plantedDaysAfterTheLast,
     within: 'plantOutDays',
     whole: true,
   },
-  { name: 'earlierDays', label: 'May be earlier by days', within: 'moveDays', whole: true },
-  { name: 'laterDays', label: 'May be later by days', within: 'moveDays', whole: true },
-  { name: 'coldestC', label: 'Coldest night it survives', unit: '°C', within: 'nightC' },
-  { name: 'hardenDays', label: 'Hardened off, days', within: 'moveDays', whole: true },
-  { name: 'firstFeedDays', label: 'First feed, days after coming up', within: 'moveDays', whole: true },
+  { name: 'earlierDays', label: texts.mayBeEarlierByDays, within: 'moveDays', whole: true },
+  { name: 'laterDays', label: texts.mayBeLaterByDays, within: 'moveDays', whole: true },
+  { name: 'coldestC', label: texts.coldestNightItSurvives, unit: '°C', within: 'nightC' },
+  { name: 'hardenDays', label: texts.hardenedOffDays, within: 'moveDays', whole: true },
+  { name: 'firstFeedDays', label: texts.firstFeedDaysAfterComing, within: 'moveDays', whole: true },
 ];
 const named = <T extends string>(names: Record<T, string>): { id: T; name: string }[] =>
   (Object.keys(names) as T[]).map((id) => ({ id, name: names[id] }));
-const kinds = named({ vegetable: 'Vegetable', herb: 'Herb', flower: 'Flower', woody: 'Woody or tender' });
-const starts = named({ sow: 'sown', stick: 'from cuttings', divide: 'divided' });
+const kinds = named({
+  vegetable: texts.vegetable,
+  herb: texts.herb,
+  flower: texts.flower,
+  woody: texts.woodyOrTender,
+});
+const starts = named({ sow: 'sown', stick: texts.fromCuttings, divide: 'divided' });
 const lights = named({ light: 'light', dark: 'dark', either: 'either' });
-const covers = named({ none: 'nothing', vermiculite: 'fine vermiculite', mix: 'sieved mix', sand: 'sand' });
-const spares = named({ thin: 'thinned to one', prick: 'pricked out', keep: 'all kept where they stand' });
-const depths = named({ level: 'at its old level', deep: 'deep, to the first true leaf' });
+const covers = named({
+  none: 'nothing',
+  vermiculite: texts.fineVermiculite,
+  mix: texts.sievedMix,
+  sand: 'sand',
+});
+const spares = named({
+  thin: texts.thinnedToOne,
+  prick: texts.prickedOut,
+  keep: texts.allKeptWhereTheyStand,
+});
+const depths = named({ level: texts.atItsOldLevel, deep: texts.deepToTheFirstTrue });
 
 /** Crops: what the library has, and one's own, each like another but for what is told. */
 @Component({
@@ -81,6 +97,8 @@ const depths = named({ level: 'at its old level', deep: 'deep, to the first true
   imports: [ChoiceField, FetchState, NumberList, SaidPipe, StepsForm, TableFiles, TextField, TickField],
 })
 export class CropList {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly service = inject(SeasonService);
   private readonly notices = inject(Notices);
   protected readonly figures = figures;
@@ -113,16 +131,21 @@ export class CropList {
     const weeks = steps.reduce((sum, step) => sum + step.weeks, 0);
     const when =
       plantOutDays === 0
-        ? 'out at the last frost'
-        : `out ${Math.abs(plantOutDays)} days ${plantOutDays > 0 ? 'after' : 'before'} the last frost`;
+        ? texts.outAtTheLastFrost
+        : texts.outDaysTheLastFrost(Math.abs(plantOutDays), plantOutDays > 0 ? 'after' : 'before');
     const begun = { sow: 'sown', stick: 'stuck', divide: 'divided' }[start];
-    return `${begun}, ${weeks} weeks in ${steps.length === 1 ? 'one vessel' : `${steps.length} vessels`}, ${when}`;
+    return texts.weeksIn(
+      begun,
+      weeks,
+      steps.length === 1 ? texts.oneVessel : texts.vessels(steps.length),
+      when,
+    );
   }
 
   protected take(one: SourcedCrop, change: boolean): void {
     const { source: _, own: __, ...crop } = one;
     this.like.set(one);
-    this.draft.set({ ...crop, ...(!change && { id: '', name: `${crop.name}, ours` }) });
+    this.draft.set({ ...crop, ...(!change && { id: '', name: texts.ours(crop.name) }) });
     this.emergence.set(emergenceText(crop.emergence));
     this.tasks.set(tasksText(crop.tasks));
     this.problem.set('');
@@ -154,13 +177,13 @@ export class CropList {
       emergence: emergenceFrom(this.emergence()),
       tasks: tasksFrom(this.tasks()),
     };
-    const says = id === '' ? `yours, like ${like.name}` : like.source;
+    const says = id === '' ? texts.yoursLike(like.name) : like.source;
     this.service.keepCrop(id === '' ? null : id, says, made).subscribe({
       next: () => {
         this.draft.set(null);
-        this.notices.say(`${made.name} is with your crops.`);
+        this.notices.say(texts.isWithYourCrops(made.name));
       },
-      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.notKept(error.message)),
     });
   }
 }

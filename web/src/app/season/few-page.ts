@@ -16,6 +16,8 @@ import { shortName, stageNames } from '../ui/words/words';
 import { type BaseTold } from '../workers/season.protocol';
 import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
+import { fewPage as texts } from '#words/en/places/season/few-page';
+import { common } from '#words/en/places/common';
 
 const PARTS = 8;
 const MATERIALS = 4;
@@ -57,6 +59,8 @@ const MATERIALS = 4;
   imports: [FetchState, RouterLink, SaidPipe],
 })
 export class FewPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly view = inject(SeasonView);
   protected readonly search = inject(SeasonSearch);
   protected readonly shelf = inject(ShelfService).lines;
@@ -88,7 +92,7 @@ export class FewPage {
         if (cases.size === MOST_CASES) continue;
         const windows = windowsWanted(step.stage, crop.acid ? 'acid-lovers' : undefined, library.windows);
         cases.set(key, {
-          name: `${stageNames[step.stage].name}, ${kind.name}${crop.acid ? ', acid lovers' : ''}`,
+          name: `${stageNames[step.stage].name}, ${kind.name}${crop.acid ? texts.acidLovers : ''}`,
           stage: step.stage,
           crops: new Set([crop.name]),
           job: {
@@ -119,15 +123,15 @@ export class FewPage {
   }
 
   protected dosesOf(doses: BaseTold['cases'][number]['doses']): string {
-    if (doses.length === 0) return 'as it is';
+    if (doses.length === 0) return texts.asItIs;
     const said = doses.map(
       ({ name, gPerL }) =>
         `${withUnit(showQuantity({ doseGPerL: gPerL }, this.units.system()))} ${shortName(name).toLowerCase()}`,
     );
-    return `with ${said.join(', ')}`;
+    return texts.withIt(said.join(', '));
   }
 
   protected inTen(odds: number): string {
-    return `${Math.round(10 * odds)} in 10`;
+    return texts.in10(Math.round(10 * odds));
   }
 }

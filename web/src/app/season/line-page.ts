@@ -35,28 +35,35 @@ import { stockAmount } from '../ui/words/stock-amount';
 import { lineGiven, newLine } from './line-draft';
 import { SeasonView } from './season-view';
 import { StepsForm } from './steps-form';
+import { linePage as texts } from '#words/en/places/season/line-page';
+import { common } from '#words/en/places/common';
 
 type Figure =
   | ('plants' | 'count' | 'everyDays' | 'sparePct' | 'offsetDays' | 'seedYear')
   | ('germinationPct' | 'confidencePct' | 'came' | 'of');
 const wanted: Asked<Figure>[] = [
-  { name: 'plants', label: 'Plants wanted, each time', within: 'wantedPlants', whole: true },
-  { name: 'sparePct', label: 'Extra, %', within: 'sparePct' },
-  { name: 'count', label: 'Sown how many times', within: 'sowings', whole: true },
+  { name: 'plants', label: texts.plantsWantedEachTime, within: 'wantedPlants', whole: true },
+  { name: 'sparePct', label: texts.extra, within: 'sparePct' },
+  { name: 'count', label: texts.sownHowManyTimes, within: 'sowings', whole: true },
 ];
-const every: Asked<Figure> = { name: 'everyDays', label: 'Days between', within: 'everyDays', whole: true };
+const every: Asked<Figure> = {
+  name: 'everyDays',
+  label: texts.daysBetween,
+  within: 'everyDays',
+  whole: true,
+};
 const offset: Asked<Figure> = {
   name: 'offsetDays',
-  label: 'Days after the last frost (before it below 0)',
+  label: texts.daysAfterTheLastFrost,
   within: 'plantOutDays',
   whole: true,
 };
 const seed: Asked<Figure>[] = [
-  { name: 'germinationPct', label: 'Comes up by the bag, %', within: [1, 100] },
-  { name: 'seedYear', label: 'Year of the seed', within: [1900, 2200], whole: true },
-  { name: 'of', label: 'Your test: seeds laid out', within: 'seedTested', whole: true },
-  { name: 'came', label: 'Your test: came up', within: [0, 10_000], whole: true },
-  { name: 'confidencePct', label: 'Sure of the stand, %', within: [50, 99.99] },
+  { name: 'germinationPct', label: texts.comesUpByTheBag, within: [1, 100] },
+  { name: 'seedYear', label: texts.yearOfTheSeed, within: [1900, 2200], whole: true },
+  { name: 'of', label: texts.yourTestSeedsLaidOut, within: 'seedTested', whole: true },
+  { name: 'came', label: texts.yourTestCameUp, within: [0, 10_000], whole: true },
+  { name: 'confidencePct', label: texts.sureOfTheStand, within: [50, 99.99] },
 ];
 
 interface Tested {
@@ -73,6 +80,8 @@ interface Tested {
   imports: [ChoiceField, FetchState, NumberList, RouterLink, SaidPipe, Segments, StepsForm, TextField],
 })
 export class LinePage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   /** From the address; "new" for one that is not there yet. */
   readonly id = input.required<string>();
   protected readonly service = inject(SeasonService);
@@ -90,8 +99,8 @@ export class LinePage {
 
   protected readonly by = computed(() => this.hangs());
   protected readonly ways: { id: 'frost' | 'day'; name: string }[] = [
-    { id: 'frost', name: 'From the last frost' },
-    { id: 'day', name: 'On a day' },
+    { id: 'frost', name: texts.fromTheLastFrost },
+    { id: 'day', name: texts.onADay },
   ];
   protected readonly seedFields = seed;
   protected readonly offset = [offset];
@@ -158,14 +167,13 @@ export class LinePage {
 
   protected readonly dayProblem = computed(() => {
     const { plantOn } = this.draft();
-    return plantOn !== null && !isValid(parseISO(plantOn)) ? 'The day must be a date' : '';
+    return plantOn !== null && !isValid(parseISO(plantOn)) ? common.dayMustBeADate : '';
   });
   protected readonly testProblem = computed(() => {
     const { came, of } = this.tested();
     if (came === undefined && of === undefined) return '';
-    if (came === undefined || of === undefined)
-      return 'A test wants both: how many were laid out, and how many came up';
-    return came > of ? `No more can come up than the ${of} that were laid out, was ${came}` : '';
+    if (came === undefined || of === undefined) return texts.aTestWantsBothHow;
+    return came > of ? texts.noMoreCanComeUp(of, came) : '';
   });
 
   /** What it comes to, as it is typed. */
@@ -203,9 +211,9 @@ export class LinePage {
     const [first, plan] = [this.first(), this.service.plan.value()];
     if (!first || !plan) return '';
     const chance = frostChance(plan.settings.frost, first.plantOn);
-    if (chance < 0.005) return 'no frost to speak of after it';
+    if (chance < 0.005) return texts.noFrostToSpeakOf;
     const [n, of] = chance < 0.095 ? [Math.round(100 * chance), 100] : [Math.round(10 * chance), 10];
-    return `frost after it in ${n} ${n === 1 ? 'year' : 'years'} of ${of}`;
+    return texts.frostAfterItInOf(n, n === 1 ? 'year' : 'years', of);
   });
   /** Begun today it is ready then. */
   protected readonly begunToday = computed(() => {
@@ -220,8 +228,11 @@ export class LinePage {
       says: seasonSay('season.vessels', vesselsOf(step)),
       mix:
         step.mixL > 0
-          ? `${stockAmount('material', step.mixL, this.units.system())} of ${mixOf(step.step, this.view.kept(), way).name}`
-          : 'no mix: it is its own',
+          ? texts.ofIt(
+              stockAmount('material', step.mixL, this.units.system()),
+              mixOf(step.step, this.view.kept(), way).name,
+            )
+          : texts.noMixItIsIts,
     }));
   }
 
@@ -229,8 +240,8 @@ export class LinePage {
     const { crop, steps, seed: share } = sowing;
     if (crop.start === 'divide') return '';
     const what = crop.start === 'sow' ? 'seeds' : 'cuttings';
-    const range = share.from === 'test' ? ` (your test: ${pct(share.low!)} to ${pct(share.high!)})` : '';
-    return `${steps[0]!.cells * crop.perCell} ${what}, counting on ${pct(share.share)}${range}`;
+    const range = share.from === 'test' ? texts.yourTestTo(pct(share.low!), pct(share.high!)) : '';
+    return texts.countingOn(steps[0]!.cells * crop.perCell, what, pct(share.share), range);
   }
 
   protected day(date: string): string {
@@ -311,19 +322,19 @@ export class LinePage {
     const line = this.draft();
     this.busy.set(true);
     this.problem.set('');
-    const name = this.crop()?.name ?? 'It';
+    const name = this.crop()?.name ?? texts.it;
     const sent = this.isNew()
       ? this.service.add(lineGiven(line))
       : this.service.change(line.id, lineGiven(line));
     sent.subscribe({
       next: () => {
         this.leave();
-        this.notices.say(`${name} stands in the season.`);
+        this.notices.say(texts.standsInTheSeason(name));
         void this.router.navigate(['/season/plan']);
       },
       error: (error: Error) => {
         this.busy.set(false);
-        this.problem.set(`Not kept: ${error.message}`);
+        this.problem.set(texts.notKept(error.message));
       },
     });
   }
@@ -333,10 +344,10 @@ export class LinePage {
     this.service.putAway(id).subscribe({
       next: () => {
         this.leave();
-        this.notices.undoable('It is out of the season.', () => this.service.bringBack(id));
+        this.notices.undoable(texts.itIsOutOfThe, () => this.service.bringBack(id));
         void this.router.navigate(['/season/plan']);
       },
-      error: (error: Error) => this.problem.set(`Still there: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.stillThere(error.message)),
     });
   }
 }

@@ -29,6 +29,8 @@ import { type Moved } from './season-row';
 import { SeasonStrip } from './season-strip';
 import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
+import { planPage as texts } from '#words/en/places/season/plan-page';
+import { common } from '#words/en/places/common';
 
 /** What speaks up stands first; more than so many wait behind a line. */
 const TOLD = 2;
@@ -43,6 +45,8 @@ const DAYS_LISTED = 8;
   imports: [FetchState, RouterLink, SaidPipe, SeasonCharts, SeasonStrip, TableFiles],
 })
 export class PlanPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly service = inject(SeasonService);
   protected readonly view = inject(SeasonView);
   private readonly reader = inject(ReaderHere);
@@ -72,16 +76,18 @@ export class PlanPage {
     const says = (what: string, kind: string, it: BenchWeek | null): string[] =>
       it
         ? [
-            `${what} wants ${this.area(it.needM2)} ${kind} in ${this.weekName(it.week)}; there is ${this.area(it.haveM2)}.`,
+            texts.wantsInThereIs(
+              what,
+              this.area(it.needM2),
+              kind,
+              this.weekName(it.week),
+              this.area(it.haveM2),
+            ),
           ]
         : [];
     return [
-      ...says(
-        'what comes up, roots or dislikes cold',
-        'of heated bench',
-        worst(coldWeeks(season, season.settings)),
-      ),
-      ...says('what is sown in the dark weeks', 'under lights', worst(darkWeeks(season, season.settings))),
+      ...says(texts.whatComesUpRootsOr, texts.ofHeatedBench, worst(coldWeeks(season, season.settings))),
+      ...says(texts.whatIsSownInThe, texts.underLights, worst(darkWeeks(season, season.settings))),
     ];
   });
   protected readonly untold = computed(() => this.view.says().length - this.told().length);
@@ -118,7 +124,7 @@ export class PlanPage {
   );
 
   protected weekName(week: string): string {
-    return `week ${Number(week.slice(6))} of ${week.slice(0, 4)}`;
+    return texts.weekOf(Number(week.slice(6)), week.slice(0, 4));
   }
 
   protected day(date: string): string {
@@ -164,7 +170,7 @@ export class PlanPage {
       job: { litres: Math.round(100 * day.litres) / 100 },
     };
     this.store.startWith(recipe);
-    const name = `${mix.name} for ${this.forWhat(day)}`.slice(0, 80);
+    const name = texts.forIt2(mix.name, this.forWhat(day)).slice(0, 80);
     this.madeFor.send(
       this.store.recipe(),
       name,
@@ -186,8 +192,8 @@ export class PlanPage {
     const before = this.before;
     this.before = null;
     if (days === 0) return;
-    const crop = this.view.crops().get(line.crop)?.name ?? 'It';
-    this.save(line, before, `${crop} moved by ${days} ${Math.abs(days) === 1 ? 'day' : 'days'}.`);
+    const crop = this.view.crops().get(line.crop)?.name ?? texts.it;
+    this.save(line, before, texts.movedBy(crop, days, Math.abs(days) === 1 ? 'day' : 'days'));
   }
 
   private save(line: SeasonLine, before: SeasonLine, says: string): void {
@@ -195,7 +201,7 @@ export class PlanPage {
       next: () => this.notices.undoable(says, () => this.service.change(before.id, lineGiven(before))),
       error: (error: Error) => {
         this.service.show(before);
-        this.notices.say(`Not moved: ${error.message}`);
+        this.notices.say(texts.notMoved(error.message));
       },
     });
   }
@@ -218,7 +224,7 @@ export class PlanPage {
     return {
       fit,
       over: fit.over
-        .map(({ week, m2 }) => `${this.weekName(isoWeekOf(week))} by ${this.area(m2)}`)
+        .map(({ week, m2 }) => texts.by(this.weekName(isoWeekOf(week)), this.area(m2)))
         .join(', '),
       moves: fit.moves.map(({ line, sowing, option }) => {
         const of = season.sowings.find((one) => one.line.id === line && one.sowing === sowing)!;
@@ -254,10 +260,10 @@ export class PlanPage {
       forkJoin(lines.map((line) => this.service.change(line.id, lineGiven(line))));
     const failed = (error: Error): void => {
       this.service.plan.refresh();
-      this.notices.say(`Not moved: ${error.message}`);
+      this.notices.say(texts.notMoved(error.message));
     };
     all(changed.map(({ next }) => next)).subscribe({
-      next: () => this.notices.undoable('The bench fits.', () => all(changed.map(({ before }) => before))),
+      next: () => this.notices.undoable(texts.theBenchFits, () => all(changed.map(({ before }) => before))),
       error: failed,
     });
   }

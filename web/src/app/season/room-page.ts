@@ -17,19 +17,20 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
+import { roomPage as texts } from '#words/en/places/season/room-page';
+import { common } from '#words/en/places/common';
 
 /** What the season hangs on: last frosts, the benches there are, and how it is reckoned. */
 @Component({
   selector: 'app-room-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="service.plan" what="the season" />
+    <app-fetch-state [of]="service.plan" [what]="common.theSeason" />
     @if (draft(); as it) {
       <section aria-labelledby="frost">
-        <h2 id="frost">The last frost here</h2>
+        <h2 id="frost">{{ texts.theLastFrostHere }}</h2>
         <p class="lead">
-          Three days of your own: in one year of ten it is over by the first, usually by the second, in nine
-          years of ten by the third. Local records know them best.
+          {{ texts.threeDaysOfYourOwn }}
         </p>
         <div class="fields">
           @for (one of frosts; track one.id) {
@@ -46,57 +47,57 @@ import { TickField } from '../ui/fields/tick-field';
         }
       </section>
       <section aria-labelledby="benches">
-        <h2 id="benches">Benches</h2>
+        <h2 id="benches">{{ texts.benches }}</h2>
         <ul class="plain">
           @for (bench of it.benches; track $index; let i = $index) {
             <li>
               <app-text-field
-                label="Bench"
+                [label]="texts.bench"
                 [value]="bench.name"
-                [problem]="bench.name.trim() ? '' : 'A bench must have a name'"
+                [problem]="bench.name.trim() ? '' : texts.aBenchMustHaveA"
                 (valueChange)="setBench(i, { name: $event })"
               />
               <app-number-field
-                label="Room"
+                [label]="texts.room"
                 unit="m²"
                 within="benchM2"
                 [value]="bench.m2"
                 (valueChange)="setBench(i, { m2: $event ?? 0 })"
               />
-              <app-tick-field [checked]="bench.heated" (checkedChange)="setBench(i, { heated: $event })"
-                >heated</app-tick-field
-              >
-              <app-tick-field [checked]="bench.lights" (checkedChange)="setBench(i, { lights: $event })"
-                >lights</app-tick-field
-              >
+              <app-tick-field [checked]="bench.heated" (checkedChange)="setBench(i, { heated: $event })">{{
+                texts.heated
+              }}</app-tick-field>
+              <app-tick-field [checked]="bench.lights" (checkedChange)="setBench(i, { lights: $event })">{{
+                texts.lights
+              }}</app-tick-field>
               <button type="button" class="press square" (click)="dropBench(i)">
                 <i class="bi bi-x-lg" aria-hidden="true"></i
-                ><span class="visually-hidden">Remove {{ bench.name }}</span>
+                ><span class="visually-hidden">{{ texts.remove(bench.name) }}</span>
               </button>
             </li>
           }
         </ul>
-        <button type="button" class="press" (click)="addBench()">Another bench</button>
+        <button type="button" class="press" (click)="addBench()">{{ texts.anotherBench }}</button>
       </section>
       <section aria-labelledby="reckoned">
-        <h2 id="reckoned">What the plan counts on</h2>
+        <h2 id="reckoned">{{ texts.whatThePlanCountsOn }}</h2>
         <div class="fields">
           <app-number-field
-            label="Mix where seed comes up"
+            [label]="texts.mixWhereSeedComesUp"
             unit="°C"
             within="soilC"
             [value]="it.soilC"
             (valueChange)="patch({ soilC: $event ?? it.soilC })"
           />
           <app-number-field
-            label="Mix spilled, %"
+            [label]="texts.mixSpilled"
             within="sparePct"
             [value]="it.spillPct"
             (valueChange)="patch({ spillPct: $event ?? it.spillPct })"
           />
           <app-choice-field
-            label="Mixes where a crop names none"
-            none="the usual ones"
+            [label]="texts.mixesWhereACropNames"
+            [none]="texts.theUsualOnes"
             [choices]="ways"
             [value]="it.school"
             (valueChange)="patch({ school: $event || null })"
@@ -107,7 +108,9 @@ import { TickField } from '../ui/fields/tick-field';
         <p class="wrong" role="alert">{{ problem() }}</p>
       }
       <p class="act">
-        <button type="button" class="press next" [disabled]="!ready()" (click)="keep()">Save</button>
+        <button type="button" class="press next" [disabled]="!ready()" (click)="keep()">
+          {{ common.save }}
+        </button>
       </p>
     }
   `,
@@ -133,15 +136,17 @@ import { TickField } from '../ui/fields/tick-field';
   imports: [ChoiceField, FetchState, NumberField, TextField, TickField],
 })
 export class RoomPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly service = inject(SeasonService);
   private readonly notices = inject(Notices);
   protected readonly problem = signal('');
   protected readonly draft = signal<SeasonSettings | null>(null);
   protected readonly ways = schools.map(({ id, name }) => ({ id, name }));
   protected readonly frosts = [
-    { id: 'early', name: 'Early, one year of ten' },
-    { id: 'usual', name: 'Usual' },
-    { id: 'late', name: 'Late, one year of ten after it' },
+    { id: 'early', name: texts.earlyOneYearOfTen },
+    { id: 'usual', name: texts.usual },
+    { id: 'late', name: texts.lateOneYearOfTen },
   ] as const;
 
   constructor() {
@@ -155,10 +160,10 @@ export class RoomPage {
     const frost = this.draft()?.frost;
     if (!frost) return '';
     const all = [frost.early, frost.usual, frost.late];
-    if (!all.every((day) => isValid(parseISO(day)))) return 'All three must be days';
+    if (!all.every((day) => isValid(parseISO(day)))) return texts.allThreeMustBeDays;
     return frost.early < frost.usual && frost.usual < frost.late
       ? ''
-      : `The three days must come one after the other: ${all.join(', ')} do not`;
+      : texts.theThreeDaysMustCome(all.join(', '));
   });
   protected readonly ready = computed(
     () => this.frostProblem() === '' && (this.draft()?.benches ?? []).every(({ name }) => name.trim() !== ''),
@@ -184,7 +189,7 @@ export class RoomPage {
 
   protected addBench(): void {
     const benches = this.draft()?.benches ?? [];
-    const bench = { name: `Bench ${benches.length + 1}`, m2: 10, heated: false, lights: false };
+    const bench = { name: texts.bench2(benches.length + 1), m2: 10, heated: false, lights: false };
     this.patch({ benches: [...benches, bench] });
   }
 
@@ -195,11 +200,11 @@ export class RoomPage {
     this.service.set(draft).subscribe({
       next: () =>
         this.notices.undoable(
-          'Kept: the season is counted by it.',
+          texts.keptTheSeasonIsCounted,
           () => this.service.set(before),
           () => this.draft.set(before),
         ),
-      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.notKept(error.message)),
     });
   }
 }

@@ -6,6 +6,7 @@ import { mixOf, type KeptMix } from '#core/season/needs';
 import { Units } from '../data/units';
 import { axis, Chart, chartLook } from '../ui/pictures/chart';
 import { shownIn } from '../ui/words/shown-in';
+import { seasonCharts as texts } from '#words/en/places/season/season-charts';
 
 const COLOURS = [chartLook.windowEdge, chartLook.solid, chartLook.water, chartLook.action, chartLook.muted];
 /** Printed in black it is told by its hatching. */
@@ -17,16 +18,16 @@ const decals = [null, 'rect', 'triangle', 'circle', 'diamond'];
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="bench-weeks">
-      <h2 id="bench-weeks">Bench by week</h2>
+      <h2 id="bench-weeks">{{ texts.benchByWeek }}</h2>
       <app-chart [options]="bench().options" [says]="bench().says" />
       <details>
-        <summary>As a table</summary>
+        <summary>{{ texts.asATable }}</summary>
         <table>
           <thead>
             <tr>
-              <th scope="col">Week</th>
-              <th scope="col">Bench, {{ area().unit }}</th>
-              <th scope="col">Over by</th>
+              <th scope="col">{{ texts.week }}</th>
+              <th scope="col">{{ texts.bench(area().unit) }}</th>
+              <th scope="col">{{ texts.overBy }}</th>
             </tr>
           </thead>
           <tbody>
@@ -42,15 +43,15 @@ const decals = [null, 'rect', 'triangle', 'circle', 'diamond'];
       </details>
     </section>
     <section aria-labelledby="mix-weeks">
-      <h2 id="mix-weeks">Mix by week</h2>
+      <h2 id="mix-weeks">{{ texts.mixByWeek }}</h2>
       <app-chart [options]="mix().options" [says]="mix().says" />
       <details>
-        <summary>As a table</summary>
-        <div class="wide" tabindex="0" role="region" aria-label="Mix by week">
+        <summary>{{ texts.asATable }}</summary>
+        <div class="wide" tabindex="0" role="region" [attr.aria-label]="texts.mixByWeek">
           <table>
             <thead>
               <tr>
-                <th scope="col">Week</th>
+                <th scope="col">{{ texts.week }}</th>
                 @for (name of mix().names; track name) {
                   <th scope="col">{{ name }}, {{ volume().unit }}</th>
                 }
@@ -106,6 +107,7 @@ const decals = [null, 'rect', 'triangle', 'circle', 'diamond'];
   imports: [Chart],
 })
 export class SeasonCharts {
+  protected readonly texts = texts;
   readonly season = input.required<Season>();
   readonly kept = input.required<ReadonlyMap<number, KeptMix>>();
   readonly way = input.required<string | null>();
@@ -124,7 +126,13 @@ export class SeasonCharts {
       m2: shown(week.benchM2),
       over: week.over ? shown(week.benchM2 - benchM2!) : '',
     }));
-    const says = `Bench by week, at most ${shown(Math.max(0, ...weeks.map((w) => w.benchM2)))} ${unit}${there === null ? '' : ` of ${there.toFixed(1)}`}; over in ${over.length} ${over.length === 1 ? 'week' : 'weeks'}.`;
+    const says = texts.benchByWeekAtMost(
+      shown(Math.max(0, ...weeks.map((w) => w.benchM2))),
+      unit,
+      there === null ? '' : texts.ofIt(there.toFixed(1)),
+      over.length,
+      over.length === 1 ? 'week' : 'weeks',
+    );
     return {
       rows,
       says,
@@ -148,7 +156,7 @@ export class SeasonCharts {
                 silent: true,
                 lineStyle: { color: chartLook.ink, width: 2, type: 'solid' },
                 label: {
-                  formatter: 'the bench',
+                  formatter: texts.theBench,
                   position: 'insideEndTop',
                   color: chartLook.ink,
                   fontSize: 13,
@@ -185,7 +193,7 @@ export class SeasonCharts {
         week: isoWeekOf(week),
         cells: all.map((one) => one.weeks.get(week)?.toFixed(1) ?? ''),
       })),
-      says: `Mix by the week in which it is filled: ${all.map((one) => one.name).join(', ')}; ${whole.toFixed(0)} ${unit} in all.`,
+      says: texts.mixByTheWeekIn(all.map((one) => one.name).join(', '), whole.toFixed(0), unit),
       options: {
         ...base,
         grid: { ...base.grid, top: 34 },

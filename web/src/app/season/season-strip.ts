@@ -9,6 +9,8 @@ import { nameOf, seasonSay } from '#core/season/season-facts';
 import { named } from '#core/units/message';
 import { type Moved, SeasonRow, type StripBar, type StripLane, type StripRow } from './season-row';
 import { Units } from '../data/units';
+import { seasonStrip as texts } from '#words/en/places/season/season-strip';
+import { common } from '#words/en/places/common';
 
 const LOWEST_PX = 5;
 const HIGHEST_PX = 24;
@@ -22,6 +24,8 @@ const HIGHEST_PX = 24;
   imports: [SeasonRow],
 })
 export class SeasonStrip {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly sowings = input.required<readonly SeasonSowing[]>();
   readonly mixing = input.required<readonly MixingDay[]>();
   readonly frost = input.required<FrostDates>();

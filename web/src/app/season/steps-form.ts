@@ -4,12 +4,13 @@ import { LibraryService } from '../data/library';
 import { MixesService } from '../data/mixes';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
+import { stepsForm as texts } from '#words/en/places/season/steps-form';
 
 const stages = [
-  { id: 'germination', name: 'to come up' },
-  { id: 'rooting', name: 'to root' },
-  { id: 'seedling', name: 'to grow on' },
-  { id: 'potting', name: 'to planting size' },
+  { id: 'germination', name: texts.toComeUp },
+  { id: 'rooting', name: texts.toRoot },
+  { id: 'seedling', name: texts.toGrowOn },
+  { id: 'potting', name: texts.toPlantingSize },
 ] as const;
 
 /** The path of vessels, from the first to the last, each with its weeks, its loss and its mix. */
@@ -21,7 +22,7 @@ const stages = [
       @for (step of steps(); track $index; let i = $index) {
         <li>
           <app-choice-field
-            [label]="i === 0 ? 'First in' : 'Then in'"
+            [label]="i === 0 ? texts.firstIn : texts.thenIn"
             [choices]="vessels()"
             [value]="step.vessel"
             (valueChange)="set(i, { vessel: $event ?? step.vessel })"
@@ -30,22 +31,22 @@ const stages = [
           @if (steps().length > 1) {
             <button type="button" class="press square" (click)="drop(i)">
               <i class="bi bi-x-lg" aria-hidden="true"></i
-              ><span class="visually-hidden">Remove step {{ i + 1 }}</span>
+              ><span class="visually-hidden">{{ texts.removeStep(i + 1) }}</span>
             </button>
           } @else {
             <span></span>
           }
           <app-choice-field
             class="mix"
-            label="Its mix"
-            none="the approach's own"
+            [label]="texts.itsMix"
+            [none]="texts.theApproachsOwn"
             [choices]="mixes()"
             [value]="step.mix === undefined ? null : '' + step.mix"
             (valueChange)="setMix(i, $event)"
           />
           <app-choice-field
             class="stage"
-            label="For"
+            [label]="texts.forIt"
             [choices]="stages"
             [value]="step.stage"
             (valueChange)="setStage(i, $event)"
@@ -54,7 +55,7 @@ const stages = [
       }
     </ol>
     @if (steps().length < 10) {
-      <button type="button" class="press" (click)="add()">Another pot-up</button>
+      <button type="button" class="press" (click)="add()">{{ texts.anotherPotUp }}</button>
     }
   `,
   styles: `
@@ -85,6 +86,7 @@ const stages = [
   imports: [ChoiceField, NumberList],
 })
 export class StepsForm {
+  protected readonly texts = texts;
   readonly steps = model.required<readonly CropStep[]>();
   /** What a further pot-up begins in. */
   readonly next = input('pot-9');
@@ -92,9 +94,9 @@ export class StepsForm {
   private readonly kept = inject(MixesService).all;
   protected readonly stages = stages;
   protected readonly asked: Asked<'weeks' | 'lossPct' | 'mostWeeks'>[] = [
-    { name: 'weeks', label: 'Weeks', within: 'stepWeeks' },
-    { name: 'lossPct', label: 'Lost, %', within: 'lossPct' },
-    { name: 'mostWeeks', label: 'Weeks at most', within: 'stepWeeks' },
+    { name: 'weeks', label: texts.weeks, within: 'stepWeeks' },
+    { name: 'lossPct', label: texts.lost, within: 'lossPct' },
+    { name: 'mostWeeks', label: texts.weeksAtMost, within: 'stepWeeks' },
   ];
   protected readonly vessels = computed(() =>
     [...(this.library()?.vessels.values() ?? [])].map(({ id, name }) => ({ id, name })),

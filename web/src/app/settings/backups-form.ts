@@ -6,36 +6,40 @@ import { type Backup, type BackupCounts, BackupsService } from '../data/backups'
 import { Doing } from '../ui/doing';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
+import { backupsForm as texts } from '#words/en/places/settings/backups-form';
+import { common } from '#words/en/places/common';
 
 const whys: Readonly<Record<Backup['why'], string>> = {
   daily: 'daily',
-  asked: 'asked for',
-  brought: 'brought from elsewhere',
+  asked: texts.askedFor,
+  brought: texts.broughtFromElsewhere,
 };
 /** Backups: made now, fetched as a file, copied to a second place, put back after a look at what would be lost. */
 @Component({
   selector: 'app-backups-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="service.all" what="the backups" />
+    <app-fetch-state [of]="service.all" [what]="texts.theBackups" />
     @if (service.all.value(); as it) {
       <p role="status">
         @if (it.list[0]; as newest) {
-          The newest is of {{ newest.at | date: 'd MMM y, HH:mm' }}, {{ size(newest.bytes) }}.
+          {{ texts.theNewestIsOf(newest.at | date: 'd MMM y, HH:mm', size(newest.bytes)) }}
         } @else {
-          There is none yet.
+          {{ texts.thereIsNoneYet }}
         }
       </p>
       @if (it.problem || it.secondProblem) {
         <p class="wrong" role="alert">
-          {{ it.problem || 'The second place does not have the newest: ' + it.secondProblem }}
+          {{ it.problem || texts.theSecondPlaceDoesNot + it.secondProblem }}
         </p>
       }
       <div class="acts">
-        <button type="button" class="press" [disabled]="doing.busy()" (click)="make()">Back up now</button>
-        <a class="press" [href]="archive" download>Everything as an open archive</a>
+        <button type="button" class="press" [disabled]="doing.busy()" (click)="make()">
+          {{ texts.backUpNow }}
+        </button>
+        <a class="press" [href]="archive" download>{{ texts.everythingAsAnOpenArchive }}</a>
         <label class="press">
-          Import a file…
+          {{ texts.importAFile }}
           <input
             #file
             type="file"
@@ -47,8 +51,7 @@ const whys: Readonly<Record<Backup['why'], string>> = {
         </label>
       </div>
       <p class="term">
-        The archive holds every record as lines of JSON, and the pictures: any program can read it. A backup
-        or an archive that you bring is checked and laid here; nothing is put back before you say so.
+        {{ texts.theArchiveHoldsEveryRecord }}
       </p>
       <ul class="rows">
         @for (one of it.list; track one.name) {
@@ -59,41 +62,41 @@ const whys: Readonly<Record<Backup['why'], string>> = {
             </span>
             <span class="acts">
               <a class="press quiet" [href]="address(one)" [download]="one.name"
-                >Fetch the file<span class="visually-hidden">
-                  of {{ one.at | date: 'd MMM y, HH:mm' }}</span
-                ></a
+                >{{ texts.fetchTheFile
+                }}<span class="visually-hidden"> {{ texts.ofIt(one.at | date: 'd MMM y, HH:mm') }}</span></a
               >
               <button type="button" class="press quiet" (click)="chosen.set(one)">
-                Restore it…<span class="visually-hidden"> of {{ one.at | date: 'd MMM y, HH:mm' }}</span>
+                {{ texts.restoreIt
+                }}<span class="visually-hidden"> {{ texts.ofIt(one.at | date: 'd MMM y, HH:mm') }}</span>
               </button>
             </span>
           </li>
         }
       </ul>
       @if (chosen(); as one) {
-        <div class="sure" role="group" aria-label="Before it is put back">
+        <div class="sure" role="group" [attr.aria-label]="texts.beforeItIsPutBack">
           <p>
-            <b>The backup of {{ one.at | date: 'd MMM y, HH:mm' }}</b> holds {{ holds(one.counts) }}.
+            <b>{{ texts.theBackupOf(one.at | date: 'd MMM y, HH:mm') }}</b>
+            {{ texts.holds(holds(one.counts)) }}
           </p>
           <p>
-            {{ lost() || 'Nothing that is there now is missing in it.' }} What is there now is kept aside in
-            the data folder.
+            {{ texts.whatIsThereNowIs(lost() || texts.nothingThatIsThereNow) }}
           </p>
           <button type="button" class="press next" [disabled]="doing.busy()" (click)="restore(one)">
-            Restore it
+            {{ texts.restoreIt2 }}
           </button>
-          <button type="button" class="press quiet" (click)="chosen.set(null)">Cancel</button>
+          <button type="button" class="press quiet" (click)="chosen.set(null)">{{ common.cancel }}</button>
         </div>
       }
       @if (doing.problem(); as problem) {
         <p class="wrong" role="alert">{{ problem }}</p>
       }
       <app-text-field
-        label="A folder for a second copy, as on another disk"
+        [label]="texts.aFolderForASecond"
         [value]="it.secondPlace"
         (valueChange)="second.set($event)"
       />
-      <button type="button" class="press" (click)="keepSecond()">Use this folder</button>
+      <button type="button" class="press" (click)="keepSecond()">{{ texts.useThisFolder }}</button>
     }
   `,
   styles: `
@@ -119,6 +122,8 @@ const whys: Readonly<Record<Backup['why'], string>> = {
   imports: [DatePipe, FetchState, TextField],
 })
 export class BackupsForm {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly service = inject(BackupsService);
   protected readonly whys = whys;
   protected readonly archive = addressOf('archive', {});
@@ -137,7 +142,7 @@ export class BackupsForm {
   });
 
   protected holds(counts: BackupCounts): string {
-    return countsSay(counts) || 'nothing yet';
+    return countsSay(counts) || texts.nothingYet;
   }
 
   protected size(bytes: number): string {
@@ -149,22 +154,22 @@ export class BackupsForm {
   }
 
   protected make(): void {
-    this.doing.run(this.service.make(), 'Not backed up');
+    this.doing.run(this.service.make(), texts.notBackedUp);
   }
 
   protected bring(input: HTMLInputElement): void {
     const file = input.files?.[0];
     input.value = '';
-    if (file) this.doing.run(this.service.bring(file), 'Not taken', (one) => this.chosen.set(one));
+    if (file) this.doing.run(this.service.bring(file), texts.notTaken, (one) => this.chosen.set(one));
   }
 
   protected keepSecond(): void {
     const folder = this.second();
-    if (folder !== null) this.doing.run(this.service.setSecondPlace(folder), 'Not kept');
+    if (folder !== null) this.doing.run(this.service.setSecondPlace(folder), texts.notKept);
   }
 
   /** Everything on the page is of another folder then: it is loaded anew. */
   protected restore({ name }: Backup): void {
-    this.doing.run(this.service.restore(name), 'Not put back', () => location.reload());
+    this.doing.run(this.service.restore(name), texts.notPutBack, () => location.reload());
   }
 }

@@ -5,19 +5,20 @@ import { type Device, DevicesService, type ShareWay } from '../data/devices';
 import { Doing } from '../ui/doing';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
+import { devicesForm as texts } from '#words/en/places/settings/devices-form';
 
 const LOOK_MS = 2000;
 const ways: readonly { id: ShareWay; name: string; says: string }[] = [
-  { id: 'off', name: 'This machine alone', says: 'Nobody else can reach it.' },
+  { id: 'off', name: texts.thisMachineAlone, says: texts.nobodyElseCanReachIt },
   {
     id: 'sealed',
-    name: 'Paired devices, sealed',
-    says: 'Nobody between can read or change anything. A device warns of the certificate until the nursery’s own authority is installed on it.',
+    name: texts.pairedDevicesSealed,
+    says: texts.nobodyBetweenCanReadOr,
   },
   {
     id: 'plain',
-    name: 'Paired devices, plain',
-    says: 'No warning, but whoever is in the same network can read along and steal the device’s key. Only for a network that is yours alone; nothing works there without the network.',
+    name: texts.pairedDevicesPlain,
+    says: texts.noWarningButWhoeverIs,
   },
 ];
 
@@ -26,7 +27,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
   selector: 'app-devices-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="service.sharing" what="the devices" />
+    <app-fetch-state [of]="service.sharing" [what]="texts.theDevices" />
     @if (service.sharing.value(); as it) {
       <ul class="plain">
         @for (way of ways; track way.id) {
@@ -47,44 +48,43 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
         }
       </ul>
       @if (it.problem) {
-        <p class="wrong" role="alert">It is not open: {{ it.problem }}.</p>
+        <p class="wrong" role="alert">{{ texts.itIsNotOpen(it.problem) }}</p>
       }
       @if (it.way !== 'off' && !it.problem) {
         <p>
-          Open at
+          {{ texts.openAt }}
           @for (address of it.addresses; track address) {
             <b>{{ address }}</b>{{ $last ? '.' : ', ' }}
           } @empty {
-            no address: this machine is in no network.
+            {{ texts.noAddressThisMachineIs }}
           }
         </p>
         @if (it.fingerprint) {
           <p class="term">
-            Its authority, SHA-256: <span class="print">{{ it.fingerprint }}</span>. Compare it with what the
-            device shows before you trust it there.
+            {{ texts.itsAuthoritySha256 }} <span class="print">{{ it.fingerprint }}</span>{{
+              texts.compareItWithWhatThe
+            }}
           </p>
         }
         <button type="button" class="press" [disabled]="doing.busy()" (click)="run(service.pair())">
-          Pair a device
+          {{ texts.pairADevice }}
         </button>
       }
       @if (it.code; as code) {
-        <div class="code" role="group" aria-label="Pair a device">
+        <div class="code" role="group" [attr.aria-label]="texts.pairADevice">
           @if (code.picture) {
             <img [src]="code.picture" alt="" width="220" height="220" />
           }
           <div>
             <p>
-              Point the device’s camera at the picture, or open <b>{{ it.addresses[0] }}/pair</b> on it and
-              type
+              {{ texts.pointTheDevicesCameraAt }} <b>{{ texts.pair(it.addresses[0]) }}</b>
+              {{ texts.onItAndType }}
             </p>
             <p class="text">{{ code.text }}</p>
-            <p class="term">For one device, until {{ code.until | date: 'HH:mm' }}.</p>
+            <p class="term">{{ texts.forOneDeviceUntil(code.until | date: 'HH:mm') }}</p>
             @if (it.way === 'sealed') {
               <p class="term">
-                It warns of the certificate at first: that is right, it does not know this nursery yet. The
-                page that opens offers the nursery’s authority and says how to install it; with it the device
-                works without the network too.
+                {{ texts.itWarnsOfTheCertificate }}
               </p>
             }
           </div>
@@ -94,22 +94,23 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
         @for (one of it.devices; track one.id) {
           <li>
             @if (renaming() === one.id) {
-              <app-text-field label="Its name" [value]="one.name" (valueChange)="name.set($event)" />
-              <button type="button" class="press" (click)="rename(one)">Save the name</button>
+              <app-text-field [label]="texts.itsName" [value]="one.name" (valueChange)="name.set($event)" />
+              <button type="button" class="press" (click)="rename(one)">{{ texts.saveTheName }}</button>
             } @else {
               <span>
                 <b>{{ one.name }}</b>
                 <span class="term">
-                  paired {{ one.pairedAt | date: 'd MMM y' }}, seen
-                  {{ one.seenAt | date: 'd MMM y, HH:mm' }}</span
+                  {{
+                    texts.pairedSeen(one.pairedAt | date: 'd MMM y', one.seenAt | date: 'd MMM y, HH:mm')
+                  }}</span
                 >
               </span>
               <span class="acts">
                 <button type="button" class="press quiet" (click)="begin(one)">
-                  Rename<span class="visually-hidden"> {{ one.name }}</span>
+                  {{ texts.rename }}<span class="visually-hidden"> {{ one.name }}</span>
                 </button>
                 <button type="button" class="press quiet" (click)="run(service.takeAway(one.id))">
-                  Take its leave away<span class="visually-hidden">: {{ one.name }}</span>
+                  {{ texts.takeItsLeaveAway }}<span class="visually-hidden">: {{ one.name }}</span>
                 </button>
               </span>
             }
@@ -171,6 +172,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
   imports: [DatePipe, FetchState, TextField],
 })
 export class DevicesForm {
+  protected readonly texts = texts;
   protected readonly service = inject(DevicesService);
   protected readonly ways = ways;
   protected readonly doing = new Doing();
@@ -198,6 +200,6 @@ export class DevicesForm {
   }
 
   protected run<T>(work: Observable<T>, then?: () => void): void {
-    this.doing.run(work, 'Not done', then);
+    this.doing.run(work, texts.notDone, then);
   }
 }

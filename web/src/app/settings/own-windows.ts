@@ -20,18 +20,20 @@ import { FetchState } from '../ui/fetch-state';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { stageNames } from '../ui/words/words';
+import { ownWindows as texts } from '#words/en/places/settings/own-windows';
+import { common } from '#words/en/places/common';
 
 type Of = Stage | CropGroup;
 
 const windowWords: Record<WindowId, [name: string, unit: string]> = {
-  airPct: ['Air in the vessel', '%'],
-  blockAirPct: ['Air in a block once half dried', '%'],
-  cohesion: ['Holds together, 0 to 1', ''],
+  airPct: [texts.airInTheVessel, '%'],
+  blockAirPct: [texts.airInABlockOnce, '%'],
+  cohesion: [texts.holdsTogether0To1, ''],
   ph: ['pH', ''],
-  ecSaturatedMSPerCm: ['Salts, saturated extract', 'mS/cm'],
-  nMgPerL: ['Available nitrogen', 'mg/L'],
-  easilyAvailableWaterPct: ['Easy water, for the finder', '%'],
-  wetDensityKgPerL: ['Weight when wet, for the finder', 'water is 1'],
+  ecSaturatedMSPerCm: [texts.saltsSaturatedExtract, 'mS/cm'],
+  nMgPerL: [common.availableNitrogen, 'mg/L'],
+  easilyAvailableWaterPct: [texts.easyWaterForTheFinder, '%'],
+  wetDensityKgPerL: [texts.weightWhenWetForThe, texts.waterIs1],
 };
 
 const isCrop = (of: Of): of is CropGroup => (cropGroups as readonly string[]).includes(of);
@@ -75,6 +77,7 @@ const isCrop = (of: Of): of is CropGroup => (cropGroups as readonly string[]).in
   imports: [FetchState, NumberField, Segments],
 })
 export class OwnWindowsForm {
+  protected readonly texts = texts;
   private readonly service = inject(WindowsService);
   private readonly notices = inject(Notices);
   private readonly units = inject(Units);
@@ -82,7 +85,7 @@ export class OwnWindowsForm {
   protected readonly fetched = this.service.own;
   protected readonly groups: { id: Of; name: string }[] = [
     ...stages.map((id) => ({ id, name: stageNames[id].name })),
-    { id: 'acid-lovers', name: 'Acid lovers' },
+    { id: 'acid-lovers', name: texts.acidLovers },
   ];
   protected readonly of = signal<Of>('germination');
   /** Low ends typed that are not below their high end: nothing is kept until they are. */
@@ -106,7 +109,7 @@ export class OwnWindowsForm {
         {
           ...{ id, name, unit, changed: changed !== undefined, within: limits[windowLimits[id]] },
           ...{ low: changed?.low ?? window.low, high: changed?.high ?? window.high },
-          usual: `${window.low} to ${window.high}${unit && ` ${unit}`}`,
+          usual: texts.to(window.low, window.high, unit && ` ${unit}`),
           source: window.source,
         },
       ];
@@ -123,7 +126,7 @@ export class OwnWindowsForm {
     if (!(next.low < next.high)) {
       this.wrong.set({
         id: row.id,
-        says: `${row.name}: from ${next.low} to ${next.high} is no window. The low end must be below the high end.`,
+        says: texts.fromToIsNoWindow(row.name, next.low, next.high),
       });
       return;
     }
@@ -146,7 +149,7 @@ export class OwnWindowsForm {
       isCrop(of)
         ? { ...own, crops: { ...own.crops, [of]: changed } }
         : { ...own, stages: { ...own.stages, [of]: changed } },
-      (why) => this.notices.say(`Not kept: ${why}`),
+      (why) => this.notices.say(texts.notKept(why)),
     );
   }
 }

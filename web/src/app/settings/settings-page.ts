@@ -21,26 +21,28 @@ import { type Asked, NumberList } from '../ui/fields/number-list';
 import { TextField } from '../ui/fields/text-field';
 import { Money } from '../data/money';
 import { stageNames } from '../ui/words/words';
+import { settingsPage as texts } from '#words/en/places/settings/settings-page';
+import { common } from '#words/en/places/common';
 
 /** Spreads as people think of them: plain words, shown in percent, points or pH units. */
 const spreadWords: Asked<keyof Spreads>[] = (
   [
-    ['scoop', 'How full a scoop is, ± %', 'share'],
-    ['dose', 'How well a dose is weighed, ± %', 'share'],
-    ['limeStrength', 'Strength of the lime, ± %', 'share'],
-    ['buffer', 'Buffer of peat and others, ± %', 'share'],
-    ['phUnits', 'pH of the materials, ± units', ''],
-    ['salts', 'Salts and nutrients in them, ± %', 'share'],
-    ['density', 'Weight by volume, ± %', 'share'],
-    ['particle', 'Size of the bits, ± %', 'share'],
-    ['porosityPoints', 'Pores, ± points', 'share'],
-    ['poreSize', 'Width of the pores, ± %', 'share'],
-    ['airEntry', 'Suction at which pores empty, ± %', 'share'],
-    ['firmingPoints', 'Firming by hand, ± points', 'share'],
-    ['firmingExponent', 'How pressing narrows pores, ± in the power', ''],
-    ['carbonate', 'Free lime in composts, ± %', 'share'],
-    ['shrinkagePoints', 'Lost in mixing, ± points', 'share'],
-    ['ecFactor', 'EC of so much salt, ± %', 'share'],
+    ['scoop', texts.howFullAScoopIs, 'share'],
+    ['dose', texts.howWellADoseIs, 'share'],
+    ['limeStrength', texts.strengthOfTheLime, 'share'],
+    ['buffer', texts.bufferOfPeatAndOthers, 'share'],
+    ['phUnits', texts.phOfTheMaterialsUnits, ''],
+    ['salts', texts.saltsAndNutrientsInThem, 'share'],
+    ['density', texts.weightByVolume, 'share'],
+    ['particle', texts.sizeOfTheBits, 'share'],
+    ['porosityPoints', texts.poresPoints, 'share'],
+    ['poreSize', texts.widthOfThePores, 'share'],
+    ['airEntry', texts.suctionAtWhichPoresEmpty, 'share'],
+    ['firmingPoints', texts.firmingByHandPoints, 'share'],
+    ['firmingExponent', texts.howPressingNarrowsPoresIn, ''],
+    ['carbonate', texts.freeLimeInComposts, 'share'],
+    ['shrinkagePoints', texts.lostInMixingPoints, 'share'],
+    ['ecFactor', texts.ecOfSoMuchSalt, 'share'],
   ] as const
 ).map(([name, label, unit]) => ({
   name,
@@ -73,6 +75,8 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
   ],
 })
 export class SettingsPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly reach = inject(Reach);
   /** Not on a device that came in from the network. */
   protected readonly atTheMachine = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
@@ -103,8 +107,8 @@ export class SettingsPage {
 
   protected countIn(zone: string): void {
     this.nursery.countIn(zone).subscribe({
-      next: ({ today }) => this.notices.say(`Today is ${today} there.`),
-      error: (error: Error) => this.notices.say(`Not kept: ${error.message}`),
+      next: ({ today }) => this.notices.say(texts.todayIsThere(today)),
+      error: (error: Error) => this.notices.say(texts.notKept(error.message)),
     });
   }
 

@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { addressOf } from '#contract/routes';
 import { type Share, type ShareLine, ShareService } from '../data/share';
 import { TickField } from '../ui/fields/tick-field';
+import { shareForm as texts } from '#words/en/places/settings/share-form';
+import { common } from '#words/en/places/common';
 
 const kinds: Readonly<Record<ShareLine['kind'], string>> = {
   materials: 'material',
@@ -12,8 +14,8 @@ const kinds: Readonly<Record<ShareLine['kind'], string>> = {
 };
 const states: Readonly<Record<ShareLine['state'], string>> = {
   new: 'new',
-  same: 'as here',
-  different: 'here with other figures: it comes beside yours',
+  same: texts.asHere,
+  different: texts.hereWithOtherFiguresIt,
 };
 const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/${at}`;
 
@@ -23,9 +25,9 @@ const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="acts">
-      <a class="press" [href]="mine" download="welcome-share.json">Mine as a file</a>
+      <a class="press" [href]="mine" download="welcome-share.json">{{ texts.mineAsAFile }}</a>
       <label class="press">
-        Theirs from a file…
+        {{ texts.theirsFromAFile }}
         <input #file type="file" class="visually-hidden" accept=".json" (change)="read(file)" />
       </label>
     </div>
@@ -45,14 +47,14 @@ const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/
             <span class="term">{{ kinds[one.kind] }}, {{ states[one.state] }}</span>
           </li>
         } @empty {
-          <li>There is nothing in this file.</li>
+          <li>{{ texts.thereIsNothingInThis }}</li>
         }
       </ul>
       <div class="acts">
         <button type="button" class="press next" [disabled]="busy() || chosen().size === 0" (click)="take()">
-          Take {{ chosen().size }} of them
+          {{ texts.takeOfThem(chosen().size) }}
         </button>
-        <button type="button" class="press quiet" (click)="leave()">Cancel</button>
+        <button type="button" class="press quiet" (click)="leave()">{{ common.cancel }}</button>
       </div>
     }
     @if (done()) {
@@ -79,6 +81,8 @@ const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/
   imports: [TickField],
 })
 export class ShareForm {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly service = inject(ShareService);
   private share: Share | null = null;
   protected readonly mine = addressOf('share', {});
@@ -110,10 +114,10 @@ export class ShareForm {
             this.lines.set(lines);
             this.chosen.set(new Set(lines.filter(({ state }) => state !== 'same').map(idOf)));
           },
-          error: (error: Error) => this.problem.set(`This file is not understood: ${error.message}`),
+          error: (error: Error) => this.problem.set(texts.thisFileIsNotUnderstood(error.message)),
         });
       })
-      .catch(() => this.problem.set('This file is not understood: it is no JSON.'));
+      .catch(() => this.problem.set(texts.thisFileIsNotUnderstood2));
   }
 
   protected choose(one: ShareLine, wanted: boolean): void {
@@ -134,11 +138,11 @@ export class ShareForm {
       .subscribe({
         next: ({ taken }) => {
           this.leave();
-          this.done.set(`Taken: ${taken.join(', ')}.`);
+          this.done.set(texts.taken(taken.join(', ')));
         },
         error: (error: Error) => {
           this.busy.set(false);
-          this.problem.set(`Nothing was taken: ${error.message}`);
+          this.problem.set(texts.nothingWasTaken(error.message));
         },
       });
   }

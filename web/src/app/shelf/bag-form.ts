@@ -10,13 +10,15 @@ import { TextField } from '../ui/fields/text-field';
 import { shortName } from '../ui/words/words';
 import { JudgedAlone } from './judged-alone';
 import { ownKeeper } from './own-keeper';
+import { bagForm as texts } from '#words/en/places/shelf/bag-form';
+import { common } from '#words/en/places/common';
 
 type Printed = 'ph' | 'nMgPerL' | 'pMgPerL' | 'kMgPerL';
 const asked: Asked<Printed>[] = [
-  { name: 'ph', label: 'pH on the bag', within: 'measuredPh' },
-  { name: 'nMgPerL', label: 'Nitrogen in it', unit: 'mg/L', within: 'printedMgPerL' },
-  { name: 'pMgPerL', label: 'Phosphorus in it', unit: 'mg/L', within: 'printedMgPerL' },
-  { name: 'kMgPerL', label: 'Potassium in it', unit: 'mg/L', within: 'printedMgPerL' },
+  { name: 'ph', label: texts.phOnTheBag, within: 'measuredPh' },
+  { name: 'nMgPerL', label: texts.nitrogenInIt, unit: 'mg/L', within: 'printedMgPerL' },
+  { name: 'pMgPerL', label: texts.phosphorusInIt, unit: 'mg/L', within: 'printedMgPerL' },
+  { name: 'kMgPerL', label: texts.potassiumInIt, unit: 'mg/L', within: 'printedMgPerL' },
 ];
 
 /** A bought mix by what stands on its bag: ingredients in order, pH, feed. What is not printed stays wide. */
@@ -25,13 +27,12 @@ const asked: Asked<Printed>[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lead">
-      Take the ingredients in the order of the bag, the most first. Leave out what is not printed; the
-      readings get a wider band.
+      {{ texts.takeTheIngredientsInThe }}
     </p>
     <div class="fields">
-      <app-text-field label="Name on the bag" [(value)]="name" />
+      <app-text-field [label]="texts.nameOnTheBag" [(value)]="name" />
       <app-choice-field
-        label="Next ingredient"
+        [label]="texts.nextIngredient"
         none="choose"
         [choices]="choices()"
         [value]="null"
@@ -39,19 +40,19 @@ const asked: Asked<Printed>[] = [
       />
     </div>
     @if (ingredients().length > 0) {
-      <ol aria-label="Ingredients">
+      <ol [attr.aria-label]="texts.ingredients">
         @for (one of ingredients(); track one.id; let i = $index) {
           <li>
             <span>{{ shortName(one.name) }}</span>
             <app-number-field
-              [label]="'Parts of ' + shortName(one.name).toLowerCase() + ', if told'"
+              [label]="texts.partsOf + shortName(one.name).toLowerCase() + texts.ifTold"
               within="typedParts"
               [value]="parts()[one.id]"
               (valueChange)="tell(one.id, $event)"
             />
             <button type="button" class="press square" (click)="drop(one.id)">
               <i class="bi bi-x-lg" aria-hidden="true"></i
-              ><span class="visually-hidden">Remove {{ one.name }}</span>
+              ><span class="visually-hidden">{{ texts.remove(one.name) }}</span>
             </button>
           </li>
         }
@@ -62,7 +63,7 @@ const asked: Asked<Printed>[] = [
     </div>
     @if (made(); as it) {
       @if ('why' in it) {
-        <p class="wrong" role="alert">That cannot be: {{ it.why }}.</p>
+        <p class="wrong" role="alert">{{ texts.thatCannotBe(it.why) }}</p>
       } @else {
         <app-judged-alone [row]="it.row" />
       }
@@ -70,7 +71,7 @@ const asked: Asked<Printed>[] = [
     @if (keeper.problem()) {
       <p class="wrong" role="alert">{{ keeper.problem() }}</p>
     }
-    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
+    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">{{ common.save }}</button>
   `,
   styles: `
     ol {
@@ -97,6 +98,8 @@ const asked: Asked<Printed>[] = [
   imports: [ChoiceField, JudgedAlone, NumberField, NumberList, TextField],
 })
 export class BagForm {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly library = inject(LibraryService);
   protected readonly keeper = ownKeeper();
   protected readonly asked = asked;
@@ -120,7 +123,7 @@ export class BagForm {
     const told = ingredients.map(({ id }) => this.parts()[id]);
     const whole = told.every((n) => n !== undefined);
     const bag: Bag = {
-      ...{ id: 'own-bag', name: this.name().trim() || 'The bag', ingredients, ...this.figures() },
+      ...{ id: 'own-bag', name: this.name().trim() || texts.theBag, ingredients, ...this.figures() },
       ...(whole && { parts: told }),
     };
     return attempt(() => ({ row: bagAsMaterial(bag) }));
@@ -149,7 +152,7 @@ export class BagForm {
   protected keep(): void {
     const made = this.made();
     if (!made || !('row' in made)) return;
-    this.keeper.keep(null, 'yours, by its bag', made.row, () => {
+    this.keeper.keep(null, texts.yoursByItsBag, made.row, () => {
       this.name.set('');
       this.taken.set([]);
       this.parts.set({});

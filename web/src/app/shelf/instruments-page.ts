@@ -8,6 +8,7 @@ import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { TickField } from '../ui/fields/tick-field';
 import { NumberField } from '../ui/fields/number-field';
+import { instrumentsPage as texts } from '#words/en/places/shelf/instruments-page';
 
 const faults = Object.entries(faultWords).map(([id, name]) => ({ id, name }));
 
@@ -20,6 +21,7 @@ const faults = Object.entries(faultWords).map(([id, name]) => ({ id, name }));
   imports: [ChoiceField, DatePipe, FetchState, NumberField, SaidPipe, TickField],
 })
 export class InstrumentsPage {
+  protected readonly texts = texts;
   protected readonly service = inject(InstrumentsService);
   private readonly notices = inject(Notices);
   protected readonly faults = faults;
@@ -56,7 +58,7 @@ export class InstrumentsPage {
   protected calibrate(one: InstrumentInfo): void {
     this.service.calibrate(one.id).subscribe({
       next: ({ references, readBefore }) => {
-        const text = references.map((r, i) => `in ${r} it read ${readBefore[i]!.toFixed(2)}`).join(', ');
+        const text = references.map((r, i) => texts.inItRead(r, readBefore[i]!.toFixed(2))).join(', ');
         this.before.update((all) => new Map(all).set(one.id, text));
         this.service.all.refresh();
       },

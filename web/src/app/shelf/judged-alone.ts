@@ -8,6 +8,7 @@ import { Units } from '../data/units';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { SaidPipe } from '../ui/words/said';
 import { inReadersUnits, readingWords } from '../ui/words/words';
+import { judgedAlone as texts } from '#words/en/places/shelf/judged-alone';
 
 /** A mix by itself, for a stage in a vessel: what is right and what is not. */
 @Component({
@@ -15,11 +16,11 @@ import { inReadersUnits, readingWords } from '../ui/words/words';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="fields">
-      <app-choice-field label="By itself, for" [choices]="stages" [(value)]="stage" />
+      <app-choice-field [label]="texts.byItselfFor" [choices]="stages" [(value)]="stage" />
       <app-choice-field label="in" [choices]="vessels()" [(value)]="vessel" />
     </div>
     @if (judged(); as it) {
-      <ul class="plain" role="status" aria-label="By itself">
+      <ul class="plain" role="status" [attr.aria-label]="texts.byItself">
         @for (one of it.readings; track one.id) {
           <li [class.off]="one.verdict !== 'ok'">
             <span>{{ one.name }}</span>
@@ -61,6 +62,7 @@ import { inReadersUnits, readingWords } from '../ui/words/words';
   imports: [ChoiceField, SaidPipe],
 })
 export class JudgedAlone {
+  protected readonly texts = texts;
   readonly row = input.required<MaterialRow>();
   private readonly library = inject(LibraryService).library;
   private readonly units = inject(Units);
@@ -98,7 +100,7 @@ export class JudgedAlone {
     return {
       ...{ id: reading.id, verdict: reading.verdict, name: readingWords(reading.id, noun).name },
       value: value.toFixed(places),
-      says: reading.verdict === 'ok' ? `right: ${window}` : `${reading.verdict}: wants ${window}`,
+      says: reading.verdict === 'ok' ? `right: ${window}` : texts.wants(reading.verdict, window),
     };
   }
 }

@@ -12,14 +12,16 @@ import { BinFill } from '../ui/pictures/bin-fill';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
 import { NewLot } from './new-lot';
+import { lotList as texts } from '#words/en/places/shelf/lot-list';
+import { common } from '#words/en/places/common';
 
 /** Days under which what is left is said to run short. */
 const SHORT_DAYS = 14;
 const headings: Record<StockKind, string> = {
-  material: 'Materials',
-  product: 'Fertilisers and lime',
-  vessel: 'Empty vessels',
-  seed: 'Seed',
+  material: common.materials,
+  product: common.fertilisersAndLime,
+  vessel: texts.emptyVessels,
+  seed: common.seed,
 };
 
 /** What is in the shed: every lot with how full its bin is, what runs short, what is not ready. */
@@ -27,9 +29,9 @@ const headings: Record<StockKind, string> = {
   selector: 'app-lot-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="lots.all" what="the lots" />
+    <app-fetch-state [of]="lots.all" [what]="texts.theLots" />
     <p class="lead">
-      What came, less what batches took, what was lost, put right by counting. Open a lot to count it.
+      {{ texts.whatCameLessWhatBatches }}
     </p>
     @for (group of groups(); track group.kind) {
       <section [attr.aria-label]="headings[group.kind]">
@@ -40,9 +42,9 @@ const headings: Record<StockKind, string> = {
               <app-bin-fill [share]="row.share" />
               <div>
                 <a [routerLink]="['/shelf/lots', row.lot.id]">{{ row.lot.name }}</a>
-                <span class="term">{{ row.of }}, came on {{ row.lot.receivedOn | date: 'd MMM y' }}</span>
+                <span class="term">{{ texts.cameOn(row.of, row.lot.receivedOn | date: 'd MMM y') }}</span>
                 @if (row.waits) {
-                  <span class="mark">not before {{ row.lot.readyOn | date: 'd MMM' }}</span>
+                  <span class="mark">{{ texts.notBefore(row.lot.readyOn | date: 'd MMM') }}</span>
                 }
                 @if (row.short) {
                   <span class="mark">{{ row.short }}</span>
@@ -55,7 +57,7 @@ const headings: Record<StockKind, string> = {
       </section>
     } @empty {
       @if (lots.all.value()) {
-        <p class="term">Nothing yet: enter what stands in the shed, and it counts down as batches take it.</p>
+        <p class="term">{{ texts.nothingYetEnterWhatStands }}</p>
       }
     }
     <app-new-lot />
@@ -102,6 +104,7 @@ const headings: Record<StockKind, string> = {
   imports: [BinFill, DatePipe, FetchState, NewLot, RouterLink, TableFiles],
 })
 export class LotList {
+  protected readonly texts = texts;
   protected readonly lots = inject(LotsService);
   private readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
@@ -128,14 +131,16 @@ export class LotList {
       lot,
       of: this.nameOf(lot),
       left:
-        lot.left === null ? 'not counted' : stockAmount(lot.kind, Math.max(0, lot.left), this.units.system()),
+        lot.left === null
+          ? common.notCounted
+          : stockAmount(lot.kind, Math.max(0, lot.left), this.units.system()),
       share: lot.left === null || came <= 0 ? null : lot.left / came,
       waits: lot.readyOn !== null && lot.readyOn > this.nursery.today(),
       short:
         lot.left !== null && lot.left <= 0
           ? 'empty'
           : days !== null && days < SHORT_DAYS
-            ? `lasts about ${Math.round(days)} ${Math.round(days) === 1 ? 'day' : 'days'} at this pace`
+            ? texts.lastsAboutAtThisPace(Math.round(days), Math.round(days) === 1 ? 'day' : 'days')
             : '',
     };
   }

@@ -9,14 +9,20 @@ import { FetchState } from '../ui/fetch-state';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { stockAmount } from '../ui/words/stock-amount';
+import { lotPage as texts } from '#words/en/places/shelf/lot-page';
+import { common } from '#words/en/places/common';
 
 type Move = 'counted' | 'lost' | 'came';
 const moves: { id: Move; name: string }[] = [
-  { id: 'counted', name: 'Counted' },
-  { id: 'lost', name: 'Lost' },
-  { id: 'came', name: 'More came' },
+  { id: 'counted', name: texts.counted },
+  { id: 'lost', name: texts.lost },
+  { id: 'came', name: texts.moreCame },
 ];
-const moved: Record<Move, string> = { counted: 'put right by counting', lost: 'lost', came: 'more came' };
+const moved: Record<Move, string> = {
+  counted: texts.putRightByCounting,
+  lost: 'lost',
+  came: texts.moreCame2,
+};
 const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
 
 /** One lot: what is left and what happened to it, where it went, and what those batches were used for. */
@@ -24,16 +30,16 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
   selector: 'app-lot-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="trace" what="the lot" />
+    <app-fetch-state [of]="trace" [what]="texts.theLot" />
     @if (trace.value(); as it) {
       <h2>{{ it.lot.name }}</h2>
       <p class="term">
-        Came on {{ it.lot.receivedOn | date: 'd MMM y' }}
+        {{ texts.cameOn(it.lot.receivedOn | date: 'd MMM y') }}
         @if (it.lot.readyOn) {
-          · not to be used before {{ it.lot.readyOn | date: 'd MMM y' }}
+          {{ texts.notToBeUsedBefore(it.lot.readyOn | date: 'd MMM y') }}
         }
         @if (it.lot.seed?.germination; as share) {
-          · {{ (100 * share).toFixed(0) }} % came up in its test
+          {{ texts.cameUpInItsTest((100 * share).toFixed(0)) }}
         }
         @if (it.lot.note) {
           · {{ it.lot.note }}
@@ -47,17 +53,17 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
           </div>
         }
       </dl>
-      <section aria-label="Count it">
-        <app-segments label="What happened" [choices]="moves" [(value)]="kind" />
+      <section [attr.aria-label]="texts.countIt">
+        <app-segments [label]="common.whatHappened" [choices]="moves" [(value)]="kind" />
         <div class="fields">
           <app-number-field
-            [label]="kind() === 'counted' ? 'There is so much' : 'So much'"
+            [label]="kind() === 'counted' ? texts.thereIsSoMuch : texts.soMuch"
             [unit]="unitOf(it.lot)"
             within="stock"
             [(value)]="amount"
           />
           <button type="button" class="press" [disabled]="amount() === undefined" (click)="move()">
-            Enter
+            {{ texts.enter }}
           </button>
         </div>
         @if (problem()) {
@@ -65,7 +71,7 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
         }
         <div class="fields priced">
           <app-number-field
-            label="Price of all of it"
+            [label]="common.priceOfAllOfIt"
             within="price"
             [value]="it.lot.price ?? undefined"
             (valueChange)="price($event)"
@@ -73,27 +79,27 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
         </div>
       </section>
       <section>
-        <h3>Went into</h3>
+        <h3>{{ texts.wentInto }}</h3>
         <ul class="rows">
           @for (batch of rows(); track batch.id) {
             <li>
               <a [routerLink]="['/batches', batch.id]">{{ batch.name }}</a>
               <b>{{ batch.amount }}</b>
-              <span class="term">made {{ batch.madeOn | date: 'd MMM y' }}</span>
+              <span class="term">{{ texts.made(batch.madeOn | date: 'd MMM y') }}</span>
               @for (use of batch.uses; track $index) {
-                <p>{{ use.what }}: {{ use.count }} on {{ use.on | date: 'd MMM' }}</p>
+                <p>{{ texts.on(use.what, use.count, use.on | date: 'd MMM') }}</p>
               } @empty {
-                <p class="term">Not told where it was used.</p>
+                <p class="term">{{ texts.notToldWhereItWas }}</p>
               }
             </li>
           } @empty {
-            <li>No batch yet.</li>
+            <li>{{ texts.noBatchYet }}</li>
           }
         </ul>
       </section>
       @if (it.moves.length > 0) {
         <section>
-          <h3>What else happened</h3>
+          <h3>{{ texts.whatElseHappened }}</h3>
           <ul class="rows">
             @for (one of it.moves; track one.id) {
               <li>
@@ -149,6 +155,8 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
   imports: [DatePipe, FetchState, NumberField, RouterLink, Segments],
 })
 export class LotPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly id = input.required<string>();
   private readonly lots = inject(LotsService);
   private readonly nursery = inject(NurseryService);
@@ -166,11 +174,11 @@ export class LotPage {
     const of = (name: string, amount: number): { name: string; amount: string }[] =>
       amount === 0 ? [] : [{ name, amount: this.amountOf(lot, amount) }];
     return [
-      { name: 'Left', amount: lot.left === null ? 'not counted' : this.amountOf(lot, lot.left) },
-      ...of('Came', (lot.quantity ?? 0) + lot.came),
-      ...of('Into batches', lot.took),
-      ...of('Lost', lot.lost),
-      ...of('By counting', lot.counted),
+      { name: texts.left, amount: lot.left === null ? common.notCounted : this.amountOf(lot, lot.left) },
+      ...of(texts.came, (lot.quantity ?? 0) + lot.came),
+      ...of(texts.intoBatches, lot.took),
+      ...of(texts.lost, lot.lost),
+      ...of(texts.byCounting, lot.counted),
     ];
   });
   protected readonly rows = computed(() => {
@@ -200,13 +208,13 @@ export class LotPage {
         this.amount.set(undefined);
         this.trace.refresh();
       },
-      error: (error: Error) => this.problem.set(`Not entered: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.notEntered(error.message)),
     });
   }
 
   protected price(price: number | undefined): void {
     this.lots.change(Number(this.id()), { price: price ?? null }).subscribe({
-      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.notKept(error.message)),
     });
   }
 }

@@ -16,20 +16,22 @@ import { SaidPipe } from '../ui/words/said';
 import { stockAmount } from '../ui/words/stock-amount';
 import { packageUnitOf, packageUnitsOf } from '../ui/words/package-units';
 import { shortName } from '../ui/words/words';
+import { makeOrBuy as texts } from '#words/en/places/shelf/make-or-buy';
+import { common } from '#words/en/places/common';
 
 type Figure = 'minutes' | 'perHour' | 'outlay' | 'volume' | 'price' | 'batches' | 'weeks' | 'litres';
 type Figures = Partial<Record<Figure, number | undefined>>;
 const asked: Asked<Figure>[] = [
-  { name: 'volume', label: 'A bag of the bought mix holds', within: 'packageVolume' },
-  { name: 'price', label: 'It costs', within: 'price' },
-  { name: 'minutes', label: 'Minutes to make a batch', within: 'labourMinutes' },
-  { name: 'perHour', label: 'An hour costs', within: 'money' },
-  { name: 'outlay', label: 'To buy first: mixer, screen', within: 'money' },
+  { name: 'volume', label: texts.aBagOfTheBought, within: 'packageVolume' },
+  { name: 'price', label: texts.itCosts, within: 'price' },
+  { name: 'minutes', label: texts.minutesToMakeABatch, within: 'labourMinutes' },
+  { name: 'perHour', label: texts.anHourCosts, within: 'money' },
+  { name: 'outlay', label: texts.toBuyFirstMixerScreen, within: 'money' },
 ];
 const year: Asked<Figure>[] = [
-  { name: 'litres', label: 'A batch', unit: 'L', within: 'batchLitres' },
-  { name: 'batches', label: 'Batches a week', within: [0.1, 1000] },
-  { name: 'weeks', label: 'Weeks a year', within: [1, 53] },
+  { name: 'litres', label: texts.aBatch, unit: 'L', within: 'batchLitres' },
+  { name: 'batches', label: texts.batchesAWeek, within: [0.1, 1000] },
+  { name: 'weeks', label: texts.weeksAYear, within: [1, 53] },
 ];
 
 /** Making the mix at hand against buying it; a year of it; cells against blocks. */
@@ -38,12 +40,12 @@ const year: Asked<Figure>[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lead">
-      For the open recipe, with the prices of your lots and shelf. Nothing here is kept but your figures.
+      {{ texts.forTheOpenRecipeWith }}
     </p>
     <div class="fields">
       <app-number-list [asked]="asked" [values]="figures()" (typed)="type($event)" />
       <app-choice-field
-        label="Bag size in"
+        [label]="texts.bagSizeIn"
         [choices]="bagUnits()"
         [value]="unit()"
         (valueChange)="chosen.set($event)"
@@ -51,8 +53,7 @@ const year: Asked<Figure>[] = [
     </div>
     @if (shed.bill().unpriced.length > 0) {
       <p class="told warn">
-        No price yet for {{ unpriced() }}: it counts as nothing until its lot or its place on the shelf has
-        one.
+        {{ texts.noPriceYetForIt(unpriced()) }}
       </p>
     }
     @if (verdict(); as it) {
@@ -72,22 +73,24 @@ const year: Asked<Figure>[] = [
       }
     }
     <section aria-labelledby="year">
-      <h2 id="year">A year of it</h2>
+      <h2 id="year">{{ texts.aYearOfIt }}</h2>
       <div class="fields">
         <app-number-list [asked]="year" [values]="figures()" (typed)="type($event)" />
       </div>
       @if (ofYear(); as words) {
         <p role="status">{{ words }}</p>
-        <div class="wide" role="group" aria-label="What a year takes" tabindex="0">
+        <div class="wide" role="group" [attr.aria-label]="texts.whatAYearTakes" tabindex="0">
           <table>
             <caption class="visually-hidden">
-              What a year takes
+              {{
+                texts.whatAYearTakes
+              }}
             </caption>
             <thead>
               <tr>
-                <th scope="col">Of</th>
-                <th scope="col">A year</th>
-                <th scope="col">Money</th>
+                <th scope="col">{{ texts.ofIt }}</th>
+                <th scope="col">{{ texts.aYear }}</th>
+                <th scope="col">{{ texts.money }}</th>
               </tr>
             </thead>
             <tbody>
@@ -101,22 +104,22 @@ const year: Asked<Figure>[] = [
             </tbody>
           </table>
         </div>
-        <p class="term">The dearest first: what is worth buying by the pallet, the load or the large bale.</p>
+        <p class="term">{{ texts.theDearestFirstWhatIs }}</p>
       }
     </section>
     <section aria-labelledby="cells">
-      <h2 id="cells">A hundred plants, by what they stand in</h2>
-      <div class="wide" role="group" aria-label="By what they stand in" tabindex="0">
+      <h2 id="cells">{{ texts.aHundredPlantsByWhat }}</h2>
+      <div class="wide" role="group" [attr.aria-label]="texts.byWhatTheyStandIn" tabindex="0">
         <table>
           <thead>
             <tr>
-              <th scope="col">Vessel</th>
-              <th scope="col">Mix</th>
-              <th scope="col">Mix, money</th>
-              <th scope="col">Vessel, money</th>
-              <th scope="col">Minutes</th>
-              <th scope="col">Time, money</th>
-              <th scope="col">Bench, {{ metric() ? 'm²' : 'ft²' }}</th>
+              <th scope="col">{{ common.vessel }}</th>
+              <th scope="col">{{ common.mix }}</th>
+              <th scope="col">{{ texts.mixMoney }}</th>
+              <th scope="col">{{ texts.vesselMoney }}</th>
+              <th scope="col">{{ texts.minutes }}</th>
+              <th scope="col">{{ texts.timeMoney }}</th>
+              <th scope="col">{{ texts.bench(metric() ? 'm²' : texts.ft) }}</th>
             </tr>
           </thead>
           <tbody>
@@ -135,8 +138,7 @@ const year: Asked<Figure>[] = [
         </table>
       </div>
       <p class="term">
-        Price, uses, minutes and place on the bench are asked with your own vessels, under Vessels; a dash is
-        what nobody told.
+        {{ texts.priceUsesMinutesAndPlace }}
       </p>
     </section>
   `,
@@ -199,6 +201,8 @@ const year: Asked<Figure>[] = [
   imports: [ChoiceField, NumberList, SaidPipe],
 })
 export class MakeOrBuyPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly shed = inject(InTheShed);
   private readonly store = inject(RecipeStore);
   private readonly library = inject(LibraryService).library;
@@ -244,25 +248,21 @@ export class MakeOrBuyPage {
     const other = unit === 'dryQuart' ? 'liquidQuart' : unit === 'liquidQuart' ? 'dryQuart' : null;
     return {
       headline:
-        it.saved > 0
-          ? `Making it saves ${say(it.saved)} on this job.`
-          : `Buying it saves ${say(-it.saved)} on this job.`,
+        it.saved > 0 ? texts.makingItSavesOnThis(say(it.saved)) : texts.buyingItSavesOnThis(say(-it.saved)),
       rows: [
-        { name: 'Made', value: say(it.costMade) },
-        { name: 'Bought', value: `${say(it.costBought)}, ${it.bags} ${it.bags === 1 ? 'bag' : 'bags'}` },
-        { name: `Made, a ${this.metric() ? 'litre' : 'gallon'}`, value: say(it.costPerL * this.per()) },
+        { name: texts.made, value: say(it.costMade) },
+        { name: texts.bought, value: `${say(it.costBought)}, ${it.bags} ${it.bags === 1 ? 'bag' : 'bags'}` },
+        { name: texts.madeA(this.metric() ? 'litre' : 'gallon'), value: say(it.costPerL * this.per()) },
         ...(it.breakEvenLitres === null
           ? []
           : [
               {
-                name: 'What is bought first is back after',
+                name: texts.whatIsBoughtFirstIs,
                 value: stockAmount('material', it.breakEvenLitres, this.system()),
               },
             ]),
       ],
-      quarts: other
-        ? `If the bag means ${other === 'dryQuart' ? 'dry' : 'liquid'} quarts it takes ${of(other).bags} bags.`
-        : '',
+      quarts: other ? texts.ifTheBagMeansQuarts(other === 'dryQuart' ? 'dry' : 'liquid', of(other).bags) : '',
     };
   });
   protected readonly ofYear = computed(() => {
@@ -270,8 +270,8 @@ export class MakeOrBuyPage {
     if (litres === undefined || batches === undefined || weeks === undefined) return '';
     const whole = yearLitres(litres, batches, weeks);
     const yards = whole / litresIn.cubicYard;
-    const amount = this.metric() ? `${(whole / 1000).toFixed(1)} m³` : `${yards.toFixed(1)} yd³`;
-    return `${amount} of mix a year, ${this.money.say(whole * this.shed.bill().perLitre)} of what has a price.`;
+    const amount = this.metric() ? `${(whole / 1000).toFixed(1)} m³` : texts.yd(yards.toFixed(1));
+    return texts.ofMixAYearOf(amount, this.money.say(whole * this.shed.bill().perLitre));
   });
   protected readonly bulk = computed(() => {
     const { litres = 0, batches = 0, weeks = 0 } = this.figures();

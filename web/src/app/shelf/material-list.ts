@@ -8,6 +8,8 @@ import { RouterLink } from '@angular/router';
 import { TableFiles } from '../ui/table-files';
 import { OwnWays } from './own-ways';
 import { FetchState } from '../ui/fetch-state';
+import { materialList as texts } from '#words/en/places/shelf/material-list';
+import { common } from '#words/en/places/common';
 
 /** Which materials stand on the shelf, and what each costs. */
 @Component({
@@ -15,20 +17,20 @@ import { FetchState } from '../ui/fetch-state';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lead">
-      Tick what you have. The finder tries every recipe of it, swaps offer it first, and a price counts where
-      you wish for a low one.
+      {{ texts.tickWhatYouHaveThe }}
     </p>
-    <app-fetch-state [of]="library.fetched" what="the materials" />
-    <app-fetch-state [of]="shelf.lines" what="the shelf" />
+    <app-fetch-state [of]="library.fetched" [what]="texts.theMaterials" />
+    <app-fetch-state [of]="shelf.lines" [what]="common.theShelf" />
     @if (full()) {
-      <p class="term">{{ most }} at most are searched: take one off to put another on.</p>
+      <p class="term">{{ texts.atMostAreSearchedTake(most) }}</p>
     }
-    <ul class="plain" aria-label="Materials">
+    <ul class="plain" [attr.aria-label]="common.materials">
       @for (material of materials(); track material.id) {
         <li>
           <app-shelf-line [material]="material" [full]="full()" [told]="true" />
           <a [routerLink]="[material.id]"
-            >tests<span class="visually-hidden"> of {{ shortName(material.name) }}</span></a
+            >{{ texts.tests
+            }}<span class="visually-hidden"> {{ texts.ofIt(shortName(material.name)) }}</span></a
           >
         </li>
       }
@@ -62,6 +64,8 @@ import { FetchState } from '../ui/fetch-state';
   imports: [FetchState, OwnWays, RouterLink, ShelfLineRow, TableFiles],
 })
 export class MaterialList {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly library = inject(LibraryService);
   protected readonly shelf = inject(ShelfService);
   protected readonly most = MOST_ON_SHELF;

@@ -25,29 +25,33 @@ import { FetchState } from '../ui/fetch-state';
 import { shownIn } from '../ui/words/shown-in';
 import { type Figure, figureNames, type TestId, testForms } from './material-tests';
 import { ecMethodNames, shortName } from '../ui/words/words';
+import { materialPage as texts } from '#words/en/places/shelf/material-page';
+import { common } from '#words/en/places/common';
 
 /** What a material is taken for, what your own tests make of it, and how sure that is. */
 @Component({
   selector: 'app-material-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <a class="back" routerLink="/shelf/materials">All materials</a>
+    <a class="back" routerLink="/shelf/materials">{{ texts.allMaterials }}</a>
     @if (material(); as it) {
       <h2>{{ it.name }}</h2>
     }
     @if (learned(); as fetched) {
-      <app-fetch-state [of]="fetched" what="its tests" />
+      <app-fetch-state [of]="fetched" [what]="texts.itsTests" />
     }
     @if (answer(); as it) {
       @if (it.figures.length > 0) {
         <table>
           <thead>
             <tr>
-              <th scope="col"><span class="visually-hidden">Figure</span></th>
-              <th scope="col">Book</th>
-              <th scope="col">Yours</th>
-              <th scope="col">Where it lies</th>
-              <th scope="col">Tests</th>
+              <th scope="col">
+                <span class="visually-hidden">{{ texts.figure }}</span>
+              </th>
+              <th scope="col">{{ texts.book }}</th>
+              <th scope="col">{{ texts.yours }}</th>
+              <th scope="col">{{ texts.whereItLies }}</th>
+              <th scope="col">{{ texts.tests }}</th>
             </tr>
           </thead>
           <tbody>
@@ -70,23 +74,21 @@ import { ecMethodNames, shortName } from '../ui/words/words';
           </tbody>
         </table>
         <p class="term">
-          Each ± is one standard deviation. A test counts the more the surer it is against the book; every
-          recipe with it is judged by your figure.
+          {{ texts.eachIsOneStandardDeviation }}
         </p>
       } @else if (it.misfit) {
         <p class="told warn">
-          The tests below do not fit it any more: {{ it.misfit }}. They change nothing: remove what is wrong.
+          {{ texts.theTestsBelowDoNot(it.misfit) }}
         </p>
       } @else {
         <p class="lead">
-          Taken from the book so far. One test at the bench makes it yours: it moves the figure and narrows
-          the band.
+          {{ texts.takenFromTheBookSo }}
         </p>
       }
     }
     <section aria-labelledby="test-it">
-      <h2 id="test-it">Test it</h2>
-      <div class="tests" role="group" aria-label="Which test">
+      <h2 id="test-it">{{ texts.testIt }}</h2>
+      <div class="tests" role="group" [attr.aria-label]="texts.whichTest">
         @for (one of forms; track one.id) {
           <button
             type="button"
@@ -102,32 +104,37 @@ import { ecMethodNames, shortName } from '../ui/words/words';
       <p class="term">{{ form.howTo }}</p>
       <div class="fields">
         @if (form.chooses === 'method') {
-          <app-choice-field label="Shaken as" [choices]="methods" [(value)]="method" />
+          <app-choice-field [label]="texts.shakenAs" [choices]="methods" [(value)]="method" />
         } @else if (form.chooses === 'vessel') {
-          <app-choice-field label="Vessel" [choices]="vessels()" [(value)]="vessel" />
+          <app-choice-field [label]="common.vessel" [choices]="vessels()" [(value)]="vessel" />
         } @else if (form.chooses === 'lime') {
-          <app-choice-field label="Lime" [choices]="limes()" [(value)]="lime" />
+          <app-choice-field [label]="texts.lime" [choices]="limes()" [(value)]="lime" />
         }
         <app-number-list [asked]="form.asked" [values]="figures()" (typed)="type($event)" />
         @if (lots().length > 0) {
-          <app-choice-field label="Of which lot" none="not told" [choices]="lots()" [(value)]="lot" />
+          <app-choice-field
+            [label]="texts.ofWhichLot"
+            [none]="common.notTold"
+            [choices]="lots()"
+            [(value)]="lot"
+          />
         }
       </div>
       @if (problem()) {
         <p class="wrong" role="alert">{{ problem() }}</p>
       }
-      <button type="button" class="press" [disabled]="!ready()" (click)="enter()">Enter it</button>
+      <button type="button" class="press" [disabled]="!ready()" (click)="enter()">{{ texts.enterIt }}</button>
     </section>
     @if (answer()?.tests; as tests) {
       @if (tests.length > 0) {
         <section>
-          <h2>Done so far</h2>
+          <h2>{{ texts.doneSoFar }}</h2>
           <ul class="rows">
             @for (one of tests; track one.id) {
               <li [class.aside]="one.aside">
                 <span>{{ one.on | date: 'd MMM y' }}: {{ told(one.values) }}</span>
                 <button type="button" class="press quiet" (click)="lay(one.id, !one.aside)">
-                  {{ one.aside ? 'Take it up again' : 'Lay it aside' }}
+                  {{ one.aside ? texts.takeItUpAgain : texts.layItAside }}
                 </button>
               </li>
             }
@@ -218,6 +225,8 @@ import { ecMethodNames, shortName } from '../ui/words/words';
   imports: [ChoiceField, DatePipe, FetchState, NumberList, RouterLink],
 })
 export class MaterialPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly id = input.required<string>();
   private readonly library = inject(LibraryService);
   private readonly lotsOf = inject(LotsService);
@@ -303,7 +312,7 @@ export class MaterialPage {
           this.learned()?.change(() => answer);
           this.figures.set({});
         },
-        error: (error: Error) => this.problem.set(`Not entered: ${this.named(error)}`),
+        error: (error: Error) => this.problem.set(texts.notEntered(this.named(error))),
       });
   }
 
@@ -317,7 +326,7 @@ export class MaterialPage {
   protected lay(id: number, aside: boolean): void {
     this.library.layTestAside(id, aside).subscribe({
       next: (answer) => this.learned()?.change(() => answer),
-      error: (error: Error) => this.problem.set(`Not done: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.notDone(error.message)),
     });
   }
 

@@ -6,44 +6,46 @@ import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
 import { Amount } from '../ui/words/amount';
 import { NumberField } from '../ui/fields/number-field';
+import { measureList as texts } from '#words/en/places/shelf/measure-list';
+import { common } from '#words/en/places/common';
 
 /** The person's own measures: cards count in them. */
 @Component({
   selector: 'app-measure-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="measures.all" what="your measures" />
+    <app-fetch-state [of]="measures.all" [what]="texts.yourMeasures" />
     <ul class="rows ended">
       @for (one of measures.all.value() ?? []; track one.id) {
         <li>
           <b>{{ one.name }}</b>
           <span
-            ><app-amount [of]="{ volumeL: one.litres }" /> struck
+            ><app-amount [of]="{ volumeL: one.litres }" /> {{ texts.struck }}
             @if (one.heapedLitres !== null) {
-              , <app-amount [of]="{ volumeL: one.heapedLitres }" /> heaped
+              , <app-amount [of]="{ volumeL: one.heapedLitres }" /> {{ texts.heaped }}
             }
           </span>
           <button type="button" class="press" (click)="putAway(one)">
-            Archive<span class="visually-hidden"> {{ one.name }}</span>
+            {{ common.archive }}<span class="visually-hidden"> {{ one.name }}</span>
           </button>
         </li>
       } @empty {
         @if (measures.all.value()) {
-          <li class="term">None yet: fill yours with water from a measured jug, and enter what it holds.</li>
+          <li class="term">{{ texts.noneYetFillYoursWith }}</li>
         }
       }
     </ul>
     <div class="fields">
-      <app-text-field label="A bucket, cup or tub" [(value)]="name" />
+      <app-text-field [label]="texts.aBucketCupOrTub" [(value)]="name" />
       <app-number-field
-        label="Holds, struck"
-        unit="L of a measure"
+        [label]="texts.holdsStruck"
+        [unit]="common.litresOfAMeasure"
         within="measureLitres"
         [(value)]="struck"
       />
       <app-number-field
-        label="Heaped, if you heap it"
-        unit="L of a measure"
+        [label]="texts.heapedIfYouHeapIt"
+        [unit]="common.litresOfAMeasure"
         within="heapedLitres"
         [(value)]="heaped"
       />
@@ -53,7 +55,7 @@ import { NumberField } from '../ui/fields/number-field';
         [disabled]="name().trim() === '' || struck() === undefined"
         (click)="add()"
       >
-        Save
+        {{ common.save }}
       </button>
     </div>
     @if (problem()) {
@@ -68,6 +70,8 @@ import { NumberField } from '../ui/fields/number-field';
   imports: [Amount, FetchState, NumberField, TextField],
 })
 export class MeasureList {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly measures = inject(MeasuresService);
   private readonly notices = inject(Notices);
   protected readonly name = signal('');
@@ -91,13 +95,13 @@ export class MeasureList {
           this.struck.set(undefined);
           this.heaped.set(undefined);
         },
-        error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+        error: (error: Error) => this.problem.set(texts.notKept(error.message)),
       });
   }
 
   protected putAway({ id, name }: OwnMeasure): void {
     this.measures.putAway(id).subscribe({
-      next: () => this.notices.undoable(`${name} is archived.`, () => this.measures.restore(id)),
+      next: () => this.notices.undoable(texts.isArchived(name), () => this.measures.restore(id)),
       error: (error: Error) => this.notices.say(error.message),
     });
   }

@@ -9,6 +9,8 @@ import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { JudgedAlone } from './judged-alone';
 import { ownKeeper } from './own-keeper';
+import { mixForm as texts } from '#words/en/places/shelf/mix-form';
+import { common } from '#words/en/places/common';
 
 /** A kept mix as a part of others: what it is made of, its feed and its age come along. */
 @Component({
@@ -16,18 +18,17 @@ import { ownKeeper } from './own-keeper';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lead">
-      A mix of yours, new or standing in a tub for weeks, as one part of another. Its peat and its feed come
-      along; feed that was set free by now is in its water.
+      {{ texts.aMixOfYoursNew }}
     </p>
     <div class="fields">
-      <app-choice-field label="Mix" none="choose" [choices]="choices()" [(value)]="mix" />
-      <app-text-field label="Called" [(value)]="name" />
-      <app-number-field label="Mixed so many weeks ago" within="mixAgeWeeks" [(value)]="weeks" />
-      <app-number-field label="Stood at" unit="°C" within="houseC" [(value)]="celsius" />
+      <app-choice-field [label]="common.mix" none="choose" [choices]="choices()" [(value)]="mix" />
+      <app-text-field [label]="common.called" [(value)]="name" />
+      <app-number-field [label]="texts.mixedSoManyWeeksAgo" within="mixAgeWeeks" [(value)]="weeks" />
+      <app-number-field [label]="texts.stoodAt" unit="°C" within="houseC" [(value)]="celsius" />
     </div>
     @if (made(); as it) {
       @if ('why' in it) {
-        <p class="wrong" role="alert">That cannot be: {{ it.why }}.</p>
+        <p class="wrong" role="alert">{{ texts.thatCannotBe(it.why) }}</p>
       } @else {
         <app-judged-alone [row]="it.row" />
       }
@@ -35,11 +36,13 @@ import { ownKeeper } from './own-keeper';
     @if (keeper.problem()) {
       <p class="wrong" role="alert">{{ keeper.problem() }}</p>
     }
-    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
+    <button type="button" class="press" [disabled]="!ready()" (click)="keep()">{{ common.save }}</button>
   `,
   imports: [ChoiceField, JudgedAlone, NumberField, TextField],
 })
 export class MixForm {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly library = inject(LibraryService);
   private readonly mixes = inject(MixesService);
   protected readonly keeper = ownKeeper();
@@ -69,7 +72,7 @@ export class MixForm {
   protected keep(): void {
     const made = this.made();
     if (!made || !('row' in made)) return;
-    this.keeper.keep(null, `yours, of the mix ${this.chosen()?.name ?? ''}`, made.row, () => {
+    this.keeper.keep(null, texts.yoursOfTheMix(this.chosen()?.name ?? ''), made.row, () => {
       this.name.set('');
       this.mix.set(null);
     });

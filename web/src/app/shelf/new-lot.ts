@@ -15,47 +15,53 @@ import { TickField } from '../ui/fields/tick-field';
 import { TypedDay } from '../ui/fields/typed-day';
 import { shortName } from '../ui/words/words';
 import { type Came, PackageForm } from './package-form';
+import { newLot as texts } from '#words/en/places/shelf/new-lot';
+import { common } from '#words/en/places/common';
 
 type Origin = 'bought' | 'heap' | 'emptied';
 type Figure = 'kg' | 'pieces' | 'price' | 'year' | 'germination' | 'round';
 
 const kinds: { id: StockKind; name: string }[] = [
-  { id: 'material', name: 'Material' },
-  { id: 'product', name: 'Feed or lime' },
-  { id: 'vessel', name: 'Empty vessels' },
-  { id: 'seed', name: 'Seed' },
+  { id: 'material', name: common.material },
+  { id: 'product', name: texts.feedOrLime },
+  { id: 'vessel', name: texts.emptyVessels },
+  { id: 'seed', name: common.seed },
 ];
 const origins: { id: Origin; name: string }[] = [
-  { id: 'bought', name: 'Bought' },
-  { id: 'heap', name: 'Our own heap' },
-  { id: 'emptied', name: 'Emptied trays' },
+  { id: 'bought', name: texts.bought },
+  { id: 'heap', name: texts.ourOwnHeap },
+  { id: 'emptied', name: texts.emptiedTrays },
 ];
-const price: Asked<Figure> = { name: 'price', label: 'Price of all of it', within: 'price' };
+const price: Asked<Figure> = { name: 'price', label: common.priceOfAllOfIt, within: 'price' };
 const asked: Record<Exclude<StockKind, 'material'>, Asked<Figure>[]> = {
-  product: [{ name: 'kg', label: 'Weight', unit: 'kg', within: 'packageKg' }, price],
-  vessel: [
-    { name: 'pieces', label: 'Cells, blocks or pots in all', within: 'usedCount', whole: true },
-    price,
-  ],
+  product: [{ name: 'kg', label: common.weight, unit: 'kg', within: 'packageKg' }, price],
+  vessel: [{ name: 'pieces', label: texts.cellsBlocksOrPotsIn, within: 'usedCount', whole: true }, price],
   seed: [
-    { name: 'pieces', label: 'Seeds', within: 'usedCount', whole: true },
-    { name: 'year', label: 'Year of harvest', within: [1900, 2200], whole: true },
-    { name: 'germination', label: 'Germination, %', unit: 'share', within: 'germination' },
+    { name: 'pieces', label: texts.seeds, within: 'usedCount', whole: true },
+    { name: 'year', label: texts.yearOfHarvest, within: [1900, 2200], whole: true },
+    { name: 'germination', label: texts.germination, unit: 'share', within: 'germination' },
     price,
   ],
 };
-const round: Asked<Figure>[] = [{ name: 'round', label: 'Used before, times', within: [1, 20], whole: true }];
+const round: Asked<Figure>[] = [
+  { name: 'round', label: texts.usedBeforeTimes, within: [1, 20], whole: true },
+];
 
 /** Something came: what, how much by bag, bale, brick, load or barrow, what it cost, and when it may be used. */
 @Component({
   selector: 'app-new-lot',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Something came</h2>
-    <app-segments label="What it is" [choices]="kinds" [value]="kind()" (valueChange)="become($event)" />
+    <h2>{{ texts.somethingCame }}</h2>
+    <app-segments
+      [label]="texts.whatItIs"
+      [choices]="kinds"
+      [value]="kind()"
+      (valueChange)="become($event)"
+    />
     @if (kind() === 'material') {
       <app-segments
-        label="Where it is from"
+        [label]="texts.whereItIsFrom"
         [choices]="origins"
         [value]="origin()"
         (valueChange)="from($event)"
@@ -63,12 +69,12 @@ const round: Asked<Figure>[] = [{ name: 'round', label: 'Used before, times', wi
     }
     <div class="fields">
       @if (kind() === 'seed') {
-        <app-text-field label="Crop and variety" [(value)]="seed" />
+        <app-text-field [label]="texts.cropAndVariety" [(value)]="seed" />
       } @else {
-        <app-choice-field label="Of what" none="choose" [choices]="items()" [(value)]="item" />
+        <app-choice-field [label]="common.ofWhat" none="choose" [choices]="items()" [(value)]="item" />
       }
-      <app-text-field label="Name on the bag, bale or heap" [(value)]="name" />
-      <app-day-field [label]="origin() === 'heap' ? 'Begun on' : 'Came on'" [day]="came" />
+      <app-text-field [label]="texts.nameOnTheBagBale" [(value)]="name" />
+      <app-day-field [label]="origin() === 'heap' ? texts.begunOn : texts.cameOn" [day]="came" />
       @if (kind() !== 'material') {
         <app-number-list [asked]="fields()" [values]="figures()" (typed)="type($event)" />
       } @else if (origin() === 'emptied') {
@@ -79,14 +85,14 @@ const round: Asked<Figure>[] = [{ name: 'round', label: 'Used before, times', wi
       <app-package-form [material]="material()" (came)="opened.set($event)" />
       @if (rest(); as it) {
         <app-tick-field [(checked)]="rests"
-          >not to be used before {{ readyOn() }}: <span class="term">{{ it.why }}</span></app-tick-field
+          >{{ texts.notToBeUsedBefore(readyOn()) }} <span class="term">{{ it.why }}</span></app-tick-field
         >
       }
     }
     @if (problem()) {
       <p class="wrong" role="alert">{{ problem() }}</p>
     }
-    <button type="button" class="press" [disabled]="!ready()" (click)="add()">Save</button>
+    <button type="button" class="press" [disabled]="!ready()" (click)="add()">{{ common.save }}</button>
   `,
   styles: `
     :host {
@@ -100,6 +106,8 @@ const round: Asked<Figure>[] = [{ name: 'round', label: 'Used before, times', wi
   imports: [ChoiceField, DayField, NumberList, PackageForm, Segments, TextField, TickField],
 })
 export class NewLot {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly lots = inject(LotsService);
   private readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
@@ -181,11 +189,11 @@ export class NewLot {
       })
       .subscribe({
         next: (lot) => {
-          this.notices.say(`${lot.name} is kept.`);
+          this.notices.say(texts.isKept(lot.name));
           this.name.set('');
           this.figures.set({ round: 1 });
         },
-        error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+        error: (error: Error) => this.problem.set(texts.notKept(error.message)),
       });
   }
 }

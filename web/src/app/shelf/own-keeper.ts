@@ -3,6 +3,7 @@ import { type MaterialRow } from '#core/material/material';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { ShelfService } from '../data/shelf';
+import { ownKeeper as texts } from '#words/en/places/shelf/own-keeper';
 
 export interface OwnKeeper {
   /** Why it was not kept; empty where it was. */
@@ -24,10 +25,10 @@ export function ownKeeper(): OwnKeeper {
       library.keepMaterial(id, says, row).subscribe({
         next: () => {
           shelf.lines.refresh();
-          notices.say(`${row.name} stands on your shelf.`);
+          notices.say(texts.standsOnYourShelf(row.name));
           done();
         },
-        error: (error: Error) => problem.set(`Not kept: ${error.message}`),
+        error: (error: Error) => problem.set(texts.notKept(error.message)),
       });
     },
   };

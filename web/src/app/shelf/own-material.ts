@@ -11,17 +11,19 @@ import { TickField } from '../ui/fields/tick-field';
 import { SaidPipe } from '../ui/words/said';
 import { ownKeeper } from './own-keeper';
 import { shortName } from '../ui/words/words';
+import { ownMaterial as texts } from '#words/en/places/shelf/own-material';
+import { common } from '#words/en/places/common';
 
 type Figure = 'holds' | 'weighs' | Exclude<keyof LikeAnswers, 'living' | 'struckKgPerL'>;
 type Figures = Partial<Record<Figure, number | undefined>>;
 
 const asked: Asked<Figure>[] = [
-  { name: 'holds', label: 'A measure that holds', unit: 'L of a measure', within: 'measureLitres' },
-  { name: 'weighs', label: 'weighs, full and struck', unit: 'kg', within: 'packageKg' },
-  { name: 'moisturePct', label: 'Water in it, % of its wet weight', within: likeLimits.moisturePct },
-  { name: 'largestMm', label: 'Largest piece, or its screen', unit: 'mm', within: likeLimits.largestMm },
+  { name: 'holds', label: texts.aMeasureThatHolds, unit: common.litresOfAMeasure, within: 'measureLitres' },
+  { name: 'weighs', label: texts.weighsFullAndStruck, unit: 'kg', within: 'packageKg' },
+  { name: 'moisturePct', label: texts.waterInItOfIts, within: likeLimits.moisturePct },
+  { name: 'largestMm', label: texts.largestPieceOrItsScreen, unit: 'mm', within: likeLimits.largestMm },
   { name: 'ph', label: 'pH', within: likeLimits.ph },
-  { name: 'ec1to5MSPerCm', label: 'EC of 1 part in 5 of water, mS/cm', within: likeLimits.ec1to5MSPerCm },
+  { name: 'ec1to5MSPerCm', label: texts.ecOf1PartIn, within: likeLimits.ec1to5MSPerCm },
 ];
 
 /** "Like this one, but…": a material of the nursery's own from its nearest kin and a few answers. */
@@ -30,21 +32,24 @@ const asked: Asked<Figure>[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="own-head">
-      <h2 id="own-head">{{ changing() ? 'Change ' + name() : 'One of your own' }}</h2>
+      <h2 id="own-head">{{ changing() ? texts.change + name() : common.oneOfYourOwn }}</h2>
       <p class="lead">
-        Your heap, a bag from the merchant, what is left of a mix: like this one, but… Leave out what you do
-        not know; it is taken from the kin, and the readings get a wider band.
+        {{ texts.yourHeapABagFrom }}
       </p>
       <div class="fields">
-        <app-text-field label="Called" [(value)]="name" />
-        <app-choice-field label="Like" none="choose the nearest" [choices]="kin()" [(value)]="like" />
+        <app-text-field [label]="common.called" [(value)]="name" />
+        <app-choice-field
+          [label]="texts.like"
+          [none]="texts.chooseTheNearest"
+          [choices]="kin()"
+          [(value)]="like"
+        />
         <app-number-list [asked]="asked" [values]="figures()" (typed)="type($event)" />
       </div>
-      <app-tick-field [(checked)]="living">alive: from a heap, not heated since</app-tick-field>
+      <app-tick-field [(checked)]="living">{{ texts.aliveFromAHeapNot }}</app-tick-field>
       @if (living()) {
         <p class="term">
-          What lives in it may harm: mask against its dust, gloves, wash your hands. Manure and food crops:
-          local rules on waiting come first.
+          {{ texts.whatLivesInItMay }}
         </p>
       }
       @if (preview(); as seen) {
@@ -54,19 +59,19 @@ const asked: Asked<Figure>[] = [
         <p class="wrong" role="alert">{{ keeper.problem() }}</p>
       }
       <div class="presses">
-        <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
+        <button type="button" class="press" [disabled]="!ready()" (click)="keep()">{{ common.save }}</button>
         @if (changing()) {
-          <button type="button" class="press quiet" (click)="clear()">Cancel</button>
+          <button type="button" class="press quiet" (click)="clear()">{{ common.cancel }}</button>
         }
       </div>
       @if (mine().length > 0) {
-        <h3>Yours</h3>
+        <h3>{{ texts.yours }}</h3>
         <ul class="rows">
           @for (one of mine(); track one.id) {
             <li>
               <b>{{ one.name }}</b>
               <button type="button" class="press" (click)="change(one.id)">
-                Change<span class="visually-hidden"> {{ one.name }}</span>
+                {{ common.change }}<span class="visually-hidden"> {{ one.name }}</span>
               </button>
             </li>
           }
@@ -95,6 +100,8 @@ const asked: Asked<Figure>[] = [
   imports: [ChoiceField, NumberList, SaidPipe, TextField, TickField],
 })
 export class OwnMaterial {
+  protected readonly texts = texts;
+  protected readonly common = common;
   private readonly library = inject(LibraryService);
   private readonly notices = inject(Notices);
   protected readonly keeper = ownKeeper();
@@ -141,9 +148,14 @@ export class OwnMaterial {
   protected readonly preview = computed(() => {
     const made = this.made();
     if (!made) return '';
-    if ('why' in made) return `That cannot be: ${made.why}.`;
+    if ('why' in made) return texts.thatCannotBe(made.why);
     const { row } = made;
-    return `It comes to: pH ${row.ph}, ${(row.dryBulkDensityGPerL / 1000).toFixed(2)} times as heavy as water when dry, ${row.waterAt10CmPct.toFixed(0)} % water when drained, bits to ${row.maxParticleMm} mm.`;
+    return texts.itComesToPhTimes(
+      row.ph,
+      (row.dryBulkDensityGPerL / 1000).toFixed(2),
+      row.waterAt10CmPct.toFixed(0),
+      row.maxParticleMm,
+    );
   });
 
   protected type([name, value]: [Figure, number | undefined]): void {
@@ -177,8 +189,7 @@ export class OwnMaterial {
     const made = this.made();
     if (!made || !('row' in made)) return;
     const changing = this.changing();
-    const says =
-      changing === null ? `yours, like ${made.kin.name.toLowerCase()}` : 'yours, as you changed it';
+    const says = changing === null ? texts.yoursLike(made.kin.name.toLowerCase()) : texts.yoursAsYouChangedIt;
     this.keeper.keep(changing, says, made.row, () => this.clear());
   }
 }

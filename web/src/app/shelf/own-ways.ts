@@ -3,6 +3,7 @@ import { Segments } from '../ui/fields/segments';
 import { BagForm } from './bag-form';
 import { MixForm } from './mix-form';
 import { OwnMaterial } from './own-material';
+import { ownWays as texts } from '#words/en/places/shelf/own-ways';
 
 type Way = 'like' | 'bag' | 'mix';
 
@@ -12,8 +13,8 @@ type Way = 'like' | 'bag' | 'mix';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="own-ways">
-      <h2 id="own-ways">Something of your own</h2>
-      <app-segments label="How it is told" [choices]="ways" [(value)]="way" />
+      <h2 id="own-ways">{{ texts.somethingOfYourOwn }}</h2>
+      <app-segments [label]="texts.howItIsTold" [choices]="ways" [(value)]="way" />
       @switch (way()) {
         @case ('bag') {
           <app-bag-form />
@@ -30,10 +31,11 @@ type Way = 'like' | 'bag' | 'mix';
   imports: [BagForm, MixForm, OwnMaterial, Segments],
 })
 export class OwnWays {
+  protected readonly texts = texts;
   protected readonly ways: { id: Way; name: string }[] = [
-    { id: 'like', name: 'Like another, but…' },
-    { id: 'bag', name: 'A bag of mix' },
-    { id: 'mix', name: 'A mix of ours' },
+    { id: 'like', name: texts.likeAnotherBut },
+    { id: 'bag', name: texts.aBagOfMix },
+    { id: 'mix', name: texts.aMixOfOurs },
   ];
   protected readonly way = signal<Way>('like');
 }

@@ -19,40 +19,42 @@ import { Segments } from '../ui/fields/segments';
 import { SaidPipe } from '../ui/words/said';
 import { said } from '#core/units/said';
 import { packageUnitOf, packageUnitsOf } from '../ui/words/package-units';
+import { packageForm as texts } from '#words/en/places/shelf/package-form';
+import { common } from '#words/en/places/common';
 
 type Kind = Package['kind'] | 'measure';
 type Figure =
   'count' | 'volume' | 'loosening' | 'kg' | 'perKg' | 'water' | 'moisture' | 'loss' | 'price' | 'litres';
 
-const count: Asked<Figure> = { name: 'count', label: 'How many', within: 'packages', whole: true };
-const loss: Asked<Figure> = { name: 'loss', label: 'Stays on the screen, %', within: 'screenLossPct' };
-const price: Asked<Figure> = { name: 'price', label: 'Price of all of it', within: 'price' };
+const count: Asked<Figure> = { name: 'count', label: common.howMany, within: 'packages', whole: true };
+const loss: Asked<Figure> = { name: 'loss', label: texts.staysOnTheScreen, within: 'screenLossPct' };
+const price: Asked<Figure> = { name: 'price', label: common.priceOfAllOfIt, within: 'price' };
 const asked: Record<Kind, Asked<Figure>[]> = {
-  bag: [count, { name: 'volume', label: 'Volume of one', within: 'packageVolume' }],
+  bag: [count, { name: 'volume', label: texts.volumeOfOne, within: 'packageVolume' }],
   bale: [
-    ...[count, { name: 'volume', label: 'Volume of one, pressed', within: 'packageVolume' } as const],
-    { name: 'loosening', label: 'Loose, times its pressed volume', within: 'loosening' },
+    ...[count, { name: 'volume', label: texts.volumeOfOnePressed, within: 'packageVolume' } as const],
+    { name: 'loosening', label: texts.looseTimesItsPressedVolume, within: 'loosening' },
   ],
   brick: [
-    ...[count, { name: 'kg', label: 'Weight of one', unit: 'kg', within: 'packageKg' } as const],
-    { name: 'perKg', label: 'Makes, loose', unit: 'L/kg', within: 'litresPerKg' },
-    { name: 'water', label: 'Water it takes', unit: 'L/kg', within: 'waterLitresPerKg' },
+    ...[count, { name: 'kg', label: texts.weightOfOne, unit: 'kg', within: 'packageKg' } as const],
+    { name: 'perKg', label: texts.makesLoose, unit: 'L/kg', within: 'litresPerKg' },
+    { name: 'water', label: texts.waterItTakes, unit: 'L/kg', within: 'waterLitresPerKg' },
   ],
   bulk: [
-    { name: 'kg', label: 'Weight of the load', unit: 'kg', within: 'packageKg' },
-    { name: 'moisture', label: 'Water in it, % of its wet weight', within: 'moisturePctWb' },
+    { name: 'kg', label: texts.weightOfTheLoad, unit: 'kg', within: 'packageKg' },
+    { name: 'moisture', label: texts.waterInItOfIts, within: 'moisturePctWb' },
   ],
   measure: [
-    { name: 'count', label: 'How many of them', within: 'packages' },
-    { name: 'litres', label: 'A bucket or barrow holds', unit: 'L', within: 'measureLitres' },
+    { name: 'count', label: texts.howManyOfThem, within: 'packages' },
+    { name: 'litres', label: texts.aBucketOrBarrowHolds, unit: 'L', within: 'measureLitres' },
   ],
 };
 const kinds: { id: Kind; name: string }[] = [
-  { id: 'bag', name: 'Bags' },
-  { id: 'bale', name: 'Bales' },
-  { id: 'brick', name: 'Bricks' },
-  { id: 'bulk', name: 'A load by weight' },
-  { id: 'measure', name: 'By the barrow' },
+  { id: 'bag', name: texts.bags },
+  { id: 'bale', name: texts.bales },
+  { id: 'brick', name: texts.bricks },
+  { id: 'bulk', name: texts.aLoadByWeight },
+  { id: 'measure', name: texts.byTheBarrow },
 ];
 
 /** What came of it: litres loose and usable, and the price of all. */
@@ -66,11 +68,11 @@ export interface Came {
   selector: 'app-package-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-segments label="How it came" [choices]="kinds" [(value)]="kind" />
+    <app-segments [label]="texts.howItCame" [choices]="kinds" [(value)]="kind" />
     <div class="fields">
       @if (kind() === 'bag' || kind() === 'bale') {
         <app-choice-field
-          label="Volume in"
+          [label]="texts.volumeIn"
           [choices]="units()"
           [value]="unit()"
           (valueChange)="chosen.set($event)"
@@ -87,18 +89,19 @@ export interface Came {
     }
     @if (kind() === 'brick') {
       <p class="term">
-        Coir takes
-        {{ system() === 'us' ? '2–3 quarts of water to the pound' : '4–6 litres of water to the kilogram' }};
-        old bricks take it up badly.
+        {{
+          texts.coirTakesOldBricksTake(system() === 'us' ? texts.n23QuartsOfWater : texts.n46LitresOfWater)
+        }}
       </p>
     }
     @if (kind() === 'bulk') {
-      <p class="term">Counting on what {{ material()?.name?.toLowerCase() ?? 'it' }} weighs dry by volume.</p>
+      <p class="term">{{ texts.countingOnWhatWeighsDry(material()?.name?.toLowerCase() ?? texts.it) }}</p>
     }
   `,
   imports: [ChoiceField, NumberList, SaidPipe, Segments],
 })
 export class PackageForm {
+  protected readonly texts = texts;
   protected readonly system = inject(Units).system;
   /** What it is a package of: loads are reckoned by its weight. */
   readonly material = input<Material | null>(null);
@@ -132,7 +135,7 @@ export class PackageForm {
               ? said` of ${{ volumeL: opened.litres * many }} loose`
               : []),
             ...(water === null ? [] : said`, with ${{ volumeL: water * many }} of water to break it up`),
-            ...(perL === null ? [] : [`, ${(perL * per).toFixed(3)} for a ${perWord}`]),
+            ...(perL === null ? [] : [texts.forA((perL * per).toFixed(3), perWord)]),
             '.',
           ],
         };

@@ -18,6 +18,8 @@ import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName } from '../ui/words/words';
+import { productList as texts } from '#words/en/places/shelf/product-list';
+import { common } from '#words/en/places/common';
 
 type Way = 'label' | 'blend';
 type Printed =
@@ -36,28 +38,28 @@ const analysis: Asked<Printed>[] = [
   ...[pct('caPct', 'Ca, %'), pct('mgPct', 'Mg, %'), pct('sPct', 'S, %')],
 ];
 const limed: Asked<Printed>[] = [
-  { name: 'ccePct', label: 'Neutralising value, % of calcium carbonate', within: [0, 200] },
-  pct('passing2360UmPct', 'Through a 2.4 mm sieve (no. 8), %'),
-  pct('passing250UmPct', 'Through a 0.25 mm sieve (no. 60), %'),
+  { name: 'ccePct', label: texts.neutralisingValueOfCalciumCarbonate, within: [0, 200] },
+  pct('passing2360UmPct', texts.throughA24Mm),
+  pct('passing250UmPct', texts.throughA025Mm),
 ];
 const rest: Asked<Printed>[] = [
-  { name: 'cupG', label: 'A level cup weighs', unit: 'g', within: 'sampleG' },
-  { name: 'mostYoungGPerL', label: 'Most for young plants, by its label', unit: 'g/L', within: 'doseGPerL' },
-  { name: 'mostPottingGPerL', label: 'Most for potting, by its label', unit: 'g/L', within: 'doseGPerL' },
+  { name: 'cupG', label: texts.aLevelCupWeighs, unit: 'g', within: 'sampleG' },
+  { name: 'mostYoungGPerL', label: texts.mostForYoungPlantsBy, unit: 'g/L', within: 'doseGPerL' },
+  { name: 'mostPottingGPerL', label: texts.mostForPottingByIts, unit: 'g/L', within: 'doseGPerL' },
 ];
 const lasts: Asked<Printed> = {
   name: 'longevityWeeks21C',
-  label: 'Lasts, weeks at 21 °C (70 °F)',
+  label: texts.lastsWeeksAt21C,
   within: [0, 120],
 };
 const kinds: { id: AmendmentKind; name: string }[] = [
-  { id: 'lime', name: 'Lime, or ash, or shell' },
-  { id: 'salt', name: 'Dissolves at once' },
-  { id: 'coated', name: 'Coated, feeds slowly' },
-  { id: 'organic', name: 'Organic, feeds as it rots' },
-  { id: 'mineral', name: 'Slow rock or mineral' },
-  { id: 'trace', name: 'Traces' },
-  { id: 'wetting', name: 'Wetting agent' },
+  { id: 'lime', name: texts.limeOrAshOrShell },
+  { id: 'salt', name: texts.dissolvesAtOnce },
+  { id: 'coated', name: texts.coatedFeedsSlowly },
+  { id: 'organic', name: texts.organicFeedsAsItRots },
+  { id: 'mineral', name: texts.slowRockOrMineral },
+  { id: 'trace', name: texts.traces },
+  { id: 'wetting', name: texts.wettingAgent },
 ];
 
 /** Feeds, limes and blends: what the library has, and your own by their labels or by cups of others. */
@@ -65,42 +67,41 @@ const kinds: { id: AmendmentKind; name: string }[] = [
   selector: 'app-product-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="library.fetched" what="the products" />
+    <app-fetch-state [of]="library.fetched" [what]="texts.theProducts" />
     <details class="own" [open]="changing() !== null" aria-labelledby="own-product">
-      <summary id="own-product">{{ changing() ? 'Change ' + name() : 'One of your own' }}</summary>
-      <app-segments label="How it is told" [choices]="ways" [(value)]="way" />
+      <summary id="own-product">{{ changing() ? texts.change + name() : common.oneOfYourOwn }}</summary>
+      <app-segments [label]="texts.howItIsTold" [choices]="ways" [(value)]="way" />
       @if (way() === 'label') {
         <div class="fields">
-          <app-text-field label="Name on the bag" [(value)]="name" />
-          <app-choice-field label="What it is" [choices]="kinds" [(value)]="kind" />
-          <app-choice-field label="P and K stand there as" [choices]="asWhat" [(value)]="oxides" />
+          <app-text-field [label]="texts.nameOnTheBag" [(value)]="name" />
+          <app-choice-field [label]="texts.whatItIs" [choices]="kinds" [(value)]="kind" />
+          <app-choice-field [label]="texts.pAndKStandThere" [choices]="asWhat" [(value)]="oxides" />
           <app-number-list [asked]="fields()" [values]="figures()" (typed)="type($event)" />
         </div>
         <app-tick-field [(checked)]="traces">
-          Its label names trace elements: boron, copper, iron, manganese, molybdenum, zinc
+          {{ texts.itsLabelNamesTraceElements }}
         </app-tick-field>
         <p class="term">
-          What is left out is as in {{ shortName(kin().name).toLowerCase() }}. The label and local rules say
-          how much is allowed.
+          {{ texts.whatIsLeftOutIs(shortName(kin().name).toLowerCase()) }}
         </p>
       } @else {
         <div class="fields">
-          <app-text-field label="Called" [(value)]="name" />
-          <app-choice-field label="Parts are" [choices]="measures" [(value)]="by" />
+          <app-text-field [label]="common.called" [(value)]="name" />
+          <app-choice-field [label]="texts.partsAre" [choices]="measures" [(value)]="by" />
           <app-choice-field
-            label="Next product"
+            [label]="texts.nextProduct"
             none="choose"
             [choices]="choices()"
             [value]="null"
             (valueChange)="take($event)"
           />
         </div>
-        <ul class="plain parts" aria-label="Parts of the blend">
+        <ul class="plain parts" [attr.aria-label]="texts.partsOfTheBlend">
           @for (one of parts(); track one.product.id) {
             <li>
               <app-number-field
                 [label]="
-                  shortName(one.product.name) + ', ' + (by() === 'volume' ? 'cups' : 'parts by weight')
+                  shortName(one.product.name) + ', ' + (by() === 'volume' ? texts.cups : texts.partsByWeight)
                 "
                 within="typedParts"
                 [value]="one.parts"
@@ -108,7 +109,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
               />
               <button type="button" class="press square" (click)="tell(one.product.id, undefined)">
                 <i class="bi bi-x-lg" aria-hidden="true"></i
-                ><span class="visually-hidden">Remove {{ one.product.name }}</span>
+                ><span class="visually-hidden">{{ texts.remove(one.product.name) }}</span>
               </button>
             </li>
           }
@@ -116,7 +117,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       }
       @if (made(); as it) {
         @if ('why' in it) {
-          <p class="wrong" role="alert">That cannot be: {{ it.why }}.</p>
+          <p class="wrong" role="alert">{{ texts.thatCannotBe(it.why) }}</p>
         } @else {
           <p role="status">{{ analysisOf(it.row) }}</p>
           @if (it.row.caution) {
@@ -127,13 +128,13 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       @if (problem()) {
         <p class="wrong" role="alert">{{ problem() }}</p>
       }
-      <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
+      <button type="button" class="press" [disabled]="!ready()" (click)="keep()">{{ common.save }}</button>
       @if (changing()) {
-        <button type="button" class="press quiet" (click)="clear()">Cancel</button>
+        <button type="button" class="press quiet" (click)="clear()">{{ common.cancel }}</button>
       }
     </details>
     <app-table-files table="products" />
-    <ul class="rows listed" aria-label="Fertilisers and lime">
+    <ul class="rows listed" [attr.aria-label]="common.fertilisersAndLime">
       @for (one of products(); track one.id) {
         <li>
           <span>
@@ -142,7 +143,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
           </span>
           @if (isOwn(one.id)) {
             <button type="button" class="press" (click)="change(one)">
-              Change<span class="visually-hidden"> {{ one.name }}</span>
+              {{ common.change }}<span class="visually-hidden"> {{ one.name }}</span>
             </button>
           }
         </li>
@@ -175,21 +176,23 @@ const kinds: { id: AmendmentKind; name: string }[] = [
   imports: [ChoiceField, FetchState, NumberField, NumberList, Segments, TextField, TickField, TableFiles],
 })
 export class ProductList {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly library = inject(LibraryService);
   private readonly notices = inject(Notices);
   private readonly units = inject(Units);
   protected readonly kinds = kinds;
   protected readonly shortName = shortName;
   protected readonly ways: { id: Way; name: string }[] = [
-    { id: 'label', name: 'By its label' },
-    { id: 'blend', name: 'A dry blend' },
+    { id: 'label', name: texts.byItsLabel },
+    { id: 'blend', name: texts.aDryBlend },
   ];
   protected readonly asWhat = [
-    { id: 'oxides', name: 'P₂O₅, K₂O (most labels)' },
-    { id: 'elements', name: 'P and K, the elements' },
+    { id: 'oxides', name: texts.pOKOMost },
+    { id: 'elements', name: texts.pAndKTheElements },
   ];
   protected readonly measures = [
-    { id: 'volume', name: 'cups, all alike' },
+    { id: 'volume', name: texts.cupsAllAlike },
     { id: 'weight', name: 'weighed' },
   ];
   protected readonly cautions = cautionWords;
@@ -235,7 +238,7 @@ export class ProductList {
   ]);
 
   protected readonly made = computed((): { row: Amendment } | { why: string } | null => {
-    const named = { id: 'own-product', name: this.name().trim() || 'It' };
+    const named = { id: 'own-product', name: this.name().trim() || texts.it };
     if (this.way() === 'blend') {
       if (this.parts().length < 2) return null;
       return attempt(() => ({
@@ -251,7 +254,7 @@ export class ProductList {
     // An analysis that is printed is whole: what is not on it is not in it.
     const bare = own ? kin : { ...kin, ...NO_ANALYSIS };
     const sum = (given.nPct ?? 0) + (pPct ?? 0) + (kPct ?? 0) + (given.caPct ?? 0);
-    if (sum > 100) return { why: `N, P, K and Ca make ${sum} % of it, at most 100 % are there` };
+    if (sum > 100) return { why: texts.nPKAndCa(sum) };
     const typed = Object.fromEntries(Object.entries(same).filter(([, value]) => value !== undefined));
     const row: Amendment = {
       ...bare,
@@ -279,10 +282,10 @@ export class ProductList {
     const more = [
       one.caPct > 0 ? `Ca ${n(one.caPct)} %` : '',
       one.mgPct > 0 ? `Mg ${n(one.mgPct)} %` : '',
-      one.ccePct > 0 ? `sweetens like ${n(one.ccePct)} % calcium carbonate` : '',
-      one.traces ? 'with traces' : '',
-      one.kind === 'coated' ? `lasts ${n(one.longevityWeeks21C)} weeks` : '',
-      `a level cup weighs ${this.cupOf(one)}`,
+      one.ccePct > 0 ? texts.sweetensLikeCalciumCarbonate(n(one.ccePct)) : '',
+      one.traces ? texts.withTraces : '',
+      one.kind === 'coated' ? texts.lastsWeeks(n(one.longevityWeeks21C)) : '',
+      texts.aLevelCupWeighs2(this.cupOf(one)),
     ].filter(Boolean);
     return `${n(one.nPct)}-${n(one.p2O5Pct)}-${n(one.k2OPct)}; ${more.join(', ')}`;
   }
@@ -336,14 +339,14 @@ export class ProductList {
     const made = this.made();
     if (!made || !('row' in made)) return;
     const { id: _, ...row } = made.row;
-    const says = this.way() === 'blend' ? 'yours, a dry blend' : 'yours, by its label';
+    const says = this.way() === 'blend' ? texts.yoursADryBlend : texts.yoursByItsLabel;
     this.problem.set('');
     this.library.keepProduct(this.changing(), says, row).subscribe({
       next: () => {
-        this.notices.say(`${row.name} is kept.`);
+        this.notices.say(texts.isKept(row.name));
         this.clear();
       },
-      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.notKept(error.message)),
     });
   }
 }

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { PlaceTabs } from '../ui/place-tabs';
+import { shelfPlace as texts } from '#words/en/places/shelf/shelf-place';
+import { common } from '#words/en/places/common';
 
 /** All that is the user's own: what stands on the shelf and what it costs, lots, measures, instruments. */
 @Component({
@@ -7,20 +9,22 @@ import { PlaceTabs } from '../ui/place-tabs';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'page' },
   template: `
-    <h1>Shelf</h1>
-    <app-place-tabs label="On the shelf" [tabs]="tabs" />
+    <h1>{{ common.shelf }}</h1>
+    <app-place-tabs [label]="texts.onTheShelf" [tabs]="tabs" />
   `,
   imports: [PlaceTabs],
 })
 export class ShelfPlace {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly tabs = [
-    { path: 'materials', name: 'Materials' },
-    { path: 'products', name: 'Fertilisers and lime' },
-    { path: 'vessels', name: 'Vessels' },
-    { path: 'lots', name: 'Deliveries and stock' },
-    { path: 'money', name: 'Make or buy' },
-    { path: 'measures', name: 'Measures' },
-    { path: 'waters', name: 'Waters' },
-    { path: 'instruments', name: 'Instruments' },
+    { path: 'materials', name: common.materials },
+    { path: 'products', name: common.fertilisersAndLime },
+    { path: 'vessels', name: common.vessels },
+    { path: 'lots', name: texts.deliveriesAndStock },
+    { path: 'money', name: texts.makeOrBuy },
+    { path: 'measures', name: texts.measures },
+    { path: 'waters', name: texts.waters },
+    { path: 'instruments', name: common.instruments },
   ];
 }

@@ -14,6 +14,8 @@ import { TextField } from '../ui/fields/text-field';
 import { VesselOutline } from '../ui/pictures/vessel-outline';
 import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
+import { vesselList as texts } from '#words/en/places/shelf/vessel-list';
+import { common } from '#words/en/places/common';
 
 type Size =
   | ('top' | 'top2' | 'base' | 'base2' | 'depth' | 'headspace' | 'perTray' | 'firm' | 'waterKg' | 'perBucket')
@@ -22,51 +24,51 @@ type Form = 'round' | 'rect' | 'bag' | 'trough' | 'block';
 
 const mm = (name: Size, label: string): Asked<Size> => ({ name, label, unit: 'mm', within: 'vesselMm' });
 const deep: Asked<Size>[] = [
-  mm('depth', 'Deep, inside'),
-  { ...mm('headspace', 'Left free at the top'), within: 'headspaceMm' },
+  mm('depth', texts.deepInside),
+  { ...mm('headspace', texts.leftFreeAtTheTop), within: 'headspaceMm' },
 ];
 const walled: Record<Vessel['shape'], Asked<Size>[]> = {
-  round: [mm('top', 'Across, at the top, inside'), mm('base', 'Across, at the base, inside'), ...deep],
+  round: [mm('top', texts.acrossAtTheTopInside), mm('base', texts.acrossAtTheBaseInside), ...deep],
   rect: [
-    ...[mm('top', 'Long, at the top, inside'), mm('top2', 'Wide, at the top, inside')],
-    ...[mm('base', 'Long, at the base'), mm('base2', 'Wide, at the base'), ...deep],
+    ...[mm('top', texts.longAtTheTopInside), mm('top2', texts.wideAtTheTopInside)],
+    ...[mm('base', texts.longAtTheBase), mm('base2', texts.wideAtTheBase), ...deep],
   ],
-  block: [mm('top', 'Long'), mm('top2', 'Wide'), mm('depth', 'High')],
+  block: [mm('top', texts.long), mm('top2', texts.wide), mm('depth', texts.high)],
 };
 const counted: Asked<Size>[] = [
-  { name: 'perTray', label: 'To a tray, set or press', within: 'perTray', whole: true },
-  { name: 'firm', label: 'Usually firmed by, %', within: 'compactionPct' },
+  { name: 'perTray', label: texts.toATraySetOr, within: 'perTray', whole: true },
+  { name: 'firm', label: texts.usuallyFirmedBy, within: 'compactionPct' },
 ];
 const shapes: { id: Form; name: string; noun: string; shape: Vessel['shape'] }[] = [
-  { id: 'round', name: 'Round', noun: 'pot', shape: 'round' },
-  { id: 'rect', name: 'With corners', noun: 'cell', shape: 'rect' },
-  { id: 'bag', name: 'Grow bag', noun: 'bag', shape: 'round' },
-  { id: 'trough', name: 'Trough', noun: 'trough', shape: 'rect' },
-  { id: 'block', name: 'A pressed block', noun: 'block', shape: 'block' },
+  { id: 'round', name: texts.round, noun: 'pot', shape: 'round' },
+  { id: 'rect', name: texts.withCorners, noun: 'cell', shape: 'rect' },
+  { id: 'bag', name: texts.growBag, noun: 'bag', shape: 'round' },
+  { id: 'trough', name: texts.trough, noun: 'trough', shape: 'rect' },
+  { id: 'block', name: texts.aPressedBlock, noun: 'block', shape: 'block' },
 ];
 const weighed: Asked<Size> = {
   name: 'waterKg',
-  label: 'Water that one takes to the brim',
+  label: texts.waterThatOneTakesTo,
   unit: 'kg',
   within: 'waterWeightKg',
 };
 const pressed: Asked<Size> = {
   name: 'perBucket',
-  label: 'Blocks from a bucket (10 L, 2.6 gal) of loose mix',
+  label: texts.blocksFromABucket10,
   within: 'usedCount',
   whole: true,
 };
 const costs: Asked<Size>[] = [
-  { name: 'price', label: 'Price of a tray, set or single one', within: 'price' },
-  { name: 'uses', label: 'Used so many times', within: 'vesselUses', whole: true },
-  { name: 'minutes', label: 'Minutes to fill or press a hundred', within: 'labourMinutes' },
-  { name: 'stands', label: 'A tray, set or single one stands on', unit: 'm²', within: 'trayM2' },
+  { name: 'price', label: texts.priceOfATraySet, within: 'price' },
+  { name: 'uses', label: texts.usedSoManyTimes, within: 'vesselUses', whole: true },
+  { name: 'minutes', label: texts.minutesToFillOrPress, within: 'labourMinutes' },
+  { name: 'stands', label: texts.aTraySetOrSingle, unit: 'm²', within: 'trayM2' },
 ];
 
 const wallKinds = [
-  { id: 'closed', name: 'Closed' },
-  { id: 'fabric', name: 'Fabric' },
-  { id: 'fibre', name: 'Peat or fibre' },
+  { id: 'closed', name: texts.closed },
+  { id: 'fabric', name: texts.fabric },
+  { id: 'fibre', name: texts.peatOrFibre },
 ] as const;
 
 /** Vessels: the usual ones, and the nursery's own by their measures. */
@@ -74,24 +76,22 @@ const wallKinds = [
   selector: 'app-vessel-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="lead">Inside measures decide how much water stands in a mix: measure your own.</p>
-    <app-fetch-state [of]="library.fetched" what="the vessels" />
+    <p class="lead">{{ texts.insideMeasuresDecideHowMuch }}</p>
+    <app-fetch-state [of]="library.fetched" [what]="texts.theVessels" />
     <details class="own" [open]="changing() !== null" aria-labelledby="own-vessel">
-      <summary id="own-vessel">{{ changing() ? 'Change ' + name() : 'One of your own' }}</summary>
-      <app-segments label="Its shape" [choices]="shapes" [(value)]="form" />
+      <summary id="own-vessel">{{ changing() ? texts.change + name() : common.oneOfYourOwn }}</summary>
+      <app-segments [label]="texts.itsShape" [choices]="shapes" [(value)]="form" />
       <div class="fields">
-        <app-text-field label="Called" [(value)]="name" />
+        <app-text-field [label]="common.called" [(value)]="name" />
         <app-number-list [asked]="fields()" [values]="sizes()" (typed)="type($event)" />
       </div>
       @if (form() !== 'block') {
-        <app-tick-field [(checked)]="holes"
-          >water can leave at the foot: it has holes, or is fabric</app-tick-field
-        >
-        <app-segments label="Its walls" [choices]="wallKinds" [(value)]="walls" />
+        <app-tick-field [(checked)]="holes">{{ texts.waterCanLeaveAtThe }}</app-tick-field>
+        <app-segments [label]="texts.itsWalls" [choices]="wallKinds" [(value)]="walls" />
       }
-      <app-tick-field [(checked)]="ownMix">a pressed disc or plug that is its own mix</app-tick-field>
+      <app-tick-field [(checked)]="ownMix">{{ texts.aPressedDiscOrPlug }}</app-tick-field>
       <details>
-        <summary>What it costs</summary>
+        <summary>{{ texts.whatItCosts }}</summary>
         <div class="fields">
           <app-number-list [asked]="costs" [values]="sizes()" (typed)="type($event)" />
         </div>
@@ -102,36 +102,34 @@ const wallKinds = [
         } @else {
           <p class="seen" role="status">
             <app-vessel-outline [vessel]="it.vessel" />
-            <app-amount [of]="{ volumeL: volumeL(it.vessel) }" /> each{{
-              it.firm > 0 ? ', firmed by ' + it.firm.toFixed(0) + ' %' : ''
-            }}
+            <app-amount [of]="{ volumeL: volumeL(it.vessel) }" />
+            {{ texts.each(it.firm > 0 ? texts.firmedBy + it.firm.toFixed(0) + ' %' : '') }}
           </p>
         }
       }
       @if (problem()) {
         <p class="wrong" role="alert">{{ problem() }}</p>
       }
-      <button type="button" class="press" [disabled]="!ready()" (click)="keep()">Save</button>
+      <button type="button" class="press" [disabled]="!ready()" (click)="keep()">{{ common.save }}</button>
       @if (changing()) {
-        <button type="button" class="press quiet" (click)="clear()">Cancel</button>
+        <button type="button" class="press quiet" (click)="clear()">{{ common.cancel }}</button>
       }
     </details>
     <app-table-files table="vessels" />
-    <ul class="rows" aria-label="Vessels">
+    <ul class="rows" [attr.aria-label]="common.vessels">
       @for (kind of kinds(); track kind.id) {
         <li>
           <app-vessel-outline [vessel]="kind.vessel" />
           <span>
             <b>{{ kind.name | said }}</b>
             <span class="term"
-              ><app-amount [of]="{ volumeL: volumeL(kind.vessel) }" /> each{{
-                kind.perTray > 1 ? ', ' + kind.perTray + ' together' : ''
-              }}</span
+              ><app-amount [of]="{ volumeL: volumeL(kind.vessel) }" />
+              {{ texts.each(kind.perTray > 1 ? ', ' + kind.perTray + texts.together : '') }}</span
             >
           </span>
           @if (isOwn(kind.id)) {
             <button type="button" class="press" (click)="change(kind)">
-              Change<span class="visually-hidden"> {{ kind.name }}</span>
+              {{ common.change }}<span class="visually-hidden"> {{ kind.name }}</span>
             </button>
           }
         </li>
@@ -176,6 +174,8 @@ const wallKinds = [
   ],
 })
 export class VesselList {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly library = inject(LibraryService);
   private readonly notices = inject(Notices);
   protected readonly shapes = shapes;
@@ -300,10 +300,10 @@ export class VesselList {
     this.problem.set('');
     this.library.keepVessel(this.changing(), kind).subscribe({
       next: () => {
-        this.notices.say(`${kind.name} can be filled now.`);
+        this.notices.say(texts.canBeFilledNow(kind.name));
         this.clear();
       },
-      error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.notKept(error.message)),
     });
   }
 }

@@ -18,12 +18,14 @@ import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
 import { shownIn } from '../ui/words/shown-in';
 import { waterKindNames, waterRemarkSays } from '../ui/words/water-words';
+import { waterList as texts } from '#words/en/places/shelf/water-list';
+import { common } from '#words/en/places/common';
 
 const ionNames: Record<Ion, string> = {
-  caMgPerL: 'Calcium',
-  mgMgPerL: 'Magnesium',
-  naMgPerL: 'Sodium',
-  clMgPerL: 'Chloride',
+  caMgPerL: texts.calcium,
+  mgMgPerL: texts.magnesium,
+  naMgPerL: texts.sodium,
+  clMgPerL: texts.chloride,
 };
 
 /** The nursery's waters, by report or kit. */
@@ -31,15 +33,15 @@ const ionNames: Record<Ion, string> = {
   selector: 'app-water-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="lead">What the mains, the well or the barrel brings with each watering.</p>
-    <app-fetch-state [of]="waters.all" what="your waters" />
+    <p class="lead">{{ texts.whatTheMainsTheWell }}</p>
+    <app-fetch-state [of]="waters.all" [what]="texts.yourWaters" />
     <ul class="rows ended">
       @for (one of told(); track one.water.id) {
         <li>
           <b>{{ one.water.name }}</b>
           <span>{{ one.says }}</span>
           <button type="button" class="press" (click)="putAway(one.water)">
-            Archive<span class="visually-hidden"> {{ one.water.name }}</span>
+            {{ common.archive }}<span class="visually-hidden"> {{ one.water.name }}</span>
           </button>
           @for (remark of one.remarks; track remark) {
             <p class="told">{{ remark }}</p>
@@ -48,43 +50,48 @@ const ionNames: Record<Ion, string> = {
       } @empty {
         @if (waters.all.value()) {
           <li class="term">
-            None yet: enter yours from the supplier’s report, or count the drops of an alkalinity kit.
+            {{ texts.noneYetEnterYoursFrom }}
           </li>
         }
       }
     </ul>
-    <h2>Another water</h2>
+    <h2>{{ texts.anotherWater }}</h2>
     <div class="fields">
-      <app-text-field label="What you call it" [(value)]="name" />
-      <app-choice-field label="Comes from" [choices]="kinds" [(value)]="kind" />
+      <app-text-field [label]="texts.whatYouCallIt" [(value)]="name" />
+      <app-choice-field [label]="texts.comesFrom" [choices]="kinds" [(value)]="kind" />
       <app-number-field
-        label="Alkalinity, as calcium carbonate"
+        [label]="texts.alkalinityAsCalciumCarbonate"
         unit="mg/L"
         within="alkalinityMgPerL"
         [(value)]="alkalinity"
       />
       <app-number-field label="EC, mS/cm" within="waterEcMSPerCm" [(value)]="ec" />
-      <app-number-field label="pH, if told" within="waterPh" [(value)]="ph" />
+      <app-number-field [label]="texts.phIfTold" within="waterPh" [(value)]="ph" />
     </div>
     <details class="own">
-      <summary>By a drop kit instead</summary>
+      <summary>{{ texts.byADropKitInstead }}</summary>
       <div class="fields">
         <app-number-field
-          label="Drops until the colour turns"
+          [label]="texts.dropsUntilTheColourTurns"
           within="kitDrops"
           [whole]="true"
           [(value)]="drops"
         />
-        <app-number-field label="Each drop counts" unit="mg/L" within="kitDropMgPerL" [(value)]="each" />
+        <app-number-field
+          [label]="texts.eachDropCounts"
+          unit="mg/L"
+          within="kitDropMgPerL"
+          [(value)]="each"
+        />
         <button type="button" class="press" [disabled]="byKit() === null" (click)="alkalinity.set(byKit()!)">
-          Take {{ byKit() === null ? 'it' : kitSays() }}
+          {{ texts.take(byKit() === null ? texts.it : kitSays()) }}
         </button>
       </div>
     </details>
     <div class="fields">
       @for (ion of ions; track ion) {
         <app-number-field
-          [label]="ionNames[ion] + ', if told'"
+          [label]="ionNames[ion] + texts.ifTold"
           unit="mg/L"
           within="waterIonMgPerL"
           [value]="found()[ion]"
@@ -97,7 +104,7 @@ const ionNames: Record<Ion, string> = {
         [disabled]="name().trim() === '' || alkalinity() === undefined || ec() === undefined"
         (click)="add()"
       >
-        Save
+        {{ common.save }}
       </button>
     </div>
     @if (problem()) {
@@ -116,6 +123,8 @@ const ionNames: Record<Ion, string> = {
   imports: [ChoiceField, FetchState, NumberField, TextField],
 })
 export class WaterList {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly waters = inject(WatersService);
   private readonly notices = inject(Notices);
   private readonly units = inject(Units);
@@ -143,7 +152,14 @@ export class WaterList {
         .join(', ');
       return {
         water,
-        says: `${waterKindNames[water.kind]}: alkalinity ${fixed(water.alkalinityMgPerL, 0)} ${mg}, EC ${fixed(water.ecMSPerCm, 2)}${water.ph === null ? '' : `, pH ${fixed(water.ph, 1)}`}${more && `; ${more} ${mg}`}`,
+        says: texts.alkalinityEc(
+          waterKindNames[water.kind],
+          fixed(water.alkalinityMgPerL, 0),
+          mg,
+          fixed(water.ecMSPerCm, 2),
+          water.ph === null ? '' : `, pH ${fixed(water.ph, 1)}`,
+          more && `; ${more} ${mg}`,
+        ),
         remarks: remarksOn(water).map((remark) => waterRemarkSays(remark, mg)),
       };
     }),
@@ -175,13 +191,13 @@ export class WaterList {
           for (const box of [this.alkalinity, this.ec, this.ph, this.drops]) box.set(undefined);
           this.found.set({});
         },
-        error: (error: Error) => this.problem.set(`Not kept: ${error.message}`),
+        error: (error: Error) => this.problem.set(texts.notKept(error.message)),
       });
   }
 
   protected putAway({ id, name }: OwnWater): void {
     this.waters.putAway(id).subscribe({
-      next: () => this.notices.undoable(`${name} is archived.`, () => this.waters.restore(id)),
+      next: () => this.notices.undoable(texts.isArchived(name), () => this.waters.restore(id)),
       error: (error: Error) => this.notices.say(error.message),
     });
   }

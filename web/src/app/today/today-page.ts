@@ -20,6 +20,8 @@ import { Units } from '../data/units';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
 import { TodayService, type DueStep } from '../data/today';
+import { todayPage as texts } from '#words/en/places/today/today-page';
+import { common } from '#words/en/places/common';
 
 const SHORT_DAYS = 14;
 const MISSING_TOLD = 5;
@@ -44,6 +46,8 @@ interface Line {
   imports: [FetchState, NgTemplateOutlet, RouterLink, SaidPipe],
 })
 export class TodayPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly due = inject(TodayService).due();
   private readonly reader = inject(ReaderHere);
   private readonly lots = inject(LotsService);
@@ -102,10 +106,9 @@ export class TodayPage {
       const named =
         library?.materials.get(item) ?? library?.amendments.get(item) ?? library?.vessels.get(item);
       const days = Math.round(daysLeft);
-      const when =
-        left <= 0 ? 'none left' : `lasts about ${days} ${days === 1 ? 'day' : 'days'} at this pace`;
+      const when = left <= 0 ? texts.noneLeft : texts.lastsAboutAtThisPace(days, days === 1 ? 'day' : 'days');
       const name = named ? shortName(named.name) : item;
-      return [{ item, name, says: `${stockAmount(kind, left, this.units.system())} left: ${when}` }];
+      return [{ item, name, says: texts.left(stockAmount(kind, left, this.units.system()), when) }];
     });
   });
 
@@ -117,13 +120,13 @@ export class TodayPage {
         kind === 'vessel'
           ? library?.vessels.get(item)
           : (library?.materials.get(item) ?? library?.amendments.get(item));
-      const name = kind === 'seed' ? `Seed of ${item}` : found ? shortName(found.name) : item;
+      const name = kind === 'seed' ? texts.seedOf(item) : found ? shortName(found.name) : item;
       const perTray = kind === 'vessel' ? (library?.vessels.get(item)?.perTray ?? 1) : 1;
       const amount =
         perTray > 1
           ? String(Math.ceil(short / perTray))
           : stockAmount(kind, Math.ceil(100 * short) / 100, this.units.system());
-      return { key: `${kind} ${item}`, name, says: `${amount} short by ${this.day(by ?? '')}` };
+      return { key: `${kind} ${item}`, name, says: texts.shortBy(amount, this.day(by ?? '')) };
     });
   });
 
@@ -136,8 +139,8 @@ export class TodayPage {
   }
 
   protected when({ on, state }: Line): string {
-    if (state === 'waiting') return `on ${this.day(on)}`;
-    return on === this.nursery.today() ? 'today' : `due since ${this.day(on)}`;
+    if (state === 'waiting') return texts.on(this.day(on));
+    return on === this.nursery.today() ? 'today' : texts.dueSince(this.day(on));
   }
 
   /** Done with one press, and back with another. */
@@ -146,12 +149,12 @@ export class TodayPage {
       next: () => {
         this.tasks.refresh();
         this.notices.undoable(
-          `Done: ${readShort(text, this.reader.now())}.`,
+          texts.done2(readShort(text, this.reader.now())),
           () => this.season.mark(line, sowing, task, null),
           () => this.tasks.refresh(),
         );
       },
-      error: (error: Error) => this.notices.say(`Not noted: ${error.message}`),
+      error: (error: Error) => this.notices.say(texts.notNoted(error.message)),
     });
   }
 }

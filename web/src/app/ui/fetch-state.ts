@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { type Lazy } from '../data/resource';
+import { fetchState as texts } from '#words/en/places/ui/fetch-state';
+import { common } from '#words/en/places/common';
 
 /** While something is fetched, and when it cannot be: the same words and the same way to try again everywhere. */
 @Component({
@@ -8,11 +10,11 @@ import { type Lazy } from '../data/resource';
   template: `
     @let state = of().state();
     @if (state.state === 'loading') {
-      <p class="term" role="status">Fetching {{ what() }}…</p>
+      <p class="term" role="status">{{ texts.fetching(what()) }}</p>
     } @else if (state.state === 'failed') {
       <div class="failed" role="alert">
-        <p class="wrong">Could not fetch {{ what() }}. {{ state.why }}</p>
-        <button type="button" class="press" (click)="of().refresh()">Try again</button>
+        <p class="wrong">{{ texts.couldNotFetch(what(), state.why) }}</p>
+        <button type="button" class="press" (click)="of().refresh()">{{ common.tryAgain }}</button>
       </div>
     }
   `,
@@ -33,6 +35,8 @@ import { type Lazy } from '../data/resource';
   `,
 })
 export class FetchState {
+  protected readonly texts = texts;
+  protected readonly common = common;
   readonly of = input.required<Lazy<unknown>>();
   /** "the kept recipes", "the card". */
   readonly what = input.required<string>();

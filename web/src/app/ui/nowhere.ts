@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { nowhere as texts } from '#words/en/places/ui/nowhere';
 
 @Component({
   selector: 'app-nowhere',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h1>There is nothing here</h1>
-    <p>The address may be mistyped.</p>
-    <a class="press next" routerLink="/mix">To the mix</a>
+    <h1>{{ texts.thereIsNothingHere }}</h1>
+    <p>{{ texts.theAddressMayBeMistyped }}</p>
+    <a class="press next" routerLink="/mix">{{ texts.toTheMix }}</a>
   `,
   styles: `
     :host {
@@ -17,4 +18,6 @@ import { RouterLink } from '@angular/router';
   `,
   imports: [RouterLink],
 })
-export class Nowhere {}
+export class Nowhere {
+  protected readonly texts = texts;
+}

@@ -4,6 +4,7 @@ import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { Notices } from '../data/notices';
 import { SeasonService } from '../data/season';
+import { tableFiles as texts } from '#words/en/places/ui/table-files';
 
 /** A table out as a file, and in again: first what would come of it, then all of it or nothing. */
 @Component({
@@ -11,22 +12,21 @@ import { SeasonService } from '../data/season';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details>
-      <summary>{{ names[table()] ?? 'This table' }} as a file</summary>
+      <summary>{{ texts.asAFile(names[table()] ?? texts.thisTable) }}</summary>
       <div class="acts">
-        <button type="button" class="press" (click)="save()">Save it as CSV</button>
+        <button type="button" class="press" (click)="save()">{{ texts.saveItAsCsv }}</button>
         <label class="press">
-          Import a CSV
+          {{ texts.importACsv }}
           <input #file type="file" class="visually-hidden" accept=".csv,text/csv" (change)="read(file)" />
         </label>
       </div>
       <p class="term">
-        The units stand in the header. Rows without an id are added; {{ stays() }} One wrong row and nothing
-        is taken.
+        {{ texts.theUnitsStandInThe(stays()) }}
       </p>
       @if (seen(); as it) {
         <p role="status">{{ words(it) }}</p>
         @if (it.added.length + it.changed.length > 0) {
-          <button type="button" class="press" (click)="take()">Import</button>
+          <button type="button" class="press" (click)="take()">{{ texts.importIt }}</button>
         }
       }
       @if (problem()) {
@@ -47,6 +47,7 @@ import { SeasonService } from '../data/season';
   `,
 })
 export class TableFiles {
+  protected readonly texts = texts;
   readonly table = input.required<TableName>();
   private readonly library = inject(LibraryService);
   private readonly lots = inject(LotsService);
@@ -54,8 +55,8 @@ export class TableFiles {
   private readonly notices = inject(Notices);
   private csv = '';
   protected readonly names: Partial<Record<TableName, string>> = {
-    plantings: 'What was sown, struck and potted',
-    'plant-events': 'What happened to them',
+    plantings: texts.whatWasSownStruckAnd,
+    'plant-events': texts.whatHappenedToThem,
   };
   /** Told when rows were taken. */
   readonly taken = output<void>();
@@ -63,9 +64,7 @@ export class TableFiles {
   protected readonly problem = signal('');
 
   protected stays(): string {
-    return this.names[this.table()]
-      ? 'what is there stays as it was entered.'
-      : 'your own are changed, what the library has from the start stays.';
+    return this.names[this.table()] ? texts.whatIsThereStaysAs : texts.yourOwnAreChangedWhat;
   }
 
   protected save(): void {
@@ -77,7 +76,7 @@ export class TableFiles {
         link.click();
         URL.revokeObjectURL(link.href);
       },
-      error: (error: Error) => this.problem.set(`Not saved: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.notSaved(error.message)),
     });
   }
 
@@ -94,7 +93,7 @@ export class TableFiles {
   protected take(): void {
     this.send(false, (taken) => {
       this.seen.set(null);
-      this.notices.say(`${taken.added.length} added, ${taken.changed.length} changed.`);
+      this.notices.say(texts.addedChanged(taken.added.length, taken.changed.length));
       this.lots.all.refresh();
       this.lots.stock.refresh();
       this.season.crops.refresh();
@@ -104,13 +103,13 @@ export class TableFiles {
   }
 
   protected words({ rows, added, changed, same }: Taken): string {
-    return `${rows} ${rows === 1 ? 'row' : 'rows'}: ${added.length} new, ${changed.length} changed, ${same} as they are.`;
+    return texts.newChangedAsTheyAre(rows, rows === 1 ? 'row' : 'rows', added.length, changed.length, same);
   }
 
   private send(dry: boolean, done: (taken: Taken) => void): void {
     this.library.tableIn(this.table(), this.csv, dry).subscribe({
       next: done,
-      error: (error: Error) => this.problem.set(`Nothing was taken: ${error.message}`),
+      error: (error: Error) => this.problem.set(texts.nothingWasTaken(error.message)),
     });
   }
 }

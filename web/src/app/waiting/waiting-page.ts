@@ -12,6 +12,8 @@ import { entryText } from '../ui/words/entry-text';
 import { eventSays } from '#words/read';
 import { SaidPipe } from '../ui/words/said';
 import { shortName } from '../ui/words/words';
+import { waitingPage as texts } from '#words/en/places/waiting/waiting-page';
+import { common } from '#words/en/places/common';
 
 /** What this device entered and the server does not have, each with why and what can be done about it. */
 @Component({
@@ -19,13 +21,13 @@ import { shortName } from '../ui/words/words';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'page' },
   template: `
-    <h1>Waiting to be sent</h1>
+    <h1>{{ texts.waitingToBeSent }}</h1>
     <ul class="rows">
       @for (row of rows(); track row.item.key) {
         <li>
           <span>
             <b>{{ row.what }}</b>: {{ row.says | said }}
-            <span class="term">entered {{ row.item.at | date: 'd MMM, HH:mm' }}</span>
+            <span class="term">{{ texts.entered(row.item.at | date: 'd MMM, HH:mm') }}</span>
             @if (row.why) {
               <span class="why">{{ row.why }}</span>
             }
@@ -36,30 +38,30 @@ import { shortName } from '../ui/words/words';
           <span class="ways">
             @if (row.isElsewhere) {
               <button type="button" class="press" (click)="enterHere(row.item.key)">
-                Enter it here<span class="visually-hidden">: {{ row.what }}</span>
+                {{ texts.enterItHere }}<span class="visually-hidden">: {{ row.what }}</span>
               </button>
             } @else if (row.isAhead) {
               <button type="button" class="press" (click)="outbox.onDay(row.item.key, nursery.today())">
-                Enter it under today<span class="visually-hidden">: {{ row.what }}</span>
+                {{ texts.enterItUnderToday }}<span class="visually-hidden">: {{ row.what }}</span>
               </button>
             } @else if (row.clashes; as batch) {
               <a class="press" [routerLink]="['/batches', batch, 'run']">
-                Compare both<span class="visually-hidden">: {{ row.what }}</span>
+                {{ texts.compareBoth }}<span class="visually-hidden">: {{ row.what }}</span>
               </a>
             } @else if (row.isAsked) {
               <button type="button" class="press" (click)="outbox.again(row.item.key)">
-                Send it again<span class="visually-hidden">: {{ row.what }}</span>
+                {{ texts.sendItAgain }}<span class="visually-hidden">: {{ row.what }}</span>
               </button>
             }
             @if (row.isAsked) {
               <button type="button" class="press quiet" (click)="outbox.drop(row.item.key)">
-                Delete<span class="visually-hidden">: {{ row.what }}</span>
+                {{ common.delete }}<span class="visually-hidden">: {{ row.what }}</span>
               </button>
             }
           </span>
         </li>
       } @empty {
-        <li>Everything entered on this device has been sent.</li>
+        <li>{{ texts.everythingEnteredOnThisDevice }}</li>
       }
     </ul>
   `,
@@ -82,6 +84,8 @@ import { shortName } from '../ui/words/words';
   imports: [DatePipe, RouterLink, SaidPipe],
 })
 export class WaitingPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly outbox = inject(Outbox);
   protected readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
@@ -94,9 +98,7 @@ export class WaitingPage {
       const isAsked = item.state !== 'waiting' || isElsewhere;
       return {
         ...{ item, isElsewhere, isAsked, what: whatOf(item), says: this.saysOf(item) },
-        why: isElsewhere
-          ? 'It was written for the nursery as it was before a backup was put back.'
-          : sentence(item.why ?? ''),
+        why: isElsewhere ? texts.itWasWrittenForThe : sentence(item.why ?? ''),
         /** The batch on whose page both words stand side by side. */
         clashes: item.state === 'conflict' && isForRecord(item) ? item.batch : null,
         isAhead: item.state === 'refused' && isForPlanting(item) && item.event.on > this.nursery.today(),
@@ -105,9 +107,9 @@ export class WaitingPage {
   );
 
   private saysOf(item: Waiting): string | Text<AnyMessage> {
-    if (isForUndo(item)) return 'the last entry is undone';
+    if (isForUndo(item)) return texts.theLastEntryIsUndone;
     if (isForPlanting(item)) return eventSays(item.event);
-    if (isForMaking(item)) return 'to be saved';
+    if (isForMaking(item)) return texts.toBeSaved;
     const library = this.library();
     const name = (id: string): string => {
       const found = library?.materials.get(id) ?? library?.amendments.get(id);
@@ -123,10 +125,10 @@ export class WaitingPage {
         if (!isThere)
           this.problem.set({
             key,
-            says: 'What it is about is not in this nursery: it can only be deleted.',
+            says: texts.whatItIsAboutIs,
           });
       },
-      (error: Error) => this.problem.set({ key, says: `Not entered: ${error.message}` }),
+      (error: Error) => this.problem.set({ key, says: texts.notEntered(error.message) }),
     );
   }
 }
@@ -136,8 +138,8 @@ const sentence = (text: string): string => (text === '' ? '' : `${capital(text)}
 
 function whatOf(item: Waiting): string {
   const called = item.called === undefined ? undefined : capital(item.called);
-  if (isForMaking(item)) return called ?? 'Something new';
-  if (isForPlanting(item)) return called ?? `Planting ${item.planting}`;
-  if (isForUndo(item)) return called ?? `Planting ${item.ofPlanting}`;
-  return called ?? `Batch ${item.batch}`;
+  if (isForMaking(item)) return called ?? texts.somethingNew;
+  if (isForPlanting(item)) return called ?? texts.planting(item.planting);
+  if (isForUndo(item)) return called ?? texts.planting(item.ofPlanting);
+  return called ?? texts.batch(item.batch);
 }

@@ -14,6 +14,8 @@ import { SaidPipe } from '../ui/words/said';
 import { cautionWords } from '../ui/words/cautions';
 import { shownIn } from '../ui/words/shown-in';
 import { shortName } from '../ui/words/words';
+import { feedMaker as texts } from '#words/en/places/weeks/feed-maker';
+import { common } from '#words/en/places/common';
 
 /** More nitrogen than so burns seedlings. Common practice, no source. */
 const MOST_FOR_SEEDLINGS = 100;
@@ -28,10 +30,10 @@ const elements: readonly [keyof Elements, string][] = [
 
 /** @param mgPerL acidity as calcium carbonate; below 0 where it limes */
 function leavesSays(mgPerL: number, unit: string): string {
-  if (Math.abs(mgPerL) < 1) return 'It neither sours nor limes.';
+  if (Math.abs(mgPerL) < 1) return texts.itNeitherSoursNorLimes;
   return mgPerL > 0
-    ? `It sours: ${fixed(mgPerL, 0)} ${unit} of alkalinity are taken away by what it leaves.`
-    : `It limes, like ${fixed(-mgPerL, 0)} ${unit} more of alkalinity.`;
+    ? texts.itSoursOfAlkalinityAre(fixed(mgPerL, 0), unit)
+    : texts.itLimesLikeMoreOf(fixed(-mgPerL, 0), unit);
 }
 
 /** Any product brought to the strength that the rule asks for: for a can, a tank, or an injector with its stock. */
@@ -39,24 +41,24 @@ function leavesSays(mgPerL: number, unit: string): string {
   selector: 'app-feed-maker',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>The feed</h2>
+    <h2>{{ texts.theFeed }}</h2>
     <div class="fields">
       <app-choice-field
-        label="Of what"
+        [label]="common.ofWhat"
         none="choose"
         [choices]="choices()"
         [value]="keeping.now().feed"
         (valueChange)="keeping.patch({ feed: $event })"
       />
       <app-number-field
-        label="Can or tank"
+        [label]="texts.canOrTank"
         unit="L"
         within="tankLitres"
         [value]="keeping.now().tankLitres"
         (valueChange)="$event !== undefined && keeping.patch({ tankLitres: $event })"
       />
       <app-number-field
-        label="Injector, one to (1: none)"
+        [label]="texts.injectorOneTo1None"
         within="injector"
         [value]="keeping.now().injector"
         (valueChange)="$event !== undefined && keeping.patch({ injector: $event })"
@@ -64,7 +66,7 @@ function leavesSays(mgPerL: number, unit: string): string {
     </div>
     @if (made(); as it) {
       @if ('why' in it) {
-        <p class="wrong" role="alert">That cannot be: {{ it.why }}.</p>
+        <p class="wrong" role="alert">{{ texts.thatCannotBe(it.why) }}</p>
       } @else {
         <p role="status">{{ it.says | said }}</p>
         <p class="term">{{ it.brings }} {{ it.leaves }}</p>
@@ -89,6 +91,8 @@ function leavesSays(mgPerL: number, unit: string): string {
   imports: [ChoiceField, NumberField, SaidPipe],
 })
 export class FeedMaker {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly keeping = inject(KeepingService);
   private readonly library = inject(LibraryService).library;
   private readonly units = inject(Units);
@@ -105,20 +109,21 @@ export class FeedMaker {
     return attempt(() => {
       const it = liquidFeed(product, rule.feedNMgPerL, injector, tankLitres);
       const { unit } = shownIn('mg/L', this.units.system());
-      const tank = injector > 1 ? 'of stock' : 'of water';
+      const tank = injector > 1 ? texts.ofStock : texts.ofWater;
       const cups = it.tankGrams / 1000 / product.bulkDensityGPerMl;
       return {
         says: said`${{ massG: it.tankGrams }} of ${shortName(product.name).toLowerCase()}, ${{ volumeL: cups }} by a level spoon or cup, in ${{ volumeL: tankLitres }} ${tank}.`,
-        brings: `At the plant, ${unit}: ${elements
-          .filter(([id]) => it.elementsMgPerL[id] >= 0.5)
-          .map(([id, name]) => `${name} ${fixed(it.elementsMgPerL[id], 0)}`)
-          .join(', ')}.`,
+        brings: texts.atThePlant(
+          unit,
+          elements
+            .filter(([id]) => it.elementsMgPerL[id] >= 0.5)
+            .map(([id, name]) => `${name} ${fixed(it.elementsMgPerL[id], 0)}`)
+            .join(', '),
+        ),
         leaves: leavesSays(acidityMeqPerMgN(product) * rule.feedNMgPerL * MG_CACO3_PER_MEQ, unit),
         caution: cautionWords[product.caution],
         strong:
-          rule.feedNMgPerL > MOST_FOR_SEEDLINGS
-            ? `More than ${MOST_FOR_SEEDLINGS} ${unit} of nitrogen is strong for seedlings. The label decides.`
-            : '',
+          rule.feedNMgPerL > MOST_FOR_SEEDLINGS ? texts.moreThanOfNitrogenIs(MOST_FOR_SEEDLINGS, unit) : '',
       };
     });
   });

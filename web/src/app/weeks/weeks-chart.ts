@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { type Between } from '#core/water/life-band';
 import { fixed } from '#core/units/show';
 import { axis, Chart, chartLook } from '../ui/pictures/chart';
+import { weeksChart as texts } from '#words/en/places/weeks/weeks-chart';
 
 /** One figure over the days: the middle of many lives, where nine in ten lie, and the window that is right. */
 export interface WeeksLine {
@@ -43,14 +44,14 @@ export class WeeksChart {
     const say = (of: Between): string =>
       of.high - of.low < 10 ** -places
         ? fixed(of.middle, places)
-        : `${fixed(of.middle, places)} (${fixed(of.low, places)} to ${fixed(of.high, places)})`;
+        : texts.to(fixed(of.middle, places), fixed(of.low, places), fixed(of.high, places));
     const right = ((): string => {
       if (window === null) return '';
-      const [low, high] = [window.low, window.high].map((end) => end !== null && fixed(end, places));
-      if (low === false) return `; right up to ${high}`;
-      return high === false ? `; ${below} below ${low}` : `; right from ${low} to ${high}`;
+      const [low, high] = [window.low, window.high].map((end) => (end === null ? null : fixed(end, places)));
+      if (low === null) return texts.rightUpTo(high);
+      return high === null ? texts.below(below, low) : texts.rightFromTo(low, high);
     })();
-    return `Day 1: ${say(first)}; day ${days.length}: ${say(last)} ${unit}${right}.`;
+    return texts.day1Day(say(first), days.length, say(last), unit, right);
   });
   protected readonly options = computed(() => {
     const { days, unit, window, places } = this.line();

@@ -34,6 +34,8 @@ import { WeeksChart, type WeeksLine } from './weeks-chart';
 import { comes, drySays, handSays, mends, rhythmOf, settlingSays } from './weeks-says';
 import { WeeksSearch } from './weeks-search';
 import { WeeksSubject } from './weeks-subject';
+import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
+import { common } from '#words/en/places/common';
 
 const PAUSE_MS = 250;
 /** Rarer than so is not said by itself. */
@@ -62,6 +64,8 @@ const capital = (words: string): string => words[0]!.toUpperCase() + words.slice
   ],
 })
 export class WeeksPage {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly store = inject(RecipeStore);
   protected readonly keeping = inject(KeepingService);
   protected readonly search = inject(WeeksSearch);
@@ -75,12 +79,12 @@ export class WeeksPage {
   protected readonly stageNames = stageNames;
   protected readonly houses = houses.map((id) => ({
     id,
-    name: { dull: 'Dull', bright: 'Bright', sun: 'Sun and wind' }[id],
+    name: { dull: texts.dull, bright: texts.bright, sun: texts.sunAndWind }[id],
   }));
   protected readonly acids: { id: Acid; name: string }[] = [
-    { id: 'citric', name: 'citric acid, dry' },
-    { id: 'phosphoric75', name: 'phosphoric acid, 75 %' },
-    { id: 'nitric61', name: 'nitric acid, 61 %' },
+    { id: 'citric', name: texts.citricAcidDry },
+    { id: 'phosphoric75', name: texts.phosphoricAcid75 },
+    { id: 'nitric61', name: texts.nitricAcid61 },
   ];
 
   /** The one poured, of the nursery's own; undefined where it is given by its figures. */
@@ -97,7 +101,7 @@ export class WeeksPage {
     if (asked === null || !own?.other || blendTo(own.poured, own.other, asked) !== null) return '';
     const ends = [own.poured, own.other].map((one) => one.alkalinityMgPerL).sort((a, b) => a - b);
     const { unit } = shownIn('mg/L', this.units.system());
-    return `These two together have from ${fixed(ends[0]!, 0)} to ${fixed(ends[1]!, 0)} ${unit}, not ${fixed(asked, 0)}.`;
+    return texts.theseTwoTogetherHaveFrom(fixed(ends[0]!, 0), fixed(ends[1]!, 0), unit, fixed(asked, 0));
   });
   protected readonly water = computed(() => this.own()?.water ?? this.keeping.now().water);
   protected readonly ownWaters = computed(() =>
@@ -114,9 +118,9 @@ export class WeeksPage {
     const brings =
       caMgPerL === null || mgMgPerL === null
         ? ''
-        : `; with each watering it brings ${fixed(caMgPerL, 0)} ${unit} of calcium and ${fixed(mgMgPerL, 0)} of magnesium`;
+        : texts.withEachWateringItBrings(fixed(caMgPerL, 0), unit, fixed(mgMgPerL, 0));
     return {
-      figures: `Alkalinity ${fixed(alkalinityMgPerL, 0)} ${unit}, EC ${fixed(ecMSPerCm, 2)}${brings}.`,
+      figures: texts.alkalinityEc(fixed(alkalinityMgPerL, 0), unit, fixed(ecMSPerCm, 2), brings),
       remarks: remarksOn(own.water).map((remark) => waterRemarkSays(remark, unit)),
     };
   });
@@ -132,16 +136,13 @@ export class WeeksPage {
     if (!it) return null;
     const left = water.alkalinityMgPerL * (1 - it.neutralisedShare);
     const mg = this.units.system() === 'us' ? 'ppm' : 'mg/L';
-    const brings = it.adds.n > 0.5 ? `, and brings ${fixed(it.adds.n, 0)} ${mg} of nitrogen` : '';
-    const more = it.adds.p > 0.5 ? `, and brings ${fixed(it.adds.p, 0)} ${mg} of phosphorus` : '';
+    const brings = it.adds.n > 0.5 ? texts.andBringsOfNitrogen(fixed(it.adds.n, 0), mg) : '';
+    const more = it.adds.p > 0.5 ? texts.andBringsOfPhosphorus(fixed(it.adds.p, 0), mg) : '';
     const dose =
       it.acidMlPerL === undefined
         ? said`${{ massG: 100 * it.acidGPerL! }} to ${{ volumeL: 100 }} of water`
         : said`${{ volumeL: it.acidMlPerL / 10 }} to ${{ volumeL: 100 }} of water`;
-    return [
-      ...dose,
-      ` takes it to pH ${fixed(acidPh, 1)}: ${fixed(left, 0)} ${mg} of alkalinity stay${brings}${more}.`,
-    ];
+    return [...dose, texts.takesItToPhOf(fixed(acidPh, 1), fixed(left, 0), mg, brings, more)];
   });
 
   /** What the chosen feed leaves behind; nothing where none is chosen. */
@@ -171,7 +172,10 @@ export class WeeksPage {
     const weeks = Math.round(it.keeping.days / 7);
     const { allRight } = it.band;
     if (allRight > 0.5)
-      return `Right for all ${weeks} weeks ${allRight > 0.985 ? 'nearly always' : `in ${oddsWords(allRight).replace('in 10', 'of 10')} lives`}`;
+      return texts.rightForAllWeeks(
+        weeks,
+        allRight > 0.985 ? texts.nearlyAlways : texts.inLives(oddsWords(allRight).replace('in 10', 'of 10')),
+      );
     const [worst] = this.comes();
     return worst ? `${capital(worst.says)} ${worst.when}` : '';
   });
@@ -201,11 +205,11 @@ export class WeeksPage {
                 trouble,
                 says: comes[trouble],
                 day: first,
-                when: first <= 1 ? 'from the first day' : `about day ${first}${this.dateOf(first)}`,
+                when: first <= 1 ? texts.fromTheFirstDay : texts.aboutDay(first, this.dateOf(first)),
                 share,
                 odds: capital(oddsWords(share)),
                 // What is so on the first day no watering made.
-                mend: first <= 1 ? 'That is the mix itself: change it there.' : mends[trouble],
+                mend: first <= 1 ? texts.thatIsTheMixItself : mends[trouble],
               },
             ];
       })
@@ -224,20 +228,20 @@ export class WeeksPage {
     const deep = `${fixed(at.depthMm! / per, unit === 'in' ? 2 : 0)} ${unit}`;
     return [
       {
-        ...{ name: `Lift it: water a ${noun} at`, of: { massG: at.cellG } },
+        ...{ name: texts.liftItWaterAAt(noun), of: { massG: at.cellG } },
         says: said`wet it weighs ${{ massG: evaluation.wetWeightG }}; its own weight not counted`,
       },
       ...(perTray > 1
         ? [
             {
-              ...{ name: `Or a tray of ${perTray} at`, of: { massG: at.trayG } },
+              ...{ name: texts.orATrayOfAt(perTray), of: { massG: at.trayG } },
               says: said`wet it weighs ${{ massG: perTray * evaluation.wetWeightG }}`,
             },
           ]
         : []),
       {
-        ...{ name: 'From below, pour', of: { volumeL: at.missingMl / 1000 } },
-        says: said`${deep} deep under it; taken up in about ${own ? `${fixed(own.minutes, 0)} minutes, as ${own.times === 1 ? 'you timed it' : `${own.times} timings of yours say`}` : 'half an hour'}`,
+        ...{ name: texts.fromBelowPour, of: { volumeL: at.missingMl / 1000 } },
+        says: said`${deep} deep under it; taken up in about ${own ? texts.minutesAs(fixed(own.minutes, 0), own.times === 1 ? texts.youTimedIt : texts.timingsOfYoursSay(own.times)) : texts.halfAnHour}`,
       },
     ];
   });
@@ -262,8 +266,8 @@ export class WeeksPage {
     if (!it?.planting) return '';
     const inside = it.readings.filter(({ day }) => day >= 1 && day <= 7 * this.keeping.now().weeks).length;
     return inside === 0
-      ? 'No pH or EC was read of them yet: one reading pulls the lines to what is there.'
-      : `The lines go through ${inside === 1 ? 'the one reading' : `the ${inside} readings`} of what drains, within their error.`;
+      ? texts.noPhOrEcWas
+      : texts.theLinesGoThroughOf(inside === 1 ? texts.theOneReading : texts.theReadings(inside));
   });
 
   protected readonly lines = computed((): WeeksLine[] => {
@@ -285,14 +289,14 @@ export class WeeksPage {
     return [
       {
         ...{
-          name: `Water in each ${kind.noun}`,
+          name: texts.waterInEach(kind.noun),
           unit: mL.unit,
           places: mL.unit === 'mL' ? 0 : 1,
         },
         ...{ days: water, window: { low: wilts, high: null }, below: 'dry' },
       },
       {
-        name: 'Available nitrogen',
+        name: common.availableNitrogen,
         unit: shownIn('mg/L', system).unit,
         places: 0,
         days: of('nMgPerL'),
@@ -301,7 +305,7 @@ export class WeeksPage {
       },
       { name: 'pH', unit: 'pH', places: 1, days: of('ph'), window: { low: ph.low, high: ph.high } },
       {
-        ...{ name: 'Salts, saturated extract', unit: 'mS/cm', places: 2, days: of('ecSaturatedMSPerCm') },
+        ...{ name: texts.saltsSaturatedExtract, unit: 'mS/cm', places: 2, days: of('ecSaturatedMSPerCm') },
         window: { low: null, high: windows.ecSaturatedMSPerCm.high + evaluation.harmlessEcMSPerCm },
       },
     ];
@@ -313,7 +317,7 @@ export class WeeksPage {
     const pct = (share: number): string => `${fixed(100 * share, 0)} %`;
     return [
       {
-        name: 'Water when this share of its water is gone',
+        name: texts.waterWhenThisShareOf,
         min: 0.1,
         max: 1,
         step: 0.05,
@@ -322,7 +326,7 @@ export class WeeksPage {
         set: (waterAt: number) => this.keeping.setRule({ waterAt }),
       },
       {
-        name: 'Let so much run through',
+        name: texts.letSoMuchRunThrough,
         min: 0,
         max: 60,
         step: 5,
@@ -331,7 +335,7 @@ export class WeeksPage {
         set: (leachPct: number) => this.keeping.setRule({ leachPct }),
       },
       {
-        name: 'Feed, nitrogen in the water',
+        name: texts.feedNitrogenInTheWater,
         min: 0,
         max: 300,
         step: 5,
@@ -340,7 +344,7 @@ export class WeeksPage {
         set: (feedNMgPerL: number) => this.keeping.setRule({ feedNMgPerL }),
       },
       {
-        name: 'Feed from day',
+        name: texts.feedFromDay,
         min: 0,
         max: 84,
         step: 1,
@@ -349,7 +353,7 @@ export class WeeksPage {
         set: (feedFromDay: number) => this.keeping.setRule({ feedFromDay }),
       },
       {
-        name: 'Leaves over the mix at first',
+        name: texts.leavesOverTheMixAt,
         min: 0,
         max: 1.5,
         step: 0.05,
@@ -358,7 +362,7 @@ export class WeeksPage {
         set: (leafCoverFrom: number) => this.keeping.patch({ plant: { ...plant, leafCoverFrom } }),
       },
       {
-        name: 'Leaves over it at last',
+        name: texts.leavesOverItAtLast,
         min: 0,
         max: 1.5,
         step: 0.05,
@@ -376,15 +380,25 @@ export class WeeksPage {
     const { unit } = shownIn('mg/L', this.units.system());
     const feed =
       rule.feedNMgPerL === 0
-        ? 'no feed'
-        : `${rule.feedNMgPerL} ${unit} of nitrogen from day ${rule.feedFromDay}`;
-    const says = `water when ${fixed(100 * rule.waterAt, 0)} % of its water is gone, ${rule.leachPct === 0 ? 'let none' : `let ${rule.leachPct} %`} run through, ${feed}: ${waterings} waterings`;
+        ? texts.noFeed
+        : texts.ofNitrogenFromDay(rule.feedNMgPerL, unit, rule.feedFromDay);
+    const says = texts.waterWhenOfItsWater(
+      fixed(100 * rule.waterAt, 0),
+      rule.leachPct === 0 ? texts.letNone : texts.letIt(rule.leachPct),
+      feed,
+      waterings,
+    );
     return {
       rule,
       says:
         left.length === 0
-          ? `Keeps all inside with the fewest waterings: ${says}.`
-          : `No rule of ${found.tried} keeps all inside. The nearest: ${says}; ${left.map(({ trouble, first }) => `${comes[trouble]} from day ${first}`).join(', ')}. ${left.map(({ trouble }) => mends[trouble]).join(' ')}`,
+          ? texts.keepsAllInsideWithThe(says)
+          : texts.noRuleOfKeepsAll(
+              found.tried,
+              says,
+              left.map(({ trouble, first }) => texts.fromDay(comes[trouble], first)).join(', '),
+              left.map(({ trouble }) => mends[trouble]).join(' '),
+            ),
     };
   });
 

@@ -7,32 +7,33 @@ import { type VesselKind } from '#core/vessel/tray';
 import { type Day, type Trouble } from '#core/water/life';
 import { daysUntilDry, topStaysWet } from '#core/water/lift';
 import { airOnceSettled, settledAfter, sunkMm, topUpL } from '#core/water/settling';
+import { weeksSays as texts } from '#words/en/places/weeks/weeks-says';
 
 export const comes: Record<Trouble, string> = {
-  dry: 'it dries out',
-  starved: 'nitrogen runs out',
-  salty: 'it is too salty',
-  sour: 'it is too acid',
-  sweet: 'it is too alkaline',
+  dry: texts.itDriesOut,
+  starved: texts.nitrogenRunsOut,
+  salty: texts.itIsTooSalty,
+  sour: texts.itIsTooAcid,
+  sweet: texts.itIsTooAlkaline,
 };
 export const mends: Record<Trouble, string> = {
-  dry: 'Water sooner, or fill a larger vessel.',
-  starved: 'Feed sooner or more, or pot up by then.',
-  salty: 'Feed less, or let more run through.',
-  sour: 'Less acid in water or feed, or a little more lime in the next mix.',
-  sweet: 'Acid in the water, rain water, or less lime in the next mix.',
+  dry: texts.waterSoonerOrFillA,
+  starved: texts.feedSoonerOrMoreOr,
+  salty: texts.feedLessOrLetMore,
+  sour: texts.lessAcidInWaterOr,
+  sweet: texts.acidInTheWaterRain,
 };
 
 /** Days between waterings, as the typical life has them. */
 export function rhythmOf(days: readonly Day[]): string {
   const watered = days.filter((day) => day.watered).map(({ day }) => day);
-  if (watered.length === 0) return 'It is never watered by this rule.';
+  if (watered.length === 0) return texts.itIsNeverWateredBy;
   const [first, second] = [watered[0]!, watered[1]];
   const late = watered.slice(-2);
-  const every = (gap: number): string => (gap <= 1 ? 'every day' : `every ${gap} days`);
-  const then = second === undefined ? '' : `, ${every(second - first)} at first`;
-  const last = late.length === 2 && watered.length > 3 ? `, ${every(late[1]! - late[0]!)} at last` : '';
-  return `Watered ${watered.length} times: first on day ${first}${then}${last}.`;
+  const every = (gap: number): string => (gap <= 1 ? texts.everyDay : texts.everyDays(gap));
+  const then = second === undefined ? '' : texts.atFirst(every(second - first));
+  const last = late.length === 2 && watered.length > 3 ? texts.atLast(every(late[1]! - late[0]!)) : '';
+  return texts.wateredTimesFirstOnDay(watered.length, first, then, last);
 }
 
 /** A block so small is misted, not watered. Common practice, no source. */
@@ -42,11 +43,11 @@ const SMALL_BLOCK_MM = 25;
 export function drySays(e: Evaluation, leafCover: number): string {
   const lasts = (mm: number): string => {
     const days = daysUntilDry(e, mm, leafCover);
-    if (days < 1) return `${fixed(10 * days, 0)} hours of day`;
-    return days > 30 ? 'over a month' : `${fixed(days, days < 3 ? 1 : 0)} days`;
+    if (days < 1) return texts.hoursOfDay(fixed(10 * days, 0));
+    return days > 30 ? texts.overAMonth : texts.days(fixed(days, days < 3 ? 1 : 0));
   };
   const [dull, bright, sun] = weathers.map((one) => lasts(one.evaporationMmPerH));
-  return `Left alone it is dry after ${dull} in dull weather, ${bright} in a bright house, ${sun} in sun and wind.`;
+  return texts.leftAloneItIsDry(dull, bright, sun);
 }
 
 /** What the hand minds with this mix in this vessel. */
@@ -55,18 +56,11 @@ export function handSays(e: Evaluation, input: MixInput, { noun }: VesselKind): 
   const { vessel } = input;
   if (vessel.shape === 'block' && vessel.depthMm <= SMALL_BLOCK_MM) {
     const hours = dryDownHours(e, vessel, weathers[1].evaporationMmPerH);
-    says.push(
-      `Small blocks: a fine mist, not a rose, about every ${fixed(Math.max(0.5, hours), 1)} hours of a bright day; a hard jet takes them apart.`,
-    );
+    says.push(texts.smallBlocksAFineMist(fixed(Math.max(0.5, hours), 1)));
   }
   if (100 * e.drained.air < stageWindows[input.stage].airPct.low)
-    says.push(
-      `Its pores hold little air once it is watered: do not water again before the ${noun} has lost half of its water, or roots drown.`,
-    );
-  if (topStaysWet(e))
-    says.push(
-      'Its top stays wet after watering: in light it greens with film and moss. Sand or grit on top, water from below, and drier nights.',
-    );
+    says.push(texts.itsPoresHoldLittleAir(noun));
+  if (topStaysWet(e)) says.push(texts.itsTopStaysWetAfter);
   return says;
 }
 

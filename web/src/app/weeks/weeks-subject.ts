@@ -15,6 +15,7 @@ import { RecipeStore } from '../bench/recipe-store';
 import { BatchesService } from '../data/batches';
 import { LibraryService } from '../data/library';
 import { PlantsService } from '../data/plants';
+import { weeksSubject as texts } from '#words/en/places/weeks/weeks-subject';
 
 /** What lives: the recipe on the bench, or a planting with its record. */
 export interface Subject {
@@ -59,7 +60,7 @@ export class WeeksSubject {
       const [found, library] = [this.found(), this.library()];
       if (!found || !library) return null;
       if ('why' in found) return found;
-      if (!found.batch) return { why: 'it stands in no batch that was kept: its mix is not known' };
+      if (!found.batch) return { why: texts.itStandsInNoBatch };
       try {
         return { it: subjectOf(found.planting, found.batch, library) };
       } catch (error) {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { type Feeding } from '#core/mix/feeding';
 import { axis, Chart, chartLook } from '../../ui/pictures/chart';
+import { feedChart as texts } from '#words/en/places/mix/answer/feed-chart';
 
 /** Nitrogen within reach against what the plant has taken up, week by week. */
 @Component({
@@ -18,7 +19,7 @@ export class FeedChart {
   readonly feeding = input.required<Feeding>();
   protected readonly says = computed(() => {
     const last = this.feeding().weeks.at(-1)!;
-    return `Nitrogen in each vessel over ${last.week} weeks: ${last.supplyMg.toFixed(0)} mg within reach, ${last.demandMg.toFixed(0)} mg wanted.`;
+    return texts.nitrogenInEachVesselOver(last.week, last.supplyMg.toFixed(0), last.demandMg.toFixed(0));
   });
   protected readonly options = computed(() => {
     const { weeks } = this.feeding();

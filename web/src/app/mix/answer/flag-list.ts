@@ -5,11 +5,13 @@ import { type Library } from '#core/recipe/library';
 import { type Said } from '#core/units/said';
 import { fixWords } from '../../ui/words/fix-words';
 import { SaidPipe } from '../../ui/words/said';
+import { flagList as texts } from '#words/en/places/mix/answer/flag-list';
+import { common } from '#words/en/places/common';
 
 const words: Record<Severity, { word: string; icon: string }> = {
-  stop: { word: 'Stop', icon: 'bi-octagon-fill' },
-  warn: { word: 'Watch out', icon: 'bi-exclamation-triangle-fill' },
-  note: { word: 'Note', icon: 'bi-info-circle' },
+  stop: { word: common.stop, icon: 'bi-octagon-fill' },
+  warn: { word: texts.watchOut, icon: 'bi-exclamation-triangle-fill' },
+  note: { word: texts.note, icon: 'bi-info-circle' },
 };
 
 /** What Welcome has to say about the recipe, worst first; the way out with one press where there is one. */
@@ -17,7 +19,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
   selector: 'app-flag-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ul aria-label="What to mind">
+    <ul [attr.aria-label]="texts.whatToMind">
       @for (flag of shown(); track flag.code) {
         <li [class]="flag.severity">
           <p>
@@ -31,7 +33,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
             <p>{{ flag.remedy | said }}</p>
             @if (pressable(flag)) {
               <button type="button" class="press" (click)="fixed.emit(flag)">
-                Do that
+                {{ texts.doThat }}
                 @if (does(flag); as what) {
                   <span class="term">{{ what | said }}</span>
                 }
@@ -40,7 +42,9 @@ const words: Record<Severity, { word: string; icon: string }> = {
           </div>
         </li>
       } @empty {
-        <li class="fine"><p>Nothing to mind.</p></li>
+        <li class="fine">
+          <p>{{ texts.nothingToMind }}</p>
+        </li>
       }
     </ul>
     @if (spoken().length > first()) {
@@ -50,12 +54,12 @@ const words: Record<Severity, { word: string; icon: string }> = {
         [attr.aria-expanded]="open()"
         (click)="open.set(!open())"
       >
-        {{ open() ? 'Fewer' : spoken().length - first() + ' more to mind' }}
+        {{ open() ? texts.fewer : spoken().length - first() + texts.moreToMind }}
       </button>
     }
     @if (care().length > 0) {
       <details class="care">
-        <summary>Handle with care: {{ careNames() }}</summary>
+        <summary>{{ texts.handleWithCare(careNames()) }}</summary>
         <ul>
           @for (flag of care(); track flag.code) {
             <li>
@@ -70,6 +74,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
   imports: [SaidPipe],
 })
 export class FlagList {
+  protected readonly texts = texts;
   readonly flags = input.required<readonly Flag[]>();
   /** What the press of each flag would do, once it is worked out; null meanwhile. */
   readonly remedies = input<ReadonlyMap<string, Remedy | null> | null>(null);
@@ -104,12 +109,12 @@ export class FlagList {
 
 const careWords: Record<string, string> = {
   dust: 'dust',
-  'lime-eyes': 'lime in the eyes',
-  legionella: 'compost and its germs',
-  oxidiser: 'nitrate salts',
+  'lime-eyes': texts.limeInTheEyes,
+  legionella: texts.compostAndItsGerms,
+  oxidiser: texts.nitrateSalts,
   'heat-ammonium': 'heat',
-  'old-vermiculite': 'old vermiculite',
-  'manure-food': 'manure and food',
-  'store-open': 'storing it',
+  'old-vermiculite': texts.oldVermiculite,
+  'manure-food': texts.manureAndFood,
+  'store-open': texts.storingIt,
   lifting: 'lifting',
 };

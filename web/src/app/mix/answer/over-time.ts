@@ -18,6 +18,7 @@ import { Amount } from '../../ui/words/amount';
 import { ecMethodNames } from '../../ui/words/words';
 import { FeedChart } from './feed-chart';
 import { WhereFrom } from './where-from';
+import { overTime as texts } from '#words/en/places/mix/answer/over-time';
 
 /** How the mix behaves once it is made: by the squeeze, in the sun, as lime acts, until feed runs out. */
 @Component({
@@ -28,6 +29,7 @@ import { WhereFrom } from './where-from';
   imports: [Amount, FeedChart, Fold, SaidPipe, WhereFrom],
 })
 export class OverTime {
+  protected readonly texts = texts;
   private readonly units = inject(Units);
   readonly judgement = input.required<Judgement>();
   readonly sheet = input.required<BatchSheet>();
@@ -54,9 +56,7 @@ export class OverTime {
     })),
   );
   protected readonly dries = computed(() =>
-    this.judgement().input.vessel.shape === 'block'
-      ? 'Half of the water that roots can take gone after'
-      : 'Half of its easy water gone after',
+    this.judgement().input.vessel.shape === 'block' ? texts.halfOfTheWaterThat : texts.halfOfItsEasyWater,
   );
   /** Nitrogen and salts in their worst week, against half as much again as the window allows. */
   protected readonly worst = computed(() => {
@@ -71,8 +71,8 @@ export class OverTime {
           says: n ? 'nitrogen' : 'salts',
           value: fixed(one.value, n ? 0 : 2),
           unit: n ? ppm : 'mS/cm',
-          when: one.week === 0 ? 'on the first day' : `in week ${one.week}`,
-          off: one.verdict === 'high' ? `, ${fixed(one.high!, n ? 0 : 2)} is the most` : '',
+          when: one.week === 0 ? texts.onTheFirstDay : texts.inWeek(one.week),
+          off: one.verdict === 'high' ? texts.isTheMost(fixed(one.high!, n ? 0 : 2)) : '',
         },
       ];
     });
@@ -111,5 +111,5 @@ const MAT_SUCTION_CM = 10;
 
 function span(hours: number): string {
   if (hours < 36) return `${Math.max(1, Math.round(hours))} h`;
-  return `${fixed(hours / 24, 1)} days`;
+  return texts.days(fixed(hours / 24, 1));
 }

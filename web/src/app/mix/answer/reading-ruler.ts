@@ -7,6 +7,7 @@ import { fixed } from '#core/units/show';
 import { Units } from '../../data/units';
 import { inReadersUnits, readingWords } from '../../ui/words/words';
 import { WhereFrom } from './where-from';
+import { readingRuler as texts } from '#words/en/places/mix/answer/reading-ruler';
 
 /** One reading on its ruler: the window, how sure it is, the value as a needle, the verdict as a word, and where it is from. */
 @Component({
@@ -17,11 +18,11 @@ import { WhereFrom } from './where-from';
       type="button"
       class="name"
       [attr.aria-expanded]="open()"
-      [attr.aria-label]="words().name + ': where from?'"
+      [attr.aria-label]="words().name + texts.whereFrom"
       (click)="open.set(!open())"
     >
       {{ words().name }}
-      <span class="term">{{ reading().measured ? 'by your own test' : (words().term | said) }}</span>
+      <span class="term">{{ reading().measured ? texts.byYourOwnTest : (words().term | said) }}</span>
     </button>
     <div class="figures">
       <div class="value">
@@ -52,6 +53,7 @@ import { WhereFrom } from './where-from';
   imports: [SaidPipe, WhereFrom],
 })
 export class ReadingRuler {
+  protected readonly texts = texts;
   readonly reading = input.required<Reading>();
   readonly judgement = input.required<Judgement>();
   readonly noun = input.required<string>();
@@ -67,13 +69,16 @@ export class ReadingRuler {
   protected readonly low = computed(() => this.edge(this.read().low));
   protected readonly high = computed(() => this.edge(this.read().high));
   protected readonly word = computed(
-    () => ({ low: '▾ too low', ok: 'right', high: '▴ too high' })[this.reading().verdict],
+    () => ({ low: texts.tooLow, ok: 'right', high: texts.tooHigh })[this.reading().verdict],
   );
   /** Nine in ten lie here; nothing where nothing scatters. */
   protected readonly likely = computed(() => {
     const band = this.band();
     if (!band || band.high - band.low < 1e-6) return '';
-    return `likely ${fixed(Math.max(0, band.low), this.words().places)}–${fixed(band.high, this.words().places)}`;
+    return texts.likely(
+      fixed(Math.max(0, band.low), this.words().places),
+      fixed(band.high, this.words().places),
+    );
   });
 
   private readonly ends = computed(() => {

@@ -6,6 +6,7 @@ import { type Kind } from '#core/units/kind';
 import { type SumPart } from '#words/catalog';
 import { aboutSum, formatsOf } from '#words/read';
 import { ReaderHere } from '../../data/reader-here';
+import { whereFrom as texts } from '#words/en/places/mix/answer/where-from';
 
 /** Where a number comes from: the sum in words, its inputs, its source, what would change it most. */
 @Component({
@@ -15,7 +16,9 @@ import { ReaderHere } from '../../data/reader-here';
     <p>{{ says('how') }}</p>
     <table>
       <caption class="visually-hidden">
-        What goes in
+        {{
+          texts.whatGoesIn
+        }}
       </caption>
       <tbody>
         @for (term of it().terms; track $index) {
@@ -29,13 +32,13 @@ import { ReaderHere } from '../../data/reader-here';
     </table>
     @if (it().movers.length > 0) {
       <p>
-        <b>What moves it most:</b>
+        <b>{{ texts.whatMovesItMost }}</b>
         @for (mover of it().movers; track mover.what.say + $index) {
           {{ mover.what | said }} <b>{{ change(mover.by) }}</b>{{ $last ? '.' : ',' }}
         }
       </p>
     }
-    <p class="term">Source: {{ says('source') }}. {{ says('limits') }}</p>
+    <p class="term">{{ texts.source(says('source'), says('limits')) }}</p>
   `,
   styles: `
     :host {
@@ -68,6 +71,7 @@ import { ReaderHere } from '../../data/reader-here';
   imports: [SaidPipe],
 })
 export class WhereFrom {
+  protected readonly texts = texts;
   private readonly reader = inject(ReaderHere);
   readonly judgement = input.required<Judgement>();
   readonly of = input.required<ExplainedId>();

@@ -15,15 +15,16 @@ import { TakeOut } from '../take-out';
 import { DoseWays } from './dose-ways';
 import { SwapMenu } from './swap-menu';
 import { WhereFrom } from '../answer/where-from';
+import { doseList as texts } from '#words/en/places/mix/doses/dose-list';
 
 const kinds: Record<AmendmentKind, string> = {
   lime: 'sweetens',
-  salt: 'feeds at once',
+  salt: texts.feedsAtOnce,
   trace: 'traces',
-  wetting: 'helps wetting',
-  coated: 'feeds slowly',
-  organic: 'feeds after it rots',
-  mineral: 'slow mineral',
+  wetting: texts.helpsWetting,
+  coated: texts.feedsSlowly,
+  organic: texts.feedsAfterItRots,
+  mineral: texts.slowMineral,
 };
 
 /** The small amounts that are weighed: lime to a pH, a starter charge, and whatever else goes in by the gram. */
@@ -45,6 +46,7 @@ const kinds: Record<AmendmentKind, string> = {
   ],
 })
 export class DoseList {
+  protected readonly texts = texts;
   protected readonly store = inject(RecipeStore);
   private readonly units = inject(Units);
   protected readonly shortName = shortName;

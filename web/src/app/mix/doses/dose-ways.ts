@@ -11,20 +11,21 @@ import { RecipeStore } from '../../bench/recipe-store';
 import { ChoiceField } from '../../ui/fields/choice-field';
 import { NumberField } from '../../ui/fields/number-field';
 import { Fold } from '../../ui/fold';
+import { doseWays as texts } from '#words/en/places/mix/doses/dose-ways';
 
 const words: Record<DoseWay, string> = {
   gPerL: 'g/L',
   kgPerM3: 'kg/m³',
   lbPerYd3: 'lb/yd³',
   ozPerGal: 'oz/gal',
-  gramsPerBatch: 'g to the batch',
-  cupsPerBatch: 'cups to the batch',
-  tablespoonsPerBatch: 'tablespoons to the batch',
-  teaspoonsPerBatch: 'teaspoons to the batch',
-  gramsPerPot: 'g to each vessel',
-  gramsPerBarrow: 'g to a barrow',
-  cupsPerBarrow: 'cups to a barrow',
-  sacksPerBatch: 'sacks to the batch',
+  gramsPerBatch: texts.gToTheBatch,
+  cupsPerBatch: texts.cupsToTheBatch,
+  tablespoonsPerBatch: texts.tablespoonsToTheBatch,
+  teaspoonsPerBatch: texts.teaspoonsToTheBatch,
+  gramsPerPot: texts.gToEachVessel,
+  gramsPerBarrow: texts.gToABarrow,
+  cupsPerBarrow: texts.cupsToABarrow,
+  sacksPerBatch: texts.sacksToTheBatch,
 };
 const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPot', 'gramsPerBarrow'];
 
@@ -34,10 +35,10 @@ const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPo
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details appFold #fold="appFold">
-      <summary>Enter it another way</summary>
+      <summary>{{ texts.enterItAnotherWay }}</summary>
       @if (fold.opened()) {
         <div class="fields">
-          <app-number-field label="So much" within="stock" [(value)]="amount" />
+          <app-number-field [label]="texts.soMuch" within="stock" [(value)]="amount" />
           <app-choice-field
             label="of"
             [choices]="ways()"
@@ -45,26 +46,26 @@ const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPo
             (valueChange)="picked.set($event)"
           />
           <button type="button" class="press" [disabled]="asked() === null" (click)="take()">
-            Dose it so
+            {{ texts.doseItSo }}
           </button>
           <app-number-field
-            label="A barrow holds"
+            [label]="texts.aBarrowHolds"
             unit="L"
             within="measureLitres"
             [value]="barrow.value()"
             (valueChange)="barrow.set($event ?? 80)"
           />
           <app-number-field
-            label="Only into the top or a trench: % of the mix"
+            [label]="texts.onlyIntoTheTopOr"
             within="layerPct"
             [value]="layerPct()"
             (valueChange)="layered.emit($event)"
           />
         </div>
         @if (asked(); as g) {
-          <p class="term" role="status">That is {{ said(g) }}.</p>
+          <p class="term" role="status">{{ texts.thatIs(said(g)) }}</p>
         }
-        <p class="term">Now: {{ said(gPerL()) }}.</p>
+        <p class="term">{{ texts.now(said(gPerL())) }}</p>
       }
     </details>
   `,
@@ -82,6 +83,7 @@ const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPo
   imports: [ChoiceField, Fold, NumberField],
 })
 export class DoseWays {
+  protected readonly texts = texts;
   readonly amendment = input.required<Amendment>();
   readonly gPerL = input.required<number>();
   readonly layerPct = input<number | undefined>(undefined);

@@ -7,12 +7,13 @@ import { significant } from '#core/units/show';
 import { Amount } from '../../ui/words/amount';
 import { shortName } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
+import { swapMenu as texts } from '#words/en/places/mix/doses/swap-menu';
 
 const basisWords: Record<SwapBasis, string> = {
-  n: 'as much nitrogen',
-  p: 'as much phosphorus',
-  k: 'as much potassium',
-  lime: 'as much lime value',
+  n: texts.asMuchNitrogen,
+  p: texts.asMuchPhosphorus,
+  k: texts.asMuchPotassium,
+  lime: texts.asMuchLimeValue,
 };
 const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
   n: ['N', 'mg/L'],
@@ -21,8 +22,8 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
   ca: ['Ca', 'mg/L'],
   mg: ['Mg', 'mg/L'],
   saltsMeq: ['salts', 'meq/L'],
-  limeMeq: ['lime value', 'meq/L'],
-  readyNInTwoWeeks: ['N ready in two weeks', 'mg/L'],
+  limeMeq: [texts.limeValue, 'meq/L'],
+  readyNInTwoWeeks: [texts.nReadyInTwoWeeks, 'mg/L'],
 };
 
 /** "I have this product instead": as much of what it is bought for, and what else changes. */
@@ -33,11 +34,12 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
     @if (basis(); as by) {
       <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start">
         <button type="button" class="press quiet" ngbDropdownToggle>
-          Use a different product<span class="visually-hidden"> than {{ amendment().name }}</span>
+          {{ texts.useADifferentProduct
+          }}<span class="visually-hidden"> {{ texts.than(amendment().name) }}</span>
         </button>
         <div ngbDropdownMenu>
           @if (menu.isOpen()) {
-            <p class="term">Each brings {{ words[by] }}.</p>
+            <p class="term">{{ texts.eachBrings(words[by]) }}</p>
             @for (one of others(); track one.amendment.id) {
               <button type="button" ngbDropdownItem (click)="take(one.amendment.id, one.gPerL)">
                 <span>
@@ -47,7 +49,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
                 </span>
               </button>
             } @empty {
-              <p class="term">Nothing else on the shelf brings it.</p>
+              <p class="term">{{ texts.nothingElseOnTheShelf }}</p>
             }
           }
         </div>
@@ -73,6 +75,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
   imports: [Amount, NgbDropdownModule, SaidPipe],
 })
 export class SwapMenu {
+  protected readonly texts = texts;
   private readonly store = inject(RecipeStore);
   readonly amendment = input.required<Amendment>();
   readonly gPerL = input.required<number>();

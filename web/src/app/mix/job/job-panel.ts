@@ -18,6 +18,8 @@ import { Fold } from '../../ui/fold';
 import { VesselOutline } from '../../ui/pictures/vessel-outline';
 import { stageNames } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
+import { jobPanel as texts } from '#words/en/places/mix/job/job-panel';
+import { common } from '#words/en/places/common';
 
 type Way = 'trays' | 'vessels' | 'litres';
 
@@ -41,6 +43,8 @@ type Way = 'trays' | 'vessels' | 'litres';
   ],
 })
 export class JobPanel {
+  protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly store = inject(RecipeStore);
   protected readonly way = inject(SchoolChoice);
   private readonly units = inject(Units);
@@ -69,7 +73,7 @@ export class JobPanel {
     return [
       { way: 'trays', name: kind.perTray > 1 ? sets : single },
       ...(kind.perTray > 1 ? [{ way: 'vessels' as const, name: single }] : []),
-      { way: 'litres', name: 'by volume' },
+      { way: 'litres', name: texts.byVolume },
     ];
   });
   protected readonly countedName = computed(
@@ -87,7 +91,7 @@ export class JobPanel {
   );
   protected readonly alsoWords = computed(() =>
     this.also()
-      .map(({ vessel, count }) => ` and ${count} of ${this.nameOf(vessel)}`)
+      .map(({ vessel, count }) => texts.andOf(count, this.nameOf(vessel)))
       .join(''),
   );
   /** What the stepper counts volumes in. */
@@ -124,7 +128,7 @@ export class JobPanel {
     const eachL = Number(volumeL(kind.vessel).toPrecision(6));
     const also = count === undefined ? others : [...others, { vessel, count, eachL }];
     const { also: _, ...bare } = job;
-    this.store.patch({ job: also.length > 0 ? { ...bare, also } : bare }, `also ${vessel}`);
+    this.store.patch({ job: also.length > 0 ? { ...bare, also } : bare }, texts.also(vessel));
   }
 
   protected setLitres(litres: number): void {
@@ -171,7 +175,7 @@ export class JobPanel {
               ? { vessels: many(each), sparePct: 0 }
               : { litres: Math.round(litres * 10) / 10 },
       },
-      'count by',
+      texts.countBy,
     );
   }
 }
@@ -179,9 +183,8 @@ export class JobPanel {
 function sizeText(vessel: Vessel, system: UnitSystem): string {
   const length = (mm: number): string => showLength(mm, system).text;
   const unit = system === 'metric' ? 'mm' : 'in';
-  if (vessel.shape === 'block') return `${length(vessel.edgeMm[0])} ${unit} cube`;
-  if (vessel.shape === 'round')
-    return `${length(vessel.topMm)} across, ${length(vessel.depthMm)} ${unit} deep`;
+  if (vessel.shape === 'block') return texts.cube(length(vessel.edgeMm[0]), unit);
+  if (vessel.shape === 'round') return texts.acrossDeep(length(vessel.topMm), length(vessel.depthMm), unit);
   const [a, b] = vessel.topMm;
-  return `${length(a)} × ${length(b)}, ${length(vessel.depthMm)} ${unit} deep`;
+  return texts.deep(length(a), length(b), length(vessel.depthMm), unit);
 }

@@ -11,16 +11,17 @@ import { NumberField } from '../../ui/fields/number-field';
 import { Fold } from '../../ui/fold';
 import { SaidPipe } from '../../ui/words/said';
 import { shortName } from '../../ui/words/words';
+import { fromAmounts as texts } from '#words/en/places/mix/parts/from-amounts';
 
 const words: Record<AmountWay, string> = {
-  litres: 'litres, loose',
+  litres: texts.litresLoose,
   gallons: 'gallons',
-  cubicFeet: 'cubic feet',
+  cubicFeet: texts.cubicFeet,
   buckets: 'buckets',
   barrows: 'barrows',
   bags: 'bags',
-  kg: 'kg as it lies',
-  lb: 'pounds as it lies',
+  kg: texts.kgAsItLies,
+  lb: texts.poundsAsItLies,
   bricks: 'bricks',
 };
 interface Holds {
@@ -33,8 +34,8 @@ const holds = (name: keyof Holds, label: string): Asked<keyof Holds> => ({
   ...{ name, label, unit: 'L', within: 'measureLitres' },
 });
 const asked = [
-  ...[holds('bucketLitres', 'A bucket'), holds('barrowLitres', 'A barrow')],
-  ...[holds('bagLitres', 'A bag'), holds('brickLitres', 'A brick makes')],
+  ...[holds('bucketLitres', texts.aBucket), holds('barrowLitres', texts.aBarrow)],
+  ...[holds('bagLitres', texts.aBag), holds('brickLitres', texts.aBrickMakes)],
 ];
 const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickLitres: 70 };
 
@@ -44,7 +45,7 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details appFold #fold="appFold">
-      <summary>Start from what goes in, or from a share</summary>
+      <summary>{{ texts.startFromWhatGoesIn }}</summary>
       @if (fold.opened()) {
         @for (row of rows(); track row.material) {
           <div class="row">
@@ -67,16 +68,16 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
         </div>
         @if (sum(); as it) {
           <p role="status">{{ it.says | said }}</p>
-          <button type="button" class="press" (click)="take()">Make these the parts</button>
+          <button type="button" class="press" (click)="take()">{{ texts.makeTheseTheParts }}</button>
         }
         <div class="row share">
-          <app-choice-field label="Or: this part" none="choose" [choices]="parts()" [(value)]="shared" />
-          <app-choice-field label="as much as" [choices]="fractions" [(value)]="fraction" />
-          <app-choice-field label="of" none="all the rest" [choices]="others()" [(value)]="of" />
+          <app-choice-field [label]="texts.orThisPart" none="choose" [choices]="parts()" [(value)]="shared" />
+          <app-choice-field [label]="texts.asMuchAs" [choices]="fractions" [(value)]="fraction" />
+          <app-choice-field label="of" [none]="texts.allTheRest" [choices]="others()" [(value)]="of" />
         </div>
         @if (readings(); as it) {
           <p role="status">{{ it }}</p>
-          <button type="button" class="press" (click)="share()">Set it so</button>
+          <button type="button" class="press" (click)="share()">{{ texts.setItSo }}</button>
         }
       }
     </details>
@@ -96,6 +97,7 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
   imports: [ChoiceField, Fold, NumberField, NumberList, SaidPipe],
 })
 export class FromAmounts {
+  protected readonly texts = texts;
   private readonly store = inject(RecipeStore);
   protected readonly asked = asked;
   private readonly units = inject(Units);
@@ -111,7 +113,12 @@ export class FromAmounts {
   protected readonly fractions = [
     ...['1/10', '1/8', '1/6', '1/5', '1/4', '1/3', '1/2', '2/3', '3/4', '1/1', '2/1', '3/1'].map((id) => ({
       id,
-      name: id === '1/1' ? 'as much' : id.endsWith('/1') ? `${id.slice(0, 1)} times` : id.replace('/', ' ⁄ '),
+      name:
+        id === '1/1'
+          ? texts.asMuch
+          : id.endsWith('/1')
+            ? texts.times(id.slice(0, 1))
+            : id.replace('/', ' ⁄ '),
     })),
   ];
   protected readonly amounts = signal<Readonly<Record<string, number | undefined>>>({});
@@ -155,7 +162,7 @@ export class FromAmounts {
     const whole = asFraction(fraction, rest, null);
     const one = this.of() ?? rest[0]!.material;
     const ofOne = asFraction(fraction, rest, one);
-    return `Of all the rest that is ${whole} parts; of ${this.nameOf(one).toLowerCase()} alone ${ofOne}.`;
+    return texts.ofAllTheRestThat(whole, this.nameOf(one).toLowerCase(), ofOne);
   });
 
   protected inWay(material: string): AmountWay {
@@ -181,7 +188,7 @@ export class FromAmounts {
     const components = this.store
       .recipe()
       .components.map((c) => ({ ...c, parts: parts.get(c.material) ?? c.parts }));
-    this.store.patch({ components, job: { litres: Math.round(sum.litres * 10) / 10 } }, 'from what goes in');
+    this.store.patch({ components, job: { litres: Math.round(sum.litres * 10) / 10 } }, texts.fromWhatGoesIn);
   }
 
   protected share(): void {

@@ -12,6 +12,7 @@ import { RecipeStore } from '../../bench/recipe-store';
 import { FromAmounts } from './from-amounts';
 import { SwapMaterial } from './swap-material';
 import { WhereFrom } from '../answer/where-from';
+import { partList as texts } from '#words/en/places/mix/parts/part-list';
 
 const MOST_ON_SLIDER = 12;
 /** Rows that are made before the rest. */
@@ -36,6 +37,7 @@ const FIRST_ROWS = 2;
   ],
 })
 export class PartList {
+  protected readonly texts = texts;
   /** False while the page comes: the first rows stand before the rest. */
   readonly whole = input(true);
   protected readonly store = inject(RecipeStore);

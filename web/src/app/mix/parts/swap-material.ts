@@ -11,6 +11,7 @@ import { Swatch } from '../../ui/pictures/swatch';
 import { materialSays, readingWords, shortName } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
 import { SwapSearch } from '../../bench/swap-search';
+import { swapMaterial as texts } from '#words/en/places/mix/parts/swap-material';
 
 const SHOWN = 7;
 
@@ -20,10 +21,10 @@ const SHOWN = 7;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start" (openChange)="opened($event)">
-      <button type="button" class="ask" ngbDropdownToggle [attr.aria-label]="'Swap ' + name()">
+      <button type="button" class="ask" ngbDropdownToggle [attr.aria-label]="texts.swap + name()">
         <b>{{ name() }}</b>
         <span class="term"
-          >{{ says(material().id, material().role) }}{{ screenedMm() ? ', screened at ' : '' }}
+          >{{ says(material().id, material().role) }}{{ screenedMm() ? texts.screenedAt : '' }}
           @if (screenedMm(); as mm) {
             <app-amount [of]="{ lengthMm: mm }" />
           }
@@ -35,25 +36,25 @@ const SHOWN = 7;
             <app-number-field
               (click)="$event.stopPropagation()"
               (keydown)="typing($event)"
-              label="Screened first, at"
+              [label]="texts.screenedFirstAt"
               unit="mm"
               within="screenedMm"
               [value]="screenedMm()"
               (valueChange)="screen($event)"
             />
           </div>
-          <p class="term">In its place, made to behave as alike as whole parts allow:</p>
+          <p class="term">{{ texts.inItsPlaceMadeTo }}</p>
           @for (one of swaps(); track one.swap.to.id) {
             <button type="button" ngbDropdownItem (click)="take(one.swap)">
               <app-swatch class="small" [material]="one.swap.to.id" />
               <span>
-                <b>{{ one.name }}</b>{{ one.here ? ', on your shelf' : '' }}
+                <b>{{ one.name }}</b>{{ one.here ? texts.onYourShelf : '' }}
                 <span class="term">{{ one.parts }}</span>
                 <span class="term">{{ one.told }}</span>
               </span>
             </button>
           } @empty {
-            <p role="status">{{ waiting() ? 'Looking…' : 'Nothing can stand in for it.' }}</p>
+            <p role="status">{{ waiting() ? texts.looking : texts.nothingCanStandInFor }}</p>
           }
         }
       </div>
@@ -93,6 +94,7 @@ const SHOWN = 7;
   imports: [Amount, NgbDropdownModule, NumberField, Swatch],
 })
 export class SwapMaterial {
+  protected readonly texts = texts;
   private readonly store = inject(RecipeStore);
   private readonly search = inject(SwapSearch);
   private readonly shelf = inject(ShelfService);
@@ -167,12 +169,12 @@ export class SwapMaterial {
   }
 
   private told({ unmatched }: Swap): string {
-    if (unmatched.length === 0) return 'behaves alike';
+    if (unmatched.length === 0) return texts.behavesAlike;
     const { noun } = this.store.kind();
     const all = unmatched.map(({ id, was, is }) => {
       const { name, places } = readingWords(id, noun);
       return `${inSentence(name)} ${fixed(was, places)} → ${fixed(is, places)}`;
     });
-    return `not matched: ${all.join(', ')}`;
+    return texts.notMatched(all.join(', '));
   }
 }

@@ -5,6 +5,7 @@ import { fixed } from '#core/units/show';
 import { SaidPipe } from '../../ui/words/said';
 import { NumberField } from '../../ui/fields/number-field';
 import { RecipeStore } from '../../bench/recipe-store';
+import { jarTest as texts } from '#words/en/places/mix/tests/jar-test';
 
 const JARS_G_PER_L = [0, 2, 4, 6, 8];
 
@@ -13,12 +14,9 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
   selector: 'app-jar-test',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h3>Jar test of your lime</h3>
+    <h3>{{ texts.jarTestOfYourLime }}</h3>
     <p class="term">
-      {{
-        'Fill five jars with 1 L each of this mix without lime, put in these doses, keep moist, read pH on day 7.'
-          | said
-      }}
+      {{ texts.fillFiveJarsWith1 | said }}
     </p>
     <div class="jars">
       @for (dose of doses; track dose; let i = $index) {
@@ -33,11 +31,12 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
     @if (fit(); as f) {
       @if (f.outcome === 'fitted') {
         <p>
-          pH {{ two(f.phBeforeLime) }} before lime, buffer {{ two(f.bufferMeqPerLPerPh) }} meq/L per pH; the
-          jars lie within {{ two(f.largestMissPh) }} pH of a straight line.
+          {{
+            texts.phBeforeLimeBufferMeq(two(f.phBeforeLime), two(f.bufferMeqPerLPerPh), two(f.largestMissPh))
+          }}
         </p>
       } @else {
-        <p class="wrong" role="alert">These jars cannot be used: {{ f.reason }}</p>
+        <p class="wrong" role="alert">{{ texts.theseJarsCannotBeUsed(f.reason) }}</p>
       }
     }
   `,
@@ -60,6 +59,7 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
   imports: [NumberField, SaidPipe],
 })
 export class JarTest {
+  protected readonly texts = texts;
   private readonly store = inject(RecipeStore);
   readonly fitted = output<NonNullable<MeasuredByHand['jar']> | undefined>();
   protected readonly doses = JARS_G_PER_L;

@@ -8,18 +8,19 @@ import { Fold } from '../../ui/fold';
 import { ecMethodNames } from '../../ui/words/words';
 import { JarTest } from './jar-test';
 import { RecipeStore } from '../../bench/recipe-store';
+import { ownTests as texts } from '#words/en/places/mix/tests/own-tests';
 
 const methods = (Object.keys(ecMethodNames) as EcMethod[]).map((id) => ({ id, name: ecMethodNames[id] }));
 
 const yieldAsked: Asked<'scooped' | 'settled'>[] = [
-  { name: 'scooped', label: 'Scooped in all, any unit', within: 'scooped' },
-  { name: 'settled', label: 'Settled to, same unit', within: 'scooped' },
+  { name: 'scooped', label: texts.scoopedInAllAnyUnit, within: 'scooped' },
+  { name: 'settled', label: texts.settledToSameUnit, within: 'scooped' },
 ];
 type Test = 'airPct' | 'ph' | 'ecByPen';
 const asked: Asked<Test>[] = [
-  { name: 'airPct', label: 'Air after draining', unit: '%', within: 'measuredAirPct' },
-  { name: 'ph', label: 'pH by pen, a week after liming', within: 'measuredPh' },
-  { name: 'ecByPen', label: 'EC by pen', unit: 'mS/cm', within: 'measuredEcMSPerCm' },
+  { name: 'airPct', label: texts.airAfterDraining, unit: '%', within: 'measuredAirPct' },
+  { name: 'ph', label: texts.phByPenAWeek, within: 'measuredPh' },
+  { name: 'ecByPen', label: texts.ecByPen, unit: 'mS/cm', within: 'measuredEcMSPerCm' },
 ];
 
 /** The person's own tests of this mix: each replaces an estimate and narrows its band. */
@@ -29,10 +30,8 @@ const asked: Asked<Test>[] = [
   template: `
     <details appFold #fold="appFold">
       <summary>
-        Your own tests of this mix
-        <span class="term">{{
-          count() ? count() + ' in use' : 'none yet: each one sharpens the readings'
-        }}</span>
+        {{ texts.yourOwnTestsOfThis }}
+        <span class="term">{{ count() ? count() + texts.inUse : texts.noneYetEachOneSharpens }}</span>
       </summary>
       @if (fold.opened()) {
         <div class="fields">
@@ -42,7 +41,7 @@ const asked: Asked<Test>[] = [
           }
           <app-number-list [asked]="asked" [values]="shown()" (typed)="take($event)" />
           <app-choice-field
-            label="EC taken by"
+            [label]="texts.ecTakenBy"
             [choices]="methods"
             [value]="method()"
             (valueChange)="setMethod($event!)"
@@ -51,12 +50,11 @@ const asked: Asked<Test>[] = [
         <app-jar-test (fitted)="set({ jar: $event })" />
         @if (tests().jar; as jar) {
           <p>
-            In use: pH {{ number(jar.phBeforeLime) }} before lime, buffer
-            {{ number(jar.bufferMeqPerLPerPh) }} meq/L per pH.
+            {{ texts.inUsePhBeforeLime(number(jar.phBeforeLime), number(jar.bufferMeqPerLPerPh)) }}
           </p>
         }
         @if (count()) {
-          <button type="button" class="press" (click)="clear()">Delete these tests</button>
+          <button type="button" class="press" (click)="clear()">{{ texts.deleteTheseTests }}</button>
         }
       }
     </details>
@@ -65,6 +63,7 @@ const asked: Asked<Test>[] = [
   imports: [ChoiceField, Fold, JarTest, NumberList],
 })
 export class OwnTests {
+  protected readonly texts = texts;
   private readonly store = inject(RecipeStore);
   protected readonly methods = methods;
   protected readonly yielded = signal<{ scooped?: number; settled?: number }>({});
@@ -102,7 +101,7 @@ export class OwnTests {
     const shrinkagePct = 100 * (1 - settled / scooped);
     if (shrinkagePct < 0 || shrinkagePct > 50) {
       this.yieldProblem.set(
-        `It must settle to between half and all of what was scooped; ${settled} of ${scooped} is ${significant(100 * (settled / scooped), 3)} %`,
+        texts.itMustSettleToBetween(settled, scooped, significant(100 * (settled / scooped), 3)),
       );
       return;
     }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
 import { SaidPipe } from '../words/said';
+import { choiceField as texts } from '#words/en/places/ui/fields/choice-field';
 
 /** One of a few to choose from. */
 export interface Choice {
@@ -43,6 +44,6 @@ export class ChoiceField {
     const value = this.value() ?? '';
     if (value === '') return this.none() === null ? 'choose' : '';
     const known = this.choices().length === 0 || this.choices().some((one) => one.id === value);
-    return known ? '' : 'a choice from this list';
+    return known ? '' : texts.aChoiceFromThisList;
   });
 }

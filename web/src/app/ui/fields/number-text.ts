@@ -1,6 +1,7 @@
 import { litresWritten } from '#core/units/volume-words';
 import { ungrouped } from '#core/units/show';
 import { type LimitName, limits, type Range } from '#core/units/limits';
+import { numberText as texts } from '#words/en/places/ui/fields/number-text';
 
 /** A number as people type it, with a point or a comma, thousands apart or not; undefined for nothing, NaN for what is no number. */
 export const readNumber = (text: string): number | undefined =>
@@ -45,8 +46,8 @@ export function numberProblem(
   const slack = per === 1 ? 0 : 0.005;
   const fits = number >= low - slack * Math.abs(low) && number <= high + slack * Math.abs(high);
   if (fits && (!whole || Number.isInteger(number))) return '';
-  const kind = whole ? 'a whole number' : 'a number';
-  return `${label}: must be ${kind} from ${shownEnd(low, per, zero)} to ${shownEnd(high, per, zero)}`;
+  const kind = whole ? texts.aWholeNumber : texts.aNumber;
+  return texts.mustBeFromTo(label, kind, shownEnd(low, per, zero), shownEnd(high, per, zero));
 }
 
 /** A typed number as it is kept, within its range to the last digit. */

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { keptNumber, numberProblem, rangeOf, readIn, type Within } from './number-text';
+import { stepper as texts } from '#words/en/places/ui/fields/stepper';
 
 let count = 0;
 
@@ -15,7 +16,7 @@ let count = 0;
       <button
         type="button"
         [disabled]="value() <= range()[0]"
-        [attr.aria-label]="'Less: ' + label()"
+        [attr.aria-label]="texts.less + label()"
         (click)="nudge(-1)"
       >
         −
@@ -42,7 +43,7 @@ let count = 0;
       <button
         type="button"
         [disabled]="value() >= range()[1]"
-        [attr.aria-label]="'More: ' + label()"
+        [attr.aria-label]="texts.more + label()"
         (click)="nudge(1)"
       >
         +
@@ -55,6 +56,7 @@ let count = 0;
   styleUrl: './stepper.scss',
 })
 export class Stepper {
+  protected readonly texts = texts;
   readonly label = input.required<string>();
   readonly value = input.required<number>();
   readonly within = input.required<Within>();

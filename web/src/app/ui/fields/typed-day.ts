@@ -1,5 +1,7 @@
 import { computed, signal } from '@angular/core';
 import { isValid, parseISO } from 'date-fns';
+import { typedDay as texts } from '#words/en/places/ui/fields/typed-day';
+import { common } from '#words/en/places/common';
 
 /** A day as it is typed, YYYY-MM-DD; the nursery's today until then. */
 export class TypedDay {
@@ -7,8 +9,8 @@ export class TypedDay {
   readonly value = computed(() => this.typed() ?? this.today());
   /** What is wrong with it, in words; empty where nothing is. */
   readonly problem = computed(() => {
-    if (!isValid(parseISO(this.value()))) return 'The day must be a date';
-    return this.past && this.value() > this.today() ? 'The day must not be later than today' : '';
+    if (!isValid(parseISO(this.value()))) return common.dayMustBeADate;
+    return this.past && this.value() > this.today() ? texts.theDayMustNotBe : '';
   });
 
   /** @param past whether it must not lie ahead */

@@ -1,7 +1,8 @@
+import { cautions as texts } from '#words/en/places/ui/words/cautions';
 /** What is said of a product that can hurt, by its caution. */
 export const cautionWords = {
-  dust: 'Dust: mask on, damp it down, keep it out of eyes.',
-  caustic: 'Burns skin and eyes: gloves and goggles, its label first.',
-  oxidiser: 'Feeds fire: keep it dry and away from what burns, its label first.',
+  dust: texts.dustMaskOnDampIt,
+  caustic: texts.burnsSkinAndEyesGloves,
+  oxidiser: texts.feedsFireKeepItDry,
   '': '',
 } as const;

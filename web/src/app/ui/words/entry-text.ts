@@ -3,6 +3,7 @@ import { type TestResult } from '#core/batch/tests/bench-test';
 import { type EntryData } from '#contract/record';
 import { said, type Said } from '#core/units/said';
 import { fixed } from '#core/units/show';
+import { entryText as texts } from '#words/en/places/ui/words/entry-text';
 
 /** An entry of the record in a sentence. */
 export function entryText(
@@ -12,7 +13,7 @@ export function entryText(
 ): string | Said {
   switch (data.kind) {
     case 'tick':
-      return `${data.done ? 'Done' : 'Not done after all'}: ${data.step.replaceAll('-', ' ')}${data.load > 0 ? `, load ${data.load + 1}` : ''}`;
+      return `${data.done ? texts.done : texts.notDoneAfterAll}: ${data.step.replaceAll('-', ' ')}${data.load > 0 ? texts.load(data.load + 1) : ''}`;
     case 'test': {
       const { result } = data;
       const values = Object.entries(data.values)
@@ -21,11 +22,15 @@ export function entryText(
       return `${benchTests[data.test].name}: ${result ? `${fixed(result.value, 2)} ${result.unit}. ${result.says}` : values}`;
     }
     case 'correction':
-      return `Put right: ${data.steps.join(' ')}`;
+      return texts.putRight(data.steps.join(' '));
     case 'lot':
-      return `${item(data.item)} from ${lot(data.lot)}${data.rest === undefined ? '' : `, the rest from ${lot(data.rest)}`}`;
+      return texts.from(
+        item(data.item),
+        lot(data.lot),
+        data.rest === undefined ? '' : texts.theRestFrom(lot(data.rest)),
+      );
     case 'use':
-      return `Used for ${data.what}, ${data.count} on ${data.on}`;
+      return texts.usedForOn(data.what, data.count, data.on);
     case 'left':
       return said`${{ volumeL: data.litres }} left in the tub`;
     case 'note':

@@ -1,13 +1,14 @@
 import { type PackageUnit } from '#core/package/package';
 import { type UnitSystem } from '#core/units/show';
+import { packageUnits as texts } from '#words/en/places/ui/words/package-units';
 
 const names: { id: PackageUnit; name: string }[] = [
   { id: 'L', name: 'litres' },
-  { id: 'dryQuart', name: 'dry quarts (most bags)' },
-  { id: 'liquidQuart', name: 'liquid quarts' },
-  { id: 'ft3', name: 'cubic feet' },
-  { id: 'yd3', name: 'cubic yards' },
-  { id: 'gal', name: 'US gallons' },
+  { id: 'dryQuart', name: texts.dryQuartsMostBags },
+  { id: 'liquidQuart', name: texts.liquidQuarts },
+  { id: 'ft3', name: texts.cubicFeet },
+  { id: 'yd3', name: texts.cubicYards },
+  { id: 'gal', name: texts.usGallons },
 ];
 
 /** What the volume on a package may be told in, the usual first. */

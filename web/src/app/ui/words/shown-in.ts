@@ -1,5 +1,6 @@
 import { gPerLInPoundPerCubicYard, gramsIn, litresIn, millimetresIn } from '#core/units/factors';
 import { type UnitSystem } from '#core/units/show';
+import { shownIn as texts } from '#words/en/places/ui/words/shown-in';
 
 /** How a kept number is read and typed: `shown = kept / per + zero`. */
 export interface Shown {
@@ -18,8 +19,8 @@ const inMetric: Record<string, Shown> = {
 
 const inUs: Record<string, Shown> = {
   '°C': shown('°F', 5 / 9, 32),
-  mL: shown('fl oz', litresIn.fluidOunce * 1000),
-  'mL (or g)': shown('fl oz', litresIn.fluidOunce * 1000),
+  mL: shown(texts.flOz, litresIn.fluidOunce * 1000),
+  'mL (or g)': shown(texts.flOz, litresIn.fluidOunce * 1000),
   g: shown('oz', gramsIn.ounce),
   kg: shown('lb', gramsIn.pound / 1000),
   L: shown('gal', litresIn.gallon),
@@ -29,7 +30,7 @@ const inUs: Record<string, Shown> = {
   'g/L': shown('lb/yd³', gPerLInPoundPerCubicYard),
   'm²': shown('ft²', 0.09290304),
   'L/kg': shown('quarts/lb', (litresIn.quart * 1000) / gramsIn.pound),
-  'per L': shown('per gal', 1 / litresIn.gallon),
+  'per L': shown(texts.perGal, 1 / litresIn.gallon),
 };
 
 /** What a number kept in a unit is read and typed in; a unit that both systems share stays. */

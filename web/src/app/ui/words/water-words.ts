@@ -1,4 +1,5 @@
 import { type WaterKind, type WaterRemark, waterHigh } from '#core/water/own-water';
+import { waterWords as texts } from '#words/en/places/ui/words/water-words';
 
 export const waterKindNames: Record<WaterKind, string> = {
   mains: 'mains',
@@ -11,18 +12,18 @@ export const waterKindNames: Record<WaterKind, string> = {
 export function waterRemarkSays(remark: WaterRemark, mg: string): string {
   switch (remark) {
     case 'hard':
-      return `It limes the mix a little more with each watering: over ${waterHigh.alkalinityMgPerL} ${mg} of alkalinity wants acid, rain water in it, or less lime in the mix.`;
+      return texts.itLimesTheMixA(waterHigh.alkalinityMgPerL, mg);
     case 'soft':
-      return 'It holds so little that feed and roots move the pH of the mix quickly: read it more often.';
+      return texts.itHoldsSoLittleThat;
     case 'sodium':
-      return `Over ${waterHigh.naMgPerL} ${mg} of sodium: salts stay in the mix and push potassium and calcium aside. Water from before a softener, or rain.`;
+      return texts.overOfSodiumSaltsStay(waterHigh.naMgPerL, mg);
     case 'chloride':
-      return `Over ${waterHigh.clMgPerL} ${mg} of chloride: tips of tender seedlings burn. Let more run through, or thin it with rain.`;
+      return texts.overOfChlorideTipsOf(waterHigh.clMgPerL, mg);
     case 'salty':
-      return `Salty before any feed: over EC ${waterHigh.ecMSPerCm} seedlings want it thinned.`;
+      return texts.saltyBeforeAnyFeedOver(waterHigh.ecMSPerCm);
     case 'balance':
-      return 'The report does not add up: alkalinity and chloride are more than calcium, magnesium and sodium together can carry. Look at the figures and their units again.';
+      return texts.theReportDoesNotAdd;
     case 'ec':
-      return 'The EC does not fit the calcium, magnesium and sodium: it is usually a tenth of their sum in meq/L, in mS/cm. Look at the units again.';
+      return texts.theEcDoesNotFit;
   }
 }

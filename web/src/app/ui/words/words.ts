@@ -7,34 +7,36 @@ import { type UnitSystem } from '#core/units/show';
 import { type Stage } from '#core/mix/stage';
 import { type Role } from '#core/material/material';
 import { type EcMethod } from '#core/mix/salts';
+import { words as texts } from '#words/en/places/ui/words/words';
+import { common } from '#words/en/places/common';
 
 export const stageNames: Record<Stage, { name: string; says: string }> = {
-  germination: { name: 'Germinate', says: 'sow and cover' },
-  rooting: { name: 'Root', says: 'strike cuttings' },
-  seedling: { name: 'Grow on', says: 'pricked out' },
-  potting: { name: 'Pot up', says: 'to planting size' },
+  germination: { name: texts.germinate, says: texts.sowAndCover },
+  rooting: { name: texts.root, says: texts.strikeCuttings },
+  seedling: { name: texts.growOn, says: texts.prickedOut },
+  potting: { name: texts.potUp, says: texts.toPlantingSize },
 };
 
 /** How a pen reading was taken. */
 export const ecMethodNames: Record<EcMethod, string> = {
-  saturated: 'saturated extract',
-  displaced: 'poured through',
-  oneToTwo: '1 part to 2 of water',
-  oneToFive: '1 part to 5 of water',
+  saturated: texts.saturatedExtract,
+  displaced: texts.pouredThrough,
+  oneToTwo: texts.n1PartTo2Of,
+  oneToFive: texts.n1PartTo5Of,
 };
 
 export const roleWords: Record<Role, string> = {
-  water: 'holds water',
-  air: 'opens, drains',
-  weight: 'gives weight',
-  food: 'feeds, lives',
+  water: texts.holdsWater,
+  air: texts.opensDrains,
+  weight: texts.givesWeight,
+  food: texts.feedsLives,
 };
 
 /** What a material does, said where it is chosen; perlite and vermiculite are not the same thing. */
 export function materialSays(id: string, role: Role): string {
-  if (id.startsWith('vermiculite')) return 'holds water and potassium';
-  if (id.startsWith('perlite')) return 'drains, holds no food';
-  if (id.startsWith('peat')) return `${roleWords[role]}, acid`;
+  if (id.startsWith('vermiculite')) return texts.holdsWaterAndPotassium;
+  if (id.startsWith('perlite')) return texts.drainsHoldsNoFood;
+  if (id.startsWith('peat')) return texts.acid(roleWords[role]);
   return roleWords[role];
 }
 
@@ -48,20 +50,20 @@ export interface ReadingWords {
 
 export function readingWords(id: ScoredId, noun: string): ReadingWords {
   const words: Record<ScoredId, ReadingWords> = {
-    air: { name: `Air in the ${noun}`, term: 'air-filled porosity', places: 1, reach: 0.5 },
+    air: { name: texts.airInThe(noun), term: texts.airFilledPorosity, places: 1, reach: 0.5 },
     airAfterDrydown: {
-      name: 'Air once half dried',
-      term: 'after half the easy water',
+      name: texts.airOnceHalfDried,
+      term: texts.afterHalfTheEasyWater,
       places: 1,
       reach: 0.5,
     },
-    cohesion: { name: 'Holds together', term: 'cohesion, 0 to 1', places: 2, reach: 0.8 },
-    ph: { name: 'pH', term: 'once the lime has acted', places: 1, reach: 1.5 },
-    ecSaturated: { name: 'Salts', term: 'EC, saturated extract', places: 2, reach: 0.7 },
-    n: { name: 'Available nitrogen', term: 'soluble N', places: 0, reach: 0.7 },
-    easilyAvailableWater: { name: 'Easy water', term: 'water at 10 less at 50 cm', places: 1, reach: 0.8 },
-    wetDensity: { name: 'Weight when wet', term: 'wet density, water is 1', places: 2, reach: 0.8 },
-    largestParticle: { name: 'Largest piece', term: 'against the narrowest side', places: 1, reach: 0.8 },
+    cohesion: { name: texts.holdsTogether, term: 'cohesion, 0 to 1', places: 2, reach: 0.8 },
+    ph: { name: 'pH', term: texts.onceTheLimeHasActed, places: 1, reach: 1.5 },
+    ecSaturated: { name: texts.salts, term: texts.ecSaturatedExtract, places: 2, reach: 0.7 },
+    n: { name: common.availableNitrogen, term: texts.solubleN, places: 0, reach: 0.7 },
+    easilyAvailableWater: { name: texts.easyWater, term: texts.waterAt10LessAt, places: 1, reach: 0.8 },
+    wetDensity: { name: texts.weightWhenWet, term: texts.wetDensityWaterIs1, places: 2, reach: 0.8 },
+    largestParticle: { name: texts.largestPiece, term: texts.againstTheNarrowestSide, places: 1, reach: 0.8 },
   };
   return words[id];
 }
@@ -82,10 +84,10 @@ export function inReadersUnits(
 
 /** A chance in plain words: "7 in 10". */
 const liftingWords: Record<LiftingTest, string> = {
-  jar: 'a jar test of your lime',
-  ph: 'its pH read on day 7',
-  drain: 'filling and draining your own vessel once',
-  ec: 'its salts read with a pen',
+  jar: texts.aJarTestOfYour,
+  ph: texts.itsPhReadOnDay,
+  drain: texts.fillingAndDrainingYourOwn,
+  ec: texts.itsSaltsReadWithA,
 };
 
 /** "Held down by sourness, right in 49 of 100: a jar test of your lime would make it 7 in 10." Empty where nothing is. */
@@ -94,14 +96,18 @@ export function heldDownWords(by: readonly KeptDown[], noun: string): string {
   if (!first) return '';
   const lifts = by.map(({ test, lifted }, i) =>
     i === 0
-      ? `${liftingWords[test]} would make it ${oddsWords(lifted)}`
-      : `${liftingWords[test]} as well, ${oddsWords(lifted)}`,
+      ? texts.wouldMakeIt(liftingWords[test], oddsWords(lifted))
+      : texts.asWell(liftingWords[test], oddsWords(lifted)),
   );
-  return `Held down by ${inSentence(readingWords(first.id, noun).name)}, right in ${Math.round(100 * first.inside)} of 100: ${lifts.join('; ')}.`;
+  return texts.heldDownByRightIn(
+    inSentence(readingWords(first.id, noun).name),
+    Math.round(100 * first.inside),
+    lifts.join('; '),
+  );
 }
 
 export function oddsWords(share: number): string {
-  if (share > 0.985) return 'nearly always';
-  if (share < 0.005) return 'almost never';
-  return share < 0.05 ? 'hardly ever' : `${Math.max(1, Math.min(9, Math.round(share * 10)))} in 10`;
+  if (share > 0.985) return texts.nearlyAlways;
+  if (share < 0.005) return texts.almostNever;
+  return share < 0.05 ? texts.hardlyEver : texts.in10(Math.max(1, Math.min(9, Math.round(share * 10))));
 }

@@ -1,0 +1,17 @@
+import { type Filling, line, place } from '#words/place';
+
+export const batchNew = place('batches/batch-new', {
+  newBatch: 'New batch',
+  madeOn: 'Made on',
+  itIsNotForThat: 'It is not for that',
+  saveThisBatch: 'Save this batch',
+  backToTheMix: 'Back to the mix',
+  thisRecipeCannotBeMade: 'This recipe cannot be made as it is. Go back to the mix: it says why.',
+  aNameMustHave1: (count: Filling) => line`A name must have 1 to 80 letters, this one has ${count}`,
+  oneSowingWaits: 'one sowing waits',
+  sowingsWait: (count: Filling) => line`${count} sowings wait`,
+  forTheSeasonForIt: (sowingsWait: Filling) => line`For the season: ${sowingsWait} for it.`,
+  batch: (trim: Filling) => line`batch ${trim}`,
+  batchIsKept: (id: Filling) => line`Batch ${id} is kept.`,
+  notKept: (message: Filling) => line`Not kept: ${message}`,
+});

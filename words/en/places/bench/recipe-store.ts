@@ -1,0 +1,6 @@
+import { place } from '#words/place';
+
+export const recipeStore = place('bench/recipe-store', {
+  nothingIsInItYet: 'nothing is in it yet. Add a material',
+  yourTestsWereOfThe: 'Your tests were of the mix as it was; they are laid aside.',
+});

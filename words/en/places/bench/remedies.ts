@@ -1,0 +1,5 @@
+import { place } from '#words/place';
+
+export const remedies = place('bench/remedies', {
+  noSinglePressPutsThat: 'No single press puts that right here; the words beside it do.',
+});

@@ -1,0 +1,19 @@
+import { type Filling, line, place } from '#words/place';
+
+export const shedSays = place('bench/shed-says', {
+  deliveriesAndStock: 'Deliveries and stock',
+  makeOrBuy: 'Make or buy?',
+  whatIsInTheShed: (stockAmount: Filling, first: Filling) =>
+    line`What is in the shed makes ${stockAmount} of it; ${first} ends first.`,
+  ofIt: (amount: Filling, toLowerCase: Filling) => line`${amount} of ${toLowerCase}`,
+  shortForThisJob: (join: Filling) => line`Short for this job: ${join}.`,
+  without: (join: Filling) => line`, without ${join}`,
+  costsAAForThe: (
+    each: Filling,
+    litre: Filling,
+    value: Filling,
+    noun: Filling,
+    value2: Filling,
+    without: Filling,
+  ) => line`Costs ${each} a ${litre}, ${value} a ${noun}, ${value2} for the job${without}.`,
+});

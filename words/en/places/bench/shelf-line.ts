@@ -1,0 +1,11 @@
+import { type Filling, line, place } from '#words/place';
+
+export const shelfLine = place('bench/shelf-line', {
+  ofIt: ' of ',
+  price: 'price?',
+  priceLoose: 'Price, loose',
+  perL: 'per L',
+  wantsUsingUp: 'wants using up',
+  price2: 'Price',
+  notKept: (why: Filling) => line`Not kept: ${why}`,
+});

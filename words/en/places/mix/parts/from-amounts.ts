@@ -1,0 +1,23 @@
+import { type Filling, line, place } from '#words/place';
+
+export const fromAmounts = place('mix/parts/from-amounts', {
+  startFromWhatGoesIn: 'Start from what goes in, or from a share',
+  makeTheseTheParts: 'Make these the parts',
+  orThisPart: 'Or: this part',
+  asMuchAs: 'as much as',
+  allTheRest: 'all the rest',
+  setItSo: 'Set it so',
+  litresLoose: 'litres, loose',
+  cubicFeet: 'cubic feet',
+  kgAsItLies: 'kg as it lies',
+  poundsAsItLies: 'pounds as it lies',
+  aBucket: 'A bucket',
+  aBarrow: 'A barrow',
+  aBag: 'A bag',
+  aBrickMakes: 'A brick makes',
+  asMuch: 'as much',
+  times: (slice: Filling) => line`${slice} times`,
+  ofAllTheRestThat: (whole: Filling, toLowerCase: Filling, ofOne: Filling) =>
+    line`Of all the rest that is ${whole} parts; of ${toLowerCase} alone ${ofOne}.`,
+  fromWhatGoesIn: 'from what goes in',
+});

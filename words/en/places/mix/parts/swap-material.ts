@@ -1,0 +1,13 @@
+import { type Filling, line, place } from '#words/place';
+
+export const swapMaterial = place('mix/parts/swap-material', {
+  swap: 'Swap ',
+  screenedAt: ', screened at ',
+  screenedFirstAt: 'Screened first, at',
+  inItsPlaceMadeTo: 'In its place, made to behave as alike as whole parts allow:',
+  onYourShelf: ', on your shelf',
+  looking: 'Looking…',
+  nothingCanStandInFor: 'Nothing can stand in for it.',
+  behavesAlike: 'behaves alike',
+  notMatched: (join: Filling) => line`not matched: ${join}`,
+});

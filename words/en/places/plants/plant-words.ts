@@ -1,0 +1,11 @@
+import { type Filling, line, place } from '#words/place';
+
+export const plantWords = place('plants/plant-words', {
+  begunNothingCountedYet: (begun: Filling) => line`${begun} begun, nothing counted yet`,
+  cameUp: 'came up',
+  ofIt: (entered: Filling, begun: Filling, rooted: Filling, percent: Filling) =>
+    line`${entered} of ${begun} ${rooted} (${percent})`,
+  movedOn: (moved: Filling) => line`${moved} moved on`,
+  out: (out: Filling) => line`${out} out`,
+  setApart: 'set apart',
+});

@@ -1,0 +1,9 @@
+import { place } from '#words/place';
+
+export const liveList = place('run/live-list', {
+  theInstruments: 'the instruments',
+  noInstrumentsHeardFromThey:
+    'No instruments heard from. They come back by themselves; numbers can be typed.',
+  calibrateOrLookAfterThem: 'Calibrate or look after them',
+  noReading: 'no reading',
+});

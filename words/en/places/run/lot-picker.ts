@@ -1,0 +1,19 @@
+import { type Filling, line, place } from '#words/place';
+
+export const lotPicker = place('run/lot-picker', {
+  theLots: 'the lots',
+  notToBeUsedBefore: (readyOn: Filling) => line`Not to be used before ${readyOn}.`,
+  moreWasTakenOfIt: 'More was taken of it than there was: count it, or say that the rest came of another.',
+  anotherAmountOrTwoLots: 'Another amount, or two lots',
+  ofThisOne: 'Of this one',
+  theRestOf: 'The rest of',
+  noOther: 'no other',
+  aNewLot: 'A new lot',
+  nameOnTheBagBale: 'Name on the bag, bale or heap',
+  ofIt: (toLowerCase: Filling) => line`of ${toLowerCase}`,
+  howMuchCameIsAsked: 'How much came is asked on the',
+  left: (name: Filling, of: Filling) => line`${name} (${of} left)`,
+  whereItWentNotCounted: 'Where it went; not counted yet',
+  left2: (of: Filling) => line`${of} left`,
+  notKept: (message: Filling) => line`Not kept: ${message}`,
+});

@@ -1,0 +1,28 @@
+import { type Filling, line, place } from '#words/place';
+
+export const roomPage = place('season/room-page', {
+  theLastFrostHere: 'The last frost here',
+  threeDaysOfYourOwn:
+    'Three days of your own: in one year of ten it is over by the first, usually by the second, in nine years of ten by the third. Local records know them best.',
+  benches: 'Benches',
+  bench: 'Bench',
+  aBenchMustHaveA: 'A bench must have a name',
+  room: 'Room',
+  heated: 'heated',
+  lights: 'lights',
+  remove: (name: Filling) => line`Remove ${name}`,
+  anotherBench: 'Another bench',
+  whatThePlanCountsOn: 'What the plan counts on',
+  mixWhereSeedComesUp: 'Mix where seed comes up',
+  mixSpilled: 'Mix spilled, %',
+  mixesWhereACropNames: 'Mixes where a crop names none',
+  theUsualOnes: 'the usual ones',
+  earlyOneYearOfTen: 'Early, one year of ten',
+  usual: 'Usual',
+  lateOneYearOfTen: 'Late, one year of ten after it',
+  allThreeMustBeDays: 'All three must be days',
+  theThreeDaysMustCome: (join: Filling) => line`The three days must come one after the other: ${join} do not`,
+  bench2: (value: Filling) => line`Bench ${value}`,
+  keptTheSeasonIsCounted: 'Kept: the season is counted by it.',
+  notKept: (message: Filling) => line`Not kept: ${message}`,
+});

@@ -1,0 +1,31 @@
+import { type Filling, line, place } from '#words/place';
+
+export const backupsForm = place('settings/backups-form', {
+  theBackups: 'the backups',
+  theNewestIsOf: (at: Filling, size: Filling) => line`The newest is of ${at}, ${size}.`,
+  thereIsNoneYet: 'There is none yet.',
+  theSecondPlaceDoesNot: 'The second place does not have the newest: ',
+  backUpNow: 'Back up now',
+  everythingAsAnOpenArchive: 'Everything as an open archive',
+  importAFile: 'Import a file…',
+  theArchiveHoldsEveryRecord:
+    'The archive holds every record as lines of JSON, and the pictures: any program can read it. A backup or an archive that you bring is checked and laid here; nothing is put back before you say so.',
+  fetchTheFile: 'Fetch the file',
+  ofIt: (at: Filling) => line`of ${at}`,
+  restoreIt: 'Restore it…',
+  beforeItIsPutBack: 'Before it is put back',
+  theBackupOf: (at: Filling) => line`The backup of ${at}`,
+  holds: (holds: Filling) => line`holds ${holds}.`,
+  nothingThatIsThereNow: 'Nothing that is there now is missing in it.',
+  whatIsThereNowIs: (lost: Filling) => line`${lost} What is there now is kept aside in the data folder.`,
+  restoreIt2: 'Restore it',
+  aFolderForASecond: 'A folder for a second copy, as on another disk',
+  useThisFolder: 'Use this folder',
+  askedFor: 'asked for',
+  broughtFromElsewhere: 'brought from elsewhere',
+  nothingYet: 'nothing yet',
+  notBackedUp: 'Not backed up',
+  notTaken: 'Not taken',
+  notKept: 'Not kept',
+  notPutBack: 'Not put back',
+});

@@ -1,0 +1,7 @@
+import { type Filling, line, place } from '#words/place';
+
+export const judgedAlone = place('shelf/judged-alone', {
+  byItselfFor: 'By itself, for',
+  byItself: 'By itself',
+  wants: (verdict: Filling, window: Filling) => line`${verdict}: wants ${window}`,
+});

@@ -1,0 +1,44 @@
+import { type Filling, line, place } from '#words/place';
+
+export const makeOrBuy = place('shelf/make-or-buy', {
+  forTheOpenRecipeWith:
+    'For the open recipe, with the prices of your lots and shelf. Nothing here is kept but your figures.',
+  bagSizeIn: 'Bag size in',
+  noPriceYetForIt: (unpriced: Filling) =>
+    line`No price yet for ${unpriced}: it counts as nothing until its lot or its place on the shelf has one.`,
+  aYearOfIt: 'A year of it',
+  whatAYearTakes: 'What a year takes',
+  ofIt: 'Of',
+  aYear: 'A year',
+  money: 'Money',
+  theDearestFirstWhatIs: 'The dearest first: what is worth buying by the pallet, the load or the large bale.',
+  aHundredPlantsByWhat: 'A hundred plants, by what they stand in',
+  byWhatTheyStandIn: 'By what they stand in',
+  mixMoney: 'Mix, money',
+  vesselMoney: 'Vessel, money',
+  minutes: 'Minutes',
+  timeMoney: 'Time, money',
+  ft: 'ft²',
+  bench: (ft: Filling) => line`Bench, ${ft}`,
+  priceUsesMinutesAndPlace:
+    'Price, uses, minutes and place on the bench are asked with your own vessels, under Vessels; a dash is what nobody told.',
+  aBagOfTheBought: 'A bag of the bought mix holds',
+  itCosts: 'It costs',
+  minutesToMakeABatch: 'Minutes to make a batch',
+  anHourCosts: 'An hour costs',
+  toBuyFirstMixerScreen: 'To buy first: mixer, screen',
+  aBatch: 'A batch',
+  batchesAWeek: 'Batches a week',
+  weeksAYear: 'Weeks a year',
+  makingItSavesOnThis: (value: Filling) => line`Making it saves ${value} on this job.`,
+  buyingItSavesOnThis: (value: Filling) => line`Buying it saves ${value} on this job.`,
+  made: 'Made',
+  bought: 'Bought',
+  madeA: (gallon: Filling) => line`Made, a ${gallon}`,
+  whatIsBoughtFirstIs: 'What is bought first is back after',
+  ifTheBagMeansQuarts: (liquid: Filling, bags: Filling) =>
+    line`If the bag means ${liquid} quarts it takes ${bags} bags.`,
+  yd: (toFixed: Filling) => line`${toFixed} yd³`,
+  ofMixAYearOf: (amount: Filling, perLitre: Filling) =>
+    line`${amount} of mix a year, ${perLitre} of what has a price.`,
+});

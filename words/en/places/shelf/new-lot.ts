@@ -1,0 +1,24 @@
+import { type Filling, line, place } from '#words/place';
+
+export const newLot = place('shelf/new-lot', {
+  somethingCame: 'Something came',
+  whatItIs: 'What it is',
+  whereItIsFrom: 'Where it is from',
+  cropAndVariety: 'Crop and variety',
+  nameOnTheBagBale: 'Name on the bag, bale or heap',
+  begunOn: 'Begun on',
+  cameOn: 'Came on',
+  notToBeUsedBefore: (readyOn: Filling) => line`not to be used before ${readyOn}:`,
+  feedOrLime: 'Feed or lime',
+  emptyVessels: 'Empty vessels',
+  bought: 'Bought',
+  ourOwnHeap: 'Our own heap',
+  emptiedTrays: 'Emptied trays',
+  cellsBlocksOrPotsIn: 'Cells, blocks or pots in all',
+  seeds: 'Seeds',
+  yearOfHarvest: 'Year of harvest',
+  germination: 'Germination, %',
+  usedBeforeTimes: 'Used before, times',
+  isKept: (name: Filling) => line`${name} is kept.`,
+  notKept: (message: Filling) => line`Not kept: ${message}`,
+});

@@ -1,0 +1,9 @@
+import { place } from '#words/place';
+
+export const ownWays = place('shelf/own-ways', {
+  somethingOfYourOwn: 'Something of your own',
+  howItIsTold: 'How it is told',
+  likeAnotherBut: 'Like another, but…',
+  aBagOfMix: 'A bag of mix',
+  aMixOfOurs: 'A mix of ours',
+});

@@ -1,0 +1,11 @@
+import { type Filling, line, place } from '#words/place';
+
+export const entryText = place('ui/words/entry-text', {
+  done: 'Done',
+  notDoneAfterAll: 'Not done after all',
+  load: (value: Filling) => line`, load ${value}`,
+  putRight: (join: Filling) => line`Put right: ${join}`,
+  theRestFrom: (lot: Filling) => line`, the rest from ${lot}`,
+  from: (item: Filling, lot: Filling, theRestFrom: Filling) => line`${item} from ${lot}${theRestFrom}`,
+  usedForOn: (what: Filling, count: Filling, on: Filling) => line`Used for ${what}, ${count} on ${on}`,
+});

@@ -1,0 +1,18 @@
+import { type Filling, line, place } from '#words/place';
+
+export const feedMaker = place('weeks/feed-maker', {
+  theFeed: 'The feed',
+  canOrTank: 'Can or tank',
+  injectorOneTo1None: 'Injector, one to (1: none)',
+  thatCannotBe: (why: Filling) => line`That cannot be: ${why}.`,
+  itNeitherSoursNorLimes: 'It neither sours nor limes.',
+  itSoursOfAlkalinityAre: (fixed: Filling, unit: Filling) =>
+    line`It sours: ${fixed} ${unit} of alkalinity are taken away by what it leaves.`,
+  itLimesLikeMoreOf: (fixed: Filling, unit: Filling) =>
+    line`It limes, like ${fixed} ${unit} more of alkalinity.`,
+  ofStock: 'of stock',
+  ofWater: 'of water',
+  atThePlant: (unit: Filling, join: Filling) => line`At the plant, ${unit}: ${join}.`,
+  moreThanOfNitrogenIs: (MOST_FOR_SEEDLINGS: Filling, unit: Filling) =>
+    line`More than ${MOST_FOR_SEEDLINGS} ${unit} of nitrogen is strong for seedlings. The label decides.`,
+});

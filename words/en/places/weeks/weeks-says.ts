@@ -1,0 +1,32 @@
+import { type Filling, line, place } from '#words/place';
+
+export const weeksSays = place('weeks/weeks-says', {
+  itDriesOut: 'it dries out',
+  nitrogenRunsOut: 'nitrogen runs out',
+  itIsTooSalty: 'it is too salty',
+  itIsTooAcid: 'it is too acid',
+  itIsTooAlkaline: 'it is too alkaline',
+  waterSoonerOrFillA: 'Water sooner, or fill a larger vessel.',
+  feedSoonerOrMoreOr: 'Feed sooner or more, or pot up by then.',
+  feedLessOrLetMore: 'Feed less, or let more run through.',
+  lessAcidInWaterOr: 'Less acid in water or feed, or a little more lime in the next mix.',
+  acidInTheWaterRain: 'Acid in the water, rain water, or less lime in the next mix.',
+  itIsNeverWateredBy: 'It is never watered by this rule.',
+  everyDay: 'every day',
+  everyDays: (gap: Filling) => line`every ${gap} days`,
+  atFirst: (every: Filling) => line`, ${every} at first`,
+  atLast: (every: Filling) => line`, ${every} at last`,
+  wateredTimesFirstOnDay: (count: Filling, first: Filling, then: Filling, last: Filling) =>
+    line`Watered ${count} times: first on day ${first}${then}${last}.`,
+  hoursOfDay: (fixed: Filling) => line`${fixed} hours of day`,
+  overAMonth: 'over a month',
+  days: (fixed: Filling) => line`${fixed} days`,
+  leftAloneItIsDry: (dull: Filling, bright: Filling, sun: Filling) =>
+    line`Left alone it is dry after ${dull} in dull weather, ${bright} in a bright house, ${sun} in sun and wind.`,
+  smallBlocksAFineMist: (value: Filling) =>
+    line`Small blocks: a fine mist, not a rose, about every ${value} hours of a bright day; a hard jet takes them apart.`,
+  itsPoresHoldLittleAir: (noun: Filling) =>
+    line`Its pores hold little air once it is watered: do not water again before the ${noun} has lost half of its water, or roots drown.`,
+  itsTopStaysWetAfter:
+    'Its top stays wet after watering: in light it greens with film and moss. Sand or grit on top, water from below, and drier nights.',
+});
