@@ -33,7 +33,7 @@ test('a backup made, looked at, put back: what came later is aside, and the page
     .getByRole('button', { name: /^Restore it…/ })
     .first()
     .click();
-  const sure = page.getByRole('group', { name: 'Before it is put back' });
+  const sure = page.getByRole('group', { name: 'Before it is restored' });
   await expect(sure).toContainText('Not in it, and out of sight afterwards: 1 planting.');
   await sure.getByRole('button', { name: 'Restore it', exact: true }).click();
   await expect(sure).toHaveCount(0);
@@ -58,7 +58,7 @@ test('an archive fetched and brought back: checked, shown with what it holds, pu
 
   await page.goto('/settings');
   await page.getByLabel('Import a file…').setInputFiles(await archive.path());
-  const sure = page.getByRole('group', { name: 'Before it is put back' });
+  const sure = page.getByRole('group', { name: 'Before it is restored' });
   await expect(sure).toContainText('out of sight afterwards: 1 planting.');
   await expect(page.getByText('brought from elsewhere')).toBeVisible();
   await sure.getByRole('button', { name: 'Restore it', exact: true }).click();
@@ -103,7 +103,7 @@ test.describe('what another grower gave', () => {
     const take = page.getByRole('button', { name: /^Take \d+ of them$/ });
     await take.click();
     await expect(
-      page.getByText(/Nothing was taken: .*taken with Their mix, which stands on it/),
+      page.getByText(/Nothing was added: .*taken with Their mix, which stands on it/),
     ).toBeVisible();
     await page.getByLabel('Bog earth').check();
     await take.click();
@@ -124,7 +124,7 @@ test.describe('what is no archive', () => {
     await page
       .getByLabel('Import a file…')
       .setInputFiles({ name: 'x.zip', mimeType: 'application/zip', buffer: Buffer.from('nothing') });
-    await expect(page.getByText(/Not taken: archive: file must be a zip file that is whole/)).toBeVisible();
+    await expect(page.getByText(/Not added: archive: file must be a zip file that is whole/)).toBeVisible();
   });
 });
 

@@ -83,7 +83,7 @@ test('a save that gets no answer waits on the device, and is one batch once the 
     await route.abort('failed');
   });
   await page.getByRole('button', { name: 'Save this batch' }).click();
-  await expect(page.getByText('batch Patchy network is kept on this device')).toBeVisible();
+  await expect(page.getByText('batch Patchy network is stored on this device')).toBeVisible();
   await expect(page.getByText(/1 waiting to be sent since .*: batch Patchy network/)).toBeVisible();
   lost = false;
   await expect(page.getByText(/waiting to be sent since/)).toHaveCount(0);
@@ -100,7 +100,7 @@ test.describe('an address that leads nowhere', () => {
     );
     await page.goto('/batches/9999');
     await expect(page.getByRole('alert')).toContainText(
-      'Could not fetch the card. The answer cannot be read.',
+      'Could not load the card. The answer cannot be read.',
     );
     await page.unroute('**/api/batches/9999');
     await page.getByRole('button', { name: 'Try again' }).click();

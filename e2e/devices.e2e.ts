@@ -59,7 +59,7 @@ test('a phone is paired by the code, works, is named, and is shut out with one p
   await page.getByRole('button', { name: 'Rename Tunnel phone' }).click();
   await field(page, 'Its name').fill('Old phone');
   await page.getByRole('button', { name: 'Save the name' }).click();
-  await page.getByRole('button', { name: /^Take its leave away.*Old phone$/ }).click();
+  await page.getByRole('button', { name: /^Remove this device.*Old phone$/ }).click();
   await expect(page.locator('b', { hasText: 'Old phone' })).toHaveCount(0);
   await phone.goto(at);
   await expect(phone.getByText('This device is not known here yet')).toBeVisible();

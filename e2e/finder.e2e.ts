@@ -80,8 +80,10 @@ test('a price counts; one that makes no sense is kept as typed and told', async 
 test('nothing fits: which windows, and the least change', async ({ page, request }) => {
   await shelve(request, { 'sand-sharp': 0.05, 'peat-medium': 0.07 });
   await page.goto('/mix/finder');
-  await expect(page.getByText('No recipe of this shelf meets every window.')).toBeVisible();
-  await expect(page.getByText(/The least change that lets one in: take Largest piece at 10/)).toBeVisible();
+  await expect(page.getByText('No recipe from this shelf meets every window.')).toBeVisible();
+  await expect(
+    page.getByText(/The smallest change that lets one in: take Largest piece at 10/),
+  ).toBeVisible();
   await expect(page.getByText(/It would gain most from/)).toBeVisible();
 });
 
@@ -155,7 +157,7 @@ test('a batch is put right from what was measured, or not saved', async ({ page 
   await page.getByLabel('By the squeeze').selectOption('dusty');
   await expect(page.getByText(/Water it with .*\sL\sin portions/)).toBeVisible();
   await field(page, 'pH by pen').fill('7.9');
-  await expect(page.getByText('Do not save it.')).toBeVisible();
+  await expect(page.getByText('It cannot be saved.')).toBeVisible();
   await field(page, 'pH by pen').fill('19');
   await expect(page.getByRole('alert')).toHaveText('pH by pen: must be a number from 2.5 to 11');
 });

@@ -52,7 +52,7 @@ test('a part is screened, on the mix and on the card; pieces too large have a pr
 
 test('the finder says why the first is first, and the mix what holds its odds down', async ({ page }) => {
   await page.goto('/mix');
-  await expect(page.getByText(/Held down by pH, right in \d+ of 100: a jar test/)).toBeVisible();
+  await expect(page.getByText(/Held down by pH, in range in \d+ of 100: a jar test/)).toBeVisible();
   await page.goto('/mix/finder');
   await expect(
     page.getByText(/^First: all in range \d in 10, with \d materials?, nothing in it is unusual\./),

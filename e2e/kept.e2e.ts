@@ -4,7 +4,7 @@ test('a reload on the new card, on the finder and on the bare mix finds the very
   page,
 }) => {
   await page.goto('/mix');
-  await page.getByRole('button', { name: 'Open a kept recipe' }).click();
+  await page.getByRole('button', { name: 'Open a saved recipe' }).click();
   await page.getByRole('button', { name: /Cutting mix, open/ }).click();
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
   await expect(field(page, 'Parts of Perlite, coarse')).toHaveValue('8');
@@ -21,16 +21,16 @@ test('a reload on the new card, on the finder and on the bare mix finds the very
   await expect(page.getByText('Root, ')).toBeVisible();
   await page.goto('/mix');
   await expect(field(page, 'Parts of Perlite, coarse')).toHaveValue('8');
-  await expect(page.getByRole('button', { name: 'Open a kept recipe' })).toContainText(
+  await expect(page.getByRole('button', { name: 'Open a saved recipe' })).toContainText(
     'Cutting mix, open, changed',
   );
 });
 
 test('a name does not stick to another recipe', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByRole('button', { name: 'Open a kept recipe' }).click();
+  await page.getByRole('button', { name: 'Open a saved recipe' }).click();
   await page.getByRole('button', { name: /Seed mix, no peat/ }).click();
-  const name = page.getByRole('button', { name: 'Open a kept recipe' });
+  const name = page.getByRole('button', { name: 'Open a saved recipe' });
   await expect(name).toContainText('Seed mix, no peat');
   await page.getByRole('button', { name: 'Add a material' }).click();
   await page.getByRole('button', { name: /Pumice/ }).click();
@@ -80,7 +80,7 @@ test('a kept recipe is renamed, copied, opened at an older version, put away and
   page,
 }) => {
   await page.goto('/mix');
-  const name = page.getByRole('button', { name: 'Open a kept recipe' });
+  const name = page.getByRole('button', { name: 'Open a saved recipe' });
   const more = page.getByRole('button', { name: 'More for this recipe' });
   await name.click();
   await page.getByRole('button', { name: /Growing-on mix/ }).click();
@@ -110,7 +110,7 @@ test('a kept recipe is renamed, copied, opened at an older version, put away and
 
 test('an empty recipe: the last material goes, and a new one begins', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByRole('button', { name: 'Open a kept recipe' }).click();
+  await page.getByRole('button', { name: 'Open a saved recipe' }).click();
   await page.getByRole('button', { name: 'An empty recipe' }).click();
   await expect(page.getByText('Nothing in it yet')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Make this batch' })).toBeDisabled();

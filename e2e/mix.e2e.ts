@@ -164,12 +164,12 @@ test('a recipe is kept, changed and kept again as a new version', async ({ page 
   await expect(page.getByRole('alert')).toHaveText('A name must have 1 to 80 letters');
   await page.getByLabel('Name of the recipe').fill('My seed mix');
   await page.getByRole('button', { name: 'Save under this name' }).click();
-  await expect(notice(page)).toContainText('Kept as My seed mix, version 1');
+  await expect(notice(page)).toContainText('Saved as My seed mix, version 1');
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
   await expect(page.getByText('My seed mix, changed')).toBeVisible();
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(notice(page)).toContainText('version 2');
-  await page.getByRole('button', { name: 'Open a kept recipe' }).click();
+  await page.getByRole('button', { name: 'Open a saved recipe' }).click();
   await page.getByRole('button', { name: /Peat-lite mix A/ }).click();
   // Boodley & Sheldrake 1967 (from memory): 5 lb/yd³ of dolomitic lime bring mix A to about 5.5–6.2.
   const ph = await numberOf(reading(page, 'pH'));

@@ -106,7 +106,7 @@ test('a device that saw one page goes out at once: the daily pages open all the 
     await page.goto(address + path);
     await expect(page.getByRole('heading', { level: 1, name })).toBeAttached();
     await expect(page.getByText('The nursery is out of reach')).toBeVisible();
-    await expect(page.getByText(/Could not fetch/)).toHaveCount(0);
+    await expect(page.getByText(/Could not load/)).toHaveCount(0);
   }
 });
 
@@ -125,16 +125,16 @@ test('out of reach a sowing, a recipe and a batch are entered; back in reach eac
   await goOut();
   await page.goto(`${address}/plants/new?crop=basil&vessel=cell-72&cells=72&name=Out there`);
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('Out of reach: Basil “Out there” is kept on this device')).toBeVisible();
+  await expect(page.getByText('Out of reach: Basil “Out there” is stored on this device')).toBeVisible();
   await page.goto(`${address}/mix`);
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await field(page, 'Name of the recipe').fill('Tunnel mix');
   await page.getByRole('button', { name: 'Save under this name' }).click();
-  await expect(page.getByText('Out of reach: this recipe is kept on this device')).toBeVisible();
+  await expect(page.getByText('Out of reach: this recipe is stored on this device')).toBeVisible();
   await page.goto(`${address}/batches/new`);
   await field(page, 'Called').fill('Tunnel batch');
   await page.getByRole('button', { name: /^Save/ }).click();
-  await expect(page.getByText('Out of reach: batch Tunnel batch is kept on this device')).toBeVisible();
+  await expect(page.getByText('Out of reach: batch Tunnel batch is stored on this device')).toBeVisible();
   // Closed and opened again, still out of reach.
   await page.goto(`${address}/today`);
   await expect(page.getByText(/3 waiting to be sent since .*: Basil “Out there”, /)).toBeVisible();

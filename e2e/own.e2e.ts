@@ -19,7 +19,7 @@ test('own compost, own cup and a feed by its label, entered and made into a batc
   await keys.type('42');
   await keys.tabInto(/^Save$/);
   await keys.press('Enter');
-  await expect(page.getByText('Our heap stands on your shelf.')).toBeVisible();
+  await expect(page.getByText('Our heap is on your shelf.')).toBeVisible();
   await expect(page.getByRole('checkbox', { name: /Our heap/ })).toBeChecked();
 
   await page.goto('/shelf/vessels');
@@ -37,7 +37,7 @@ test('own compost, own cup and a feed by its label, entered and made into a batc
   }
   await keys.tabInto(/^Save$/);
   await keys.press('Enter');
-  await expect(page.getByText('Coffee cup can be filled now.')).toBeVisible();
+  await expect(page.getByText('Coffee cup is on your shelf.')).toBeVisible();
   await page.goto('/shelf/products');
   await page.getByText('One of your own').focus();
   await keys.press('Enter');
@@ -55,7 +55,7 @@ test('own compost, own cup and a feed by its label, entered and made into a batc
   }
   await keys.tabInto(/^Save$/);
   await keys.press('Enter');
-  await expect(page.getByText('Hen pellets is kept.')).toBeVisible();
+  await expect(page.getByText('Hen pellets is saved.')).toBeVisible();
   expect(keys.presses).toBeLessThanOrEqual(60);
 
   await page.goto(

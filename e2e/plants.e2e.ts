@@ -16,7 +16,7 @@ test.describe('on the phone', () => {
     await page.getByLabel('Into', { exact: true }).selectOption({ label: '9 cm pot' });
     await field(page, 'How many pots').fill('40');
     await page.getByText('Moved bare-root').click();
-    await page.getByRole('button', { name: 'Taken from plants that stand here' }).click();
+    await page.getByRole('button', { name: 'Taken from plants you have' }).click();
     await page.getByLabel('Taken from').selectOption({ label: 'Cabbage “Pointed”, 194 there' });
     await field(page, 'Plants of it').fill('40');
     // What was half filled in is there again.
@@ -45,7 +45,7 @@ test.describe('on the phone', () => {
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('40 potted, 34 stand.')).toBeVisible();
     await page.getByRole('button', { name: 'Counted' }).click();
-    await field(page, 'So many stand').fill('33');
+    await field(page, 'How many stand').fill('33');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('40 potted, 33 stand.')).toBeVisible();
     await expect(page.getByText(/again, three weeks after/)).toHaveCount(0);
@@ -60,7 +60,7 @@ test.describe('on the phone', () => {
     await expect(causes.first()).toContainText('Too alkaline');
     await expect(page.getByText(/Do:.*chelated iron/)).toBeVisible();
     await page.getByRole('button', { name: 'Purple leaves' }).click();
-    await expect(page.getByText(/What would tell most: Lay a thermometer/)).toBeVisible();
+    await expect(page.getByText(/What would show most: Lay a thermometer/)).toBeVisible();
     await page.getByRole('button', { name: 'nights cold' }).click();
     await expect(causes.first()).toContainText('Too cold');
     await page.getByRole('button', { name: 'I did that' }).click();
@@ -168,7 +168,7 @@ test('cell by cell on the picture of the tray, and some set apart', async ({ pag
   await page.getByRole('button', { name: 'By a picture of the tray' }).click();
   for (const place of ['Row 1, place 2', 'Row 12, place 6'])
     await page.getByRole('button', { name: `${place}, empty` }).click();
-  await expect(field(page, 'So many in all')).toHaveValue('70');
+  await expect(field(page, 'How many in all')).toHaveValue('70');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.locator('.tally')).toContainText('70 of 72 came up');
   await page.getByRole('link', { name: 'Set some apart' }).click();
@@ -205,10 +205,10 @@ test('a trial from its layout to its verdict', async ({ page }) => {
   await page.goto('/plants/trials');
   await field(page, 'What is asked').fill('Sand or none');
   await field(page, 'Blocks').fill('2');
-  await field(page, 'Seed of the order').fill('99');
-  await expect(page.getByText(/144 cells of each arm tell a fall from 85 to \d+ %/)).toBeVisible();
+  await field(page, 'Starting number of the order').fill('99');
+  await expect(page.getByText(/144 cells of each mix show a fall from 85 to \d+ %/)).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('Nothing to say before each arm is counted. 4 of 4 trays')).toBeVisible();
+  await expect(page.getByText('No result before each mix is counted. 4 of 4 trays')).toBeVisible();
   const trays = page.locator('form.tray');
   await expect(trays).toHaveCount(4);
   await trays.first().getByRole('textbox').fill('73');

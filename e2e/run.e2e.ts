@@ -215,7 +215,7 @@ test('a measured yield stands for the mix from now on', async ({ page }) => {
   await page.getByRole('button', { name: 'Use this yield for the mix' }).click();
   await expect(page.getByRole('status').last()).toContainText('Kept in Cutting mix, open, version 2');
   await page.goto('/mix');
-  await page.getByRole('button', { name: 'Open a kept recipe' }).click();
+  await page.getByRole('button', { name: 'Open a saved recipe' }).click();
   await page.getByRole('button', { name: /Cutting mix, open/ }).click();
   await expect(page.getByText('1 in use')).toBeVisible();
 });

@@ -66,7 +66,7 @@ test('a test of the heap moves it, is shown against the book, and can be laid as
   await expect(row).toContainText('6.00 ± 0.40');
   await expect(row).toContainText('5.06');
   await page.getByRole('button', { name: 'Lay it aside' }).click();
-  await expect(page.getByRole('button', { name: 'Take it up again' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Use it again' })).toBeVisible();
   await expect(page.getByText('Taken from the book so far')).toBeVisible();
   // What cannot be stays typed and is named.
   await page.getByRole('button', { name: 'Moisture' }).click();
@@ -108,7 +108,7 @@ test('a feed by its label, a blend by cups, a bag of mix, and a CSV that is take
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('checkbox', { name: /The blue bag/ })).toBeVisible();
   await page.goto('/mix/finder');
-  await choice(page, 'Make me one like').selectOption({ label: 'The blue bag' });
+  await choice(page, 'Find one like').selectOption({ label: 'The blue bag' });
   await expect(page.getByText(/recipes looked at in/)).toBeVisible();
   await expect(page.getByText('as near to it as whole parts come')).toBeVisible();
   const found = page.locator('.found li');

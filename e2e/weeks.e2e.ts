@@ -32,7 +32,7 @@ test('hard well water on a peat mix: it turns sweet, acid is found, and its pH s
 
   await page.getByRole('button', { name: 'Find me a rule' }).click();
   await expect(
-    page.getByText(/(Keeps all inside with the fewest waterings|keeps all inside\. The nearest)/),
+    page.getByText(/(Keeps all in range with the fewest waterings|keeps all inside\. The nearest)/),
   ).toBeVisible({
     timeout: 30_000,
   });
@@ -88,19 +88,19 @@ test('tomatoes potted on deep: freer than in their plug, wetter than set at the 
   expect(level).toBeGreaterThan(before);
   await page.getByLabel('Crop').selectOption({ label: 'Tomato' });
   await expect(page.getByText(/Tomato: deep, up to the first true leaves/)).toBeVisible();
-  await field(page, 'Set deeper than it stood by, mm').fill('30');
+  await field(page, 'Set deeper than before by, mm').fill('30');
   await expect.poll(async () => (await air())[0]).toBeLessThan(level);
   const [deep] = await air();
   expect(deep).toBeGreaterThan(before);
   await expect(answer.getByText(/Half an hour ahead water the old balls/)).toBeVisible();
   await page.reload();
-  await expect(field(page, 'Set deeper than it stood by, mm')).toHaveValue('30');
+  await expect(field(page, 'Set deeper than before by, mm')).toHaveValue('30');
   expect((await air())[0]).toBe(deep);
   await page.getByRole('button', { name: 'gal · oz' }).click();
   await expect(answer.getByText(/0\.3 in deep/)).toBeVisible();
   await page.getByRole('button', { name: 'L · g' }).click();
 
-  await page.getByRole('link', { name: 'Enter the potting with the plants' }).click();
+  await page.getByRole('link', { name: 'Enter it as a planting' }).click();
   await page.getByLabel('Crop').selectOption({ label: 'Tomato' });
   await page.getByLabel('Into', { exact: true }).selectOption({ label: '11 cm pot' });
   await field(page, 'How many pots').fill('20');
@@ -123,18 +123,18 @@ test('a tray of cuttings from sticking to its rooted count', async ({ page }) =>
     page.getByText(/The rooting mix that is open, .* of air after three weeks under mist/),
   ).toBeVisible();
   await field(page, 'Strength of what you have, ppm').fill('3000');
-  await field(page, 'Strength you want, ppm').fill('5000');
+  await field(page, 'Strength you need, ppm').fill('5000');
   await expect(page.getByText(/the strength must be at most 3000/)).toBeVisible();
-  await field(page, 'Strength you want, ppm').fill('500');
+  await field(page, 'Strength you need, ppm').fill('500');
   await expect(page.getByText(/one part and 5\.00/)).toBeVisible();
   await page.reload();
   await expect(page.getByText(/^Fuchsia, softwood.*roots from/)).toBeVisible();
-  await expect(field(page, 'Strength you want, ppm')).toHaveValue('500');
+  await expect(field(page, 'Strength you need, ppm')).toHaveValue('500');
   await field(page, 'Tested').fill('12');
-  await field(page, 'Of them with roots').fill('11');
+  await field(page, 'With roots').fill('11');
   await expect(page.getByText(/92 % have roots; of the whole tray 65 to 99 %. Begin to wean/)).toBeVisible();
 
-  await page.getByRole('link', { name: 'Enter the striking with the plants' }).click();
+  await page.getByRole('link', { name: 'Enter it as a planting' }).click();
   await field(page, 'Sort, or what it is for').fill('Balcony');
   await page.getByLabel('Into', { exact: true }).selectOption({ label: '24-cell tray' });
   await field(page, 'How many cells').fill('24');
@@ -142,7 +142,7 @@ test('a tray of cuttings from sticking to its rooted count', async ({ page }) =>
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/struck .*24-cell tray/)).toBeVisible();
   await page.getByRole('button', { name: 'Rooted' }).click();
-  await field(page, 'So many in all').fill('22');
+  await field(page, 'How many in all').fill('22');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/22 of 24 .*22 stand/)).toBeVisible();
 });

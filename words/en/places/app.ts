@@ -8,13 +8,13 @@ export const app = place('app', {
   units: 'Units',
   galOz: 'gal · oz',
   thisDeviceHasNoRoom:
-    'This device has no room to keep what you enter. Leave this page open until nothing waits to be sent.',
+    'This device has no room left to store entries. Keep this page open until everything is sent.',
   theNurseryIsOutOf: (kept: Filling) =>
-    line`The nursery is out of reach: this is as it stood at ${kept}. What happens on a run and to plants, a recipe, a batch or a sowing can be entered: it is kept on this device and sent later.`,
+    line`The nursery is out of reach: this is as it stood at ${kept}. Whatever you enter is stored on this device and sent later.`,
   aBackupWasPutBack:
-    'A backup was put back while this page was open. It still shows the nursery as it was before.',
+    'A backup was restored while this page was open. The page still shows the nursery as it was before.',
   loadItAgain: 'Load it again',
-  thisDeviceIsNotPaired: 'This device is not paired any more. What you entered stays on it.',
+  thisDeviceIsNotPaired: 'This device is no longer paired. What you entered stays on it.',
   pairItAgain: 'Pair it again',
   waitingToBeSentSince: (waiting: Filling, since: Filling, toMake: Filling) =>
     line`${waiting} waiting to be sent since ${since}${toMake}.`,

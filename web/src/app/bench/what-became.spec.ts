@@ -40,7 +40,7 @@ test('in one line what became of each batch; what no mix mends in words; what th
   const text = said(shown([result]));
   expect(text).toContain('93 % of 480 came up; 9 lost, damped off; too acid in 2 of 3; too cold in 1 of 3');
   expect(text).toContain('version 2');
-  expect(text).toMatch(/Spring: pH 5\.\d was expected and 4\.6 read\. Test its materials/);
+  expect(text).toMatch(/Spring: pH 5\.\d was expected and 4\.6 was read\. Test its materials/);
   expect(text).toMatch(/Too cold: Nothing in the mix/);
 });
 

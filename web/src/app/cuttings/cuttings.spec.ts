@@ -18,7 +18,7 @@ const open = () => {
 test('days follow the day of striking and the warmth of the mix, and stay on the device', () => {
   const page = open();
   type(page, 'Struck on', '2031-03-01');
-  expect(said(page)).toContain('Lavender, semi-ripe, firm at the foot: roots from 21 Mar to 9 Apr.');
+  expect(said(page)).toContain('Lavender, semi-ripe, firm at the base: roots from 21 Mar to 9 Apr.');
   type(page, 'Warmth of the mix, °C', '12');
   expect(said(page)).toContain('roots from 9 Apr to 18 May');
   expect(said(page)).toMatch(/At 12 °C roots are slow/);
@@ -39,7 +39,7 @@ test('a dip is thinned; too strong for the wood stops with the number, and what 
   const page = open();
   type(page, 'Strength of what you have, ppm', '10000');
   expect(said(page)).toMatch(/15\smL of what you have and 85\smL .* one part and 5\.67/);
-  type(page, 'Strength you want, ppm', '9000');
+  type(page, 'Strength you need, ppm', '9000');
   expect(said(page)).toMatch(
     /the strength must be at most 8000 for semi-ripe: stronger burns the foot, was 9000/,
   );
@@ -49,8 +49,8 @@ test('a dip is thinned; too strong for the wood stops with the number, and what 
 test('counted roots have their interval, and say whether to wean', () => {
   const page = open();
   type(page, 'Tested', '10');
-  type(page, 'Of them with roots', '8');
+  type(page, 'With roots', '8');
   expect(said(page)).toMatch(/80 % have roots; of the whole tray 49 to 94 %. Begin to wean/);
-  type(page, 'Of them with roots', '5');
+  type(page, 'With roots', '5');
   expect(said(page)).toContain('Not yet');
 });

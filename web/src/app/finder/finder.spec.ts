@@ -42,7 +42,7 @@ describe('what is asked', () => {
     ]);
   });
 
-  test('a wish that nothing can tell apart is none: a price is unknown, nothing wants using up', () => {
+  test('a wish that nothing can tell apart is none: a price is unknown, nothing use up soon', () => {
     expect(wishes.job()!.preferences.useUp).toBe(0);
     TestBed.inject(Wishes);
     const service = wishes as unknown as { shelf: ShelfService };

@@ -84,8 +84,8 @@ describe('what happened, in two presses and a number', () => {
   };
 
   test.each<[string, [label: string, text: string][], object]>([
-    ['Came up', [['So many in all', '61']], { kind: 'up', count: 61 }],
-    ['Counted', [['So many stand', '58']], { kind: 'count', alive: 58 }],
+    ['Came up', [['How many in all', '61']], { kind: 'up', count: 61 }],
+    ['Counted', [['How many stand', '58']], { kind: 'count', alive: 58 }],
     ['Lost', [['So many', '3']], { kind: 'lost', count: 3, cause: 'damped off' }],
     ['Watered from below', [], { kind: 'watered', litres: undefined, minutes: undefined }],
     ['Topped up', [['With, L', '12']], { kind: 'topped', litres: 12 }],
@@ -109,9 +109,9 @@ describe('what happened, in two presses and a number', () => {
     press(fixture, 'Counted');
     press(fixture, 'Save');
     expect([sent, said(fixture)]).toEqual([[], expect.stringContaining('not filled in yet')]);
-    type(fixture, 'So many stand', '58');
+    type(fixture, 'How many stand', '58');
     press(fixture, 'Save');
-    expect(labelled(fixture, 'So many stand').value).toBe('58');
+    expect(labelled(fixture, 'How many stand').value).toBe('58');
     fixture.componentInstance.done();
     TestBed.tick();
     expect(page(fixture).querySelector('form')).toBeNull();
@@ -123,9 +123,9 @@ describe('what happened, in two presses and a number', () => {
     press(fixture, 'By a picture of the tray');
     page(fixture).querySelectorAll<HTMLButtonElement>('.tray button')[5]!.click();
     TestBed.tick();
-    expect(labelled(fixture, 'So many stand').value).toBe('70');
+    expect(labelled(fixture, 'How many stand').value).toBe('70');
     press(fixture, 'Save');
-    type(fixture, 'So many stand', '69');
+    type(fixture, 'How many stand', '69');
     press(fixture, 'Save');
     expect(sent).toEqual([
       { kind: 'count', on: TODAY, alive: 70, empty: [3, 5] },
@@ -176,7 +176,7 @@ describe('sown, potted, set apart', () => {
     press(fixture, 'Set some apart');
     expect(said(fixture)).toContain('They stay in what they stand in');
     expect(said(fixture)).not.toContain('Potting sheet');
-    press(fixture, 'Taken from plants that stand here');
+    press(fixture, 'Taken from plants you have');
     type(fixture, 'Plants of it', '20');
     expect(sessionStorage.getItem('welcome.half-done.planting.{}')).toContain('"plants":20');
     press(fixture, 'Save');

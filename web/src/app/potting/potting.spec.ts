@@ -24,10 +24,10 @@ test('a plug stands freer in a pot, less so when it is set deeper, and says what
   const [after, before] = headline(said(page));
   expect(after).toBeGreaterThan(before + 3);
   expect(said(page)).toMatch(/Fill [\d.]+\smL into each pot: 23 mm deep/);
-  type(page, 'Set deeper than it stood by, mm', '20');
+  type(page, 'Set deeper than before by, mm', '20');
   const [deeper] = headline(said(page));
   expect(deeper).toBeLessThan(after);
-  type(page, 'Set deeper than it stood by, mm', '40');
+  type(page, 'Set deeper than before by, mm', '40');
   expect(said(page)).toContain('at most 23 mm in this pot');
 });
 
@@ -41,7 +41,7 @@ test('a dry ball is soaked first, fine in coarse is said, and a pot too small is
   expect(said(page)).toContain('Fine in coarse');
   choice.patch({ pot: 'cell-288' });
   page.detectChanges();
-  expect(said(page)).toMatch(/That cannot be: .*at least 52 mm deep/);
+  expect(said(page)).toMatch(/Not possible: .*at least 52 mm deep/);
 });
 
 test('a top dressing has its grams, its day and its caution; where the mix lasts there is none', () => {

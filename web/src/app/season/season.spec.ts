@@ -210,7 +210,7 @@ test('a new line answers as it is typed: begin, cells, mix, frost; an impossible
   expect(said(fixture)).toContain('No more can come up than the 20 that were laid out, was 30');
   type(fixture, 'Your test: came up', '12');
   expect(said(fixture)).toMatch(/counting on 4\d % \(your test: 4\d % to 7\d %\)/);
-  press(fixture, 'Put it in the season');
+  press(fixture, 'Add it to the season');
   const { body } = http.expectOne('/api/plan/lines').request as { body: object };
   expect(body).toMatchObject({ crop: 'tomato', plants: 200, seedTest: { came: 12, of: 20 } });
 });

@@ -182,7 +182,7 @@ describe('of one’s own', () => {
   test('a feed by elements becomes one by oxides, and more than all of it is refused', () => {
     const form = show(ProductList);
     giveLibrary(http);
-    type(form, 'P and K stand there as', 'elements');
+    type(form, 'P and K are given as', 'elements');
     type(form, 'N, %', '10');
     type(form, 'P, %', '4.364');
     type(form, 'K, %', '8.301');

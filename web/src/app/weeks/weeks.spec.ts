@@ -110,7 +110,7 @@ test('two waters are blended to an alkalinity that is asked for; what they canno
   expect(labelled(page, 'Of it Well, %').value).toBe('20');
   expect(labelled(page, asked).value).toBe('60');
   type(page, asked, '300');
-  expect(said(page)).toContain('These two together have from 10 to 260 mg/L, not 300.');
+  expect(said(page)).toContain('These two together can have 10 to 260 mg/L, not 300.');
   expect(keeping.now().blendPct).toBeCloseTo(20, 9);
   expect(labelled(page, asked).value).toBe('300');
   type(page, 'Of it Well, %', '40');
@@ -132,7 +132,7 @@ test('a rule is looked for and taken; what no rule mends is said', () => {
   const id = (asked as { id: number }).id;
   worker.answer({ kind: 'rule', id, found: { rule, waterings: 9, left: [], tried: 888 } });
   expect(said(page)).toContain(
-    'Keeps all inside with the fewest waterings: water when 60 % of its water is gone, let 20 % run through, 50 mg/L of nitrogen from day 21: 9 waterings.',
+    'Keeps all in range with the fewest waterings: water when 60 % of its water is gone, let 20 % run through, 50 mg/L of nitrogen from day 21: 9 waterings.',
   );
   // What is lived through meanwhile does not stop it, nor the other way round.
   expect(worker.asked.filter(({ kind }) => kind === 'stop')).toEqual([]);
@@ -160,7 +160,7 @@ test('an answer to an older question is dropped, and what cannot be is said', ()
   worker.answer({ kind: 'lives', id, typical: lifeOf(input, keeping), band: sampler.result() });
   expect(said(page)).toContain('Working it out…');
   worker.answer({ kind: 'impossible', of: 'lives', id: lives().at(-1)!.id, why: 'the tray is upside down' });
-  expect(said(page)).toContain('That cannot be: the tray is upside down.');
+  expect(said(page)).toContain('Not possible: the tray is upside down.');
 });
 
 test('the feed: model section 21, 200 mg/L of nitrogen from 20 % is 1 g/L, for a can and for an injector', () => {
@@ -246,7 +246,7 @@ describe('of a planting', () => {
 
 test('how long it lasts, that it sinks, and what a chosen feed leaves behind', () => {
   const page = open();
-  expect(said(page)).toMatch(/Left alone it is dry after .* in dull weather, .* in sun and wind/);
+  expect(said(page)).toMatch(/Not watered, it is dry after .* in dull weather, .* in sun and wind/);
   expect(said(page)).toMatch(/By week 8 it has sunk [\d.]+\smm to [\d.]+\smm, and holds \d+ to \d+ % of air/);
   expect(lives().at(-1)!.keeping.feedAcidMeqPerMgN).toBe(0);
   TestBed.inject(KeepingService).patch({ feed: 'calcium-nitrate' });

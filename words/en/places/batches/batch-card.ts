@@ -20,7 +20,7 @@ export const batchCard = place('batches/batch-card', {
   orderOfWork: 'Order of work',
   handleWithCare: 'Handle with care:',
   estimatesFromTypicalFiguresTest:
-    'Estimates from typical figures: test pH, air and salts on a first tray. Labels of products, local rules and licensed practice come before this card.',
+    'Estimates from typical figures: test pH, air and salts on a first tray. Product labels, local rules and licensed practice come before this card.',
   forIt: (name: Filling) => line`for ${name}`,
   extra: (sparePct: Filling) => line`, ${sparePct} % extra`,
   sOf: (single: Filling, noun: Filling, name: Filling, spare: Filling) =>

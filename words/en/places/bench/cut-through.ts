@@ -7,7 +7,7 @@ export const cutThrough = place('bench/cut-through', {
   solid: 'solid',
   aWetWeighs: (foot: Filling, noun: Filling, weight: Filling) =>
     line`${foot} A wet ${noun} weighs ${weight}.`,
-  drainsRightDownToThe: 'Drains right down to the foot.',
+  drainsRightDownToThe: 'Drains right to the bottom.',
   saturatedFromBottomToTop: 'Saturated from bottom to top: almost nothing drains at this depth.',
   theBottomStaysSaturatedOnly: (count: Filling) =>
     line`The bottom stays saturated. Only the top ${count} drains.`,

@@ -4,7 +4,7 @@ export const shedSays = place('bench/shed-says', {
   deliveriesAndStock: 'Deliveries and stock',
   makeOrBuy: 'Make or buy?',
   whatIsInTheShed: (stockAmount: Filling, first: Filling) =>
-    line`What is in the shed makes ${stockAmount} of it; ${first} ends first.`,
+    line`Your stock makes ${stockAmount} of it; ${first} runs out first.`,
   ofIt: (amount: Filling, toLowerCase: Filling) => line`${amount} of ${toLowerCase}`,
   shortForThisJob: (join: Filling) => line`Short for this job: ${join}.`,
   without: (join: Filling) => line`, without ${join}`,

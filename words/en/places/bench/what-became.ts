@@ -9,7 +9,7 @@ export const whatBecame = place('bench/what-became', {
   openIt: 'Open it',
   noChangeOfTheMix: 'No change of the mix would help without harming something else.',
   wasExpectedAndReadTest: (name: Filling, what: Filling, fixed: Filling, fixed2: Filling) =>
-    line`${name}: ${what} ${fixed} was expected and ${fixed2} read. Test its materials and your water before you change the mix.`,
+    line`${name}: ${what} ${fixed} was expected and ${fixed2} was read. Test its materials and your water before changing the mix.`,
   against2: (what: Filling, name: Filling, says: Filling) => line`${what}, against “${name}”${says}`,
   limeToPh: (fixed: Filling) => line`Lime to pH ${fixed}`,
   moreOf: (value: Filling, parts: Filling, named: Filling) => line`${value} more ${parts} of ${named}`,

@@ -6,16 +6,16 @@ export const mixPage = place('mix/mix-page', {
   theJob: 'The job',
   theRecipe: 'The recipe',
   whatItComesTo: 'What it comes to',
-  belowIsTheLastThat: ' Below is the last that could.',
+  belowIsTheLastThat: ' Below is the last one that could.',
   thisCannotBeMade: (impossible: Filling, belowIsTheLastThat: Filling) =>
     line`This cannot be made: ${impossible}.${belowIsTheLastThat}`,
   chanceThatAllIsIn: 'Chance that all is in range:',
   asMaterialsScoopsAndLime: (draws: Filling) =>
-    line`as materials, scoops and lime scatter; ${draws} such batches tried`,
+    line`as materials, scoops and lime vary; ${draws} such batches tried`,
   afterTheTub: 'After the tub',
   readingsInBrief: 'Readings in brief',
   findABetterOne: 'Find a better one',
   makeThisBatch: 'Make this batch',
   theMaterials: 'the materials',
-  theLinkWasNotRead: (join: Filling) => line`The link was not read whole. ${join}.`,
+  theLinkWasNotRead: (join: Filling) => line`Part of the link could not be read. ${join}.`,
 });

@@ -2,7 +2,7 @@ import { type Filling, line, place } from '#words/place';
 
 export const enough = place('plants/enough', {
   cellsOfEachArmTell: (cells: Filling, points: Filling) =>
-    line`${cells} cells of each arm tell a fall from 85 to ${points} % four times in five.`,
+    line`${cells} cells of each mix show a fall from 85 to ${points} % four times in five.`,
   cellsOfEachArmTell2: (cells: Filling) =>
-    line`${cells} cells of each arm tell next to nothing: more cells, or more blocks.`,
+    line`${cells} cells of each mix show next to nothing: use more cells, or more groups.`,
 });

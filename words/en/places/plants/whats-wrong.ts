@@ -3,16 +3,16 @@ import { type Filling, line, place } from '#words/place';
 export const whatsWrong = place('plants/whats-wrong', {
   whatIsWrongWithThem: 'What is wrong with them?',
   whatYouSee: 'What you see',
-  theRecordSays: (knownSays: Filling) => line`The record says: ${knownSays}.`,
-  whatWouldTellMost: 'What would tell most:',
+  theRecordSays: (knownSays: Filling) => line`From the record: ${knownSays}.`,
+  whatWouldTellMost: 'What would show most:',
   doIt: 'Do:',
   nextTime: (cause: Filling) => line`Next time: ${cause}.`,
   iDidThat: 'I did that',
   oddsAreCommonPracticeCounted:
-    'Odds are common practice counted together with what helped here. Labels, local rules and licensed advice come first.',
+    'Odds are common practice, counted together with what helped here. Labels, local rules and licensed advice come first.',
   theWeightsBehindAndYours: (signName: Filling) => line`The weights behind “${signName}”, and yours`,
   howOftenEachIsBehind:
-    'How often each is behind it, against the others. The table is common practice, no source; what you set here stands in its place. 0 leaves a cause out.',
+    'How often each is the cause, against the others. The table is common practice, no source; your own figures replace it. 0 leaves a cause out.',
   yoursTheTableSays: ' (yours; the table says ',
   backToTheTable: 'Back to the table',
   doneAgainstOnDidIt: (cause: Filling, on: Filling) => line`Done against “${cause}” on ${on}. Did it help?`,
@@ -38,7 +38,7 @@ export const whatsWrong = place('plants/whats-wrong', {
   seedGood: 'seed good',
   topStaysWet: 'top stays wet',
   topDries: 'top dries',
-  notKept: (message: Filling) => line`Not kept: ${message}`,
+  notKept: (message: Filling) => line`Not saved: ${message}`,
   lessThan1In20: 'less than 1 in 20',
   aboutIn10: (value: Filling) => line`about ${value} in 10`,
 });

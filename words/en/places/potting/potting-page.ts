@@ -1,30 +1,30 @@
 import { type Filling, line, place } from '#words/place';
 
 export const pottingPage = place('potting/potting-page', {
-  whatARootBallFeels: 'What a root-ball feels in its new pot: both water lines, and what goes in around it.',
+  whatARootBallFeels: 'A root-ball in its new pot: both water lines, and what goes in around it.',
   whatGoesIntoWhat: 'What goes into what',
   outOf: 'Out of',
   itsMix: 'Its mix',
   newPot: 'New pot',
   newMix: 'New mix',
-  setDeeperThanItStood: 'Set deeper than it stood by',
+  setDeeperThanItStood: 'Set deeper than before by',
   theOldBallIs: 'The old ball is',
   howDryItIs: 'How dry it is',
   fedLaterFromTheTop: 'Fed later from the top',
   topDressing: 'Top dressing',
   inTheNewPot: 'In the new pot',
-  thatCannotBe: (says: Filling) => line`That cannot be: ${says}.`,
+  thatCannotBe: (says: Filling) => line`Not possible: ${says}.`,
   outlinedTheOldBallThe:
-    'Outlined: the old ball. The dark broken line is where it stood soaked on its own foot; the white one is where the new pot stays saturated.',
+    'Outlined: the old ball. Dark broken line: where it stood saturated in its old vessel. White line: where the new pot stays saturated.',
   where: 'Where',
   air: 'Air',
   water: 'Water',
   steps: 'Steps',
-  enterThePottingWithThe: 'Enter the potting with the plants',
+  enterThePottingWithThe: 'Enter it as a planting',
   atRestThePullIs:
-    'At rest the pull is the same on both sides of the joint, and nil at the foot of the new pot: the ball is computed at its new heights. Roots, which fill pores, are not.',
+    'At rest the pull is equal on both sides of the joint, and zero at the bottom of the new pot. So the ball is computed at its new heights. Roots, which fill pores, are left out.',
   fineInCoarseTheBall:
-    'Fine in coarse: the ball stays wetter than what is around it. Roots are slow to leave it, and its foot is the last to dry: let it dry somewhat between waterings.',
+    'Fine in coarse: the ball stays wetter than the mix around it. Roots are slow to leave it, and its bottom dries last. Let it dry somewhat between waterings.',
   coarseInFineTheNew:
     'Coarse in fine: the new mix holds more and draws the ball dry first. For the first two weeks water onto the ball itself, not beside it.',
   bothHoldAboutTheSame: 'Both hold about the same water at these heights: roots feel no edge.',
@@ -35,17 +35,17 @@ export const pottingPage = place('potting/potting-page', {
   theDepthMustBe: (allowed: Filling) => line`the depth must be ${allowed}`,
   stillShort: ': still short',
   inTheNewPotThe: (after: Filling, before: Filling, stillShort: Filling) =>
-    line`In the new pot the old ball has ${after} % of air; on its own foot it had ${before} %${stillShort}.`,
-  theBallOnItsOwn: 'The ball on its own foot',
+    line`In the new pot the old ball has ${after} % air; in its old vessel it had ${before} %${stillShort}.`,
+  theBallOnItsOwn: 'The ball in its old vessel',
   theBallInTheNew: 'The ball in the new pot',
   theWholePotOfNew: 'The whole pot of new mix',
   stopThisPotHasNo:
-    'Stop: this pot has no holes. It fills up from the foot, and the plants drown whatever the mix: make holes first.',
+    'Stop: this pot has no holes. It fills up with water, and the plants drown in any mix. Make holes first.',
   deepUpToTheFirst: (name: Filling) =>
     line`${name}: deep, up to the first true leaves; roots grow from the stem.`,
   atItsOldLevelNo: (name: Filling) =>
     line`${name}: at its old level, no deeper; the stem rots where it is buried.`,
   atPotting: 'at potting',
   aboutDayAfterPottingWhen: (day: Filling) => line`about day ${day} after potting, when Today calls for feed`,
-  theyWouldTakeMoreBut: '; they would take more, but no more is given at once',
+  theyWouldTakeMoreBut: '; they would use more, but no more is given at once',
 });

@@ -2,8 +2,8 @@ import { type Filling, line, place } from '#words/place';
 
 export const lotPicker = place('run/lot-picker', {
   theLots: 'the lots',
-  notToBeUsedBefore: (readyOn: Filling) => line`Not to be used before ${readyOn}.`,
-  moreWasTakenOfIt: 'More was taken of it than there was: count it, or say that the rest came of another.',
+  notToBeUsedBefore: (readyOn: Filling) => line`Do not use before ${readyOn}.`,
+  moreWasTakenOfIt: 'More was taken than it held: count it, or say where the rest came from.',
   anotherAmountOrTwoLots: 'Another amount, or two lots',
   ofThisOne: 'Of this one',
   theRestOf: 'The rest of',
@@ -15,5 +15,5 @@ export const lotPicker = place('run/lot-picker', {
   left: (name: Filling, of: Filling) => line`${name} (${of} left)`,
   whereItWentNotCounted: 'Where it went; not counted yet',
   left2: (of: Filling) => line`${of} left`,
-  notKept: (message: Filling) => line`Not kept: ${message}`,
+  notKept: (message: Filling) => line`Not saved: ${message}`,
 });

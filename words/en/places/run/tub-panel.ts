@@ -12,6 +12,6 @@ export const tubPanel = place('run/tub-panel', {
   whatIsLeftOf: (name: Filling) => line`What is left of ${name}`,
   yoursLeftOfBatch: (id: Filling) => line`yours, left of batch ${id}`,
   yoursWhatStayedOnThe: 'yours, what stayed on the screen',
-  standsOnYourShelf: (name: Filling) => line`${name} stands on your shelf.`,
-  notKept: (message: Filling) => line`Not kept: ${message}`,
+  standsOnYourShelf: (name: Filling) => line`${name} is on your shelf.`,
+  notKept: (message: Filling) => line`Not saved: ${message}`,
 });

@@ -3,7 +3,7 @@ import { type Filling, line, place } from '#words/place';
 export const roomPage = place('season/room-page', {
   theLastFrostHere: 'The last frost here',
   threeDaysOfYourOwn:
-    'Three days of your own: in one year of ten it is over by the first, usually by the second, in nine years of ten by the third. Local records know them best.',
+    'Enter three days: frost is over by the first in one year of ten, by the second in half. By the third it is over in nine years of ten. Local records know them best.',
   benches: 'Benches',
   bench: 'Bench',
   aBenchMustHaveA: 'A bench must have a name',
@@ -21,8 +21,8 @@ export const roomPage = place('season/room-page', {
   usual: 'Usual',
   lateOneYearOfTen: 'Late, one year of ten after it',
   allThreeMustBeDays: 'All three must be days',
-  theThreeDaysMustCome: (join: Filling) => line`The three days must come one after the other: ${join} do not`,
+  theThreeDaysMustCome: (join: Filling) => line`The three days must follow one another: ${join} do not`,
   bench2: (value: Filling) => line`Bench ${value}`,
-  keptTheSeasonIsCounted: 'Kept: the season is counted by it.',
-  notKept: (message: Filling) => line`Not kept: ${message}`,
+  keptTheSeasonIsCounted: 'Saved: the season now counts on it.',
+  notKept: (message: Filling) => line`Not saved: ${message}`,
 });

@@ -13,19 +13,19 @@ export const devicesForm = place('settings/devices-form', {
   onItAndType: 'on it and type',
   forOneDeviceUntil: (until: Filling) => line`For one device, until ${until}.`,
   itWarnsOfTheCertificate:
-    'It warns of the certificate at first: that is right, it does not know this nursery yet. The page that opens offers the nursery’s authority and says how to install it; with it the device works without the network too.',
+    'At first it warns of the certificate, for it does not know this nursery yet: that is right. The page that opens offers the nursery’s authority and says how to install it. With it the device works without the network too.',
   itsName: 'Its name',
   saveTheName: 'Save the name',
   pairedSeen: (pairedAt: Filling, seenAt: Filling) => line`paired ${pairedAt}, seen ${seenAt}`,
   rename: 'Rename',
-  takeItsLeaveAway: 'Take its leave away',
+  takeItsLeaveAway: 'Remove this device',
   thisMachineAlone: 'This machine alone',
   nobodyElseCanReachIt: 'Nobody else can reach it.',
   pairedDevicesSealed: 'Paired devices, sealed',
   nobodyBetweenCanReadOr:
-    'Nobody between can read or change anything. A device warns of the certificate until the nursery’s own authority is installed on it.',
+    'Nobody between can read or change anything. A device warns of the certificate until it has the nursery’s own authority.',
   pairedDevicesPlain: 'Paired devices, plain',
   noWarningButWhoeverIs:
-    'No warning, but whoever is in the same network can read along and steal the device’s key. Only for a network that is yours alone; nothing works there without the network.',
+    'No warning, but anyone in the same network can read along and steal the device’s key. Only for a network of your own. Nothing works there without the network.',
   notDone: 'Not done',
 });

@@ -15,6 +15,6 @@ export const ownWindows = place('settings/own-windows', {
   acidLovers: 'Acid lovers',
   to: (low: Filling, high: Filling, unit: Filling) => line`${low} to ${high}${unit}`,
   fromToIsNoWindow: (name: Filling, low: Filling, high: Filling) =>
-    line`${name}: from ${low} to ${high} is no window. The low end must be below the high end.`,
-  notKept: (why: Filling) => line`Not kept: ${why}`,
+    line`${name}: ${low} to ${high} is not a range. The low end must be below the high end.`,
+  notKept: (why: Filling) => line`Not saved: ${why}`,
 });

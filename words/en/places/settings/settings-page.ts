@@ -3,39 +3,37 @@ import { type Filling, line, place } from '#words/place';
 export const settingsPage = place('settings/settings-page', {
   yourApproach: 'Your approach',
   itDecidesWhatARecipe:
-    'It decides what a recipe starts from and how loudly some rules speak. What can hurt plants or people is said in every approach.',
+    'It decides what a recipe starts from and how loudly some rules speak. Hazards to plants or people are said in every approach.',
   goodAt: 'Good at',
   itCosts: 'It costs',
   itRisks: 'It risks',
   openItsMixTo: 'Open its mix to',
-  whereReadingsShouldLie: 'Where readings should lie',
+  whereReadingsShouldLie: 'Where readings should be',
   yoursReplaceTheUsualOnes:
-    'Yours replace the usual ones on every device, from the next recipe on. Batches are judged as they were. With loam, compost or coir the usual pH window slides up by itself; a window that you set stays.',
+    'Yours replace the usual ones on every device, from the next recipe on. Batches stay judged as they were. With loam, compost or coir the usual pH window moves up by itself; one that you set stays.',
   days: 'Days',
-  whatIsDueAndWhat: 'What is due and what came today goes by the calendar of the nursery, on every device.',
+  whatIsDueAndWhat: 'What is due, and what came today, follows the nursery’s calendar on every device.',
   theNursery: 'the nursery',
   timeZoneOfTheNursery: 'Time zone of the nursery',
   backups: 'Backups',
   madeAtTheStartAnd:
-    'Made at the start and every day, each checked before it counts: the newest of seven days, five weeks and twelve months are kept. Never copy the data file itself while Welcome runs: half of it may lie in its journal.',
-  backupsAreMadeAndPut: 'Backups are made and put back at the machine itself on which Welcome runs.',
+    'A backup is made at the start and every day, and checked before it counts. The newest of seven days, five weeks and twelve months stay. Never copy the data file itself while Welcome runs: part of it may be in its journal.',
+  backupsAreMadeAndPut: 'Backups are made and restored on the machine that runs Welcome.',
   phonesAndOtherDevices: 'Phones and other devices',
   atTheBenchWithA:
-    'At the bench with a phone: it opens Welcome over the nursery’s own network, once it is paired here. What is lost or stolen is shut out with one press.',
-  devicesArePairedNamedAnd:
-    'Devices are paired, named and shut out at the machine itself on which Welcome runs.',
+    'A phone at the bench opens Welcome over the nursery’s own network, once it is paired here. A lost or stolen one is shut out with one press.',
+  devicesArePairedNamedAnd: 'Devices are paired, named and shut out on the machine that runs Welcome.',
   thisDeviceShowsNothingWithout:
-    'This device shows nothing without the network; what you type stays in the open page. With',
+    'Without the network this device shows nothing; what you type stays in the open page. With',
   theNurserysOwnAuthority: 'the nursery’s own authority',
-  installedOnItItOpens: 'installed on it, it opens without the network too.',
-  thisDeviceOpensWithoutThe:
-    'This device opens without the network, and sends what was entered when it is back.',
+  installedOnItItOpens: 'installed, it opens without the network too.',
+  thisDeviceOpensWithoutThe: 'This device opens without the network, and sends your entries once it is back.',
   toAndFromAnotherGrower: 'To and from another grower',
   yourOwnMixesMaterialsProducts:
-    'Your own mixes, materials, products, vessels and crops as one small file. From theirs you see first what is new, the same, or different; nothing of yours is changed.',
+    'Your own mixes, materials, products, vessels and crops as one small file. From theirs you first see what is new, the same or different. Nothing of yours changes.',
   money: 'Money',
   theSignBeforeMoney: 'The sign before money',
-  howFarThingsScatter: 'How far things scatter',
+  howFarThingsScatter: 'How far things vary',
   twoOfThreeBatchesLie:
     'Two of three batches lie within ± this. It draws the grey bands on the readings. Usual values are common practice, no source.',
   backToTheUsualOnes: 'Back to the usual ones',
@@ -54,7 +52,7 @@ export const settingsPage = place('settings/settings-page', {
   howPressingNarrowsPoresIn: 'How pressing narrows pores, ± in the power',
   freeLimeInComposts: 'Free lime in composts, ± %',
   lostInMixingPoints: 'Lost in mixing, ± points',
-  ecOfSoMuchSalt: 'EC of so much salt, ± %',
+  ecOfSoMuchSalt: 'EC of a given salt, ± %',
   todayIsThere: (today: Filling) => line`Today is ${today} there.`,
-  notKept: (message: Filling) => line`Not kept: ${message}`,
+  notKept: (message: Filling) => line`Not saved: ${message}`,
 });

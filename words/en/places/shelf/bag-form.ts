@@ -2,14 +2,14 @@ import { type Filling, line, place } from '#words/place';
 
 export const bagForm = place('shelf/bag-form', {
   takeTheIngredientsInThe:
-    'Take the ingredients in the order of the bag, the most first. Leave out what is not printed; the readings get a wider band.',
+    'Enter the ingredients in the order on the bag, largest share first. Leave out what is not printed; the readings get a wider band.',
   nameOnTheBag: 'Name on the bag',
   nextIngredient: 'Next ingredient',
   ingredients: 'Ingredients',
   partsOf: 'Parts of ',
-  ifTold: ', if told',
+  ifTold: ', if given',
   remove: (name: Filling) => line`Remove ${name}`,
-  thatCannotBe: (why: Filling) => line`That cannot be: ${why}.`,
+  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
   phOnTheBag: 'pH on the bag',
   nitrogenInIt: 'Nitrogen in it',
   phosphorusInIt: 'Phosphorus in it',

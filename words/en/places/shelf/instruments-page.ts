@@ -3,7 +3,7 @@ import { type Filling, line, place } from '#words/place';
 export const instrumentsPage = place('shelf/instruments-page', {
   simulatedStandInsEachBehind:
     'Simulated stand-ins, each behind the interface that a real device would use. They drift and are noisy: calibrate before a test that counts.',
-  noInstrumentsHeardFromThey: 'No instruments heard from. They come back by themselves.',
+  noInstrumentsHeardFromThey: 'No instruments answer. They come back by themselves.',
   theInstruments: 'the instruments',
   calibrated: (at: Filling, get: Filling) => line`calibrated ${at}${get}`,
   neverCalibrated: 'never calibrated',

@@ -3,5 +3,5 @@ import { type Filling, line, place } from '#words/place';
 export const judgedAlone = place('shelf/judged-alone', {
   byItselfFor: 'By itself, for',
   byItself: 'By itself',
-  wants: (verdict: Filling, window: Filling) => line`${verdict}: wants ${window}`,
+  wants: (verdict: Filling, window: Filling) => line`${verdict}: should be ${window}`,
 });

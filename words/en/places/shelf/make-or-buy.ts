@@ -2,18 +2,18 @@ import { type Filling, line, place } from '#words/place';
 
 export const makeOrBuy = place('shelf/make-or-buy', {
   forTheOpenRecipeWith:
-    'For the open recipe, with the prices of your lots and shelf. Nothing here is kept but your figures.',
+    'For the open recipe, with the prices of your deliveries and shelf. Only your figures are saved.',
   bagSizeIn: 'Bag size in',
   noPriceYetForIt: (unpriced: Filling) =>
-    line`No price yet for ${unpriced}: it counts as nothing until its lot or its place on the shelf has one.`,
+    line`No price yet for ${unpriced}: it counts as nothing until a delivery or the shelf has one.`,
   aYearOfIt: 'A year of it',
   whatAYearTakes: 'What a year takes',
   ofIt: 'Of',
   aYear: 'A year',
   money: 'Money',
-  theDearestFirstWhatIs: 'The dearest first: what is worth buying by the pallet, the load or the large bale.',
-  aHundredPlantsByWhat: 'A hundred plants, by what they stand in',
-  byWhatTheyStandIn: 'By what they stand in',
+  theDearestFirstWhatIs: 'The most costly first: what is worth buying by the pallet, load or large bale.',
+  aHundredPlantsByWhat: 'A hundred plants, by vessel',
+  byWhatTheyStandIn: 'By vessel',
   mixMoney: 'Mix, money',
   vesselMoney: 'Vessel, money',
   minutes: 'Minutes',
@@ -21,7 +21,7 @@ export const makeOrBuy = place('shelf/make-or-buy', {
   ft: 'ft²',
   bench: (ft: Filling) => line`Bench, ${ft}`,
   priceUsesMinutesAndPlace:
-    'Price, uses, minutes and place on the bench are asked with your own vessels, under Vessels; a dash is what nobody told.',
+    'Price, uses, minutes and place on the bench are asked under Vessels. A dash means not given.',
   aBagOfTheBought: 'A bag of the bought mix holds',
   itCosts: 'It costs',
   minutesToMakeABatch: 'Minutes to make a batch',
@@ -35,7 +35,7 @@ export const makeOrBuy = place('shelf/make-or-buy', {
   made: 'Made',
   bought: 'Bought',
   madeA: (gallon: Filling) => line`Made, a ${gallon}`,
-  whatIsBoughtFirstIs: 'What is bought first is back after',
+  whatIsBoughtFirstIs: 'What is bought first is paid back after',
   ifTheBagMeansQuarts: (liquid: Filling, bags: Filling) =>
     line`If the bag means ${liquid} quarts it takes ${bags} bags.`,
   yd: (toFixed: Filling) => line`${toFixed} yd³`,

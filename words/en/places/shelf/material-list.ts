@@ -2,10 +2,9 @@ import { type Filling, line, place } from '#words/place';
 
 export const materialList = place('shelf/material-list', {
   tickWhatYouHaveThe:
-    'Tick what you have. The finder tries every recipe of it, swaps offer it first, and a price counts where you wish for a low one.',
+    'Tick what you have. The finder tries every recipe of it, and swaps offer it first. A price counts where you ask for a low one.',
   theMaterials: 'the materials',
-  atMostAreSearchedTake: (most: Filling) =>
-    line`${most} at most are searched: take one off to put another on.`,
+  atMostAreSearchedTake: (most: Filling) => line`At most ${most} are searched: remove one to add another.`,
   tests: 'tests',
   ofIt: (shortName: Filling) => line`of ${shortName}`,
 });

@@ -6,14 +6,14 @@ export const materialPage = place('shelf/material-page', {
   figure: 'Figure',
   book: 'Book',
   yours: 'Yours',
-  whereItLies: 'Where it lies',
+  whereItLies: 'Where it is',
   tests: 'Tests',
   eachIsOneStandardDeviation:
-    'Each ± is one standard deviation. A test counts the more the surer it is against the book; every recipe with it is judged by your figure.',
+    'Each ± is one standard deviation. The surer a test, the more it counts against the book. Every recipe with it is judged by your figure.',
   theTestsBelowDoNot: (misfit: Filling) =>
-    line`The tests below do not fit it any more: ${misfit}. They change nothing: remove what is wrong.`,
+    line`The tests below no longer fit it: ${misfit}. They change nothing: remove what is wrong.`,
   takenFromTheBookSo:
-    'Taken from the book so far. One test at the bench makes it yours: it moves the figure and narrows the band.',
+    'From the book so far. One test at the bench makes it yours: it moves the figure and narrows the band.',
   testIt: 'Test it',
   whichTest: 'Which test',
   shakenAs: 'Shaken as',
@@ -21,7 +21,7 @@ export const materialPage = place('shelf/material-page', {
   ofWhichLot: 'Of which lot',
   enterIt: 'Enter it',
   doneSoFar: 'Done so far',
-  takeItUpAgain: 'Take it up again',
+  takeItUpAgain: 'Use it again',
   layItAside: 'Lay it aside',
   notEntered: (named: Filling) => line`Not entered: ${named}`,
   notDone: (message: Filling) => line`Not done: ${message}`,

@@ -10,7 +10,7 @@ export const materialTests = place('shelf/material-tests', {
   dry: 'Dry',
   soakAndDrain: 'Soak and drain',
   plugAVesselFillIt:
-    'Plug a vessel, fill it, let water in slowly to the brim, wait an hour, top up, pull the plug, catch what runs out.',
+    'Plug a vessel, fill it, let water in slowly to the brim. Wait an hour, top up, pull the plug, catch what runs out.',
   ranOutOfOne: 'Ran out of one',
   shakeWithDistilledWaterWait: 'Shake with distilled water, wait half an hour, read the pen.',
   salts: 'Salts',
@@ -27,8 +27,8 @@ export const materialTests = place('shelf/material-tests', {
   largestPiece: 'Largest piece',
   blockFalls: 'Block falls',
   pressABlockOfIt:
-    'Press a block of it alone. Drop it flat from a foot (30 cm) onto a board until it breaks: count the falls it outlived.',
-  fallsThatItOutlived: 'Falls that it outlived',
+    'Press a block of it alone. Drop it flat from a foot (30 cm) onto a board until it breaks, and count the falls it survives.',
+  fallsThatItOutlived: 'Falls that it survived',
   weightDry: 'Weight, dry',
   airDrained: 'Air, drained',
   answerToLime: 'Answer to lime',

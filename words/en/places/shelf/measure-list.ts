@@ -8,6 +8,6 @@ export const measureList = place('shelf/measure-list', {
   aBucketCupOrTub: 'A bucket, cup or tub',
   holdsStruck: 'Holds, struck',
   heapedIfYouHeapIt: 'Heaped, if you heap it',
-  notKept: (message: Filling) => line`Not kept: ${message}`,
+  notKept: (message: Filling) => line`Not saved: ${message}`,
   isArchived: (name: Filling) => line`${name} is archived.`,
 });

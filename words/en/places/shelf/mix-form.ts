@@ -2,9 +2,9 @@ import { type Filling, line, place } from '#words/place';
 
 export const mixForm = place('shelf/mix-form', {
   aMixOfYoursNew:
-    'A mix of yours, new or standing in a tub for weeks, as one part of another. Its peat and its feed come along; feed that was set free by now is in its water.',
-  mixedSoManyWeeksAgo: 'Mixed so many weeks ago',
+    'A mix of yours, new or from a tub, as one part of another. Its peat and its feed come along. What its feed has released by now is in its water.',
+  mixedSoManyWeeksAgo: 'Weeks since it was mixed',
   stoodAt: 'Stood at',
-  thatCannotBe: (why: Filling) => line`That cannot be: ${why}.`,
+  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
   yoursOfTheMix: (name: Filling) => line`yours, of the mix ${name}`,
 });

@@ -8,7 +8,7 @@ export const newLot = place('shelf/new-lot', {
   nameOnTheBagBale: 'Name on the bag, bale or heap',
   begunOn: 'Begun on',
   cameOn: 'Came on',
-  notToBeUsedBefore: (readyOn: Filling) => line`not to be used before ${readyOn}:`,
+  notToBeUsedBefore: (readyOn: Filling) => line`do not use before ${readyOn}:`,
   feedOrLime: 'Feed or lime',
   emptyVessels: 'Empty vessels',
   bought: 'Bought',
@@ -19,6 +19,6 @@ export const newLot = place('shelf/new-lot', {
   yearOfHarvest: 'Year of harvest',
   germination: 'Germination, %',
   usedBeforeTimes: 'Used before, times',
-  isKept: (name: Filling) => line`${name} is kept.`,
-  notKept: (message: Filling) => line`Not kept: ${message}`,
+  isKept: (name: Filling) => line`${name} is saved.`,
+  notKept: (message: Filling) => line`Not saved: ${message}`,
 });

@@ -3,21 +3,21 @@ import { type Filling, line, place } from '#words/place';
 export const ownMaterial = place('shelf/own-material', {
   change: 'Change ',
   yourHeapABagFrom:
-    'Your heap, a bag from the merchant, what is left of a mix: like this one, but… Leave out what you do not know; it is taken from the kin, and the readings get a wider band.',
+    'Your heap, a bag from the merchant, what is left of a mix: like this one, but… Leave out what you do not know. It is taken from the similar one, and the readings get a wider band.',
   like: 'Like',
   chooseTheNearest: 'choose the nearest',
   aliveFromAHeapNot: 'alive: from a heap, not heated since',
   whatLivesInItMay:
-    'What lives in it may harm: mask against its dust, gloves, wash your hands. Manure and food crops: local rules on waiting come first.',
+    'What lives in it may harm: wear a mask against its dust and gloves, wash your hands. With manure on food crops, local rules on waiting come first.',
   yours: 'Yours',
   aMeasureThatHolds: 'A measure that holds',
   weighsFullAndStruck: 'weighs, full and struck',
   waterInItOfIts: 'Water in it, % of its wet weight',
   largestPieceOrItsScreen: 'Largest piece, or its screen',
   ecOf1PartIn: 'EC of 1 part in 5 of water, mS/cm',
-  thatCannotBe: (why: Filling) => line`That cannot be: ${why}.`,
+  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
   itComesToPhTimes: (ph: Filling, toFixed: Filling, toFixed2: Filling, maxParticleMm: Filling) =>
-    line`It comes to: pH ${ph}, ${toFixed} times as heavy as water when dry, ${toFixed2} % water when drained, bits to ${maxParticleMm} mm.`,
+    line`Result: pH ${ph}, ${toFixed} times as heavy as water when dry, ${toFixed2} % water when drained, pieces to ${maxParticleMm} mm.`,
   yoursLike: (toLowerCase: Filling) => line`yours, like ${toLowerCase}`,
   yoursAsYouChangedIt: 'yours, as you changed it',
 });

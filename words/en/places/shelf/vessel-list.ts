@@ -1,11 +1,11 @@
 import { type Filling, line, place } from '#words/place';
 
 export const vesselList = place('shelf/vessel-list', {
-  insideMeasuresDecideHowMuch: 'Inside measures decide how much water stands in a mix: measure your own.',
+  insideMeasuresDecideHowMuch: 'Inside measures decide how much water stays in a mix: measure your own.',
   theVessels: 'the vessels',
   change: 'Change ',
   itsShape: 'Its shape',
-  waterCanLeaveAtThe: 'water can leave at the foot: it has holes, or is fabric',
+  waterCanLeaveAtThe: 'water drains at the bottom: it has holes, or is fabric',
   itsWalls: 'Its walls',
   aPressedDiscOrPlug: 'a pressed disc or plug that is its own mix',
   whatItCosts: 'What it costs',
@@ -30,15 +30,15 @@ export const vesselList = place('shelf/vessel-list', {
   growBag: 'Grow bag',
   trough: 'Trough',
   aPressedBlock: 'A pressed block',
-  waterThatOneTakesTo: 'Water that one takes to the brim',
+  waterThatOneTakesTo: 'Water that one holds to the brim',
   blocksFromABucket10: 'Blocks from a bucket (10 L, 2.6 gal) of loose mix',
   priceOfATraySet: 'Price of a tray, set or single one',
-  usedSoManyTimes: 'Used so many times',
+  usedSoManyTimes: 'Times used',
   minutesToFillOrPress: 'Minutes to fill or press a hundred',
   aTraySetOrSingle: 'A tray, set or single one stands on',
   closed: 'Closed',
   fabric: 'Fabric',
   peatOrFibre: 'Peat or fibre',
-  canBeFilledNow: (name: Filling) => line`${name} can be filled now.`,
-  notKept: (message: Filling) => line`Not kept: ${message}`,
+  canBeFilledNow: (name: Filling) => line`${name} is on your shelf.`,
+  notKept: (message: Filling) => line`Not saved: ${message}`,
 });

@@ -4,12 +4,12 @@ export const feedMaker = place('weeks/feed-maker', {
   theFeed: 'The feed',
   canOrTank: 'Can or tank',
   injectorOneTo1None: 'Injector, one to (1: none)',
-  thatCannotBe: (why: Filling) => line`That cannot be: ${why}.`,
-  itNeitherSoursNorLimes: 'It neither sours nor limes.',
+  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
+  itNeitherSoursNorLimes: 'It neither acidifies nor limes.',
   itSoursOfAlkalinityAre: (fixed: Filling, unit: Filling) =>
-    line`It sours: ${fixed} ${unit} of alkalinity are taken away by what it leaves.`,
+    line`It acidifies: what it leaves removes ${fixed} ${unit} of alkalinity.`,
   itLimesLikeMoreOf: (fixed: Filling, unit: Filling) =>
-    line`It limes, like ${fixed} ${unit} more of alkalinity.`,
+    line`It limes, like ${fixed} ${unit} more alkalinity.`,
   ofStock: 'of stock',
   ofWater: 'of water',
   atThePlant: (unit: Filling, join: Filling) => line`At the plant, ${unit}: ${join}.`,

@@ -4,12 +4,12 @@ export const weeksPage = place('weeks/weeks-page', {
   theOpenRecipeInstead: 'the open recipe instead',
   changeItOnTheMix: 'change it on the mix',
   whatTheWeeksBring: 'What the weeks bring',
-  thatCannotBe: (why: Filling) => line`That cannot be: ${why}.`,
+  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
   workingItOut: 'Working it out…',
   reckoning: 'Reckoning',
   theLineIsTheMiddle:
-    'The line is the middle of 500 lives with other sacks, scoops and weather; nine in ten lie in the grey; the green is right. Evaporation, the plant’s demand, leaf cover and settling: common practice, no source. What the chosen feed leaves of acid or lime is counted in.',
-  howItIsKept: 'How it is kept',
+    'The line is the middle of 500 lives with other sacks, scoops and weather. Nine in ten lie in the grey; green is right. Evaporation, the plant’s demand, leaf cover and settling: common practice, no source. The acid or lime that the chosen feed leaves is included.',
+  howItIsKept: 'House, water and feed',
   howYouWaterAndFeed: 'How you water and feed',
   findMeARule: 'Find me a rule',
   houseAndWater: 'House and water',
@@ -25,9 +25,9 @@ export const weeksPage = place('weeks/weeks-page', {
   acidInTheWater: 'Acid in the water',
   toPh: 'To pH',
   yourWaters: 'Your waters',
-  areKeptOnTheShelf: 'are kept on the shelf.',
+  areKeptOnTheShelf: 'are on the shelf.',
   acidBurnsEyesAndSkin:
-    'Acid burns eyes and skin: goggles, gloves, and acid into water, never water into acid. The label and local rules decide. Try it on a little and read its pH first.',
+    'Acid burns eyes and skin: wear goggles and gloves. Pour acid into water, never water into acid. The label and local rules decide. Try a little first and read its pH.',
   dull: 'Dull',
   bright: 'Bright',
   sunAndWind: 'Sun and wind',
@@ -35,7 +35,7 @@ export const weeksPage = place('weeks/weeks-page', {
   phosphoricAcid75: 'phosphoric acid, 75 %',
   nitricAcid61: 'nitric acid, 61 %',
   theseTwoTogetherHaveFrom: (fixed: Filling, fixed2: Filling, unit: Filling, fixed3: Filling) =>
-    line`These two together have from ${fixed} to ${fixed2} ${unit}, not ${fixed3}.`,
+    line`These two together can have ${fixed} to ${fixed2} ${unit}, not ${fixed3}.`,
   withEachWateringItBrings: (fixed: Filling, unit: Filling, fixed2: Filling) =>
     line`; with each watering it brings ${fixed} ${unit} of calcium and ${fixed2} of magnesium`,
   alkalinityEc: (fixed: Filling, unit: Filling, fixed2: Filling, brings: Filling) =>
@@ -57,7 +57,7 @@ export const weeksPage = place('weeks/weeks-page', {
   timingsOfYoursSay: (times: Filling) => line`${times} timings of yours say`,
   minutesAs: (fixed: Filling, timingsOfYoursSay: Filling) => line`${fixed} minutes, as ${timingsOfYoursSay}`,
   halfAnHour: 'half an hour',
-  noPhOrEcWas: 'No pH or EC was read of them yet: one reading pulls the lines to what is there.',
+  noPhOrEcWas: 'No pH or EC reading of them yet: one reading pulls the lines to what is there.',
   theOneReading: 'the one reading',
   theReadings: (inside: Filling) => line`the ${inside} readings`,
   theLinesGoThroughOf: (theReadings: Filling) =>
@@ -65,7 +65,7 @@ export const weeksPage = place('weeks/weeks-page', {
   waterInEach: (noun: Filling) => line`Water in each ${noun}`,
   saltsSaturatedExtract: 'Salts, saturated extract',
   waterWhenThisShareOf: 'Water when this share of its water is gone',
-  letSoMuchRunThrough: 'Let so much run through',
+  letSoMuchRunThrough: 'Share to let run through',
   feedNitrogenInTheWater: 'Feed, nitrogen in the water',
   feedFromDay: 'Feed from day',
   leavesOverTheMixAt: 'Leaves over the mix at first',
@@ -77,8 +77,8 @@ export const weeksPage = place('weeks/weeks-page', {
   letIt: (leachPct: Filling) => line`let ${leachPct} %`,
   waterWhenOfItsWater: (fixed: Filling, letIt: Filling, feed: Filling, waterings: Filling) =>
     line`water when ${fixed} % of its water is gone, ${letIt} run through, ${feed}: ${waterings} waterings`,
-  keepsAllInsideWithThe: (says: Filling) => line`Keeps all inside with the fewest waterings: ${says}.`,
+  keepsAllInsideWithThe: (says: Filling) => line`Keeps all in range with the fewest waterings: ${says}.`,
   fromDay: (trouble: Filling, first: Filling) => line`${trouble} from day ${first}`,
   noRuleOfKeepsAll: (tried: Filling, says: Filling, join: Filling, join2: Filling) =>
-    line`No rule of ${tried} keeps all inside. The nearest: ${says}; ${join}. ${join2}`,
+    line`None of ${tried} rules keeps all in range. The nearest: ${says}; ${join}. ${join2}`,
 });

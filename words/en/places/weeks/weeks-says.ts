@@ -11,7 +11,7 @@ export const weeksSays = place('weeks/weeks-says', {
   feedLessOrLetMore: 'Feed less, or let more run through.',
   lessAcidInWaterOr: 'Less acid in water or feed, or a little more lime in the next mix.',
   acidInTheWaterRain: 'Acid in the water, rain water, or less lime in the next mix.',
-  itIsNeverWateredBy: 'It is never watered by this rule.',
+  itIsNeverWateredBy: 'By this rule it is never watered.',
   everyDay: 'every day',
   everyDays: (gap: Filling) => line`every ${gap} days`,
   atFirst: (every: Filling) => line`, ${every} at first`,
@@ -22,11 +22,11 @@ export const weeksSays = place('weeks/weeks-says', {
   overAMonth: 'over a month',
   days: (fixed: Filling) => line`${fixed} days`,
   leftAloneItIsDry: (dull: Filling, bright: Filling, sun: Filling) =>
-    line`Left alone it is dry after ${dull} in dull weather, ${bright} in a bright house, ${sun} in sun and wind.`,
+    line`Not watered, it is dry after ${dull} in dull weather, ${bright} in bright, ${sun} in sun and wind.`,
   smallBlocksAFineMist: (value: Filling) =>
-    line`Small blocks: a fine mist, not a rose, about every ${value} hours of a bright day; a hard jet takes them apart.`,
+    line`Small blocks: a fine mist, not a rose, about every ${value} hours of a bright day. A hard jet takes them apart.`,
   itsPoresHoldLittleAir: (noun: Filling) =>
-    line`Its pores hold little air once it is watered: do not water again before the ${noun} has lost half of its water, or roots drown.`,
+    line`Its pores hold little air once watered. Do not water before the ${noun} has lost half its water, or roots drown.`,
   itsTopStaysWetAfter:
-    'Its top stays wet after watering: in light it greens with film and moss. Sand or grit on top, water from below, and drier nights.',
+    'Its top stays wet after watering: in light it grows film and moss. Put sand or grit on top, water from below, keep nights drier.',
 });

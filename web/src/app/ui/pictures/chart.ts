@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { type EChartsCoreOption } from 'echarts/core';
 import { NgxEchartsDirective, provideEchartsCore } from 'ngx-echarts';
-import { chart as texts } from '#words/en/places/ui/pictures/chart';
 
 /** Colours and type that every chart shares with the page. */
 export const chartLook = {
@@ -13,7 +12,7 @@ export const chartLook = {
   window: '#c9dccf',
   windowEdge: '#2e6b4c',
   action: '#f2a900',
-  font: texts.atkinsonHyperlegibleNextVariableSystem,
+  font: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
 } as const;
 
 /** An axis in the look of the page. */

@@ -21,7 +21,7 @@ export const overTime = place('mix/answer/over-time', {
   nitrogen: 'Nitrogen',
   runsShortIn: 'runs short in',
   week: (week: Filling) => line`week ${week}`,
-  feedMustStartByThen: ': feed must start by then, or pot up.',
+  feedMustStartByThen: ': start feeding by then, or pot up.',
   lastsTheEightWeeksDrawn: 'lasts the eight weeks drawn.',
   mgInEach: 'mg in each ',
   at20CUnderFull: ' at 20 °C under full leaf; demand: common practice, no source',

@@ -4,7 +4,7 @@ export const swapMenu = place('mix/doses/swap-menu', {
   useADifferentProduct: 'Use a different product',
   than: (name: Filling) => line`than ${name}`,
   eachBrings: (by: Filling) => line`Each brings ${by}.`,
-  nothingElseOnTheShelf: 'Nothing else on the shelf brings it.',
+  nothingElseOnTheShelf: 'Nothing else on the shelf supplies it.',
   asMuchNitrogen: 'as much nitrogen',
   asMuchPhosphorus: 'as much phosphorus',
   asMuchPotassium: 'as much potassium',

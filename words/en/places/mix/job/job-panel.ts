@@ -4,7 +4,7 @@ export const jobPanel = place('mix/job/job-panel', {
   theJob: 'The job',
   firmedBy: 'Firmed by',
   firmedByPercent: 'Firmed by, percent',
-  forPlantsThatWantAcid: 'For plants that want acid mix: heathers, camellias, blueberries',
+  forPlantsThatWantAcid: 'For plants that need an acid mix: heathers, camellias, blueberries',
   howMuch: 'How much',
   numberOf: 'Number of ',
   extra: 'Extra',
@@ -15,10 +15,10 @@ export const jobPanel = place('mix/job/job-panel', {
   fillOtherVesselsToo: 'Fill other vessels too',
   anotherVessel: 'Another vessel',
   airAndWaterAreShown: (name: Filling) =>
-    line`Air and water are shown for ${name}; look at the others by choosing them above.`,
+    line`Air and water are shown for ${name}; choose another above to see it.`,
   thisOneIsItsOwn:
     'This one is its own mix: nothing is filled in. Soak it, and lay it under the next pot when you pot up.',
-  filledHalfOrVeryFine: 'Filled half, or very fine seed',
+  filledHalfOrVeryFine: 'Part filled, or very fine seed',
   filledNow: 'Filled now',
   filledNowPercentOfIts: 'Filled now, percent of its depth',
   topUpAsTheStem: 'Top up as the stem grows:',

@@ -4,10 +4,10 @@ export const swapMaterial = place('mix/parts/swap-material', {
   swap: 'Swap ',
   screenedAt: ', screened at ',
   screenedFirstAt: 'Screened first, at',
-  inItsPlaceMadeTo: 'In its place, made to behave as alike as whole parts allow:',
+  inItsPlaceMadeTo: 'In its place, as alike as whole parts allow:',
   onYourShelf: ', on your shelf',
   looking: 'Looking…',
-  nothingCanStandInFor: 'Nothing can stand in for it.',
+  nothingCanStandInFor: 'Nothing can replace it.',
   behavesAlike: 'behaves alike',
   notMatched: (join: Filling) => line`not matched: ${join}`,
 });

@@ -3,7 +3,7 @@ import { type Filling, line, place } from '#words/place';
 export const ownTests = place('mix/tests/own-tests', {
   yourOwnTestsOfThis: 'Your own tests of this mix',
   inUse: ' in use',
-  noneYetEachOneSharpens: 'none yet: each one sharpens the readings',
+  noneYetEachOneSharpens: 'none yet: each one narrows the readings',
   ecTakenBy: 'EC taken by',
   inUsePhBeforeLime: (number: Filling, number2: Filling) =>
     line`In use: pH ${number} before lime, buffer ${number2} meq/L per pH.`,

@@ -42,7 +42,7 @@ export const words = place('ui/words/words', {
   wouldMakeIt: (test: Filling, oddsWords: Filling) => line`${test} would make it ${oddsWords}`,
   asWell: (test: Filling, oddsWords: Filling) => line`${test} as well, ${oddsWords}`,
   heldDownByRightIn: (name: Filling, round: Filling, join: Filling) =>
-    line`Held down by ${name}, right in ${round} of 100: ${join}.`,
+    line`Held down by ${name}, in range in ${round} of 100: ${join}.`,
   nearlyAlways: 'nearly always',
   almostNever: 'almost never',
   hardlyEver: 'hardly ever',
