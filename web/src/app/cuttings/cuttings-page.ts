@@ -25,7 +25,6 @@ import { cuttings } from '#core/plants/cuttings-list';
 import { mixInputOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type Range } from '#core/units/limits';
-import { said, type Said } from '#core/units/said';
 import { fixed } from '#core/units/show';
 import { RecipeStore } from '../bench/recipe-store';
 import { CuttingService } from '../data/cutting-choice';
@@ -39,6 +38,7 @@ import { TypedDay } from '../ui/fields/typed-day';
 import { SaidPipe } from '../ui/words/said';
 import { cuttingsPage as texts } from '#words/en/places/cuttings/cuttings-page';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 const ROOTING_DAYS = 21;
 
@@ -72,6 +72,7 @@ const woodSays: Record<Wood, string> = {
 export class CuttingsPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly choice = inject(CuttingService);
   private readonly store = inject(RecipeStore);
   private readonly library = inject(LibraryService).library;
@@ -126,9 +127,10 @@ export class CuttingsPage {
     }));
   });
 
-  protected readonly told = computed((): { says: Said; warn: boolean }[] => {
+  protected readonly told = computed((): { says: string; warn: boolean }[] => {
     const { airC, humidity, baseC } = this.choice.now();
-    const told: { says: Said; warn: boolean }[] = [];
+    const { celsius, celsiusRange } = this.reader.formats();
+    const told: { says: string; warn: boolean }[] = [];
     if (humidity !== null) {
       const kPa = vpdKPa(airC, humidity);
       const stage = this.stageNow();
@@ -138,7 +140,10 @@ export class CuttingsPage {
         mist
       ];
       told.push({
-        says: said`${airC} °C and ${humidity} % humidity: the air pulls with ${fixed(kPa, 2)} kPa (vapour pressure deficit). For the stage “${stageSays[stage].toLowerCase()}” ${fixed(low, 1)} to ${fixed(high, 1)} kPa: ${so}.`,
+        says: texts.airPulls(
+          ...[celsius(airC), humidity, fixed(kPa, 2)],
+          ...[stageSays[stage].toLowerCase(), fixed(low, 1), fixed(high, 1), so],
+        ),
         warn: mist !== 'right',
       });
     }
@@ -146,8 +151,8 @@ export class CuttingsPage {
       told.push({
         says:
           baseC < baseHeatC.low
-            ? said`At ${baseC} °C roots are slow: a mat to ${baseHeatC.low} to ${baseHeatC.high} °C at the foot, with the tops cooler.`
-            : said`At ${baseC} °C the foot rots sooner than it roots: ${baseHeatC.low} to ${baseHeatC.high} °C.`,
+            ? texts.rootsAreSlow(celsius(baseC), celsiusRange(baseHeatC.low, baseHeatC.high))
+            : texts.rotsSooner(celsius(baseC), celsiusRange(baseHeatC.low, baseHeatC.high)),
         warn: true,
       });
     const mix = this.mix();
@@ -157,13 +162,17 @@ export class CuttingsPage {
       const holds = texts.hasToOfAirAfter(whose, mix.noun, fixed(low, 0), fixed(high, 0), fixed(limit, 0));
       told.push(
         perhapsFrom === null
-          ? { says: said`${holds}: it stays above.`, warn: false }
+          ? { says: texts.staysAbove(holds), warn: false }
           : {
-              says: said`${holds}: ${surelyFrom === null ? texts.itMayFall : texts.itFalls} under it ${perhapsFrom === 1 ? texts.fromTheFirstDay : texts.fromDay(perhapsFrom)}. More perlite or bark, or a deeper cell; feet that stand in water rot.`,
+              says: texts.fallsUnder(
+                holds,
+                surelyFrom === null ? texts.itMayFall : texts.itFalls,
+                perhapsFrom === 1 ? texts.fromTheFirstDay : texts.fromDay(perhapsFrom),
+              ),
               warn: true,
             },
       );
-    } else if (mix) told.push({ says: said`${mix.why}`, warn: true });
+    } else if (mix) told.push({ says: mix.why, warn: true });
     return told;
   });
 
@@ -174,11 +183,12 @@ export class CuttingsPage {
   });
   protected readonly dip = computed(() => {
     const { stockPpm, dipPpm, dipMl } = this.choice.now();
+    const { volume } = this.reader.formats();
     if (stockPpm === null) return null;
     const it = attempt(() => dilute(stockPpm, dipPpm, dipMl, this.cutting().wood));
     if ('why' in it) return { why: it.why.replace(/^toPpm/, 'the strength') };
     return {
-      says: said`${{ volumeL: it.stockMl / 1000 }} of what you have and ${{ volumeL: it.waterMl / 1000 }} of what its label says to thin it with: one part and ${fixed(it.toOne, 2)}.`,
+      says: texts.dipMade(volume(it.stockMl / 1000), volume(it.waterMl / 1000), fixed(it.toOne, 2)),
     };
   });
 

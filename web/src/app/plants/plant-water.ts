@@ -6,13 +6,13 @@ import { type PlantingPage } from '#contract/plants';
 import { evaluateMix } from '#core/mix/evaluate';
 import { type KeptEvent, standing } from '#core/plants/planting';
 import { fixed } from '#core/units/show';
-import { said } from '#core/units/said';
 import { liftAt } from '#core/water/lift';
 import { mixOfPlanting } from '../bench/mix-of-planting';
 import { KeepingService } from '../data/keeping-choice';
 import { LibraryService } from '../data/library';
-import { SaidPipe } from '../ui/words/said';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
+import { plantWater as texts } from '#words/en/places/plants/plant-water';
 
 /** When a planting is watered by weight, and the way to its weeks to come. */
 @Component({
@@ -21,15 +21,16 @@ import { common } from '#words/en/places/common';
   template: `
     @if (lift(); as it) {
       <p>
-        {{ it | said }}
+        {{ it }}
         <a routerLink="/mix/weeks" [queryParams]="{ planting: planting().id }">{{ common.weeksAhead }}</a>
       </p>
     }
   `,
-  imports: [RouterLink, SaidPipe],
+  imports: [RouterLink],
 })
 export class PlantWater {
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   readonly planting = input.required<Pick<PlantingPage, 'id' | 'vessel' | 'cells'>>();
   readonly batch = input.required<Batch>();
   readonly events = input.required<readonly KeptEvent[]>();
@@ -50,12 +51,9 @@ export class PlantWater {
       const weighed = standing(this.events()).findLast((event) => event.kind === 'weight');
       const gone =
         weighed && Math.min(1, Math.max(0, (wet - weighed.grams) / (perTray * evaluation.availableWaterMl)));
-      return [
-        ...said`Lift it: water when a ${what} weighs ${{ massG: trayG }}; wet it weighs ${{ massG: wet }}, its own weight not counted.`,
-        ...(gone === undefined
-          ? []
-          : said` At the last weighing about ${fixed(100 * gone, 0)} % of its water was gone.`),
-      ];
+      const { mass } = this.reader.formats();
+      const weighing = gone === undefined ? '' : texts.atTheLastWeighing(fixed(100 * gone, 0));
+      return `${texts.liftIt(what, mass(trayG), mass(wet))}${weighing}`;
     } catch (error) {
       // A material may be there no more.
       if (error instanceof OutOfRange) return null;

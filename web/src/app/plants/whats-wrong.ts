@@ -14,7 +14,6 @@ import { ReaderHere } from '../data/reader-here';
 import { NurseryService } from '../data/nursery';
 import { PlantsService } from '../data/plants';
 import { NumberField } from '../ui/fields/number-field';
-import { SaidPipe } from '../ui/words/said';
 import { SignPicture } from './sign-picture';
 import { whatsWrong as texts } from '#words/en/places/plants/whats-wrong';
 
@@ -157,7 +156,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
       margin: 6px 0 12px;
     }
   `,
-  imports: [NumberField, SaidPipe, SignPicture],
+  imports: [NumberField, SignPicture],
 })
 export class WhatsWrong {
   protected readonly texts = texts;

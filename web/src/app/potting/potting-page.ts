@@ -7,7 +7,6 @@ import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { OutOfRange } from '#core/units/check';
 import { fixed } from '#core/units/show';
-import { said, type Said } from '#core/units/said';
 import { exposedAreaMm2, type Vessel, volumeL } from '#core/vessel/vessel';
 import { type VesselKind } from '#core/vessel/tray';
 import { potUp, type PotUp, thirstMl } from '#core/water/pot-up';
@@ -27,6 +26,7 @@ import { cautionWords } from '../ui/words/cautions';
 import { shortName, stageNames } from '../ui/words/words';
 import { pottingPage as texts } from '#words/en/places/potting/potting-page';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 const USUAL_POT = 'pot-9';
 /** Of the water between container capacity and wilting. Common practice, no source. */
@@ -62,6 +62,7 @@ interface Made {
 export class PottingPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly choice = inject(PottingService);
   private readonly store = inject(RecipeStore);
   private readonly library = inject(LibraryService).library;
@@ -177,29 +178,25 @@ export class PottingPage {
     return crop.depth === 'deep' ? texts.deepUpToTheFirst(crop.name) : texts.atItsOldLevelNo(crop.name);
   });
 
-  private length(mm: number): string {
-    const { unit, per } = shownIn('mm', this.units.system());
-    return `${fixed(mm / per, unit === 'in' ? 1 : 0)} ${unit}`;
-  }
-
-  protected readonly steps = computed((): readonly Said[] => {
+  protected readonly steps = computed((): readonly string[] => {
     const { up, ball, kind } = this.made()!;
     const vessel = kind.vessel as Exclude<Vessel, { shape: 'block' }>;
-    const thirst = { volumeL: thirstMl(ball.of, gone[this.choice.now().dry]) / 1000 };
+    const { volume, length } = this.reader.formats();
+    const thirst = volume(thirstMl(ball.of, gone[this.choice.now().dry]) / 1000);
     const first =
       this.choice.now().dry === 'moist'
-        ? said`Half an hour ahead water the old balls: each takes about ${thirst}.`
-        : said`Soak the old balls first, until no bubbles rise: each takes about ${thirst}. A dry ball in wet mix stays dry for days: water runs round it.`;
+        ? texts.waterTheOldBalls(thirst)
+        : texts.soakTheOldBalls(thirst);
     const below =
       up.baseMm < 1
-        ? said`The ball stands on the foot of the pot: nothing goes under it.`
-        : said`Fill ${{ volumeL: up.belowL }} into each pot: ${this.length(up.baseMm)} deep.`;
+        ? texts.ballOnTheBottom
+        : texts.fillBelow(volume(up.belowL), length(up.baseMm));
     return [
       first,
       below,
-      said`Set the plant, and fill around it: ${{ volumeL: up.mixL - up.belowL }} a pot, so ${{ volumeL: POTS * up.mixL }} of new mix for ${String(POTS)} pots.`,
-      said`Press lightly at the edge to close air pockets, and leave ${this.length(vessel.headspaceMm)} free below the rim for water.`,
-      said`Settle it with a soft rose until the top is smooth, and top up where it sinks.`,
+      texts.setThePlant(volume(up.mixL - up.belowL), volume(POTS * up.mixL), POTS),
+      texts.pressLightly(length(vessel.headspaceMm)),
+      texts.settleIt,
     ];
   });
   protected readonly dressings = computed(() =>
@@ -215,39 +212,39 @@ export class PottingPage {
     const { vessel } = made.kind;
     const it = topDressing(made.into, vessel, product, WARM_HOUSE_C, demandMgPerPlant.potting);
     const name = shortName(product.name);
-    if (!it) return { says: said`The new mix feeds them for eight weeks: no ${name} on top.`, caution: '' };
+    if (!it) return { says: texts.noTopDressing(name), caution: '' };
     const day = 7 * (it.fromWeek - 1);
     const when = day === 0 ? texts.atPotting : texts.aboutDayAfterPottingWhen(day);
     const most = it.capped ? texts.theyWouldTakeMoreBut : '';
     return {
-      says: said`${name}: ${{ massG: it.grams }} a pot ${when}, scattered clear of the stem and watered in${most}. Its label decides.`,
+      says: texts.layOnTop(name, this.reader.formats().mass(it.grams), when, most),
       caution: cautionWords[product.caution],
     };
   });
-  protected readonly notes = computed((): readonly Said[] => {
+  protected readonly notes = computed((): readonly string[] => {
     const { up, kind, ball } = this.made()!;
     const vessel = kind.vessel;
-    const notes: Said[] = [];
+    const notes: string[] = [];
     if (up.besideMm < NARROW_MM)
       notes.push(
-        said`Only ${this.length(up.besideMm)} of new mix beside the ball: a wider pot is easier to fill.`,
+        texts.narrow(this.reader.formats().length(up.besideMm)),
       );
     if (volumeL(vessel) > 12 * ball.of.column.volumeL)
       notes.push(
-        said`The pot is ${fixed(volumeL(vessel) / ball.of.column.volumeL, 0)} times the ball: mix without roots stays wet for long. Water round the ball only, or pot up in two steps.`,
+        texts.wide(fixed(volumeL(vessel) / ball.of.column.volumeL, 0)),
       );
     if (vessel.shape !== 'block' && vessel.walls !== undefined) {
       const times = exposedAreaMm2(vessel) / exposedAreaMm2({ ...vessel, walls: undefined });
       notes.push(
-        said`Its walls breathe: it dries from all around, about ${fixed(times, 1)} times as fast as a closed pot.`,
+        texts.wallsBreathe(fixed(times, 1)),
       );
     }
     if (vessel.shape !== 'block' && vessel.walls === 'fibre')
       notes.push(
-        said`Wet the fibre pots through before they are filled. At planting tear off the rim, which draws water out of the ground, and the bottom.`,
+        texts.wetFibrePots,
       );
     notes.push(
-      said`Pots that were used before are washed and disinfected first: gloves, and the label of what is used.`,
+      texts.usedPots,
     );
     return notes;
   });

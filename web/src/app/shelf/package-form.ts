@@ -16,11 +16,10 @@ import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
-import { SaidPipe } from '../ui/words/said';
-import { said } from '#core/units/said';
 import { packageUnitOf, packageUnitsOf } from '../ui/words/package-units';
 import { packageForm as texts } from '#words/en/places/shelf/package-form';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 type Kind = Package['kind'] | 'measure';
 type Figure =
@@ -84,7 +83,7 @@ export interface Came {
       @if ('why' in it) {
         <p class="wrong" role="alert">{{ it.why }}</p>
       } @else {
-        <p role="status">{{ it.says | said }}</p>
+        <p role="status">{{ it.says }}</p>
       }
     }
     @if (kind() === 'brick') {
@@ -98,10 +97,11 @@ export interface Came {
       <p class="term">{{ texts.countingOnWhatWeighsDry(material()?.name?.toLowerCase() ?? texts.it) }}</p>
     }
   `,
-  imports: [ChoiceField, NumberList, SaidPipe, Segments],
+  imports: [ChoiceField, NumberList, Segments],
 })
 export class PackageForm {
   protected readonly texts = texts;
+  private readonly reader = inject(ReaderHere);
   protected readonly system = inject(Units).system;
   /** What it is a package of: loads are reckoned by its weight. */
   readonly material = input<Material | null>(null);
@@ -117,27 +117,26 @@ export class PackageForm {
   protected readonly fields = computed(() => [...asked[this.kind()], loss, price]);
 
   protected readonly sum = computed(
-    (): { came: Came; says: ReturnType<typeof said> } | { why: string } | null => {
+    (): { came: Came; says: string } | { why: string } | null => {
       const of = this.figures();
       const many = of.count ?? 1;
       return attempt(() => {
         const opened = this.opened(of);
         if (!opened) return null;
         const usableLitres = opened.usableLitres * many;
+        const { volume } = this.reader.formats();
         const perL = of.price === undefined ? null : of.price / usableLitres;
         const water = opened.waterToHydrateLitres;
         const [perWord, per] = this.system() === 'us' ? ['gallon', litresIn.gallon] : ['litre', 1];
         return {
           came: { usableLitres, price: of.price ?? null },
           says: [
-            ...said`${{ volumeL: usableLitres }} to use`,
-            ...(opened.usableLitres < opened.litres
-              ? said` of ${{ volumeL: opened.litres * many }} loose`
-              : []),
-            ...(water === null ? [] : said`, with ${{ volumeL: water * many }} of water to break it up`),
+            texts.toUse(volume(usableLitres)),
+            ...(opened.usableLitres < opened.litres ? [texts.ofLoose(volume(opened.litres * many))] : []),
+            ...(water === null ? [] : [texts.withWater(volume(water * many))]),
             ...(perL === null ? [] : [texts.forA((perL * per).toFixed(3), perWord)]),
             '.',
-          ],
+          ].join(''),
         };
       });
     },

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { type Elements } from '#core/mix/salts';
-import { said } from '#core/units/said';
 import { fixed } from '#core/units/show';
 import { MG_CACO3_PER_MEQ } from '#core/water/alkalinity';
 import { acidityMeqPerMgN, liquidFeed } from '#core/water/liquid-feed';
@@ -10,12 +9,12 @@ import { Units } from '../data/units';
 import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
-import { SaidPipe } from '../ui/words/said';
 import { cautionWords } from '../ui/words/cautions';
 import { shownIn } from '../ui/words/shown-in';
 import { shortName } from '../ui/words/words';
 import { feedMaker as texts } from '#words/en/places/weeks/feed-maker';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 /** More nitrogen than so burns seedlings. Common practice, no source. */
 const MOST_FOR_SEEDLINGS = 100;
@@ -68,7 +67,7 @@ function leavesSays(mgPerL: number, unit: string): string {
       @if ('why' in it) {
         <p class="wrong" role="alert">{{ texts.thatCannotBe(it.why) }}</p>
       } @else {
-        <p role="status">{{ it.says | said }}</p>
+        <p role="status">{{ it.says }}</p>
         <p class="term">{{ it.brings }} {{ it.leaves }}</p>
         @if (it.caution) {
           <p class="told warn">{{ it.caution }}</p>
@@ -88,11 +87,12 @@ function leavesSays(mgPerL: number, unit: string): string {
       margin: 8px 0;
     }
   `,
-  imports: [ChoiceField, NumberField, SaidPipe],
+  imports: [ChoiceField, NumberField],
 })
 export class FeedMaker {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly keeping = inject(KeepingService);
   private readonly library = inject(LibraryService).library;
   private readonly units = inject(Units);
@@ -109,10 +109,11 @@ export class FeedMaker {
     return attempt(() => {
       const it = liquidFeed(product, rule.feedNMgPerL, injector, tankLitres);
       const { unit } = shownIn('mg/L', this.units.system());
+      const { mass, volume, name } = this.reader.formats();
       const tank = injector > 1 ? texts.ofStock : texts.ofWater;
       const cups = it.tankGrams / 1000 / product.bulkDensityGPerMl;
       return {
-        says: said`${{ massG: it.tankGrams }} of ${shortName(product.name).toLowerCase()}, ${{ volumeL: cups }} by a level spoon or cup, in ${{ volumeL: tankLitres }} ${tank}.`,
+        says: texts.feedMade(mass(it.tankGrams), name(product), volume(cups), volume(tankLitres), tank),
         brings: texts.atThePlant(
           unit,
           elements

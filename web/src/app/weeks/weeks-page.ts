@@ -5,7 +5,6 @@ import { daysAfter } from '#core/units/day';
 import { houses, weathers } from '#core/mix/dry-down';
 import { phWindow, windowsOf } from '#core/judge/windows';
 import { fixed } from '#core/units/show';
-import { said, type Said } from '#core/units/said';
 import { acidityMeqPerMgN } from '#core/water/liquid-feed';
 import { acidify, type Acid } from '#core/water/alkalinity';
 import { type Keeping, troubles } from '#core/water/life';
@@ -36,6 +35,7 @@ import { WeeksSearch } from './weeks-search';
 import { WeeksSubject } from './weeks-subject';
 import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 const PAUSE_MS = 250;
 /** Rarer than so is not said by itself. */
@@ -66,6 +66,7 @@ const capital = (words: string): string => words[0]!.toUpperCase() + words.slice
 export class WeeksPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly store = inject(RecipeStore);
   protected readonly keeping = inject(KeepingService);
   protected readonly search = inject(WeeksSearch);
@@ -134,15 +135,16 @@ export class WeeksPage {
     const it = this.acidified();
     const [water, { acidPh }] = [this.water(), this.keeping.now()];
     if (!it) return null;
+    const { mass, volume } = this.reader.formats();
     const left = water.alkalinityMgPerL * (1 - it.neutralisedShare);
     const mg = this.units.system() === 'us' ? 'ppm' : 'mg/L';
     const brings = it.adds.n > 0.5 ? texts.andBringsOfNitrogen(fixed(it.adds.n, 0), mg) : '';
     const more = it.adds.p > 0.5 ? texts.andBringsOfPhosphorus(fixed(it.adds.p, 0), mg) : '';
     const dose =
       it.acidMlPerL === undefined
-        ? said`${{ massG: 100 * it.acidGPerL! }} to ${{ volumeL: 100 }} of water`
-        : said`${{ volumeL: it.acidMlPerL / 10 }} to ${{ volumeL: 100 }} of water`;
-    return [...dose, texts.takesItToPhOf(fixed(acidPh, 1), fixed(left, 0), mg, brings, more)];
+        ? mass(100 * it.acidGPerL!)
+        : volume(it.acidMlPerL / 10);
+    return `${texts.acidTo(dose, volume(100))}${texts.takesItToPhOf(fixed(acidPh, 1), fixed(left, 0), mg, brings, more)}`;
   });
 
   /** What the chosen feed leaves behind; nothing where none is chosen. */
@@ -224,24 +226,31 @@ export class WeeksPage {
     const { perTray, noun } = kind;
     const own = this.taken.value()?.find(({ vessel }) => vessel === kind.id);
     const at = liftAt(evaluation, this.keeping.now().rule.waterAt, perTray, footprintOf(kind));
-    const { unit, per } = shownIn('mm', this.units.system());
-    const deep = `${fixed(at.depthMm! / per, unit === 'in' ? 2 : 0)} ${unit}`;
+    const { mass, length } = this.reader.formats();
     return [
       {
         ...{ name: texts.liftItWaterAAt(noun), of: { massG: at.cellG } },
-        says: said`wet it weighs ${{ massG: evaluation.wetWeightG }}; its own weight not counted`,
+        says: texts.wetItWeighs(mass(evaluation.wetWeightG)),
       },
       ...(perTray > 1
         ? [
             {
               ...{ name: texts.orATrayOfAt(perTray), of: { massG: at.trayG } },
-              says: said`wet it weighs ${{ massG: perTray * evaluation.wetWeightG }}`,
+              says: texts.wetTrayWeighs(mass(perTray * evaluation.wetWeightG)),
             },
           ]
         : []),
       {
         ...{ name: texts.fromBelowPour, of: { volumeL: at.missingMl / 1000 } },
-        says: said`${deep} deep under it; taken up in about ${own ? texts.minutesAs(fixed(own.minutes, 0), own.times === 1 ? texts.youTimedIt : texts.timingsOfYoursSay(own.times)) : texts.halfAnHour}`,
+        says: texts.pouredDeep(
+          length(at.depthMm!),
+          own
+            ? texts.minutesAs(
+                fixed(own.minutes, 0),
+                own.times === 1 ? texts.youTimedIt : texts.timingsOfYoursSay(own.times),
+              )
+            : texts.halfAnHour,
+        ),
       },
     ];
   });
@@ -250,7 +259,7 @@ export class WeeksPage {
     return days ? rhythmOf(days) : '';
   });
   /** How long it lasts, what the hand minds, how far it sinks. */
-  protected readonly minds = computed((): readonly (string | Said)[] => {
+  protected readonly minds = computed((): readonly string[] => {
     const it = this.subject.now();
     if (!it) return [];
     const { evaluation, input, kind } = it;
@@ -258,7 +267,7 @@ export class WeeksPage {
     return [
       drySays(evaluation, plant.leafCoverTo),
       ...handSays(evaluation, input, kind),
-      settlingSays(evaluation, input, kind, 7 * weeks),
+      settlingSays(evaluation, input, kind, 7 * weeks, this.reader.formats()),
     ];
   });
   protected readonly readingsSay = computed(() => {

@@ -2,11 +2,11 @@ import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { dryDownHours, weathers } from '#core/mix/dry-down';
 import { stageWindows } from '#core/judge/windows';
 import { fixed } from '#core/units/show';
-import { said, type Said } from '#core/units/said';
 import { type VesselKind } from '#core/vessel/tray';
 import { type Day, type Trouble } from '#core/water/life';
 import { daysUntilDry, topStaysWet } from '#core/water/lift';
 import { airOnceSettled, settledAfter, sunkMm, topUpL } from '#core/water/settling';
+import { type Formats } from '#words/formats';
 import { weeksSays as texts } from '#words/en/places/weeks/weeks-says';
 
 export const comes: Record<Trouble, string> = {
@@ -65,7 +65,10 @@ export function handSays(e: Evaluation, input: MixInput, { noun }: VesselKind): 
 }
 
 /** How far it sinks, and what fills it up again. */
-export function settlingSays(e: Evaluation, input: MixInput, kind: VesselKind, days: number): Said {
+export function settlingSays(
+  ...[e, input, kind, days, formats]: [Evaluation, MixInput, VesselKind, days: number, Formats]
+): string {
+  const { length, volume } = formats;
   const { vessel } = input;
   const first = settledAfter(e.composition, 1);
   const later = settledAfter(e.composition, days);
@@ -73,12 +76,17 @@ export function settlingSays(e: Evaluation, input: MixInput, kind: VesselKind, d
   const [soaked, sunk] = [sunkMm(vessel, first), sunkMm(vessel, later)];
   const airs = [airOnceSettled(input, Math.min(0.5, later.high)), airOnceSettled(input, later.low)] as const;
   const weeks = Math.round(days / 7);
-  const soak: Said =
+  const soak =
     soaked.high < 0.5
-      ? said`Firmed as it is, it hardly settles at the first soak. `
-      : said`Soak it slowly until it settles: it sinks ${{ lengthMm: soaked.low }} to ${{ lengthMm: soaked.high }}; top up ${{ volumeL: kind.perTray * top.low }} to ${{ volumeL: kind.perTray * top.high }} a ${kind.perTray > 1 ? 'tray' : kind.noun}. `;
-  return [
-    ...soak,
-    ...said`By week ${weeks} it has sunk ${{ lengthMm: sunk.low }} to ${{ lengthMm: sunk.high }}, and holds ${fixed(airs[0], 0)} to ${fixed(airs[1], 0)} % of air: a wide band, recorded and not promised.`,
-  ];
+      ? texts.hardlySettles
+      : texts.soakUntilItSettles(
+          ...[length(soaked.low), length(soaked.high)],
+          ...[volume(kind.perTray * top.low), volume(kind.perTray * top.high)],
+          kind.perTray > 1 ? 'tray' : kind.noun,
+        );
+  const sank = texts.sunkByWeek(
+    ...[weeks, length(sunk.low), length(sunk.high)],
+    ...[fixed(airs[0], 0), fixed(airs[1], 0)],
+  );
+  return `${soak} ${sank}`;
 }

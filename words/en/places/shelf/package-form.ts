@@ -26,4 +26,7 @@ export const packageForm = place('shelf/package-form', {
   aLoadByWeight: 'A load by weight',
   byTheBarrow: 'By the barrow',
   forA: (toFixed: Filling, perWord: Filling) => line`, ${toFixed} for a ${perWord}`,
+  toUse: (volume: Filling) => line`${volume} to use`,
+  ofLoose: (volume: Filling) => line` of ${volume} loose`,
+  withWater: (volume: Filling) => line`, with ${volume} of water to break it up`,
 });

@@ -81,4 +81,8 @@ export const weeksPage = place('weeks/weeks-page', {
   fromDay: (trouble: Filling, first: Filling) => line`${trouble} from day ${first}`,
   noRuleOfKeepsAll: (tried: Filling, says: Filling, join: Filling, join2: Filling) =>
     line`None of ${tried} rules keeps all in range. The nearest: ${says}; ${join}. ${join2}`,
+  acidTo: (acid: Filling, water: Filling) => line`${acid} to ${water} of water`,
+  wetItWeighs: (mass: Filling) => line`wet it weighs ${mass}; its own weight not counted`,
+  wetTrayWeighs: (mass: Filling) => line`wet it weighs ${mass}`,
+  pouredDeep: (depth: Filling, time: Filling) => line`${depth} deep under it; taken up in about ${time}`,
 });

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { type AmountWay, amountWays, asFraction, fromAmounts } from '#core/recipe/from-amounts';
 import { lookUp } from '#core/recipe/library';
-import { said } from '#core/units/said';
 import { RecipeStore } from '../../bench/recipe-store';
 import { kept } from '../../data/kept';
 import { Units } from '../../data/units';
@@ -9,9 +8,9 @@ import { ChoiceField } from '../../ui/fields/choice-field';
 import { type Asked, NumberList } from '../../ui/fields/number-list';
 import { NumberField } from '../../ui/fields/number-field';
 import { Fold } from '../../ui/fold';
-import { SaidPipe } from '../../ui/words/said';
 import { shortName } from '../../ui/words/words';
 import { fromAmounts as texts } from '#words/en/places/mix/parts/from-amounts';
+import { ReaderHere } from '../../data/reader-here';
 
 const words: Record<AmountWay, string> = {
   litres: texts.litresLoose,
@@ -67,7 +66,7 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
           <app-number-list [asked]="asked" [values]="holds.value()" (typed)="hold($event)" />
         </div>
         @if (sum(); as it) {
-          <p role="status">{{ it.says | said }}</p>
+          <p role="status">{{ it.says }}</p>
           <button type="button" class="press" (click)="take()">{{ texts.makeTheseTheParts }}</button>
         }
         <div class="row share">
@@ -94,10 +93,11 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
       margin-top: 12px;
     }
   `,
-  imports: [ChoiceField, Fold, NumberField, NumberList, SaidPipe],
+  imports: [ChoiceField, Fold, NumberField, NumberList],
 })
 export class FromAmounts {
   protected readonly texts = texts;
+  private readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
   protected readonly asked = asked;
   private readonly units = inject(Units);
@@ -150,7 +150,7 @@ export class FromAmounts {
     const parts = made.parts
       .map((one) => `${one.parts} ${this.nameOf(one.material).toLowerCase()}`)
       .join(' : ');
-    return { ...made, says: said`${parts}, which makes ${{ volumeL: made.litres }} of mix.` };
+    return { ...made, says: texts.whichMakes(parts, this.reader.formats().volume(made.litres)) };
   });
   /** Both ways in which a fraction is heard. */
   protected readonly readings = computed(() => {

@@ -20,4 +20,5 @@ export const fromAmounts = place('mix/parts/from-amounts', {
   ofAllTheRestThat: (whole: Filling, toLowerCase: Filling, ofOne: Filling) =>
     line`Of all the rest that is ${whole} parts; of ${toLowerCase} alone ${ofOne}.`,
   fromWhatGoesIn: 'from what goes in',
+  whichMakes: (parts: Filling, volume: Filling) => line`${parts}, which makes ${volume} of mix.`,
 });
