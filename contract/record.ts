@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { clientKey, day, int, list, moment, num, oneOf, rowId, text, yesNo } from '#contract/fields';
+import { correctionStepSchema } from '#contract/message';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { benchTestIds } from '#core/batch/tests/bench-tests';
 import { limits } from '#core/units/limits';
@@ -27,7 +28,7 @@ const otherKinds = [
     load: int(limits.loads),
     done: yesNo,
   }),
-  z.strictObject({ kind: z.literal('correction'), steps: list(text(300), [1, 20], 'steps') }),
+  z.strictObject({ kind: z.literal('correction'), steps: list(correctionStepSchema, [1, 20], 'steps') }),
   z.strictObject({
     kind: z.literal('lot'),
     item: text(60),
@@ -67,7 +68,8 @@ const resultSchema = z.object({
   low: z.number().nullable(),
   high: z.number().nullable(),
   verdict: oneOf(['low', 'ok', 'high']),
-  says: z.string(),
+  // What entries of before say by themselves; now it is said from the result.
+  says: z.string().optional(),
   measures: z
     .object({
       airPct: z.number(),
@@ -78,6 +80,7 @@ const resultSchema = z.object({
     })
     .partial()
     .optional(),
+  poresPct: z.object({ low: z.number(), high: z.number() }).optional(),
 }) satisfies z.ZodType<TestResult>;
 
 /** As it is kept: a test with what it came to. */

@@ -71,7 +71,7 @@ test('a blocked sum keeps the last answer in sight and says what is wrong', asyn
   await page.goto('/mix?into=pot-9&parts=sand-fine:1&lime=none');
   await field(page, 'Firmed by, percent').fill('45');
   await expect(page.getByRole('alert')).toContainText(
-    'This cannot be made: compactionPct must be at most 41.3',
+    'This cannot be made: Firming must be at most 41.3\u00a0%',
   );
   await expect(reading(page, 'Air in the pot')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Make this batch' })).toBeDisabled();
@@ -139,8 +139,8 @@ test('the recipe lives in the address bar and a link reopens it', async ({ page,
 
 test('a link with nonsense tells what it could not read', async ({ page }) => {
   await page.goto('/mix?into=bathtub&parts=peat-fine:3,moondust:1');
-  await expect(notice(page)).toContainText('there is no “bathtub”');
-  await expect(notice(page)).toContainText('there is no “moondust”');
+  await expect(notice(page)).toContainText('called “bathtub”');
+  await expect(notice(page)).toContainText('called “moondust”');
   await expect(field(page, 'Parts of Sphagnum peat, fine')).toHaveValue('3');
 });
 

@@ -7,7 +7,7 @@ test('bales come, a batch takes of them, the tub counts down, and what is left b
   page,
 }) => {
   await page.goto('/shelf/lots');
-  await choice(page, 'Of what').selectOption({ label: 'Sphagnum peat, medium' });
+  await choice(page, 'Of which').selectOption({ label: 'Sphagnum peat, medium' });
   await field(page, 'Name on the bag, bale or heap').fill('Bales of the week');
   await page.getByRole('button', { name: 'Bales' }).click();
   await choice(page, 'Volume in').selectOption({ label: 'cubic feet' });
@@ -65,7 +65,7 @@ test('a test of the heap moves it, is shown against the book, and can be laid as
   const row = page.getByRole('row', { name: /^pH/ });
   await expect(row).toContainText('6.00 ± 0.40');
   await expect(row).toContainText('5.06');
-  await page.getByRole('button', { name: 'Lay it aside' }).click();
+  await page.getByRole('button', { name: 'Set it aside' }).click();
   await expect(page.getByRole('button', { name: 'Use it again' })).toBeVisible();
   await expect(page.getByText('Taken from the book so far')).toBeVisible();
   // What cannot be stays typed and is named.

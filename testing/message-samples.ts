@@ -1,3 +1,5 @@
+import { type TestContext, type TestValues } from '#core/batch/tests/bench-test';
+import { type BenchTestId, benchTestIds, runBenchTest } from '#core/batch/tests/bench-tests';
 import { type Named, none } from '#core/units/message';
 import { type AllFacts } from '#words/catalog';
 
@@ -203,6 +205,36 @@ export const samples: { [Code in keyof AllFacts]?: readonly AllFacts[Code][] } =
     { name: plants, mixFeeds: false },
   ],
   'care.pot-up': [{ name: plants }],
+  'correct.add-material': [{ material: peat, looseLitres: 12 }],
+  'correct.add-lime': [{ product: lime, grams: 40 }],
+  'correct.leach': [{ litres: 80 }],
+  'correct.add-water': [{ litres: 3.2 }],
+  'correct.add-dry-mix': [{ litres: 9 }],
+  'correct.plateau': [{ ph: 7.9 }],
+  'correct.out-of-reach': [{ faults: ['little-air'] }, { faults: ['alkaline', 'salty'] }],
+  ...(() => {
+    const two = {
+      what: 'came up',
+      best: { name: '9 cm pot', pct: 90.3, of: 144 },
+      last: { name: 'Bought', pct: 62.5, of: 144 },
+    };
+    return {
+      'verdict.better': [
+        { ...two, byChancePerMille: 0.2 },
+        { ...two, byChancePerMille: 31 },
+      ],
+      'verdict.ahead': [
+        { ...two, moreEach: null },
+        { ...two, moreEach: 81 },
+      ],
+      'verdict.alike': [two],
+    };
+  })(),
+  'link.unknown': [{ part: 'into', given: 'bathtub' }],
+  'link.number': [
+    { part: 'firm', of: null, given: 'much', low: 0, high: 45 },
+    { part: 'dose', of: 'eggshell', given: '1e9', low: 0.01, high: 100 },
+  ],
   'result.batch': [
     { up: { alive: 0, of: 0 }, plantings: 1, lost: [], suspects: [] },
     {
@@ -213,6 +245,37 @@ export const samples: { [Code in keyof AllFacts]?: readonly AllFacts[Code][] } =
     },
   ],
 };
+
+const context: TestContext = {
+  ...{ stage: 'germination', ph: { low: 5.5, high: 6 }, totalPorosity: 0.92, drainedWater: 0.8 },
+  ...{ dryBulkDensityGPerL: 110, targetSaturation: 0.45, looseLitres: 100 },
+} as const;
+/** What is read in tests of a batch: low, right and high, and the odd. */
+const read: Record<BenchTestId, readonly TestValues[]> = {
+  squeeze: [{ grade: 'dusty' }, { grade: 'clump' }, { grade: 'slurry' }],
+  drain: [
+    { pondS: 1, throughS: 6 },
+    { pondS: 25, throughS: 60 },
+  ],
+  cooling: [20, 32].flatMap((ambientC) =>
+    [50, 31].map((laterC) => ({
+      ...{ startC: 60, laterC: ambientC > laterC ? 50 : laterC },
+      minutes: 60,
+      ambientC,
+    })),
+  ),
+  air: [5, 60, 300].map((drainedMl) => ({ volumeMl: 500, drainedMl })),
+  fill: [100, 282, 900].map((filledG) => ({ volumeMl: 500, emptyG: 20, filledG })),
+  moisture: [{ dishG: 50, wetG: 150, dryG: 75 }],
+  ph: [4, 5.8, 7.4].map((ph) => ({ ph })),
+  ec: [0.02, 0.4, 3].map((ec) => ({ ec, method: 'oneToTwo' })),
+  screen: [2, 90].map((overG) => ({ sampleG: 200, overG })),
+  yield: [{ finishedL: 86 }],
+};
+for (const id of benchTestIds) {
+  const results = read[id].map((values) => runBenchTest(id, values, context));
+  Object.assign(samples, { [`test.${id}.value`]: results, [`test.${id}.says`]: results });
+}
 
 /** Of a code: its samples, or nothing but the code. */
 export const samplesOf = (code: string): readonly unknown[] =>

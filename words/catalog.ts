@@ -2,9 +2,13 @@ import { type StepFacts } from '#core/batch/step-facts';
 import { type ExplainedId } from '#core/explain/explain';
 import { type MoverFacts, type OriginFacts, type TermFacts } from '#core/explain/sum-facts';
 import { type CauseId, type Drench, type EvidenceId, type SignId } from '#core/plants/cause-table';
+import { type VerdictFacts } from '#core/plants/verdict';
 import { type PlantEvent, type PlantEventKind } from '#core/plants/planting';
 import { type CareFacts } from '#core/plants/care-facts';
 import { type SeasonFacts } from '#core/season/season-facts';
+import { type CorrectionFacts } from '#core/batch/correct-facts';
+import { type LinkFacts } from '#core/recipe/link';
+import { type TestFacts } from '#core/batch/test-facts';
 import { type MessageOf, type None } from '#core/units/message';
 import { type Formats } from '#words/formats';
 
@@ -46,7 +50,11 @@ export type AllFacts = StepFacts &
   CauseTexts &
   EventFacts &
   ResultFacts &
+  VerdictFacts &
   SeasonFacts &
+  TestFacts &
+  LinkFacts &
+  CorrectionFacts &
   CareFacts;
 export type AnyMessage = MessageOf<AllFacts>;
 /** Codes that say all by themselves. */

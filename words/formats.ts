@@ -36,6 +36,8 @@ export interface Formats extends Reader {
   quantity: (value: number, kind: Kind) => string;
   /** So many significant digits of a number without a unit. */
   digits: (value: number, digits: number) => string;
+  /** What an instrument reads in its own unit: "21.3 °C", "412 g"; "70.3 °F", "14.5 oz". */
+  reading: (value: number, unit: string) => string;
   /** Rain: "4 mm"; "0.16 in". */
   rain: (mm: number) => string;
   /** A day of the calendar: "9 May 2027". */
@@ -119,6 +121,11 @@ export function formatsFor(reader: Reader): Formats {
     ph: (value: number, edge?: number) => beside(value, 1, edge),
     ec: (value: number, edge?: number) => `${beside(value, 2, edge)}\u00a0mS/cm`,
     count: (value: number) => fixed(value, 0),
+    reading: (value: number, unit: string) => {
+      if (us && unit === '°C') return `${fixed(fahrenheitFromCelsius(value), 1)}\u00a0°F`;
+      if (us && unit === 'g') return joined(showMass(value, units));
+      return `${value}\u00a0${unit}`.trim();
+    },
     rain: (mm: number) => (us ? `${fixed(mm / millimetresIn.inch, 2)}\u00a0in` : `${fixed(mm, 0)}\u00a0mm`),
     day: (day: string) =>
       made(days, language, () => dayFormat(language)).format(new Date(`${day}T00:00:00Z`)),

@@ -9,7 +9,7 @@ export type Translated<T extends PlaceTexts> = {
   readonly [Key in keyof T]?: T[Key] extends string ? string : T[Key];
 };
 
-const places = new Map<string, PlaceTexts>();
+const places = new Map<string, { texts: PlaceTexts; english: PlaceTexts }>();
 let language: Readonly<Record<string, PlaceTexts>> = {};
 
 /** A text with gaps. @example line`${3} of ${5} left` // '3 of 5 left' */
@@ -22,12 +22,12 @@ export const line = (strings: TemplateStringsArray, ...fillings: Filling[]): str
  */
 export function place<T extends PlaceTexts>(id: string, english: T): T {
   const texts = { ...english, ...language[id] };
-  places.set(id, texts);
+  places.set(id, { texts, english });
   return texts;
 }
 
-/** Chooses the language of all places, those that are open and those to come. @throws RangeError for an unknown text */
+/** Chooses the language of all places, those that are open and those to come: by their ids, what each says. */
 export function chooseLanguage(chosen: Readonly<Record<string, PlaceTexts>>): void {
   language = chosen;
-  for (const [id, texts] of places) Object.assign(texts, chosen[id]);
+  for (const [id, { texts, english }] of places) Object.assign(texts, english, chosen[id]);
 }

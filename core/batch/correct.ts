@@ -1,3 +1,4 @@
+import { type CorrectionFault, type CorrectionMessage, correctionMessage } from '#core/batch/correct-facts';
 import { targetSaturation, type Moisture } from '#core/mix/moisture';
 import { phWindow, windowsOf } from '#core/judge/windows';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
@@ -29,7 +30,7 @@ export type CorrectionStep =
 
 export interface CorrectionPlan {
   /** Why it should not be saved; null where it can be. */
-  doNotSave: string | null;
+  doNotSave: CorrectionMessage | null;
   steps: CorrectionStep[];
   litresAfter: number;
   /** What it should read afterwards, of what was measured. */
@@ -58,8 +59,8 @@ interface Trial {
   ec: number;
   limeGrams: number;
   leachLitres: number;
-  /** Names of what stays wrong. */
-  wrong: string[];
+  /** What stays wrong. */
+  wrong: CorrectionFault[];
 }
 
 /**
@@ -110,9 +111,9 @@ export function correctBatch(
 
   const plateau = state.ph !== undefined && state.ph >= PLATEAU_PH && hasLime(input);
   const doNotSave = plateau
-    ? `pH ${state.ph!.toFixed(1)} lies where undissolved lime holds it: how much waits in there cannot be told, and it will not come down.`
+    ? correctionMessage('correct.plateau', { ph: state.ph! })
     : best.wrong.length > 0
-      ? `${best.wrong.join(' and ')} cannot be put right with what is on the shelf and less than the batch’s own volume.`
+      ? correctionMessage('correct.out-of-reach', { faults: best.wrong })
       : null;
   return {
     doNotSave,
@@ -182,14 +183,14 @@ function tryAdding(
   const leach = salty ? leachLitresPerL(mixedEc, 0.8 * ecWindow.high, e.drained.water) : 0;
   const tooMuchLeaching = leach > MOST_LEACH_VOLUMES * e.drained.water;
 
-  const wrong: string[] = [];
+  const wrong: CorrectionFault[] = [];
   const margin = material ? MARGIN * (airWindow.high - airWindow.low) : 0;
   if (input.vessel.shape !== 'block' && state.airPct !== undefined) {
-    if (air * 100 < airWindow.low + margin) wrong.push('too little air');
-    else if (air * 100 > airWindow.high - margin) wrong.push('too much air');
+    if (air * 100 < airWindow.low + margin) wrong.push('little-air');
+    else if (air * 100 > airWindow.high - margin) wrong.push('much-air');
   }
-  if (state.ph !== undefined && mixedPh > window.high) wrong.push('too alkaline');
-  if (tooMuchLeaching) wrong.push('too salty');
+  if (state.ph !== undefined && mixedPh > window.high) wrong.push('alkaline');
+  if (tooMuchLeaching) wrong.push('salty');
   return {
     added,
     material,

@@ -167,7 +167,7 @@ describe('correct a batch', () => {
 
   test('on the carbonate plateau: do not save it', () => {
     expect(plan({ ph: 7.9 })).toMatchObject({
-      doNotSave: expect.stringContaining('undissolved lime'),
+      doNotSave: { say: 'correct.plateau' },
       steps: [],
     });
   });
@@ -212,7 +212,9 @@ describe('correct a batch', () => {
   });
 
   test('hopeless: says what cannot be put right', () => {
-    expect(plan({ airPct: 0, ecSaturatedMSPerCm: 40 }).doNotSave).toContain('too salty');
+    expect(plan({ airPct: 0, ecSaturatedMSPerCm: 40 }).doNotSave).toMatchObject({
+      ...{ say: 'correct.out-of-reach', with: { faults: expect.arrayContaining(['salty']) } },
+    });
     expect(() => plan({ ph: 19 })).toThrow('ph must be a number from 2.5 to 11, was 19');
     expect(() => plan({ saturation: -1 })).toThrow('saturation must be a number from 0 to 1.2');
   });

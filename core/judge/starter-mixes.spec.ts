@@ -43,8 +43,8 @@ describe('links', () => {
     );
     const wrong = { ...recipeToLink(starterMixes.potting), tests: 'ph:19,smell:3' };
     expect(recipeFromLink(reader(wrong), library, starterMixes.rooting).problems).toEqual([
-      'test ph must be a number from 2.5 to 11, the link says “19”',
-      'tests: there is no “smell”',
+      { say: 'link.number', with: { part: 'tests', of: 'ph', given: '19', low: 2.5, high: 11 } },
+      { say: 'link.unknown', with: { part: 'tests', given: 'smell' } },
     ]);
   });
 
@@ -115,9 +115,10 @@ describe('links', () => {
     expect(recipe.components).toEqual([{ material: 'peat-fine', parts: 3 }]);
     expect(recipe.stage).toBe('germination');
     expect(problems).toHaveLength(6);
-    expect(problems.join()).toContain(
-      'parts of perlite-fine must be a number from 0.0001 to 1000, the link says “-2”',
-    );
+    expect(problems).toContainEqual({
+      say: 'link.number',
+      with: { part: 'parts', of: 'perlite-fine', given: '-2', low: 0.0001, high: 1000 },
+    });
   });
 });
 

@@ -88,6 +88,7 @@ export function compose(
       'compactionPct',
       round1(compaction * 100),
       `at most ${round1(100 * Math.max(0, most))} for this mix: more leaves no pores`,
+      [-Infinity, round1(100 * Math.max(0, most))],
     );
   }
   return {

@@ -2,12 +2,12 @@ import { type Vessel } from '#core/vessel/vessel';
 
 /** The squeeze scale: degree of saturation (water / pores) and what the hand feels. Common practice, no source. */
 export const squeezes = [
-  { name: 'dusty', upTo: 0.15, says: 'dusty' },
-  { name: 'crumbles', upTo: 0.3, says: 'crumbles' },
-  { name: 'clump', upTo: 0.5, says: 'holds a clump and crumbs open' },
-  { name: 'beads', upTo: 0.7, says: 'holds and beads' },
-  { name: 'oozes', upTo: 0.9, says: 'oozes between the fingers' },
-  { name: 'slurry', upTo: Infinity, says: 'slurry' },
+  { name: 'dusty', upTo: 0.15 },
+  { name: 'crumbles', upTo: 0.3 },
+  { name: 'clump', upTo: 0.5 },
+  { name: 'beads', upTo: 0.7 },
+  { name: 'oozes', upTo: 0.9 },
+  { name: 'slurry', upTo: Infinity },
 ] as const;
 export type Squeeze = (typeof squeezes)[number]['name'];
 export const squeezeNames = squeezes.map((s) => s.name) as unknown as readonly [Squeeze, ...Squeeze[]];
@@ -19,8 +19,8 @@ export function squeezeRange(name: Squeeze): readonly [low: number, high: number
 }
 
 /** What a handful does at a degree of saturation, 0–1. */
-export function squeezeAt(saturation: number): string {
-  return squeezes.find((s) => saturation < s.upTo)!.says;
+export function squeezeAt(saturation: number): Squeeze {
+  return squeezes.find((s) => saturation < s.upTo)!.name;
 }
 
 export const moistures = ['sowing', 'block'] as const;

@@ -212,10 +212,7 @@ describe('water', () => {
     expect([0.1, 0.2, 0.45, 0.6, 0.8, 0.95].map(squeezeAt)).toEqual([
       'dusty',
       'crumbles',
-      'holds a clump and crumbs open',
-      'holds and beads',
-      'oozes between the fingers',
-      'slurry',
+      ...['clump', 'beads', 'oozes', 'slurry'],
     ]);
   });
 });

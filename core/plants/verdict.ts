@@ -1,6 +1,7 @@
 import { type Count, eachToTell, type Share, shareOf } from '#core/stats/compare';
 import { fisher } from '#core/stats/counts';
 import { OutOfRange } from '#core/units/check';
+import { type MessageOf, messages } from '#core/units/message';
 
 /** So many of so many, under a name: a batch, a mix, a vessel, a lot of seed. */
 export interface Arm extends Count {
@@ -21,14 +22,32 @@ export interface Verdict {
   shares: Share[];
   pairs: Pair[];
   /** One honest sentence. */
-  says: string;
+  says: MessageOf<VerdictFacts>;
   /** So many more each would tell the two that differ most, at four chances in five; null where they are told, or alike. */
   moreEach: number | null;
 }
 
+/** A share of an arm that was counted. */
+interface ShareFacts {
+  name: string;
+  pct: number;
+  of: number;
+}
+interface Compared {
+  what: string;
+  best: ShareFacts;
+  last: ShareFacts;
+}
+/** What a comparison comes to: one is better by more than chance, ahead of the other, or they are alike. */
+export interface VerdictFacts {
+  'verdict.better': Compared & { byChancePerMille: number };
+  'verdict.ahead': Compared & { moreEach: number | null };
+  'verdict.alike': Compared;
+}
+const say = messages<VerdictFacts>();
+
 /** Share of seeds that is worth telling: common practice, no source. */
 const WORTH = 0.1;
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /**
  * Holm's adjustment: S. Holm, Scand. J. Stat. 6:65 (1979).
@@ -69,28 +88,23 @@ export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95)
     .sort((a, b) => a.holm - b.holm || a.p - b.p);
   const order = shares.map((_, i) => i).sort((a, b) => shares[b]!.share - shares[a]!.share);
   const [best, last] = [order[0]!, order.at(-1)!];
-  const share = (i: number): string => `${percent(shares[i]!.share)} of ${arms[i]!.of}`;
+  const share = (i: number): ShareFacts => ({
+    ...{ name: arms[i]!.name, pct: 100 * shares[i]!.share, of: arms[i]!.of },
+  });
   const told = pairs.find((pair) => pair.told);
   const worth = shares[best]!.share - shares[last]!.share >= WORTH - 1e-9;
   const moreEach = told
     ? null
     : more(shares[best]!.share, shares[last]!.share, Math.min(arms[best]!.of, arms[last]!.of), alpha);
-  if (told) {
-    const { better, worse } = told;
-    const odds =
-      told.holm < 0.001 ? 'less than once in 1000' : `about ${Math.round(1000 * told.holm)} times in 1000`;
-    return {
-      ...{ shares, pairs, moreEach },
-      says: `${arms[better]!.name} did better than ${arms[worse]!.name}: ${share(better)} ${what}, against ${share(worse)}. Chance alone would show as much ${odds}.`,
-    };
-  }
-  const says = worth
-    ? `Too few to say: ${arms[best]!.name} is ahead, ${share(best)} ${what}, against ${share(last)} with ${arms[last]!.name}, but chance alone shows as much.`
-    : `No difference to speak of: ${share(best)} ${what} with ${arms[best]!.name}, ${share(last)} with ${arms[last]!.name}.`;
-  return {
-    ...{ shares, pairs, moreEach },
-    says: worth && moreEach !== null ? `${says} ${moreEach} more of each would tell.` : says,
-  };
+  const says = ((): Verdict['says'] => {
+    if (told) {
+      const compared = { what, best: share(told.better), last: share(told.worse) };
+      return say('verdict.better', { ...compared, byChancePerMille: 1000 * told.holm });
+    }
+    const compared = { what, best: share(best), last: share(last) };
+    return worth ? say('verdict.ahead', { ...compared, moreEach }) : say('verdict.alike', compared);
+  })();
+  return { shares, pairs, moreEach, says };
 }
 
 /** @returns null where the shares are alike, or there are enough already */

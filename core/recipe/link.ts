@@ -1,3 +1,4 @@
+import { type MessageOf, messages } from '#core/units/message';
 import { limits, type Range } from '#core/units/limits';
 import { stages } from '#core/mix/stage';
 import { type Library } from '#core/recipe/library';
@@ -76,10 +77,24 @@ function testsToText({ shrinkagePct, airPct, ph, ecSaturatedMSPerCm, jar }: Meas
     .join(',');
 }
 
-/** What a link said, as far as it can be used, and what could not be, in words. */
+const linkParts = [
+  ...(['stage', 'for', 'into', 'parts', 'screen', 'lime', 'dose', 'layer', 'fill', 'seed'] as const),
+  ...(['firm', 'make', 'spare', 'also', 'litres', 'tests'] as const),
+] as const;
+/** What a piece of a link is about. */
+export type LinkPart = (typeof linkParts)[number];
+
+/** What in a link makes no sense: a name that nothing has, or a number outside its range. */
+export interface LinkFacts {
+  'link.unknown': { part: LinkPart; given: string };
+  'link.number': { part: LinkPart; of: string | null; given: string; low: number; high: number };
+}
+const say = messages<LinkFacts>();
+
+/** What a link said, as far as it can be used, and what could not be: each once. */
 export interface LinkReading {
   recipe: Recipe;
-  problems: string[];
+  problems: readonly MessageOf<LinkFacts>[];
 }
 
 /**
@@ -90,40 +105,49 @@ export function recipeFromLink(
   library: Library,
   fallback: Recipe,
 ): LinkReading {
-  const problems: string[] = [];
-  const number = (name: string, given: string, [low, high]: Range): number | null => {
+  const problems = new Map<string, MessageOf<LinkFacts>>();
+  const problem = (one: MessageOf<LinkFacts>): void => {
+    const { part, given } = one.with;
+    problems.set(`${part} ${'of' in one.with ? one.with.of : ''} ${given}`, one);
+  };
+  const number = (
+    part: LinkPart,
+    given: string,
+    [low, high]: Range,
+    of: string | null = null,
+  ): number | null => {
     const value = Number(given);
     if (given.trim() !== '' && Number.isFinite(value) && value >= low && value <= high) return value;
-    problems.push(`${name} must be a number from ${low} to ${high}, the link says “${given}”`);
+    problem(say('link.number', { part, of, given, low, high }));
     return null;
   };
-  const known = <T extends string>(name: string, all: readonly T[], otherwise: T): T => {
+  const known = <T extends string>(name: LinkPart, all: readonly T[], otherwise: T): T => {
     const given = get(name);
     if (given === null) return otherwise;
     const found = all.find((one) => one === given);
-    if (!found) problems.push(`${name}: there is no “${given}”`);
+    if (!found) problem(say('link.unknown', { part: name, given }));
     return found ?? otherwise;
   };
-  const pairs = (name: string, ids: ReadonlyMap<string, unknown>, range: Range): [string, number][] =>
+  const pairs = (name: LinkPart, ids: ReadonlyMap<string, unknown>, range: Range): [string, number][] =>
     (get(name) ?? '')
       .split(',')
       .filter((piece) => piece.trim() !== '')
       .flatMap((piece): [string, number][] => {
         const [id = '', amount = ''] = piece.split(':');
         if (!ids.has(id)) {
-          problems.push(`${name}: there is no “${id}” on the shelf`);
+          problem(say('link.unknown', { part: name, given: id }));
           return [];
         }
-        const value = number(`${name} of ${id}`, amount, range);
+        const value = number(name, amount, range, id);
         return value === null ? [] : [[id, value]];
       });
 
   /** Third pieces of a list, by the id before them. */
-  const thirds = (name: string, what: string, range: Range): ReadonlyMap<string, number> =>
+  const thirds = (name: LinkPart, what: LinkPart, range: Range): ReadonlyMap<string, number> =>
     new Map(
       (get(name) ?? '').split(',').flatMap((piece): [string, number][] => {
         const [id = '', , third] = piece.split(':');
-        const value = third === undefined ? null : number(`${what} of ${id}`, third, range);
+        const value = third === undefined ? null : number(what, third, range, id);
         return value === null ? [] : [[id, value]];
       }),
     );
@@ -184,13 +208,13 @@ export function recipeFromLink(
   for (const piece of (get('tests') ?? '').split(',').filter(Boolean)) {
     const [name = '', amount = ''] = piece.split(':');
     if (!Object.hasOwn(testNames, name)) {
-      problems.push(`tests: there is no “${name}”`);
+      problem(say('link.unknown', { part: 'tests', given: name }));
       continue;
     }
-    const value = number(`test ${name}`, amount, testNames[name as keyof typeof testNames]);
+    const value = number('tests', amount, testNames[name as keyof typeof testNames], name);
     if (value !== null) tests.set(name, value);
   }
-  return { recipe: withTests(recipe, measuredFrom(tests)), problems };
+  return { recipe: withTests(recipe, measuredFrom(tests)), problems: [...problems.values()] };
 }
 
 function measuredFrom(tests: ReadonlyMap<string, number>): MeasuredByHand {

@@ -1,9 +1,19 @@
+/** What was refused: the argument, the value given and what is allowed; of a number also between which ends. */
+export interface Refusal {
+  readonly argument: string;
+  readonly value: unknown;
+  readonly allowed: string;
+  /** Inclusive; infinite where there is no end. */
+  readonly range?: readonly [low: number, high: number] | undefined;
+}
+
 /** A number or choice outside what is allowed: names the argument, the value given and what is allowed. */
-export class OutOfRange extends RangeError {
+export class OutOfRange extends RangeError implements Refusal {
   constructor(
     readonly argument: string,
     readonly value: unknown,
     readonly allowed: string,
+    readonly range?: readonly [low: number, high: number],
   ) {
     super(`${argument} must be ${allowed}, was ${typeof value === 'string' ? `"${value}"` : String(value)}`);
     this.name = 'OutOfRange';
@@ -20,7 +30,7 @@ export class OutOfRange extends RangeError {
  */
 export function checkRange(name: string, value: number, low: number, high: number): number {
   if (!Number.isFinite(value) || value < low || value > high) {
-    throw new OutOfRange(name, value, `a number from ${low} to ${high}`);
+    throw new OutOfRange(name, value, `a number from ${low} to ${high}`, [low, high]);
   }
   return value;
 }
@@ -28,7 +38,13 @@ export function checkRange(name: string, value: number, low: number, high: numbe
 /** The same for whole numbers. @throws OutOfRange when the value is not a whole number from low to high */
 export function checkWhole(name: string, value: number, low: number, high: number): number {
   if (!Number.isInteger(value) || value < low || value > high) {
-    throw new OutOfRange(name, value, `a whole number from ${low} to ${high}`);
+    throw new OutOfRange(name, value, `a whole number from ${low} to ${high}`, [low, high]);
   }
   return value;
 }
+
+/** Plain, so that it goes from a worker to the page. */
+export const refusalOf = ({ argument, value, allowed, range }: OutOfRange): Refusal => ({
+  ...{ argument, allowed, range },
+  value: typeof value === 'object' ? String(value) : value,
+});

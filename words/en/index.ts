@@ -5,6 +5,9 @@ import { events } from '#words/en/events';
 import { results } from '#words/en/results';
 import { care } from '#words/en/care';
 import { season } from '#words/en/season';
+import { corrections } from '#words/en/corrections';
+import { links } from '#words/en/links';
+import { tests } from '#words/en/tests';
 import { type Catalog } from '#words/catalog';
 
 /** English. */
@@ -18,5 +21,8 @@ export const en: Catalog = {
   ...events,
   ...results,
   ...season,
+  ...tests,
+  ...links,
+  ...corrections,
   ...care,
 };

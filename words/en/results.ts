@@ -1,12 +1,23 @@
 import { type ResultFacts, type Words } from '#words/catalog';
 import { causes } from '#words/en/causes';
-import { inSentence } from '#words/formats';
+import { type VerdictFacts } from '#core/plants/verdict';
+import { type Formats, inSentence } from '#words/formats';
 import { none } from '#core/units/message';
 
 const MOST_SUSPECTS = 3;
 
 /** What became of batches and plantings, in one line. */
-export const results: Words<ResultFacts> = {
+const shareOf = ({ pct, of }: { pct: number; of: number }, f: Formats): string =>
+  `${f.pct(pct)} of ${f.count(of)}`;
+const arm = (name: string, f: Formats): string => f.title({ id: '', name });
+
+export const results: Words<ResultFacts & VerdictFacts> = {
+  'verdict.better': ({ what, best, last, byChancePerMille: odds }, f) =>
+    `${arm(best.name, f)} did better than ${arm(last.name, f)}: ${shareOf(best, f)} ${what}, against ${shareOf(last, f)}. Chance alone would show that ${odds < 1 ? 'less than once' : `about ${f.counted(odds, { one: 'time', other: 'times' })}`} in 1000.`,
+  'verdict.ahead': ({ what, best, last, moreEach }, f) =>
+    `Too few to say. ${arm(best.name, f)} is ahead: ${shareOf(best, f)} ${what}, against ${shareOf(last, f)} with ${arm(last.name, f)}; ${moreEach === null ? 'chance alone shows as much' : `${f.count(moreEach)} more of each would show it`}.`,
+  'verdict.alike': ({ what, best, last }, f) =>
+    `Hardly a difference: ${shareOf(best, f)} ${what} with ${arm(best.name, f)}, ${shareOf(last, f)} with ${arm(last.name, f)}.`,
   'result.batch': ({ up, plantings, lost, suspects }, f) => {
     const share =
       up.of > 0 ? `${f.pct((100 * up.alive) / up.of)} of ${f.count(up.of)} came up` : 'nothing counted yet';

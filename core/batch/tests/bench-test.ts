@@ -7,7 +7,6 @@ export type GivenBy = 'scale' | 'pen-ph' | 'pen-ec' | 'thermometer';
 /** One number to be read or typed. */
 export interface NumberAsked {
   id: string;
-  label: string;
   unit: string;
   low: number;
   high: number;
@@ -17,7 +16,6 @@ export interface NumberAsked {
 /** One of several names to be chosen. */
 export interface ChoiceAsked {
   id: string;
-  label: string;
   choices: readonly string[];
 }
 
@@ -36,14 +34,15 @@ export interface Measures {
 }
 
 export interface TestResult {
-  /** What it comes to: percent, pH, mS/cm, seconds, g/L. */
+  /** What it comes to, in its unit: %, pH, mS/cm (saturated extract), s, h, °C, g/L. */
   value: number;
   unit: string;
   low: number | null;
   high: number | null;
   verdict: Verdict;
-  says: string;
   measures?: Measures;
+  /** How full the pores should be, percent, where the value is of something else. */
+  poresPct?: { low: number; high: number };
 }
 
 /** What a test is judged against: the batch as it was made. Fractions. */
@@ -65,31 +64,26 @@ type ValuesOf<F extends readonly TestField[]> = {
 };
 
 /** A test that a bench can do: what is asked, and the sum. Methods: common practice, no source, unless one is named. */
-export interface BenchTest {
-  name: string;
-  howTo: string;
-  fields: readonly TestField[];
+export interface BenchTest<F extends readonly TestField[] = readonly TestField[]> {
+  fields: F;
   compute: (values: never, context: TestContext) => TestResult;
 }
 
 /** Ties the sum to what is asked: a value that no field gives does not compile. */
 export function benchTest<const F extends readonly TestField[]>(test: {
-  name: string;
-  howTo: string;
   fields: F;
   compute: (values: ValuesOf<F>, context: TestContext) => TestResult;
-}): BenchTest {
+}): BenchTest<F> {
   return test;
 }
 
 export const number = <const Id extends string>(
   id: Id,
-  label: string,
   unit: string,
   low: number,
   high: number,
   from?: GivenBy,
-): NumberAsked & { id: Id } => ({ id, label, unit, low, high, ...(from && { from }) });
+): NumberAsked & { id: Id } => ({ id, unit, low, high, ...(from && { from }) });
 
 const verdictOf = (value: number, low: number | null, high: number | null): Verdict =>
   low !== null && value < low - 1e-9 ? 'low' : high !== null && value > high + 1e-9 ? 'high' : 'ok';
@@ -98,13 +92,11 @@ export function result(
   value: number,
   unit: string,
   [low, high]: readonly [number | null, number | null],
-  words: Record<Verdict, string>,
   measures?: Measures,
 ): TestResult {
-  const verdict = verdictOf(value, low, high);
-  return { value, unit, low, high, verdict, says: words[verdict], ...(measures && { measures }) };
+  return { value, unit, low, high, verdict: verdictOf(value, low, high), ...(measures && { measures }) };
 }
 
 /** For a test that only tells. */
-export const tells = (value: number, unit: string, says: string, measures?: Measures): TestResult =>
-  result(value, unit, [null, null], { low: says, ok: says, high: says }, measures);
+export const tells = (value: number, unit: string, measures?: Measures): TestResult =>
+  result(value, unit, [null, null], measures);

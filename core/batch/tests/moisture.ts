@@ -2,24 +2,17 @@ import { benchTest, number, tells } from '#core/batch/tests/bench-test';
 import { OutOfRange } from '#core/units/check';
 
 export const moistureTest = benchTest({
-  name: 'Moisture, by drying',
-  howTo: 'Weigh a dish with some mix, dry it at about 100 °C until it loses no more, weigh again.',
   fields: [
-    number('dishG', 'Dish', 'g', 0, 5000, 'scale'),
-    number('wetG', 'Dish and moist mix', 'g', 0, 20_000, 'scale'),
-    number('dryG', 'Dish and dry mix', 'g', 0, 20_000, 'scale'),
+    number('dishG', 'g', 0, 5000, 'scale'),
+    number('wetG', 'g', 0, 20_000, 'scale'),
+    number('dryG', 'g', 0, 20_000, 'scale'),
   ],
   compute: ({ dishG, wetG, dryG }, { dryBulkDensityGPerL, totalPorosity, targetSaturation }) => {
     if (dryG <= dishG) throw new OutOfRange('dryG', dryG, `more than the dish, ${dishG} g`);
     if (wetG < dryG) throw new OutOfRange('wetG', wetG, `at least the dry weight, ${dryG} g`);
     const perDry = (wetG - dryG) / (dryG - dishG);
     const saturation = Math.min(1.2, (perDry * dryBulkDensityGPerL) / 1000 / totalPorosity);
-    const [low, high] = [targetSaturation * 100 - 15, targetSaturation * 100 + 10];
-    return tells(
-      (100 * perDry) / (1 + perDry),
-      '% water by weight',
-      `Pores ${Math.round(saturation * 100)} % full; ${Math.round(low)}–${Math.round(high)} is right.`,
-      { saturation },
-    );
+    const [low, high] = [targetSaturation * 100 - 15, targetSaturation * 100 + 10] as const;
+    return { ...tells((100 * perDry) / (1 + perDry), '%', { saturation }), poresPct: { low, high } };
   },
 });

@@ -2,9 +2,7 @@ import { benchTest, number, tells } from '#core/batch/tests/bench-test';
 import { OutOfRange } from '#core/units/check';
 
 export const yieldTest = benchTest({
-  name: 'Yield',
-  howTo: 'Level the finished mix in the tub and measure its volume.',
-  fields: [number('finishedL', 'Finished mix', 'L', 0.01, 1_000_000)],
+  fields: [number('finishedL', 'L', 0.01, 1_000_000)],
   compute: ({ finishedL }, { looseLitres }) => {
     const shrinkagePct = 100 * (1 - finishedL / looseLitres);
     if (shrinkagePct < -2 || shrinkagePct > 50)
@@ -13,11 +11,6 @@ export const yieldTest = benchTest({
         finishedL,
         `from ${(looseLitres / 2).toFixed(1)} to ${looseLitres.toFixed(1)} L: half to all of what was scooped`,
       );
-    return tells(
-      Math.max(0, shrinkagePct),
-      '% lost in mixing',
-      'Taken for this mix from now on, if you say so.',
-      { shrinkagePct: Math.max(0, shrinkagePct) },
-    );
+    return tells(Math.max(0, shrinkagePct), '%', { shrinkagePct: Math.max(0, shrinkagePct) });
   },
 });

@@ -2,6 +2,7 @@ import { type ErrorRequestHandler, type RequestHandler } from 'express';
 import { type z } from 'zod';
 import { RowProblem } from '#contract/csv';
 import { type ProblemBody } from '#contract/problem';
+import { labelOf } from '#words/problem';
 import { OutOfRange } from '#core/units/check';
 
 type Issue = NonNullable<ProblemBody['issues']>[number];
@@ -54,7 +55,7 @@ function short(value: unknown): unknown {
 }
 
 const sentence = ({ path, value, allowed }: Issue): string =>
-  `${path} ${allowed}, was ${JSON.stringify(value)}`;
+  `${labelOf(path)} ${allowed}, was ${JSON.stringify(value)}`;
 
 /** Bodies are of one kind and say so. */
 export const only =
@@ -97,7 +98,7 @@ export function problemOf(error: unknown): Problem {
   if (error instanceof Problem) return error;
   if (error instanceof OutOfRange) {
     const issue = { path: error.argument, value: error.value, allowed: `must be ${error.allowed}` };
-    return new Problem(400, 'Out of range', error.message, [issue]);
+    return new Problem(400, 'Out of range', sentence(issue), [issue]);
   }
   if (error instanceof RowProblem)
     return problemOf(new OutOfRange('csv', 'this file', `right in every row: ${error.message}`));

@@ -18,6 +18,7 @@ import { Swatch } from '../ui/pictures/swatch';
 import { inReadersUnits, readingWords, shortName, stageNames } from '../ui/words/words';
 import { batchCard as texts } from '#words/en/places/batches/batch-card';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
 
 /** The bench card: what to scoop, weigh and pour, and in what order. One page of A4 or Letter. */
 @Component({
@@ -25,7 +26,7 @@ import { common } from '#words/en/places/common';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-card.html',
   styleUrl: './batch-card.scss',
-  imports: [DatePipe, Amount, SaidPipe, Swatch],
+  imports: [TitlePipe, DatePipe, Amount, SaidPipe, Swatch],
 })
 export class BatchCard {
   protected readonly texts = texts;

@@ -1,6 +1,5 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core';
-import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { BatchesService, type BatchLine } from '../data/batches';
 import { Notices } from '../data/notices';
@@ -10,6 +9,7 @@ import { Amount } from '../ui/words/amount';
 import { stageNames } from '../ui/words/words';
 import { batchList as texts } from '#words/en/places/batches/batch-list';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
 
 /** What was made, newest first. */
 @Component({
@@ -25,7 +25,7 @@ import { common } from '#words/en/places/common';
           <a [routerLink]="['/batches', line.id]">
             <span class="day">{{ line.madeOn | date: 'd MMM' }}</span>
             <b class="name">{{ line.name }}</b>
-            <span class="into">{{ stageNames[line.stage].name }} · {{ line.vessel | said }}</span>
+            <span class="into">{{ stageNames[line.stage].name }} · {{ line.vessel | title }}</span>
             <span class="litres"><app-amount [of]="{ volumeL: line.litres }" /></span>
           </a>
         </li>
@@ -67,7 +67,7 @@ import { common } from '#words/en/places/common';
     }
   `,
   styleUrl: './batch-list.scss',
-  imports: [Amount, DatePipe, FetchState, RouterLink, SaidPipe],
+  imports: [TitlePipe, Amount, DatePipe, FetchState, RouterLink],
 })
 export class BatchList {
   protected readonly texts = texts;

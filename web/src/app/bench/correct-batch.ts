@@ -8,25 +8,25 @@ import {
   output,
 } from '@angular/core';
 import { type BatchSnapshot } from '#core/batch/snapshot';
-import { correctBatch, type BatchState, type CorrectionPlan, type CorrectionStep } from '#core/batch/correct';
+import { type CorrectionStepMessage, correctionSays } from '#core/batch/correct-facts';
+import { correctBatch, type BatchState, type CorrectionPlan } from '#core/batch/correct';
 import { libraryOf } from '#core/recipe/library';
 import { mixInputOf } from '#core/recipe/recipe';
 import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
-import { readOut, type Said } from '#core/units/said';
 import { LibraryService } from '../data/library';
-import { Units } from '../data/units';
 import { ShelfService } from '../data/shelf';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Fold } from '../ui/fold';
 import { SaidPipe } from '../ui/words/said';
 import { correctBatch as texts } from '#words/en/places/bench/correct-batch';
+import { ReaderHere } from '../data/reader-here';
 
 /** Middle of each grade of the squeeze scale, for a hand instead of a figure. */
 const grades = squeezes.map((s, i) => {
   const low = i === 0 ? 0 : squeezes[i - 1]!.upTo;
-  return { id: s.name, name: s.says, saturation: (low + Math.min(s.upTo, 1)) / 2 };
+  return { id: s.name, saturation: (low + Math.min(s.upTo, 1)) / 2 };
 });
 
 type Found = Omit<BatchState, 'input' | 'litres'>;
@@ -47,16 +47,16 @@ const numbers: Asked<keyof Found>[] = [
 })
 export class CorrectBatch {
   protected readonly texts = texts;
+  protected readonly reader = inject(ReaderHere);
   readonly snapshot = input.required<BatchSnapshot>();
   private readonly library = inject(LibraryService).library;
   private readonly shelf = inject(ShelfService);
-  protected readonly grades = grades;
+  protected readonly grades = grades.map(({ id }) => ({ id, name: this.reader.word(`squeeze.${id}`) }));
   /** What the tests of the batch found; can be typed over. */
   readonly found = input<Found>({});
   /** Whether a correction can be entered in a record. */
   readonly enters = input(false);
-  readonly corrected = output<string[]>();
-  private readonly units = inject(Units);
+  readonly corrected = output<CorrectionStepMessage[]>();
   protected readonly measured = linkedSignal<Found>(() => this.found());
 
   /** Air is not measured in a pressed block. */
@@ -76,7 +76,7 @@ export class CorrectBatch {
     const shelf = own.length > 0 ? own : materials;
     return correctBatch({ input, litres: sheet.litres, ...measured }, shelf, lime, moisture);
   });
-  protected readonly steps = computed(() => (this.plan()?.steps ?? []).map(stepText));
+  protected readonly steps = computed(() => (this.plan()?.steps ?? []).map(correctionSays));
   protected readonly after = computed(() => {
     const after = this.plan()?.after;
     if (!after) return '';
@@ -92,7 +92,7 @@ export class CorrectBatch {
   });
 
   protected enter(): void {
-    this.corrected.emit(this.steps().map((step) => readOut(step, this.units.system())));
+    this.corrected.emit(this.steps());
   }
 
   protected set([name, value]: [keyof Found, number | undefined]): void {
@@ -106,26 +106,5 @@ export class CorrectBatch {
 
   protected squeeze(name: string): void {
     this.set(['saturation', grades.find((grade) => grade.id === name)?.saturation]);
-  }
-}
-
-function stepText(step: CorrectionStep): Said {
-  switch (step.kind) {
-    case 'addMaterial':
-      return [texts.add, { volumeL: step.looseLitres }, texts.ofLoose(step.material.name.toLowerCase())];
-    case 'addLime':
-      return [
-        texts.blendIn,
-        { massG: step.grams },
-        texts.ofDampAndTestAgain(step.amendment.name.toLowerCase()),
-      ];
-    case 'leach':
-      return [texts.run, { volumeL: step.litres }, texts.ofCleanWaterThroughIt];
-    case 'addWater':
-      return [texts.waterItWith, { volumeL: step.litres }, texts.inPortionsTurningBetween];
-    case 'addDryMix':
-      return [texts.workIn, { volumeL: step.litres }, texts.ofTheSameMixAs];
-    case 'spreadOut':
-      return [texts.spreadItOutAndLet];
   }
 }

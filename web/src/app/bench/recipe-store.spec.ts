@@ -122,7 +122,7 @@ test('a test of the mix as it was is laid aside when the mix changes, told, and 
   store.patch({ lime: null }, 'lime');
   expect(store.recipe().measured).toEqual({ airPct: 7 });
   const notices = TestBed.inject(Notices);
-  expect(notices.current()?.text).toContain('laid aside');
+  expect(notices.current()?.text).toContain('set aside');
   notices.undo();
   expect(store.recipe().measured).toEqual({ ph: 5.9, airPct: 7 });
 });

@@ -20,6 +20,7 @@ import { filledTo, type VesselKind } from '#core/vessel/tray';
 import { intoVessel } from '#core/recipe/fix';
 import { afterPaint } from '../ui/after-paint';
 import { recipeStore as texts } from '#words/en/places/bench/recipe-store';
+import { ReaderHere } from '../data/reader-here';
 
 const DEEPEST = 200;
 /** Changes of one control within this time are one step back. */
@@ -73,6 +74,7 @@ const isStill = (recipe: Recipe, opened: Recipe): boolean =>
 /** The recipe on the bench: what it is, what it comes to, and the way back. */
 @Injectable({ providedIn: 'root' })
 export class RecipeStore {
+  private readonly reader = inject(ReaderHere);
   private readonly chosen = inject(SchoolChoice);
   private readonly notices = inject(Notices);
   private readonly windows = inject(WindowsService).own;
@@ -130,7 +132,7 @@ export class RecipeStore {
         sheet: batchSheet(judgement.evaluation, this.litres(), moisture),
       };
     } catch (error) {
-      if (error instanceof OutOfRange) return { state: 'impossible', why: error.message };
+      if (error instanceof OutOfRange) return { state: 'impossible', why: this.reader.problem(error) };
       throw error;
     }
   });

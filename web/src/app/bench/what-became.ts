@@ -14,7 +14,6 @@ import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
 import { SchoolChoice } from '../data/school-choice';
 import { readingWords, shortName } from '../ui/words/words';
-import { SaidPipe } from '../ui/words/said';
 import { RecipeStore } from './recipe-store';
 import { whatBecame as texts } from '#words/en/places/bench/what-became';
 
@@ -57,11 +56,11 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
             @for (one of changes(); track one.cause) {
               <li>
                 <p>
-                  <b>{{ one.what | said }}</b>&ngsp; <span class="term">{{ texts.against(one.name) }}</span>
+                  <b>{{ one.what }}</b>&ngsp; <span class="term">{{ texts.against(one.name) }}</span>
                 </p>
-                <p class="term">{{ texts.itWouldDo(one.does | said) }}</p>
+                <p class="term">{{ texts.itWouldDo(one.does) }}</p>
                 <button type="button" class="press" (click)="take(one)">
-                  {{ texts.openIt }}<span class="visually-hidden">: {{ one.what | said }}</span>
+                  {{ texts.openIt }}<span class="visually-hidden">: {{ one.what }}</span>
                 </button>
               </li>
             }
@@ -89,7 +88,7 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
       }
     }
   `,
-  imports: [DatePipe, SaidPipe],
+  imports: [DatePipe],
 })
 export class WhatBecame {
   protected readonly texts = texts;
@@ -181,7 +180,7 @@ export class WhatBecame {
     this.taken.emit({ recipe: applyFix(this.recipe(), fix, library), why: why.slice(0, 300) });
   }
 
-  /** A change in words, in metric: what shows it puts the reader's units in. */
+  /** A change in words. */
   private what(fix: NextTime['fix']): string {
     if (fix.kind === 'all') return fix.fixes.map((one) => this.whatOne(one)).join(', ');
     return this.whatOne(fix);
@@ -195,7 +194,7 @@ export class WhatBecame {
       case 'limeToPh':
         return texts.limeToPh(fixed(fix.ph, 1));
       case 'dose':
-        return `${named(fix.amendment)} ${fixed(fix.gPerL, 2)} g/L`;
+        return `${named(fix.amendment)} ${this.reader.formats().dose(fix.gPerL)}`;
       case 'addPart':
         return texts.moreOf(fix.parts ?? 1, (fix.parts ?? 1) === 1 ? 'part' : 'parts', named(fix.material));
       default:

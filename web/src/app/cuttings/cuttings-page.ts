@@ -30,12 +30,10 @@ import { RecipeStore } from '../bench/recipe-store';
 import { CuttingService } from '../data/cutting-choice';
 import { LibraryService } from '../data/library';
 import { NurseryService } from '../data/nursery';
-import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { DayField } from '../ui/fields/day-field';
 import { TypedDay } from '../ui/fields/typed-day';
-import { SaidPipe } from '../ui/words/said';
 import { cuttingsPage as texts } from '#words/en/places/cuttings/cuttings-page';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
@@ -67,7 +65,7 @@ const woodSays: Record<Wood, string> = {
   host: { class: 'page' },
   templateUrl: './cuttings-page.html',
   styleUrl: './cuttings-page.scss',
-  imports: [ChoiceField, DayField, NumberField, RouterLink, SaidPipe],
+  imports: [ChoiceField, DayField, NumberField, RouterLink],
 })
 export class CuttingsPage {
   protected readonly texts = texts;
@@ -104,7 +102,10 @@ export class CuttingsPage {
       name: stageSays[stage],
       days: from === until ? this.said(from) : texts.to(this.said(from), this.said(until)),
       now: from <= this.today() && this.today() < until && stage === this.stageNow(),
-      warmth: stage === 'tone' ? texts.coolerBaseHeatOff : texts.toCAtTheFoot(baseHeatC.low, baseHeatC.high),
+      warmth:
+        stage === 'tone'
+          ? texts.coolerBaseHeatOff
+          : texts.atTheBase(this.reader.formats().celsiusRange(baseHeatC.low, baseHeatC.high)),
       mist: mistSays[stage],
     })),
   );
@@ -120,7 +121,7 @@ export class CuttingsPage {
     const bench = this.store.recipe();
     const own = bench.stage === 'rooting' && bench.components.length > 0;
     const recipe = own ? bench : starterMixes.rooting;
-    return attempt(() => ({
+    return this.reader.attempt(() => ({
       own,
       noun: library.vessels.get(recipe.vessel)?.name ?? recipe.vessel,
       air: airUnderMist(mixInputOf(recipe, library), ROOTING_DAYS),
@@ -185,8 +186,8 @@ export class CuttingsPage {
     const { stockPpm, dipPpm, dipMl } = this.choice.now();
     const { volume } = this.reader.formats();
     if (stockPpm === null) return null;
-    const it = attempt(() => dilute(stockPpm, dipPpm, dipMl, this.cutting().wood));
-    if ('why' in it) return { why: it.why.replace(/^toPpm/, 'the strength') };
+    const it = this.reader.attempt(() => dilute(stockPpm, dipPpm, dipMl, this.cutting().wood));
+    if ('why' in it) return it;
     return {
       says: texts.dipMade(volume(it.stockMl / 1000), volume(it.waterMl / 1000), fixed(it.toOne, 2)),
     };

@@ -30,9 +30,7 @@ test('air that is measured says what mist it wants; the mix says whether it stay
   type(page, 'Warmth of the air, °C', '25');
   type(page, 'Humidity, %, if measured', '80');
   expect(said(page)).toMatch(/the air pulls with 0\.63 kPa .*mist more, or shade/);
-  expect(said(page)).toMatch(
-    /The usual rooting mix, 24-cell tray, has \d+ to \d+ % of air .* it stays above/,
-  );
+  expect(said(page)).toMatch(/The usual rooting mix, 24-cell tray, has \d+ to \d+ % air .* it stays above/);
 });
 
 test('a dip is thinned; too strong for the wood stops with the number, and what was typed stays', () => {
@@ -41,7 +39,7 @@ test('a dip is thinned; too strong for the wood stops with the number, and what 
   expect(said(page)).toMatch(/15\smL of what you have and 85\smL .* one part and 5\.67/);
   type(page, 'Strength you need, ppm', '9000');
   expect(said(page)).toMatch(
-    /the strength must be at most 8000 for semi-ripe: stronger burns the foot, was 9000/,
+    /Strength you need must be at most 8000 for semi-ripe: stronger burns the foot, not 9.?000/,
   );
   expect(said(page)).toContain('label and local rules');
 });

@@ -1,6 +1,8 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { type AnyMessage, type BareCode } from '#words/catalog';
+import { OutOfRange, type Refusal } from '#core/units/check';
 import { type Text } from '#core/units/message';
+import { problemSays } from '#words/problem';
 import { formatsOf, read, word } from '#words/read';
 import { type Reader } from '#words/reader';
 import { Units } from './units';
@@ -14,6 +16,21 @@ export class ReaderHere {
 
   read(text: Text<AnyMessage>): string {
     return read(text, this.now());
+  }
+
+  /** What a refusal says: by the label on the screen, in the reader's units. */
+  problem(refusal: Refusal | string): string {
+    return typeof refusal === 'string' ? refusal : problemSays(refusal, this.now());
+  }
+
+  /** What a form comes to, or why it comes to nothing. */
+  attempt<T extends object | null>(make: () => T): T | { why: string } {
+    try {
+      return make();
+    } catch (error) {
+      if (error instanceof OutOfRange) return { why: this.problem(error) };
+      throw error;
+    }
   }
 
   word(code: BareCode): string {

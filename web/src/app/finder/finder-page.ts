@@ -8,7 +8,6 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { SaidPipe } from '../ui/words/said';
 import { Router, RouterLink } from '@angular/router';
 import { windowScore, type ScoredId } from '#core/finder/aims';
 import { differences, type Edge, rankedByOdds } from '#core/finder/compare';
@@ -32,6 +31,7 @@ import { ShelfPanel } from './shelf-panel';
 import { Wishes } from './wishes';
 import { finderPage as texts } from '#words/en/places/finder/finder-page';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
 
 const PAUSE_MS = 350;
 const MOST_COMPARED = 3;
@@ -47,13 +47,13 @@ const SHOWN = 10;
   templateUrl: './finder-page.html',
   styleUrl: './finder-page.scss',
   imports: [
+    TitlePipe,
     Amount,
     ChoiceField,
     CompareTable,
     FinderChart,
     MiniCut,
     RouterLink,
-    SaidPipe,
     ShelfPanel,
     Stepper,
     TickField,

@@ -5,6 +5,7 @@ import { merged, type SearchResult } from '#core/finder/search';
 import { SpreadChoice } from '../data/spread-choice';
 import { FINDER_WORKER } from '../workers/tokens';
 import { type FinderAnswer, type FinderRequest, type Told, type Why } from '../workers/finder.protocol';
+import { ReaderHere } from '../data/reader-here';
 
 const KEEP = 24;
 const DRAWS = 600;
@@ -32,6 +33,7 @@ export type FinderState =
 /** Searches in as many workers as the machine has cores; what it found stays until the next answer is there. */
 @Injectable()
 export class FinderSearch {
+  private readonly reader = inject(ReaderHere);
   private readonly chosen = inject(SpreadChoice);
   private readonly workers: Worker[];
   private readonly now = signal<FinderState>({ state: 'idle' });
@@ -112,7 +114,7 @@ export class FinderSearch {
         this.tell(answer.odds, from);
         return;
       case 'impossible':
-        this.now.set({ state: 'impossible', why: answer.why });
+        this.now.set({ state: 'impossible', why: this.reader.problem(answer.why) });
         return;
       case 'swaps':
         return;

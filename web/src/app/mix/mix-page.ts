@@ -20,7 +20,6 @@ import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { Amount } from '../ui/words/amount';
-import { SaidPipe } from '../ui/words/said';
 import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from '../bench/cut-through';
 import { inTurn } from '../ui/in-turn';
@@ -42,6 +41,8 @@ import { WhatBecame } from '../bench/what-became';
 import { RecipeStore } from '../bench/recipe-store';
 import { mixPage as texts } from '#words/en/places/mix/mix-page';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
+import { ReaderHere } from '../data/reader-here';
 
 const LINK_DELAY_MS = 250;
 /** The address that this tab wrote last. */
@@ -76,6 +77,7 @@ const REST_MS = 400;
   styleUrl: './mix-page.scss',
   host: { '(document:keydown)': 'onKey($event)' },
   imports: [
+    TitlePipe,
     ShedSays,
     Amount,
     CutThrough,
@@ -89,13 +91,13 @@ const REST_MS = 400;
     ReadingRuler,
     RecipeBar,
     RouterLink,
-    SaidPipe,
     WhatBecame,
   ],
 })
 export class MixPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly store = inject(RecipeStore);
   protected readonly remedies = inject(Remedies);
   protected readonly sure = inject(HowSure);
@@ -176,7 +178,8 @@ export class MixPage {
       );
       untracked(() => {
         if (JSON.stringify(recipe) !== JSON.stringify(this.store.recipe())) this.store.start(recipe);
-        if (problems.length > 0) this.notices.say(texts.theLinkWasNotRead(problems.join('. ')));
+        if (problems.length > 0)
+          this.notices.say(texts.theLinkWasNotRead(problems.map((one) => this.reader.read(one)).join(' ')));
       });
     });
     effect((onCleanup) => {

@@ -12,7 +12,6 @@ import { MixesService, type MixVersion } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
-import { SaidPipe } from '../ui/words/said';
 import { readingWords, stageNames } from '../ui/words/words';
 import { RecipeStore } from '../bench/recipe-store';
 import { recipeBar as texts } from '#words/en/places/mix/recipe-bar';
@@ -24,7 +23,7 @@ import { common } from '#words/en/places/common';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-bar.html',
   styleUrl: './recipe-bar.scss',
-  imports: [DatePipe, FetchState, NgbDropdownModule, SaidPipe, TextField],
+  imports: [DatePipe, FetchState, NgbDropdownModule, TextField],
 })
 export class RecipeBar {
   protected readonly texts = texts;

@@ -11,6 +11,7 @@ import { SaidPipe } from '../ui/words/said';
 import { ShareRulers } from './share-rulers';
 import { comparePage as texts } from '#words/en/places/plants/compare-page';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
 
 type By = 'batch' | 'mix' | 'vessel' | 'seed';
 type What = 'up' | 'made';
@@ -55,8 +56,8 @@ type What = 'up' | 'made';
                   <li>
                     {{
                       texts.over(
-                        arms()[pair.better]!.name | said,
-                        arms()[pair.worse]!.name | said,
+                        arms()[pair.better]!.name | title,
+                        arms()[pair.worse]!.name | title,
                         pair.told ? texts.moreThanLuck : texts.mayBeLuck
                       )
                     }}
@@ -74,7 +75,7 @@ type What = 'up' | 'made';
               <app-tick-field
                 [checked]="!left().includes(group.key)"
                 (checkedChange)="take(group.key, $event)"
-                >{{ group.name | said }}</app-tick-field
+                >{{ group.name | title }}</app-tick-field
               >
               <span class="term"
                 >{{ group.plantings }} {{ group.plantings === 1 ? texts.planting : texts.plantings
@@ -103,7 +104,7 @@ type What = 'up' | 'made';
       font-weight: 650;
     }
   `,
-  imports: [ChoiceField, SaidPipe, Segments, ShareRulers, TickField],
+  imports: [TitlePipe, ChoiceField, SaidPipe, Segments, ShareRulers, TickField],
 })
 export class ComparePage {
   protected readonly texts = texts;

@@ -14,6 +14,7 @@ import { TableFiles } from '../ui/table-files';
 import { SaidPipe } from '../ui/words/said';
 import { startWords, tallySays } from './plant-words';
 import { plantList as texts } from '#words/en/places/plants/plant-list';
+import { TitlePipe } from '../ui/words/title';
 
 /** What stands, newest first, each with what it wants next. */
 @Component({
@@ -28,7 +29,7 @@ import { plantList as texts } from '#words/en/places/plants/plant-list';
           <a [routerLink]="['/plants', one.id]">
             <b>{{ name(one) }}</b>
             <span class="term">
-              {{ startWords[one.start] }} {{ one.on | date: 'd MMM' }}, {{ vessel(one) | said
+              {{ startWords[one.start] }} {{ one.on | date: 'd MMM' }}, {{ vessel(one) | title
               }}{{ one.batchName ? ', ' + one.batchName : '' }}
             </span>
             <span>{{ says(one) }}</span>
@@ -110,7 +111,7 @@ import { plantList as texts } from '#words/en/places/plants/plant-list';
       }
     }
   `,
-  imports: [DatePipe, FetchState, RouterLink, SaidPipe, TableFiles],
+  imports: [TitlePipe, DatePipe, FetchState, RouterLink, SaidPipe, TableFiles],
 })
 export class PlantList {
   protected readonly texts = texts;

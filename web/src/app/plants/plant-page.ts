@@ -52,6 +52,7 @@ import { smallPicture } from './small-picture';
 import { WhatsWrong } from './whats-wrong';
 import { plantPage as texts } from '#words/en/places/plants/plant-page';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
 
 const HOUSE_C = 20;
 
@@ -62,7 +63,17 @@ const HOUSE_C = 20;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plant-page.html',
   styleUrl: './plant-page.scss',
-  imports: [DatePipe, EventSheet, FetchState, PlantCurves, RouterLink, SaidPipe, WhatsWrong, PlantWater],
+  imports: [
+    TitlePipe,
+    DatePipe,
+    EventSheet,
+    FetchState,
+    PlantCurves,
+    RouterLink,
+    SaidPipe,
+    WhatsWrong,
+    PlantWater,
+  ],
 })
 export class PlantPage {
   protected readonly texts = texts;
@@ -208,7 +219,7 @@ export class PlantPage {
       checkEvent(planting, this.events(), event);
     } catch (error) {
       if (!(error instanceof OutOfRange)) throw error;
-      this.problem.set(texts.notEntered2(error.message));
+      this.problem.set(texts.notEntered2(this.reader.problem(error)));
       return;
     }
     this.problem.set('');

@@ -162,19 +162,19 @@ describe('sown, potted, set apart', () => {
     const fixture = form();
     press(fixture, 'Pot plants');
     Array.from(page(fixture).querySelectorAll('label'))
-      .find((label) => label.textContent.includes('Filled half'))!
+      .find((label) => label.textContent.includes('Part filled'))!
       .click();
     TestBed.tick();
     press(fixture, 'Save');
     expect(http.expectOne('/api/plants').request.body).toMatchObject({ start: 'pot', halfFilled: true });
     press(fixture, 'Sow');
-    expect(said(fixture)).not.toContain('Filled half');
+    expect(said(fixture)).not.toContain('Part filled');
   });
 
   test('set apart: from one planting, no potting sheet; what is half filled in is on the device at once', () => {
     const fixture = form();
     press(fixture, 'Set some apart');
-    expect(said(fixture)).toContain('They stay in what they stand in');
+    expect(said(fixture)).toContain('They stay in the same vessels');
     expect(said(fixture)).not.toContain('Potting sheet');
     press(fixture, 'Taken from plants you have');
     type(fixture, 'Plants of it', '20');
@@ -185,7 +185,7 @@ describe('sown, potted, set apart', () => {
     const why = 'from must be one planting';
     sent.flush({ title: 'Out of range', detail: why, issues: [] }, { status: 400, statusText: 'Bad' });
     TestBed.tick();
-    expect(said(fixture)).toContain('Not kept:');
+    expect(said(fixture)).toContain('Not saved:');
     expect(labelled(fixture, 'Plants of it').value).toBe('20');
   });
 });

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { type Arm } from '#core/plants/verdict';
 import { type Share } from '#core/stats/compare';
-import { SaidPipe } from '../ui/words/said';
 import { shareRulers as texts } from '#words/en/places/plants/share-rulers';
+import { TitlePipe } from '../ui/words/title';
 
 /** Shares with their intervals, one under the other on one scale. */
 @Component({
@@ -13,7 +13,7 @@ import { shareRulers as texts } from '#words/en/places/plants/share-rulers';
       @if (shares()[$index]; as share) {
         <div class="row">
           <span
-            ><b>{{ arm.name | said }}</b> <span class="term">{{ texts.ofIt(arm.alive, arm.of) }}</span></span
+            ><b>{{ arm.name | title }}</b> <span class="term">{{ texts.ofIt(arm.alive, arm.of) }}</span></span
           >
           <svg viewBox="0 0 200 24" preserveAspectRatio="none" aria-hidden="true">
             <path d="M0 12H200" stroke="var(--hairline)" stroke-width="2" />
@@ -61,7 +61,7 @@ import { shareRulers as texts } from '#words/en/places/plants/share-rulers';
       }
     }
   `,
-  imports: [SaidPipe],
+  imports: [TitlePipe],
 })
 export class ShareRulers {
   protected readonly texts = texts;

@@ -23,6 +23,7 @@ import { FetchState } from '../ui/fetch-state';
 import { ShareRulers } from './share-rulers';
 import { trialPage as texts } from '#words/en/places/plants/trial-page';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 type Tray = Trial['trays'][number];
 
@@ -134,6 +135,7 @@ type Tray = Trial['trays'][number];
 export class TrialPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   readonly id = input.required<string>();
   private readonly plants = inject(PlantsService);
   private readonly nursery = inject(NurseryService);
@@ -190,7 +192,9 @@ export class TrialPage {
           this.there.value()!.seed,
         )
       : '';
-    return [verdict?.says ?? texts.nothingToSayBeforeEach, warning, still.trim()].filter(Boolean).join(' ');
+    return [verdict ? this.reader.read(verdict.says) : texts.nothingToSayBeforeEach, warning, still.trim()]
+      .filter(Boolean)
+      .join(' ');
   });
 
   protected readonly labels = computed(() =>

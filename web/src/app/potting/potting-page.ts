@@ -20,7 +20,6 @@ import { Units } from '../data/units';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
-import { SaidPipe } from '../ui/words/said';
 import { shownIn } from '../ui/words/shown-in';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName, stageNames } from '../ui/words/words';
@@ -57,7 +56,7 @@ interface Made {
   host: { class: 'page' },
   templateUrl: './potting-page.html',
   styleUrl: './potting-page.scss',
-  imports: [ChoiceField, CutThrough, NumberField, RouterLink, SaidPipe, Segments],
+  imports: [ChoiceField, CutThrough, NumberField, RouterLink, Segments],
 })
 export class PottingPage {
   protected readonly texts = texts;
@@ -134,10 +133,7 @@ export class PottingPage {
         ball: { of: from.it, baseMm: up.baseMm, drained: up.drained, footMm: from.it.soakedFootMm },
       };
     } catch (error) {
-      // What was typed stands in its field, in its own units.
-      if (error instanceof OutOfRange && error.argument === 'deeperMm')
-        return { why: texts.theDepthMustBe(error.allowed) };
-      if (error instanceof OutOfRange) return { why: error.message };
+      if (error instanceof OutOfRange) return { why: this.reader.problem(error) };
       throw error;
     }
   });
@@ -184,13 +180,9 @@ export class PottingPage {
     const { volume, length } = this.reader.formats();
     const thirst = volume(thirstMl(ball.of, gone[this.choice.now().dry]) / 1000);
     const first =
-      this.choice.now().dry === 'moist'
-        ? texts.waterTheOldBalls(thirst)
-        : texts.soakTheOldBalls(thirst);
+      this.choice.now().dry === 'moist' ? texts.waterTheOldBalls(thirst) : texts.soakTheOldBalls(thirst);
     const below =
-      up.baseMm < 1
-        ? texts.ballOnTheBottom
-        : texts.fillBelow(volume(up.belowL), length(up.baseMm));
+      up.baseMm < 1 ? texts.ballOnTheBottom : texts.fillBelow(volume(up.belowL), length(up.baseMm));
     return [
       first,
       below,
@@ -225,27 +217,15 @@ export class PottingPage {
     const { up, kind, ball } = this.made()!;
     const vessel = kind.vessel;
     const notes: string[] = [];
-    if (up.besideMm < NARROW_MM)
-      notes.push(
-        texts.narrow(this.reader.formats().length(up.besideMm)),
-      );
+    if (up.besideMm < NARROW_MM) notes.push(texts.narrow(this.reader.formats().length(up.besideMm)));
     if (volumeL(vessel) > 12 * ball.of.column.volumeL)
-      notes.push(
-        texts.wide(fixed(volumeL(vessel) / ball.of.column.volumeL, 0)),
-      );
+      notes.push(texts.wide(fixed(volumeL(vessel) / ball.of.column.volumeL, 0)));
     if (vessel.shape !== 'block' && vessel.walls !== undefined) {
       const times = exposedAreaMm2(vessel) / exposedAreaMm2({ ...vessel, walls: undefined });
-      notes.push(
-        texts.wallsBreathe(fixed(times, 1)),
-      );
+      notes.push(texts.wallsBreathe(fixed(times, 1)));
     }
-    if (vessel.shape !== 'block' && vessel.walls === 'fibre')
-      notes.push(
-        texts.wetFibrePots,
-      );
-    notes.push(
-      texts.usedPots,
-    );
+    if (vessel.shape !== 'block' && vessel.walls === 'fibre') notes.push(texts.wetFibrePots);
+    notes.push(texts.usedPots);
     return notes;
   });
 

@@ -37,7 +37,7 @@ test('a dry ball is soaked first, fine in coarse is said, and a pot too small is
   choice.patch({ dry: 'wilting' });
   TestBed.tick();
   page.detectChanges();
-  expect(said(page)).toMatch(/Soak the old balls first.*water runs round it/);
+  expect(said(page)).toMatch(/Soak the old balls first.*water runs around it/);
   expect(said(page)).toContain('Fine in coarse');
   choice.patch({ pot: 'cell-288' });
   page.detectChanges();

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { faultWords, InstrumentsService, type InstrumentReading } from '../data/instruments';
 import { FetchState } from '../ui/fetch-state';
 import { liveList as texts } from '#words/en/places/run/live-list';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 /** What the instruments read now. */
 @Component({
@@ -16,7 +16,7 @@ import { common } from '#words/en/places/common';
       @for (one of instruments.instruments(); track one.id) {
         <li>
           <span>{{ one.name }}</span>
-          <b>{{ live(instruments.readings().get(one.id) ?? null, one.unit) | said }}</b>
+          <b>{{ live(instruments.readings().get(one.id) ?? null, one.unit) }}</b>
         </li>
       }
     </ul>
@@ -41,15 +41,17 @@ import { common } from '#words/en/places/common';
       text-align: right;
     }
   `,
-  imports: [FetchState, RouterLink, SaidPipe],
+  imports: [FetchState, RouterLink],
 })
 export class LiveList {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly instruments = inject(InstrumentsService);
 
   protected live(reading: InstrumentReading | null, unit: string): string {
-    if (!reading) return texts.noReading;
-    return reading.fault ? faultWords[reading.fault] : `${reading.value} ${unit}`;
+    if (reading?.fault) return faultWords[reading.fault];
+    const value = reading?.value ?? null;
+    return value === null ? texts.noReading : this.reader.formats().reading(value, unit);
   }
 }

@@ -10,7 +10,6 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { CorrectBatch } from '../bench/correct-batch';
 import { BatchesService } from '../data/batches';
@@ -47,7 +46,6 @@ const HISTORY = 100;
     LiveList,
     LotPicker,
     RouterLink,
-    SaidPipe,
     StepList,
     TestList,
     TubPanel,

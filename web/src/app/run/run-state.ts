@@ -12,6 +12,7 @@ import { type Lot, LotsService } from '../data/lots';
 import { BatchRecord } from '../data/record';
 import { shortName } from '../ui/words/words';
 import { entryText } from '../ui/words/entry-text';
+import { ReaderHere } from '../data/reader-here';
 
 export interface StepRow {
   step: Step;
@@ -37,6 +38,7 @@ export interface RunItem {
 /** The batch that is being made, as its card and its record have it. Provided per page, shared by its pieces. */
 @Injectable()
 export class RunState {
+  private readonly reader = inject(ReaderHere);
   private readonly record = inject(BatchRecord);
   private readonly lots = inject(LotsService);
   private readonly made = signal<Batch | null>(null);
@@ -139,9 +141,10 @@ export class RunState {
   }
 
   /** An entry in a sentence. */
-  words(data: EntryData): string | Said {
+  words(data: EntryData): string {
     return entryText(
       data,
+      this.reader.now(),
       (id) => this.items().find((item) => item.id === id)?.name ?? id,
       (lot) => this.lots.one(lot)?.name ?? `lot ${lot}`,
     );

@@ -9,6 +9,7 @@ import {
   type TestValues,
 } from '#core/batch/tests/bench-test';
 import { benchTests, runBenchTest, type BenchTestId } from '#core/batch/tests/bench-tests';
+import { type FieldCode } from '#core/batch/test-facts';
 import { OutOfRange } from '#core/units/check';
 import { type EcMethod } from '#core/mix/salts';
 import { squeezes } from '#core/mix/moisture';
@@ -16,11 +17,11 @@ import { fixed } from '#core/units/show';
 import { faultWords, InstrumentsService } from '../data/instruments';
 import { ChoiceField, type Choice } from '../ui/fields/choice-field';
 import { Units } from '../data/units';
-import { SaidPipe } from '../ui/words/said';
 import { NumberField } from '../ui/fields/number-field';
 import { SqueezePicture } from '../ui/pictures/squeeze-picture';
 import { ecMethodNames } from '../ui/words/words';
 import { testForm as texts } from '#words/en/places/run/test-form';
+import { ReaderHere } from '../data/reader-here';
 
 let count = 0;
 
@@ -29,12 +30,12 @@ let count = 0;
   selector: 'app-test-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="term">{{ test().howTo | said }}</p>
+    <p class="term">{{ reader.word(say('how')) }}</p>
     <div class="fields">
       @for (f of test().fields; track f.id) {
         @if (f.id === 'grade') {
           <fieldset class="grades">
-            <legend>{{ f.label }}</legend>
+            <legend>{{ label(f) }}</legend>
             @for (grade of grades; track grade.name; let i = $index) {
               <label [class.on]="values()[f.id] === grade.name">
                 <input
@@ -52,7 +53,7 @@ let count = 0;
         } @else if (choice(f); as c) {
           <app-choice-field
             none="choose"
-            [label]="f.label"
+            [label]="label(f)"
             [choices]="c"
             [value]="nameIn(f.id)"
             (valueChange)="set(f.id, $event || undefined)"
@@ -60,7 +61,7 @@ let count = 0;
         } @else if (asked(f); as n) {
           <div class="one">
             <app-number-field
-              [label]="f.label"
+              [label]="label(f)"
               [unit]="n.unit"
               [value]="numberIn(f.id)"
               [within]="[n.low, n.high]"
@@ -71,10 +72,10 @@ let count = 0;
                 type="button"
                 class="press"
                 [disabled]="live(n) === null"
-                [attr.aria-label]="texts.take + f.label + texts.fromTheInstrument"
+                [attr.aria-label]="texts.take + label(f) + texts.fromTheInstrument"
                 (click)="set(f.id, live(n)!)"
               >
-                {{ liveText(n) | said }}
+                {{ liveText(n) }}
               </button>
             }
           </div>
@@ -82,7 +83,7 @@ let count = 0;
       }
     </div>
     @if (problem()) {
-      <p class="wrong" role="alert">{{ problem() | said }}</p>
+      <p class="wrong" role="alert">{{ problem() }}</p>
     }
     <button
       type="button"
@@ -90,11 +91,11 @@ let count = 0;
       [disabled]="!complete() || problem() !== ''"
       (click)="entered.emit(filled())"
     >
-      {{ texts.enter(spoken(test().name)) }}
+      {{ texts.enter(spoken(reader.word(say('name')))) }}
     </button>
     @if (last(); as r) {
       <p class="came" [class.off]="r.verdict !== 'ok'">
-        <b>{{ shown(r) | said }}</b> {{ r.says | said }}
+        <b>{{ cameTo('value', r) }}.</b> {{ cameTo('says', r) }}
       </p>
     }
   `,
@@ -163,15 +164,18 @@ let count = 0;
       color: var(--stop);
     }
   `,
-  imports: [ChoiceField, NumberField, SaidPipe, SqueezePicture],
+  imports: [ChoiceField, NumberField, SqueezePicture],
 })
 export class TestForm {
   protected readonly texts = texts;
+  protected readonly reader = inject(ReaderHere);
   readonly id = input.required<BenchTestId>();
   readonly context = input.required<TestContext>();
   readonly last = input<TestResult | undefined>();
   readonly entered = output<TestValues>();
-  protected readonly grades = squeezes;
+  protected readonly grades = squeezes.map(({ name }) => ({
+    ...{ name, says: this.reader.word(`squeeze.${name}`) },
+  }));
   protected readonly name = `grade-${++count}`;
   private readonly units = inject(Units);
   private readonly instruments = inject(InstrumentsService);
@@ -190,7 +194,7 @@ export class TestForm {
     } catch (error) {
       if (!(error instanceof OutOfRange)) throw error;
       const field = this.test().fields.find((f) => f.id === error.argument);
-      return texts.mustBe(field?.label ?? error.argument, error.allowed);
+      return texts.mustBe(field ? this.label(field) : error.argument, error.allowed);
     }
   });
 
@@ -231,16 +235,23 @@ export class TestForm {
   }
 
   protected liveText(f: NumberAsked): string {
-    const one = f.from && this.instruments.byKind().get(f.from);
-    if (!one?.reading) return texts.noReading;
-    return one.reading.fault
-      ? faultWords[one.reading.fault]
-      : texts.take2(one.reading.value, f.unit.split(' ')[0]!).trim();
+    const reading = f.from && this.instruments.byKind().get(f.from)?.reading;
+    if (reading?.fault) return faultWords[reading.fault];
+    const value = reading?.value ?? null;
+    return value === null ? texts.noReading : texts.takeReading(this.reader.formats().reading(value, f.unit));
   }
 
   protected readonly spoken = inSentence;
 
-  protected shown({ value, unit }: TestResult): string {
-    return `${fixed(value, Math.abs(value) < 10 ? 2 : 0)} ${unit}.`;
+  protected say<Part extends 'name' | 'how'>(part: Part): `test.${BenchTestId}.${Part}` {
+    return `test.${this.id()}.${part}`;
+  }
+
+  protected label({ id }: TestField): string {
+    return this.reader.word(`test.${this.id()}.${id}` as FieldCode);
+  }
+
+  protected cameTo(part: 'value' | 'says', result: TestResult): string {
+    return this.reader.read({ say: `test.${this.id()}.${part}`, with: result });
   }
 }

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { SaidPipe } from '../ui/words/said';
 import { type TestResult } from '#core/batch/tests/bench-test';
-import { benchTestIds, benchTests, type BenchTestId } from '#core/batch/tests/bench-tests';
+import { benchTestIds, type BenchTestId } from '#core/batch/tests/bench-tests';
 import { fixed } from '#core/units/show';
 import { keptHere } from '../data/making';
 import { MixesService } from '../data/mixes';
@@ -9,6 +8,7 @@ import { Notices } from '../data/notices';
 import { RunState } from './run-state';
 import { TestForm } from './test-form';
 import { testList as texts } from '#words/en/places/run/test-list';
+import { ReaderHere } from '../data/reader-here';
 
 /** Every bench test, with what each came to last. */
 @Component({
@@ -18,9 +18,9 @@ import { testList as texts } from '#words/en/places/run/test-list';
     @for (id of ids; track id) {
       <details [open]="run.openTest() === id && !isStepTest(id)">
         <summary>
-          {{ tests[id].name }}
+          {{ name(id) }}
           @if (run.results().get(id); as r) {
-            <b [class.off]="r.verdict !== 'ok'">{{ brief(r) | said }}</b>
+            <b [class.off]="r.verdict !== 'ok'">{{ brief(id, r) }}</b>
           }
         </summary>
         <app-test-form
@@ -46,15 +46,15 @@ import { testList as texts } from '#words/en/places/run/test-list';
       border-bottom: 1px solid var(--hairline);
     }
   `,
-  imports: [SaidPipe, TestForm],
+  imports: [TestForm],
 })
 export class TestList {
   protected readonly texts = texts;
+  private readonly reader = inject(ReaderHere);
   protected readonly run = inject(RunState);
   private readonly mixes = inject(MixesService);
   private readonly notices = inject(Notices);
   protected readonly ids = benchTestIds;
-  protected readonly tests = benchTests;
   protected readonly shrinkagePct = computed(() => this.run.results().get('yield')?.measures?.shrinkagePct);
   protected readonly mixId = computed(() => this.run.batch()?.mixId ?? null);
 
@@ -63,9 +63,13 @@ export class TestList {
     return this.run.steps().some(({ step }) => step.test === id);
   }
 
-  protected brief({ value, unit, verdict }: TestResult): string {
-    const word = { low: texts.low, ok: '', high: texts.high }[verdict];
-    return `${fixed(value, Math.abs(value) < 10 ? 1 : 0)} ${unit.split(',')[0]!}${word}`;
+  protected name(id: BenchTestId): string {
+    return this.reader.word(`test.${id}.name`);
+  }
+
+  protected brief(id: BenchTestId, result: TestResult): string {
+    const word = { low: texts.low, ok: '', high: texts.high }[result.verdict];
+    return `${this.reader.read({ say: `test.${id}.value`, with: result })}${word}`;
   }
 
   /** A measured yield stands for this mix from now on, as a new version of it. */

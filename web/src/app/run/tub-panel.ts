@@ -19,10 +19,10 @@ import { ShelfService } from '../data/shelf';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { BinFill } from '../ui/pictures/bin-fill';
-import { SaidPipe } from '../ui/words/said';
 import { Amount } from '../ui/words/amount';
 import { RunState } from './run-state';
 import { tubPanel as texts } from '#words/en/places/run/tub-panel';
+import { ReaderHere } from '../data/reader-here';
 
 /** A tub in a shed, where nobody says. */
 const SHED_C = 12;
@@ -37,7 +37,7 @@ const SHED_C = 12;
       <p>
         <b><app-amount [of]="{ volumeL: run.left() }" /></b> {{ texts.leftOf }}
         <app-amount [of]="{ volumeL: made() }" />
-        <span class="term">{{ says() | said }}</span>
+        <span class="term">{{ says() }}</span>
       </p>
     </div>
     <div class="fields">
@@ -83,10 +83,11 @@ const SHED_C = 12;
       margin: 8px 0;
     }
   `,
-  imports: [Amount, BinFill, ChoiceField, NumberField, SaidPipe],
+  imports: [Amount, BinFill, ChoiceField, NumberField],
 })
 export class TubPanel {
   protected readonly texts = texts;
+  private readonly reader = inject(ReaderHere);
   protected readonly run = inject(RunState);
   private readonly library = inject(LibraryService);
   private readonly lots = inject(LotsService);
@@ -110,7 +111,7 @@ export class TubPanel {
     const kind = this.kind();
     if (!kind) return '';
     const count = fills(this.run.left(), volumeL(kind.vessel));
-    return texts.fillsMoreOf(count, kind.noun, count === 1 ? '' : 's', kind.name);
+    return texts.fillsMoreOf(count, kind.noun, count === 1 ? '' : 's', this.reader.formats().title(kind));
   });
 
   /** What stayed on the screens, by part, as it was reckoned when the batch was made. */
@@ -151,7 +152,7 @@ export class TubPanel {
       this.keep(row, texts.yoursLeftOfBatch(batch.id), this.run.left(), 'left');
     } catch (error) {
       if (!(error instanceof OutOfRange)) throw error;
-      this.problem.set(error.message);
+      this.problem.set(this.reader.problem(error));
     }
   }
 

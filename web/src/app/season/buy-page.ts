@@ -7,12 +7,12 @@ import { LibraryService } from '../data/library';
 import { SeasonService } from '../data/season';
 import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
-import { SaidPipe } from '../ui/words/said';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
 import { SeasonView } from './season-view';
 import { buyPage as texts } from '#words/en/places/season/buy-page';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
 
 /** What the season takes against what is in the shed: what must be there by when, soonest first. */
 @Component({
@@ -29,7 +29,7 @@ import { common } from '#words/en/places/common';
         <ul class="plain">
           @for (row of week.rows; track row.kind + row.item) {
             <li>
-              <b>{{ row.name | said }}</b>
+              <b>{{ row.name | title }}</b>
               <span>
                 {{ texts.toBuy(row.short) }}
                 <span class="term">{{ texts.byNeeded(row.by, row.needed, row.left) }}</span>
@@ -50,7 +50,7 @@ import { common } from '#words/en/places/common';
           <ul class="plain">
             @for (row of rows; track row.kind + row.item) {
               <li>
-                <b>{{ row.name | said }}</b>
+                <b>{{ row.name | title }}</b>
                 <span>{{ texts.needed(row.needed, row.left) }}</span>
               </li>
             }
@@ -82,7 +82,7 @@ import { common } from '#words/en/places/common';
       }
     }
   `,
-  imports: [FetchState, RouterLink, SaidPipe],
+  imports: [TitlePipe, FetchState, RouterLink],
 })
 export class BuyPage {
   protected readonly texts = texts;

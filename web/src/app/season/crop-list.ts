@@ -3,16 +3,15 @@ import { type Crop, emergenceFrom, emergenceText, tasksFrom, tasksText } from '#
 import { Notices } from '../data/notices';
 import { SeasonService, type SourcedCrop } from '../data/season';
 import { FetchState } from '../ui/fetch-state';
-import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
 import { TableFiles } from '../ui/table-files';
-import { SaidPipe } from '../ui/words/said';
 import { StepsForm } from './steps-form';
 import { cropList as texts } from '#words/en/places/season/crop-list';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 type Figure =
   | ('coverMm' | 'perCell' | 'atLeaves' | 'germination' | 'plantOutDays' | 'earlierDays')
@@ -94,11 +93,12 @@ const depths = named({ level: texts.atItsOldLevel, deep: texts.deepToTheFirstTru
       }
     }
   `,
-  imports: [ChoiceField, FetchState, NumberList, SaidPipe, StepsForm, TableFiles, TextField, TickField],
+  imports: [ChoiceField, FetchState, NumberList, StepsForm, TableFiles, TextField, TickField],
 })
 export class CropList {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly service = inject(SeasonService);
   private readonly notices = inject(Notices);
   protected readonly figures = figures;
@@ -115,11 +115,11 @@ export class CropList {
     return (this.service.crops.value() ?? []).filter(({ name }) => name.toLowerCase().includes(words));
   });
   protected readonly emergenceProblem = computed(() => {
-    const read = attempt(() => ({ it: emergenceFrom(this.emergence()) }));
+    const read = this.reader.attempt(() => ({ it: emergenceFrom(this.emergence()) }));
     return 'why' in read ? read.why : '';
   });
   protected readonly tasksProblem = computed(() => {
-    const read = attempt(() => ({ it: tasksFrom(this.tasks()) }));
+    const read = this.reader.attempt(() => ({ it: tasksFrom(this.tasks()) }));
     return 'why' in read ? read.why : '';
   });
   protected readonly changing = computed(() => this.like()?.own === true && this.draft()?.id !== '');

@@ -11,13 +11,13 @@ import { SpreadChoice } from '../data/spread-choice';
 import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
-import { SaidPipe } from '../ui/words/said';
 import { shortName, stageNames } from '../ui/words/words';
 import { type BaseTold } from '../workers/season.protocol';
 import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
 import { fewPage as texts } from '#words/en/places/season/few-page';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
 
 const PARTS = 8;
 const MATERIALS = 4;
@@ -56,7 +56,7 @@ const MATERIALS = 4;
       }
     }
   `,
-  imports: [FetchState, RouterLink, SaidPipe],
+  imports: [TitlePipe, FetchState, RouterLink],
 })
 export class FewPage {
   protected readonly texts = texts;

@@ -4,10 +4,12 @@ import { type Fit, type FitItem } from '#core/season/fit-bench';
 import { type Spreads } from '#core/spread/spreads';
 import { type FewTold, type SeasonAnswer, type SeasonRequest } from '../workers/season.protocol';
 import { SEASON_WORKER } from '../workers/tokens';
+import { ReaderHere } from '../data/reader-here';
 
 /** Looks for moves that fit the bench, and for the fewest mixes, in a worker that is made when it is first asked. */
 @Injectable({ providedIn: 'root' })
 export class SeasonSearch {
+  private readonly reader = inject(ReaderHere);
   private readonly make = inject(SEASON_WORKER);
   private worker: Worker | null = null;
   private asked = 0;
@@ -44,7 +46,7 @@ export class SeasonSearch {
       else this.running.set(null);
       if (data.kind === 'fit') this.fit.set(data.fit);
       if (data.kind === 'few') this.few.set(data.told);
-      if (data.kind === 'impossible') this.problem.set(data.why);
+      if (data.kind === 'impossible') this.problem.set(this.reader.problem(data.why));
     };
     this.worker.postMessage(request(this.asked));
   }

@@ -237,6 +237,6 @@ test('frosts that do not follow each other are said and cannot be kept', () => {
   late.value = '2027-04-01';
   late.dispatchEvent(new Event('input'));
   TestBed.tick();
-  expect(said(fixture)).toContain('must come one after the other: 2027-04-20, 2027-05-05, 2027-04-01 do not');
+  expect(said(fixture)).toContain('must follow one another: 2027-04-20, 2027-05-05, 2027-04-01 do not');
   expect(keep().disabled).toBe(true);
 });

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { type Bag, bagAsMaterial } from '#core/mix/bag';
 import { type MaterialRow } from '#core/material/material';
 import { LibraryService } from '../data/library';
-import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { NumberField } from '../ui/fields/number-field';
@@ -12,6 +11,7 @@ import { JudgedAlone } from './judged-alone';
 import { ownKeeper } from './own-keeper';
 import { bagForm as texts } from '#words/en/places/shelf/bag-form';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 type Printed = 'ph' | 'nMgPerL' | 'pMgPerL' | 'kMgPerL';
 const asked: Asked<Printed>[] = [
@@ -100,6 +100,7 @@ const asked: Asked<Printed>[] = [
 export class BagForm {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   private readonly library = inject(LibraryService);
   protected readonly keeper = ownKeeper();
   protected readonly asked = asked;
@@ -126,7 +127,7 @@ export class BagForm {
       ...{ id: 'own-bag', name: this.name().trim() || texts.theBag, ingredients, ...this.figures() },
       ...(whole && { parts: told }),
     };
-    return attempt(() => ({ row: bagAsMaterial(bag) }));
+    return this.reader.attempt(() => ({ row: bagAsMaterial(bag) }));
   });
   protected readonly ready = computed(() => {
     const made = this.made();

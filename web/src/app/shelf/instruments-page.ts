@@ -1,7 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
-import { SaidPipe } from '../ui/words/said';
 import { DatePipe } from '@angular/common';
-import { fixed } from '#core/units/show';
 import { type Fault, faultWords, type InstrumentInfo, InstrumentsService } from '../data/instruments';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
@@ -9,6 +7,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { TickField } from '../ui/fields/tick-field';
 import { NumberField } from '../ui/fields/number-field';
 import { instrumentsPage as texts } from '#words/en/places/shelf/instruments-page';
+import { ReaderHere } from '../data/reader-here';
 
 const faults = Object.entries(faultWords).map(([id, name]) => ({ id, name }));
 
@@ -18,14 +17,23 @@ const faults = Object.entries(faultWords).map(([id, name]) => ({ id, name }));
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './instruments-page.html',
   styleUrl: './instruments-page.scss',
-  imports: [ChoiceField, DatePipe, FetchState, NumberField, SaidPipe, TickField],
+  imports: [ChoiceField, DatePipe, FetchState, NumberField, TickField],
 })
 export class InstrumentsPage {
   protected readonly texts = texts;
+  protected readonly reader = inject(ReaderHere);
   protected readonly service = inject(InstrumentsService);
   private readonly notices = inject(Notices);
   protected readonly faults = faults;
-  protected readonly fixed = fixed;
+
+  protected shown(value: number | null | undefined, unit: string): string {
+    return value === null || value === undefined ? '–' : this.reader.formats().reading(value, unit);
+  }
+
+  protected references({ references, unit }: InstrumentInfo): string {
+    const { list, reading } = this.reader.formats();
+    return list(references.map((value) => reading(value, unit)));
+  }
   protected readonly words = faultWords;
   protected readonly before = signal<ReadonlyMap<string, string>>(new Map());
 

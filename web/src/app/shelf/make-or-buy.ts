@@ -12,12 +12,12 @@ import { Money } from '../data/money';
 import { Units } from '../data/units';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
-import { SaidPipe } from '../ui/words/said';
 import { stockAmount } from '../ui/words/stock-amount';
 import { packageUnitOf, packageUnitsOf } from '../ui/words/package-units';
 import { shortName } from '../ui/words/words';
 import { makeOrBuy as texts } from '#words/en/places/shelf/make-or-buy';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
 
 type Figure = 'minutes' | 'perHour' | 'outlay' | 'volume' | 'price' | 'batches' | 'weeks' | 'litres';
 type Figures = Partial<Record<Figure, number | undefined>>;
@@ -125,7 +125,7 @@ const year: Asked<Figure>[] = [
           <tbody>
             @for (row of vessels(); track row.id) {
               <tr>
-                <th scope="row">{{ row.name | said }}</th>
+                <th scope="row">{{ row.name | title }}</th>
                 <td>{{ row.mix }}</td>
                 <td>{{ row.mixMoney }}</td>
                 <td>{{ row.vesselMoney }}</td>
@@ -198,7 +198,7 @@ const year: Asked<Figure>[] = [
       font-weight: 400;
     }
   `,
-  imports: [ChoiceField, NumberList, SaidPipe],
+  imports: [TitlePipe, ChoiceField, NumberList],
 })
 export class MakeOrBuyPage {
   protected readonly texts = texts;

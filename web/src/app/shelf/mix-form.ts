@@ -3,7 +3,6 @@ import { materialOfRecipe } from '#core/recipe/mix-material';
 import { type MaterialRow } from '#core/material/material';
 import { LibraryService } from '../data/library';
 import { MixesService } from '../data/mixes';
-import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
@@ -11,6 +10,7 @@ import { JudgedAlone } from './judged-alone';
 import { ownKeeper } from './own-keeper';
 import { mixForm as texts } from '#words/en/places/shelf/mix-form';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 /** A kept mix as a part of others: what it is made of, its feed and its age come along. */
 @Component({
@@ -43,6 +43,7 @@ import { common } from '#words/en/places/common';
 export class MixForm {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   private readonly library = inject(LibraryService);
   private readonly mixes = inject(MixesService);
   protected readonly keeper = ownKeeper();
@@ -62,7 +63,7 @@ export class MixForm {
     if (!library || !mix) return null;
     const named = { id: 'own-mix', name: this.name().trim() || mix.name };
     const age = { weeks: this.weeks() ?? 0, celsius: this.celsius() ?? 15 };
-    return attempt(() => ({ row: materialOfRecipe(mix.recipe, library, named, age) }));
+    return this.reader.attempt(() => ({ row: materialOfRecipe(mix.recipe, library, named, age) }));
   });
   protected readonly ready = computed(() => {
     const made = this.made();

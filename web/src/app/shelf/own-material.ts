@@ -3,16 +3,15 @@ import { likeLimits, likeThis, type LikeAnswers } from '#core/material/like';
 import { type Material, type MaterialRow, materialToRow } from '#core/material/material';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
-import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
-import { SaidPipe } from '../ui/words/said';
 import { ownKeeper } from './own-keeper';
 import { shortName } from '../ui/words/words';
 import { ownMaterial as texts } from '#words/en/places/shelf/own-material';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 type Figure = 'holds' | 'weighs' | Exclude<keyof LikeAnswers, 'living' | 'struckKgPerL'>;
 type Figures = Partial<Record<Figure, number | undefined>>;
@@ -53,7 +52,7 @@ const asked: Asked<Figure>[] = [
         </p>
       }
       @if (preview(); as seen) {
-        <p class="term" role="status">{{ seen | said }}</p>
+        <p class="term" role="status">{{ seen }}</p>
       }
       @if (keeper.problem()) {
         <p class="wrong" role="alert">{{ keeper.problem() }}</p>
@@ -97,11 +96,12 @@ const asked: Asked<Figure>[] = [
       margin-left: auto;
     }
   `,
-  imports: [ChoiceField, NumberList, SaidPipe, TextField, TickField],
+  imports: [ChoiceField, NumberList, TextField, TickField],
 })
 export class OwnMaterial {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   private readonly library = inject(LibraryService);
   private readonly notices = inject(Notices);
   protected readonly keeper = ownKeeper();
@@ -136,7 +136,7 @@ export class OwnMaterial {
     const book = this.book();
     if (!kin || (changing !== null && book?.id !== changing)) return null;
     const from = changing === null ? materialToRow(kin) : book!;
-    return attempt(() => ({
+    return this.reader.attempt(() => ({
       row: likeThis(from, { id: changing ?? 'own-new', name: this.name().trim() }, this.answers()),
       kin,
     }));
@@ -150,11 +150,12 @@ export class OwnMaterial {
     if (!made) return '';
     if ('why' in made) return texts.thatCannotBe(made.why);
     const { row } = made;
+    const { density, length } = this.reader.formats();
     return texts.itComesToPhTimes(
       row.ph,
-      (row.dryBulkDensityGPerL / 1000).toFixed(2),
+      density(row.dryBulkDensityGPerL),
       row.waterAt10CmPct.toFixed(0),
-      row.maxParticleMm,
+      length(row.maxParticleMm),
     );
   });
 

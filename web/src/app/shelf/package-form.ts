@@ -12,7 +12,6 @@ import { type Material } from '#core/material/material';
 import { openPackage, type Opened, type Package } from '#core/package/package';
 import { litresIn } from '#core/units/factors';
 import { Units } from '../data/units';
-import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
@@ -116,31 +115,29 @@ export class PackageForm {
   });
   protected readonly fields = computed(() => [...asked[this.kind()], loss, price]);
 
-  protected readonly sum = computed(
-    (): { came: Came; says: string } | { why: string } | null => {
-      const of = this.figures();
-      const many = of.count ?? 1;
-      return attempt(() => {
-        const opened = this.opened(of);
-        if (!opened) return null;
-        const usableLitres = opened.usableLitres * many;
-        const { volume } = this.reader.formats();
-        const perL = of.price === undefined ? null : of.price / usableLitres;
-        const water = opened.waterToHydrateLitres;
-        const [perWord, per] = this.system() === 'us' ? ['gallon', litresIn.gallon] : ['litre', 1];
-        return {
-          came: { usableLitres, price: of.price ?? null },
-          says: [
-            texts.toUse(volume(usableLitres)),
-            ...(opened.usableLitres < opened.litres ? [texts.ofLoose(volume(opened.litres * many))] : []),
-            ...(water === null ? [] : [texts.withWater(volume(water * many))]),
-            ...(perL === null ? [] : [texts.forA((perL * per).toFixed(3), perWord)]),
-            '.',
-          ].join(''),
-        };
-      });
-    },
-  );
+  protected readonly sum = computed((): { came: Came; says: string } | { why: string } | null => {
+    const of = this.figures();
+    const many = of.count ?? 1;
+    return this.reader.attempt(() => {
+      const opened = this.opened(of);
+      if (!opened) return null;
+      const usableLitres = opened.usableLitres * many;
+      const { volume } = this.reader.formats();
+      const perL = of.price === undefined ? null : of.price / usableLitres;
+      const water = opened.waterToHydrateLitres;
+      const [perWord, per] = this.system() === 'us' ? ['gallon', litresIn.gallon] : ['litre', 1];
+      return {
+        came: { usableLitres, price: of.price ?? null },
+        says: [
+          texts.toUse(volume(usableLitres)),
+          ...(opened.usableLitres < opened.litres ? [texts.ofLoose(volume(opened.litres * many))] : []),
+          ...(water === null ? [] : [texts.withWater(volume(water * many))]),
+          ...(perL === null ? [] : [texts.forA((perL * per).toFixed(3), perWord)]),
+          '.',
+        ].join(''),
+      };
+    });
+  });
 
   constructor() {
     effect(() => {

@@ -9,7 +9,6 @@ import { Units } from '../data/units';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { TableFiles } from '../ui/table-files';
-import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
@@ -20,6 +19,7 @@ import { cautionWords } from '../ui/words/cautions';
 import { shortName } from '../ui/words/words';
 import { productList as texts } from '#words/en/places/shelf/product-list';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 type Way = 'label' | 'blend';
 type Printed =
@@ -178,6 +178,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
 export class ProductList {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly library = inject(LibraryService);
   private readonly notices = inject(Notices);
   private readonly units = inject(Units);
@@ -241,7 +242,7 @@ export class ProductList {
     const named = { id: 'own-product', name: this.name().trim() || texts.it };
     if (this.way() === 'blend') {
       if (this.parts().length < 2) return null;
-      return attempt(() => ({
+      return this.reader.attempt(() => ({
         row: dryBlend(named, this.parts(), this.by() === 'weight' ? 'weight' : 'volume'),
       }));
     }

@@ -155,7 +155,7 @@ describe('of one’s own', () => {
     expect([says, row.ph, row.madeOf.peat]).toEqual(['yours, by its bag', 6.1, 0.75]);
     sent.flush({ detail: 'the disk is full' }, { status: 500, statusText: 'x' });
     TestBed.tick();
-    expect(said(form)).toContain('Not kept: the disk is full');
+    expect(said(form)).toContain('Not saved: the disk is full');
     expect(labelled(form, 'Name on the bag').value).toBe('Blue');
   });
 
@@ -188,12 +188,12 @@ describe('of one’s own', () => {
     type(form, 'K, %', '8.301');
     expect(said(form)).toContain('10-10-10;');
     type(form, 'N, %', '90');
-    expect(said(form)).toContain('at most 100 % are there');
+    expect(said(form)).toContain('at most 100 % is possible');
   });
 
   test('judged alone: what is wrong is said with its window', () => {
     const form = show(JudgedAlone, { row: materialToRow(material('compost')) });
     giveLibrary(http);
-    expect(said(form)).toMatch(/pH\s*7\.\d\s*high: wants/);
+    expect(said(form)).toMatch(/pH\s*7\.\d\s*high: should be/);
   });
 });

@@ -5,7 +5,6 @@ import { checkVessel, type Vessel, volumeL } from '#core/vessel/vessel';
 import { TickField } from '../ui/fields/tick-field';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
-import { attempt } from '../ui/fields/attempt';
 import { FetchState } from '../ui/fetch-state';
 import { TableFiles } from '../ui/table-files';
 import { type Asked, NumberList } from '../ui/fields/number-list';
@@ -13,9 +12,10 @@ import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { VesselOutline } from '../ui/pictures/vessel-outline';
 import { Amount } from '../ui/words/amount';
-import { SaidPipe } from '../ui/words/said';
 import { vesselList as texts } from '#words/en/places/shelf/vessel-list';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
+import { ReaderHere } from '../data/reader-here';
 
 type Size =
   | ('top' | 'top2' | 'base' | 'base2' | 'depth' | 'headspace' | 'perTray' | 'firm' | 'waterKg' | 'perBucket')
@@ -98,7 +98,7 @@ const wallKinds = [
       </details>
       @if (made(); as it) {
         @if ('why' in it) {
-          <p class="wrong" role="alert">{{ it.why | said }}.</p>
+          <p class="wrong" role="alert">{{ it.why }}.</p>
         } @else {
           <p class="seen" role="status">
             <app-vessel-outline [vessel]="it.vessel" />
@@ -121,7 +121,7 @@ const wallKinds = [
         <li>
           <app-vessel-outline [vessel]="kind.vessel" />
           <span>
-            <b>{{ kind.name | said }}</b>
+            <b>{{ kind | title }}</b>
             <span class="term"
               ><app-amount [of]="{ volumeL: volumeL(kind.vessel) }" />
               {{ texts.each(kind.perTray > 1 ? ', ' + kind.perTray + texts.together : '') }}</span
@@ -162,10 +162,10 @@ const wallKinds = [
     }
   `,
   imports: [
+    TitlePipe,
     Amount,
     FetchState,
     NumberList,
-    SaidPipe,
     Segments,
     TextField,
     VesselOutline,
@@ -176,6 +176,7 @@ const wallKinds = [
 export class VesselList {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly library = inject(LibraryService);
   private readonly notices = inject(Notices);
   protected readonly shapes = shapes;
@@ -221,7 +222,7 @@ export class VesselList {
     else if (shape === 'block') vessel = { shape, edgeMm: [top, top2], depthMm: depth };
     else if ((base === undefined || base2 === undefined) && waterKg === undefined) return null;
     else vessel = { shape, topMm: [top, top2], baseMm: [base ?? top, base2 ?? top2], ...walls };
-    return attempt(() => {
+    return this.reader.attempt(() => {
       // What it takes in water outranks a base that is hard to measure.
       const measured = waterKg === undefined ? vessel : byWaterWeight(checkVessel(vessel), waterKg);
       const { perBucket, firm = 0 } = this.sizes();

@@ -22,6 +22,7 @@ import { shortName } from '../ui/words/words';
 import { TodayService, type DueStep } from '../data/today';
 import { todayPage as texts } from '#words/en/places/today/today-page';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../ui/words/title';
 
 const SHORT_DAYS = 14;
 const MISSING_TOLD = 5;
@@ -43,7 +44,7 @@ interface Line {
   host: { class: 'page' },
   templateUrl: './today-page.html',
   styleUrl: './today-page.scss',
-  imports: [FetchState, NgTemplateOutlet, RouterLink, SaidPipe],
+  imports: [TitlePipe, FetchState, NgTemplateOutlet, RouterLink, SaidPipe],
 })
 export class TodayPage {
   protected readonly texts = texts;
@@ -73,15 +74,14 @@ export class TodayPage {
   protected readonly cold = computed(() => {
     const low = this.forecast.value()?.[0]?.minC;
     const all = low === undefined ? [] : coldTonight(this.standing.value() ?? [], low);
-    return all.map((one) => ({ ...one, bears: `${fixed(one.coldestC, 0)} °C` }));
+    return all.map((one) => ({ ...one, bears: this.reader.formats().celsius(one.coldestC) }));
   });
   protected readonly week = computed(() =>
     (this.forecast.value() ?? []).map((d) => ({
       ...d,
       name: format(parseISO(d.day), 'EEE d'),
-      low: fixed(d.minC, 0),
-      high: fixed(d.maxC, 0),
-      rain: d.rainMm.toFixed(0),
+      warmth: this.reader.formats().celsiusRange(d.minC, d.maxC),
+      rain: this.reader.formats().rain(d.rainMm),
     })),
   );
   /** Of the season and of the batches together, in the order of the days. */

@@ -10,10 +10,10 @@ import { Outbox } from '../data/outbox';
 import { isForMaking, isForPlanting, isForRecord, isForUndo, type Waiting } from '../data/outbox-store';
 import { entryText } from '../ui/words/entry-text';
 import { eventSays } from '#words/read';
-import { SaidPipe } from '../ui/words/said';
 import { shortName } from '../ui/words/words';
 import { waitingPage as texts } from '#words/en/places/waiting/waiting-page';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 /** What this device entered and the server does not have, each with why and what can be done about it. */
 @Component({
@@ -26,7 +26,7 @@ import { common } from '#words/en/places/common';
       @for (row of rows(); track row.item.key) {
         <li>
           <span>
-            <b>{{ row.what }}</b>: {{ row.says | said }}
+            <b>{{ row.what }}</b>: {{ row.says }}
             <span class="term">{{ texts.entered(row.item.at | date: 'd MMM, HH:mm') }}</span>
             @if (row.why) {
               <span class="why">{{ row.why }}</span>
@@ -81,11 +81,12 @@ import { common } from '#words/en/places/common';
       gap: 8px;
     }
   `,
-  imports: [DatePipe, RouterLink, SaidPipe],
+  imports: [DatePipe, RouterLink],
 })
 export class WaitingPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly outbox = inject(Outbox);
   protected readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
@@ -106,16 +107,16 @@ export class WaitingPage {
     }),
   );
 
-  private saysOf(item: Waiting): string | Text<AnyMessage> {
+  private saysOf(item: Waiting): string {
     if (isForUndo(item)) return texts.theLastEntryIsUndone;
-    if (isForPlanting(item)) return eventSays(item.event);
+    if (isForPlanting(item)) return this.reader.read(eventSays(item.event));
     if (isForMaking(item)) return texts.toBeSaved;
     const library = this.library();
     const name = (id: string): string => {
       const found = library?.materials.get(id) ?? library?.amendments.get(id);
       return found ? shortName(found.name) : id;
     };
-    return entryText(item.data, name, (lot) => this.lots.one(lot)?.name ?? `lot ${lot}`);
+    return entryText(item.data, this.reader.now(), name, (lot) => this.lots.one(lot)?.name ?? `lot ${lot}`);
   }
 
   protected enterHere(key: string): void {

@@ -6,7 +6,6 @@ import { acidityMeqPerMgN, liquidFeed } from '#core/water/liquid-feed';
 import { KeepingService } from '../data/keeping-choice';
 import { LibraryService } from '../data/library';
 import { Units } from '../data/units';
-import { attempt } from '../ui/fields/attempt';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { cautionWords } from '../ui/words/cautions';
@@ -106,7 +105,7 @@ export class FeedMaker {
     const { feed, rule, injector, tankLitres } = this.keeping.now();
     const product = feed === null ? undefined : this.library()?.amendments.get(feed);
     if (!product || rule.feedNMgPerL === 0) return null;
-    return attempt(() => {
+    return this.reader.attempt(() => {
       const it = liquidFeed(product, rule.feedNMgPerL, injector, tankLitres);
       const { unit } = shownIn('mg/L', this.units.system());
       const { mass, volume, name } = this.reader.formats();

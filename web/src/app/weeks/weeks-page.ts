@@ -24,7 +24,6 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { Amount } from '../ui/words/amount';
-import { SaidPipe } from '../ui/words/said';
 import { shownIn } from '../ui/words/shown-in';
 import { waterRemarkSays } from '../ui/words/water-words';
 import { oddsWords, stageNames } from '../ui/words/words';
@@ -36,6 +35,7 @@ import { WeeksSubject } from './weeks-subject';
 import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
+import { TitlePipe } from '../ui/words/title';
 
 const PAUSE_MS = 250;
 /** Rarer than so is not said by itself. */
@@ -52,13 +52,13 @@ const capital = (words: string): string => words[0]!.toUpperCase() + words.slice
   templateUrl: './weeks-page.html',
   styleUrl: './weeks-page.scss',
   imports: [
+    TitlePipe,
     DatePipe,
     Amount,
     ChoiceField,
     FeedMaker,
     NumberField,
     RouterLink,
-    SaidPipe,
     Segments,
     WeeksChart,
   ],
@@ -140,10 +140,7 @@ export class WeeksPage {
     const mg = this.units.system() === 'us' ? 'ppm' : 'mg/L';
     const brings = it.adds.n > 0.5 ? texts.andBringsOfNitrogen(fixed(it.adds.n, 0), mg) : '';
     const more = it.adds.p > 0.5 ? texts.andBringsOfPhosphorus(fixed(it.adds.p, 0), mg) : '';
-    const dose =
-      it.acidMlPerL === undefined
-        ? mass(100 * it.acidGPerL!)
-        : volume(it.acidMlPerL / 10);
+    const dose = it.acidMlPerL === undefined ? mass(100 * it.acidGPerL!) : volume(it.acidMlPerL / 10);
     return `${texts.acidTo(dose, volume(100))}${texts.takesItToPhOf(fixed(acidPh, 1), fixed(left, 0), mg, brings, more)}`;
   });
 

@@ -6,12 +6,14 @@ import { type LifeBand } from '#core/water/life-band';
 import { type FoundRule } from '#core/water/rule';
 import { type Reckoned, type WeeksAnswer, type WeeksRequest } from '../workers/weeks.protocol';
 import { WEEKS_WORKER } from '../workers/tokens';
+import { ReaderHere } from '../data/reader-here';
 
 const LIVES = 500;
 
 /** What the weeks bring, reckoned in a worker; the last answer stands until the next is there. */
 @Injectable()
 export class WeeksSearch {
+  private readonly reader = inject(ReaderHere);
   private readonly worker = inject(WEEKS_WORKER)();
   private readonly asked: Record<Reckoned, number> = { lives: 0, rule: 0 };
   private askedFor: Keeping | null = null;
@@ -70,6 +72,6 @@ export class WeeksSearch {
     if (answer.kind === 'lives' && this.askedFor)
       this.lives.set({ typical: answer.typical, band: answer.band, keeping: this.askedFor });
     if (answer.kind === 'rule') this.found.set(answer.found);
-    if (answer.kind === 'impossible') this.problem.set(answer.why);
+    if (answer.kind === 'impossible') this.problem.set(this.reader.problem(answer.why));
   }
 }

@@ -16,6 +16,7 @@ import { BatchesService } from '../data/batches';
 import { LibraryService } from '../data/library';
 import { PlantsService } from '../data/plants';
 import { weeksSubject as texts } from '#words/en/places/weeks/weeks-subject';
+import { ReaderHere } from '../data/reader-here';
 
 /** What lives: the recipe on the bench, or a planting with its record. */
 export interface Subject {
@@ -29,6 +30,7 @@ export interface Subject {
 /** Whose weeks are shown: by the address. */
 @Injectable()
 export class WeeksSubject {
+  private readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
   private readonly library = inject(LibraryService).library;
   private readonly plants = inject(PlantsService);
@@ -64,7 +66,7 @@ export class WeeksSubject {
       try {
         return { it: subjectOf(found.planting, found.batch, library) };
       } catch (error) {
-        if (error instanceof OutOfRange) return { why: error.message };
+        if (error instanceof OutOfRange) return { why: this.reader.problem(error) };
         throw error;
       }
     }

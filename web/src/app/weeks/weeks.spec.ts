@@ -145,7 +145,7 @@ test('a rule is looked for and taken; what no rule mends is said', () => {
     found: { rule, waterings: 9, left: [{ trouble: 'sweet', first: 30 }], tried: 888 },
   });
   expect(said(page)).toMatch(
-    /No rule of 888 keeps all inside\..*it is too alkaline from day 30\. Acid in the water/,
+    /None of 888 rules keeps all in range\..*it is too alkaline from day 30\. Acid in the water/,
   );
 });
 
@@ -168,7 +168,7 @@ test('the feed: model section 21, 200 mg/L of nitrogen from 20 % is 1 g/L, for a
   giveLibrary(http);
   const keeping = TestBed.inject(KeepingService);
   keeping.setRule({ feedNMgPerL: 155 });
-  type(form, 'Of what', 'calcium-nitrate');
+  type(form, 'Of which', 'calcium-nitrate');
   type(form, 'Can or tank, L', '100');
   // 15.5 % of nitrogen: a gram to the litre.
   expect(said(form)).toContain('100 g of calcium nitrate');
@@ -239,7 +239,7 @@ describe('of a planting', () => {
   });
 
   test('without a batch its mix is not known, and that is said', () => {
-    expect(said(openPlanting({ batch: null }))).toContain('it stands in no batch that was kept');
+    expect(said(openPlanting({ batch: null }))).toContain('it is in no saved batch');
     expect(lives()).toHaveLength(0);
   });
 });

@@ -1,3 +1,4 @@
+import { type Refusal } from '#core/units/check';
 import { type Edge, type Missing, type Neighbour } from '#core/finder/compare';
 import { type Conflict, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { type ReadingId } from '#core/judge/readings';
@@ -46,4 +47,4 @@ export type FinderAnswer =
   | { kind: 'why'; id: number; parts: Uint8Array; why: Why }
   | { kind: 'odds'; id: number; odds: number[] }
   | { kind: 'swaps'; id: number; swaps: Swap[] }
-  | { kind: 'impossible'; id: number; why: string };
+  | { kind: 'impossible'; id: number; why: Refusal | string };

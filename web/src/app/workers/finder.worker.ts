@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { OutOfRange } from '#core/units/check';
+import { OutOfRange, refusalOf } from '#core/units/check';
 import { bindingWindow, edgeOver, missingMaterial, neighboursOf } from '#core/finder/compare';
 import { conflictOf, formulated, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { Search } from '#core/finder/search';
@@ -129,7 +129,7 @@ async function handle(request: FinderRequest): Promise<void> {
     }
   } catch (error) {
     if (!(error instanceof OutOfRange)) throw error;
-    answer({ kind: 'impossible', id, why: error.message });
+    answer({ kind: 'impossible', id, why: refusalOf(error) });
   }
 }
 

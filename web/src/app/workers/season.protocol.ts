@@ -1,3 +1,4 @@
+import { type Refusal } from '#core/units/check';
 import { type FinderJob } from '#core/finder/formulate';
 import { type Fit, type FitItem } from '#core/season/fit-bench';
 import { type Spreads } from '#core/spread/spreads';
@@ -29,4 +30,4 @@ export type SeasonAnswer =
   | { kind: 'fit'; id: number; fit: Fit }
   | { kind: 'progress'; id: number; share: number; tried: number }
   | { kind: 'few'; id: number; told: FewTold }
-  | { kind: 'impossible'; id: number; why: string };
+  | { kind: 'impossible'; id: number; why: Refusal | string };

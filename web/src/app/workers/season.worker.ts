@@ -1,4 +1,5 @@
 /// <reference lib="webworker" />
+import { OutOfRange, refusalOf } from '#core/units/check';
 import { type FinderJob } from '#core/finder/formulate';
 import { type Base, FewMixes } from '#core/season/few-mixes';
 import { fitBench } from '#core/season/fit-bench';
@@ -76,7 +77,7 @@ addEventListener('message', ({ data }: MessageEvent<SeasonRequest>) => {
   if (data.kind === 'stop') return;
   const { id } = data;
   const failed = (error: unknown): void =>
-    answer({ kind: 'impossible', id, why: error instanceof Error ? error.message : String(error) });
+    answer({ kind: 'impossible', id, why: error instanceof OutOfRange ? refusalOf(error) : String(error) });
   try {
     if (data.kind === 'fit') answer({ kind: 'fit', id, fit: fitBench(data.items, data.benchM2) });
     else void few(data).catch(failed);

@@ -1,3 +1,4 @@
+import { type Refusal } from '#core/units/check';
 import { type Amendment } from '#core/material/amendment';
 import { type VesselKind } from '#core/vessel/tray';
 import { type Material } from '#core/material/material';
@@ -22,4 +23,4 @@ export type SpreadAnswer =
   | { kind: 'progress'; id: number; share: number }
   | { kind: 'done'; id: number; sampled: Sampled }
   | { kind: 'kept-down'; id: number; by: KeptDown[] }
-  | { kind: 'impossible'; id: number; why: string };
+  | { kind: 'impossible'; id: number; why: Refusal | string };

@@ -1,4 +1,5 @@
 /// <reference lib="webworker" />
+import { OutOfRange, refusalOf } from '#core/units/check';
 import { libraryOf, type Library } from '#core/recipe/library';
 import { mixInputOf } from '#core/recipe/recipe';
 import { keptDown } from '#core/spread/kept-down';
@@ -32,7 +33,7 @@ async function sample(request: Extract<SpreadRequest, { kind: 'sample' }>): Prom
     if (id !== newest) return;
     answer({ kind: 'kept-down', id, by: keptDown(input, sampled, spreads, seed) });
   } catch (error) {
-    answer({ kind: 'impossible', id, why: error instanceof Error ? error.message : String(error) });
+    answer({ kind: 'impossible', id, why: error instanceof OutOfRange ? refusalOf(error) : String(error) });
   }
 }
 

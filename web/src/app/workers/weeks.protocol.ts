@@ -1,3 +1,4 @@
+import { type Refusal } from '#core/units/check';
 import { type MixInput } from '#core/mix/evaluate';
 import { type Spreads } from '#core/spread/spreads';
 import { type Keeping, type Life } from '#core/water/life';
@@ -16,4 +17,4 @@ export type WeeksAnswer =
   | { kind: 'progress'; of: Reckoned; id: number; share: number }
   | { kind: 'lives'; id: number; typical: Life; band: LifeBand }
   | { kind: 'rule'; id: number; found: FoundRule }
-  | { kind: 'impossible'; of: Reckoned; id: number; why: string };
+  | { kind: 'impossible'; of: Reckoned; id: number; why: Refusal | string };

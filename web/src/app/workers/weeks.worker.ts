@@ -1,4 +1,5 @@
 /// <reference lib="webworker" />
+import { OutOfRange, refusalOf } from '#core/units/check';
 import { lifeOf } from '#core/water/life';
 import { LifeSampler } from '#core/water/life-band';
 import { RuleSearch } from '#core/water/rule';
@@ -50,6 +51,11 @@ addEventListener('message', ({ data }: MessageEvent<WeeksRequest>) => {
   const { kind, id } = data;
   newest[kind] = id;
   (kind === 'lives' ? lives(data) : rule(data)).catch((error: unknown) =>
-    answer({ kind: 'impossible', of: kind, id, why: error instanceof Error ? error.message : String(error) }),
+    answer({
+      kind: 'impossible',
+      of: kind,
+      id,
+      why: error instanceof OutOfRange ? refusalOf(error) : String(error),
+    }),
   );
 });

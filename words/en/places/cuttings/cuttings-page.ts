@@ -42,7 +42,7 @@ export const cuttingsPage = place('cuttings/cuttings-page', {
     line`${name}, ${wood}: roots from ${said} to ${said2}.`,
   to: (said: Filling, said2: Filling) => line`${said} to ${said2}`,
   coolerBaseHeatOff: 'cooler, base heat off',
-  toCAtTheFoot: (low: Filling, high: Filling) => line`${low} to ${high} °C at the base`,
+  atTheBase: (range: Filling) => line`${range} at the base`,
   mistMoreOrShade: 'mist more, or shade',
   thatIsRight: 'that is right',
   mistLessLetAirIn: 'mist less, let air in',
@@ -62,10 +62,22 @@ export const cuttingsPage = place('cuttings/cuttings-page', {
   notYetMistAndHeat: 'Not yet: keep mist and heat on and look again in a few days.',
   haveRootsOfTheWhole: (pct: Filling, pct2: Filling, pct3: Filling, notYetMistAndHeat: Filling) =>
     line`${pct} % have roots; of the whole tray ${pct2} to ${pct3} %. ${notYetMistAndHeat}`,
-  airPulls: (air: Filling, humidity: Filling, kPa: Filling, stage: Filling, low: Filling, high: Filling, advice: Filling) => line`${air} and ${humidity} % humidity: the air pulls with ${kPa} kPa (vapour pressure deficit). For the stage “${stage}” ${low} to ${high} kPa: ${advice}.`,
-  rootsAreSlow: (base: Filling, range: Filling) => line`At ${base} roots are slow: use a mat at ${range} at the base, with the tops cooler.`,
+  airPulls: (
+    air: Filling,
+    humidity: Filling,
+    kPa: Filling,
+    stage: Filling,
+    low: Filling,
+    high: Filling,
+    advice: Filling,
+  ) =>
+    line`${air} and ${humidity} % humidity: the air pulls with ${kPa} kPa (vapour pressure deficit). For the stage “${stage}” ${low} to ${high} kPa: ${advice}.`,
+  rootsAreSlow: (base: Filling, range: Filling) =>
+    line`At ${base} roots are slow: use a mat at ${range} at the base, with the tops cooler.`,
   rotsSooner: (base: Filling, range: Filling) => line`At ${base} the base rots before it roots: ${range}.`,
   staysAbove: (holds: Filling) => line`${holds}: it stays above.`,
-  fallsUnder: (holds: Filling, falls: Filling, when: Filling) => line`${holds}: ${falls} below it ${when}. More perlite or bark, or a deeper cell; stems that stand in water rot.`,
-  dipMade: (stock: Filling, water: Filling, parts: Filling) => line`${stock} of what you have and ${water} of what its label says to dilute it with: one part and ${parts}.`,
+  fallsUnder: (holds: Filling, falls: Filling, when: Filling) =>
+    line`${holds}: ${falls} below it ${when}. More perlite or bark, or a deeper cell; stems that stand in water rot.`,
+  dipMade: (stock: Filling, water: Filling, parts: Filling) =>
+    line`${stock} of what you have and ${water} of what its label says to dilute it with: one part and ${parts}.`,
 });

@@ -6,7 +6,7 @@ export const mixPage = place('mix/mix-page', {
   theJob: 'The job',
   theRecipe: 'The recipe',
   whatItComesTo: 'What it comes to',
-  belowIsTheLastThat: ' Below is the last one that could.',
+  belowIsTheLastThat: ' Below is the last that worked.',
   thisCannotBeMade: (impossible: Filling, belowIsTheLastThat: Filling) =>
     line`This cannot be made: ${impossible}.${belowIsTheLastThat}`,
   chanceThatAllIsIn: 'Chance that all is in range:',
@@ -17,5 +17,5 @@ export const mixPage = place('mix/mix-page', {
   findABetterOne: 'Find a better one',
   makeThisBatch: 'Make this batch',
   theMaterials: 'the materials',
-  theLinkWasNotRead: (join: Filling) => line`Part of the link could not be read. ${join}.`,
+  theLinkWasNotRead: (join: Filling) => line`Part of the link could not be read. ${join}`,
 });

@@ -22,7 +22,7 @@ export const pottingPage = place('potting/potting-page', {
   steps: 'Steps',
   enterThePottingWithThe: 'Enter it as a planting',
   atRestThePullIs:
-    'At rest the pull is equal on both sides of the joint, and zero at the bottom of the new pot. So the ball is computed at its new heights. Roots, which fill pores, are left out.',
+    'At rest the pull is equal on both sides of the joint. At the bottom of the pot it is zero. So the ball is computed at its new heights. Roots, which fill pores, are left out.',
   fineInCoarseTheBall:
     'Fine in coarse: the ball stays wetter than the mix around it. Roots are slow to leave it, and its bottom dries last. Let it dry somewhat between waterings.',
   coarseInFineTheNew:
@@ -32,7 +32,6 @@ export const pottingPage = place('potting/potting-page', {
   dry: 'Dry',
   wilting: 'Wilting',
   theUsualOne: (name: Filling) => line`the usual one: ${name}`,
-  theDepthMustBe: (allowed: Filling) => line`the depth must be ${allowed}`,
   stillShort: ': still short',
   inTheNewPotThe: (after: Filling, before: Filling, stillShort: Filling) =>
     line`In the new pot the old ball has ${after} % air; in its old vessel it had ${before} %${stillShort}.`,
@@ -48,18 +47,26 @@ export const pottingPage = place('potting/potting-page', {
   atPotting: 'at potting',
   aboutDayAfterPottingWhen: (day: Filling) => line`about day ${day} after potting, when Today calls for feed`,
   theyWouldTakeMoreBut: '; they would use more, but no more is given at once',
-  waterTheOldBalls: (thirst: Filling) => line`Half an hour ahead water the old balls: each takes about ${thirst}.`,
-  soakTheOldBalls: (thirst: Filling) => line`Soak the old balls first, until no bubbles rise: each takes about ${thirst}. A dry ball in wet mix stays dry for days: water runs around it.`,
+  waterTheOldBalls: (thirst: Filling) =>
+    line`Half an hour ahead water the old balls: each takes about ${thirst}.`,
+  soakTheOldBalls: (thirst: Filling) =>
+    line`Soak the old balls first, until no bubbles rise: each takes about ${thirst}. A dry ball in wet mix stays dry for days: water runs around it.`,
   ballOnTheBottom: 'The ball stands on the bottom of the pot: nothing goes under it.',
   fillBelow: (volume: Filling, depth: Filling) => line`Fill ${volume} into each pot: ${depth} deep.`,
-  setThePlant: (each: Filling, all: Filling, pots: Filling) => line`Set the plant, and fill around it: ${each} a pot, so ${all} of new mix for ${pots} pots.`,
-  pressLightly: (headspace: Filling) => line`Press lightly at the edge to close air pockets. Leave ${headspace} free below the rim for water.`,
+  setThePlant: (each: Filling, all: Filling, pots: Filling) =>
+    line`Set the plant, and fill around it: ${each} a pot, so ${all} of new mix for ${pots} pots.`,
+  pressLightly: (headspace: Filling) =>
+    line`Press lightly at the edge to close air pockets. Leave ${headspace} free below the rim for water.`,
   settleIt: 'Settle it with a soft rose until the top is smooth, and top up where it sinks.',
   noTopDressing: (product: Filling) => line`The new mix feeds them for eight weeks: no ${product} on top.`,
-  layOnTop: (product: Filling, mass: Filling, when: Filling, most: Filling) => line`${product}: ${mass} a pot ${when}, scattered clear of the stem and watered in${most}. Its label decides.`,
+  layOnTop: (product: Filling, mass: Filling, when: Filling, most: Filling) =>
+    line`${product}: ${mass} a pot ${when}, scattered clear of the stem and watered in${most}. Its label decides.`,
   narrow: (width: Filling) => line`Only ${width} of new mix beside the ball: a wider pot is easier to fill.`,
-  wide: (times: Filling) => line`The pot is ${times} times the ball: mix without roots stays wet for long. Water around the ball only, or pot up in two steps.`,
-  wallsBreathe: (times: Filling) => line`Its walls breathe: it dries from all sides, about ${times} times as fast as a closed pot.`,
-  wetFibrePots: 'Wet the fibre pots through before they are filled. At planting tear off the bottom and the rim, which draws water out of the ground.',
+  wide: (times: Filling) =>
+    line`The pot is ${times} times the ball: mix without roots stays wet for long. Water around the ball only, or pot up in two steps.`,
+  wallsBreathe: (times: Filling) =>
+    line`Its walls breathe: it dries from all sides, about ${times} times as fast as a closed pot.`,
+  wetFibrePots:
+    'Wet the fibre pots through before they are filled. At planting tear off the bottom and the rim, which draws water out of the ground.',
   usedPots: 'Used pots are washed and disinfected first: wear gloves, follow the label of the product.',
 });

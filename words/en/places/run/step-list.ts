@@ -6,6 +6,7 @@ export const stepList = place('run/step-list', {
   due: 'Due',
   toWeigh: 'To weigh',
   enterWhatItDid: (name: Filling) => line`${name}: enter what it did`,
-  gToGo: (fixed: Filling) => line`${fixed} g to go`,
-  gTooMuch: (fixed: Filling) => line`${fixed} g too much`,
+  gToGo: (mass: Filling) => line`${mass} to go`,
+  gTooMuch: (mass: Filling) => line`${mass} too much`,
+  there: 'there',
 });

@@ -6,5 +6,5 @@ export const testForm = place('run/test-form', {
   enter: (name: Filling) => line`Enter ${name}`,
   mustBe: (argument: Filling, allowed: Filling) => line`${argument} must be ${allowed}`,
   noReading: 'no reading',
-  take2: (value: Filling, value2: Filling) => line`take ${value} ${value2}`,
+  takeReading: (reading: Filling) => line`take ${reading}`,
 });

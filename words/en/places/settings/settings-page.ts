@@ -10,7 +10,7 @@ export const settingsPage = place('settings/settings-page', {
   openItsMixTo: 'Open its mix to',
   whereReadingsShouldLie: 'Where readings should be',
   yoursReplaceTheUsualOnes:
-    'Yours replace the usual ones on every device, from the next recipe on. Batches stay judged as they were. With loam, compost or coir the usual pH window moves up by itself; one that you set stays.',
+    'Yours replace the usual ones on every device, from the next recipe on. Batches stay judged as they were. With loam, compost or coir the usual pH window moves up by itself; your own stays.',
   days: 'Days',
   whatIsDueAndWhat: 'What is due, and what came today, follows the nursery’s calendar on every device.',
   theNursery: 'the nursery',

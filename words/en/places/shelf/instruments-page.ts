@@ -18,4 +18,5 @@ export const instrumentsPage = place('shelf/instruments-page', {
   doesNotAnswer: 'does not answer',
   standInTheWeatherIs: 'Stand-in: the weather is silent',
   inItRead: (value: Filling, toFixed: Filling) => line`in ${value} it read ${toFixed}`,
+  atValues: (values: Filling) => line`at ${values}`,
 });

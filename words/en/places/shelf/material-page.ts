@@ -22,7 +22,7 @@ export const materialPage = place('shelf/material-page', {
   enterIt: 'Enter it',
   doneSoFar: 'Done so far',
   takeItUpAgain: 'Use it again',
-  layItAside: 'Lay it aside',
+  layItAside: 'Set it aside',
   notEntered: (named: Filling) => line`Not entered: ${named}`,
   notDone: (message: Filling) => line`Not done: ${message}`,
 });

@@ -27,7 +27,7 @@ export const materialTests = place('shelf/material-tests', {
   largestPiece: 'Largest piece',
   blockFalls: 'Block falls',
   pressABlockOfIt:
-    'Press a block of it alone. Drop it flat from a foot (30 cm) onto a board until it breaks, and count the falls it survives.',
+    'Press a block of it alone. Drop it flat from a foot (30 cm) until it breaks. Count the falls it survives.',
   fallsThatItOutlived: 'Falls that it survived',
   weightDry: 'Weight, dry',
   airDrained: 'Air, drained',

@@ -15,5 +15,6 @@ export const feedMaker = place('weeks/feed-maker', {
   atThePlant: (unit: Filling, join: Filling) => line`At the plant, ${unit}: ${join}.`,
   moreThanOfNitrogenIs: (MOST_FOR_SEEDLINGS: Filling, unit: Filling) =>
     line`More than ${MOST_FOR_SEEDLINGS} ${unit} of nitrogen is strong for seedlings. The label decides.`,
-  feedMade: (mass: Filling, product: Filling, spoons: Filling, volume: Filling, tank: Filling) => line`${mass} of ${product}, ${spoons} by a level spoon or cup, in ${volume} ${tank}.`,
+  feedMade: (mass: Filling, product: Filling, spoons: Filling, volume: Filling, tank: Filling) =>
+    line`${mass} of ${product}, ${spoons} by a level spoon or cup, in ${volume} ${tank}.`,
 });

@@ -6,7 +6,7 @@ export const weeksPage = place('weeks/weeks-page', {
   whatTheWeeksBring: 'What the weeks bring',
   thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
   workingItOut: 'Working it out…',
-  reckoning: 'Reckoning',
+  reckoning: 'Computing',
   theLineIsTheMiddle:
     'The line is the middle of 500 lives with other sacks, scoops and weather. Nine in ten lie in the grey; green is right. Evaporation, the plant’s demand, leaf cover and settling: common practice, no source. The acid or lime that the chosen feed leaves is included.',
   howItIsKept: 'House, water and feed',

@@ -30,6 +30,8 @@ export const weeksSays = place('weeks/weeks-says', {
   itsTopStaysWetAfter:
     'Its top stays wet after watering: in light it grows film and moss. Put sand or grit on top, water from below, keep nights drier.',
   hardlySettles: 'Firmed as it is, it hardly settles at the first soak.',
-  soakUntilItSettles: (low: Filling, high: Filling, least: Filling, most: Filling, vessel: Filling) => line`Soak it slowly until it settles: it sinks ${low} to ${high}. Top up ${least} to ${most} a ${vessel}.`,
-  sunkByWeek: (week: Filling, low: Filling, high: Filling, airFrom: Filling, airTo: Filling) => line`By week ${week} it has sunk ${low} to ${high}, and holds ${airFrom} to ${airTo} % of air. This band is wide: a record, not a promise.`,
+  soakUntilItSettles: (low: Filling, high: Filling, least: Filling, most: Filling, vessel: Filling) =>
+    line`Soak it slowly until it settles: it sinks ${low} to ${high}. Top up ${least} to ${most} a ${vessel}.`,
+  sunkByWeek: (week: Filling, low: Filling, high: Filling, airFrom: Filling, airTo: Filling) =>
+    line`By week ${week} it has sunk ${low} to ${high}, and holds ${airFrom} to ${airTo} % of air. This band is wide: a record, not a promise.`,
 });

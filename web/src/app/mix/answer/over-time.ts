@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Fold } from '../../ui/fold';
-import { SaidPipe } from '../../ui/words/said';
 import { type BatchSheet } from '#core/batch/sheet';
 import { targetSaturation, usualMoisture } from '#core/mix/moisture';
 import { type Judgement } from '#core/judge/judge';
@@ -19,6 +18,7 @@ import { ecMethodNames } from '../../ui/words/words';
 import { FeedChart } from './feed-chart';
 import { WhereFrom } from './where-from';
 import { overTime as texts } from '#words/en/places/mix/answer/over-time';
+import { ReaderHere } from '../../data/reader-here';
 
 /** How the mix behaves once it is made: by the squeeze, in the sun, as lime acts, until feed runs out. */
 @Component({
@@ -26,10 +26,11 @@ import { overTime as texts } from '#words/en/places/mix/answer/over-time';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './over-time.html',
   styleUrl: './over-time.scss',
-  imports: [Amount, FeedChart, Fold, SaidPipe, WhereFrom],
+  imports: [Amount, FeedChart, Fold, WhereFrom],
 })
 export class OverTime {
   protected readonly texts = texts;
+  protected readonly reader = inject(ReaderHere);
   private readonly units = inject(Units);
   readonly judgement = input.required<Judgement>();
   readonly sheet = input.required<BatchSheet>();
@@ -45,8 +46,11 @@ export class OverTime {
     const now = composition.waterAsBought / composition.totalPorosity;
     const aim = targetSaturation[usualMoisture(this.judgement().input.vessel)];
     return {
-      now: { pct: fixed(now * 100, 0), says: squeezeAt(now) },
-      aim: { pct: fixed(Math.max(now, aim) * 100, 0), says: squeezeAt(Math.max(now, aim)) },
+      now: { pct: fixed(now * 100, 0), says: this.reader.word(`squeeze.${squeezeAt(now)}`) },
+      aim: {
+        pct: fixed(Math.max(now, aim) * 100, 0),
+        says: this.reader.word(`squeeze.${squeezeAt(Math.max(now, aim))}`),
+      },
     };
   });
   protected readonly dryDown = computed(() =>

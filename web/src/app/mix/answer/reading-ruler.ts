@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { SaidPipe } from '../../ui/words/said';
 import { type Judgement } from '#core/judge/judge';
 import { type Reading } from '#core/judge/readings';
 import { type Band } from '#core/spread/sample';
@@ -22,7 +21,7 @@ import { readingRuler as texts } from '#words/en/places/mix/answer/reading-ruler
       (click)="open.set(!open())"
     >
       {{ words().name }}
-      <span class="term">{{ reading().measured ? texts.byYourOwnTest : (words().term | said) }}</span>
+      <span class="term">{{ reading().measured ? texts.byYourOwnTest : words().term }}</span>
     </button>
     <div class="figures">
       <div class="value">
@@ -50,7 +49,7 @@ import { readingRuler as texts } from '#words/en/places/mix/answer/reading-ruler
     }
   `,
   styleUrl: './reading-ruler.scss',
-  imports: [SaidPipe, WhereFrom],
+  imports: [WhereFrom],
 })
 export class ReadingRuler {
   protected readonly texts = texts;

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { SaidPipe } from '../../ui/words/said';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { swapAnalysis, usualBasis, type SwapBasis, type SwapChange } from '#core/mix/analysis-swap';
 import { type Amendment } from '#core/material/amendment';
@@ -8,6 +7,7 @@ import { Amount } from '../../ui/words/amount';
 import { shortName } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
 import { swapMenu as texts } from '#words/en/places/mix/doses/swap-menu';
+import { ReaderHere } from '../../data/reader-here';
 
 const basisWords: Record<SwapBasis, string> = {
   n: texts.asMuchNitrogen,
@@ -45,7 +45,7 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
                 <span>
                   <b>{{ shortName(one.amendment.name) }}</b>&ngsp;
                   <app-amount [of]="{ doseGPerL: one.gPerL }" />
-                  <span class="term">{{ one.changes | said }}</span>
+                  <span class="term">{{ one.changes }}</span>
                 </span>
               </button>
             } @empty {
@@ -72,10 +72,11 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
       margin: 4px 12px;
     }
   `,
-  imports: [Amount, NgbDropdownModule, SaidPipe],
+  imports: [Amount, NgbDropdownModule],
 })
 export class SwapMenu {
   protected readonly texts = texts;
+  private readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
   readonly amendment = input.required<Amendment>();
   readonly gPerL = input.required<number>();
@@ -91,9 +92,15 @@ export class SwapMenu {
       .filter((to) => to.id !== from.id && usualBasis(to) === by)
       .map((amendment) => {
         const { gPerL, changes } = swapAnalysis(from, this.gPerL(), amendment, by);
-        return { amendment, gPerL, changes: changes.map(changeText).join(' · ') };
+        return { amendment, gPerL, changes: changes.map((one) => this.says(one)).join(' · ') };
       });
   });
+
+  private says({ what, from, to }: SwapChange): string {
+    const [name, unit] = changeWords[what];
+    const shown = unit === 'mg/L' && this.reader.now().units === 'us' ? 'ppm' : unit;
+    return `${name} ${significant(from, 2)} → ${significant(to, 2)} ${shown}`;
+  }
 
   protected take(id: string, gPerL: number): void {
     const doses = this.store.recipe().amendments;
@@ -107,9 +114,4 @@ export class SwapMenu {
       );
     this.store.patch({ amendments }, `swap ${this.amendment().id} ${id}`);
   }
-}
-
-function changeText({ what, from, to }: SwapChange): string {
-  const [name, unit] = changeWords[what];
-  return `${name} ${significant(from, 2)} → ${significant(to, 2)} ${unit}`;
 }

@@ -1,5 +1,5 @@
+import { nameIn } from '#words/names';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { SaidPipe } from '../../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { stages } from '#core/mix/stage';
@@ -20,6 +20,7 @@ import { stageNames } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
 import { jobPanel as texts } from '#words/en/places/mix/job/job-panel';
 import { common } from '#words/en/places/common';
+import { TitlePipe } from '../../ui/words/title';
 
 type Way = 'trays' | 'vessels' | 'litres';
 
@@ -30,13 +31,13 @@ type Way = 'trays' | 'vessels' | 'litres';
   templateUrl: './job-panel.html',
   styleUrl: './job-panel.scss',
   imports: [
+    TitlePipe,
     Fold,
     Amount,
     ChoiceField,
     NumberField,
     NgbDropdownModule,
     RouterLink,
-    SaidPipe,
     Stepper,
     VesselOutline,
     TickField,
@@ -91,7 +92,7 @@ export class JobPanel {
   );
   protected readonly alsoWords = computed(() =>
     this.also()
-      .map(({ vessel, count }) => texts.andOf(count, this.nameOf(vessel)))
+      .map(({ vessel, count }) => texts.andOf(count, nameIn(this.nameOf(vessel), this.units.system())))
       .join(''),
   );
   /** What the stepper counts volumes in. */

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, output, signal } 
 import { fitJarTest, type JarFit } from '#core/mix/lime-reaction';
 import { type MeasuredByHand } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';
-import { SaidPipe } from '../../ui/words/said';
 import { NumberField } from '../../ui/fields/number-field';
 import { RecipeStore } from '../../bench/recipe-store';
+import { ReaderHere } from '../../data/reader-here';
 import { jarTest as texts } from '#words/en/places/mix/tests/jar-test';
 
 const JARS_G_PER_L = [0, 2, 4, 6, 8];
@@ -16,12 +16,12 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
   template: `
     <h3>{{ texts.jarTestOfYourLime }}</h3>
     <p class="term">
-      {{ texts.fillFiveJarsWith1 | said }}
+      {{ texts.fillFiveJars(reader.formats().volume(1)) }}
     </p>
     <div class="jars">
       @for (dose of doses; track dose; let i = $index) {
         <app-number-field
-          [label]="dose + ' g/L, pH' | said"
+          [label]="texts.dosePh(reader.formats().dose(dose))"
           [value]="read()[i]"
           within="measuredPh"
           (valueChange)="take(i, $event)"
@@ -56,10 +56,11 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
       gap: 8px;
     }
   `,
-  imports: [NumberField, SaidPipe],
+  imports: [NumberField],
 })
 export class JarTest {
   protected readonly texts = texts;
+  protected readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
   readonly fitted = output<NonNullable<MeasuredByHand['jar']> | undefined>();
   protected readonly doses = JARS_G_PER_L;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
-import { SaidPipe } from '../words/said';
 import { choiceField as texts } from '#words/en/places/ui/fields/choice-field';
+import { TitlePipe } from '../words/title';
 
 /** One of a few to choose from. */
 export interface Choice {
@@ -24,12 +24,12 @@ let count = 0;
         <option [value]="value()" selected disabled>{{ words }}</option>
       }
       @for (one of choices(); track one.id) {
-        <option [value]="one.id" [selected]="one.id === value()">{{ one.name | said }}</option>
+        <option [value]="one.id" [selected]="one.id === value()">{{ one | title }}</option>
       }
     </select>
   `,
   host: { class: 'entry' },
-  imports: [SaidPipe],
+  imports: [TitlePipe],
 })
 export class ChoiceField {
   readonly label = input.required<string>();

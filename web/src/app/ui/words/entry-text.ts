@@ -1,16 +1,16 @@
-import { benchTests } from '#core/batch/tests/bench-tests';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { type EntryData } from '#contract/record';
-import { said, type Said } from '#core/units/said';
-import { fixed } from '#core/units/show';
+import { formatsOf, read, word } from '#words/read';
+import { type Reader } from '#words/reader';
 import { entryText as texts } from '#words/en/places/ui/words/entry-text';
 
 /** An entry of the record in a sentence. */
 export function entryText(
   data: EntryData & { result?: TestResult },
+  reader: Reader,
   item: (id: string) => string,
   lot: (id: number) => string,
-): string | Said {
+): string {
   switch (data.kind) {
     case 'tick':
       return `${data.done ? texts.done : texts.notDoneAfterAll}: ${data.step.replaceAll('-', ' ')}${data.load > 0 ? texts.load(data.load + 1) : ''}`;
@@ -19,10 +19,17 @@ export function entryText(
       const values = Object.entries(data.values)
         .map(([name, value]) => `${name} ${value}`)
         .join(', ');
-      return `${benchTests[data.test].name}: ${result ? `${fixed(result.value, 2)} ${result.unit}. ${result.says}` : values}`;
+      const name = word(`test.${data.test}.name`, reader);
+      if (!result) return `${name}: ${values}`;
+      const [value, says] = (['value', 'says'] as const).map((part) =>
+        read({ say: `test.${data.test}.${part}`, with: result }, reader),
+      );
+      return `${name}: ${value!}. ${says!}`;
     }
     case 'correction':
-      return texts.putRight(data.steps.join(' '));
+      return texts.putRight(
+        data.steps.map((step) => (typeof step === 'string' ? step : read(step, reader))).join(' '),
+      );
     case 'lot':
       return texts.from(
         item(data.item),
@@ -32,7 +39,7 @@ export function entryText(
     case 'use':
       return texts.usedForOn(data.what, data.count, data.on);
     case 'left':
-      return said`${{ volumeL: data.litres }} left in the tub`;
+      return texts.leftInTheTub(formatsOf(reader).volume(data.litres));
     case 'note':
       return data.text;
   }

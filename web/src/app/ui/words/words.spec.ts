@@ -3,6 +3,7 @@ import { readingIds, readingsOf } from '#core/judge/readings';
 import { evaluateMix } from '#core/mix/evaluate';
 import { materials } from '#testing/library';
 import { recipe } from '#testing/recipe';
+import { metric } from '#testing/readers';
 import { entryText } from './entry-text';
 import { inReadersUnits, materialSays, oddsWords, readingWords, shortName } from './words';
 
@@ -37,17 +38,13 @@ test('every reading has plain words, the term beside them, and reads in inches w
   expect(inReadersUnits(piece, 'metric').value).toBe(5);
 });
 
-const plain = (words: ReturnType<typeof entryText>): string =>
-  typeof words === 'string' ? words : readOut(words, 'metric');
-
 test('the record reads as sentences', () => {
   const text = (data: Parameters<typeof entryText>[0]): string =>
-    plain(
-      entryText(
-        data,
-        (id) => `<${id}>`,
-        (lot) => `lot ${lot}`,
-      ),
+    entryText(
+      data,
+      metric,
+      (id) => `<${id}>`,
+      (lot) => `lot ${lot}`,
     );
   expect(text({ kind: 'tick', step: 'pre-blend', load: 0, done: true })).toBe('Done: pre blend');
   expect(text({ kind: 'tick', step: 'layer', load: 2, done: false })).toBe(

@@ -11,7 +11,6 @@ export const overTime = place('mix/answer/over-time', {
   aWet: (noun: Filling) => line`A wet ${noun}`,
   weighs: 'weighs',
   onASandBed: 'On a sand bed',
-  thatDraws10Cm: 'that draws 10 cm',
   air: 'air',
   phAsLimeActs: 'pH as lime acts',
   day: (day: Filling) => line`day ${day}`,
@@ -23,12 +22,13 @@ export const overTime = place('mix/answer/over-time', {
   week: (week: Filling) => line`week ${week}`,
   feedMustStartByThen: ': start feeding by then, or pot up.',
   lastsTheEightWeeksDrawn: 'lasts the eight weeks drawn.',
-  mgInEach: 'mg in each ',
-  at20CUnderFull: ' at 20 °C under full leaf; demand: common practice, no source',
   halfOfTheWaterThat: 'Half of the water that roots can take gone after',
   halfOfItsEasyWater: 'Half of its easy water gone after',
   onTheFirstDay: 'on the first day',
   inWeek: (week: Filling) => line`in week ${week}`,
   isTheMost: (fixed: Filling) => line`, ${fixed} is the most`,
   days: (fixed: Filling) => line`${fixed} days`,
+  thatDraws: (suction: Filling) => line`that draws ${suction}`,
+  demandInEach: (vessel: Filling, warmth: Filling) =>
+    line`mg in each ${vessel} at ${warmth} under full leaf; demand: common practice, no source`,
 });

@@ -2,9 +2,10 @@ import { type Filling, line, place } from '#words/place';
 
 export const jarTest = place('mix/tests/jar-test', {
   jarTestOfYourLime: 'Jar test of your lime',
-  fillFiveJarsWith1:
-    'Fill five jars with 1 L each of this mix without lime. Put in these doses, keep moist, read pH on day 7.',
   phBeforeLimeBufferMeq: (two: Filling, two2: Filling, two3: Filling) =>
     line`pH ${two} before lime, buffer ${two2} meq/L per pH. The jars lie within ${two3} pH of a straight line.`,
   theseJarsCannotBeUsed: (reason: Filling) => line`These jars cannot be used: ${reason}`,
+  fillFiveJars: (volume: Filling) =>
+    line`Fill five jars with ${volume} each of this mix without lime. Put in these doses, keep moist, read pH on day 7.`,
+  dosePh: (dose: Filling) => line`${dose}, pH`,
 });

@@ -8,4 +8,5 @@ export const entryText = place('ui/words/entry-text', {
   theRestFrom: (lot: Filling) => line`, the rest from ${lot}`,
   from: (item: Filling, lot: Filling, theRestFrom: Filling) => line`${item} from ${lot}${theRestFrom}`,
   usedForOn: (what: Filling, count: Filling, on: Filling) => line`Used for ${what}, ${count} on ${on}`,
+  leftInTheTub: (volume: Filling) => line`${volume} left in the tub`,
 });

@@ -30,7 +30,7 @@ export const words = place('ui/words/words', {
   ecSaturatedExtract: 'EC, saturated extract',
   solubleN: 'soluble N',
   easyWater: 'Easy water',
-  waterAt10LessAt: 'water at 10 less at 50 cm',
+  waterAt10LessAt: 'easily available water',
   weightWhenWet: 'Weight when wet',
   wetDensityWaterIs1: 'wet density, water is 1',
   largestPiece: 'Largest piece',

@@ -1,0 +1,55 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { checkRange, OutOfRange } from '#core/units/check';
+import { metric, us } from '#testing/readers';
+import { labelOf, problemSays } from '#words/problem';
+
+const refused = (name: string, value: number, low: number, high: number): OutOfRange => {
+  try {
+    checkRange(name, value, low, high);
+  } catch (error) {
+    return error as OutOfRange;
+  }
+  throw new Error(`${value} was taken`);
+};
+const plain = (text: string): string => text.replaceAll('\u00a0', ' ').replaceAll('\u202f', ' ');
+
+test.each<[OutOfRange, string]>([
+  [refused('compactionPct', 60, 0, 45), 'Firming must be from 0 % to 45 %, not 60 %'],
+  [refused('vessel.depthMm', 9000, 5, 2000), 'Depth must be from 5 mm to 2 000 mm, not 9 000 mm'],
+  [refused('celsius', 200, -10, 60), 'Temperature must be from −10 °C to 60 °C, not 200 °C'],
+  [new OutOfRange('to', 'sand', 'a product with nitrogen'), 'to must be a product with nitrogen, not sand'],
+  [
+    new OutOfRange('compactionPct', 45, 'at most 41.3 for this mix: more leaves no pores', [-Infinity, 41.3]),
+    'Firming must be at most 41.3 %, not 45 %: more leaves no pores',
+  ],
+])('$0.argument', (error, says) => {
+  expect(plain(problemSays(error, metric))).toBe(says);
+});
+
+test('in US units nothing is metric', () => {
+  expect(plain(problemSays(refused('vessel.depthMm', 9000, 5, 2000), us))).toMatch(
+    /^Depth must be from 0\.20 in to 78 ¾ in, not 354 ¼ in$/,
+  );
+  expect(plain(problemSays(refused('celsius', 200, -10, 60), us))).toBe(
+    'Temperature must be from 14 °F to 140 °F, not 392 °F',
+  );
+});
+
+function* sources(folder: string): Generator<string> {
+  for (const one of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, one.name);
+    if (one.isDirectory()) yield* sources(path);
+    else if (/(?<!\.spec)\.ts$/.test(one.name)) yield path;
+  }
+}
+
+test('every value that a sum can refuse has a label: none is called by a key', () => {
+  const keys = [...sources('core')].flatMap((file) =>
+    [...readFileSync(file, 'utf8').matchAll(/(?:checkRange|checkWhole|new OutOfRange)\(\s*'([\w.]+)'/g)].map(
+      ([, key]) => key!,
+    ),
+  );
+  expect(keys.length).toBeGreaterThan(100);
+  expect([...new Set(keys)].filter((key) => /[A-Z.]/.test(key) && labelOf(key) === key)).toEqual([]);
+});
