@@ -10,6 +10,8 @@ export function labelOf(path: string): string {
   return Object.hasOwn(labels, name) ? labels[name]! : path;
 }
 
+const LONGEST_LIST = 60;
+
 /** Numbers are said in the unit that the end of their name gives. */
 const bySuffix: readonly [RegExp, (value: number, reader: Reader) => string][] = [
   [/Mm$|^mm$/, (mm, reader) => formatsOf(reader).length(mm)],
@@ -32,6 +34,9 @@ export function problemSays({ argument, value, allowed, range }: Refusal, reader
   const name = argument.split('.').at(-1)!;
   const say = bySuffix.find(([suffix]) => suffix.test(name))?.[1] ?? plain;
   const shown = typeof value === 'number' && Number.isFinite(value) ? say(value, reader) : String(value);
+  // Which ids there are is of no use to who reads it.
+  if (allowed.startsWith('one of ') && allowed.length > LONGEST_LIST)
+    return `${label}: nothing here is called “${String(value)}”`;
   if (!range) return `${label} must be ${allowed}${typeof value === 'object' ? '' : `, not ${shown}`}`;
   const [low, high] = range;
   const ends =

@@ -77,12 +77,10 @@ function testsToText({ shrinkagePct, airPct, ph, ecSaturatedMSPerCm, jar }: Meas
     .join(',');
 }
 
-const linkParts = [
-  ...(['stage', 'for', 'into', 'parts', 'screen', 'lime', 'dose', 'layer', 'fill', 'seed'] as const),
-  ...(['firm', 'make', 'spare', 'also', 'litres', 'tests'] as const),
-] as const;
 /** What a piece of a link is about. */
-export type LinkPart = (typeof linkParts)[number];
+export type LinkPart =
+  | ('stage' | 'for' | 'into' | 'parts' | 'screen' | 'lime' | 'dose' | 'layer' | 'fill' | 'seed')
+  | ('firm' | 'make' | 'spare' | 'also' | 'litres' | 'tests');
 
 /** What in a link makes no sense: a name that nothing has, or a number outside its range. */
 export interface LinkFacts {

@@ -73,6 +73,7 @@ export const labels: Readonly<Record<string, string>> = {
   lossPct: 'Lost',
   make: 'Amount',
   massKg: 'Weight',
+  material: 'Material',
   materials: 'Materials',
   materialsMax: 'Materials at most',
   maxParts: 'Parts at most',

@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { BatchesService, type BatchLine } from '../data/batches';
@@ -10,6 +9,7 @@ import { stageNames } from '../ui/words/words';
 import { batchList as texts } from '#words/en/places/batches/batch-list';
 import { common } from '#words/en/places/common';
 import { TitlePipe } from '../ui/words/title';
+import { DayPipe } from '../ui/words/day';
 
 /** What was made, newest first. */
 @Component({
@@ -23,7 +23,7 @@ import { TitlePipe } from '../ui/words/title';
       @for (line of there.lines.value() ?? []; track line.id) {
         <li>
           <a [routerLink]="['/batches', line.id]">
-            <span class="day">{{ line.madeOn | date: 'd MMM' }}</span>
+            <span class="day">{{ line.madeOn | day: 'first' }}</span>
             <b class="name">{{ line.name }}</b>
             <span class="into">{{ stageNames[line.stage].name }} · {{ line.vessel | title }}</span>
             <span class="litres"><app-amount [of]="{ volumeL: line.litres }" /></span>
@@ -49,7 +49,7 @@ import { TitlePipe } from '../ui/words/title';
             @for (line of put; track line.id) {
               <li class="away">
                 <a class="press quiet" [routerLink]="['/batches', line.id]"
-                  >{{ line.name }}, {{ line.madeOn | date: 'd MMM y' }}</a
+                  >{{ line.name }}, {{ line.madeOn | day }}</a
                 >
                 <button type="button" class="press" (click)="back(line)">
                   {{ texts.restore }}<span class="visually-hidden"> {{ line.name }}</span>
@@ -67,7 +67,7 @@ import { TitlePipe } from '../ui/words/title';
     }
   `,
   styleUrl: './batch-list.scss',
-  imports: [TitlePipe, Amount, DatePipe, FetchState, RouterLink],
+  imports: [DayPipe, TitlePipe, Amount, FetchState, RouterLink],
 })
 export class BatchList {
   protected readonly texts = texts;

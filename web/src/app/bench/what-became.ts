@@ -1,7 +1,6 @@
 import { ReaderHere } from '../data/reader-here';
 import { inSentence } from '#words/formats';
 import { OutOfRange } from '#core/units/check';
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { besideTheMix, nextTime, type NextTime, type Suspect, unexplained } from '#core/plants/next-time';
 import { judgeMix } from '#core/judge/judge';
@@ -16,6 +15,7 @@ import { SchoolChoice } from '../data/school-choice';
 import { readingWords, shortName } from '../ui/words/words';
 import { RecipeStore } from './recipe-store';
 import { whatBecame as texts } from '#words/en/places/bench/what-became';
+import { DayPipe } from '../ui/words/day';
 
 /** Readings of a recipe; none where a material that it names is gone. */
 function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
@@ -39,8 +39,7 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
           <li>
             <b>{{ one.name }}</b>&ngsp;
             <span class="term"
-              >{{ one.madeOn | date: 'd MMM y'
-              }}{{ one.version === null ? '' : texts.version + one.version }}</span
+              >{{ one.madeOn | day }}{{ one.version === null ? '' : texts.version + one.version }}</span
             >&ngsp;
             <span class="says">{{ one.says }}</span>
           </li>
@@ -88,7 +87,7 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
       }
     }
   `,
-  imports: [DatePipe],
+  imports: [DayPipe],
 })
 export class WhatBecame {
   protected readonly texts = texts;

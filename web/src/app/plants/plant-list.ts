@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
@@ -15,6 +14,7 @@ import { SaidPipe } from '../ui/words/said';
 import { startWords, tallySays } from './plant-words';
 import { plantList as texts } from '#words/en/places/plants/plant-list';
 import { TitlePipe } from '../ui/words/title';
+import { DayPipe } from '../ui/words/day';
 
 /** What stands, newest first, each with what it wants next. */
 @Component({
@@ -29,7 +29,7 @@ import { TitlePipe } from '../ui/words/title';
           <a [routerLink]="['/plants', one.id]">
             <b>{{ name(one) }}</b>
             <span class="term">
-              {{ startWords[one.start] }} {{ one.on | date: 'd MMM' }}, {{ vessel(one) | title
+              {{ startWords[one.start] }} {{ one.on | day }}, {{ vessel(one) | title
               }}{{ one.batchName ? ', ' + one.batchName : '' }}
             </span>
             <span>{{ says(one) }}</span>
@@ -39,7 +39,7 @@ import { TitlePipe } from '../ui/words/title';
               ><i class="lost" [style.width.%]="share(one, 'lost')"></i>
             </span>
             @if (one.care; as care) {
-              <span class="term">{{ care.on | date: 'd MMM' }}: {{ care.text | said }}</span>
+              <span class="term">{{ care.on | day: 'first' }}: {{ care.text | said }}</span>
             }
           </a>
         </li>
@@ -111,7 +111,7 @@ import { TitlePipe } from '../ui/words/title';
       }
     }
   `,
-  imports: [TitlePipe, DatePipe, FetchState, RouterLink, SaidPipe, TableFiles],
+  imports: [DayPipe, TitlePipe, FetchState, RouterLink, SaidPipe, TableFiles],
 })
 export class PlantList {
   protected readonly texts = texts;

@@ -53,6 +53,7 @@ import { WhatsWrong } from './whats-wrong';
 import { plantPage as texts } from '#words/en/places/plants/plant-page';
 import { common } from '#words/en/places/common';
 import { TitlePipe } from '../ui/words/title';
+import { DayPipe } from '../ui/words/day';
 
 const HOUSE_C = 20;
 
@@ -64,6 +65,7 @@ const HOUSE_C = 20;
   templateUrl: './plant-page.html',
   styleUrl: './plant-page.scss',
   imports: [
+    DayPipe,
     TitlePipe,
     DatePipe,
     EventSheet,

@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { limits } from '#core/units/limits';
@@ -14,6 +13,7 @@ import { FetchState } from '../ui/fetch-state';
 import { enough } from './enough';
 import { trialList as texts } from '#words/en/places/plants/trial-list';
 import { common } from '#words/en/places/common';
+import { DayPipe } from '../ui/words/day';
 
 /** Fair trials: those that were laid out, and a new one. */
 @Component({
@@ -27,9 +27,7 @@ import { common } from '#words/en/places/common';
           <a [routerLink]="['/plants/trials', one.id]"
             ><b>{{ one.name }}</b></a
           >
-          <span class="term">{{
-            texts.armsInBlocks(one.on | date: 'd MMM y', one.arms.length, one.blocks)
-          }}</span>
+          <span class="term">{{ texts.armsInBlocks(one.on | day, one.arms.length, one.blocks) }}</span>
         </li>
       } @empty {
         @if (trials.value()) {
@@ -86,7 +84,7 @@ import { common } from '#words/en/places/common';
       <button type="submit" class="press next" [disabled]="busy() || !ready()">{{ common.save }}</button>
     </form>
   `,
-  imports: [ChoiceField, DatePipe, FetchState, NumberField, RouterLink, TextField],
+  imports: [DayPipe, ChoiceField, FetchState, NumberField, RouterLink, TextField],
 })
 export class TrialList {
   protected readonly texts = texts;

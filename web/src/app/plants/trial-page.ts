@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -24,6 +23,7 @@ import { ShareRulers } from './share-rulers';
 import { trialPage as texts } from '#words/en/places/plants/trial-page';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
+import { DayPipe } from '../ui/words/day';
 
 type Tray = Trial['trays'][number];
 
@@ -37,7 +37,7 @@ type Tray = Trial['trays'][number];
     @if (there.value(); as trial) {
       <h2>{{ trial.name }}</h2>
       <p class="term">
-        {{ texts.sownCellsInEachOf(trial.on | date: 'd MMM y', trial.cells, trial.trays.length, trial.seed) }}
+        {{ texts.sownCellsInEachOf(trial.on | day, trial.cells, trial.trays.length, trial.seed) }}
       </p>
       <p class="verdict" role="status">{{ says() }}</p>
       @if (verdict(); as it) {
@@ -130,7 +130,7 @@ type Tray = Trial['trays'][number];
       }
     }
   `,
-  imports: [DatePipe, FetchState, RouterLink, ShareRulers],
+  imports: [DayPipe, FetchState, RouterLink, ShareRulers],
 })
 export class TrialPage {
   protected readonly texts = texts;

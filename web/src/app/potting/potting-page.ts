@@ -20,7 +20,6 @@ import { Units } from '../data/units';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
-import { shownIn } from '../ui/words/shown-in';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName, stageNames } from '../ui/words/words';
 import { pottingPage as texts } from '#words/en/places/potting/potting-page';

@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type Lot } from '#contract/lots';
@@ -14,6 +13,7 @@ import { stockAmount } from '../ui/words/stock-amount';
 import { type RunItem, RunState } from './run-state';
 import { lotPicker as texts } from '#words/en/places/run/lot-picker';
 import { common } from '#words/en/places/common';
+import { DayPipe } from '../ui/words/day';
 
 /** Which lot each part came from, and how much of it; a new one is entered here. */
 @Component({
@@ -36,7 +36,7 @@ import { common } from '#words/en/places/common';
               <a [routerLink]="['/shelf/lots', lot.id]">{{ leftWords(lot) }}</a>
             </p>
             @if (lot.readyOn && lot.readyOn > nursery.today()) {
-              <p class="told warn">{{ texts.notToBeUsedBefore(lot.readyOn | date: 'd MMM y') }}</p>
+              <p class="told warn">{{ texts.notToBeUsedBefore(lot.readyOn | day) }}</p>
             }
             @if ((lot.left ?? 0) < 0) {
               <p class="told warn">
@@ -107,7 +107,7 @@ import { common } from '#words/en/places/common';
       margin: 2px 0;
     }
   `,
-  imports: [ChoiceField, DatePipe, FetchState, NumberField, RouterLink, TextField],
+  imports: [DayPipe, ChoiceField, FetchState, NumberField, RouterLink, TextField],
 })
 export class LotPicker {
   protected readonly texts = texts;

@@ -2,7 +2,6 @@ import { computed, effect, inject, Injectable, signal, untracked } from '@angula
 import { addDays, format, parseISO } from 'date-fns';
 import { type Step } from '#core/batch/step';
 import { type TestResult } from '#core/batch/tests/bench-test';
-import { type Said } from '#core/units/said';
 import { type BenchTestId } from '#core/batch/tests/bench-tests';
 import { type About } from '#contract/about';
 import { type EntryData } from '#contract/record';

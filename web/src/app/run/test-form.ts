@@ -13,7 +13,6 @@ import { type FieldCode } from '#core/batch/test-facts';
 import { OutOfRange } from '#core/units/check';
 import { type EcMethod } from '#core/mix/salts';
 import { squeezes } from '#core/mix/moisture';
-import { fixed } from '#core/units/show';
 import { faultWords, InstrumentsService } from '../data/instruments';
 import { ChoiceField, type Choice } from '../ui/fields/choice-field';
 import { Units } from '../data/units';

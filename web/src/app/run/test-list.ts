@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { benchTestIds, type BenchTestId } from '#core/batch/tests/bench-tests';
-import { fixed } from '#core/units/show';
 import { keptHere } from '../data/making';
 import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';

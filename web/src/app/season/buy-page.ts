@@ -1,6 +1,6 @@
+import { dayFrom } from '#words/days';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { format, parseISO } from 'date-fns';
 import { dayNumber, isoWeekOf, weekNumber } from '#core/season/days';
 import { type ToBuy } from '#core/season/demand';
 import { LibraryService } from '../data/library';
@@ -13,6 +13,8 @@ import { SeasonView } from './season-view';
 import { buyPage as texts } from '#words/en/places/season/buy-page';
 import { common } from '#words/en/places/common';
 import { TitlePipe } from '../ui/words/title';
+import { ReaderHere } from '../data/reader-here';
+import { NurseryService } from '../data/nursery';
 
 /** What the season takes against what is in the shed: what must be there by when, soonest first. */
 @Component({
@@ -87,6 +89,8 @@ import { TitlePipe } from '../ui/words/title';
 export class BuyPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
+  private readonly nursery = inject(NurseryService);
   protected readonly service = inject(SeasonService);
   protected readonly view = inject(SeasonView);
   private readonly library = inject(LibraryService).library;
@@ -121,7 +125,7 @@ export class BuyPage {
       ...{ kind, item, needed: amount(needed), short: amount(short) },
       name: kind === 'seed' ? texts.seedOf(item) : found ? shortName(found.name) : item,
       left: left === null ? common.notCounted : texts.there(amount(Math.max(0, left))),
-      by: by === null ? '' : format(parseISO(by), 'EEE d MMM y'),
+      by: by === null ? '' : dayFrom(by, this.nursery.today(), this.reader.now().language, 'short'),
     };
   }
 }

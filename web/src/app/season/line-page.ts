@@ -1,3 +1,4 @@
+import { dayFrom } from '#words/days';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -9,7 +10,7 @@ import {
   untracked,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { format, isValid, parseISO } from 'date-fns';
+import { isValid, parseISO } from 'date-fns';
 import { addressOf } from '#contract/routes';
 import { type CropStep } from '#core/season/crop';
 import { forward } from '#core/season/forward';
@@ -37,6 +38,8 @@ import { SeasonView } from './season-view';
 import { StepsForm } from './steps-form';
 import { linePage as texts } from '#words/en/places/season/line-page';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
+import { NurseryService } from '../data/nursery';
 
 type Figure =
   | ('plants' | 'count' | 'everyDays' | 'sparePct' | 'offsetDays' | 'seedYear')
@@ -82,6 +85,8 @@ interface Tested {
 export class LinePage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
+  private readonly nursery = inject(NurseryService);
   /** From the address; "new" for one that is not there yet. */
   readonly id = input.required<string>();
   protected readonly service = inject(SeasonService);
@@ -245,7 +250,7 @@ export class LinePage {
   }
 
   protected day(date: string): string {
-    return format(parseISO(date), 'EEE d MMM y');
+    return dayFrom(date, this.nursery.today(), this.reader.now().language, 'short');
   }
 
   protected labels(sowing: number): string {

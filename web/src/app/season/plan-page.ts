@@ -1,7 +1,7 @@
+import { dayFrom } from '#words/days';
 import { ReaderHere } from '../data/reader-here';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { format, parseISO } from 'date-fns';
 import { forkJoin, type Observable } from 'rxjs';
 import { addressOf } from '#contract/routes';
 import { usualMoisture } from '#core/mix/moisture';
@@ -31,6 +31,7 @@ import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
 import { planPage as texts } from '#words/en/places/season/plan-page';
 import { common } from '#words/en/places/common';
+import { NurseryService } from '../data/nursery';
 
 /** What speaks up stands first; more than so many wait behind a line. */
 const TOLD = 2;
@@ -50,6 +51,7 @@ export class PlanPage {
   protected readonly service = inject(SeasonService);
   protected readonly view = inject(SeasonView);
   private readonly reader = inject(ReaderHere);
+  private readonly nursery = inject(NurseryService);
   private readonly units = inject(Units);
   private readonly notices = inject(Notices);
   protected readonly router = inject(Router);
@@ -128,7 +130,7 @@ export class PlanPage {
   }
 
   protected day(date: string): string {
-    return format(parseISO(date), 'EEE d MMM');
+    return dayFrom(date, this.nursery.today(), this.reader.now().language, 'short');
   }
 
   protected amount(litres: number): string {

@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type StockKind } from '#core/package/stock';
@@ -14,6 +13,7 @@ import { shortName } from '../ui/words/words';
 import { NewLot } from './new-lot';
 import { lotList as texts } from '#words/en/places/shelf/lot-list';
 import { common } from '#words/en/places/common';
+import { DayPipe } from '../ui/words/day';
 
 /** Days under which what is left is said to run short. */
 const SHORT_DAYS = 14;
@@ -42,9 +42,9 @@ const headings: Record<StockKind, string> = {
               <app-bin-fill [share]="row.share" />
               <div>
                 <a [routerLink]="['/shelf/lots', row.lot.id]">{{ row.lot.name }}</a>
-                <span class="term">{{ texts.cameOn(row.of, row.lot.receivedOn | date: 'd MMM y') }}</span>
+                <span class="term">{{ texts.cameOn(row.of, row.lot.receivedOn | day) }}</span>
                 @if (row.waits) {
-                  <span class="mark">{{ texts.notBefore(row.lot.readyOn | date: 'd MMM') }}</span>
+                  <span class="mark">{{ texts.notBefore(row.lot.readyOn! | day) }}</span>
                 }
                 @if (row.short) {
                   <span class="mark">{{ row.short }}</span>
@@ -101,7 +101,7 @@ const headings: Record<StockKind, string> = {
       }
     }
   `,
-  imports: [BinFill, DatePipe, FetchState, NewLot, RouterLink, TableFiles],
+  imports: [DayPipe, BinFill, FetchState, NewLot, RouterLink, TableFiles],
 })
 export class LotList {
   protected readonly texts = texts;

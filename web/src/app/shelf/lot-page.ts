@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type Lot, LotsService } from '../data/lots';
@@ -11,6 +10,7 @@ import { Segments } from '../ui/fields/segments';
 import { stockAmount } from '../ui/words/stock-amount';
 import { lotPage as texts } from '#words/en/places/shelf/lot-page';
 import { common } from '#words/en/places/common';
+import { DayPipe } from '../ui/words/day';
 
 type Move = 'counted' | 'lost' | 'came';
 const moves: { id: Move; name: string }[] = [
@@ -34,9 +34,9 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
     @if (trace.value(); as it) {
       <h2>{{ it.lot.name }}</h2>
       <p class="term">
-        {{ texts.cameOn(it.lot.receivedOn | date: 'd MMM y') }}
+        {{ texts.cameOn(it.lot.receivedOn | day) }}
         @if (it.lot.readyOn) {
-          {{ texts.notToBeUsedBefore(it.lot.readyOn | date: 'd MMM y') }}
+          {{ texts.notToBeUsedBefore(it.lot.readyOn | day) }}
         }
         @if (it.lot.seed?.germination; as share) {
           {{ texts.cameUpInItsTest((100 * share).toFixed(0)) }}
@@ -85,9 +85,9 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
             <li>
               <a [routerLink]="['/batches', batch.id]">{{ batch.name }}</a>
               <b>{{ batch.amount }}</b>
-              <span class="term">{{ texts.made(batch.madeOn | date: 'd MMM y') }}</span>
+              <span class="term">{{ texts.made(batch.madeOn | day) }}</span>
               @for (use of batch.uses; track $index) {
-                <p>{{ texts.on(use.what, use.count, use.on | date: 'd MMM') }}</p>
+                <p>{{ texts.on(use.what, use.count, use.on | day) }}</p>
               } @empty {
                 <p class="term">{{ texts.notToldWhereItWas }}</p>
               }
@@ -102,9 +102,7 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
           <h3>{{ texts.whatElseHappened }}</h3>
           <ul class="rows">
             @for (one of it.moves; track one.id) {
-              <li>
-                {{ one.on | date: 'd MMM y' }}: {{ amountOf(it.lot, one.amount) }} {{ moved[one.kind] }}
-              </li>
+              <li>{{ one.on | day: 'first' }}: {{ amountOf(it.lot, one.amount) }} {{ moved[one.kind] }}</li>
             }
           </ul>
         </section>
@@ -152,7 +150,7 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
       color: var(--ink);
     }
   `,
-  imports: [DatePipe, FetchState, NumberField, RouterLink, Segments],
+  imports: [DayPipe, FetchState, NumberField, RouterLink, Segments],
 })
 export class LotPage {
   protected readonly texts = texts;

@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -27,6 +26,7 @@ import { type Figure, figureNames, type TestId, testForms } from './material-tes
 import { ecMethodNames, shortName } from '../ui/words/words';
 import { materialPage as texts } from '#words/en/places/shelf/material-page';
 import { common } from '#words/en/places/common';
+import { DayPipe } from '../ui/words/day';
 
 /** What a material is taken for, what your own tests make of it, and how sure that is. */
 @Component({
@@ -132,7 +132,7 @@ import { common } from '#words/en/places/common';
           <ul class="rows">
             @for (one of tests; track one.id) {
               <li [class.aside]="one.aside">
-                <span>{{ one.on | date: 'd MMM y' }}: {{ told(one.values) }}</span>
+                <span>{{ one.on | day: 'first' }}: {{ told(one.values) }}</span>
                 <button type="button" class="press quiet" (click)="lay(one.id, !one.aside)">
                   {{ one.aside ? texts.takeItUpAgain : texts.layItAside }}
                 </button>
@@ -222,7 +222,7 @@ import { common } from '#words/en/places/common';
       }
     }
   `,
-  imports: [ChoiceField, DatePipe, FetchState, NumberList, RouterLink],
+  imports: [DayPipe, ChoiceField, FetchState, NumberList, RouterLink],
 })
 export class MaterialPage {
   protected readonly texts = texts;

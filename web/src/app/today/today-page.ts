@@ -1,3 +1,4 @@
+import { dayFrom } from '#words/days';
 import { ReaderHere } from '../data/reader-here';
 import { readShort } from '#words/read';
 import { NgTemplateOutlet } from '@angular/common';
@@ -7,7 +8,6 @@ import { RouterLink } from '@angular/router';
 import { format, parseISO } from 'date-fns';
 import { coldTonight } from '#core/plants/care';
 import { weatherRisks } from '#core/season/weather-risks';
-import { fixed } from '#core/units/show';
 import { InstrumentsService } from '../data/instruments';
 import { FetchState } from '../ui/fetch-state';
 import { LibraryService } from '../data/library';
@@ -131,7 +131,7 @@ export class TodayPage {
   });
 
   protected day(on: string): string {
-    return on ? format(parseISO(on), 'd MMMM') : '';
+    return on ? dayFrom(on, this.nursery.today(), this.reader.now().language) : '';
   }
 
   protected amount(litres: number): string {
@@ -139,8 +139,7 @@ export class TodayPage {
   }
 
   protected when({ on, state }: Line): string {
-    if (state === 'waiting') return texts.on(this.day(on));
-    return on === this.nursery.today() ? 'today' : texts.dueSince(this.day(on));
+    return state === 'waiting' || on === this.nursery.today() ? this.day(on) : texts.dueSince(this.day(on));
   }
 
   /** Done with one press, and back with another. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { DatePipe, formatDate } from '@angular/common';
+import { formatDate } from '@angular/common';
 import { RouterLink } from '@angular/router';
 import { daysAfter } from '#core/units/day';
 import { houses, weathers } from '#core/mix/dry-down';
@@ -36,6 +36,7 @@ import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
 import { TitlePipe } from '../ui/words/title';
+import { DayPipe } from '../ui/words/day';
 
 const PAUSE_MS = 250;
 /** Rarer than so is not said by itself. */
@@ -52,8 +53,8 @@ const capital = (words: string): string => words[0]!.toUpperCase() + words.slice
   templateUrl: './weeks-page.html',
   styleUrl: './weeks-page.scss',
   imports: [
+    DayPipe,
     TitlePipe,
-    DatePipe,
     Amount,
     ChoiceField,
     FeedMaker,

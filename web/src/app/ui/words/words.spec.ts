@@ -1,4 +1,3 @@
-import { readOut } from '#core/units/said';
 import { readingIds, readingsOf } from '#core/judge/readings';
 import { evaluateMix } from '#core/mix/evaluate';
 import { materials } from '#testing/library';

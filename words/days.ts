@@ -1,0 +1,24 @@
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { type Language } from '#words/reader';
+
+const YEAR_FROM_DAYS = 300;
+const WEEK = 7;
+
+const locale = (language: Language): string => (language === 'en' ? 'en-GB' : language);
+
+/**
+ * A calendar day as a person says it from another one: "today", "tomorrow", "yesterday", "Friday" within the week to
+ * come, "9 May", and "9 May 2032" where that is more than 300 days away.
+ * @param weekday also said of days further off
+ * @example dayFrom('2031-03-04', '2031-03-03', 'en') // 'tomorrow'
+ */
+export function dayFrom(day: string, today: string, language: Language, weekday?: 'short'): string {
+  const days = differenceInCalendarDays(parseISO(day), parseISO(today));
+  if (Math.abs(days) <= 1)
+    return new Intl.RelativeTimeFormat(locale(language), { numeric: 'auto' }).format(days, 'day');
+  const say = (parts: Intl.DateTimeFormatOptions): string =>
+    new Intl.DateTimeFormat(locale(language), parts).format(parseISO(day));
+  if (days > 0 && days < WEEK) return say({ weekday: 'long' });
+  const year = Math.abs(days) > YEAR_FROM_DAYS ? ({ year: 'numeric' } as const) : {};
+  return say({ ...(weekday && { weekday }), day: 'numeric', month: 'short', ...year });
+}
