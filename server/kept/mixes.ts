@@ -31,7 +31,7 @@ export class MixStore {
   constructor(private readonly db: Db) {
     this.newest = db.prepare<[string, number, number], Row>(
       `${SELECT} WHERE (m.deleted_at IS NOT NULL) = (? = 'yes')
-       AND v.version = (SELECT MAX(version) FROM mix_versions WHERE mix_id = m.id)
+       AND v.id = (SELECT id FROM mix_versions WHERE mix_id = m.id ORDER BY version DESC LIMIT 1)
        ORDER BY m.name COLLATE NOCASE, m.id LIMIT ? OFFSET ?`,
     );
     this.ofMix = db.prepare<[number], Row>(`${SELECT} WHERE v.mix_id = ? ORDER BY v.version DESC`);

@@ -112,7 +112,7 @@ export class PlantStore {
       )
       .pluck();
     this.every = db.prepare<{ crop: string | null; since: string }, Row>(
-      `${from} WHERE deleted_at IS NULL AND begun_on >= @since AND (@crop IS NULL OR crop = @crop) ORDER BY id`,
+      `${from} WHERE deleted_at IS NULL AND begun_on >= @since AND (@crop IS NULL OR crop = @crop) ORDER BY +id`,
     );
     this.ofTrial = db.prepare<[number], Row>(`${from} WHERE trial_id = ? ORDER BY id`);
     const event = 'SELECT id, key, planting_id, data_json, COALESCE(made_at, at) AS at FROM plant_events';
