@@ -6,6 +6,7 @@ import { starterMixes } from '#core/recipe/starter-mixes';
 import { BatchStore } from '#server/kept/batches';
 import { type Db } from '#server/base/database/db';
 import { LibraryStore } from '#server/kept/library/library';
+import { PlantEventStore } from '#server/kept/plants/plant-events';
 import { PlantStore } from '#server/kept/plants/plants';
 import { daysAfter } from '#core/units/day';
 import { testApp } from '#testing/server';
@@ -70,11 +71,11 @@ export async function plantYears(row: (what: string, value: string) => void): Pr
     return { median, p99, anew: ends(anew) };
   };
   // An empty nursery has one planting, so that there is something to enter on.
-  const [only] = fill(new PlantStore(db), 1, 1, fillBatches(db, 1));
+  const [only] = fill(db, 1, 1, fillBatches(db, 1));
   for (const path of pages) await ask(path, only!);
   const empty = new Map<string, Took>();
   for (const path of pages) empty.set(path, await ask(path, only!));
-  const plantings = fill(new PlantStore(db), SOWINGS, STANDING, fillBatches(db, BATCHES));
+  const plantings = fill(db, SOWINGS, STANDING, fillBatches(db, BATCHES));
   row(`${BATCHES} batches, ${SOWINGS} sowings, ${SOWINGS * (READINGS + 2)} events of ten years`, '');
   for (const path of pages) {
     await get(path);
@@ -121,7 +122,8 @@ function fillBatches(db: Db, many: number): number[] {
 }
 
 /** @returns their numbers */
-function fill(store: PlantStore, sowings: number, standing: number, batches: readonly number[]): number[] {
+function fill(db: Db, sowings: number, standing: number, batches: readonly number[]): number[] {
+  const [store, events] = [new PlantStore(db), new PlantEventStore(db)];
   const ids: number[] = [];
   const at = '2031-01-01T00:00:00Z';
   const usual = {
@@ -142,10 +144,10 @@ function fill(store: PlantStore, sowings: number, standing: number, batches: rea
         },
         at,
       );
-      store.addEvent(id, randomUUID(), { kind: 'up', on, count: 60 }, at);
-      for (let n = 0; n < READINGS; n++) store.addEvent(id, randomUUID(), { kind: 'ph', on, value: 6 }, at);
+      events.add(id, randomUUID(), { kind: 'up', on, count: 60 }, at);
+      for (let n = 0; n < READINGS; n++) events.add(id, randomUUID(), { kind: 'ph', on, value: 6 }, at);
       if (i < sowings - standing) {
-        store.addEvent(id, randomUUID(), { kind: 'out', on, count: 60, way: 'sold' }, at);
+        events.add(id, randomUUID(), { kind: 'out', on, count: 60, way: 'sold' }, at);
         store.finish(id, true);
       }
       ids.push(id);

@@ -1,5 +1,14 @@
-import { type CorrectionStep } from '#core/batch/correct';
+import { type Amendment } from '#core/material/amendment';
+import { type Material } from '#core/material/material';
 import { type MessageOf, messages, type Named, named, none, type None } from '#core/units/message';
+
+export type CorrectionStep =
+  | { kind: 'addMaterial'; material: Material; looseLitres: number }
+  | { kind: 'addLime'; amendment: Amendment; grams: number }
+  | { kind: 'leach'; litres: number }
+  | { kind: 'addWater'; litres: number }
+  | { kind: 'addDryMix'; litres: number }
+  | { kind: 'spreadOut' };
 
 /** What keeps a batch from being put right. */
 export type CorrectionFault = 'little-air' | 'much-air' | 'alkaline' | 'salty';

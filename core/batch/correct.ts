@@ -1,4 +1,9 @@
-import { type CorrectionFault, type CorrectionMessage, correctionMessage } from '#core/batch/correct-facts';
+import {
+  type CorrectionFault,
+  type CorrectionMessage,
+  type CorrectionStep,
+  correctionMessage,
+} from '#core/batch/correct-facts';
 import { targetSaturation, type Moisture } from '#core/mix/moisture';
 import { phWindow, windowsOf } from '#core/judge/windows';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
@@ -19,14 +24,6 @@ export interface BatchState {
   /** Water by pores, 0–1.2, as the squeeze scale tells. */
   saturation?: number;
 }
-
-export type CorrectionStep =
-  | { kind: 'addMaterial'; material: Material; looseLitres: number }
-  | { kind: 'addLime'; amendment: Amendment; grams: number }
-  | { kind: 'leach'; litres: number }
-  | { kind: 'addWater'; litres: number }
-  | { kind: 'addDryMix'; litres: number }
-  | { kind: 'spreadOut' };
 
 export interface CorrectionPlan {
   /** Why it should not be saved; null where it can be. */

@@ -10,7 +10,10 @@ import { MeasureStore } from '#server/kept/measures';
 import { MixStore } from '#server/kept/mixes';
 import { Calendar } from '#server/kept/nursery/calendar';
 import { Windows } from '#server/kept/nursery/windows';
+import { PictureStore } from '#server/kept/plants/pictures';
+import { PlantEventStore } from '#server/kept/plants/plant-events';
 import { PlantStore } from '#server/kept/plants/plants';
+import { TrialStore } from '#server/kept/plants/trials';
 import { RecordStore } from '#server/kept/record';
 import { CropStore } from '#server/kept/season/crops';
 import { SeasonStore } from '#server/kept/season/season';
@@ -37,6 +40,9 @@ export interface Stores {
   crops: CropStore;
   season: SeasonStore;
   plants: PlantStore;
+  plantEvents: PlantEventStore;
+  trials: TrialStore;
+  pictures: PictureStore;
   devices: DeviceStore;
 }
 
@@ -48,6 +54,7 @@ export function storesOf(db: Db, now: () => Date): Stores {
     ...{ shelf: new ShelfStore(db), lots: new LotStore(db), measures: new MeasureStore(db) },
     ...{ waters: new WaterStore(db), mixes: new MixStore(db), batches: new BatchStore(db) },
     ...{ record: new RecordStore(db), crops: new CropStore(db), season: new SeasonStore(db, folder) },
-    ...{ plants: new PlantStore(db), devices: new DeviceStore(db) },
+    ...{ plants: new PlantStore(db), plantEvents: new PlantEventStore(db) },
+    ...{ trials: new TrialStore(db), pictures: new PictureStore(db), devices: new DeviceStore(db) },
   };
 }

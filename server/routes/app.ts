@@ -36,9 +36,13 @@ import { recordRoutes } from '#server/routes/record';
 import { shelfRoutes } from '#server/routes/shelf';
 import { PlantGroups } from '#server/book/plants/groups';
 import { MixFeeds } from '#server/book/plants/mix-feeds';
-import { NurseryPlants } from '#server/book/plants/nursery-plants';
+import { PlantLessons } from '#server/book/plants/lessons';
+import { PlantEntries } from '#server/book/plants/plant-entries';
+import { PlantStates } from '#server/book/plants/plant-states';
+import { PlantingPages } from '#server/book/plants/planting-page';
+import { Trials } from '#server/book/plants/trials';
 import { PlantResults } from '#server/book/plants/results';
-import { plantRoutes } from '#server/routes/plants';
+import { type PlantBook, plantRoutes } from '#server/routes/plants';
 import { Planner } from '#server/book/season/planner';
 import { seasonRoutes } from '#server/routes/season';
 import { shareRoutes } from '#server/routes/share';
@@ -124,7 +128,9 @@ function apiRoutes(
   const api = new Api(checkAnswers);
   const planner = new Planner(stores);
   const feeds = new MixFeeds(stores);
-  const nursery = new NurseryPlants(stores, feeds);
+  const states = new PlantStates(stores, feeds);
+  const entries = new PlantEntries(stores, states);
+  const lessons = new PlantLessons(stores);
   const document = openApi();
   api.serve('health', () => ({ ok: true as const }));
   api.serve('openapi', () => document);
@@ -134,7 +140,7 @@ function apiRoutes(
   computeRoutes(api, stores, heavy);
   mixRoutes(api, stores);
   batchRoutes(api, stores, () => pricesNow(stores));
-  seasonRoutes(api, stores, planner, nursery, heavy);
+  seasonRoutes(api, stores, planner, states, heavy);
   recordRoutes(api, stores);
   printRoutes(api, stores, heavy);
   lotRoutes(api, stores);
@@ -142,17 +148,15 @@ function apiRoutes(
   waterRoutes(api, stores);
   shelfRoutes(api, stores);
   todayRoutes(api, stores);
-  plantRoutes(
-    ...([
-      api,
-      stores,
-      nursery,
-      new PlantGroups(stores),
-      new PlantResults(stores, nursery, feeds),
-      heavy,
-    ] as const),
-  );
-  tableRoutes(api, stores, nursery);
+  const plants: PlantBook = {
+    ...{ states, entries, lessons },
+    pages: new PlantingPages(stores, states),
+    trials: new Trials(stores, entries),
+    groups: new PlantGroups(stores),
+    results: new PlantResults(stores, lessons, feeds),
+  };
+  plantRoutes(api, stores, plants, heavy);
+  tableRoutes(api, stores, entries);
   instrumentRoutes(api, instruments, stores.now);
   backupRoutes(api, stores, backups, heavy, restore);
   deviceRoutes(api, stores, sharing);

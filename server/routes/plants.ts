@@ -9,7 +9,11 @@ import { addressFor } from '#server/base/http/address-for';
 import { notFound } from '#server/base/http/problem';
 import { type PlantGroups } from '#server/book/plants/groups';
 import { plantLabel, trialLabels } from '#server/out/print/plant-labels';
-import { type NurseryPlants } from '#server/book/plants/nursery-plants';
+import { type PlantLessons } from '#server/book/plants/lessons';
+import { type PlantEntries } from '#server/book/plants/plant-entries';
+import { type PlantStates } from '#server/book/plants/plant-states';
+import { type PlantingPages } from '#server/book/plants/planting-page';
+import { type Trials } from '#server/book/plants/trials';
 import { type PlantResults } from '#server/book/plants/results';
 import { labelSheet, type LabelText } from '#server/out/print/labels';
 
@@ -23,42 +27,51 @@ function madeAtHere(now: Date, madeAt: string | undefined, sentAt: string | unde
   return age > JUST_NOW_MS ? new Date(now.getTime() - age).toISOString() : null;
 }
 
+/** What is reckoned of plants, and what enters it. */
+export interface PlantBook {
+  states: PlantStates;
+  pages: PlantingPages;
+  entries: PlantEntries;
+  lessons: PlantLessons;
+  trials: Trials;
+  groups: PlantGroups;
+  results: PlantResults;
+}
+
 /** What was sown, struck and potted, and what became of it. */
 export function plantRoutes(
   api: Api,
-  { plants: store, now }: Stores,
-  plants: NurseryPlants,
-  groups: PlantGroups,
-  results: PlantResults,
+  { plants: store, plantEvents, trials: trialStore, pictures, now }: Stores,
+  { states, pages, entries, lessons, trials, groups, results }: PlantBook,
   heavy: Heavy,
 ): void {
   /** What a key entered already. @throws OutOfRange where that was for another planting */
   const eventOf = (key: string, planting: number): KeptPlantEvent | null => {
-    const known = store.eventByKey(key);
+    const known = plantEvents.byKey(key);
     if (known && known.planting !== planting)
       throw new OutOfRange('key', key, 'a key that no other planting has an entry under');
     return known && { id: known.id, at: known.at, event: known.event };
   };
-  api.serve('plantings', ({ query: { finished, from } }) => plants.lines(store.page(finished, from)));
+  api.serve('plantings', ({ query: { finished, from } }) => states.lines(store.page(finished, from)));
   api.serve('addPlanting', ({ body }) => {
     const known = store.byKey(body.key);
-    if (known) return new Again(plants.lines([known])[0]!);
-    return plants.add(body, now().toISOString());
+    if (known) return new Again(states.lines([known])[0]!);
+    return entries.add(body, now().toISOString());
   });
-  api.serve('plantCare', () => plants.care());
+  api.serve('plantCare', () => states.care());
   api.serve('plantGroups', ({ query: { by, crop } }) => groups.groups(by, crop ?? null));
-  api.serve('taught', () => plants.taught());
-  api.serve('takenUp', () => plants.takenUp());
-  api.serve('tender', () => plants.tender());
+  api.serve('taught', () => lessons.taught());
+  api.serve('takenUp', () => lessons.takenUp());
+  api.serve('tender', () => states.tender());
   api.serve('plantResults', ({ query }) => results.of(query));
   api.serve('odds', () => results.odds);
   api.serve('setOdds', ({ body }) => (results.odds = body));
   const pdf = async (size: string | undefined, labels: readonly LabelText[]): Promise<Buffer> =>
     Buffer.from(await heavy.run('pdf', await labelSheet(labelSize(size ?? labelSizes[0]!.id), labels)));
   api.serve('plantLabels', ({ params: { id }, query: { units, size, count = 1 }, req }) => {
-    const page = plants.page(id);
+    const page = pages.page(id);
     const url = addressFor(req, `/plants/${id}`);
-    const label = plantLabel(...plants.namesOf(page), page, units, url);
+    const label = plantLabel(...pages.namesOf(page), page, units, url);
     return pdf(
       size,
       Array.from({ length: count }, () => label),
@@ -67,32 +80,32 @@ export function plantRoutes(
   api.serve('trialLabels', ({ params: { id }, query: { size }, req }) =>
     pdf(
       size,
-      trialLabels(plants.trial(id), (planting) => addressFor(req, `/plants/${planting}`)),
+      trialLabels(trials.one(id), (planting) => addressFor(req, `/plants/${planting}`)),
     ),
   );
   api.serve('addPicture', ({ params: { id }, body }) => {
     const known = eventOf(body.key, id);
-    return known ? new Again(known) : plants.addPicture(id, body, now().toISOString());
+    return known ? new Again(known) : entries.addPicture(id, body, now().toISOString());
   });
   api.serve('picture', ({ params: { id } }) => {
-    const jpeg = store.picture(id);
+    const jpeg = pictures.one(id);
     if (!jpeg) throw notFound('picture', id);
     return jpeg;
   });
-  api.serve('planting', ({ params }) => plants.page(params.id));
+  api.serve('planting', ({ params }) => pages.page(params.id));
   api.serve('addPlantEvent', ({ params: { id }, body: { key, event, madeAt, sentAt } }) => {
     const known = eventOf(key, id);
     if (known) return new Again(known);
     const at = now();
-    return plants.addEvent(id, key, event, at.toISOString(), madeAtHere(at, madeAt, sentAt));
+    return entries.addEvent(id, key, event, at.toISOString(), madeAtHere(at, madeAt, sentAt));
   });
-  const putAway = (id: number, at: string | null): boolean => plants.putAway(id, at, now().toISOString());
+  const putAway = (id: number, at: string | null): boolean => entries.putAway(id, at, now().toISOString());
   putAwayRoutes(api, 'planting', ['putAwayPlanting', 'restorePlanting'], { putAway }, now);
-  api.serve('trials', () => store.trials());
+  api.serve('trials', () => trialStore.all());
   api.serve('addTrial', ({ body }) => {
-    const known = store.trialByKey(body.key);
-    if (known) return new Again(plants.trial(known.id));
-    return plants.addTrial(body, now().toISOString());
+    const known = trialStore.byKey(body.key);
+    if (known) return new Again(trials.one(known.id));
+    return trials.add(body, now().toISOString());
   });
-  api.serve('trial', ({ params }) => plants.trial(params.id));
+  api.serve('trial', ({ params }) => trials.one(params.id));
 }

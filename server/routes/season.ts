@@ -4,7 +4,7 @@ import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { addressFor } from '#server/base/http/address-for';
-import { type NurseryPlants } from '#server/book/plants/nursery-plants';
+import { type PlantStates } from '#server/book/plants/plant-states';
 import { calendarOf } from '#server/out/season/calendar';
 import { runLabel, weekSheet } from '#server/out/season/papers';
 import { type Planner } from '#server/book/season/planner';
@@ -18,7 +18,7 @@ export function seasonRoutes(
   api: Api,
   { season: store, crops, library, folder, calendar, now }: Stores,
   planner: Planner,
-  plants: NurseryPlants,
+  plants: PlantStates,
   heavy: Heavy,
 ): void {
   /** @throws OutOfRange for a vessel that there is not */

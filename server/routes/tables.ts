@@ -1,13 +1,13 @@
 import { tableNames, type TableName, type Taken } from '#contract/tables';
 import { OutOfRange } from '#core/units/check';
 import { type Api } from '#server/base/http/serve';
-import { type NurseryPlants } from '#server/book/plants/nursery-plants';
+import { type PlantEntries } from '#server/book/plants/plant-entries';
 import { type Stores } from '#server/kept/stores';
 import { type TableParts, tables } from '#server/out/tables/tables';
 
 /** Tables out and in, as CSV. */
-export function tableRoutes(api: Api, stores: Stores, nursery: NurseryPlants): void {
-  const parts: TableParts = { ...stores, nursery };
+export function tableRoutes(api: Api, stores: Stores, entries: PlantEntries): void {
+  const parts: TableParts = { ...stores, entries };
   const named = (table: string): TableName => {
     const name = tableNames.find((one) => one === table);
     if (!name) throw new OutOfRange('table', table, `one of ${tableNames.join(', ')}`);

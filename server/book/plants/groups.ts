@@ -14,7 +14,7 @@ export class PlantGroups {
   /** @param crop null for all */
   groups(by: (typeof compareBy)[number], crop: string | null): PlantGroup[] {
     const plantings = this.stores.plants.since(daysAfter(this.stores.calendar.today(), -COMPARE_DAYS), crop);
-    const events = this.stores.plants.countsOf(plantings.map(({ id }) => id));
+    const events = this.stores.plantEvents.countsOf(plantings.map(({ id }) => id));
     const keyOf = this.keyer(by);
     const keys = new Map(plantings.map((planting) => [planting.id, keyOf(planting)?.key]));
     const groups = new Map<string, PlantGroup & { days: number[] }>();

@@ -8,7 +8,7 @@ import { isCounted, sharesOf, tallyOf } from '#core/plants/planting';
 import { mostWeeksIn } from '#core/season/plan';
 import { volumeL } from '#core/vessel/vessel';
 import { type MixFeeds } from '#server/book/plants/mix-feeds';
-import { type NurseryPlants } from '#server/book/plants/nursery-plants';
+import { type PlantLessons } from '#server/book/plants/lessons';
 
 /** Batches of a mix that are told of, newest first. */
 const MOST_BATCHES = 50;
@@ -17,7 +17,7 @@ const MOST_BATCHES = 50;
 export class PlantResults {
   constructor(
     private readonly stores: Stores,
-    private readonly plants: NurseryPlants,
+    private readonly lessons: PlantLessons,
     private readonly feeds: MixFeeds,
   ) {}
 
@@ -51,8 +51,8 @@ export class PlantResults {
     const up = { alive: 0, of: 0 };
     const lost = new Map<string, number>();
     const records = plantings.flatMap((planting): PlantRecord[] => {
-      const events = this.stores.plants
-        .eventsOf(planting.id)
+      const events = this.stores.plantEvents
+        .of(planting.id)
         .map((one) => ({ ...one.event, id: one.id, at: one.at }));
       const tally = tallyOf(planting, events);
       const share = sharesOf(tally);
@@ -78,7 +78,7 @@ export class PlantResults {
       };
       return [{ planting, events, about }];
     });
-    const taught = new Map<CauseId, number>(this.plants.taught().map((one) => [one.cause, one.helped]));
+    const taught = new Map<CauseId, number>(this.lessons.taught().map((one) => [one.cause, one.helped]));
     return [
       {
         ...{ batch: id, name: batch.name, madeOn: batch.madeOn, version, plantings: plantings.length, up },

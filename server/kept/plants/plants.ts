@@ -1,53 +1,25 @@
-import { type z } from 'zod';
-import {
-  type KeptPlantEvent,
-  keptPlantingSchema,
-  keptTrialSchema,
-  plantEventSchema,
-  type NewPlanting,
-  type NewTrial,
-  type PlantList,
-} from '#contract/plants';
+import { keptPlantingSchema, type NewPlanting, type PlantList } from '#contract/plants';
 import { PAGE } from '#contract/routes';
-import { type KeptEvent, type PlantEvent, type Planting } from '#core/plants/planting';
+import { type Planting } from '#core/plants/planting';
 import { ByRow } from '#server/base/database/by-row';
 import { type Db } from '#server/base/database/db';
-
-/** Of what an event holds; lifted by it should it change. */
-const EVENT_FORMAT = 1;
-
-/** Kinds that tallies and care are reckoned from: of a long list nothing else is read. As the index has them. */
-const COUNTING = `'up', 'count', 'lost', 'thinned', 'moved', 'out', 'fed', 'topped', 'undo', 'watered', 'weight'`;
 
 interface Row {
   id: number;
   row_json: string;
 }
-interface EventRow {
-  id: number;
-  key: string;
-  planting_id: number;
-  data_json: string;
-  at: string;
-}
-export type TrialFields = z.output<typeof keptTrialSchema>;
 
 const readRow = ({ id, row_json }: Row): Planting => ({
   ...keptPlantingSchema.parse(JSON.parse(row_json)),
   id,
 });
-const readTrial = ({ id, row_json }: Row): TrialFields & { id: number } => ({
-  ...keptTrialSchema.parse(JSON.parse(row_json)),
-  id,
-});
 
-/** Plantings, their events and the trials that they are of. */
+/** What was begun: sown, struck, potted, set apart. */
 export class PlantStore {
   private readonly listed;
   private readonly listedAway;
   private readonly away;
   private readonly whole;
-  private readonly everyEvent;
   private readonly byId;
   private readonly keyed;
   private readonly keys;
@@ -57,29 +29,14 @@ export class PlantStore {
   private readonly standingSince;
   private readonly every;
   private readonly ofTrial;
-  private readonly events;
-  private readonly eventsOfMany;
-  private readonly eventKeyed;
-  private readonly insertEvent;
-  private readonly ofKind;
-  private readonly newest;
   private readonly children;
   private readonly inBatch;
   private readonly batchesOfVersions;
-  private readonly pictureById;
-  private readonly pictureKeyed;
-  private readonly insertPicture;
-  private readonly everyTrial;
-  private readonly trialById;
-  private readonly trialKeyed;
-  private readonly insertTrial;
-  /** A row never changes once it is kept, and events are only added, here. */
+  /** A row never changes once it is kept. */
   private readonly rows: ByRow<Planting>;
-  private readonly counting: ByRow<readonly KeptEvent[]>;
 
   constructor(private readonly db: Db) {
     this.rows = new ByRow(db);
-    this.counting = new ByRow(db);
     const from = 'SELECT id, row_json FROM plantings';
     // Whose rows are mostly known already: their numbers are enough.
     const numbers = 'SELECT id FROM plantings';
@@ -115,20 +72,6 @@ export class PlantStore {
       `${from} WHERE deleted_at IS NULL AND begun_on >= @since AND (@crop IS NULL OR crop = @crop) ORDER BY +id`,
     );
     this.ofTrial = db.prepare<[number], Row>(`${from} WHERE trial_id = ? ORDER BY id`);
-    const event = 'SELECT id, key, planting_id, data_json, COALESCE(made_at, at) AS at FROM plant_events';
-    this.everyEvent = db.prepare<[], EventRow>(`${event} ORDER BY id`);
-    this.events = db.prepare<[number], EventRow>(`${event} WHERE planting_id = ? ORDER BY id`);
-    this.eventsOfMany = db.prepare<[string], EventRow>(
-      `${event} INDEXED BY plant_events_counting
-       WHERE planting_id IN (SELECT value FROM json_each(?)) AND kind IN (${COUNTING}) ORDER BY id`,
-    );
-    this.eventKeyed = db.prepare<[string], EventRow>(`${event} WHERE key = ?`);
-    this.insertEvent = db.prepare(
-      `INSERT INTO plant_events (planting_id, key, kind, day, format, data_json, at, made_at)
-       VALUES (@planting, @key, @kind, @on, ${EVENT_FORMAT}, @json, @at, @madeAt)`,
-    );
-    this.ofKind = db.prepare<[string], EventRow>(`${event} WHERE kind = ? ORDER BY id`);
-    this.newest = db.prepare<[string, number], EventRow>(`${event} WHERE kind = ? ORDER BY id DESC LIMIT ?`);
     this.children = db.prepare<[number], Row>(
       `${from} WHERE id IN (SELECT data_json ->> '$.to' FROM plant_events WHERE kind = 'moved' AND planting_id = ?)`,
     );
@@ -139,16 +82,6 @@ export class PlantStore {
        AND EXISTS (SELECT 1 FROM plantings p WHERE p.batch_id = b.id AND p.deleted_at IS NULL)
        ORDER BY b.id DESC LIMIT ?`,
     );
-    this.pictureById = db.prepare<[number], Buffer>('SELECT jpeg FROM plant_pictures WHERE id = ?').pluck();
-    this.pictureKeyed = db.prepare<[string], number>('SELECT id FROM plant_pictures WHERE key = ?').pluck();
-    this.insertPicture = db.prepare(
-      `INSERT INTO plant_pictures (key, planting_id, jpeg, width, height, at)
-       VALUES (@key, @planting, @jpeg, @width, @height, @at)`,
-    );
-    this.everyTrial = db.prepare<[], Row>('SELECT id, row_json FROM trials ORDER BY id DESC');
-    this.trialById = db.prepare<[number], Row>('SELECT id, row_json FROM trials WHERE id = ?');
-    this.trialKeyed = db.prepare<[string], Row>('SELECT id, row_json FROM trials WHERE key = ?');
-    this.insertTrial = db.prepare('INSERT INTO trials (key, row_json, created_at) VALUES (?, ?, ?)');
   }
 
   /** One transaction, taken for writing at once. */
@@ -185,10 +118,6 @@ export class PlantStore {
     return this.whole.all().map(this.read);
   }
 
-  allEvents(): (KeptPlantEvent & { planting: number })[] {
-    return this.everyEvent.all().map(readEvent);
-  }
-
   one(id: number): Planting | null {
     const row = this.byId.get(id);
     return row ? this.read(row) : null;
@@ -215,59 +144,8 @@ export class PlantStore {
     this.setFinished.run(Number(finished), id);
   }
 
-  eventsOf(id: number): (KeptPlantEvent & { planting: number })[] {
-    return this.events.all(id).map(readEvent);
-  }
-
-  /** What tallies and care are reckoned from, by planting; readings and notes are left out. */
-  countsOf(ids: readonly number[]): Map<number, readonly KeptEvent[]> {
-    const by = new Map<number, readonly KeptEvent[]>();
-    const unknown = new Map<number, KeptEvent[]>();
-    for (const id of ids) {
-      const known = this.counting.get(id);
-      if (known) by.set(id, known);
-      else unknown.set(id, []);
-    }
-    if (unknown.size === 0) return by;
-    for (const row of this.eventsOfMany.all(JSON.stringify([...unknown.keys()]))) {
-      const { planting, id, at, event } = readEvent(row);
-      unknown.get(planting)!.push({ ...event, id, at });
-    }
-    for (const [id, events] of unknown) by.set(id, this.counting.keep(id, events));
-    return by;
-  }
-
   private readonly read = (row: Row): Planting => this.rows.of(row.id, () => readRow(row));
   private readonly planting = (id: number): Planting => this.rows.of(id, () => readRow(this.byId.get(id)!));
-
-  eventByKey(key: string): (KeptPlantEvent & { planting: number }) | null {
-    const row = this.eventKeyed.get(key);
-    return row ? readEvent(row) : null;
-  }
-
-  /** @param madeAt where it was entered on the device before it came in */
-  addEvent(
-    planting: number,
-    key: string,
-    event: PlantEvent,
-    at: string,
-    madeAt: string | null = null,
-  ): KeptPlantEvent {
-    const { kind, on } = event;
-    this.counting.forget(planting);
-    const { lastInsertRowid } = this.insertEvent.run({
-      ...{ planting, key, kind, on, at, madeAt, json: JSON.stringify(event) },
-    });
-    return { id: Number(lastInsertRowid), at: madeAt ?? at, event };
-  }
-
-  eventsOfKind(kind: PlantEvent['kind']): (KeptPlantEvent & { planting: number })[] {
-    return this.ofKind.all(kind).map(readEvent);
-  }
-
-  newestOfKind(kind: PlantEvent['kind'], most: number): (KeptPlantEvent & { planting: number })[] {
-    return this.newest.all(kind, most).map(readEvent);
-  }
 
   /** What plants of it were moved into. */
   childrenOf(id: number): Planting[] {
@@ -283,49 +161,7 @@ export class PlantStore {
     return this.batchesOfVersions.all(JSON.stringify(versions), most);
   }
 
-  picture(id: number): Buffer | null {
-    return this.pictureById.get(id) ?? null;
-  }
-
-  hasPicture(key: string): boolean {
-    return this.pictureKeyed.get(key) !== undefined;
-  }
-
-  /** @returns its number */
-  addPicture(picture: {
-    key: string;
-    planting: number;
-    jpeg: Buffer;
-    width: number;
-    height: number;
-    at: string;
-  }): number {
-    return Number(this.insertPicture.run(picture).lastInsertRowid);
-  }
-
-  trials(): (TrialFields & { id: number })[] {
-    return this.everyTrial.all().map(readTrial);
-  }
-
-  trial(id: number): (TrialFields & { id: number }) | null {
-    const row = this.trialById.get(id);
-    return row ? readTrial(row) : null;
-  }
-
-  trialByKey(key: string): (TrialFields & { id: number }) | null {
-    const row = this.trialKeyed.get(key);
-    return row ? readTrial(row) : null;
-  }
-
-  addTrial({ key, ...trial }: NewTrial, now: string): number {
-    return Number(this.insertTrial.run(key, JSON.stringify(trial), now).lastInsertRowid);
-  }
-
   traysOf(trial: number): Planting[] {
     return this.ofTrial.all(trial).map(this.read);
   }
-}
-
-function readEvent({ id, key, planting_id, data_json, at }: EventRow): KeptPlantEvent & { planting: number } {
-  return { id, key, at, planting: planting_id, event: plantEventSchema.parse(JSON.parse(data_json)) };
 }

@@ -6,7 +6,9 @@ import { dayIn, daysAfter } from '#core/units/day';
 import { type Db } from '#server/base/database/db';
 import { Folder } from '#server/base/database/folder';
 import { type ByTurn, inTurn, turnOf } from '#server/out/demo/turn';
+import { PlantEventStore } from '#server/kept/plants/plant-events';
 import { PlantStore } from '#server/kept/plants/plants';
+import { TrialStore } from '#server/kept/plants/trials';
 
 type Given = Pick<NewPlanting, 'vessel' | 'cells'> & Partial<NewPlanting>;
 type Sort = [crop: string, name?: string];
@@ -219,6 +221,7 @@ export function demoPlants(
   const today = dayIn(now, new Folder(db).timeZone);
   const turn = turnOf(today);
   const store = new PlantStore(db);
+  const plantEvents = new PlantEventStore(db);
   const at = now.toISOString();
   const batchOf = (name: string | undefined): number | null => (name && batches.get(name)) || null;
   let used = 0;
@@ -239,7 +242,7 @@ export function demoPlants(
     for (const [days, event] of events) {
       const on = daysAfter(planting.on, days);
       if (on <= today)
-        store.addEvent(planting.id, key(used++), { ...event, on } as unknown as PlantEvent, at);
+        plantEvents.add(planting.id, key(used++), { ...event, on } as unknown as PlantEvent, at);
     }
   };
   for (const { ago, batch, sort, given, events, finished } of demo) {
@@ -257,7 +260,7 @@ export function demoPlants(
     const crop = inTurn(crops, turn);
     const on = daysAfter(today, -ago);
     const seed = 4711 + t;
-    const id = store.addTrial(
+    const id = new TrialStore(db).add(
       {
         ...{
           key: key(used++),

@@ -5,7 +5,8 @@ import { int, yesNoOrBit } from '#contract/fields';
 import { keptPlantingSchema, newPlantingSchema, plantEventSchema } from '#contract/plants';
 import { type Taken } from '#contract/tables';
 import { type Planting } from '#core/plants/planting';
-import { type NurseryPlants } from '#server/book/plants/nursery-plants';
+import { type PlantEntries } from '#server/book/plants/plant-entries';
+import { type PlantEventStore } from '#server/kept/plants/plant-events';
 import { type PlantStore } from '#server/kept/plants/plants';
 import { atLine } from '#server/out/tables/at-line';
 
@@ -106,7 +107,7 @@ function eventOf({ id: _, planting: __, empty, ...row }: z.output<typeof eventCs
 export const plantTables = {
   plantings: {
     out: (store: PlantStore): string => writeCsv(plantingFields, store.all().map(rowOf)),
-    take(csv: string, store: PlantStore, plants: NurseryPlants, now: string): Taken {
+    take(csv: string, store: PlantStore, entries: PlantEntries, now: string): Taken {
       const read = readCsv(csv, plantingCsv);
       const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
       for (const { line, row } of read)
@@ -116,7 +117,7 @@ export const plantTables = {
               throw new RowProblem(`id: there is no planting ${row.id}: leave it out for a new one`);
             taken.same++;
           } else {
-            plants.add(plantingOf(row), now);
+            entries.add(plantingOf(row), now);
             taken.added.push(row.name || row.crop);
           }
         });
@@ -124,28 +125,28 @@ export const plantTables = {
     },
   },
   'plant-events': {
-    out: (store: PlantStore): string =>
+    out: (events: PlantEventStore): string =>
       writeCsv(
         eventFields,
-        store.allEvents().map(({ id: number, planting, event }) => ({
+        events.all().map(({ id: number, planting, event }) => ({
           ...{ ...event, id: number, planting },
           empty: 'empty' in event ? event.empty?.join(' ') : undefined,
         })),
       ),
-    take(csv: string, store: PlantStore, plants: NurseryPlants, now: string): Taken {
+    take(csv: string, events: PlantEventStore, entries: PlantEntries, now: string): Taken {
       const read = readCsv(csv, eventCsv);
       const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
       for (const { line, row } of read)
         atLine(line, () => {
           if (row.id !== undefined) {
-            if (!store.eventsOf(row.planting).some((one) => one.id === row.id))
+            if (!events.of(row.planting).some((one) => one.id === row.id))
               throw new RowProblem(
                 `id: planting ${row.planting} has no entry ${row.id}: leave it out for a new one`,
               );
             taken.same++;
           } else {
             const event = eventOf(row);
-            plants.addEvent(row.planting, randomUUID(), event, now);
+            entries.addEvent(row.planting, randomUUID(), event, now);
             taken.added.push(`${event.kind} of ${row.planting}`);
           }
         });

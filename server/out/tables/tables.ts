@@ -7,14 +7,14 @@ import { cropCsv, cropFields, cropOfRow, rowOfCrop } from '#contract/crop';
 import { lookUp } from '#core/recipe/library';
 import { stockUnits } from '#core/package/stock';
 import { type LibraryStore } from '#server/kept/library/library';
-import { type NurseryPlants } from '#server/book/plants/nursery-plants';
+import { type PlantEntries } from '#server/book/plants/plant-entries';
 import { plantTables } from '#server/out/tables/plants';
 import { atLine } from '#server/out/tables/at-line';
 import * as rows from '#server/out/tables/rows';
 
 /** What tables are made of and taken into. */
 export interface TableParts extends Stores {
-  nursery: NurseryPlants;
+  entries: PlantEntries;
 }
 interface Table {
   out: (parts: TableParts) => string;
@@ -164,17 +164,17 @@ export const tables: Record<TableName, Table> = {
     out: ({ season }) => writeCsv(rows.seasonFields, season.lines().map(rows.rowOfLine)),
     take: takeSeason,
   },
-  plantings: plantTable('plantings'),
-  'plant-events': plantTable('plant-events'),
+  plantings: {
+    out: ({ plants }) => plantTables.plantings.out(plants),
+    take: (csv, { plants, entries, now }) =>
+      plantTables.plantings.take(csv, plants, entries, now().toISOString()),
+  },
+  'plant-events': {
+    out: ({ plantEvents }) => plantTables['plant-events'].out(plantEvents),
+    take: (csv, { plantEvents, entries, now }) =>
+      plantTables['plant-events'].take(csv, plantEvents, entries, now().toISOString()),
+  },
 };
-
-function plantTable(name: keyof typeof plantTables): Table {
-  const table = plantTables[name];
-  return {
-    out: ({ plants }) => table.out(plants),
-    take: (csv, { plants, nursery, now }) => table.take(csv, plants, nursery, now().toISOString()),
-  };
-}
 
 type CropRow = Parameters<typeof cropOfRow>[0];
 

@@ -1,0 +1,161 @@
+import { type Stores } from '#server/kept/stores';
+import { type PlantCare, type PlantingLine } from '#contract/plants';
+import { type Care, called, careOf, type Tender } from '#core/plants/care';
+import { type KeptEvent, type Planting, type Tally, tallyOf } from '#core/plants/planting';
+import { type Crop } from '#core/season/crop';
+import { mostWeeksIn } from '#core/season/plan';
+import { daysAfter } from '#core/units/day';
+import { type VesselKind } from '#core/vessel/tray';
+import { volumeL } from '#core/vessel/vessel';
+import { type MixFeeds } from '#server/book/plants/mix-feeds';
+
+/** Care is looked for in what was begun so lately, told so far ahead, and forgotten so long after its day. */
+const CARE_DAYS = 400;
+const AHEAD = 7;
+const FORGET_AFTER = 30;
+/** Set apart from what was set apart, so often. */
+const MOST_SPLITS = 20;
+/** Where its vessel is there no more. */
+const NO_VESSEL_DAYS = 60;
+
+interface Around {
+  crops: ReadonlyMap<string, Crop>;
+  vessels: ReadonlyMap<string, VesselKind>;
+  soilC: number;
+}
+
+interface State {
+  crop: Crop | undefined;
+  kind: VesselKind | undefined;
+  soilC: number;
+  care: readonly Care[];
+  line: Omit<PlantingLine, 'putAway'>;
+  /** Of its care what was last asked for, with the days that were asked about. */
+  told: { days: string; care: readonly PlantCare[] };
+}
+
+/** How plantings stand, and what they want. */
+export class PlantStates {
+  /** By the list of counting events, which the store gives out anew when something is entered. */
+  private readonly states = new WeakMap<readonly KeptEvent[], State>();
+  /** By the planting, which the store gives out anew only when it has forgotten it. */
+  private readonly tenders = new WeakMap<Planting, { crop: Crop; tender: Tender }>();
+
+  constructor(
+    private readonly stores: Stores,
+    private readonly feeds: MixFeeds,
+  ) {}
+
+  lines(plantings: readonly Planting[]): PlantingLine[] {
+    const events = this.stores.plantEvents.countsOf(plantings.map(({ id }) => id));
+    const around = this.around();
+    return plantings.map((planting) => {
+      const own = events.get(planting.id) ?? [];
+      return { ...this.stateOf(planting, own, around).line, putAway: this.stores.plants.isAway(planting.id) };
+    });
+  }
+
+  /** What care is reckoned from, fetched once for all plantings of an answer. */
+  private around(): Around {
+    return {
+      crops: this.stores.crops.byId(),
+      vessels: this.stores.library.library().vessels,
+      soilC: this.stores.season.settings(this.stores.calendar.today()).soilC,
+    };
+  }
+
+  /** How it stands and what it wants: reckoned again when its events, its crop, its vessel or the warmth change. */
+  private stateOf(planting: Planting, events: readonly KeptEvent[], around: Around): State {
+    const crop = around.crops.get(planting.crop);
+    const kind = around.vessels.get(planting.vessel);
+    const known = this.states.get(events);
+    if (known?.crop === crop && known?.kind === kind && known?.soilC === around.soilC) return known;
+    const tally = tallyOf(planting, events);
+    const care = this.careFor(planting, tally, events, around);
+    const batchName = planting.batch === null ? null : this.stores.batches.nameOf(planting.batch);
+    const key = this.stores.plants.keyOf(planting.id);
+    const line = { ...planting, key, tally: told(tally), batchName, care: care[0] ?? null };
+    const state = { crop, kind, soilC: around.soilC, care, line, told: { days: '', care: [] } };
+    this.states.set(events, state);
+    return state;
+  }
+
+  private careFor(
+    planting: Planting,
+    tally: Tally,
+    events: readonly KeptEvent[],
+    { crops, vessels, soilC }: Around,
+  ): Care[] {
+    const crop = crops.get(planting.crop);
+    if (!crop) return [];
+    const kind = vessels.get(planting.vessel);
+    const step = crop.steps.find((one) => one.vessel === planting.vessel);
+    const mostDays = kind
+      ? Math.round(7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks))
+      : NO_VESSEL_DAYS;
+    return careOf(planting, crop, tally, events, {
+      ...{ mostDays, soilC, vesselSince: this.vesselSince(planting) },
+      mixFeedsDays: kind && this.feeds.days(planting.batch, kind),
+      lift: kind && this.feeds.tray(planting.batch, kind, planting.cells),
+    });
+  }
+
+  /** Set apart, they stand in their vessel since those that they came from. */
+  private vesselSince(planting: Planting): string {
+    let one = planting;
+    for (let i = 0; i < MOST_SPLITS && one.start === 'split' && one.from[0]; i++)
+      one = this.stores.plants.one(one.from[0].planting) ?? one;
+    return one.on;
+  }
+
+  /** All that one planting wants, in order. */
+  allCare(planting: Planting, events: readonly KeptEvent[]): Care[] {
+    return this.careFor(planting, tallyOf(planting, events), events, this.around());
+  }
+
+  /** @param ahead days */
+  care(ahead = AHEAD): PlantCare[] {
+    const today = this.stores.calendar.today();
+    const [from, to] = [daysAfter(today, -FORGET_AFTER), daysAfter(today, ahead)];
+    const plantings = this.stores.plants.standing(daysAfter(today, -CARE_DAYS));
+    const events = this.stores.plantEvents.countsOf(plantings.map(({ id }) => id));
+    const around = this.around();
+    const days = `${from} ${to}`;
+    return plantings
+      .flatMap((planting) => {
+        const state = this.stateOf(planting, events.get(planting.id) ?? [], around);
+        if (state.told.days !== days) {
+          const care = state.care
+            .filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
+            .map((one) => ({
+              ...{ ...one, planting: planting.id },
+              state: one.on <= today ? ('due' as const) : ('waiting' as const),
+            }));
+          state.told = { days, care };
+        }
+        return state.told.care;
+      })
+      .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+  }
+
+  /** What stands, and the coldest night that its crop bears. */
+  tender(): Tender[] {
+    const crops = this.stores.crops.byId();
+    return this.stores.plants
+      .standing(daysAfter(this.stores.calendar.today(), -CARE_DAYS))
+      .flatMap((planting) => {
+        const crop = crops.get(planting.crop);
+        if (!crop) return [];
+        const known = this.tenders.get(planting);
+        if (known?.crop === crop) return known.tender;
+        const tender = { planting: planting.id, name: called(planting, crop), coldestC: crop.coldestC };
+        this.tenders.set(planting, { crop, tender });
+        return tender;
+      });
+  }
+}
+
+const told = ({ lost, lostSum: _, ...tally }: Tally): PlantingLine['tally'] => ({
+  ...tally,
+  lost: [...lost].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count),
+});

@@ -1,0 +1,62 @@
+import { type Stores } from '#server/kept/stores';
+import { type PlantingPage } from '#contract/plants';
+import { called } from '#core/plants/care';
+import { type Planting } from '#core/plants/planting';
+import { notFound } from '#server/base/http/problem';
+import { type PlantStates } from '#server/book/plants/plant-states';
+
+/** One planting with all that is known of it: its events, its kin, the lots of its mix. */
+export class PlantingPages {
+  constructor(
+    private readonly stores: Stores,
+    private readonly states: PlantStates,
+  ) {}
+
+  page(id: number): PlantingPage {
+    const planting = this.stores.plants.one(id);
+    if (!planting) throw notFound('planting', id);
+    const events = this.stores.plantEvents.of(id);
+    const kept = events.map(({ id: number, at, event }) => ({ ...event, id: number, at }));
+    const [line] = this.states.lines([planting]);
+    const named = (one: Planting): string =>
+      called(one, this.stores.crops.byId().get(one.crop) ?? { name: one.crop });
+    const kin: PlantingPage['kin'] = planting.from.flatMap(({ planting: parent, plants }) => {
+      const one = this.stores.plants.one(parent);
+      return one ? [{ id: one.id, name: named(one), way: 'from' as const, plants }] : [];
+    });
+    for (const child of this.stores.plants.childrenOf(id))
+      kin.push({
+        ...{ id: child.id, name: named(child), way: 'to' },
+        plants: child.from.find((one) => one.planting === id)?.plants ?? 0,
+      });
+    const lots = planting.batch === null ? [] : this.lotsOf(planting.batch);
+    return {
+      ...line!,
+      events: events.map(({ id: number, at, event, key }) => ({
+        id: number,
+        at,
+        event,
+        ...(key && { key }),
+      })),
+      allCare: this.states.allCare(planting, kept),
+      ...{ kin, lots },
+    };
+  }
+
+  /** What it is called, and what it stands in. */
+  namesOf(planting: Planting): [name: string, vessel: string] {
+    const crop = this.stores.crops.byId().get(planting.crop) ?? { name: planting.crop };
+    const vessel = this.stores.library.library().vessels.get(planting.vessel)?.name ?? planting.vessel;
+    return [called(planting, crop), vessel];
+  }
+
+  private lotsOf(batch: number): PlantingPage['lots'] {
+    const byItem = new Map<string, number>();
+    for (const { data } of this.stores.record.ofBatch('lot', batch))
+      if (data.kind === 'lot') byItem.set(data.item, data.lot);
+    return [...byItem.values()].flatMap((id) => {
+      const lot = this.stores.lots.one(id);
+      return lot ? [{ id, name: lot.name, item: lot.item }] : [];
+    });
+  }
+}
