@@ -8,7 +8,7 @@ import { judgeMix } from '#core/judge/judge';
 import { type TestContext } from '#core/batch/tests/bench-test';
 import { phWindow } from '#core/judge/windows';
 import { targetSaturation } from '#core/mix/moisture';
-import { type Flag } from '#core/judge/flag';
+import { type KeptFlag } from '#core/judge/flag';
 import { heatWithFeed } from '#core/judge/flags/heat-feed';
 import { type Reading } from '#core/judge/readings';
 import { type Amendment } from '#core/material/amendment';
@@ -43,7 +43,7 @@ export interface BatchSnapshot {
   sheet: BatchSheet;
   steps: Step[];
   readings: Reading[];
-  flags: Flag[];
+  flags: KeptFlag[];
   ph: number;
   shrinkage: number;
   wetWeightG: number;

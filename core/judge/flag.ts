@@ -1,3 +1,4 @@
+import { type FlagCode, type Subject, subjectOf } from '#core/recipe/flag-code';
 import { type SingleFix } from '#core/recipe/fix';
 import { type Library } from '#core/recipe/library';
 import { type Reading, type ReadingId } from '#core/judge/readings';
@@ -9,7 +10,7 @@ export const severities = ['stop', 'warn', 'note'] as const;
 export type Severity = (typeof severities)[number];
 
 export interface Flag {
-  code: string;
+  code: FlagCode;
   severity: Severity;
   /** What is the matter and why, with the number. */
   text: Said;
@@ -18,20 +19,13 @@ export interface Flag {
   fix?: SingleFix;
 }
 
+/** As it is kept with a batch: its code may be one of before. */
+export type KeptFlag = Omit<Flag, 'code'> & { code: string };
+
+const subjects: Readonly<Record<string, Subject>> = subjectOf;
 /** What only reminds of care at work: one quiet line on the page, whole on the card. */
-const careCodes: ReadonlySet<string> = new Set([
-  'dust',
-  'lime-eyes',
-  'legionella',
-  'oxidiser',
-  'heat-ammonium',
-  'old-vermiculite',
-  'manure-food',
-  'store-open',
-  'lifting',
-]);
-export const isCare = ({ code, severity }: Pick<Flag, 'code' | 'severity'>): boolean =>
-  severity === 'note' && careCodes.has(code);
+export const isCare = ({ code, severity }: Pick<KeptFlag, 'code' | 'severity'>): boolean =>
+  severity === 'note' && subjects[code] === 'care';
 
 /** What a rule may look at. */
 export interface Judged {

@@ -1,3 +1,4 @@
+import { type FlagCode } from '#core/recipe/flag-code';
 import { type Flag, type Judged, type Rule, severities } from '#core/judge/flag';
 import { airHigh, airLow, blockAir } from '#core/judge/flags/air';
 import { carbonateCeiling } from '#core/judge/flags/carbonate-ceiling';
@@ -110,7 +111,7 @@ export const rules: readonly Rule[] = [
  * What is not said beside something else: where the first is raised, the second is silent. Each pair would
  * contradict itself.
  */
-export const excludes: readonly (readonly [said: string, silent: string])[] = [
+export const excludes: readonly (readonly [said: FlagCode, silent: FlagCode])[] = [
   // Far ahead, or on its way, and hungry: the one that names the cause is said.
   ['nitrogen-ahead', 'nitrogen-low'],
   ['nitrogen-ahead', 'nitrogen-slow'],

@@ -1,3 +1,4 @@
+import { type FlagCode } from '#core/recipe/flag-code';
 import { type Family } from '#core/material/family';
 import { type Stage } from '#core/mix/stage';
 import { type AskedWindow, type AskedWindows } from '#core/mix/windows-asked';
@@ -29,7 +30,7 @@ export interface School {
   /** What it would never reach for. */
   never?: readonly Family[];
   /** Rules that this school takes more or less to heart. */
-  loudness: Partial<Record<string, Loudness>>;
+  loudness: Partial<Record<FlagCode, Loudness>>;
 }
 
 /** Trade practice, no source. Words and mixes are ours. */
