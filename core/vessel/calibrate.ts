@@ -1,4 +1,4 @@
-import { fillDepthMm, type Vessel, volumeL } from '#core/vessel/vessel';
+import { byShape, fillDepthMm, type Vessel, volumeL } from '#core/vessel/vessel';
 import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 
@@ -12,14 +12,22 @@ const KG_PER_L = 1;
  */
 export function byWaterWeight(vessel: Vessel, waterKg: number): Vessel {
   checkRange('waterKg', waterKg, ...limits.waterWeightKg);
-  if (vessel.shape === 'block') throw new OutOfRange('waterKg', waterKg, 'left out for a block');
+  const noWater = (): never => {
+    throw new OutOfRange('waterKg', waterKg, 'left out for a block');
+  };
   const wanted = waterKg / KG_PER_L;
   const [smallest] = limits.vesselMm;
-  const mouth = vessel.shape === 'round' ? vessel.topMm : Math.min(...vessel.topMm);
+  const mouth = byShape(vessel, {
+    round: ({ topMm }) => topMm,
+    rect: ({ topMm }) => Math.min(...topMm),
+    block: noWater,
+  });
   const withBase = (share: number): Vessel =>
-    vessel.shape === 'round'
-      ? { ...vessel, baseMm: vessel.topMm * share }
-      : { ...vessel, baseMm: [vessel.topMm[0] * share, vessel.topMm[1] * share] };
+    byShape<Vessel>(vessel, {
+      round: (pot) => ({ ...pot, baseMm: pot.topMm * share }),
+      rect: (pot) => ({ ...pot, baseMm: [pot.topMm[0] * share, pot.topMm[1] * share] }),
+      block: noWater,
+    });
   const brim = (share: number): number => volumeL({ ...withBase(share), headspaceMm: 0 } as Vessel);
   let [low, high] = [smallest / mouth, 1.5];
   if (!(brim(low) <= wanted && wanted <= brim(high)))

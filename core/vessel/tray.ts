@@ -1,6 +1,6 @@
 import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
-import { areaAtMm2, fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
+import { byShape, areaAtMm2, fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
 
 /** A vessel as it is bought and counted: so many to a tray, or one by one. */
 export interface VesselKind {
@@ -63,12 +63,12 @@ const BETWEEN = 1.15;
 export function footprintOf(kind: VesselKind): number {
   if (kind.footprintM2 !== undefined) return kind.footprintM2;
   const { vessel } = kind;
-  const top = vessel.shape === 'round' ? vessel.topMm ** 2 : topAreaMm2(vessel);
+  // Round ones stand in squares.
+  const top = byShape(vessel, { round: ({ topMm }) => topMm ** 2, rect: topAreaMm2, block: topAreaMm2 });
   return (kind.perTray * top * BETWEEN) / 1e6;
 }
 
 /** Open top of one vessel, mm². */
 export function topAreaMm2(vessel: Vessel): number {
-  if (vessel.shape === 'block') return vessel.edgeMm[0] * vessel.edgeMm[1];
   return areaAtMm2(vessel, vessel.depthMm);
 }

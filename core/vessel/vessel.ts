@@ -22,6 +22,18 @@ interface Walled {
 /** Fabric bags and pots, and pots of peat or wood fibre. */
 export const breathing = ['fabric', 'fibre'] as const;
 
+type Shape = Vessel['shape'];
+/**
+ * What each shape has of its own: a shape that is new does not compile until it is said here too.
+ * @example byShape(vessel, { round: (v) => v.topMm, rect: (v) => v.topMm[0], block: (v) => v.edgeMm[0] })
+ */
+export function byShape<T>(
+  vessel: Vessel,
+  cases: { readonly [S in Shape]: (vessel: Extract<Vessel, { shape: S }>) => T },
+): T {
+  return (cases[vessel.shape] as (vessel: Vessel) => T)(vessel);
+}
+
 const [SMALLEST_MM] = limits.vesselMm;
 
 /** @throws RangeError for any size outside 5–2000 mm, or a headspace that leaves nothing to fill */
@@ -29,21 +41,26 @@ export function checkVessel(vessel: Vessel): Vessel {
   const check = (name: string, value: number): number =>
     checkRange(`vessel.${name}`, value, ...limits.vesselMm);
   check('depthMm', vessel.depthMm);
-  if (vessel.shape === 'block') {
-    check('edgeMm.0', vessel.edgeMm[0]);
-    check('edgeMm.1', vessel.edgeMm[1]);
-    return vessel;
-  }
-  if (vessel.shape === 'round') {
-    check('topMm', vessel.topMm);
-    check('baseMm', vessel.baseMm);
-  } else {
-    for (const side of [0, 1] as const) {
-      check(`topMm.${side}`, vessel.topMm[side]);
-      check(`baseMm.${side}`, vessel.baseMm[side]);
-    }
-  }
-  checkRange('vessel.headspaceMm', vessel.headspaceMm, 0, vessel.depthMm - SMALLEST_MM);
+  const sides = (name: string, [a, b]: readonly [number, number]): void => {
+    check(`${name}.0`, a);
+    check(`${name}.1`, b);
+  };
+  const headspace = ({ headspaceMm, depthMm }: Walled): void => {
+    checkRange('vessel.headspaceMm', headspaceMm, 0, depthMm - SMALLEST_MM);
+  };
+  byShape(vessel, {
+    block: ({ edgeMm }) => sides('edgeMm', edgeMm),
+    round: (pot) => {
+      check('topMm', pot.topMm);
+      check('baseMm', pot.baseMm);
+      headspace(pot);
+    },
+    rect: (pot) => {
+      sides('topMm', pot.topMm);
+      sides('baseMm', pot.baseMm);
+      headspace(pot);
+    },
+  });
   return vessel;
 }
 
@@ -60,7 +77,8 @@ export function widthAtMm(vessel: Vessel, zMm: number): number {
 /** Horizontal area at height z above the base, mm². */
 export function areaAtMm2(vessel: Vessel, zMm: number): number {
   const [width, length] = facesAt(vessel, zMm);
-  return vessel.shape === 'round' ? (Math.PI / 4) * width * length : width * length;
+  const full = width * length;
+  return byShape(vessel, { round: () => (Math.PI / 4) * full, rect: () => full, block: () => full });
 }
 
 /** Volume of mix that fills the vessel up to its headspace, L. Simpson is exact: area is quadratic in height. */
@@ -76,17 +94,25 @@ export function volumeL(vessel: Vessel): number {
 export function exposedAreaMm2(vessel: Vessel): number {
   const depth = fillDepthMm(vessel);
   const top = areaAtMm2(vessel, depth);
-  if (vessel.shape === 'block') return top + 2 * (vessel.edgeMm[0] + vessel.edgeMm[1]) * vessel.depthMm;
-  if (vessel.walls === undefined) return top;
-  if (vessel.shape === 'round') {
-    const [low, high] = [vessel.baseMm / 2, widthAtMm(vessel, depth) / 2];
-    return top + Math.PI * (low + high) * Math.hypot(depth, high - low);
-  }
-  const [low, high] = [facesAt(vessel, 0), facesAt(vessel, depth)];
+  const breathes = 'walls' in vessel && vessel.walls !== undefined;
   return (
     top +
-    (low[0] + high[0]) * Math.hypot(depth, (high[1] - low[1]) / 2) +
-    (low[1] + high[1]) * Math.hypot(depth, (high[0] - low[0]) / 2)
+    byShape(vessel, {
+      block: ({ edgeMm, depthMm }) => 2 * (edgeMm[0] + edgeMm[1]) * depthMm,
+      round: (pot) => {
+        if (!breathes) return 0;
+        const [low, high] = [pot.baseMm / 2, widthAtMm(pot, depth) / 2];
+        return Math.PI * (low + high) * Math.hypot(depth, high - low);
+      },
+      rect: (pot) => {
+        if (!breathes) return 0;
+        const [low, high] = [facesAt(pot, 0), facesAt(pot, depth)];
+        return (
+          (low[0] + high[0]) * Math.hypot(depth, (high[1] - low[1]) / 2) +
+          (low[1] + high[1]) * Math.hypot(depth, (high[0] - low[0]) / 2)
+        );
+      },
+    })
   );
 }
 
@@ -96,12 +122,14 @@ export function narrowestSideMm(vessel: Vessel): number {
 }
 
 function facesAt(vessel: Vessel, zMm: number): [number, number] {
-  if (vessel.shape === 'block') return vessel.edgeMm;
   const t = zMm / vessel.depthMm;
   const between = (base: number, top: number): number => base + (top - base) * t;
-  if (vessel.shape === 'round') {
-    const diameter = between(vessel.baseMm, vessel.topMm);
-    return [diameter, diameter];
-  }
-  return [between(vessel.baseMm[0], vessel.topMm[0]), between(vessel.baseMm[1], vessel.topMm[1])];
+  return byShape<[number, number]>(vessel, {
+    block: ({ edgeMm }) => edgeMm,
+    round: ({ baseMm, topMm }) => {
+      const diameter = between(baseMm, topMm);
+      return [diameter, diameter];
+    },
+    rect: ({ baseMm, topMm }) => [between(baseMm[0], topMm[0]), between(baseMm[1], topMm[1])],
+  });
 }

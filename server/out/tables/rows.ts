@@ -11,7 +11,7 @@ import { type Crop, stepsFrom, stepsText } from '#core/season/crop';
 import { type SeasonLine } from '#core/season/line';
 import { limits } from '#core/units/limits';
 import { type VesselKind } from '#core/vessel/tray';
-import { breathing } from '#core/vessel/vessel';
+import { byShape, breathing } from '#core/vessel/vessel';
 
 /** Id and note of where a row comes from: empty for a new one. */
 const own = { id: slug.optional(), source: z.string().optional() };
@@ -99,15 +99,11 @@ export function vesselOfRow(row: VesselCsv): NewVessel['kind'] {
 }
 
 export function rowOfVessel({ vessel, usualCompaction, ...kind }: VesselKind): Record<string, unknown> {
-  const sizes =
-    vessel.shape === 'block'
-      ? { topMm: vessel.edgeMm[0], top2Mm: vessel.edgeMm[1] }
-      : vessel.shape === 'round'
-        ? { topMm: vessel.topMm, baseMm: vessel.baseMm }
-        : {
-            ...{ topMm: vessel.topMm[0], top2Mm: vessel.topMm[1] },
-            ...{ baseMm: vessel.baseMm[0], base2Mm: vessel.baseMm[1] },
-          };
+  const sizes = byShape<object>(vessel, {
+    block: ({ edgeMm: [topMm, top2Mm] }) => ({ topMm, top2Mm }),
+    round: ({ topMm, baseMm }) => ({ topMm, baseMm }),
+    rect: ({ topMm: [topMm, top2Mm], baseMm: [baseMm, base2Mm] }) => ({ topMm, top2Mm, baseMm, base2Mm }),
+  });
   return {
     ...kind,
     ...sizes,

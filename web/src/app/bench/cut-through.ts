@@ -5,7 +5,7 @@ import { millimetresIn } from '#core/units/factors';
 import { fixed, showLength, showMass } from '#core/units/show';
 import { withUnit } from '#core/units/said';
 import { type VesselKind } from '#core/vessel/tray';
-import { fillDepthMm, widthAtMm } from '#core/vessel/vessel';
+import { byShape, fillDepthMm, widthAtMm } from '#core/vessel/vessel';
 import { Units } from '../data/units';
 import { drawVessel } from './grain-cells';
 import { cutThrough as texts } from '#words/en/places/bench/cut-through';
@@ -101,9 +101,11 @@ export class CutThrough {
   });
   protected readonly rulerX = computed(() => {
     const { pxPerMm, centreX, broken } = this.drawing();
-    const vessel = this.vessel();
-    const top =
-      vessel.shape === 'block' ? vessel.edgeMm[0] : vessel.shape === 'round' ? vessel.topMm : vessel.topMm[0];
+    const top = byShape(this.vessel(), {
+      block: ({ edgeMm }) => edgeMm[0],
+      round: ({ topMm }) => topMm,
+      rect: ({ topMm }) => topMm[0],
+    });
     const half = broken ? WIDTH / 2 : (top * pxPerMm) / 2;
     return Math.min(WIDTH + 6, centreX + half + 10);
   });

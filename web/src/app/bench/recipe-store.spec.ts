@@ -112,7 +112,10 @@ test('what cannot be made says why and stays on the bench', () => {
   });
   expect(store.recipe().compactionPct).toBe(45);
   store.patch({ components: [{ material: 'gone', parts: 1 }], compactionPct: 0 }, 'gone');
-  expect(store.outcome()).toMatchObject({ state: 'impossible', why: 'Material: nothing here is called “gone”' });
+  expect(store.outcome()).toMatchObject({
+    state: 'impossible',
+    why: 'Material: nothing here is called “gone”',
+  });
 });
 
 test('a test of the mix as it was is laid aside when the mix changes, told, and undone', () => {

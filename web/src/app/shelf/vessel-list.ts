@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { type VesselKind } from '#core/vessel/tray';
 import { byWaterWeight, firmingOfBlocks } from '#core/vessel/calibrate';
-import { checkVessel, type Vessel, volumeL } from '#core/vessel/vessel';
+import { byShape, checkVessel, type Vessel, volumeL } from '#core/vessel/vessel';
 import { TickField } from '../ui/fields/tick-field';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
@@ -261,14 +261,14 @@ export class VesselList {
     const { depthMm: depth } = vessel;
     const { price, uses, minutesPerHundred: minutes, footprintM2: stands } = kind;
     const counts = { perTray, firm: 100 * usualCompaction, depth, price, uses, minutes, stands };
-    if (vessel.shape === 'block')
-      this.sizes.set({ ...counts, top: vessel.edgeMm[0], top2: vessel.edgeMm[1] });
-    else if (vessel.shape === 'round')
-      this.sizes.set({ ...counts, top: vessel.topMm, base: vessel.baseMm, headspace: vessel.headspaceMm });
-    else {
-      const [[top, top2], [base, base2]] = [vessel.topMm, vessel.baseMm];
-      this.sizes.set({ ...counts, top, top2, base, base2, headspace: vessel.headspaceMm });
-    }
+    const sides = byShape<object>(vessel, {
+      block: ({ edgeMm: [top, top2] }) => ({ top, top2 }),
+      round: ({ topMm: top, baseMm: base, headspaceMm: headspace }) => ({ top, base, headspace }),
+      rect: ({ topMm: [top, top2], baseMm: [base, base2], headspaceMm: headspace }) => ({
+        ...{ top, top2, base, base2, headspace },
+      }),
+    });
+    this.sizes.set({ ...counts, ...sides });
   }
 
   protected clear(): void {

@@ -6,7 +6,7 @@ import { stages } from '#core/mix/stage';
 import { litresIn } from '#core/units/factors';
 import { showLength, type UnitSystem } from '#core/units/show';
 import { vesselsOf } from '#core/recipe/recipe';
-import { volumeL, type Vessel } from '#core/vessel/vessel';
+import { byShape, volumeL, type Vessel } from '#core/vessel/vessel';
 import { SchoolChoice } from '../../data/school-choice';
 import { Units } from '../../data/units';
 import { Amount } from '../../ui/words/amount';
@@ -184,8 +184,9 @@ export class JobPanel {
 function sizeText(vessel: Vessel, system: UnitSystem): string {
   const length = (mm: number): string => showLength(mm, system).text;
   const unit = system === 'metric' ? 'mm' : 'in';
-  if (vessel.shape === 'block') return texts.cube(length(vessel.edgeMm[0]), unit);
-  if (vessel.shape === 'round') return texts.acrossDeep(length(vessel.topMm), length(vessel.depthMm), unit);
-  const [a, b] = vessel.topMm;
-  return texts.deep(length(a), length(b), length(vessel.depthMm), unit);
+  return byShape(vessel, {
+    block: ({ edgeMm }) => texts.cube(length(edgeMm[0]), unit),
+    round: ({ topMm, depthMm }) => texts.acrossDeep(length(topMm), length(depthMm), unit),
+    rect: ({ topMm: [a, b], depthMm }) => texts.deep(length(a), length(b), length(depthMm), unit),
+  });
 }
