@@ -22,7 +22,7 @@ export const shareSchema = z.strictObject({
   crops: z.array(z.strictObject({ says, crop: cropSchema })).max(MOST),
   mixes: z.array(z.strictObject({ name: text(80), note, recipe: recipeSchema })).max(MOST),
 });
-export type Share = z.output<typeof shareSchema>;
+export type SharedFile = z.output<typeof shareSchema>;
 
 const thing = { kind: oneOf(shareKinds), at: int([0, MOST]) };
 /** What a file would bring. */

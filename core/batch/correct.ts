@@ -46,7 +46,7 @@ const MARGIN = 0.15;
 /** Saturation may be off by so much. Common practice, no source. */
 const SATURATION_SLACK = 0.06;
 
-interface Trial {
+interface Attempt {
   added: number;
   material: Material | null;
   litres: number;
@@ -84,7 +84,7 @@ export function correctBatch(
   check('saturation', state.saturation, limits.saturation);
 
   const now = evaluateMix(withoutTests(input));
-  const plain: Trial = tryAdding(state, now, null, 0, lime);
+  const plain: Attempt = tryAdding(state, now, null, 0, lime);
   let best = plain;
   for (const material of plain.wrong.length > 0 ? shelf : []) {
     for (let added = STEP; added <= MOST_ADDED + 1e-9; added += STEP) {
@@ -125,7 +125,7 @@ export function correctBatch(
   };
 }
 
-const better = (a: Trial, b: Trial): boolean =>
+const better = (a: Attempt, b: Attempt): boolean =>
   a.wrong.length !== b.wrong.length
     ? a.wrong.length < b.wrong.length
     : a.added + 0.2 * Number(a.leachLitres > 0) < b.added + 0.2 * Number(b.leachLitres > 0) - 1e-9;
@@ -136,7 +136,7 @@ function tryAdding(
   material: Material | null,
   added: number,
   lime: Amendment,
-): Trial {
+): Attempt {
   const { input } = state;
   const parts = input.components.reduce((sum, c) => sum + c.parts, 0);
   const joined = input.components.some((c) => c.material.id === material?.id)
@@ -206,7 +206,7 @@ function tryAdding(
 function wetting(
   state: BatchState,
   now: Evaluation,
-  { evaluation, litres, material, added, leachLitres }: Trial,
+  { evaluation, litres, material, added, leachLitres }: Attempt,
   moisture: Moisture,
 ): { steps: CorrectionStep[]; litres: number; saturation?: number } {
   if (state.saturation === undefined) return { steps: [], litres: 0 };

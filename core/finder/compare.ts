@@ -139,7 +139,7 @@ export function rankedByOdds<T extends { odds: number | null }>(list: readonly T
 }
 
 /** What sets two recipes apart most, in the eyes of the search. */
-export type Edge =
+export type Lead =
   | { by: 'window'; id: ScoredId }
   | { by: 'unusual' }
   | { by: 'wish'; wish: keyof Preferences }
@@ -151,8 +151,8 @@ export function edgeOver(
   fast: FastEvaluation,
   better: ArrayLike<number>,
   other: ArrayLike<number>,
-): Edge | null {
-  const costs = (parts: ArrayLike<number>): { edge: Edge; cost: number }[] | null => {
+): Lead | null {
+  const costs = (parts: ArrayLike<number>): { edge: Lead; cost: number }[] | null => {
     const { members, amounts } = gathered(parts);
     if (members.length === 0 || !fast.look(members, amounts)) return null;
     const { penalties, unusual, wishes } = fast.looked;

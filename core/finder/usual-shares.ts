@@ -6,7 +6,7 @@ import { type EdgeId, type OwnHabits } from '#core/recipe/habits';
 import { type Vessel, volumeL } from '#core/vessel/vessel';
 
 /** A soft edge: more of it than this is unusual. Share of the parts, 0–1. */
-export interface Edge {
+export interface UsualLimit {
   id: EdgeId;
   name: string;
   counts: (material: Material) => boolean;
@@ -43,11 +43,17 @@ export function usualEdges(
   vessel: Vessel,
   shelf: readonly Material[],
   { edges = {} }: OwnHabits = {},
-): Edge[] {
+): UsualLimit[] {
   const block = vessel.shape === 'block';
   const litres = volumeL(vessel);
   const seed = stage === 'germination';
-  const edge = (id: EdgeId, name: string, counts: Edge['counts'], atMost: number, reason: string): Edge => ({
+  const edge = (
+    id: EdgeId,
+    name: string,
+    counts: UsualLimit['counts'],
+    atMost: number,
+    reason: string,
+  ): UsualLimit => ({
     id,
     name,
     counts,
@@ -123,7 +129,7 @@ const TOLERANCE = 1e-9;
 
 /** Usual shares of a shelf, made ready for many recipes. Indices are those of the shelf. */
 export class UsualShares {
-  readonly edges: readonly Edge[];
+  readonly edges: readonly UsualLimit[];
   private readonly members: Uint8Array[];
   /** By material: the edges that count it. */
   private readonly edgesOf: Uint8Array[];
@@ -138,7 +144,8 @@ export class UsualShares {
 
   constructor(stage: Stage, vessel: Vessel, shelf: readonly Material[], habits: OwnHabits = {}) {
     this.edges = usualEdges(stage, vessel, shelf, habits);
-    const of = (counts: Edge['counts']): Uint8Array => Uint8Array.from(shelf, (m) => (counts(m) ? 1 : 0));
+    const of = (counts: UsualLimit['counts']): Uint8Array =>
+      Uint8Array.from(shelf, (m) => (counts(m) ? 1 : 0));
     this.members = this.edges.map(({ counts }) => of(counts));
     this.edgesOf = shelf.map((_, at) =>
       Uint8Array.from(this.edges.flatMap((_, e) => (this.members[e]![at] === 1 ? [e] : []))),

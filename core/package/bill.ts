@@ -6,13 +6,13 @@ import { volumeL } from '#core/vessel/vessel';
 import { checkRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
 
-interface Recipe {
+interface Mixed {
   composition: Composition;
   doses: readonly Dose[];
 }
 
 /** What a litre of finished mix takes: loose litres of materials as bought, kilograms of products. */
-export function takesOf({ composition, doses }: Recipe): Wanted[] {
+export function takesOf({ composition, doses }: Mixed): Wanted[] {
   const { parts, shares, densification } = composition;
   return [
     ...parts.map(({ material, screen }, i) => ({

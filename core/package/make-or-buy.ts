@@ -13,7 +13,7 @@ export interface MakeOrBuy {
   bought: { litres: number; price: number };
 }
 
-export interface Bill {
+export interface MakeOrBuyBill {
   costMade: number;
   costPerL: number;
   /** Whole ones. */
@@ -25,7 +25,7 @@ export interface Bill {
 }
 
 /** Money of a batch made against the same bought in bags (model § 18). @throws OutOfRange */
-export function makeOrBuy({ litres, ingredients, doses, labour, outlay, bought }: MakeOrBuy): Bill {
+export function makeOrBuy({ litres, ingredients, doses, labour, outlay, bought }: MakeOrBuy): MakeOrBuyBill {
   checkRange('litres', litres, ...limits.boughtLitres);
   checkRange('bought.litres', bought.litres, ...limits.boughtLitres);
   checkRange('bought.price', bought.price, ...limits.money);

@@ -22,10 +22,10 @@ export interface Ranked {
 export type Taught = ReadonlyMap<CauseId, number>;
 
 /** Weights of causes by sign that the nursery set for itself, in place of the table's; 0 leaves a cause out. */
-export type OwnOdds = Partial<Record<SignId, Partial<Record<CauseId, number>>>>;
+export type CauseWeights = Partial<Record<SignId, Partial<Record<CauseId, number>>>>;
 
 /** Weights of a sign's causes, the nursery's own before the table's; those above 0. */
-export function weightsOf(sign: SignId, own: OwnOdds = {}): [CauseId, number][] {
+export function weightsOf(sign: SignId, own: CauseWeights = {}): [CauseId, number][] {
   const all = Object.entries({ ...signs[sign].from, ...own[sign] }) as [CauseId, number | undefined][];
   return all.flatMap(([cause, weight]): [CauseId, number][] =>
     weight !== undefined && weight > 0 ? [[cause, weight]] : [],
@@ -54,7 +54,7 @@ export function rankCauses(
   sign: SignId,
   found: Found,
   taught: Taught = new Map(),
-  own: OwnOdds = {},
+  own: CauseWeights = {},
 ): Ranked[] {
   if (!(sign in signs)) throw new OutOfRange('sign', sign, `one of ${Object.keys(signs).join(', ')}`);
   // Where everything was set to nothing there is the table.
@@ -91,7 +91,7 @@ export function tellingTest(
   sign: SignId,
   found: Found,
   taught: Taught = new Map(),
-  own: OwnOdds = {},
+  own: CauseWeights = {},
 ): { id: EvidenceId; bits: number } | null {
   const now = rankCauses(sign, found, taught, own);
   const before = entropy(now);

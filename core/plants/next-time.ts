@@ -2,7 +2,7 @@ import { OutOfRange } from '#core/units/check';
 import { judgeMix, type Judgement } from '#core/judge/judge';
 import { changesOf, makesWorse, type Remedy } from '#core/judge/remedies';
 import { type ReadingId } from '#core/judge/readings';
-import { type OwnOdds, rankCauses, type Taught } from '#core/plants/causes';
+import { type CauseWeights, rankCauses, type Taught } from '#core/plants/causes';
 import { type CauseId } from '#core/plants/cause-table';
 import { foundOf, type Surroundings } from '#core/plants/found';
 import { type KeptEvent, type Planting, standing, tallyOf } from '#core/plants/planting';
@@ -35,7 +35,7 @@ const ROTTED = 0.1;
 const MOST_CHANGES = 3;
 
 /** Causes that the plantings of a mix speak of, by signs, readings, losses and what helped, most told first. */
-export function suspectsOf(records: readonly PlantRecord[], taught?: Taught, odds?: OwnOdds): Suspect[] {
+export function suspectsOf(records: readonly PlantRecord[], taught?: Taught, odds?: CauseWeights): Suspect[] {
   const sums = new Map<CauseId, Suspect>();
   for (const { planting, events, about } of records) {
     const all = standing(events);

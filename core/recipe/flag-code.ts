@@ -1,7 +1,6 @@
 /** What a finding is about; care stands apart: how to work, whatever the mix is like. */
 export type Subject =
-  | ('air' | 'ph' | 'salts' | 'nitrogen' | 'pieces' | 'holding' | 'weight' | 'living' | 'vessel')
-  | 'care';
+  ('air' | 'ph' | 'salts' | 'nitrogen' | 'pieces' | 'holding' | 'weight' | 'living' | 'vessel') | 'care';
 
 /** Every code that a rule can raise, with its subject; "nitrogen" stands for all nutrients, "living" for what rots. */
 export const subjectOf = {

@@ -9,14 +9,14 @@ export interface Count {
   of: number;
 }
 
-export interface Share {
+export interface CountedShare {
   share: number;
   low: number;
   high: number;
 }
 
 /** Share with Wilson's interval. @param confidence 0.5–0.9999 */
-export function shareOf({ alive, of }: Count, confidence: number): Share {
+export function shareOf({ alive, of }: Count, confidence: number): CountedShare {
   return { share: alive / of, ...wilson(alive, of, normalQuantile(1 - (1 - confidence) / 2)) };
 }
 
@@ -39,8 +39,8 @@ export function eachToTell(p1: number, p2: number, alpha: number, power: number)
 }
 
 export interface Comparison {
-  a: Share;
-  b: Share;
+  a: CountedShare;
+  b: CountedShare;
   fisherP: number;
   /** Only where the difference is more than chance at the confidence asked. */
   better: 'a' | 'b' | 'neither';

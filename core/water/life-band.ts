@@ -4,7 +4,7 @@ import { type Spreads } from '#core/spread/spreads';
 import { OutOfRange } from '#core/units/check';
 import { normalAt, streamOf } from '#core/stats/normal';
 import { limits } from '#core/units/limits';
-import { type Keeping, lifeOf, type Reading, type Trouble, troubles } from '#core/water/life';
+import { type Keeping, lifeOf, type DayReading, type Trouble, troubles } from '#core/water/life';
 
 /** Nine in ten lie between low and high. */
 export interface Between {
@@ -108,7 +108,7 @@ export class LifeSampler {
 export const READ_SD = { ph: 0.1, ecDisplacedMSPerCm: 0.1 } as const;
 const readStream = streamOf('reading');
 
-function misread(reading: Reading, seed: number, n: number): Reading {
+function misread(reading: DayReading, seed: number, n: number): DayReading {
   const off = READ_SD[reading.of] * normalAt(seed, readStream, n);
   const [low, high] = reading.of === 'ph' ? limits.measuredPh : limits.plantEcMSPerCm;
   const value = reading.of === 'ph' ? reading.value + off : reading.value * (1 + off);

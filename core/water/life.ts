@@ -12,7 +12,7 @@ import { limits } from '#core/units/limits';
 import { exposedAreaMm2 } from '#core/vessel/vessel';
 
 /** A reading along the way: the line goes through it. */
-export interface Reading {
+export interface DayReading {
   /** At the end of it; from 1. */
   day: number;
   /** EC of what drains. */
@@ -34,7 +34,7 @@ export interface Keeping {
   plant: { leafCoverFrom: number; leafCoverTo: number };
   /** Acidity that the feed leaves behind with each mg of its nitrogen, meq; below 0 where it limes. None where left out. */
   feedAcidMeqPerMgN?: number;
-  readings?: readonly Reading[];
+  readings?: readonly DayReading[];
 }
 
 /** At the end of a day. */
@@ -230,7 +230,7 @@ class Vessel {
     return this.phOff + phAfter(this.e.acidity, this.limed + this.alkalineMeq / this.litres);
   }
 
-  read({ of, value }: Reading): void {
+  read({ of, value }: DayReading): void {
     if (of === 'ph') {
       this.phOff += value - this.ph;
       return;

@@ -4,7 +4,7 @@ import { type Elements } from '#core/mix/salts';
 import { checkRange, OutOfRange } from '#core/units/check';
 
 /** The label of what is dissolved, %. */
-export type Label = Pick<Amendment, 'nPct' | 'p2O5Pct' | 'k2OPct' | 'caPct' | 'mgPct' | 'sPct'>;
+export type Analysis = Pick<Amendment, 'nPct' | 'p2O5Pct' | 'k2OPct' | 'caPct' | 'mgPct' | 'sPct'>;
 
 export interface LiquidFeed {
   /** At the plant. */
@@ -19,7 +19,12 @@ export interface LiquidFeed {
  * @param injector so many to one
  * @throws OutOfRange for a product without nitrogen
  */
-export function liquidFeed(label: Label, nMgPerL: number, injector: number, tankLitres: number): LiquidFeed {
+export function liquidFeed(
+  label: Analysis,
+  nMgPerL: number,
+  injector: number,
+  tankLitres: number,
+): LiquidFeed {
   checkRange('nMgPerL', nMgPerL, ...limits.feedNMgPerL);
   checkRange('injector', injector, ...limits.injector);
   checkRange('tankLitres', tankLitres, ...limits.tankLitres);
@@ -48,7 +53,7 @@ export function liquidFeed(label: Label, nMgPerL: number, injector: number, tank
  * them (from memory). One meq is 50 mg of calcium carbonate.
  * @example acidityMeqPerG(ammoniumNitrate) * 50 // 598 mg of calcium carbonate to a gram
  */
-export function acidityMeqPerG({ nPct, p2O5Pct, k2OPct, caPct, mgPct, sPct }: Label): number {
+export function acidityMeqPerG({ nPct, p2O5Pct, k2OPct, caPct, mgPct, sPct }: Analysis): number {
   const meq = (pct: number, mgPerMeq: number): number => (10 * pct) / mgPerMeq;
   return (
     meq(nPct, 14.007) / 2 +
@@ -61,7 +66,7 @@ export function acidityMeqPerG({ nPct, p2O5Pct, k2OPct, caPct, mgPct, sPct }: La
 }
 
 /** The same for each mg of nitrogen that it brings. @throws OutOfRange for a product without nitrogen */
-export function acidityMeqPerMgN(label: Label): number {
+export function acidityMeqPerMgN(label: Analysis): number {
   if (!(label.nPct > 0))
     throw new OutOfRange('product.nPct', label.nPct, 'above 0: the strength is counted in nitrogen');
   return acidityMeqPerG(label) / (10 * label.nPct);

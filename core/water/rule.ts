@@ -1,10 +1,10 @@
 import { type MixInput } from '#core/mix/evaluate';
 import { type Keeping, lifeOf, type Trouble, troubles } from '#core/water/life';
 
-export type Rule = Keeping['rule'];
+export type WateringRule = Keeping['rule'];
 
 export interface FoundRule {
-  rule: Rule;
+  rule: WateringRule;
   /** How often it waters over all days. */
   waterings: number;
   /** What no rule of those tried mends, with its first day; empty where all stays inside. */
@@ -20,7 +20,7 @@ const grid = {
 } as const;
 
 /** Every rule that is tried, the least work first. */
-export const rules: readonly Rule[] = grid.waterAt.flatMap((waterAt) =>
+export const rules: readonly WateringRule[] = grid.waterAt.flatMap((waterAt) =>
   grid.feedNMgPerL.flatMap((feedNMgPerL) =>
     grid.leachPct.flatMap((leachPct) =>
       (feedNMgPerL === 0 ? [0] : grid.feedFromDay).map((feedFromDay) => ({
@@ -37,7 +37,8 @@ export const rules: readonly Rule[] = grid.waterAt.flatMap((waterAt) =>
  */
 export class RuleSearch {
   private done = 0;
-  private best: { rule: Rule; waterings: number; left: FoundRule['left']; score: number[] } | null = null;
+  private best: { rule: WateringRule; waterings: number; left: FoundRule['left']; score: number[] } | null =
+    null;
 
   constructor(
     private readonly input: MixInput,

@@ -7,13 +7,13 @@ import { limits } from '#core/units/limits';
 import { fillDepthMm, volumeL, type Vessel } from '#core/vessel/vessel';
 
 /** Share of the height, 0–1. */
-export interface Band {
+export interface SettledShare {
   low: number;
   high: number;
 }
 
 /** What a loosely tapped mix goes down when it is first soaked through. Common practice, no source. */
-const FIRST_SOAK: Band = { low: 0.02, high: 0.06 };
+const FIRST_SOAK: SettledShare = { low: 0.02, high: 0.06 };
 /** Firming that takes the first settling away already. */
 const FIRM = 0.1;
 /** Of what rots and packs in a year in the pot, the share that has gone after t days: 1 − e^(−t / so many days). */
@@ -23,7 +23,7 @@ const TAU_DAYS = 150;
  * Share of its own height that a material has lost in the end, as it rots and packs. Common practice, no source: what was
  * recorded differs by far more than a reckoning could promise.
  */
-const inTheEnd: Record<Family, Band> = {
+const inTheEnd: Record<Family, SettledShare> = {
   ...{
     peat: { low: 0.05, high: 0.2 },
     'black-peat': { low: 0.05, high: 0.2 },
@@ -44,7 +44,7 @@ const inTheEnd: Record<Family, Band> = {
  * A wide band, not a promise: records decide.
  * @param days 0–1100
  */
-export function settledAfter(composition: Composition, days: number): Band {
+export function settledAfter(composition: Composition, days: number): SettledShare {
   checkRange('days', days, ...limits.settleDays);
   const pressed = Math.min(1, Math.max(0, composition.compaction / FIRM));
   const gone = 1 - Math.exp(-days / TAU_DAYS);
@@ -60,12 +60,12 @@ export function settledAfter(composition: Composition, days: number): Band {
 }
 
 /** Mix that fills a vessel up again after it has settled, L. */
-export function topUpL(vessel: Vessel, settled: Band): Band {
+export function topUpL(vessel: Vessel, settled: SettledShare): SettledShare {
   return { low: volumeL(vessel) * settled.low, high: volumeL(vessel) * settled.high };
 }
 
 /** The same in height, mm. */
-export function sunkMm(vessel: Vessel, settled: Band): Band {
+export function sunkMm(vessel: Vessel, settled: SettledShare): SettledShare {
   return { low: fillDepthMm(vessel) * settled.low, high: fillDepthMm(vessel) * settled.high };
 }
 

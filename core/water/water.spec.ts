@@ -1,5 +1,5 @@
 import { acidify } from '#core/water/alkalinity';
-import { acidityMeqPerG, acidityMeqPerMgN, type Label, liquidFeed } from '#core/water/liquid-feed';
+import { acidityMeqPerG, acidityMeqPerMgN, type Analysis, liquidFeed } from '#core/water/liquid-feed';
 import { gramsIn, litresIn } from '#core/units/factors';
 import { amendment } from '#testing/library';
 import { published } from '#testing/published';
@@ -87,7 +87,7 @@ test('nothing is counted in nitrogen that has none; nonsense is named', () => {
   );
 });
 
-test.each<[string, number, Partial<Label>]>([
+test.each<[string, number, Partial<Analysis>]>([
   ['ammonium nitrate 33.5-0-0', 60, { nPct: 33.5 }],
   ['ammonium sulphate 21-0-0', 110, { nPct: 21, sPct: 24 }],
   ['urea 46-0-0', 84, { nPct: 46 }],

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import request from 'supertest';
-import { type Share, type ShareLine } from '#contract/share';
+import { type SharedFile, type ShareLine } from '#contract/share';
 import { materialToRow } from '#core/material/material';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { vesselKinds } from '#core/vessel/kinds';
@@ -40,11 +40,11 @@ async function nursery(earth: object = {}): Promise<App> {
   });
   return app;
 }
-const shareOf = async (app: App): Promise<Share> =>
-  (await request(app).get('/api/share').expect(200)).body as Share;
-const look = async (app: App, share: Share): Promise<ShareLine[]> =>
+const shareOf = async (app: App): Promise<SharedFile> =>
+  (await request(app).get('/api/share').expect(200)).body as SharedFile;
+const look = async (app: App, share: SharedFile): Promise<ShareLine[]> =>
   (await request(app).post('/api/share/look').send({ share }).expect(200)).body as ShareLine[];
-const states = async (app: App, share: Share): Promise<Record<string, string>> =>
+const states = async (app: App, share: SharedFile): Promise<Record<string, string>> =>
   Object.fromEntries((await look(app, share)).map(({ name, state }) => [name, state]));
 const names = ['Bog earth', 'Shell lime', 'Clay pot', 'Old tomato', 'House mix'];
 

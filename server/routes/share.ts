@@ -1,5 +1,5 @@
 import { type Stores } from '#server/kept/stores';
-import { type Share } from '#contract/share';
+import { type SharedFile } from '#contract/share';
 import { figuresOf } from '#core/judge/figures';
 import { mixInputOf } from '#core/recipe/recipe';
 import { type Api } from '#server/base/http/serve';
@@ -9,7 +9,7 @@ import { type Into, keyOf, look, take, thingsOf } from '#server/out/share/share'
 /** Own things as a small file for another grower, and theirs taken in after a look. */
 export function shareRoutes(api: Api, { db, library, own, crops, mixes, now }: Stores): void {
   /** @param onlyOwn leaves out what every Welcome has */
-  const asShare = (onlyOwn: boolean): Share => {
+  const asShare = (onlyOwn: boolean): SharedFile => {
     const book = library.book();
     const wanted = <T extends { own: boolean; source: string }>(rows: readonly T[]) =>
       rows.filter((row) => row.own || !onlyOwn).map(({ own: _, source: says, ...row }) => ({ says, row }));
@@ -65,8 +65,8 @@ export function shareRoutes(api: Api, { db, library, own, crops, mixes, now }: S
         : own.known(kind === 'vessels' ? 'vessels' : 'items', key) !== null;
 }
 
-function everyMix(mixes: MixStore): Share['mixes'] {
-  const all: Share['mixes'] = [];
+function everyMix(mixes: MixStore): SharedFile['mixes'] {
+  const all: SharedFile['mixes'] = [];
   for (;;) {
     const page = mixes.all({ away: 'no', from: all.length });
     if (page.length === 0) return all;

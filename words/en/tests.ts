@@ -1,6 +1,7 @@
 import { COOL_ENOUGH_C } from '#core/batch/tests/cooling';
 import { type TestFacts } from '#core/batch/test-facts';
-import { type TestResult, type Verdict } from '#core/batch/tests/bench-test';
+import { type TestResult } from '#core/batch/tests/bench-test';
+import { type Verdict } from '#core/judge/readings';
 import { squeezeAt } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
 import { type Words } from '#words/catalog';

@@ -1,3 +1,4 @@
+import { type Verdict } from '#core/judge/readings';
 import { type Stage } from '#core/mix/stage';
 import { type AskedWindows } from '#core/mix/windows-asked';
 
@@ -21,8 +22,6 @@ export interface ChoiceAsked {
 
 export type TestField = NumberAsked | ChoiceAsked;
 export type TestValues = Readonly<Record<string, number | string>>;
-
-export type Verdict = 'low' | 'ok' | 'high';
 
 /** Taken over into the recipe or the correction, where it means something there. */
 export interface Measures {

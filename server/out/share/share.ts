@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { type Share, type ShareKind, shareKinds, type ShareLine } from '#contract/share';
+import { type SharedFile, type ShareKind, shareKinds, type ShareLine } from '#contract/share';
 import { type Recipe } from '#core/recipe/recipe';
 import { type Crop } from '#core/season/crop';
 import { OutOfRange } from '#core/units/check';
@@ -26,7 +26,7 @@ const without = <T extends { id: string; name: string }>(row: T): unknown => {
   return plain(rest);
 };
 
-export const thingsOf = (share: Pick<Share, ShareKind>): Record<ShareKind, Thing[]> => ({
+export const thingsOf = (share: Pick<SharedFile, ShareKind>): Record<ShareKind, Thing[]> => ({
   materials: share.materials.map(({ row }) => ({ id: row.id, name: row.name, what: without(row) })),
   products: share.products.map(({ row }) => ({ id: row.id, name: row.name, what: without(row) })),
   vessels: share.vessels.map((row) => ({ id: row.id, name: row.name, what: without(row) })),
@@ -68,7 +68,7 @@ function matches(
 }
 
 /** What a file brings that is new, the same, or different from what is here. */
-export function look(share: Share, here: Record<ShareKind, readonly Thing[]>): ShareLine[] {
+export function look(share: SharedFile, here: Record<ShareKind, readonly Thing[]>): ShareLine[] {
   const things = thingsOf(share);
   const found = matches(things, here);
   return shareKinds.flatMap((kind) =>
@@ -80,11 +80,11 @@ export interface Into {
   here: Record<ShareKind, readonly Thing[]>;
   /** Keeps one under a key. @returns its id here */
   add: {
-    materials: (key: string, it: Share['materials'][number]) => string;
-    products: (key: string, it: Share['products'][number]) => string;
-    vessels: (key: string, it: Share['vessels'][number]) => string;
-    crops: (key: string, it: Share['crops'][number]) => string;
-    mixes: (key: string, it: Share['mixes'][number]) => string;
+    materials: (key: string, it: SharedFile['materials'][number]) => string;
+    products: (key: string, it: SharedFile['products'][number]) => string;
+    vessels: (key: string, it: SharedFile['vessels'][number]) => string;
+    crops: (key: string, it: SharedFile['crops'][number]) => string;
+    mixes: (key: string, it: SharedFile['mixes'][number]) => string;
   };
 }
 
@@ -95,7 +95,7 @@ export interface Into {
  * @returns what was taken, by name
  */
 export function take(
-  share: Share,
+  share: SharedFile,
   chosen: readonly { kind: ShareKind; at: number }[],
   key: string,
   { here, add }: Into,

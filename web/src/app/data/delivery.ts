@@ -23,7 +23,7 @@ export type Taken =
   | { nothing: true };
 
 /** What an answer that is none means for an entry. */
-export type Refusal =
+export type Refused =
   /** Nobody answers, or not now: all wait. */
   | { kind: 'hold'; answered: boolean; waitMs: number | null }
   /** This device is not known any more: all wait until it is paired again. */
@@ -36,7 +36,7 @@ export type Refusal =
 /** Answers that are not about this entry, but about the server at this moment. */
 const NOT_NOW = new Set([0, 408, 425, 429, 502, 503, 504, 507]);
 
-export function refusalOf(error: unknown): Refusal {
+export function refusalOf(error: unknown): Refused {
   if (!(error instanceof ApiError)) return { kind: 'hold', answered: false, waitMs: null };
   const { status, message: why, waitMs } = error;
   if (NOT_NOW.has(status)) return { kind: 'hold', answered: status !== 0, waitMs };

@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
-import { type Share, type ShareLine } from '#contract/share';
+import { type SharedFile, type ShareLine } from '#contract/share';
 import { Api } from './api';
 import { LibraryService } from './library';
 import { MixesService } from './mixes';
@@ -14,11 +14,11 @@ export class ShareService {
   private readonly mixes = inject(MixesService);
   private readonly season = inject(SeasonService);
 
-  look(share: Share): Observable<ShareLine[]> {
+  look(share: SharedFile): Observable<ShareLine[]> {
     return this.api.call('lookAtShare', { body: { share } });
   }
 
-  take(share: Share, take: Pick<ShareLine, 'kind' | 'at'>[]): Observable<{ taken: string[] }> {
+  take(share: SharedFile, take: Pick<ShareLine, 'kind' | 'at'>[]): Observable<{ taken: string[] }> {
     return this.api.create('takeShare', { body: { share, take } }).pipe(
       tap(() => {
         this.library.fetched.refresh();
@@ -29,4 +29,4 @@ export class ShareService {
   }
 }
 
-export type { Share, ShareLine };
+export type { SharedFile, ShareLine };

@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { windowScore, type ScoredId } from '#core/finder/aims';
-import { differences, type Edge, rankedByOdds } from '#core/finder/compare';
+import { differences, type Lead, rankedByOdds } from '#core/finder/compare';
 import { type FinderJob, type Formulated } from '#core/finder/formulate';
 import { type Preferences } from '#core/finder/fast-spec';
 import { fixed, significant } from '#core/units/show';
@@ -192,7 +192,7 @@ export class FinderPage {
     };
   });
 
-  private ifWords(edge: Edge | null): string {
+  private ifWords(edge: Lead | null): string {
     switch (edge?.by) {
       case 'window':
         return texts.ifItsLayFurtherInside(this.nameOf(edge.id).toLowerCase());

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { type Arm } from '#core/plants/verdict';
-import { type Share } from '#core/stats/compare';
+import { type CountedShare } from '#core/stats/compare';
 import { shareRulers as texts } from '#words/en/places/plants/share-rulers';
 import { TitlePipe } from '../ui/words/title';
 
@@ -66,7 +66,7 @@ import { TitlePipe } from '../ui/words/title';
 export class ShareRulers {
   protected readonly texts = texts;
   readonly arms = input.required<readonly Arm[]>();
-  readonly shares = input.required<readonly Share[]>();
+  readonly shares = input.required<readonly CountedShare[]>();
 
   protected pct(share: number): string {
     return `${Math.round(100 * share)} %`;

@@ -8,7 +8,7 @@ import {
   signIds,
   signs,
 } from '#core/plants/cause-table';
-import { type OwnOdds, rankCauses, remedyFor, tellingTest } from '#core/plants/causes';
+import { type CauseWeights, rankCauses, remedyFor, tellingTest } from '#core/plants/causes';
 import { type KeptEvent, type PlantEvent, standing } from '#core/plants/planting';
 import { ReaderHere } from '../data/reader-here';
 import { NurseryService } from '../data/nursery';
@@ -263,7 +263,7 @@ export class WhatsWrong {
     this.keepOdds(rest);
   }
 
-  private keepOdds(odds: OwnOdds): void {
+  private keepOdds(odds: CauseWeights): void {
     this.odds.change(() => odds);
     this.plants.setOdds(odds).subscribe({
       next: () => this.oddsProblem.set(''),

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { addressOf } from '#contract/routes';
-import { type Share, type ShareLine, ShareService } from '../data/share';
+import { type SharedFile, type ShareLine, ShareService } from '../data/share';
 import { TickField } from '../ui/fields/tick-field';
 import { shareForm as texts } from '#words/en/places/settings/share-form';
 import { common } from '#words/en/places/common';
@@ -84,7 +84,7 @@ export class ShareForm {
   protected readonly texts = texts;
   protected readonly common = common;
   private readonly service = inject(ShareService);
-  private share: Share | null = null;
+  private share: SharedFile | null = null;
   protected readonly mine = addressOf('share', {});
   protected readonly kinds = kinds;
   protected readonly states = states;
@@ -107,7 +107,7 @@ export class ShareForm {
     file
       .text()
       .then((text) => {
-        const share = JSON.parse(text) as Share;
+        const share = JSON.parse(text) as SharedFile;
         this.service.look(share).subscribe({
           next: (lines) => {
             this.share = share;

@@ -9,7 +9,7 @@ import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate'
 import { standing } from '#core/plants/planting';
 import { dayNumber } from '#core/season/days';
 import { type VesselKind } from '#core/vessel/tray';
-import { type Reading } from '#core/water/life';
+import { type DayReading } from '#core/water/life';
 import { mixOfPlanting } from '../bench/mix-of-planting';
 import { RecipeStore } from '../bench/recipe-store';
 import { BatchesService } from '../data/batches';
@@ -19,12 +19,12 @@ import { weeksSubject as texts } from '#words/en/places/weeks/weeks-subject';
 import { ReaderHere } from '../data/reader-here';
 
 /** What lives: the recipe on the bench, or a planting with its record. */
-export interface Subject {
+export interface MixStanding {
   input: MixInput;
   evaluation: Evaluation;
   kind: VesselKind;
   planting: (Pick<PlantingPage, 'id' | 'on' | 'name' | 'crop'> & { batchName: string }) | null;
-  readings: readonly Reading[];
+  readings: readonly DayReading[];
 }
 
 /** Whose weeks are shown: by the address. */
@@ -57,7 +57,7 @@ export class WeeksSubject {
     { initialValue: null },
   );
 
-  private readonly outcome = computed((): { why: string } | { it: Subject } | null => {
+  private readonly outcome = computed((): { why: string } | { it: MixStanding } | null => {
     if (this.asked() !== null) {
       const [found, library] = [this.found(), this.library()];
       if (!found || !library) return null;
@@ -90,14 +90,14 @@ function subjectOf(
   planting: PlantingPage,
   batch: Batch,
   library: Parameters<typeof mixOfPlanting>[2],
-): Subject {
+): MixStanding {
   const input = mixOfPlanting(planting, batch, library);
   const { id, on, name, crop } = planting;
   const kept = standing(planting.events.map(({ id: number, event }) => ({ ...event, id: number })));
   return {
     ...{ input, evaluation: evaluateMix(input), kind: library.vessels.get(planting.vessel)! },
     planting: { id, on, name, crop, batchName: batch.name },
-    readings: kept.flatMap((event): Reading[] => {
+    readings: kept.flatMap((event): DayReading[] => {
       if (event.kind !== 'ph' && event.kind !== 'ec') return [];
       const day = dayNumber(event.on) - dayNumber(on) + 1;
       return [{ day, of: event.kind === 'ph' ? 'ph' : 'ecDisplacedMSPerCm', value: event.value }];

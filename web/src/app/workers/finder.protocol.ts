@@ -1,5 +1,5 @@
 import { type Refusal } from '#core/units/check';
-import { type Edge, type Missing, type Neighbour } from '#core/finder/compare';
+import { type Lead, type Missing, type Neighbour } from '#core/finder/compare';
 import { type Conflict, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { type ReadingId } from '#core/judge/readings';
 import { type SearchResult } from '#core/finder/search';
@@ -36,7 +36,7 @@ export interface Why {
   neighbours: Neighbour[];
   missing: Missing | null;
   /** What the first has over the familiar recipe; null where there is none on this shelf, or it is the first. */
-  overFamiliar: Edge | null;
+  overFamiliar: Lead | null;
 }
 
 /** Answers carry the number of the request: an older one is dropped. */

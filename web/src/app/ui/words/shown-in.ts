@@ -3,21 +3,21 @@ import { type UnitSystem } from '#core/units/show';
 import { shownIn as texts } from '#words/en/places/ui/words/shown-in';
 
 /** How a kept number is read and typed: `shown = kept / per + zero`. */
-export interface Shown {
+export interface ShownIn {
   unit: string;
   per: number;
   zero: number;
 }
 
-const shown = (unit: string, per: number, zero = 0): Shown => ({ unit, per, zero });
+const shown = (unit: string, per: number, zero = 0): ShownIn => ({ unit, per, zero });
 
 /** Units whose name is not what is shown even in metric. */
-const inMetric: Record<string, Shown> = {
+const inMetric: Record<string, ShownIn> = {
   'L of a measure': shown('L', 1),
   share: shown('', 0.01),
 };
 
-const inUs: Record<string, Shown> = {
+const inUs: Record<string, ShownIn> = {
   '°C': shown('°F', 5 / 9, 32),
   mL: shown(texts.flOz, litresIn.fluidOunce * 1000),
   'mL (or g)': shown(texts.flOz, litresIn.fluidOunce * 1000),
@@ -34,5 +34,5 @@ const inUs: Record<string, Shown> = {
 };
 
 /** What a number kept in a unit is read and typed in; a unit that both systems share stays. */
-export const shownIn = (kept: string, system: UnitSystem): Shown =>
+export const shownIn = (kept: string, system: UnitSystem): ShownIn =>
   (system === 'us' ? inUs[kept] : undefined) ?? inMetric[kept] ?? shown(kept, 1);
