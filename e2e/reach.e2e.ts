@@ -3,48 +3,7 @@ import { join } from 'node:path';
 import { AxeBuilder } from '@axe-core/playwright';
 import { type Page } from '@playwright/test';
 import { expect, field, test } from './bench';
-
-const places: [string, string][] = [
-  ['mix', '/mix'],
-  [
-    'mix with every kind of flag',
-    '/mix?stage=germination&into=block-50&parts=peat-coarse:3,perlite-coarse:2,compost:1&lime=none&dose=lime-dolomitic:60,calcium-nitrate:2',
-  ],
-  ['finder', '/mix/finder'],
-  ['settings', '/settings'],
-  ['today', '/today'],
-  ['season', '/season/plan'],
-  ['a crop of the season', '/season/line/3'],
-  ['a new crop', '/season/line/new'],
-  ['to buy', '/season/buy'],
-  ['weeks ahead', '/mix/weeks'],
-  ['potting up', '/mix/potting'],
-  ['cuttings', '/mix/cuttings'],
-  ['fewer mixes', '/season/fewer'],
-  ['crops', '/season/crops'],
-  ['frost and benches', '/season/room'],
-  ['plants', '/plants/growing'],
-  ['sow, strike or pot', '/plants/new?start=pot'],
-  ['a planting', '/plants/1'],
-  ['compare results', '/plants/compare'],
-  ['trials', '/plants/trials'],
-  ['a trial', '/plants/trials/1'],
-  ['materials', '/shelf'],
-  ['material', '/shelf/materials/compost'],
-  ['products', '/shelf/products'],
-  ['money', '/shelf/money'],
-  ['vessels', '/shelf/vessels'],
-  ['lots', '/shelf/lots'],
-  ['measures', '/shelf/measures'],
-  ['waters', '/shelf/waters'],
-  ['instruments', '/shelf/instruments'],
-  ['run', '/batches/1/run'],
-  ['lot', '/shelf/lots/1'],
-  ['batches', '/batches'],
-  ['new batch', '/batches/new'],
-  ['batch', '/batches/1'],
-  ['nowhere', '/nowhere'],
-];
+import { places } from './places';
 
 const WIDTHS = [1280, 390];
 

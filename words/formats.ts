@@ -123,6 +123,7 @@ export function formatsFor(reader: Reader): Formats {
     count: (value: number) => fixed(value, 0),
     reading: (value: number, unit: string) => {
       if (us && unit === '°C') return `${fixed(fahrenheitFromCelsius(value), 1)}\u00a0°F`;
+      if (us && unit === 'mL') return joined(showVolume(value / 1000, units));
       if (us && unit === 'g') return joined(showMass(value, units));
       return `${value}\u00a0${unit}`.trim();
     },

@@ -7,7 +7,8 @@ import { authorityFile } from '#server/base/security/authority';
 import { type DeviceStore } from '#server/kept/devices';
 import { comesFromAfar } from '#server/base/http/afar';
 import { onlyOwnHosts } from '#server/base/http/hosts';
-import { escaped, plainPage } from '#server/base/http/plain-page';
+import { pairPage as texts } from '#words/en/places/pair-page';
+import { pairPage } from '#server/out/door/pair-page';
 import { Problem, problems } from '#server/base/http/problem';
 import { securityHeaders } from '#server/base/http/security';
 
@@ -36,6 +37,8 @@ const tokenOf = (req: Request): string =>
     .split(';')
     .map((one) => one.trim().split('='))
     .find(([name]) => name === COOKIE)?.[1] ?? '';
+
+const tried = (code: unknown): string => (typeof code === 'string' ? code.slice(0, 20) : '');
 
 const tooMany =
   (what: string): RequestHandler =>
@@ -67,25 +70,10 @@ export function door({ data, now, names, pairing, devices, answers, inside }: Be
     if (!existsSync(file)) throw new Problem(404, 'Not found', 'this nursery has no authority yet');
     res.type('application/x-x509-ca-cert').attachment('welcome-nursery.crt').send(readFileSync(file));
   });
-  const form = (req: Request, code: string, wrong = ''): string => `
-<h1>Welcome</h1>
-<p>This device is not known here yet. On the machine on which Welcome runs, open Settings, Phones and other devices, and press Pair a device: it shows the code.</p>
-${wrong && `<p role="alert"><b>${escaped(wrong)}</b></p>`}
-<form method="post" action="/pair">
-<label>The code<input name="code" value="${escaped(code)}" autocomplete="off" autocapitalize="characters" required maxlength="20"></label>
-<label>What you call this device<input name="name" value="${escaped(String((req.body as { name?: string } | undefined)?.name ?? ''))}" placeholder="Phone in the tunnel" required maxlength="60"></label>
-<button type="submit">Pair it</button></form>
-<h2>So that it works without a network too</h2>
-<p>A phone keeps pages only behind a certificate that it trusts. <a href="/authority.crt">Fetch this nursery’s own authority</a>, then install it: on some phones in Settings under Profile downloaded, and after that under About, Certificate trust; on others in Settings under Security, Install a certificate, CA certificate. It vouches for this one machine. Without it everything works while the phone is in reach.</p>`;
   app.get('/pair', (req, res) => {
     const { code } = req.query;
     if (devices()?.of(tokenOf(req), now())) res.redirect(303, '/');
-    else
-      res
-        .type('html')
-        .send(
-          plainPage(res, 'Pair this device', form(req, typeof code === 'string' ? code.slice(0, 20) : '')),
-        );
+    else res.type('html').send(pairPage(res, { code: tried(code) }));
   });
   app.post(
     '/pair',
@@ -102,21 +90,15 @@ ${wrong && `<p role="alert"><b>${escaped(wrong)}</b></p>`}
       const store = devices();
       if (!store) throw new Problem(503, 'Not now', 'the nursery cannot be opened at the moment');
       const wrong = !called
-        ? 'Give this device a name.'
+        ? texts.nameIt
         : typeof code === 'string' && pairing().take(code)
           ? ''
-          : 'This code is not the one, or its time is over.';
+          : texts.wrongCode;
       if (wrong) {
         res
           .status(called ? 403 : 400)
           .type('html')
-          .send(
-            plainPage(
-              res,
-              'Pair this device',
-              form(req, typeof code === 'string' ? code.slice(0, 20) : '', wrong),
-            ),
-          );
+          .send(pairPage(res, { code: tried(code), name: typeof name === 'string' ? name : '', wrong }));
         return;
       }
       res.cookie(COOKIE, store.add(called, now()), {

@@ -25,6 +25,7 @@ import { BatchCard } from './batch-card';
 import { ScoopPicker } from './scoop-picker';
 import { batchNew as texts } from '#words/en/places/batches/batch-new';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 /** The card of the recipe on the bench, before it is kept. */
 @Component({
@@ -37,6 +38,7 @@ import { common } from '#words/en/places/common';
 export class BatchNew {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
   private readonly batches = inject(BatchesService);
   private readonly router = inject(Router);
@@ -146,6 +148,9 @@ export class BatchNew {
     const opened = this.store.opened();
     const sent = this.madeFor.of(this.store.recipe());
     if (sent) return sent.name;
-    return opened?.name ?? `${stageNames[this.store.recipe().stage].name}, ${this.store.kind().name}`;
+    return (
+      opened?.name ??
+      `${stageNames[this.store.recipe().stage].name}, ${this.reader.formats().title(this.store.kind())}`
+    );
   }
 }

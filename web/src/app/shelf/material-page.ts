@@ -27,6 +27,7 @@ import { ecMethodNames, shortName } from '../ui/words/words';
 import { materialPage as texts } from '#words/en/places/shelf/material-page';
 import { common } from '#words/en/places/common';
 import { DayPipe } from '../ui/words/day';
+import { TitlePipe } from '../ui/words/title';
 
 /** What a material is taken for, what your own tests make of it, and how sure that is. */
 @Component({
@@ -35,7 +36,7 @@ import { DayPipe } from '../ui/words/day';
   template: `
     <a class="back" routerLink="/shelf/materials">{{ texts.allMaterials }}</a>
     @if (material(); as it) {
-      <h2>{{ it.name }}</h2>
+      <h2>{{ it | title }}</h2>
     }
     @if (learned(); as fetched) {
       <app-fetch-state [of]="fetched" [what]="texts.itsTests" />
@@ -222,7 +223,7 @@ import { DayPipe } from '../ui/words/day';
       }
     }
   `,
-  imports: [DayPipe, ChoiceField, FetchState, NumberList, RouterLink],
+  imports: [TitlePipe, DayPipe, ChoiceField, FetchState, NumberList, RouterLink],
 })
 export class MaterialPage {
   protected readonly texts = texts;
