@@ -46,6 +46,5 @@ export const common = place('common', {
   availableNitrogen: 'Available nitrogen',
   materials: 'Materials',
   priceOfAllOfIt: 'Price of all of it',
-  litresOfAMeasure: 'L of a measure',
   oneOfYourOwn: 'One of your own',
 });

@@ -1,9 +1,10 @@
 import { TestBed } from '@angular/core/testing';
 import { type Flag } from '#core/judge/flag';
 import { sketch } from '#core/recipe/sketch';
-import { readOut } from '#core/units/said';
 import { bench, giveLibrary } from '#testing/page';
 import { Notices } from '../data/notices';
+import { metric } from '#testing/readers';
+import { formatsFor } from '#words/formats';
 import { fixWords } from '../ui/words/fix-words';
 import { RecipeStore } from './recipe-store';
 import { Remedies } from './remedies';
@@ -36,7 +37,7 @@ test('what a press would do is known once the hand rests, and not while it moves
   expect(remedies.all()).toBeNull();
   jest.advanceTimersByTime(200);
   const remedy = remedies.all()!.get('lime-underdose')!;
-  const words = readOut(fixWords(remedy.fix, store.library()!), 'metric');
+  const words = fixWords(remedy.fix, store.library()!, formatsFor(metric));
   expect(words).toBe('ground dolomitic limestone to pH 5.8');
   store.patch({ compactionPct: 5 }, 'firm');
   // With the picture, a frame later.
@@ -66,13 +67,13 @@ test.each([
   [{ kind: 'noLime' } as const, 'no lime'],
   [{ kind: 'dropAmendment', amendment: 'blood-meal' } as const, 'without blood meal'],
   [{ kind: 'dose', amendment: 'gypsum', gPerL: 1.5 } as const, '1.50\u00a0g/L of gypsum'],
-  [{ kind: 'addPart', material: 'perlite-fine' } as const, '1 part more of perlite, fine'],
-  [{ kind: 'addPart', material: 'perlite-fine', parts: 3 } as const, '3 parts more of perlite, fine'],
+  [{ kind: 'addPart', material: 'perlite-fine' } as const, '1 part more of fine perlite'],
+  [{ kind: 'addPart', material: 'perlite-fine', parts: 3 } as const, '3 parts more of fine perlite'],
   [{ kind: 'vessel', vessel: 'pot-9' } as const, 'into the 9 cm pot'],
   [
     { kind: 'swapMaterial', from: 'peat-coarse', to: 'peat-fine' } as const,
-    'sphagnum peat, fine in place of sphagnum peat, coarse',
+    'fine sphagnum peat in place of coarse sphagnum peat',
   ],
 ])('%j reads "%s"', (fix, words) => {
-  expect(readOut(fixWords(fix, store.library()!), 'metric')).toBe(words);
+  expect(fixWords(fix, store.library()!, formatsFor(metric))).toBe(words);
 });

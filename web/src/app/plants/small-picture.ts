@@ -1,3 +1,5 @@
+import { smallPicture as texts } from '#words/en/places/plants/small-picture';
+
 /** Longest side of what is kept, dots, and how much of it, bytes: small enough for a thousand. */
 const SIDE = 1024;
 const MOST_BYTES = 170_000;
@@ -13,7 +15,7 @@ export async function smallPicture(file: Blob): Promise<string> {
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
-    throw new Error('this file is no picture that the browser can read');
+    throw new Error(texts.noPicture);
   }
   const scale = Math.min(1, SIDE / Math.max(bitmap.width, bitmap.height));
   const canvas = document.createElement('canvas');
@@ -25,5 +27,5 @@ export async function smallPicture(file: Blob): Promise<string> {
     const base64 = canvas.toDataURL('image/jpeg', quality).split(',')[1]!;
     if (base64.length * 0.75 <= MOST_BYTES) return base64;
   }
-  throw new Error('this picture stays too large however small it is made');
+  throw new Error(texts.tooLarge);
 }

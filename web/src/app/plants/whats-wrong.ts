@@ -278,7 +278,7 @@ export class WhatsWrong {
 
   protected because(ids: readonly EvidenceId[]): string {
     const said = ids.map((id) => stateWords[id][this.known()[id]!]);
-    return said.length > 0 ? `. For it speaks: ${said.join(', ')}` : '';
+    return said.length > 0 ? texts.forItSpeaks(said.join(', ')) : '';
   }
 
   protected statesOf(id: EvidenceId): string[] {

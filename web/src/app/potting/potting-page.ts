@@ -138,7 +138,7 @@ export class PottingPage {
   });
   protected readonly why = computed(() => {
     const it = this.outcome();
-    return it && 'why' in it ? it.why.replace(/^pot must/, 'the pot must') : '';
+    return it && 'why' in it ? it.why : '';
   });
   protected readonly made = computed(() => {
     const it = this.outcome();

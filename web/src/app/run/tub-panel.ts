@@ -53,7 +53,7 @@ const SHED_C = 12;
       }
       @for (one of oversize(); track one.name) {
         <button type="button" class="press" (click)="keepOversize(one)">
-          Save the {{ one.name.toLowerCase() }},&nbsp;<app-amount [of]="{ volumeL: one.litres }" />{{
+          {{ texts.saveThe(one.name.toLowerCase()) }}&nbsp;<app-amount [of]="{ volumeL: one.litres }" />{{
             texts.asALot
           }}
         </button>

@@ -17,7 +17,7 @@ import { judgedAlone as texts } from '#words/en/places/shelf/judged-alone';
   template: `
     <div class="fields">
       <app-choice-field [label]="texts.byItselfFor" [choices]="stages" [(value)]="stage" />
-      <app-choice-field label="in" [choices]="vessels()" [(value)]="vessel" />
+      <app-choice-field [label]="texts.inLabel" [choices]="vessels()" [(value)]="vessel" />
     </div>
     @if (judged(); as it) {
       <ul class="plain" role="status" [attr.aria-label]="texts.byItself">

@@ -38,7 +38,7 @@ export const testForms: TestForm[] = [
       {
         name: 'litres',
         label: texts.theMeasureHolds,
-        unit: common.litresOfAMeasure,
+        unit: 'measureL',
         within: 'measureLitres',
       },
       { name: 'kg', label: texts.itWeighs, unit: 'kg', within: 'packageKg' },

@@ -39,13 +39,13 @@ import { common } from '#words/en/places/common';
       <app-text-field [label]="texts.aBucketCupOrTub" [(value)]="name" />
       <app-number-field
         [label]="texts.holdsStruck"
-        [unit]="common.litresOfAMeasure"
+        unit="measureL"
         within="measureLitres"
         [(value)]="struck"
       />
       <app-number-field
         [label]="texts.heapedIfYouHeapIt"
-        [unit]="common.litresOfAMeasure"
+        unit="measureL"
         within="heapedLitres"
         [(value)]="heaped"
       />

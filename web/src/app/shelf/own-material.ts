@@ -17,7 +17,7 @@ type Figure = 'holds' | 'weighs' | Exclude<keyof LikeAnswers, 'living' | 'struck
 type Figures = Partial<Record<Figure, number | undefined>>;
 
 const asked: Asked<Figure>[] = [
-  { name: 'holds', label: texts.aMeasureThatHolds, unit: common.litresOfAMeasure, within: 'measureLitres' },
+  { name: 'holds', label: texts.aMeasureThatHolds, unit: 'measureL', within: 'measureLitres' },
   { name: 'weighs', label: texts.weighsFullAndStruck, unit: 'kg', within: 'packageKg' },
   { name: 'moisturePct', label: texts.waterInItOfIts, within: likeLimits.moisturePct },
   { name: 'largestMm', label: texts.largestPieceOrItsScreen, unit: 'mm', within: likeLimits.largestMm },

@@ -34,7 +34,7 @@ async function install(): Promise<void> {
   await cache.addAll([...FILES]);
   // With the policy that came with it: its styles have the nonce of that answer.
   const fresh = await fetch('/', { cache: 'no-store' });
-  if (!fresh.ok || fresh.redirected) throw new Error('the page cannot be kept now');
+  if (!fresh.ok || fresh.redirected) throw new Error(`page: ${fresh.status}`);
   const html = (await fresh.text()).replace(/<link rel="preload"[^>]*>/g, '');
   await cache.put('/', new Response(html, { headers: withoutLength(fresh.headers) }));
   await worker.skipWaiting();

@@ -80,4 +80,6 @@ export const cuttingsPage = place('cuttings/cuttings-page', {
     line`${holds}: ${falls} below it ${when}. More perlite or bark, or a deeper cell; stems that stand in water rot.`,
   dipMade: (stock: Filling, water: Filling, parts: Filling) =>
     line`${stock} of what you have and ${water} of what its label says to dilute it with: one part and ${parts}.`,
+  sources:
+    'Days and strengths: ranges of Hartmann & Kester, Plant Propagation, and Dole & Gibson, Cutting Propagation, from memory. Own counts are better. Mist and weaning: common practice, no source. Vapour pressure: FAO Paper 56.',
 });

@@ -41,4 +41,5 @@ export const whatsWrong = place('plants/whats-wrong', {
   notKept: (message: Filling) => line`Not saved: ${message}`,
   lessThan1In20: 'less than 1 in 20',
   aboutIn10: (value: Filling) => line`about ${value} in 10`,
+  forItSpeaks: (signs: Filling) => line`. For it: ${signs}`,
 });

@@ -14,4 +14,5 @@ export const tubPanel = place('run/tub-panel', {
   yoursWhatStayedOnThe: 'yours, what stayed on the screen',
   standsOnYourShelf: (name: Filling) => line`${name} is on your shelf.`,
   notKept: (message: Filling) => line`Not saved: ${message}`,
+  saveThe: (material: Filling) => line`Save the ${material},`,
 });

@@ -17,4 +17,6 @@ export const ownWindows = place('settings/own-windows', {
   fromToIsNoWindow: (name: Filling, low: Filling, high: Filling) =>
     line`${name}: ${low} to ${high} is not a range. The low end must be below the high end.`,
   notKept: (why: Filling) => line`Not saved: ${why}`,
+  fromLabel: 'from',
+  toLabel: 'to',
 });

@@ -4,4 +4,5 @@ export const judgedAlone = place('shelf/judged-alone', {
   byItselfFor: 'By itself, for',
   byItself: 'By itself',
   wants: (verdict: Filling, window: Filling) => line`${verdict}: should be ${window}`,
+  inLabel: 'in',
 });

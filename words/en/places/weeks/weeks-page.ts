@@ -85,4 +85,6 @@ export const weeksPage = place('weeks/weeks-page', {
   wetItWeighs: (mass: Filling) => line`wet it weighs ${mass}; its own weight not counted`,
   wetTrayWeighs: (mass: Filling) => line`wet it weighs ${mass}`,
   pouredDeep: (depth: Filling, time: Filling) => line`${depth} deep under it; taken up in about ${time}`,
+  sinceIn: (day: Filling, vessel: Filling, mix: Filling) => line`, since ${day} in ${vessel}, mix ${mix}:`,
+  ofTheOpenRecipe: (stage: Filling, vessel: Filling) => line`${stage}, ${vessel}, the open recipe:`,
 });

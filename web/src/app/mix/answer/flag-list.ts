@@ -2,11 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
 import { type Flag, isCare, type Severity } from '#core/judge/flag';
 import { type Remedy } from '#core/judge/remedies';
 import { type Library } from '#core/recipe/library';
-import { type Said } from '#core/units/said';
 import { fixWords } from '../../ui/words/fix-words';
 import { SaidPipe } from '../../ui/words/said';
 import { flagList as texts } from '#words/en/places/mix/answer/flag-list';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../../data/reader-here';
 
 const words: Record<Severity, { word: string; icon: string }> = {
   stop: { word: common.stop, icon: 'bi-octagon-fill' },
@@ -35,7 +35,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
               <button type="button" class="press" (click)="fixed.emit(flag)">
                 {{ texts.doThat }}
                 @if (does(flag); as what) {
-                  <span class="term">{{ what | said }}</span>
+                  <span class="term">{{ what }}</span>
                 }
               </button>
             }
@@ -75,6 +75,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
 })
 export class FlagList {
   protected readonly texts = texts;
+  private readonly reader = inject(ReaderHere);
   readonly flags = input.required<readonly Flag[]>();
   /** What the press of each flag would do, once it is worked out; null meanwhile. */
   readonly remedies = input<ReadonlyMap<string, Remedy | null> | null>(null);
@@ -101,9 +102,9 @@ export class FlagList {
     return flag.fix !== undefined && this.remedies()?.get(flag.code) !== null;
   }
 
-  protected does(flag: Flag): Said | null {
+  protected does(flag: Flag): string | null {
     const [remedy, library] = [this.remedies()?.get(flag.code), this.library()];
-    return remedy && library ? fixWords(remedy.fix, library) : null;
+    return remedy && library ? fixWords(remedy.fix, library, this.reader.formats()) : null;
   }
 }
 

@@ -40,7 +40,7 @@ const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPo
         <div class="fields">
           <app-number-field [label]="texts.soMuch" within="stock" [(value)]="amount" />
           <app-choice-field
-            label="of"
+            [label]="texts.ofLabel"
             [choices]="ways()"
             [value]="way()"
             (valueChange)="picked.set($event)"

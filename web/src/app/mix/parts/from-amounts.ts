@@ -55,7 +55,7 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
               (valueChange)="tell(row.material, $event)"
             />
             <app-choice-field
-              label="in"
+              [label]="texts.inLabel"
               [choices]="ways()"
               [value]="inWay(row.material)"
               (valueChange)="measure(row.material, $event!)"
@@ -72,7 +72,12 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
         <div class="row share">
           <app-choice-field [label]="texts.orThisPart" none="choose" [choices]="parts()" [(value)]="shared" />
           <app-choice-field [label]="texts.asMuchAs" [choices]="fractions" [(value)]="fraction" />
-          <app-choice-field label="of" [none]="texts.allTheRest" [choices]="others()" [(value)]="of" />
+          <app-choice-field
+            [label]="texts.ofLabel"
+            [none]="texts.allTheRest"
+            [choices]="others()"
+            [(value)]="of"
+          />
         </div>
         @if (readings(); as it) {
           <p role="status">{{ it }}</p>

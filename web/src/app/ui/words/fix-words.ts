@@ -1,34 +1,36 @@
 import { type Fix } from '#core/recipe/fix';
 import { type Library } from '#core/recipe/library';
-import { said, type Said } from '#core/units/said';
-import { shortName } from './words';
+import { fixWords as texts } from '#words/en/places/ui/words/fix-words';
+import { type Formats } from '#words/formats';
 
 /** What a press will do, in a few words. */
-export function fixWords(fix: Fix, library: Library): Said {
-  const named = (from: ReadonlyMap<string, { name: string }>, id: string): string =>
-    shortName(from.get(id)?.name ?? id).toLowerCase();
+export function fixWords(fix: Fix, library: Library, formats: Formats): string {
+  const named = (from: ReadonlyMap<string, { id: string; name: string }>, id: string): string =>
+    formats.name(from.get(id) ?? { id, name: id });
   const material = (id: string): string => named(library.materials, id);
   const product = (id: string): string => named(library.amendments, id);
   switch (fix.kind) {
     case 'limeToPh':
-      return said`${product(fix.amendment)} to pH ${fix.ph.toFixed(1)}`;
+      return texts.limeTo(product(fix.amendment), formats.ph(fix.ph));
     case 'noLime':
-      return said`no lime`;
+      return texts.noLime;
     case 'dropAmendment':
-      return said`without ${product(fix.amendment)}`;
+      return texts.without(product(fix.amendment));
     case 'dose':
-      return said`${{ doseGPerL: fix.gPerL }} of ${product(fix.amendment)}`;
+      return texts.doseOf(formats.dose(fix.gPerL), product(fix.amendment));
     case 'swapMaterial':
-      return said`${material(fix.to)} in place of ${material(fix.from)}`;
+      return texts.inPlaceOf(material(fix.to), material(fix.from));
     case 'addPart': {
       const parts = fix.parts ?? 1;
-      return said`${parts} ${parts === 1 ? 'part' : 'parts'} more of ${material(fix.material)}`;
+      return (parts === 1 ? texts.morePart : texts.moreParts)(parts, material(fix.material));
     }
     case 'screen':
-      return said`${material(fix.material)} screened at ${{ lengthMm: fix.mm }}`;
+      return texts.screenedAt(material(fix.material), formats.length(fix.mm));
     case 'vessel':
-      return said`into the ${library.vessels.get(fix.vessel)?.name ?? fix.vessel}`;
+      return texts.into(
+        formats.title(library.vessels.get(fix.vessel) ?? { id: fix.vessel, name: fix.vessel }),
+      );
     case 'all':
-      return fix.fixes.flatMap((one, i) => [...(i > 0 ? [', '] : []), ...fixWords(one, library)]);
+      return fix.fixes.map((one) => fixWords(one, library, formats)).join(', ');
   }
 }

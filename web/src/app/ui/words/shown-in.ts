@@ -13,7 +13,7 @@ const shown = (unit: string, per: number, zero = 0): ShownIn => ({ unit, per, ze
 
 /** Units whose name is not what is shown even in metric. */
 const inMetric: Record<string, ShownIn> = {
-  'L of a measure': shown('L', 1),
+  measureL: shown('L', 1),
   share: shown('', 0.01),
 };
 
@@ -25,7 +25,7 @@ const inUs: Record<string, ShownIn> = {
   kg: shown('lb', gramsIn.pound / 1000),
   L: shown('gal', litresIn.gallon),
   mm: shown('in', millimetresIn.inch),
-  'L of a measure': shown('quarts', litresIn.quart),
+  measureL: shown('quarts', litresIn.quart),
   'mg/L': shown('ppm', 1),
   'g/L': shown('lb/yd³', gPerLInPoundPerCubicYard),
   'm²': shown('ft²', 0.09290304),

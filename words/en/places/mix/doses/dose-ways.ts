@@ -16,4 +16,5 @@ export const doseWays = place('mix/doses/dose-ways', {
   gToABarrow: 'g to a barrow',
   cupsToABarrow: 'cups to a barrow',
   sacksToTheBatch: 'sacks to the batch',
+  ofLabel: 'of',
 });

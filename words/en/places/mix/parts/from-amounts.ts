@@ -21,4 +21,6 @@ export const fromAmounts = place('mix/parts/from-amounts', {
     line`Of all the rest that is ${whole} parts; of ${toLowerCase} alone ${ofOne}.`,
   fromWhatGoesIn: 'from what goes in',
   whichMakes: (parts: Filling, volume: Filling) => line`${parts}, which makes ${volume} of mix.`,
+  inLabel: 'in',
+  ofLabel: 'of',
 });
