@@ -8,6 +8,7 @@ import { type CareFacts } from '#core/plants/care-facts';
 import { type SeasonFacts } from '#core/season/season-facts';
 import { type CorrectionFacts } from '#core/batch/correct-facts';
 import { type LinkFacts } from '#core/recipe/link';
+import { type ApproachFacts } from '#core/recipe/schools';
 import { type TestFacts } from '#core/batch/test-facts';
 import { type MessageOf, type None } from '#core/units/message';
 import { type Formats } from '#words/formats';
@@ -53,6 +54,7 @@ export type AllFacts = StepFacts &
   VerdictFacts &
   SeasonFacts &
   TestFacts &
+  ApproachFacts &
   LinkFacts &
   CorrectionFacts &
   CareFacts;

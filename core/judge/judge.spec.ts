@@ -1,6 +1,6 @@
 import { recipeSchema } from '#contract/recipe';
 import { judgeMix } from '#core/judge/judge';
-import { schools, windowsOfSchool } from '#core/recipe/schools';
+import { approachIds, schools, windowsOfSchool } from '#core/recipe/schools';
 import { mixInputOf } from '#core/recipe/recipe';
 import { amendment, material, library } from '#testing/library';
 import { type Severity } from '#core/judge/flag';
@@ -221,10 +221,9 @@ describe('schools', () => {
     expect(all.filter((f) => f.severity === 'stop')).toEqual([]);
   });
 
-  test('there are twelve, each says what it is good at, what it costs and what it risks', () => {
+  test('there are twelve, each by its id', () => {
+    expect(schools.map(({ id }) => id)).toEqual(approachIds);
     expect(schools).toHaveLength(12);
-    for (const s of schools)
-      expect([s.says, s.goodAt, s.costs, s.risks].every((words) => words.length > 20)).toBe(true);
   });
 });
 

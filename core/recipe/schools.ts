@@ -1,3 +1,4 @@
+import { type None } from '#core/units/message';
 import { type FlagCode } from '#core/recipe/flag-code';
 import { type Family } from '#core/material/family';
 import { type Stage } from '#core/mix/stage';
@@ -11,17 +12,33 @@ import { limedPot, starterMixes } from '#core/recipe/starter-mixes';
 /** How loudly a rule speaks that does not stop. */
 export type Loudness = 'warn' | 'note';
 
+export const approachIds = [
+  'acid-peat',
+  'limed-peat-perlite',
+  'coir',
+  'living-compost',
+  'loam',
+  'aged-bark',
+  'gritty-mineral',
+  'old-mix',
+  'compost-blocks',
+  'hardwood-bark',
+  'young-trees',
+  'meals',
+] as const;
+export type ApproachId = (typeof approachIds)[number];
+/** What the screen calls each approach, and what it is like. */
+export type ApproachFacts = Record<
+  `approach.${ApproachId}.${'name' | 'says' | 'goodAt' | 'costs' | 'risks'}`,
+  None
+>;
+
 /**
- * A way of working, as the screen calls it, with a starting mix for each stage that it serves. It changes what a recipe starts from and how
+ * An approach, as the screen calls it, with a starting mix for each stage that it serves. It changes what a recipe starts from and how
  * loudly some rules speak; it never silences a `stop`.
  */
 export interface School {
-  id: string;
-  name: string;
-  says: string;
-  goodAt: string;
-  costs: string;
-  risks: string;
+  id: ApproachId;
   mixes: Partial<Record<Stage, Recipe>>;
   /** Where it wants other windows than the trade at large. */
   windows?: Partial<Record<Stage, AskedWindows>>;
@@ -52,11 +69,6 @@ const pressedCompost = wants('compost pressed into blocks, watered through befor
 export const schools: readonly School[] = [
   {
     id: 'acid-peat',
-    name: 'Fine acid peat',
-    says: 'Sow in nearly bare, acid, fine peat. Acid keeps mould down; the seed brings its own food.',
-    goodAt: 'Small seed, even moisture, little damping off.',
-    costs: 'Prick out early: there is nothing to eat and little lime.',
-    risks: 'Too acid for cabbages, lettuce and beet if they stay.',
     mixes: {
       germination: sketch(
         'germination',
@@ -70,21 +82,11 @@ export const schools: readonly School[] = [
   },
   {
     id: 'limed-peat-perlite',
-    name: 'Limed peat with perlite',
-    says: 'Peat for water, perlite for air, lime to a set pH, a small charge of feed. The same every time.',
-    goodAt: 'Uniform trays, clean, easy to feed by liquid.',
-    costs: 'Peat and perlite are bought in; feed must follow within weeks.',
-    risks: 'Once dry it repels water.',
     mixes: starterMixes,
     loudness: {},
   },
   {
     id: 'coir',
-    name: 'Coir',
-    says: 'Coir pith in place of peat: wets at once, near neutral, no lime to get wrong.',
-    goodAt: 'Rewetting, long standing, peat-free sales.',
-    costs: 'Wash it and give it calcium first; feed more nitrogen than in peat.',
-    risks: 'Salt and potassium from a bad lot.',
     mixes: {
       germination: sketch(
         'germination',
@@ -116,11 +118,6 @@ export const schools: readonly School[] = [
   },
   {
     id: 'living-compost',
-    name: 'Living compost and sand',
-    says: 'Compost from the heap carries the plant; sand opens it. Nothing is sterilised, the life is the point.',
-    goodAt: 'Cost, pot-ups and blocks that go straight to the field.',
-    costs: 'Weight, weeds to pull, every heap is different: test each one.',
-    risks: 'Salt and weeds under seed; gnats indoors.',
     mixes: {
       seedling: sketch('seedling', 'pot-9', {
         ...{ 'leaf-mould': 5, compost: 1, castings: 1, 'rice-hulls': 3, 'sand-sharp': 1 },
@@ -143,11 +140,6 @@ export const schools: readonly School[] = [
   },
   {
     id: 'loam',
-    name: 'Compost with loam',
-    says: 'Sterilised loam gives body and a buffer, peat holds the water, sand drains. Pots that stand and forgive.',
-    goodAt: 'Weight against wind, steady feed, blocks that hold.',
-    costs: 'Heavy to carry; loam must be found and sterilised.',
-    risks: 'Little air in small cells; heated too far it gives off ammonium and manganese.',
     mixes: {
       seedling: sketch(
         'seedling',
@@ -177,11 +169,6 @@ export const schools: readonly School[] = [
   },
   {
     id: 'aged-bark',
-    name: 'Aged bark',
-    says: 'Half to two thirds aged pine bark from the local mill, the rest peat. Air that lasts.',
-    goodAt: 'Shrubs, long crops, outdoor pots in rain.',
-    costs: 'Water more often; more nitrogen, since bark takes some.',
-    risks: 'Fresh bark heats and starves; too coarse for small cells.',
     mixes: {
       rooting: inPot9({ 'bark-pine': 2, 'perlite-coarse': 2, 'peat-medium': 1 }, 5.8, 0.1),
       potting: sketch(
@@ -195,11 +182,6 @@ export const schools: readonly School[] = [
   },
   {
     id: 'gritty-mineral',
-    name: 'Gritty mineral',
-    says: 'Pumice, grit and bark, screened of fines: drains at once, stands for years. For trees in warm climates.',
-    goodAt: 'Deep pots, long standing, roots that hate wet feet.',
-    costs: 'Weight; water daily in heat; feed from the top.',
-    risks: 'Dries out; useless in small cells.',
     mixes: {
       rooting: inPot9({ pumice: 5, 'perlite-coarse': 3, 'peat-medium': 1 }, 6, 0.1),
       potting: sketch(
@@ -214,11 +196,6 @@ export const schools: readonly School[] = [
   },
   {
     id: 'old-mix',
-    name: 'Rotted old mix',
-    says: 'Emptied trays rot for a season and come back with compost: nothing is thrown away, little is bought.',
-    goodAt: 'Pot-ups and growing on, at almost no cost.',
-    costs: 'A heap, a screen, and half a year of patience.',
-    risks: 'Weeds, gnats and old salts: never under seed, and test each heap.',
     mixes: {
       seedling: sketch('seedling', 'pot-9', { 'mix-reused': 5, compost: 1, 'perlite-coarse': 2 }),
       potting: sketch('potting', 'pot-13', { 'mix-reused': 5, compost: 2, 'perlite-coarse': 2 }),
@@ -236,11 +213,6 @@ export const schools: readonly School[] = [
   },
   {
     id: 'compost-blocks',
-    name: 'Compost, sand and eggshell, pressed',
-    says: 'Nothing bought: screened compost with a little sand and crushed eggshell, pressed wet into blocks.',
-    goodAt: 'Blocks for the field without peat or pots.',
-    costs: 'Old, leached compost; a mix that is heavy and short of air.',
-    risks: 'Salt burns small seed: water it through, and try a pinch of cress first.',
     mixes: {
       seedling: sketch(
         'seedling',
@@ -261,11 +233,6 @@ export const schools: readonly School[] = [
   },
   {
     id: 'hardwood-bark',
-    name: 'Hardwood and pine bark',
-    says: 'Two barks, composted and aged: the hard one feeds and holds, the soft one keeps it open.',
-    goodAt: 'Shrubs and trees in pots that stand for years.',
-    costs: 'Needs a supply of aged bark; water often at first.',
-    risks: 'Young bark starves the plant of nitrogen.',
     mixes: {
       rooting: inPot9({ 'bark-pine': 2, 'bark-hardwood': 1, 'perlite-coarse': 1 }, 6, 0.2),
       potting: sketch(
@@ -279,11 +246,6 @@ export const schools: readonly School[] = [
   },
   {
     id: 'young-trees',
-    name: 'Peat, grit and scoria',
-    says: 'Eleven of peat, five of grit, four of scoria: weight, grip and air for young trees.',
-    goodAt: 'Tall young trees that must not blow over.',
-    costs: 'Heavy to carry and to ship.',
-    risks: 'Grit takes the air in shallow pots: only deep ones.',
     mixes: {
       potting: sketch('potting', 'pot-15', { 'peat-coarse': 11, 'grit-granite': 5, scoria: 4 }, limedPot),
     },
@@ -299,11 +261,6 @@ export const schools: readonly School[] = [
   },
   {
     id: 'meals',
-    name: 'Meals mixed in from the start',
-    says: 'Peat and a little compost with slow meals in it from the first day: no can of feed for weeks.',
-    goodAt: 'Growers without liquid feed; steady growth in warm houses.',
-    costs: 'Must rest moist two to three weeks before use.',
-    risks: 'Warm and closed it turns to ammonium; gnats like it.',
     mixes: {
       seedling: sketch(
         'seedling',

@@ -7,6 +7,7 @@ import { care } from '#words/en/care';
 import { season } from '#words/en/season';
 import { corrections } from '#words/en/corrections';
 import { links } from '#words/en/links';
+import { approaches } from '#words/en/approaches';
 import { tests } from '#words/en/tests';
 import { type Catalog } from '#words/catalog';
 
@@ -22,6 +23,7 @@ export const en: Catalog = {
   ...results,
   ...season,
   ...tests,
+  ...approaches,
   ...links,
   ...corrections,
   ...care,

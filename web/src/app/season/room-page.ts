@@ -19,6 +19,7 @@ import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
 import { roomPage as texts } from '#words/en/places/season/room-page';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 /** What the season hangs on: last frosts, the benches there are, and how it is reckoned. */
 @Component({
@@ -138,11 +139,12 @@ import { common } from '#words/en/places/common';
 export class RoomPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly service = inject(SeasonService);
   private readonly notices = inject(Notices);
   protected readonly problem = signal('');
   protected readonly draft = signal<SeasonSettings | null>(null);
-  protected readonly ways = schools.map(({ id, name }) => ({ id, name }));
+  protected readonly ways = schools.map(({ id }) => ({ id, name: this.reader.word(`approach.${id}.name`) }));
   protected readonly frosts = [
     { id: 'early', name: texts.earlyOneYearOfTen },
     { id: 'usual', name: texts.usual },

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { schools, type School } from '#core/recipe/schools';
+import { type ApproachId, schools, type School } from '#core/recipe/schools';
 import { ownTimeZone } from '#core/units/day';
 import { stages, type Stage } from '#core/mix/stage';
 import { type Recipe } from '#core/recipe/recipe';
@@ -23,6 +23,7 @@ import { Money } from '../data/money';
 import { stageNames } from '../ui/words/words';
 import { settingsPage as texts } from '#words/en/places/settings/settings-page';
 import { common } from '#words/en/places/common';
+import { ReaderHere } from '../data/reader-here';
 
 /** Spreads as people think of them: plain words, shown in percent, points or pH units. */
 const spreadWords: Asked<keyof Spreads>[] = (
@@ -77,6 +78,7 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
 export class SettingsPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly reach = inject(Reach);
   /** Not on a device that came in from the network. */
   protected readonly atTheMachine = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
@@ -89,6 +91,11 @@ export class SettingsPage {
   private readonly store = inject(RecipeStore);
   private readonly router = inject(Router);
   protected readonly schools = schools;
+
+  protected says(id: ApproachId, part: 'name' | 'says' | 'goodAt' | 'costs' | 'risks'): string {
+    return this.reader.word(`approach.${id}.${part}`);
+  }
+
   protected readonly spreadWords = spreadWords;
   protected readonly stageNames = stageNames;
 

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { type Flag, isCare, type Severity } from '#core/judge/flag';
 import { type Remedy } from '#core/judge/remedies';
 import { type Library } from '#core/recipe/library';

@@ -21,6 +21,7 @@ import { RecipeStore } from '../../bench/recipe-store';
 import { jobPanel as texts } from '#words/en/places/mix/job/job-panel';
 import { common } from '#words/en/places/common';
 import { TitlePipe } from '../../ui/words/title';
+import { ReaderHere } from '../../data/reader-here';
 
 type Way = 'trays' | 'vessels' | 'litres';
 
@@ -46,6 +47,7 @@ type Way = 'trays' | 'vessels' | 'litres';
 export class JobPanel {
   protected readonly texts = texts;
   protected readonly common = common;
+  private readonly reader = inject(ReaderHere);
   protected readonly store = inject(RecipeStore);
   protected readonly way = inject(SchoolChoice);
   private readonly units = inject(Units);
@@ -90,6 +92,7 @@ export class JobPanel {
       .filter(({ id }) => id !== this.store.kind().id && !this.also().some(({ vessel }) => vessel === id))
       .map(({ id, name }) => ({ id, name })),
   );
+  protected readonly approach = computed(() => this.reader.word(`approach.${this.way.school().id}.name`));
   protected readonly alsoWords = computed(() =>
     this.also()
       .map(({ vessel, count }) => texts.andOf(count, nameIn(this.nameOf(vessel), this.units.system())))
