@@ -32,7 +32,7 @@ import { DayPipe } from '../ui/words/day';
       } @empty {
         @if (there.lines.value()) {
           <li class="empty">
-            <p>{{ texts.noBatchIsKeptYet }}</p>
+            <p>{{ texts.noBatchesYetOpenA }}</p>
             <a class="press next" routerLink="/mix">{{ texts.toTheMix }}</a>
           </li>
         }
@@ -59,7 +59,7 @@ import { DayPipe } from '../ui/words/day';
           </ul>
           @if (hasMoreAway()) {
             <button type="button" class="press quiet" (click)="more('yes')">
-              {{ texts.olderOnesInTheArchive }}
+              {{ texts.olderBatchesInTheArchive }}
             </button>
           }
         </details>
@@ -98,7 +98,7 @@ export class BatchList {
   protected back({ id, name }: BatchLine): void {
     this.batches.bringBack(id).subscribe({
       next: () => this.notices.say(texts.isBack(name)),
-      error: (error: Error) => this.notices.say(texts.notBroughtBack(error.message)),
+      error: (error: Error) => this.notices.say(texts.notRestored(error.message)),
     });
   }
 }

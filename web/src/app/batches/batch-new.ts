@@ -134,7 +134,7 @@ export class BatchNew {
           return;
         }
         this.season.plan.refresh();
-        this.notices.say(texts.batchIsKept(batch.id));
+        this.notices.say(texts.batchIsSaved(batch.id));
         void this.router.navigate(['/batches', batch.id], { replaceUrl: true });
       },
       error: (error: Error) => {

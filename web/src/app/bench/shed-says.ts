@@ -56,7 +56,7 @@ export class ShedSays {
     if (!stock) return '';
     const first = stock.endsFirst && shortName(this.shed.nameOf(stock.endsFirst)).toLowerCase();
     if (stock.litres !== null)
-      return texts.whatIsInTheShed(stockAmount('material', stock.litres, this.units.system()), first);
+      return texts.yourStockMakesOfIt(stockAmount('material', stock.litres, this.units.system()), first);
     return '';
   });
   protected readonly short = computed(() => {

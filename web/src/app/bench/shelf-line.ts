@@ -54,7 +54,7 @@ import { shelfLine as texts } from '#words/en/places/bench/shelf-line';
           />
           <ng-content />
           <app-tick-field class="use" [checked]="line.useUp" (checkedChange)="put({ useUp: $event })">
-            {{ texts.wantsUsingUp }}
+            {{ texts.useUpSoon }}
           </app-tick-field>
         </div>
       }

@@ -160,7 +160,7 @@ export class CuttingsPage {
     if (mix && 'air' in mix) {
       const { low, high, limit, surelyFrom, perhapsFrom } = mix.air;
       const whose = mix.own ? texts.theRootingMixThatIs : texts.theUsualRootingMix;
-      const holds = texts.hasToOfAirAfter(whose, mix.noun, fixed(low, 0), fixed(high, 0), fixed(limit, 0));
+      const holds = texts.hasToAirAfterThree(whose, mix.noun, fixed(low, 0), fixed(high, 0), fixed(limit, 0));
       told.push(
         perhapsFrom === null
           ? { says: texts.staysAbove(holds), warn: false }
@@ -202,7 +202,7 @@ export class CuttingsPage {
       pct(share),
       pct(low),
       pct(high),
-      wean ? texts.beginToWeanBaseHeat : texts.notYetMistAndHeat,
+      wean ? texts.beginToWeanBaseHeat : texts.notYetKeepMistAnd,
     );
   });
 

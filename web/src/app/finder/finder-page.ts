@@ -82,7 +82,7 @@ export class FinderPage {
     { name: 'peat', label: texts.lessPeat },
     { name: 'weight', label: texts.lightToCarry },
     { name: 'ingredients', label: texts.fewMaterials },
-    { name: 'useUp', label: texts.useUpWhatWantsUsing },
+    { name: 'useUp', label: texts.useUpWhatShouldBe },
   ];
 
   protected readonly byOdds = signal(true);
@@ -195,7 +195,7 @@ export class FinderPage {
   private ifWords(edge: Lead | null): string {
     switch (edge?.by) {
       case 'window':
-        return texts.ifItsLayFurtherInside(this.nameOf(edge.id).toLowerCase());
+        return texts.ifItsWereFurtherInside(this.nameOf(edge.id).toLowerCase());
       case 'unusual':
         return texts.ifItsSharesWereThe;
       case 'wish':
@@ -205,7 +205,7 @@ export class FinderPage {
       case 'rounder':
         return texts.withRounderPartsItIs;
       default:
-        return texts.tooNothingThatIsAsked;
+        return texts.tooByWhatYouAsk;
     }
   }
 

@@ -179,7 +179,7 @@ export class MixPage {
       untracked(() => {
         if (JSON.stringify(recipe) !== JSON.stringify(this.store.recipe())) this.store.start(recipe);
         if (problems.length > 0)
-          this.notices.say(texts.theLinkWasNotRead(problems.map((one) => this.reader.read(one)).join(' ')));
+          this.notices.say(texts.partOfTheLinkCould(problems.map((one) => this.reader.read(one)).join(' ')));
       });
     });
     effect((onCleanup) => {

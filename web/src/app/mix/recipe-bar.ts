@@ -66,7 +66,7 @@ export class RecipeBar {
         const { name, places } = readingWords(id, noun);
         return `${inSentence(name)} ${fixed(from, places)} → ${fixed(to, places)}`;
       });
-      return texts.computedAnewSinceItWas(all.join(', '));
+      return texts.recomputedSinceItWasSaved(all.join(', '));
     }
     return figures === null && MODEL > 1 ? texts.savedUnderAnEarlierModel : '';
   });
@@ -123,7 +123,7 @@ export class RecipeBar {
   protected bringBack(mix: MixVersion): void {
     this.mixes.bringBack(mix.mixId).subscribe({
       next: () => this.store.open(mix),
-      error: (error: Error) => this.notices.say(texts.notBroughtBack(error.message)),
+      error: (error: Error) => this.notices.say(texts.notRestored(error.message)),
     });
   }
 
@@ -158,7 +158,7 @@ export class RecipeBar {
         this.store.keptAs({ ...opened, name });
         this.naming.set(false);
         this.busy.set(false);
-        this.notices.say(texts.itIsCalledNow(name));
+        this.notices.say(texts.itIsNowCalled(name));
       },
       error: (error: Error) => {
         this.busy.set(false);
@@ -175,7 +175,7 @@ export class RecipeBar {
         this.naming.set(false);
         this.name.set('');
         this.busy.set(false);
-        this.notices.say(mix ? texts.keptAsVersion(mix.name, mix.version) : keptHere(texts.thisRecipe));
+        this.notices.say(mix ? texts.savedAsVersion(mix.name, mix.version) : keptHere(texts.thisRecipe));
       },
       error: (error: Error) => {
         this.busy.set(false);

@@ -33,7 +33,7 @@ type What = 'up' | 'made';
     </div>
     @if (fetched(); as it) {
       @if (it.failed) {
-        <p class="wrong" role="alert">{{ texts.couldNotFetchTheCounts(it.failed) }}</p>
+        <p class="wrong" role="alert">{{ texts.couldNotLoadTheCounts(it.failed) }}</p>
       } @else {
         @if (verdict(); as says) {
           <p class="verdict" role="status">{{ says.says | said }}</p>

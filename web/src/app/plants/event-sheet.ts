@@ -29,12 +29,12 @@ const asked: readonly Asked[] = [
   {
     kind: 'up',
     name: common.cameUp,
-    number: { label: texts.soManyInAll, within: 'plantCount', whole: true },
+    number: { label: texts.howManyInAll, within: 'plantCount', whole: true },
   },
   {
     kind: 'count',
     name: texts.counted,
-    number: { label: texts.soManyStand, within: 'plantCount', whole: true },
+    number: { label: texts.howManyStand, within: 'plantCount', whole: true },
   },
   {
     kind: 'lost',
@@ -118,7 +118,7 @@ const asked: readonly Asked[] = [
           }
           @if (it.kind === 'watered') {
             <app-number-field
-              [label]="texts.inSoManyMinutes"
+              [label]="texts.minutesItTook"
               within="waterMinutes"
               [whole]="true"
               [(value)]="minutes"
@@ -159,7 +159,7 @@ const asked: readonly Asked[] = [
         }
         @if (it.kind === 'sprayed') {
           <p class="term">
-            {{ texts.whatItsLabelSaysHolds }}
+            {{ texts.followItsLabelGlovesGoggles }}
           </p>
         }
         @if (problem() || missing()) {

@@ -161,7 +161,7 @@ export class PlantList {
   protected more(): void {
     this.plants.more('no', this.shown().length).subscribe({
       next: (lines) => this.older.update((there) => [...there, ...lines]),
-      error: (error: Error) => this.notices.say(texts.couldNotFetchTheOlder(error.message)),
+      error: (error: Error) => this.notices.say(texts.couldNotLoadTheOlder(error.message)),
     });
   }
 }

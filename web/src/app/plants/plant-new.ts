@@ -242,7 +242,7 @@ export class PlantNew {
             return;
           }
           if (draft.season) this.season.plan.refresh();
-          this.notices.say(texts.isWithThePlants(this.crop()?.name ?? texts.it));
+          this.notices.say(texts.isSavedUnderPlants(this.crop()?.name ?? texts.it));
           void this.router.navigate(['/plants', made.id], { replaceUrl: true });
         },
         error: (error: Error) => {

@@ -7,7 +7,7 @@ const percent = (part: number, of: number): string => `${Math.round((100 * part)
 /** "268 of 288 came up, 262 stand". */
 export function tallySays({ tally, start }: Pick<PlantingLine, 'tally' | 'start'>): string {
   const { begun, entered, alive, out, moved } = tally;
-  if (entered === null || alive === null) return texts.begunNothingCountedYet(begun);
+  if (entered === null || alive === null) return texts.sownOrStruckNothingCounted(begun);
   const up = isCounted(start)
     ? `${begun} ${startWords[start]}`
     : texts.ofIt(entered, begun, start === 'sow' ? texts.cameUp : 'rooted', percent(entered, begun));

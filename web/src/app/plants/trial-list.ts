@@ -27,17 +27,17 @@ import { DayPipe } from '../ui/words/day';
           <a [routerLink]="['/plants/trials', one.id]"
             ><b>{{ one.name }}</b></a
           >
-          <span class="term">{{ texts.armsInBlocks(one.on | day, one.arms.length, one.blocks) }}</span>
+          <span class="term">{{ texts.mixesInGroups(one.on | day, one.arms.length, one.blocks) }}</span>
         </li>
       } @empty {
         @if (trials.value()) {
-          <li>{{ texts.noTrialIsLaidOut }}</li>
+          <li>{{ texts.noTrialsYet }}</li>
         }
       }
     </ul>
     <h2>{{ texts.newTrial }}</h2>
     <p>
-      {{ texts.everyBlockIsAPlace }}
+      {{ texts.aGroupIsOnePlace }}
     </p>
     <form (submit)="$event.preventDefault(); ready() && layOut()">
       <div class="fields">
@@ -51,7 +51,12 @@ import { DayPipe } from '../ui/words/day';
           [(value)]="cells"
         />
         <app-number-field [label]="texts.blocks" within="trialBlocks" [whole]="true" [(value)]="blocks" />
-        <app-number-field [label]="texts.seedOfTheOrder" within="seed" [whole]="true" [(value)]="seed" />
+        <app-number-field
+          [label]="texts.startingNumberOfTheOrder"
+          within="seed"
+          [whole]="true"
+          [(value)]="seed"
+        />
       </div>
       @for (arm of arms(); track $index; let i = $index) {
         <div class="fields">

@@ -43,7 +43,7 @@ type Tray = Trial['trays'][number];
       @if (verdict(); as it) {
         <app-share-rulers [arms]="arms()" [shares]="it.shares" />
       }
-      <h2>{{ texts.traysAsTheyStandTo }}</h2>
+      <h2>{{ texts.traysInTheirPlacesTo }}</h2>
       <div class="blocks">
         @for (block of blocks(); track block.block) {
           <section [attr.aria-label]="texts.block + block.block">
@@ -71,7 +71,7 @@ type Tray = Trial['trays'][number];
                 </button>
                 @for (one of refusedOf(tray.planting); track one.key) {
                   <p class="wrong" role="alert">
-                    {{ texts.notTaken(one.why) }}
+                    {{ texts.notSaved(one.why) }}
                     <button type="button" class="press" (click)="record.leaveIt(one.key)">
                       {{ common.delete }}
                     </button>
@@ -192,7 +192,7 @@ export class TrialPage {
           this.there.value()!.seed,
         )
       : '';
-    return [verdict ? this.reader.read(verdict.says) : texts.nothingToSayBeforeEach, warning, still.trim()]
+    return [verdict ? this.reader.read(verdict.says) : texts.noResultBeforeEachMix, warning, still.trim()]
       .filter(Boolean)
       .join(' ');
   });

@@ -47,7 +47,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
     @if (answer(); as it) {
       <div aria-live="polite">
         @if (knownSays()) {
-          <p class="term">{{ texts.theRecordSays(knownSays()) }}</p>
+          <p class="term">{{ texts.fromTheRecord(knownSays()) }}</p>
         }
         <ol class="causes">
           @for (one of it.ranked; track one.cause) {
@@ -60,7 +60,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
         @if (it.test; as test) {
           <div class="test">
             <p>
-              <b>{{ texts.whatWouldTellMost }}</b> {{ findOut(test.id) }}.
+              <b>{{ texts.whatWouldShowMost }}</b> {{ findOut(test.id) }}.
             </p>
             <div class="answers">
               @for (state of statesOf(test.id); track state) {

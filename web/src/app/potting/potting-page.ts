@@ -156,7 +156,7 @@ export class PottingPage {
       ...{ name, air: fixed(airPct, 1), water: fixed(waterPct, 0) },
     });
     return [
-      row(texts.theBallOnItsOwn, up.before),
+      row(texts.theBallInItsOld, up.before),
       row(texts.theBallInTheNew, up.after),
       row(texts.theWholePotOfNew, up.around),
     ];
@@ -206,7 +206,7 @@ export class PottingPage {
     if (!it) return { says: texts.noTopDressing(name), caution: '' };
     const day = 7 * (it.fromWeek - 1);
     const when = day === 0 ? texts.atPotting : texts.aboutDayAfterPottingWhen(day);
-    const most = it.capped ? texts.theyWouldTakeMoreBut : '';
+    const most = it.capped ? texts.theyWouldUseMoreBut : '';
     return {
       says: texts.layOnTop(name, this.reader.formats().mass(it.grams), when, most),
       caution: cautionWords[product.caution],

@@ -80,7 +80,9 @@ export class TestList {
     const measured = { ...recipe.measured, shrinkagePct: Math.round(shrinkagePct * 10) / 10 };
     this.mixes.keepVersion({ mixId, mixKey, name }, { ...recipe, measured }).subscribe({
       next: (mix) =>
-        this.notices.say(mix ? texts.keptInVersion(mix.name, mix.version) : keptHere(texts.theYieldOf(name))),
+        this.notices.say(
+          mix ? texts.savedInVersion(mix.name, mix.version) : keptHere(texts.theYieldOf(name)),
+        ),
       error: (error: Error) => this.notices.say(texts.notKept(error.message)),
     });
   }

@@ -189,7 +189,7 @@ export class TubPanel {
         next: (lot) => {
           this.shelf.lines.refresh();
           if (what === 'left') this.run.enter({ kind: 'left', litres: 0 });
-          this.notices.say(texts.standsOnYourShelf(name));
+          this.notices.say(texts.isOnYourShelf(name));
           void this.router.navigate(['/shelf/lots', lot.id]);
         },
         error: (error: Error) => this.problem.set(texts.notKept(error.message)),

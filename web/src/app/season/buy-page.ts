@@ -23,7 +23,7 @@ import { NurseryService } from '../data/nursery';
   template: `
     <app-fetch-state [of]="service.plan" [what]="common.theSeason" />
     <p class="lead">
-      {{ texts.allThatTheSowingsPot }}
+      {{ texts.allThatSowingsPotUps }}
     </p>
     @for (week of weeks(); track week.name) {
       <section [attr.aria-label]="week.name">

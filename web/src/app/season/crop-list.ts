@@ -52,7 +52,7 @@ const covers = named({
 const spares = named({
   thin: texts.thinnedToOne,
   prick: texts.prickedOut,
-  keep: texts.allKeptWhereTheyStand,
+  keep: texts.allKeptInPlace,
 });
 const depths = named({ level: texts.atItsOldLevel, deep: texts.deepToTheFirstTrue });
 
@@ -181,7 +181,7 @@ export class CropList {
     this.service.keepCrop(id === '' ? null : id, says, made).subscribe({
       next: () => {
         this.draft.set(null);
-        this.notices.say(texts.isWithYourCrops(made.name));
+        this.notices.say(texts.isSavedWithYourCrops(made.name));
       },
       error: (error: Error) => this.problem.set(texts.notKept(error.message)),
     });

@@ -62,11 +62,11 @@ const offset: Asked<Figure> = {
   whole: true,
 };
 const seed: Asked<Figure>[] = [
-  { name: 'germinationPct', label: texts.comesUpByTheBag, within: [1, 100] },
+  { name: 'germinationPct', label: texts.germinationOnThePacket, within: [1, 100] },
   { name: 'seedYear', label: texts.yearOfTheSeed, within: [1900, 2200], whole: true },
   { name: 'of', label: texts.yourTestSeedsLaidOut, within: 'seedTested', whole: true },
   { name: 'came', label: texts.yourTestCameUp, within: [0, 10_000], whole: true },
-  { name: 'confidencePct', label: texts.sureOfTheStand, within: [50, 99.99] },
+  { name: 'confidencePct', label: texts.chanceOfEnoughPlants, within: [50, 99.99] },
 ];
 
 interface Tested {
@@ -177,7 +177,7 @@ export class LinePage {
   protected readonly testProblem = computed(() => {
     const { came, of } = this.tested();
     if (came === undefined && of === undefined) return '';
-    if (came === undefined || of === undefined) return texts.aTestWantsBothHow;
+    if (came === undefined || of === undefined) return texts.aTestNeedsBothHow;
     return came > of ? texts.noMoreCanComeUp(of, came) : '';
   });
 
@@ -216,7 +216,7 @@ export class LinePage {
     const [first, plan] = [this.first(), this.service.plan.value()];
     if (!first || !plan) return '';
     const chance = frostChance(plan.settings.frost, first.plantOn);
-    if (chance < 0.005) return texts.noFrostToSpeakOf;
+    if (chance < 0.005) return texts.hardlyAnyFrostAfterIt;
     const [n, of] = chance < 0.095 ? [Math.round(100 * chance), 100] : [Math.round(10 * chance), 10];
     return texts.frostAfterItInOf(n, n === 1 ? 'year' : 'years', of);
   });
@@ -334,7 +334,7 @@ export class LinePage {
     sent.subscribe({
       next: () => {
         this.leave();
-        this.notices.say(texts.standsInTheSeason(name));
+        this.notices.say(texts.isInTheSeason(name));
         void this.router.navigate(['/season/plan']);
       },
       error: (error: Error) => {

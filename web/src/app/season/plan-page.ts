@@ -78,7 +78,7 @@ export class PlanPage {
     const says = (what: string, kind: string, it: BenchWeek | null): string[] =>
       it
         ? [
-            texts.wantsInThereIs(
+            texts.needsInThereIs(
               what,
               this.area(it.needM2),
               kind,

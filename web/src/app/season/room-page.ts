@@ -31,7 +31,7 @@ import { ReaderHere } from '../data/reader-here';
       <section aria-labelledby="frost">
         <h2 id="frost">{{ texts.theLastFrostHere }}</h2>
         <p class="lead">
-          {{ texts.threeDaysOfYourOwn }}
+          {{ texts.enterThreeDaysFrostIs }}
         </p>
         <div class="fields">
           @for (one of frosts; track one.id) {
@@ -202,7 +202,7 @@ export class RoomPage {
     this.service.set(draft).subscribe({
       next: () =>
         this.notices.undoable(
-          texts.keptTheSeasonIsCounted,
+          texts.savedTheSeasonNowCounts,
           () => this.service.set(before),
           () => this.draft.set(before),
         ),

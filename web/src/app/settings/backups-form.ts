@@ -80,7 +80,7 @@ const whys: Readonly<Record<Backup['why'], string>> = {
             {{ texts.holds(holds(one.counts)) }}
           </p>
           <p>
-            {{ texts.whatIsThereNowIs(lost() || texts.nothingThatIsThereNow) }}
+            {{ texts.whatIsHereNowIs(lost() || texts.itHoldsEverythingThatIs) }}
           </p>
           <button type="button" class="press next" [disabled]="doing.busy()" (click)="restore(one)">
             {{ texts.restoreIt2 }}
@@ -160,16 +160,16 @@ export class BackupsForm {
   protected bring(input: HTMLInputElement): void {
     const file = input.files?.[0];
     input.value = '';
-    if (file) this.doing.run(this.service.bring(file), texts.notTaken, (one) => this.chosen.set(one));
+    if (file) this.doing.run(this.service.bring(file), texts.notAdded, (one) => this.chosen.set(one));
   }
 
   protected keepSecond(): void {
     const folder = this.second();
-    if (folder !== null) this.doing.run(this.service.setSecondPlace(folder), texts.notKept);
+    if (folder !== null) this.doing.run(this.service.setSecondPlace(folder), texts.notSaved);
   }
 
   /** Everything on the page is of another folder then: it is loaded anew. */
   protected restore({ name }: Backup): void {
-    this.doing.run(this.service.restore(name), texts.notPutBack, () => location.reload());
+    this.doing.run(this.service.restore(name), texts.notRestored, () => location.reload());
   }
 }

@@ -84,7 +84,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
             <p class="term">{{ texts.forOneDeviceUntil(code.until | date: 'HH:mm') }}</p>
             @if (it.way === 'sealed') {
               <p class="term">
-                {{ texts.itWarnsOfTheCertificate }}
+                {{ texts.atFirstItWarnsOf }}
               </p>
             }
           </div>
@@ -110,7 +110,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
                   {{ texts.rename }}<span class="visually-hidden"> {{ one.name }}</span>
                 </button>
                 <button type="button" class="press quiet" (click)="run(service.takeAway(one.id))">
-                  {{ texts.takeItsLeaveAway }}<span class="visually-hidden">: {{ one.name }}</span>
+                  {{ texts.removeThisDevice }}<span class="visually-hidden">: {{ one.name }}</span>
                 </button>
               </span>
             }

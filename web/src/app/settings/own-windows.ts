@@ -126,7 +126,7 @@ export class OwnWindowsForm {
     if (!(next.low < next.high)) {
       this.wrong.set({
         id: row.id,
-        says: texts.fromToIsNoWindow(row.name, next.low, next.high),
+        says: texts.toIsNotARange(row.name, next.low, next.high),
       });
       return;
     }

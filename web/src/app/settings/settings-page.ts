@@ -43,7 +43,7 @@ const spreadWords: Asked<keyof Spreads>[] = (
     ['firmingExponent', texts.howPressingNarrowsPoresIn, ''],
     ['carbonate', texts.freeLimeInComposts, 'share'],
     ['shrinkagePoints', texts.lostInMixingPoints, 'share'],
-    ['ecFactor', texts.ecOfSoMuchSalt, 'share'],
+    ['ecFactor', texts.ecOfAGivenSalt, 'share'],
   ] as const
 ).map(([name, label, unit]) => ({
   name,

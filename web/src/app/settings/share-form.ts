@@ -52,7 +52,7 @@ const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/
       </ul>
       <div class="acts">
         <button type="button" class="press next" [disabled]="busy() || chosen().size === 0" (click)="take()">
-          {{ texts.takeOfThem(chosen().size) }}
+          {{ texts.addOfThem(chosen().size) }}
         </button>
         <button type="button" class="press quiet" (click)="leave()">{{ common.cancel }}</button>
       </div>
@@ -114,10 +114,10 @@ export class ShareForm {
             this.lines.set(lines);
             this.chosen.set(new Set(lines.filter(({ state }) => state !== 'same').map(idOf)));
           },
-          error: (error: Error) => this.problem.set(texts.thisFileIsNotUnderstood(error.message)),
+          error: (error: Error) => this.problem.set(texts.thisFileCannotBeRead(error.message)),
         });
       })
-      .catch(() => this.problem.set(texts.thisFileIsNotUnderstood2));
+      .catch(() => this.problem.set(texts.thisFileCannotBeRead2));
   }
 
   protected choose(one: ShareLine, wanted: boolean): void {
@@ -138,7 +138,7 @@ export class ShareForm {
       .subscribe({
         next: ({ taken }) => {
           this.leave();
-          this.done.set(texts.taken(taken.join(', ')));
+          this.done.set(texts.added(taken.join(', ')));
         },
         error: (error: Error) => {
           this.busy.set(false);

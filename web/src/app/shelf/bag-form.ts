@@ -27,7 +27,7 @@ const asked: Asked<Printed>[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lead">
-      {{ texts.takeTheIngredientsInThe }}
+      {{ texts.enterTheIngredientsInThe }}
     </p>
     <div class="fields">
       <app-text-field [label]="texts.nameOnTheBag" [(value)]="name" />
@@ -45,7 +45,7 @@ const asked: Asked<Printed>[] = [
           <li>
             <span>{{ shortName(one.name) }}</span>
             <app-number-field
-              [label]="texts.partsOf + shortName(one.name).toLowerCase() + texts.ifTold"
+              [label]="texts.partsOf + shortName(one.name).toLowerCase() + texts.ifGiven"
               within="typedParts"
               [value]="parts()[one.id]"
               (valueChange)="tell(one.id, $event)"
@@ -63,7 +63,7 @@ const asked: Asked<Printed>[] = [
     </div>
     @if (made(); as it) {
       @if ('why' in it) {
-        <p class="wrong" role="alert">{{ texts.thatCannotBe(it.why) }}</p>
+        <p class="wrong" role="alert">{{ texts.notPossible(it.why) }}</p>
       } @else {
         <app-judged-alone [row]="it.row" />
       }

@@ -100,7 +100,7 @@ export class JudgedAlone {
     return {
       ...{ id: reading.id, verdict: reading.verdict, name: readingWords(reading.id, noun).name },
       value: value.toFixed(places),
-      says: reading.verdict === 'ok' ? `right: ${window}` : texts.wants(reading.verdict, window),
+      says: reading.verdict === 'ok' ? `right: ${window}` : texts.shouldBe(reading.verdict, window),
     };
   }
 }

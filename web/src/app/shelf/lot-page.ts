@@ -19,7 +19,7 @@ const moves: { id: Move; name: string }[] = [
   { id: 'came', name: texts.moreCame },
 ];
 const moved: Record<Move, string> = {
-  counted: texts.putRightByCounting,
+  counted: texts.setRightByCounting,
   lost: 'lost',
   came: texts.moreCame2,
 };
@@ -36,7 +36,7 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
       <p class="term">
         {{ texts.cameOn(it.lot.receivedOn | day) }}
         @if (it.lot.readyOn) {
-          {{ texts.notToBeUsedBefore(it.lot.readyOn | day) }}
+          {{ texts.doNotUseBefore(it.lot.readyOn | day) }}
         }
         @if (it.lot.seed?.germination; as share) {
           {{ texts.cameUpInItsTest((100 * share).toFixed(0)) }}
@@ -89,7 +89,7 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
               @for (use of batch.uses; track $index) {
                 <p>{{ texts.on(use.what, use.count, use.on | day) }}</p>
               } @empty {
-                <p class="term">{{ texts.notToldWhereItWas }}</p>
+                <p class="term">{{ texts.whereItWasUsedIs }}</p>
               }
             </li>
           } @empty {

@@ -104,12 +104,12 @@ const year: Asked<Figure>[] = [
             </tbody>
           </table>
         </div>
-        <p class="term">{{ texts.theDearestFirstWhatIs }}</p>
+        <p class="term">{{ texts.theMostCostlyFirstWhat }}</p>
       }
     </section>
     <section aria-labelledby="cells">
       <h2 id="cells">{{ texts.aHundredPlantsByWhat }}</h2>
-      <div class="wide" role="group" [attr.aria-label]="texts.byWhatTheyStandIn" tabindex="0">
+      <div class="wide" role="group" [attr.aria-label]="texts.byVessel" tabindex="0">
         <table>
           <thead>
             <tr>

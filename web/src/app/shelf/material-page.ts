@@ -51,7 +51,7 @@ import { TitlePipe } from '../ui/words/title';
               </th>
               <th scope="col">{{ texts.book }}</th>
               <th scope="col">{{ texts.yours }}</th>
-              <th scope="col">{{ texts.whereItLies }}</th>
+              <th scope="col">{{ texts.whereItIs }}</th>
               <th scope="col">{{ texts.tests }}</th>
             </tr>
           </thead>
@@ -83,7 +83,7 @@ import { TitlePipe } from '../ui/words/title';
         </p>
       } @else {
         <p class="lead">
-          {{ texts.takenFromTheBookSo }}
+          {{ texts.fromTheBookSoFar }}
         </p>
       }
     }
@@ -135,7 +135,7 @@ import { TitlePipe } from '../ui/words/title';
               <li [class.aside]="one.aside">
                 <span>{{ one.on | day: 'first' }}: {{ told(one.values) }}</span>
                 <button type="button" class="press quiet" (click)="lay(one.id, !one.aside)">
-                  {{ one.aside ? texts.takeItUpAgain : texts.layItAside }}
+                  {{ one.aside ? texts.useItAgain : texts.setItAside }}
                 </button>
               </li>
             }

@@ -23,12 +23,12 @@ import { ReaderHere } from '../data/reader-here';
     <div class="fields">
       <app-choice-field [label]="common.mix" none="choose" [choices]="choices()" [(value)]="mix" />
       <app-text-field [label]="common.called" [(value)]="name" />
-      <app-number-field [label]="texts.mixedSoManyWeeksAgo" within="mixAgeWeeks" [(value)]="weeks" />
+      <app-number-field [label]="texts.weeksSinceItWasMixed" within="mixAgeWeeks" [(value)]="weeks" />
       <app-number-field [label]="texts.stoodAt" unit="°C" within="houseC" [(value)]="celsius" />
     </div>
     @if (made(); as it) {
       @if ('why' in it) {
-        <p class="wrong" role="alert">{{ texts.thatCannotBe(it.why) }}</p>
+        <p class="wrong" role="alert">{{ texts.notPossible(it.why) }}</p>
       } @else {
         <app-judged-alone [row]="it.row" />
       }

@@ -85,7 +85,7 @@ const round: Asked<Figure>[] = [
       <app-package-form [material]="material()" (came)="opened.set($event)" />
       @if (rest(); as it) {
         <app-tick-field [(checked)]="rests"
-          >{{ texts.notToBeUsedBefore(readyOn()) }} <span class="term">{{ it.why }}</span></app-tick-field
+          >{{ texts.doNotUseBefore(readyOn()) }} <span class="term">{{ it.why }}</span></app-tick-field
         >
       }
     }

@@ -25,7 +25,7 @@ export function ownKeeper(): OwnKeeper {
       library.keepMaterial(id, says, row).subscribe({
         next: () => {
           shelf.lines.refresh();
-          notices.say(texts.standsOnYourShelf(row.name));
+          notices.say(texts.isOnYourShelf(row.name));
           done();
         },
         error: (error: Error) => problem.set(texts.notKept(error.message)),

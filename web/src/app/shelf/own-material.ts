@@ -148,10 +148,10 @@ export class OwnMaterial {
   protected readonly preview = computed(() => {
     const made = this.made();
     if (!made) return '';
-    if ('why' in made) return texts.thatCannotBe(made.why);
+    if ('why' in made) return texts.notPossible(made.why);
     const { row } = made;
     const { density, length } = this.reader.formats();
-    return texts.itComesToPhTimes(
+    return texts.resultPhTimesAsHeavy(
       row.ph,
       density(row.dryBulkDensityGPerL),
       row.waterAt10CmPct.toFixed(0),

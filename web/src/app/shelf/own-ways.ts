@@ -14,7 +14,7 @@ type Way = 'like' | 'bag' | 'mix';
   template: `
     <section aria-labelledby="own-ways">
       <h2 id="own-ways">{{ texts.somethingOfYourOwn }}</h2>
-      <app-segments [label]="texts.howItIsTold" [choices]="ways" [(value)]="way" />
+      <app-segments [label]="texts.howYouEnterIt" [choices]="ways" [(value)]="way" />
       @switch (way()) {
         @case ('bag') {
           <app-bag-form />

@@ -93,7 +93,7 @@ export interface Came {
       </p>
     }
     @if (kind() === 'bulk') {
-      <p class="term">{{ texts.countingOnWhatWeighsDry(material()?.name?.toLowerCase() ?? texts.it) }}</p>
+      <p class="term">{{ texts.fromWhatWeighsDryBy(material()?.name?.toLowerCase() ?? texts.it) }}</p>
     }
   `,
   imports: [ChoiceField, NumberList, Segments],

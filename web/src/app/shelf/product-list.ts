@@ -70,19 +70,19 @@ const kinds: { id: AmendmentKind; name: string }[] = [
     <app-fetch-state [of]="library.fetched" [what]="texts.theProducts" />
     <details class="own" [open]="changing() !== null" aria-labelledby="own-product">
       <summary id="own-product">{{ changing() ? texts.change + name() : common.oneOfYourOwn }}</summary>
-      <app-segments [label]="texts.howItIsTold" [choices]="ways" [(value)]="way" />
+      <app-segments [label]="texts.howYouEnterIt" [choices]="ways" [(value)]="way" />
       @if (way() === 'label') {
         <div class="fields">
           <app-text-field [label]="texts.nameOnTheBag" [(value)]="name" />
           <app-choice-field [label]="texts.whatItIs" [choices]="kinds" [(value)]="kind" />
-          <app-choice-field [label]="texts.pAndKStandThere" [choices]="asWhat" [(value)]="oxides" />
+          <app-choice-field [label]="texts.pAndKAreGiven" [choices]="asWhat" [(value)]="oxides" />
           <app-number-list [asked]="fields()" [values]="figures()" (typed)="type($event)" />
         </div>
         <app-tick-field [(checked)]="traces">
           {{ texts.itsLabelNamesTraceElements }}
         </app-tick-field>
         <p class="term">
-          {{ texts.whatIsLeftOutIs(shortName(kin().name).toLowerCase()) }}
+          {{ texts.whatYouLeaveOutIs(shortName(kin().name).toLowerCase()) }}
         </p>
       } @else {
         <div class="fields">
@@ -117,7 +117,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       }
       @if (made(); as it) {
         @if ('why' in it) {
-          <p class="wrong" role="alert">{{ texts.thatCannotBe(it.why) }}</p>
+          <p class="wrong" role="alert">{{ texts.notPossible(it.why) }}</p>
         } @else {
           <p role="status">{{ analysisOf(it.row) }}</p>
           @if (it.row.caution) {
@@ -283,7 +283,7 @@ export class ProductList {
     const more = [
       one.caPct > 0 ? `Ca ${n(one.caPct)} %` : '',
       one.mgPct > 0 ? `Mg ${n(one.mgPct)} %` : '',
-      one.ccePct > 0 ? texts.sweetensLikeCalciumCarbonate(n(one.ccePct)) : '',
+      one.ccePct > 0 ? texts.limesLikeCalciumCarbonate(n(one.ccePct)) : '',
       one.traces ? texts.withTraces : '',
       one.kind === 'coated' ? texts.lastsWeeks(n(one.longevityWeeks21C)) : '',
       texts.aLevelCupWeighs2(this.cupOf(one)),

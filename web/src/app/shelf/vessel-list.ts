@@ -60,7 +60,7 @@ const pressed: Asked<Size> = {
 };
 const costs: Asked<Size>[] = [
   { name: 'price', label: texts.priceOfATraySet, within: 'price' },
-  { name: 'uses', label: texts.usedSoManyTimes, within: 'vesselUses', whole: true },
+  { name: 'uses', label: texts.timesUsed, within: 'vesselUses', whole: true },
   { name: 'minutes', label: texts.minutesToFillOrPress, within: 'labourMinutes' },
   { name: 'stands', label: texts.aTraySetOrSingle, unit: 'm²', within: 'trayM2' },
 ];
@@ -86,7 +86,7 @@ const wallKinds = [
         <app-number-list [asked]="fields()" [values]="sizes()" (typed)="type($event)" />
       </div>
       @if (form() !== 'block') {
-        <app-tick-field [(checked)]="holes">{{ texts.waterCanLeaveAtThe }}</app-tick-field>
+        <app-tick-field [(checked)]="holes">{{ texts.waterDrainsAtTheBottom }}</app-tick-field>
         <app-segments [label]="texts.itsWalls" [choices]="wallKinds" [(value)]="walls" />
       }
       <app-tick-field [(checked)]="ownMix">{{ texts.aPressedDiscOrPlug }}</app-tick-field>
@@ -301,7 +301,7 @@ export class VesselList {
     this.problem.set('');
     this.library.keepVessel(this.changing(), kind).subscribe({
       next: () => {
-        this.notices.say(texts.canBeFilledNow(kind.name));
+        this.notices.say(texts.isOnYourShelf(kind.name));
         this.clear();
       },
       error: (error: Error) => this.problem.set(texts.notKept(error.message)),

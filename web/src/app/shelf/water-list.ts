@@ -66,7 +66,7 @@ const ionNames: Record<Ion, string> = {
         [(value)]="alkalinity"
       />
       <app-number-field label="EC, mS/cm" within="waterEcMSPerCm" [(value)]="ec" />
-      <app-number-field [label]="texts.phIfTold" within="waterPh" [(value)]="ph" />
+      <app-number-field [label]="texts.phIfGiven" within="waterPh" [(value)]="ph" />
     </div>
     <details class="own">
       <summary>{{ texts.byADropKitInstead }}</summary>
@@ -91,7 +91,7 @@ const ionNames: Record<Ion, string> = {
     <div class="fields">
       @for (ion of ions; track ion) {
         <app-number-field
-          [label]="ionNames[ion] + texts.ifTold"
+          [label]="ionNames[ion] + texts.ifGiven"
           unit="mg/L"
           within="waterIonMgPerL"
           [value]="found()[ion]"

@@ -13,7 +13,7 @@ import { common } from '#words/en/places/common';
       <p class="term" role="status">{{ texts.fetching(what()) }}</p>
     } @else if (state.state === 'failed') {
       <div class="failed" role="alert">
-        <p class="wrong">{{ texts.couldNotFetch(what(), state.why) }}</p>
+        <p class="wrong">{{ texts.couldNotLoad(what(), state.why) }}</p>
         <button type="button" class="press" (click)="of().refresh()">{{ common.tryAgain }}</button>
       </div>
     }

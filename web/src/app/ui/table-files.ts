@@ -14,14 +14,14 @@ import { tableFiles as texts } from '#words/en/places/ui/table-files';
     <details>
       <summary>{{ texts.asAFile(names[table()] ?? texts.thisTable) }}</summary>
       <div class="acts">
-        <button type="button" class="press" (click)="save()">{{ texts.saveItAsCsv }}</button>
+        <button type="button" class="press" (click)="save()">{{ texts.saveAsCsv }}</button>
         <label class="press">
           {{ texts.importACsv }}
           <input #file type="file" class="visually-hidden" accept=".csv,text/csv" (change)="read(file)" />
         </label>
       </div>
       <p class="term">
-        {{ texts.theUnitsStandInThe(stays()) }}
+        {{ texts.unitsAreInTheHeader(stays()) }}
       </p>
       @if (seen(); as it) {
         <p role="status">{{ words(it) }}</p>

@@ -97,7 +97,7 @@ export class WaitingPage {
       const isAsked = item.state !== 'waiting' || isElsewhere;
       return {
         ...{ item, isElsewhere, isAsked, what: whatOf(item), says: this.saysOf(item) },
-        why: isElsewhere ? texts.itWasWrittenForThe : sentence(item.why ?? ''),
+        why: isElsewhere ? texts.itWasEnteredBeforeA : sentence(item.why ?? ''),
         /** The batch on whose page both words stand side by side. */
         clashes: item.state === 'conflict' && isForRecord(item) ? item.batch : null,
         isAhead: item.state === 'refused' && isForPlanting(item) && item.event.on > this.nursery.today(),

@@ -28,9 +28,9 @@ const elements: readonly [keyof Elements, string][] = [
 
 /** @param mgPerL acidity as calcium carbonate; below 0 where it limes */
 function leavesSays(mgPerL: number, unit: string): string {
-  if (Math.abs(mgPerL) < 1) return texts.itNeitherSoursNorLimes;
+  if (Math.abs(mgPerL) < 1) return texts.itNeitherAcidifiesNorLimes;
   return mgPerL > 0
-    ? texts.itSoursOfAlkalinityAre(fixed(mgPerL, 0), unit)
+    ? texts.itAcidifiesWhatItLeaves(fixed(mgPerL, 0), unit)
     : texts.itLimesLikeMoreOf(fixed(-mgPerL, 0), unit);
 }
 
@@ -64,7 +64,7 @@ function leavesSays(mgPerL: number, unit: string): string {
     </div>
     @if (made(); as it) {
       @if ('why' in it) {
-        <p class="wrong" role="alert">{{ texts.thatCannotBe(it.why) }}</p>
+        <p class="wrong" role="alert">{{ texts.notPossible(it.why) }}</p>
       } @else {
         <p role="status">{{ it.says }}</p>
         <p class="term">{{ it.brings }} {{ it.leaves }}</p>

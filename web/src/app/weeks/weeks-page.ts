@@ -273,7 +273,7 @@ export class WeeksPage {
     if (!it?.planting) return '';
     const inside = it.readings.filter(({ day }) => day >= 1 && day <= 7 * this.keeping.now().weeks).length;
     return inside === 0
-      ? texts.noPhOrEcWas
+      ? texts.noPhOrEcReading
       : texts.theLinesGoThroughOf(inside === 1 ? texts.theOneReading : texts.theReadings(inside));
   });
 
@@ -333,7 +333,7 @@ export class WeeksPage {
         set: (waterAt: number) => this.keeping.setRule({ waterAt }),
       },
       {
-        name: texts.letSoMuchRunThrough,
+        name: texts.shareToLetRunThrough,
         min: 0,
         max: 60,
         step: 5,
@@ -400,7 +400,7 @@ export class WeeksPage {
       says:
         left.length === 0
           ? texts.keepsAllInsideWithThe(says)
-          : texts.noRuleOfKeepsAll(
+          : texts.noneOfRulesKeepsAll(
               found.tried,
               says,
               left.map(({ trouble, first }) => texts.fromDay(comes[trouble], first)).join(', '),

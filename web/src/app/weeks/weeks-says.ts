@@ -27,7 +27,7 @@ export const mends: Record<Trouble, string> = {
 /** Days between waterings, as the typical life has them. */
 export function rhythmOf(days: readonly Day[]): string {
   const watered = days.filter((day) => day.watered).map(({ day }) => day);
-  if (watered.length === 0) return texts.itIsNeverWateredBy;
+  if (watered.length === 0) return texts.byThisRuleItIs;
   const [first, second] = [watered[0]!, watered[1]];
   const late = watered.slice(-2);
   const every = (gap: number): string => (gap <= 1 ? texts.everyDay : texts.everyDays(gap));
@@ -47,7 +47,7 @@ export function drySays(e: Evaluation, leafCover: number): string {
     return days > 30 ? texts.overAMonth : texts.days(fixed(days, days < 3 ? 1 : 0));
   };
   const [dull, bright, sun] = weathers.map((one) => lasts(one.evaporationMmPerH));
-  return texts.leftAloneItIsDry(dull, bright, sun);
+  return texts.notWateredItIsDry(dull, bright, sun);
 }
 
 /** What the hand minds with this mix in this vessel. */

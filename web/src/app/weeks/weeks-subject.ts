@@ -62,7 +62,7 @@ export class WeeksSubject {
       const [found, library] = [this.found(), this.library()];
       if (!found || !library) return null;
       if ('why' in found) return found;
-      if (!found.batch) return { why: texts.itStandsInNoBatch };
+      if (!found.batch) return { why: texts.itIsInNoSaved };
       try {
         return { it: subjectOf(found.planting, found.batch, library) };
       } catch (error) {

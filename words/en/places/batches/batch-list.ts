@@ -2,12 +2,12 @@ import { type Filling, line, place } from '#words/place';
 
 export const batchList = place('batches/batch-list', {
   theBatches: 'the batches',
-  noBatchIsKeptYet: 'No batches yet. Open a recipe in Mix, then press “Make this batch”.',
+  noBatchesYetOpenA: 'No batches yet. Open a recipe in Mix, then press “Make this batch”.',
   toTheMix: 'To the mix',
   olderBatches: 'Older batches',
   archived: (count: Filling) => line`Archived (${count})`,
   restore: 'Restore',
-  olderOnesInTheArchive: 'Older batches in the archive',
+  olderBatchesInTheArchive: 'Older batches in the archive',
   isBack: (name: Filling) => line`“${name}” is back.`,
-  notBroughtBack: (message: Filling) => line`Not restored: ${message}`,
+  notRestored: (message: Filling) => line`Not restored: ${message}`,
 });

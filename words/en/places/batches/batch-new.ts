@@ -3,7 +3,7 @@ import { type Filling, line, place } from '#words/place';
 export const batchNew = place('batches/batch-new', {
   newBatch: 'New batch',
   madeOn: 'Made on',
-  itIsNotForThat: 'Not for the season',
+  notForTheSeason: 'Not for the season',
   saveThisBatch: 'Save this batch',
   backToTheMix: 'Back to the mix',
   thisRecipeCannotBeMade: 'This recipe cannot be made as it is. Go back to the mix to see why.',
@@ -12,6 +12,6 @@ export const batchNew = place('batches/batch-new', {
   sowingsWait: (count: Filling) => line`${count} sowings wait`,
   forTheSeasonForIt: (sowingsWait: Filling) => line`For the season: ${sowingsWait} for it.`,
   batch: (trim: Filling) => line`batch ${trim}`,
-  batchIsKept: (id: Filling) => line`Batch ${id} is saved.`,
+  batchIsSaved: (id: Filling) => line`Batch ${id} is saved.`,
   notKept: (message: Filling) => line`Not saved: ${message}`,
 });

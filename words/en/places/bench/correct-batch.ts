@@ -5,7 +5,7 @@ export const correctBatch = place('bench/correct-batch', {
   fromWhatYouMeasured: 'from what you measured',
   byTheSqueeze: 'By the squeeze',
   notTried: 'not tried',
-  doNotSaveIt: 'It cannot be saved.',
+  itCannotBeSaved: 'It cannot be saved.',
   compostItOrUseIt: 'Compost it or use it outdoors, and make the batch again.',
   nothingToPutRight: 'Nothing to put right.',
   thenAnd: (after: Filling) => line`Then ${after}, and`,

@@ -3,7 +3,7 @@ import { type Filling, line, place } from '#words/place';
 export const shedSays = place('bench/shed-says', {
   deliveriesAndStock: 'Deliveries and stock',
   makeOrBuy: 'Make or buy?',
-  whatIsInTheShed: (stockAmount: Filling, first: Filling) =>
+  yourStockMakesOfIt: (stockAmount: Filling, first: Filling) =>
     line`Your stock makes ${stockAmount} of it; ${first} runs out first.`,
   ofIt: (amount: Filling, toLowerCase: Filling) => line`${amount} of ${toLowerCase}`,
   shortForThisJob: (join: Filling) => line`Short for this job: ${join}.`,

@@ -5,7 +5,7 @@ export const shelfLine = place('bench/shelf-line', {
   price: 'price?',
   priceLoose: 'Price, loose',
   perL: 'per L',
-  wantsUsingUp: 'use up soon',
+  useUpSoon: 'use up soon',
   price2: 'Price',
   notKept: (why: Filling) => line`Not saved: ${why}`,
 });

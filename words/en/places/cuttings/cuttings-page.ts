@@ -12,20 +12,20 @@ export const cuttingsPage = place('cuttings/cuttings-page', {
   theDip: 'The dip',
   strengthOfWhatYouHave: 'Strength of what you have, ppm',
   strengthYouWantPpm: 'Strength you need, ppm',
-  soMuchOfIt: 'Amount of it',
+  amountOfIt: 'Amount of it',
   whatItComesTo: 'What it comes to',
   stage: 'Stage',
   days: 'Days',
   warmth: 'Warmth',
   mist: 'Mist',
-  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
+  notPossible: (why: Filling) => line`Not possible: ${why}.`,
   rootingHormonesGlovesNoBreathing:
     'Rooting hormones: wear gloves, do not breathe powder, keep off food and out of children’s reach. Use only what is allowed here. Its label and local rules outrank every figure on this page. Alcohol burns: keep it from flames.',
   areThereRoots: 'Are there roots?',
   pullGentlyAtSomeHere: 'Pull gently at some, here and there in the tray: what resists has roots.',
   tested: 'Tested',
-  ofThemWithRoots: 'With roots',
-  enterTheStrikingWithThe: 'Enter it as a planting',
+  withRoots: 'With roots',
+  enterItAsAPlanting: 'Enter it as a planting',
   countThereWhatRooted: '; count there what has rooted.',
   stick: 'Stick',
   callus: 'Callus',
@@ -48,7 +48,7 @@ export const cuttingsPage = place('cuttings/cuttings-page', {
   mistLessLetAirIn: 'mist less, let air in',
   theRootingMixThatIs: 'The rooting mix that is open',
   theUsualRootingMix: 'The usual rooting mix',
-  hasToOfAirAfter: (whose: Filling, noun: Filling, fixed: Filling, fixed2: Filling, fixed3: Filling) =>
+  hasToAirAfterThree: (whose: Filling, noun: Filling, fixed: Filling, fixed2: Filling, fixed3: Filling) =>
     line`${whose}, ${noun}, has ${fixed} to ${fixed2} % air after three weeks under mist; roots need ${fixed3} %`,
   itMayFall: 'it may fall',
   itFalls: 'it falls',
@@ -59,7 +59,7 @@ export const cuttingsPage = place('cuttings/cuttings-page', {
   toPpmAQuickDip: (name: Filling, wood: Filling, low: Filling, high: Filling) =>
     line`${name}, ${wood}: ${low} to ${high} ppm, a quick dip of the base only.`,
   beginToWeanBaseHeat: 'Begin to wean: base heat off, less mist day by day, weak feed.',
-  notYetMistAndHeat: 'Not yet: keep mist and heat on and look again in a few days.',
+  notYetKeepMistAnd: 'Not yet: keep mist and heat on and look again in a few days.',
   haveRootsOfTheWhole: (pct: Filling, pct2: Filling, pct3: Filling, notYetMistAndHeat: Filling) =>
     line`${pct} % have roots; of the whole tray ${pct2} to ${pct3} %. ${notYetMistAndHeat}`,
   airPulls: (

@@ -5,7 +5,7 @@ export const shelfPanel = place('finder/shelf-panel', {
   atMostAreSearchedTake: (most: Filling) => line`At most ${most} are searched: remove one to add another.`,
   priceAndLimits: 'Price and limits',
   onlyWhatYouHave: 'Only what you have',
-  putAnotherOnTheShelf: 'Add a material to the shelf',
+  addAMaterialToThe: 'Add a material to the shelf',
   partsAtLeast: 'Parts at least',
   partsAtMost: 'Parts at most',
 });

@@ -17,5 +17,5 @@ export const mixPage = place('mix/mix-page', {
   findABetterOne: 'Find a better one',
   makeThisBatch: 'Make this batch',
   theMaterials: 'the materials',
-  theLinkWasNotRead: (join: Filling) => line`Part of the link could not be read. ${join}`,
+  partOfTheLinkCould: (join: Filling) => line`Part of the link could not be read. ${join}`,
 });

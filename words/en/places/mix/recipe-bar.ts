@@ -1,9 +1,9 @@
 import { type Filling, line, place } from '#words/place';
 
 export const recipeBar = place('mix/recipe-bar', {
-  openAKeptRecipe: 'Open a saved recipe',
-  theKeptRecipes: 'the saved recipes',
-  noRecipeIsKeptYet: 'No saved recipes yet: press Save.',
+  openASavedRecipe: 'Open a saved recipe',
+  theSavedRecipes: 'the saved recipes',
+  noSavedRecipesYetPress: 'No saved recipes yet: press Save.',
   anEmptyRecipe: 'An empty recipe',
   restore: (name: Filling) => line`Restore ${name}`,
   archived: 'archived',
@@ -19,14 +19,14 @@ export const recipeBar = place('mix/recipe-bar', {
   redo: 'Redo',
   aRecipeWithoutAName: 'A recipe without a name',
   changed2: ', changed',
-  computedAnewSinceItWas: (join: Filling) => line`Recomputed since it was saved: ${join}.`,
+  recomputedSinceItWasSaved: (join: Filling) => line`Recomputed since it was saved: ${join}.`,
   savedUnderAnEarlierModel: 'Saved under an earlier model: its figures may have moved.',
   isArchived: (name: Filling) => line`“${name}” is archived.`,
   notArchived: (message: Filling) => line`Not archived: ${message}`,
-  notBroughtBack: (message: Filling) => line`Not restored: ${message}`,
+  notRestored: (message: Filling) => line`Not restored: ${message}`,
   aNameMustHave1: 'A name must have 1 to 80 letters',
-  itIsCalledNow: (name: Filling) => line`It is now called ${name}.`,
-  keptAsVersion: (name: Filling, version: Filling) => line`Saved as ${name}, version ${version}.`,
+  itIsNowCalled: (name: Filling) => line`It is now called ${name}.`,
+  savedAsVersion: (name: Filling, version: Filling) => line`Saved as ${name}, version ${version}.`,
   thisRecipe: 'this recipe',
   notKept: (message: Filling) => line`Not saved: ${message}`,
 });

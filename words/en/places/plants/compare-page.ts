@@ -4,7 +4,7 @@ export const comparePage = place('plants/compare-page', {
   compare: 'Compare',
   by: 'By',
   allCrops: 'all crops',
-  couldNotFetchTheCounts: (failed: Filling) => line`Could not load the counts. ${failed}`,
+  couldNotLoadTheCounts: (failed: Filling) => line`Could not load the counts. ${failed}`,
   nothingIsCountedYet: 'Nothing is counted yet',
   onlyOneIsCounted: 'Only one is counted',
   twoOrMoreAreNeeded: (onlyOneIsCounted: Filling) => line`${onlyOneIsCounted}: two or more are needed.`,

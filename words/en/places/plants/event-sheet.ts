@@ -3,17 +3,17 @@ import { place } from '#words/place';
 export const eventSheet = place('plants/event-sheet', {
   rooted: 'Rooted',
   byAPictureOfThe: 'By a picture of the tray',
-  inSoManyMinutes: 'Minutes it took',
+  minutesItTook: 'Minutes it took',
   ownWords: 'own words',
   inOwnWords: 'In own words',
   whereTo: 'Where to',
   note: 'Note',
   withWhatByWhichLabel: 'With what, by which label',
-  whatItsLabelSaysHolds:
+  followItsLabelGlovesGoggles:
     'Follow its label: gloves, goggles, dose, days to wait. Local rules and your licence come first.',
-  soManyInAll: 'How many in all',
+  howManyInAll: 'How many in all',
   counted: 'Counted',
-  soManyStand: 'How many stand',
+  howManyStand: 'How many stand',
   lost: 'Lost',
   soMany: 'So many',
   fed: 'Fed',

@@ -8,5 +8,5 @@ export const plantList = place('plants/plant-list', {
   newest: ' newest',
   doneWith: 'Done with',
   archived: 'Archived',
-  couldNotFetchTheOlder: (message: Filling) => line`Could not load the older ones: ${message}`,
+  couldNotLoadTheOlder: (message: Filling) => line`Could not load the older ones: ${message}`,
 });

@@ -32,7 +32,7 @@ export const plantPage = place('plants/plant-page', {
   plants: (plants: Filling) => line`, ${plants} plants`,
   ofATrial: 'Of a trial',
   block: (block: Filling) => line`, block ${block}`,
-  ofNoBatchNameOne: 'No batch: name one when you sow, and its deliveries are listed here.',
+  noBatchNameOneWhen: 'No batch: name one when you sow, and its deliveries are listed here.',
   notSentYet: 'not sent yet',
   whereTheyWent: 'Where they went',
   nothingIsEnteredYetPress: 'Nothing is entered yet: press what happened.',

@@ -1,7 +1,7 @@
 import { type Filling, line, place } from '#words/place';
 
 export const plantWords = place('plants/plant-words', {
-  begunNothingCountedYet: (begun: Filling) => line`${begun} sown or struck, nothing counted yet`,
+  sownOrStruckNothingCounted: (begun: Filling) => line`${begun} sown or struck, nothing counted yet`,
   cameUp: 'came up',
   ofIt: (entered: Filling, begun: Filling, rooted: Filling, percent: Filling) =>
     line`${entered} of ${begun} ${rooted} (${percent})`,

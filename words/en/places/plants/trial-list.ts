@@ -2,16 +2,16 @@ import { type Filling, line, place } from '#words/place';
 
 export const trialList = place('plants/trial-list', {
   theTrials: 'the trials',
-  armsInBlocks: (on: Filling, count: Filling, blocks: Filling) =>
+  mixesInGroups: (on: Filling, count: Filling, blocks: Filling) =>
     line`${on}, ${count} mixes in ${blocks} groups`,
-  noTrialIsLaidOut: 'No trials yet.',
+  noTrialsYet: 'No trials yet.',
   newTrial: 'New trial',
-  everyBlockIsAPlace:
+  aGroupIsOnePlace:
     'A group is one place on the bench where all is alike. Every mix stands once in each group, in an order that chance decides. So the result shows the mix, and not the warm end of the bench.',
   whatIsAsked: 'What is asked',
   cellsInEachTray: 'Cells in each tray',
   blocks: 'Blocks',
-  seedOfTheOrder: 'Starting number of the order',
+  startingNumberOfTheOrder: 'Starting number of the order',
   arm: 'Arm ',
   ofNoBatch: 'of no batch',
   batchOfArm: 'Batch of arm ',

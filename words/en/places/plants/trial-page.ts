@@ -4,18 +4,18 @@ export const trialPage = place('plants/trial-page', {
   theTrial: 'the trial',
   sownCellsInEachOf: (on: Filling, cells: Filling, count: Filling, seed: Filling) =>
     line`Sown ${on}, ${cells} cells in each of ${count} trays; order from starting number ${seed}.`,
-  traysAsTheyStandTo: 'Trays in their places, to be counted',
+  traysInTheirPlacesTo: 'Trays in their places, to be counted',
   block: 'Block ',
   block2: (block: Filling) => line`Block ${block}`,
   tray: (place: Filling) => line`tray ${place}`,
   theCountOfTrayBlock: (place: Filling, block: Filling) => line`the count of tray ${place}, group ${block}`,
-  notTaken: (why: Filling) => line`Not saved: ${why}.`,
+  notSaved: (why: Filling) => line`Not saved: ${why}.`,
   labelsForTheTrays: 'Labels for the trays',
   printTheLayout: 'Print the layout',
   cameUp: 'came up',
   ofTraysAreNotCounted: (open: Filling, count: Filling) =>
     line` ${open} of ${count} trays are not counted yet.`,
-  nothingToSayBeforeEach: 'No result before each mix is counted.',
+  noResultBeforeEachMix: 'No result before each mix is counted.',
   aWholeNumberFrom0: (begun: Filling, typed: Filling) =>
     line`A whole number from 0 to ${begun}, not “${typed}”`,
 });

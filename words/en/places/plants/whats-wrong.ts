@@ -3,8 +3,8 @@ import { type Filling, line, place } from '#words/place';
 export const whatsWrong = place('plants/whats-wrong', {
   whatIsWrongWithThem: 'What is wrong with them?',
   whatYouSee: 'What you see',
-  theRecordSays: (knownSays: Filling) => line`From the record: ${knownSays}.`,
-  whatWouldTellMost: 'What would show most:',
+  fromTheRecord: (knownSays: Filling) => line`From the record: ${knownSays}.`,
+  whatWouldShowMost: 'What would show most:',
   doIt: 'Do:',
   nextTime: (cause: Filling) => line`Next time: ${cause}.`,
   iDidThat: 'I did that',

@@ -1,7 +1,7 @@
 import { type Filling, line, place } from '#words/place';
 
 export const pottingPage = place('potting/potting-page', {
-  whatARootBallFeels: 'A root-ball in its new pot: both water lines, and what goes in around it.',
+  aRootBallInIts: 'A root-ball in its new pot: both water lines, and what goes in around it.',
   whatGoesIntoWhat: 'What goes into what',
   outOf: 'Out of',
   itsMix: 'Its mix',
@@ -13,14 +13,14 @@ export const pottingPage = place('potting/potting-page', {
   fedLaterFromTheTop: 'Fed later from the top',
   topDressing: 'Top dressing',
   inTheNewPot: 'In the new pot',
-  thatCannotBe: (says: Filling) => line`Not possible: ${says}.`,
+  notPossible: (says: Filling) => line`Not possible: ${says}.`,
   outlinedTheOldBallThe:
     'Outlined: the old ball. Dark broken line: where it stood saturated in its old vessel. White line: where the new pot stays saturated.',
   where: 'Where',
   air: 'Air',
   water: 'Water',
   steps: 'Steps',
-  enterThePottingWithThe: 'Enter it as a planting',
+  enterItAsAPlanting: 'Enter it as a planting',
   atRestThePullIs:
     'At rest the pull is equal on both sides of the joint. At the bottom of the pot it is zero. So the ball is computed at its new heights. Roots, which fill pores, are left out.',
   fineInCoarseTheBall:
@@ -35,7 +35,7 @@ export const pottingPage = place('potting/potting-page', {
   stillShort: ': still short',
   inTheNewPotThe: (after: Filling, before: Filling, stillShort: Filling) =>
     line`In the new pot the old ball has ${after} % air; in its old vessel it had ${before} %${stillShort}.`,
-  theBallOnItsOwn: 'The ball in its old vessel',
+  theBallInItsOld: 'The ball in its old vessel',
   theBallInTheNew: 'The ball in the new pot',
   theWholePotOfNew: 'The whole pot of new mix',
   stopThisPotHasNo:
@@ -46,7 +46,7 @@ export const pottingPage = place('potting/potting-page', {
     line`${name}: at its old level, no deeper; the stem rots where it is buried.`,
   atPotting: 'at potting',
   aboutDayAfterPottingWhen: (day: Filling) => line`about day ${day} after potting, when Today calls for feed`,
-  theyWouldTakeMoreBut: '; they would use more, but no more is given at once',
+  theyWouldUseMoreBut: '; they would use more, but no more is given at once',
   waterTheOldBalls: (thirst: Filling) =>
     line`Half an hour ahead water the old balls: each takes about ${thirst}.`,
   soakTheOldBalls: (thirst: Filling) =>

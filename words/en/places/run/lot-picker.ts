@@ -2,7 +2,7 @@ import { type Filling, line, place } from '#words/place';
 
 export const lotPicker = place('run/lot-picker', {
   theLots: 'the lots',
-  notToBeUsedBefore: (readyOn: Filling) => line`Do not use before ${readyOn}.`,
+  doNotUseBefore: (readyOn: Filling) => line`Do not use before ${readyOn}.`,
   moreWasTakenOfIt: 'More was taken than it held: count it, or say where the rest came from.',
   anotherAmountOrTwoLots: 'Another amount, or two lots',
   ofThisOne: 'Of this one',

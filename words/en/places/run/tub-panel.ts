@@ -12,7 +12,7 @@ export const tubPanel = place('run/tub-panel', {
   whatIsLeftOf: (name: Filling) => line`What is left of ${name}`,
   yoursLeftOfBatch: (id: Filling) => line`yours, left of batch ${id}`,
   yoursWhatStayedOnThe: 'yours, what stayed on the screen',
-  standsOnYourShelf: (name: Filling) => line`${name} is on your shelf.`,
+  isOnYourShelf: (name: Filling) => line`${name} is on your shelf.`,
   notKept: (message: Filling) => line`Not saved: ${message}`,
   saveThe: (material: Filling) => line`Save the ${material},`,
 });

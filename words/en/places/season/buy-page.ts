@@ -1,7 +1,7 @@
 import { type Filling, line, place } from '#words/place';
 
 export const buyPage = place('season/buy-page', {
-  allThatTheSowingsPot:
+  allThatSowingsPotUps:
     'All that sowings, pot-ups and mixing days from today on need, less what is in stock. Trays count as they come back.',
   toBuy: (short: Filling) => line`${short} to buy`,
   byNeeded: (by: Filling, needed: Filling, left: Filling) => line`by ${by}; ${needed} needed, ${left}`,

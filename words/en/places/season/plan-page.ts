@@ -1,7 +1,7 @@
 import { type Filling, line, place } from '#words/place';
 
 export const planPage = place('season/plan-page', {
-  sayWhatIsToStand:
+  sayWhatYouWillPlant:
     'Say what you will plant out or sell, and when. Welcome counts back to sowing, mixing and buying.',
   addACrop: 'Add a crop',
   next: (day: Filling) => line`Next, ${day}`,
@@ -26,7 +26,7 @@ export const planPage = place('season/plan-page', {
   withinWhatEachCropAllows: (theBestThatWasFound: Filling) =>
     line`${theBestThatWasFound} Within what each crop allows; blocks in place of cells count as one day a plant.`,
   moveThem: 'Move them',
-  noMoveWithinWhatThe: (over: Filling) =>
+  noMoveThatTheCrops: (over: Filling) =>
     line`No move that the crops allow makes it fit. Sow fewer, sow in smaller cells, or find ${over} more room.`,
   whatSpeaksUp: 'What speaks up',
   changeIt: 'Change it',
@@ -34,7 +34,7 @@ export const planPage = place('season/plan-page', {
   more: ' more',
   mixingDays: 'Mixing days',
   overdue2: 'Overdue',
-  wasToBeMixedBy: 'should have been mixed by',
+  shouldHaveBeenMixedBy: 'should have been mixed by',
   noLaterThan: 'no later than',
   forIt: (forWhat: Filling, noLaterThan: Filling, day: Filling, why: Filling) =>
     line`for ${forWhat}; ${noLaterThan} ${day}: ${why}.`,
@@ -42,7 +42,7 @@ export const planPage = place('season/plan-page', {
   rainOrWindIsForecast: 'Rain or wind is forecast: mix under a roof, or keep light materials covered.',
   makeIt: 'Make it',
   on: (mixName: Filling, day: Filling) => line`, ${mixName} on ${day}`,
-  nothingIsToBeMixed: 'Nothing to mix.',
+  nothingToMix: 'Nothing to mix.',
   more2: (moreDays: Filling) => line`${moreDays} more`,
   onPaperAndInThe: 'On paper and in the calendar',
   thisWeekForTheWall: 'This week for the wall',
@@ -50,7 +50,7 @@ export const planPage = place('season/plan-page', {
   toSubscribeGiveYourCalendar: (subscribe: Filling) =>
     line`To subscribe, give your calendar this address: ${subscribe}. Labels are with each crop.`,
   aLineIsLeftOut: (why: Filling) => line`a line is left out: ${why}.`,
-  wantsInThereIs: (what: Filling, area: Filling, kind: Filling, weekName: Filling, area2: Filling) =>
+  needsInThereIs: (what: Filling, area: Filling, kind: Filling, weekName: Filling, area2: Filling) =>
     line`${what} needs ${area} ${kind} in ${weekName}; there is ${area2}.`,
   whatComesUpRootsOr: 'what comes up, roots or dislikes cold',
   ofHeatedBench: 'of heated bench',

@@ -2,7 +2,7 @@ import { type Filling, line, place } from '#words/place';
 
 export const roomPage = place('season/room-page', {
   theLastFrostHere: 'The last frost here',
-  threeDaysOfYourOwn:
+  enterThreeDaysFrostIs:
     'Enter three days: frost is over by the first in one year of ten, by the second in half. By the third it is over in nine years of ten. Local records know them best.',
   benches: 'Benches',
   bench: 'Bench',
@@ -23,6 +23,6 @@ export const roomPage = place('season/room-page', {
   allThreeMustBeDays: 'All three must be days',
   theThreeDaysMustCome: (join: Filling) => line`The three days must follow one another: ${join} do not`,
   bench2: (value: Filling) => line`Bench ${value}`,
-  keptTheSeasonIsCounted: 'Saved: the season now counts on it.',
+  savedTheSeasonNowCounts: 'Saved: the season now counts on it.',
   notKept: (message: Filling) => line`Not saved: ${message}`,
 });

@@ -12,13 +12,13 @@ export const devicesForm = place('settings/devices-form', {
   pair: (value: Filling) => line`${value}/pair`,
   onItAndType: 'on it and type',
   forOneDeviceUntil: (until: Filling) => line`For one device, until ${until}.`,
-  itWarnsOfTheCertificate:
+  atFirstItWarnsOf:
     'At first it warns of the certificate, for it does not know this nursery yet: that is right. The page that opens offers the nursery’s authority and says how to install it. With it the device works without the network too.',
   itsName: 'Its name',
   saveTheName: 'Save the name',
   pairedSeen: (pairedAt: Filling, seenAt: Filling) => line`paired ${pairedAt}, seen ${seenAt}`,
   rename: 'Rename',
-  takeItsLeaveAway: 'Remove this device',
+  removeThisDevice: 'Remove this device',
   thisMachineAlone: 'This machine alone',
   nobodyElseCanReachIt: 'Nobody else can reach it.',
   pairedDevicesSealed: 'Paired devices, sealed',

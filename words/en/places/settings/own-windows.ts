@@ -14,7 +14,7 @@ export const ownWindows = place('settings/own-windows', {
   waterIs1: 'water is 1',
   acidLovers: 'Acid lovers',
   to: (low: Filling, high: Filling, unit: Filling) => line`${low} to ${high}${unit}`,
-  fromToIsNoWindow: (name: Filling, low: Filling, high: Filling) =>
+  toIsNotARange: (name: Filling, low: Filling, high: Filling) =>
     line`${name}: ${low} to ${high} is not a range. The low end must be below the high end.`,
   notKept: (why: Filling) => line`Not saved: ${why}`,
   fromLabel: 'from',

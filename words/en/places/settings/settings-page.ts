@@ -16,17 +16,17 @@ export const settingsPage = place('settings/settings-page', {
   theNursery: 'the nursery',
   timeZoneOfTheNursery: 'Time zone of the nursery',
   backups: 'Backups',
-  madeAtTheStartAnd:
+  aBackupIsMadeAt:
     'A backup is made at the start and every day, and checked before it counts. The newest of seven days, five weeks and twelve months stay. Never copy the data file itself while Welcome runs: part of it may be in its journal.',
   backupsAreMadeAndPut: 'Backups are made and restored on the machine that runs Welcome.',
   phonesAndOtherDevices: 'Phones and other devices',
-  atTheBenchWithA:
+  aPhoneAtTheBench:
     'A phone at the bench opens Welcome over the nursery’s own network, once it is paired here. A lost or stolen one is shut out with one press.',
   devicesArePairedNamedAnd: 'Devices are paired, named and shut out on the machine that runs Welcome.',
-  thisDeviceShowsNothingWithout:
+  withoutTheNetworkThisDevice:
     'Without the network this device shows nothing; what you type stays in the open page. With',
   theNurserysOwnAuthority: 'the nursery’s own authority',
-  installedOnItItOpens: 'installed, it opens without the network too.',
+  installedItOpensWithoutThe: 'installed, it opens without the network too.',
   thisDeviceOpensWithoutThe: 'This device opens without the network, and sends your entries once it is back.',
   toAndFromAnotherGrower: 'To and from another grower',
   yourOwnMixesMaterialsProducts:
@@ -52,7 +52,7 @@ export const settingsPage = place('settings/settings-page', {
   howPressingNarrowsPoresIn: 'How pressing narrows pores, ± in the power',
   freeLimeInComposts: 'Free lime in composts, ± %',
   lostInMixingPoints: 'Lost in mixing, ± points',
-  ecOfSoMuchSalt: 'EC of a given salt, ± %',
+  ecOfAGivenSalt: 'EC of a given salt, ± %',
   todayIsThere: (today: Filling) => line`Today is ${today} there.`,
   notKept: (message: Filling) => line`Not saved: ${message}`,
 });

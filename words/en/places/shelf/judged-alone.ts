@@ -3,6 +3,6 @@ import { type Filling, line, place } from '#words/place';
 export const judgedAlone = place('shelf/judged-alone', {
   byItselfFor: 'By itself, for',
   byItself: 'By itself',
-  wants: (verdict: Filling, window: Filling) => line`${verdict}: should be ${window}`,
+  shouldBe: (verdict: Filling, window: Filling) => line`${verdict}: should be ${window}`,
   inLabel: 'in',
 });

@@ -6,13 +6,13 @@ export const materialPage = place('shelf/material-page', {
   figure: 'Figure',
   book: 'Book',
   yours: 'Yours',
-  whereItLies: 'Where it is',
+  whereItIs: 'Where it is',
   tests: 'Tests',
   eachIsOneStandardDeviation:
     'Each ± is one standard deviation. The surer a test, the more it counts against the book. Every recipe with it is judged by your figure.',
   theTestsBelowDoNot: (misfit: Filling) =>
     line`The tests below no longer fit it: ${misfit}. They change nothing: remove what is wrong.`,
-  takenFromTheBookSo:
+  fromTheBookSoFar:
     'From the book so far. One test at the bench makes it yours: it moves the figure and narrows the band.',
   testIt: 'Test it',
   whichTest: 'Which test',
@@ -21,8 +21,8 @@ export const materialPage = place('shelf/material-page', {
   ofWhichLot: 'Of which lot',
   enterIt: 'Enter it',
   doneSoFar: 'Done so far',
-  takeItUpAgain: 'Use it again',
-  layItAside: 'Set it aside',
+  useItAgain: 'Use it again',
+  setItAside: 'Set it aside',
   notEntered: (named: Filling) => line`Not entered: ${named}`,
   notDone: (message: Filling) => line`Not done: ${message}`,
 });

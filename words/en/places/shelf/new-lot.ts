@@ -8,7 +8,7 @@ export const newLot = place('shelf/new-lot', {
   nameOnTheBagBale: 'Name on the bag, bale or heap',
   begunOn: 'Begun on',
   cameOn: 'Came on',
-  notToBeUsedBefore: (readyOn: Filling) => line`do not use before ${readyOn}:`,
+  doNotUseBefore: (readyOn: Filling) => line`do not use before ${readyOn}:`,
   feedOrLime: 'Feed or lime',
   emptyVessels: 'Empty vessels',
   bought: 'Bought',

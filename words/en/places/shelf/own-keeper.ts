@@ -1,6 +1,6 @@
 import { type Filling, line, place } from '#words/place';
 
 export const ownKeeper = place('shelf/own-keeper', {
-  standsOnYourShelf: (name: Filling) => line`${name} is on your shelf.`,
+  isOnYourShelf: (name: Filling) => line`${name} is on your shelf.`,
   notKept: (message: Filling) => line`Not saved: ${message}`,
 });

@@ -15,8 +15,8 @@ export const ownMaterial = place('shelf/own-material', {
   waterInItOfIts: 'Water in it, % of its wet weight',
   largestPieceOrItsScreen: 'Largest piece, or its screen',
   ecOf1PartIn: 'EC of 1 part in 5 of water, mS/cm',
-  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
-  itComesToPhTimes: (ph: Filling, density: Filling, water: Filling, pieces: Filling) =>
+  notPossible: (why: Filling) => line`Not possible: ${why}.`,
+  resultPhTimesAsHeavy: (ph: Filling, density: Filling, water: Filling, pieces: Filling) =>
     line`Result: pH ${ph}. Dry it weighs ${density}, drained it holds ${water} % water, and its pieces are up to ${pieces}.`,
   yoursLike: (toLowerCase: Filling) => line`yours, like ${toLowerCase}`,
   yoursAsYouChangedIt: 'yours, as you changed it',

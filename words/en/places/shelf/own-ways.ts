@@ -2,7 +2,7 @@ import { place } from '#words/place';
 
 export const ownWays = place('shelf/own-ways', {
   somethingOfYourOwn: 'Something of your own',
-  howItIsTold: 'How you enter it',
+  howYouEnterIt: 'How you enter it',
   likeAnotherBut: 'Like another, but…',
   aBagOfMix: 'A bag of mix',
   aMixOfOurs: 'A mix of ours',

@@ -8,7 +8,7 @@ export const packageForm = place('shelf/package-form', {
   coirTakesOldBricksTake: (n46LitresOfWater: Filling) =>
     line`Coir takes ${n46LitresOfWater}; old bricks take it up badly.`,
   it: 'it',
-  countingOnWhatWeighsDry: (it: Filling) => line`From what ${it} weighs dry by volume.`,
+  fromWhatWeighsDryBy: (it: Filling) => line`From what ${it} weighs dry by volume.`,
   staysOnTheScreen: 'Stays on the screen, %',
   volumeOfOne: 'Volume of one',
   volumeOfOnePressed: 'Volume of one, pressed',

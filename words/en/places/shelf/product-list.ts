@@ -3,13 +3,13 @@ import { type Filling, line, place } from '#words/place';
 export const productList = place('shelf/product-list', {
   theProducts: 'the products',
   change: 'Change ',
-  howItIsTold: 'How you enter it',
+  howYouEnterIt: 'How you enter it',
   nameOnTheBag: 'Name on the bag',
   whatItIs: 'What it is',
-  pAndKStandThere: 'P and K are given as',
+  pAndKAreGiven: 'P and K are given as',
   itsLabelNamesTraceElements:
     'Its label names trace elements: boron, copper, iron, manganese, molybdenum, zinc',
-  whatIsLeftOutIs: (toLowerCase: Filling) =>
+  whatYouLeaveOutIs: (toLowerCase: Filling) =>
     line`What you leave out is as in ${toLowerCase}. The label and local rules say how much is allowed.`,
   partsAre: 'Parts are',
   nextProduct: 'Next product',
@@ -17,7 +17,7 @@ export const productList = place('shelf/product-list', {
   cups: 'cups',
   partsByWeight: 'parts by weight',
   remove: (name: Filling) => line`Remove ${name}`,
-  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
+  notPossible: (why: Filling) => line`Not possible: ${why}.`,
   neutralisingValueOfCalciumCarbonate: 'Neutralising value, % of calcium carbonate',
   throughA24Mm: 'Through a 2.4 mm sieve (no. 8), %',
   throughA025Mm: 'Through a 0.25 mm sieve (no. 60), %',
@@ -39,7 +39,7 @@ export const productList = place('shelf/product-list', {
   cupsAllAlike: 'cups, all alike',
   it: 'It',
   nPKAndCa: (sum: Filling) => line`N, P, K and Ca make ${sum} % of it; at most 100 % is possible`,
-  sweetensLikeCalciumCarbonate: (value: Filling) => line`limes like ${value} % calcium carbonate`,
+  limesLikeCalciumCarbonate: (value: Filling) => line`limes like ${value} % calcium carbonate`,
   withTraces: 'with traces',
   lastsWeeks: (value: Filling) => line`lasts ${value} weeks`,
   aLevelCupWeighs2: (cupOf: Filling) => line`a level cup weighs ${cupOf}`,

@@ -3,9 +3,9 @@ import { type Filling, line, place } from '#words/place';
 export const tableFiles = place('ui/table-files', {
   thisTable: 'This table',
   asAFile: (thisTable: Filling) => line`${thisTable} as a file`,
-  saveItAsCsv: 'Save as CSV',
+  saveAsCsv: 'Save as CSV',
   importACsv: 'Import a CSV',
-  theUnitsStandInThe: (stays: Filling) =>
+  unitsAreInTheHeader: (stays: Filling) =>
     line`Units are in the header. Rows without an id are added; ${stays} With one wrong row nothing is added.`,
   importIt: 'Import',
   whatWasSownStruckAnd: 'What was sown, struck and potted',

@@ -8,7 +8,7 @@ export const waitingPage = place('waiting/waiting-page', {
   compareBoth: 'Compare both',
   sendItAgain: 'Send it again',
   everythingEnteredOnThisDevice: 'Everything entered on this device has been sent.',
-  itWasWrittenForThe: 'It was entered before a backup was restored.',
+  itWasEnteredBeforeA: 'It was entered before a backup was restored.',
   theLastEntryIsUndone: 'the last entry is undone',
   toBeSaved: 'to be saved',
   whatItIsAboutIs: 'What it is about is not in this nursery: it can only be deleted.',

@@ -4,9 +4,9 @@ export const feedMaker = place('weeks/feed-maker', {
   theFeed: 'The feed',
   canOrTank: 'Can or tank',
   injectorOneTo1None: 'Injector, one to (1: none)',
-  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
-  itNeitherSoursNorLimes: 'It neither acidifies nor limes.',
-  itSoursOfAlkalinityAre: (fixed: Filling, unit: Filling) =>
+  notPossible: (why: Filling) => line`Not possible: ${why}.`,
+  itNeitherAcidifiesNorLimes: 'It neither acidifies nor limes.',
+  itAcidifiesWhatItLeaves: (fixed: Filling, unit: Filling) =>
     line`It acidifies: what it leaves removes ${fixed} ${unit} of alkalinity.`,
   itLimesLikeMoreOf: (fixed: Filling, unit: Filling) =>
     line`It limes, like ${fixed} ${unit} more alkalinity.`,

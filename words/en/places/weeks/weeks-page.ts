@@ -4,12 +4,12 @@ export const weeksPage = place('weeks/weeks-page', {
   theOpenRecipeInstead: 'the open recipe instead',
   changeItOnTheMix: 'change it on the mix',
   whatTheWeeksBring: 'What the weeks bring',
-  thatCannotBe: (why: Filling) => line`Not possible: ${why}.`,
+  notPossible: (why: Filling) => line`Not possible: ${why}.`,
   workingItOut: 'Working it out…',
-  reckoning: 'Computing',
+  computing: 'Computing',
   theLineIsTheMiddle:
     'The line is the middle of 500 lives with other sacks, scoops and weather. Nine in ten lie in the grey; green is right. Evaporation, the plant’s demand, leaf cover and settling: common practice, no source. The acid or lime that the chosen feed leaves is included.',
-  howItIsKept: 'House, water and feed',
+  houseWaterAndFeed: 'House, water and feed',
   howYouWaterAndFeed: 'How you water and feed',
   findMeARule: 'Find me a rule',
   houseAndWater: 'House and water',
@@ -25,7 +25,7 @@ export const weeksPage = place('weeks/weeks-page', {
   acidInTheWater: 'Acid in the water',
   toPh: 'To pH',
   yourWaters: 'Your waters',
-  areKeptOnTheShelf: 'are on the shelf.',
+  areOnTheShelf: 'are on the shelf.',
   acidBurnsEyesAndSkin:
     'Acid burns eyes and skin: wear goggles and gloves. Pour acid into water, never water into acid. The label and local rules decide. Try a little first and read its pH.',
   dull: 'Dull',
@@ -57,7 +57,7 @@ export const weeksPage = place('weeks/weeks-page', {
   timingsOfYoursSay: (times: Filling) => line`${times} timings of yours say`,
   minutesAs: (fixed: Filling, timingsOfYoursSay: Filling) => line`${fixed} minutes, as ${timingsOfYoursSay}`,
   halfAnHour: 'half an hour',
-  noPhOrEcWas: 'No pH or EC reading of them yet: one reading pulls the lines to what is there.',
+  noPhOrEcReading: 'No pH or EC reading of them yet: one reading pulls the lines to what is there.',
   theOneReading: 'the one reading',
   theReadings: (inside: Filling) => line`the ${inside} readings`,
   theLinesGoThroughOf: (theReadings: Filling) =>
@@ -65,7 +65,7 @@ export const weeksPage = place('weeks/weeks-page', {
   waterInEach: (noun: Filling) => line`Water in each ${noun}`,
   saltsSaturatedExtract: 'Salts, saturated extract',
   waterWhenThisShareOf: 'Water when this share of its water is gone',
-  letSoMuchRunThrough: 'Share to let run through',
+  shareToLetRunThrough: 'Share to let run through',
   feedNitrogenInTheWater: 'Feed, nitrogen in the water',
   feedFromDay: 'Feed from day',
   leavesOverTheMixAt: 'Leaves over the mix at first',
@@ -79,7 +79,7 @@ export const weeksPage = place('weeks/weeks-page', {
     line`water when ${fixed} % of its water is gone, ${letIt} run through, ${feed}: ${waterings} waterings`,
   keepsAllInsideWithThe: (says: Filling) => line`Keeps all in range with the fewest waterings: ${says}.`,
   fromDay: (trouble: Filling, first: Filling) => line`${trouble} from day ${first}`,
-  noRuleOfKeepsAll: (tried: Filling, says: Filling, join: Filling, join2: Filling) =>
+  noneOfRulesKeepsAll: (tried: Filling, says: Filling, join: Filling, join2: Filling) =>
     line`None of ${tried} rules keeps all in range. The nearest: ${says}; ${join}. ${join2}`,
   acidTo: (acid: Filling, water: Filling) => line`${acid} to ${water} of water`,
   wetItWeighs: (mass: Filling) => line`wet it weighs ${mass}; its own weight not counted`,

@@ -11,7 +11,7 @@ export const weeksSays = place('weeks/weeks-says', {
   feedLessOrLetMore: 'Feed less, or let more run through.',
   lessAcidInWaterOr: 'Less acid in water or feed, or a little more lime in the next mix.',
   acidInTheWaterRain: 'Acid in the water, rain water, or less lime in the next mix.',
-  itIsNeverWateredBy: 'By this rule it is never watered.',
+  byThisRuleItIs: 'By this rule it is never watered.',
   everyDay: 'every day',
   everyDays: (gap: Filling) => line`every ${gap} days`,
   atFirst: (every: Filling) => line`, ${every} at first`,
@@ -21,7 +21,7 @@ export const weeksSays = place('weeks/weeks-says', {
   hoursOfDay: (fixed: Filling) => line`${fixed} hours of day`,
   overAMonth: 'over a month',
   days: (fixed: Filling) => line`${fixed} days`,
-  leftAloneItIsDry: (dull: Filling, bright: Filling, sun: Filling) =>
+  notWateredItIsDry: (dull: Filling, bright: Filling, sun: Filling) =>
     line`Not watered, it is dry after ${dull} in dull weather, ${bright} in bright, ${sun} in sun and wind.`,
   smallBlocksAFineMist: (value: Filling) =>
     line`Small blocks: a fine mist, not a rose, about every ${value} hours of a bright day. A hard jet takes them apart.`,

@@ -1,5 +1,5 @@
 import { place } from '#words/place';
 
 export const weeksSubject = place('weeks/weeks-subject', {
-  itStandsInNoBatch: 'it is in no saved batch: its mix is not known',
+  itIsInNoSaved: 'it is in no saved batch: its mix is not known',
 });

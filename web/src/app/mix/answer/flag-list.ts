@@ -54,7 +54,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
         [attr.aria-expanded]="open()"
         (click)="open.set(!open())"
       >
-        {{ open() ? texts.fewer : spoken().length - first() + texts.moreToMind }}
+        {{ open() ? texts.fewer : spoken().length - first() + texts.moreToWatch }}
       </button>
     }
     @if (care().length > 0) {

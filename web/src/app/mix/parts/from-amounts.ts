@@ -19,8 +19,8 @@ const words: Record<AmountWay, string> = {
   buckets: 'buckets',
   barrows: 'barrows',
   bags: 'bags',
-  kg: texts.kgAsItLies,
-  lb: texts.poundsAsItLies,
+  kg: texts.kgAsDelivered,
+  lb: texts.poundsAsDelivered,
   bricks: 'bricks',
 };
 interface Holds {
@@ -67,7 +67,7 @@ const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickL
         </div>
         @if (sum(); as it) {
           <p role="status">{{ it.says }}</p>
-          <button type="button" class="press" (click)="take()">{{ texts.makeTheseTheParts }}</button>
+          <button type="button" class="press" (click)="take()">{{ texts.useTheseAsTheParts }}</button>
         }
         <div class="row share">
           <app-choice-field [label]="texts.orThisPart" none="choose" [choices]="parts()" [(value)]="shared" />

@@ -61,7 +61,7 @@ export function readingWords(id: ScoredId, noun: string): ReadingWords {
     ph: { name: 'pH', term: texts.onceTheLimeHasActed, places: 1, reach: 1.5 },
     ecSaturated: { name: texts.salts, term: texts.ecSaturatedExtract, places: 2, reach: 0.7 },
     n: { name: common.availableNitrogen, term: texts.solubleN, places: 0, reach: 0.7 },
-    easilyAvailableWater: { name: texts.easyWater, term: texts.waterAt10LessAt, places: 1, reach: 0.8 },
+    easilyAvailableWater: { name: texts.easyWater, term: texts.easilyAvailableWater, places: 1, reach: 0.8 },
     wetDensity: { name: texts.weightWhenWet, term: texts.wetDensityWaterIs1, places: 2, reach: 0.8 },
     largestParticle: { name: texts.largestPiece, term: texts.againstTheNarrowestSide, places: 1, reach: 0.8 },
   };

@@ -5,7 +5,7 @@ export const flagList = place('mix/answer/flag-list', {
   doThat: 'Do that',
   nothingToMind: 'Nothing to mind.',
   fewer: 'Fewer',
-  moreToMind: ' more to watch',
+  moreToWatch: ' more to watch',
   handleWithCare: (careNames: Filling) => line`Handle with care: ${careNames}`,
   watchOut: 'Watch out',
   note: 'Note',

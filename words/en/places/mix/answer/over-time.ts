@@ -20,7 +20,7 @@ export const overTime = place('mix/answer/over-time', {
   nitrogen: 'Nitrogen',
   runsShortIn: 'runs short in',
   week: (week: Filling) => line`week ${week}`,
-  feedMustStartByThen: ': start feeding by then, or pot up.',
+  startFeedingByThenOr: ': start feeding by then, or pot up.',
   lastsTheEightWeeksDrawn: 'lasts the eight weeks drawn.',
   halfOfTheWaterThat: 'Half of the water that roots can take gone after',
   halfOfItsEasyWater: 'Half of its easy water gone after',

@@ -18,7 +18,7 @@ export const jobPanel = place('mix/job/job-panel', {
     line`Air and water are shown for ${name}; choose another above to see it.`,
   thisOneIsItsOwn:
     'This one is its own mix: nothing is filled in. Soak it, and lay it under the next pot when you pot up.',
-  filledHalfOrVeryFine: 'Part filled, or very fine seed',
+  partFilledOrVeryFine: 'Part filled, or very fine seed',
   filledNow: 'Filled now',
   filledNowPercentOfIts: 'Filled now, percent of its depth',
   topUpAsTheStem: 'Top up as the stem grows:',

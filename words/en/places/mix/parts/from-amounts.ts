@@ -2,15 +2,15 @@ import { type Filling, line, place } from '#words/place';
 
 export const fromAmounts = place('mix/parts/from-amounts', {
   startFromWhatGoesIn: 'Start from what goes in, or from a share',
-  makeTheseTheParts: 'Use these as the parts',
+  useTheseAsTheParts: 'Use these as the parts',
   orThisPart: 'Or: this part',
   asMuchAs: 'as much as',
   allTheRest: 'all the rest',
   setItSo: 'Set it so',
   litresLoose: 'litres, loose',
   cubicFeet: 'cubic feet',
-  kgAsItLies: 'kg as delivered',
-  poundsAsItLies: 'pounds as delivered',
+  kgAsDelivered: 'kg as delivered',
+  poundsAsDelivered: 'pounds as delivered',
   aBucket: 'A bucket',
   aBarrow: 'A barrow',
   aBag: 'A bag',

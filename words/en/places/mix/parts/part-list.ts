@@ -9,7 +9,7 @@ export const partList = place('mix/parts/part-list', {
   parts: 'parts',
   scoopedSettlesTo: 'scooped settles to',
   pressed: ', pressed.',
-  finesSlipBetweenTheCoarse: 'Fines settle between the coarse pieces.',
+  finesSettleBetweenTheCoarse: 'Fines settle between the coarse pieces.',
   addAMaterial: 'Add a material',
   findAMaterial: 'Find a material',
   bitsTo: (says: Filling) => line`${says}, bits to`,

@@ -30,7 +30,7 @@ export const words = place('ui/words/words', {
   ecSaturatedExtract: 'EC, saturated extract',
   solubleN: 'soluble N',
   easyWater: 'Easy water',
-  waterAt10LessAt: 'easily available water',
+  easilyAvailableWater: 'easily available water',
   weightWhenWet: 'Weight when wet',
   wetDensityWaterIs1: 'wet density, water is 1',
   largestPiece: 'Largest piece',
