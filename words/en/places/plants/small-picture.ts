@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { place } from '#words/place';
 
 export const smallPicture = place('plants/small-picture', {
   noPicture: 'this file is no picture that the browser can read',
