@@ -116,7 +116,11 @@ export function formatsFor(reader: Reader): Formats {
     strength: (mgPerL: number) =>
       `${Math.abs(mgPerL) < 10 ? significant(mgPerL, 2) : fixed(mgPerL, 0)}\u00a0${us ? 'ppm' : 'mg/L'}`,
     celsius: (celsius: number) => `${degrees(celsius)}\u00a0°${us ? 'F' : 'C'}`,
-    celsiusRange: (from: number, to: number) => `${degrees(from)}–${degrees(to)}\u00a0°${us ? 'F' : 'C'}`,
+    // A dash between signs reads as one of them.
+    celsiusRange: (from: number, to: number) => {
+      const ends = [degrees(from), degrees(to)];
+      return `${ends.join(from < 0 || to < 0 ? ' to ' : '–')}\u00a0°${us ? 'F' : 'C'}`;
+    },
     pct: (value: number, edge?: number) => `${beside(value, 0, edge)}\u00a0%`,
     ph: (value: number, edge?: number) => beside(value, 1, edge),
     ec: (value: number, edge?: number) => `${beside(value, 2, edge)}\u00a0mS/cm`,

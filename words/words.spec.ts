@@ -158,6 +158,7 @@ describe('quantities', () => {
     expect(plain(american.celsius(-4))).toBe('25 °F');
     expect(plain(english.celsius(-4))).toBe('−4 °C');
     expect(plain(american.celsiusRange(15, 21))).toBe('59–70 °F');
+    expect(plain(english.celsiusRange(-5, 6))).toBe('−5 to 6 °C');
     expect(plain(english.density(1327))).toBe('1 327 g/L');
   });
 

@@ -1,5 +1,6 @@
 import request from 'supertest';
 import { batchSheetAnswerSchema, evaluationAnswerSchema } from '#contract/evaluate';
+import { METRIC } from '#testing/plain-english';
 import { testApp } from '#testing/server';
 
 const { app } = testApp();
@@ -33,6 +34,20 @@ const post = (path: string, sent: object | string) =>
     .send(typeof sent === 'string' ? sent : JSON.stringify(sent));
 
 describe('POST /api/evaluate', () => {
+  test('texts of findings are in the units that the header asks for', async () => {
+    const limed = { ...body, limeToPh: null, amendments: [{ amendment: 'lime-dolomitic', gPerL: 60 }] };
+    const texts = async (units: string): Promise<string> => {
+      const { body: answer } = await post('/api/evaluate', limed).set('welcome-units', units);
+      const flags = answer.flags as { text: string; remedy: string }[];
+      return flags.map(({ text, remedy }) => `${text} ${remedy}`).join(' ');
+    };
+    expect(await texts('metric')).toMatch(/\d\s?g\/L/);
+    const american = await texts('us');
+    expect(american).toContain('lb/yd³');
+    expect(american).not.toMatch(METRIC);
+    expect(await texts('cubits')).toBe(await texts('metric'));
+  });
+
   test('answers as the contract says, with numbers worked by hand', async () => {
     const { status, body: answer } = await post('/api/evaluate', body);
     expect(status).toBe(200);

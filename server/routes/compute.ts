@@ -15,15 +15,16 @@ import { compose } from '#core/mix/composition';
 import { evaluateMix } from '#core/mix/evaluate';
 import { standOf } from '#core/season/stand';
 import { resolveFinderJob, resolveJob, resolveMix, resolveParts } from '#server/book/compute/resolve';
+import { readerOf } from '#server/base/http/reader';
 import { evaluationToWire } from '#server/book/compute/wire';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { type Api } from '#server/base/http/serve';
 
 /** Endpoints that compute and store nothing. */
 export function computeRoutes(api: Api, { library: store }: Stores, heavy: Heavy): void {
-  api.serve('evaluate', ({ body }) => {
+  api.serve('evaluate', ({ body, req }) => {
     const library = store.library();
-    return evaluationToWire(judgeMix(resolveMix(body, library), { library }));
+    return evaluationToWire(judgeMix(resolveMix(body, library), { library }), readerOf(req));
   });
   api.serve('batchSheet', ({ body }) => {
     const { litres, moisture } = resolveJob(body);
@@ -57,11 +58,11 @@ export function computeRoutes(api: Api, { library: store }: Stores, heavy: Heavy
       typeof product === 'string' ? lookUp(store.library().amendments, product, 'product') : product;
     return liquidFeed(label, nMgPerL, injector, tankLitres);
   });
-  api.serve('formulate', ({ body, res }) => {
+  api.serve('formulate', ({ body, req, res }) => {
     // Whoever hangs up is not searched for.
     const left = new AbortController();
     res.on('close', () => left.abort());
     const job = resolveFinderJob(body, store.library());
-    return heavy.run('formulate', { job, top: body.top }, left.signal);
+    return heavy.run('formulate', { job, top: body.top, reader: readerOf(req) }, left.signal);
   });
 }

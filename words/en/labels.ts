@@ -6,6 +6,7 @@ export const labels: Readonly<Record<string, string>> = {
   ambientC: 'Around it',
   amendment: 'Product',
   amount: 'Amount',
+  analysis: 'Analysis',
   apertureMm: 'Mesh',
   arms: 'Mixes compared',
   ash: 'Ash',

@@ -4,9 +4,10 @@ import { type FastEvaluation } from '#core/finder/fast-evaluation';
 import { airFirmed, besides } from '#core/judge/beside';
 import { type Judgement } from '#core/judge/judge';
 import { readOut } from '#core/units/said';
+import { type Reader } from '#words/reader';
 
 /** The answer of `/api/evaluate`: percentages at the edge, fractions inside. */
-export function evaluationToWire({ input, evaluation: e, readings, flags }: Judgement) {
+export function evaluationToWire({ input, evaluation: e, readings, flags }: Judgement, { units }: Reader) {
   const pct = (fraction: number): number => fraction * 100;
   const firmed = airFirmed(input);
   return {
@@ -46,14 +47,14 @@ export function evaluationToWire({ input, evaluation: e, readings, flags }: Judg
     flags: flags.map(({ code, severity, text, remedy }) => ({
       code,
       severity,
-      text: readOut(text, 'metric'),
-      remedy: readOut(remedy, 'metric'),
+      text: readOut(text, units),
+      remedy: readOut(remedy, units),
     })),
   };
 }
 
 /** The answer of `/api/formulate`. */
-export function formulateToWire(job: FinderJob, fast: FastEvaluation, result: SearchResult) {
+export function formulateToWire(job: FinderJob, fast: FastEvaluation, result: SearchResult, reader: Reader) {
   const conflict = conflictOf(fast, result);
   const ids = job.shelved.map((s) => s.material.id);
   return {
@@ -70,7 +71,7 @@ export function formulateToWire(job: FinderJob, fast: FastEvaluation, result: Se
         costPerL: f.costPerL,
         lime: f.lime && { amendment: f.lime.amendment.id, gPerL: f.lime.gPerL },
         amendments: f.doses.map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
-        evaluation: evaluationToWire(f.judgement),
+        evaluation: evaluationToWire(f.judgement, reader),
       };
     }),
     conflict: conflict && {

@@ -10,6 +10,7 @@ import { unpack } from '#server/out/archive/unpack';
 import { type Tasks } from '#server/base/heavy/pool';
 import { Search } from '#core/finder/search';
 import { formulateToWire } from '#server/book/compute/wire';
+import { type Reader } from '#words/reader';
 import { pdf } from '#server/out/print/documents';
 
 /** Recipes to a slice: some 20 ms. */
@@ -32,10 +33,10 @@ export const tasks = {
   compare: async ({ a, b, confidence, detect }: CompareJob) =>
     Promise.resolve(compareCounts(a, b, confidence, detect)),
   pdf: async (definition: TDocumentDefinitions): Promise<Uint8Array> => pdf(definition),
-  formulate: async ({ job, top }: { job: FinderJob; top: number }) => {
+  formulate: async ({ job, top, reader }: { job: FinderJob; top: number; reader: Reader }) => {
     const { fast, limits } = fastAndLimits(job);
     const search = new Search(fast, limits, top);
     while (!search.step(SLICE));
-    return Promise.resolve(formulateToWire(job, fast, search.result()));
+    return Promise.resolve(formulateToWire(job, fast, search.result(), reader));
   },
 } satisfies Tasks;

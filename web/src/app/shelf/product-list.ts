@@ -1,7 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { type Amendment, type AmendmentKind, K_PER_K2O, P_PER_P2O5 } from '#core/material/amendment';
+import { type Amendment, type AmendmentKind } from '#core/material/amendment';
 import { type BlendPart, dryBlend } from '#core/material/dry-blend';
-import { saltsByLabel } from '#core/material/label-salts';
+import {
+  type LabelFigure,
+  NO_PRODUCT,
+  printedPct,
+  productByLabel,
+  type ProductLabel,
+} from '#core/material/product-by-label';
 import { litresIn } from '#core/units/factors';
 import { showQuantity } from '#core/units/said';
 import { LibraryService } from '../data/library';
@@ -22,32 +28,22 @@ import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
 
 type Way = 'label' | 'blend';
-type Printed =
-  | ('nPct' | 'pPct' | 'kPct' | 'caPct' | 'mgPct' | 'sPct' | 'ccePct')
-  | (
-      | 'passing2360UmPct'
-      | 'passing250UmPct'
-      | 'longevityWeeks21C'
-      | 'cupG'
-      | 'mostYoungGPerL'
-      | 'mostPottingGPerL'
-    );
-const pct = (name: Printed, label: string): Asked<Printed> => ({ name, label, within: 'pctOfParts' });
-const analysis: Asked<Printed>[] = [
+const pct = (name: LabelFigure, label: string): Asked<LabelFigure> => ({ name, label, within: 'pctOfParts' });
+const analysis: Asked<LabelFigure>[] = [
   ...[pct('nPct', 'N, %'), pct('pPct', 'P, %'), pct('kPct', 'K, %')],
   ...[pct('caPct', 'Ca, %'), pct('mgPct', 'Mg, %'), pct('sPct', 'S, %')],
 ];
-const limed: Asked<Printed>[] = [
+const limed: Asked<LabelFigure>[] = [
   { name: 'ccePct', label: texts.neutralisingValueOfCalciumCarbonate, within: [0, 200] },
   pct('passing2360UmPct', texts.throughA24Mm),
   pct('passing250UmPct', texts.throughA025Mm),
 ];
-const rest: Asked<Printed>[] = [
+const rest: Asked<LabelFigure>[] = [
   { name: 'cupG', label: texts.aLevelCupWeighs, unit: 'g', within: 'sampleG' },
   { name: 'mostYoungGPerL', label: texts.mostForYoungPlantsBy, unit: 'g/L', within: 'doseGPerL' },
   { name: 'mostPottingGPerL', label: texts.mostForPottingByIts, unit: 'g/L', within: 'doseGPerL' },
 ];
-const lasts: Asked<Printed> = {
+const lasts: Asked<LabelFigure> = {
   name: 'longevityWeeks21C',
   label: texts.lastsWeeksAt21C,
   within: [0, 120],
@@ -204,7 +200,7 @@ export class ProductList {
   protected readonly traces = signal(false);
   protected readonly oxides = signal<string | null>('oxides');
   protected readonly by = signal<string | null>('volume');
-  protected readonly figures = signal<Partial<Record<Printed, number | undefined>>>({});
+  protected readonly figures = signal<Partial<Record<LabelFigure, number | undefined>>>({});
   private readonly told = signal<ReadonlyMap<string, number>>(new Map());
   protected readonly problem = signal('');
 
@@ -229,7 +225,7 @@ export class ProductList {
   protected readonly kin = computed((): Amendment => {
     const changing = this.products().find(({ id }) => id === this.changing());
     const alike = this.products().filter(({ kind, id }) => kind === this.kind() && !this.isOwn(id));
-    return changing ?? alike.find(({ solubilityGPerL }) => solubilityGPerL === 0) ?? alike[0] ?? NOTHING;
+    return changing ?? alike.find(({ solubilityGPerL }) => solubilityGPerL === 0) ?? alike[0] ?? NO_PRODUCT;
   });
   protected readonly fields = computed(() => [
     ...analysis,
@@ -248,26 +244,13 @@ export class ProductList {
     }
     const given = this.figures();
     if (Object.values(given).every((value) => value === undefined)) return null;
-    const { pPct, kPct, cupG, ...same } = given;
-    const oxide = this.oxides() === 'oxides';
-    const kin = this.kin();
-    const own = this.changing() !== null;
-    // An analysis that is printed is whole: what is not on it is not in it.
-    const bare = own ? kin : { ...kin, ...NO_ANALYSIS };
-    const sum = (given.nPct ?? 0) + (pPct ?? 0) + (kPct ?? 0) + (given.caPct ?? 0);
+    const sum = printedPct(given);
     if (sum > 100) return { why: texts.nPKAndCa(sum) };
-    const typed = Object.fromEntries(Object.entries(same).filter(([, value]) => value !== undefined));
-    const row: Amendment = {
-      ...bare,
-      ...named,
-      ...typed,
-      kind: (this.kind() ?? 'salt') as AmendmentKind,
-      traces: this.traces(),
-      ...(pPct !== undefined && { p2O5Pct: oxide ? pPct : pPct / P_PER_P2O5 }),
-      ...(kPct !== undefined && { k2OPct: oxide ? kPct : kPct / K_PER_K2O }),
-      ...(cupG !== undefined && { bulkDensityGPerMl: cupG / 1000 / litresIn.cup }),
+    const label: ProductLabel = {
+      ...{ kind: (this.kind() ?? 'salt') as AmendmentKind, traces: this.traces(), figures: given },
+      oxides: this.oxides() === 'oxides',
     };
-    return { row: row.kind === 'salt' ? { ...row, solubleSaltsMeqPerG: saltsByLabel(row) } : row };
+    return { row: productByLabel(named, label, this.kin(), this.changing() !== null) };
   });
   protected readonly ready = computed(() => {
     const made = this.made();
@@ -299,7 +282,7 @@ export class ProductList {
     return `${text}\u00a0${unit}`;
   }
 
-  protected type([name, value]: [Printed, number | undefined]): void {
+  protected type([name, value]: [LabelFigure, number | undefined]): void {
     this.figures.update((figures) => ({ ...figures, [name]: value }));
   }
 
@@ -351,12 +334,3 @@ export class ProductList {
     });
   }
 }
-
-const NO_ANALYSIS = { nPct: 0, p2O5Pct: 0, k2OPct: 0, caPct: 0, mgPct: 0, sPct: 0 };
-const NOTHING: Amendment = {
-  ...{ id: 'none', name: 'nothing', kind: 'salt', form: '', ...NO_ANALYSIS },
-  ...{ ccePct: 0, passing2360UmPct: 0, passing250UmPct: 0, solubleSaltsMeqPerG: 0 },
-  ...{ organicNReleaseFraction: 0, releaseRatePerWeek20C: 0, longevityWeeks21C: 0, bulkDensityGPerMl: 1 },
-  ...{ caution: '', coarseCredit: 0.5, solubilityGPerL: 0, nh4ShareOfNPct: 0, grainMg: 0 },
-  ...{ mostYoungGPerL: 0, mostPottingGPerL: 0, ceilingReason: '' },
-};
