@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { formatDate } from '@angular/common';
 import { RouterLink } from '@angular/router';
 import { daysAfter } from '#core/units/day';
@@ -6,10 +6,9 @@ import { houses, weathers } from '#core/mix/dry-down';
 import { phWindow, windowsOf } from '#core/judge/windows';
 import { fixed } from '#core/units/show';
 import { acidityMeqPerMgN } from '#core/water/liquid-feed';
-import { acidify, type Acid } from '#core/water/alkalinity';
+import { type Acid } from '#core/water/alkalinity';
 import { type Keeping, troubles } from '#core/water/life';
 import { liftAt } from '#core/water/lift';
-import { blendOf, blendTo, remarksOn } from '#core/water/own-water';
 import { called } from '#core/plants/care';
 import { footprintOf } from '#core/vessel/tray';
 import { RecipeStore } from '../bench/recipe-store';
@@ -25,12 +24,12 @@ import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { Amount } from '../ui/words/amount';
 import { shownIn } from '../ui/words/shown-in';
-import { waterRemarkSays } from '../ui/words/water-words';
 import { oddsWords, stageNames } from '../ui/words/words';
 import { FeedMaker } from './feed-maker';
 import { WeeksChart, type WeeksLine } from './weeks-chart';
 import { comes, drySays, handSays, mends, rhythmOf, settlingSays } from './weeks-says';
 import { WeeksSearch } from './weeks-search';
+import { PouredWater } from './poured-water';
 import { WeeksSubject } from './weeks-subject';
 import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
 import { common } from '#words/en/places/common';
@@ -48,7 +47,7 @@ const capital = (words: string): string => words[0]!.toUpperCase() + words.slice
 @Component({
   selector: 'app-weeks-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  providers: [WeeksSearch, WeeksSubject],
+  providers: [WeeksSearch, WeeksSubject, PouredWater],
   host: { class: 'page' },
   templateUrl: './weeks-page.html',
   styleUrl: './weeks-page.scss',
@@ -75,6 +74,7 @@ export class WeeksPage {
   private readonly waters = inject(WatersService);
   private readonly library = inject(LibraryService).library;
   protected readonly subject = inject(WeeksSubject);
+  protected readonly pouring = inject(PouredWater);
   private readonly crops = inject(SeasonService).crops;
   private readonly taken = inject(PlantsService).takenUp();
   private readonly spreads = inject(SpreadChoice).spreads;
@@ -89,62 +89,6 @@ export class WeeksPage {
     { id: 'nitric61', name: texts.nitricAcid61 },
   ];
 
-  /** The one poured, of the nursery's own; undefined where it is given by its figures. */
-  protected readonly own = computed(() => {
-    const { waterId, blendId, blendPct } = this.keeping.now();
-    const of = (id: number | null) => this.waters.all.value()?.find((one) => one.id === id);
-    const [poured, other] = [of(waterId), of(blendId)];
-    return poured && { poured, other, water: other ? blendOf(poured, other, blendPct / 100) : poured };
-  });
-  /** Alkalinity that was asked of the blend, mg/L; null where its share was given. */
-  private readonly blendAsked = signal<number | null>(null);
-  protected readonly noBlend = computed(() => {
-    const [asked, own] = [this.blendAsked(), this.own()];
-    if (asked === null || !own?.other || blendTo(own.poured, own.other, asked) !== null) return '';
-    const ends = [own.poured, own.other].map((one) => one.alkalinityMgPerL).sort((a, b) => a - b);
-    const { unit } = shownIn('mg/L', this.units.system());
-    return texts.theseTwoTogetherHaveFrom(fixed(ends[0]!, 0), fixed(ends[1]!, 0), unit, fixed(asked, 0));
-  });
-  protected readonly water = computed(() => this.own()?.water ?? this.keeping.now().water);
-  protected readonly ownWaters = computed(() =>
-    (this.waters.all.value() ?? []).map(({ id, name }) => ({ id: String(id), name })),
-  );
-  protected readonly otherWaters = computed(() =>
-    this.ownWaters().filter(({ id }) => id !== String(this.keeping.now().waterId)),
-  );
-  protected readonly waterSays = computed(() => {
-    const own = this.own();
-    if (!own) return null;
-    const { unit } = shownIn('mg/L', this.units.system());
-    const { alkalinityMgPerL, ecMSPerCm, caMgPerL, mgMgPerL } = own.water;
-    const brings =
-      caMgPerL === null || mgMgPerL === null
-        ? ''
-        : texts.withEachWateringItBrings(fixed(caMgPerL, 0), unit, fixed(mgMgPerL, 0));
-    return {
-      figures: texts.alkalinityEc(fixed(alkalinityMgPerL, 0), unit, fixed(ecMSPerCm, 2), brings),
-      remarks: remarksOn(own.water).map((remark) => waterRemarkSays(remark, unit)),
-    };
-  });
-
-  /** What acid does to the water; null where none goes in. */
-  protected readonly acidified = computed(() => {
-    const { acid, acidPh } = this.keeping.now();
-    return acid ? acidify(this.water().alkalinityMgPerL, acidPh, acid) : null;
-  });
-  protected readonly acidSays = computed(() => {
-    const it = this.acidified();
-    const [water, { acidPh }] = [this.water(), this.keeping.now()];
-    if (!it) return null;
-    const { mass, volume } = this.reader.formats();
-    const left = water.alkalinityMgPerL * (1 - it.neutralisedShare);
-    const mg = this.units.system() === 'us' ? 'ppm' : 'mg/L';
-    const brings = it.adds.n > 0.5 ? texts.andBringsOfNitrogen(fixed(it.adds.n, 0), mg) : '';
-    const more = it.adds.p > 0.5 ? texts.andBringsOfPhosphorus(fixed(it.adds.p, 0), mg) : '';
-    const dose = it.acidMlPerL === undefined ? mass(100 * it.acidGPerL!) : volume(it.acidMlPerL / 10);
-    return `${texts.acidTo(dose, volume(100))}${texts.takesItToPhOf(fixed(acidPh, 1), fixed(left, 0), mg, brings, more)}`;
-  });
-
   /** What the chosen feed leaves behind; nothing where none is chosen. */
   private readonly feedAcid = computed(() => {
     const product = this.library()?.amendments.get(this.keeping.now().feed ?? '');
@@ -154,9 +98,9 @@ export class WeeksPage {
   private readonly askedOf = computed((): Keeping => {
     const [{ weeks, house, tempC, rule, plant }, { alkalinityMgPerL, ecMSPerCm }] = [
       this.keeping.now(),
-      this.water(),
+      this.pouring.water(),
     ];
-    const left = 1 - (this.acidified()?.neutralisedShare ?? 0);
+    const left = 1 - (this.pouring.acidified()?.neutralisedShare ?? 0);
     return {
       ...{ days: 7 * weeks, seed: 1, rule, plant, feedAcidMeqPerMgN: this.feedAcid() },
       readings: (this.subject.now()?.readings ?? []).filter(({ day }) => day >= 1 && day <= 7 * weeks),
@@ -427,29 +371,5 @@ export class WeeksPage {
   protected takeRule(rule: Keeping['rule']): void {
     this.search.found.set(null);
     this.keeping.patch({ rule });
-  }
-
-  protected blend(blendPct: number): void {
-    this.blendAsked.set(null);
-    this.keeping.patch({ blendPct });
-  }
-
-  /** As much of each as gives an alkalinity; where no share does, that is said and the blend stays. */
-  protected blendFor(alkalinityMgPerL: number): void {
-    const own = this.own();
-    if (!own?.other) return;
-    this.blendAsked.set(alkalinityMgPerL);
-    const share = blendTo(own.poured, own.other, alkalinityMgPerL);
-    if (share !== null) this.keeping.patch({ blendPct: 100 * share });
-  }
-
-  protected pour(id: string | null): void {
-    const { blendId } = this.keeping.now();
-    const waterId = id ? Number(id) : null;
-    this.keeping.patch({ waterId, blendId: blendId === waterId ? null : blendId });
-  }
-
-  protected setWater(change: Partial<Keeping['water']>): void {
-    this.keeping.patch({ water: { ...this.keeping.now().water, ...change } });
   }
 }
