@@ -100,14 +100,14 @@ test.describe('what another grower gave', () => {
       .setInputFiles({ name: 'theirs.json', mimeType: 'application/json', buffer });
     await expect(page.getByRole('listitem').filter({ hasText: mix.name })).toContainText('as here');
     await page.getByLabel('Bog earth').uncheck();
-    const take = page.getByRole('button', { name: /^Take \d+ of them$/ });
+    const take = page.getByRole('button', { name: /^Add \d+ of them$/ });
     await take.click();
     await expect(
       page.getByText(/Nothing was added: .*taken with Their mix, which stands on it/),
     ).toBeVisible();
     await page.getByLabel('Bog earth').check();
     await take.click();
-    await expect(page.getByText(/^Taken: Bog earth, Their mix\.$/)).toBeVisible();
+    await expect(page.getByText(/^Added: Bog earth, Their mix\.$/)).toBeVisible();
     const kept = (await (await request.get('/api/mixes?away=no')).json()) as {
       name: string;
       recipe: object;

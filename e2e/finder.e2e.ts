@@ -105,7 +105,7 @@ test('up to three stand side by side, and what differs is marked', async ({ page
 test('an empty shelf teaches the next step', async ({ page, request }) => {
   await shelve(request, {});
   await page.goto('/mix/finder');
-  await expect(page.getByText('Tick what stands on your shelf')).toBeVisible();
+  await expect(page.getByText('Tick what you have')).toBeVisible();
   await page.getByRole('checkbox', { name: 'Sphagnum peat, fine' }).check();
   await expect(page.getByText(/^1 recipes? looked at/)).toBeVisible();
 });

@@ -7,7 +7,7 @@ test('a window of one’s own judges the next recipe, stays after a reload and h
   await page.getByRole('group', { name: 'Windows for' }).getByRole('button', { name: 'Germinate' }).click();
   const air = page.getByRole('group', { name: 'Air in the vessel' });
   await air.getByLabel('from').fill('30');
-  await expect(air.getByRole('alert')).toContainText('from 30 to 20 is no window');
+  await expect(air.getByRole('alert')).toContainText('30 to 20 is not a range');
   await air.getByLabel('from').fill('3');
   await air.getByLabel('to').fill('44');
   await air.getByLabel('from').fill('12');
@@ -28,7 +28,7 @@ test('plants that want it sour are judged by their own pH', async ({ page }) => 
   await page.goto('/mix');
   const ruler = page.locator('app-reading-ruler', { hasText: 'pH' });
   await expect(ruler).toContainText('5.5–6');
-  await page.getByLabel(/^For plants that want acid mix/).check();
+  await page.getByLabel(/^For plants that need an acid mix/).check();
   await expect(ruler).toContainText('4.5–5.5');
   await page.reload();
   await expect(ruler).toContainText('4.5–5.5');

@@ -230,7 +230,7 @@ test('a trial from its layout to its verdict', async ({ page }) => {
   await page.goto('/plants/trials/1');
   await expect(page.getByText(/House seed mix did better than No peat/)).toBeVisible();
   await page.goto('/plants/trials/2');
-  await expect(page.getByText(/Too few to say: Grit is ahead/)).toBeVisible();
+  await expect(page.getByText(/Too few to say\. Grit is ahead/)).toBeVisible();
 });
 
 test('mixes against each other, more than luck or not', async ({ page }) => {

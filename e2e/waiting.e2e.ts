@@ -68,7 +68,7 @@ test('entries that wait when a backup is put back land on nothing else: they are
   await expect(page.getByRole('heading', { name: 'Waiting to be sent' })).toBeVisible();
   const row = (what: RegExp) => page.getByRole('listitem').filter({ hasText: what });
   await expect(row(/Basil/)).toContainText('25 lost');
-  await expect(row(/Basil/)).toContainText('before a backup was put back');
+  await expect(row(/Basil/)).toContainText('before a backup was restored');
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   // Still there after a reload.
   await page.reload();
@@ -124,7 +124,7 @@ test('a page that stays open over a restore says so, and enters nothing until it
   await api(page, 'post', '/backups/restore', { name: list.find(({ why }) => why === 'asked')!.name });
   const cabbage = await pot(page, 'cabbage');
   await page.getByRole('button', { name: 'Archive', exact: true }).click();
-  await expect(page.getByText('A backup was put back while this page was open')).toBeVisible();
+  await expect(page.getByText('A backup was restored while this page was open')).toBeVisible();
   const away = await api<Planting[]>(page, 'get', '/plants?finished=away');
   expect(away.map(({ id }) => id)).not.toContain(cabbage.id);
   await page.getByRole('button', { name: 'Load it again' }).click();

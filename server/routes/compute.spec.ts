@@ -1,3 +1,4 @@
+import { labelOf } from '#words/problem';
 import request from 'supertest';
 import { batchSheetAnswerSchema, evaluationAnswerSchema } from '#contract/evaluate';
 import { METRIC } from '#testing/plain-english';
@@ -321,7 +322,7 @@ describe('bad input', () => {
     expect(answer.body).toMatchObject({
       status,
       title: expect.any(String),
-      detail: expect.stringContaining(path),
+      detail: expect.stringContaining(labelOf(path)),
     });
     const issue = answer.body.issues.find((i: { path: string }) => i.path === path);
     expect(issue.allowed).toContain(allowed);

@@ -105,7 +105,7 @@ test('what a mix stands on must be here or come with it; nothing is taken by hal
     { kind: 'mixes', at: 0 },
   ];
   const { body } = await request(app).post('/api/share').send({ key: randomUUID(), share, take }).expect(400);
-  expect(body.detail).toMatch(/materials must be here, or taken with House mix/);
+  expect(body.detail).toMatch(/Materials must be here, or taken with House mix/);
   expect(db.prepare(`SELECT count(*) AS n FROM vessels WHERE origin = 'user'`).get()).toEqual({ n: 0 });
   expect((await request(app).get('/api/crops')).body.filter(({ own }: { own: boolean }) => own)).toEqual([]);
   const none = await request(app)

@@ -1,3 +1,4 @@
+import { labelOf } from '#words/problem';
 import request from 'supertest';
 import { inPlace, testApp } from '#testing/server';
 
@@ -135,7 +136,10 @@ test.each<[string, object, string]>([
 ])('%s %j is refused', async (path, sent, detail) => {
   const answer = await post(path, sent);
   expect([answer.status, answer.type]).toEqual([400, 'application/problem+json']);
-  expect(answer.body.detail).toContain(detail);
+  // The path has a place of its own; the sentence has the label of the screen.
+  const [{ path: at, value, allowed }] = answer.body.issues;
+  expect(`${at} ${allowed}, was ${JSON.stringify(value)}`).toContain(detail);
+  expect(answer.body.detail).toBe(`${labelOf(at)} ${allowed}, was ${JSON.stringify(value)}`);
 });
 
 test('counts of a million are compared beside the server', async () => {

@@ -102,7 +102,7 @@ export const tests: Words<TestFacts> = {
     'One part of moist mix, two of clean water, stir, wait half an hour, read. After lime: on day 7 and 14.',
   'test.ph.ph': () => 'pH',
   'test.ph.value': ({ value, low, verdict, high }, f) =>
-    `pH ${f.ph(value, (verdict === 'low' ? low : high) ?? undefined)}`,
+    f.ph(value, (verdict === 'low' ? low : high) ?? undefined),
   'test.ph.says': by({ low: 'Too acid.', ok: 'Right.', high: 'Too alkaline.' }),
 
   'test.ec.name': () => 'Salts',
