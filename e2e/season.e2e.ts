@@ -85,9 +85,9 @@ test('the fewest mixes are looked for in sight, can be stopped, and are told wit
   page,
 }) => {
   await page.goto('/season/fewer');
-  await page.getByRole('button', { name: /^Look for the fewest mixes/ }).click();
+  await page.getByRole('button', { name: /^Find the fewest mixes/ }).click();
   await page.getByRole('button', { name: 'Stop' }).click();
-  await page.getByRole('button', { name: /^Look for the fewest mixes/ }).click();
+  await page.getByRole('button', { name: /^Find the fewest mixes/ }).click();
   await expect(page.getByText(/recipes were tried in each/)).toBeVisible({ timeout: 60_000 });
   await expect(
     page.getByRole('heading', { name: /base works|bases are enough, and no fewer/ }),

@@ -58,7 +58,7 @@ test('bales come, a batch takes of them, the tub counts down, and what is left b
 test.use({ brought: /status of 400/ });
 test('a test of the heap moves it, is shown against the book, and can be laid aside', async ({ page }) => {
   await page.goto('/shelf/materials/leaf-mould');
-  await expect(page.getByText('Taken from the book so far')).toBeVisible();
+  await expect(page.getByText('From the book so far')).toBeVisible();
   await page.getByRole('button', { name: 'pH' }).click();
   await field(page, 'pH').fill('5');
   await page.getByRole('button', { name: 'Enter it' }).click();
@@ -67,7 +67,7 @@ test('a test of the heap moves it, is shown against the book, and can be laid as
   await expect(row).toContainText('5.06');
   await page.getByRole('button', { name: 'Set it aside' }).click();
   await expect(page.getByRole('button', { name: 'Use it again' })).toBeVisible();
-  await expect(page.getByText('Taken from the book so far')).toBeVisible();
+  await expect(page.getByText('From the book so far')).toBeVisible();
   // What cannot be stays typed and is named.
   await page.getByRole('button', { name: 'Moisture' }).click();
   await field(page, 'Wet, g').fill('100');
@@ -110,7 +110,7 @@ test('a feed by its label, a blend by cups, a bag of mix, and a CSV that is take
   await page.goto('/mix/finder');
   await choice(page, 'Find one like').selectOption({ label: 'The blue bag' });
   await expect(page.getByText(/recipes looked at in/)).toBeVisible();
-  await expect(page.getByText('as near to it as whole parts come')).toBeVisible();
+  await expect(page.getByText('as close to it as whole parts come')).toBeVisible();
   const found = page.locator('.found li');
   await expect(found.nth(4)).toBeVisible();
   await expect(found.filter({ hasText: 'The blue bag' })).toHaveCount(0);

@@ -28,7 +28,7 @@ test('each reading says how sure it is; a pen reading narrows it and is undone w
   await expect(reading(page, 'pH')).toHaveText('5.6');
   // Other parts are another mix: the test no longer holds, and undo brings it back.
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
-  await expect(notice(page)).toContainText('laid aside');
+  await expect(notice(page)).toContainText('set aside');
   await expect(reading(page, 'pH')).toHaveText('5.8');
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await expect(reading(page, 'pH')).toHaveText('5.6');

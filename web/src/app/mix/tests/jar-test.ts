@@ -21,7 +21,7 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
     <div class="jars">
       @for (dose of doses; track dose; let i = $index) {
         <app-number-field
-          [label]="texts.dosePh(reader.formats().dose(dose))"
+          [label]="texts.dosePh(doseText(dose))"
           [value]="read()[i]"
           within="measuredPh"
           (valueChange)="take(i, $event)"
@@ -61,6 +61,12 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
 export class JarTest {
   protected readonly texts = texts;
   protected readonly reader = inject(ReaderHere);
+
+  /** Round numbers are said as they are. */
+  protected doseText(gPerL: number): string {
+    return this.reader.now().units === 'metric' ? `${gPerL} g/L` : this.reader.formats().dose(gPerL);
+  }
+
   private readonly store = inject(RecipeStore);
   readonly fitted = output<NonNullable<MeasuredByHand['jar']> | undefined>();
   protected readonly doses = JARS_G_PER_L;
