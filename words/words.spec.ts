@@ -61,6 +61,15 @@ describe('every text of every message', () => {
   });
 });
 
+test('results of entries of before are said as those of now', () => {
+  const kept = { value: 32, low: null, high: null, verdict: 'ok' } as const;
+  const cooling = { ...kept, unit: '°C around it', says: 'It never cools.' };
+  expect(plain(en['test.cooling.value'](cooling, english))).toBe('32 °C around it');
+  expect(plain(en['test.cooling.says'](cooling, english))).toMatch(/^It never cools to 30 °C/);
+  const moisture = { ...kept, unit: '% water by weight', measures: { saturation: 0.52 } };
+  expect(plain(en['test.moisture.says'](moisture, english))).toBe('Pores 52 % full.');
+});
+
 describe('every text of every place', () => {
   const texts: [where: string, text: string][] = [...files('words/en/places')].flatMap((file) =>
     Object.values(jest.requireActual<Record<string, PlaceTexts>>(join('..', file))).flatMap((place) =>

@@ -16,6 +16,9 @@ const squeeze = {
 } as const;
 const moist = { low: 'too dry', ok: 'right', high: 'too wet' } as const;
 
+/** What never cools has the warmth around it; entries of before say so in its unit. */
+const isWarmth = (unit: string): boolean => unit.startsWith('°C');
+
 /** One sentence for each verdict. */
 const by =
   (words: Record<Verdict, string>) =>
@@ -51,12 +54,12 @@ export const tests: Words<TestFacts> = {
   'test.cooling.minutes': () => 'Minutes between',
   'test.cooling.ambientC': () => 'Around it',
   'test.cooling.value': ({ value, unit }, f) =>
-    unit === '°C'
+    isWarmth(unit)
       ? `${f.celsius(value)} around it`
       : `${fixed(value, value < 10 ? 1 : 0)} h until ${f.celsius(COOL_ENOUGH_C)}`,
   'test.cooling.says': ({ value, unit }, f) => {
     const cool = f.celsius(COOL_ENOUGH_C);
-    if (unit === '°C')
+    if (isWarmth(unit))
       return `It never cools to ${cool} where it is: carry it somewhere cooler, or spread it out thin.`;
     return value > 0 ? `Sow below ${cool}, not before.` : 'Cool enough to sow.';
   },
