@@ -27,13 +27,14 @@ export function readOut(sentence: Said, system: UnitSystem): string {
   }
   return pieces
     .map((piece) =>
-      typeof piece === 'string' ? inWords(piece, system) : withUnit(showQuantity(piece, system)),
+      typeof piece === 'string'
+        ? system === 'us'
+          ? usWords(piece)
+          : piece
+        : withUnit(showQuantity(piece, system)),
     )
     .join('');
 }
-
-/** Words that carry their quantities with them, in the reader's units. */
-export const inWords = (text: string, system: UnitSystem): string => (system === 'us' ? usWords(text) : text);
 
 export function showQuantity(quantity: Quantity, system: UnitSystem): Shown {
   if ('volumeL' in quantity) return showVolume(quantity.volumeL, system);

@@ -3,7 +3,7 @@ import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { labelSize } from '#core/batch/label-sizes';
 import { ownScoops, scoops } from '#core/batch/scoops';
 import { OutOfRange } from '#core/units/check';
-import { inWords } from '#core/units/said';
+import { nameIn } from '#words/names';
 import { stageWord } from '#core/judge/readings';
 import { batchOf } from '#server/routes/batches';
 import { type Heavy } from '#server/out/heavy/heavy';
@@ -25,7 +25,7 @@ export function printRoutes(api: Api, { batches, measures }: Stores, heavy: Heav
         ...(query.plant ? [batch.name] : []),
         `Batch ${batch.id}, mixed ${batch.madeOn}`,
         ...mix,
-        `For ${stageWord[batch.snapshot.recipe.stage]}, ${inWords(batch.snapshot.vessel.name, query.units)}`,
+        `For ${stageWord[batch.snapshot.recipe.stage]}, ${nameIn(batch.snapshot.vessel.name, query.units)}`,
       ],
       dates: [
         { name: 'Sown', on: query.sown },

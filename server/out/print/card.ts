@@ -1,4 +1,4 @@
-import { read } from '#words/read';
+import { formatsOf, read } from '#words/read';
 import { type Reader } from '#words/reader';
 import { THIN } from '#core/units/show';
 import QRCode from 'qrcode';
@@ -7,7 +7,7 @@ import { isCare } from '#core/judge/flag';
 import { inSpoons, type Scoop } from '#core/batch/scoops';
 import { costSaid } from '#core/units/money';
 import { inScoops, scoopText } from '#core/units/scooped';
-import { inWords, readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
+import { readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
 import { type Batch } from '#contract/batches';
 
@@ -58,7 +58,7 @@ export async function benchCard(
             width: '*',
             stack: [
               { text: name, fontSize: 20, bold: true },
-              { text: `Batch ${id} · ${madeOn} · ${inWords(snapshot.vessel.name, units)}` },
+              { text: `Batch ${id} · ${madeOn} · ${formatsOf(reader).title(snapshot.vessel)}` },
             ],
           },
           { width: 62, image: qr, fit: [62, 62] },

@@ -1,6 +1,6 @@
 import { type PlantingPage, type Trial } from '#contract/plants';
 import { type Care } from '#core/plants/care';
-import { inWords } from '#core/units/said';
+import { nameIn } from '#words/names';
 import { type UnitSystem } from '#core/units/show';
 import { type LabelText } from '#server/out/print/labels';
 
@@ -23,7 +23,7 @@ export function plantLabel(
   return {
     title: name,
     lines: [
-      inWords(vessel, units),
+      nameIn(vessel, units),
       ...(planting.batchName ? [`Mix: ${planting.batchName}`] : []),
       ...(planting.seed ? [planting.seed] : []),
     ],
