@@ -77,8 +77,14 @@ export function widthAtMm(vessel: Vessel, zMm: number): number {
 /** Horizontal area at height z above the base, mm². */
 export function areaAtMm2(vessel: Vessel, zMm: number): number {
   const [width, length] = facesAt(vessel, zMm);
-  const full = width * length;
-  return byShape(vessel, { round: () => (Math.PI / 4) * full, rect: () => full, block: () => full });
+  // A switch, not byShape: this is summed over every slice of every recipe that is tried.
+  switch (vessel.shape) {
+    case 'round':
+      return (Math.PI / 4) * width * length;
+    case 'rect':
+    case 'block':
+      return width * length;
+  }
 }
 
 /** Volume of mix that fills the vessel up to its headspace, L. Simpson is exact: area is quadratic in height. */
@@ -121,15 +127,18 @@ export function narrowestSideMm(vessel: Vessel): number {
   return Math.min(...facesAt(vessel, 0), ...facesAt(vessel, fillDepthMm(vessel)));
 }
 
+const between = (base: number, top: number, t: number): number => base + (top - base) * t;
+
 function facesAt(vessel: Vessel, zMm: number): [number, number] {
   const t = zMm / vessel.depthMm;
-  const between = (base: number, top: number): number => base + (top - base) * t;
-  return byShape<[number, number]>(vessel, {
-    block: ({ edgeMm }) => edgeMm,
-    round: ({ baseMm, topMm }) => {
-      const diameter = between(baseMm, topMm);
+  switch (vessel.shape) {
+    case 'block':
+      return vessel.edgeMm;
+    case 'round': {
+      const diameter = between(vessel.baseMm, vessel.topMm, t);
       return [diameter, diameter];
-    },
-    rect: ({ baseMm, topMm }) => [between(baseMm[0], topMm[0]), between(baseMm[1], topMm[1])],
-  });
+    }
+    case 'rect':
+      return [between(vessel.baseMm[0], vessel.topMm[0], t), between(vessel.baseMm[1], vessel.topMm[1], t)];
+  }
 }
