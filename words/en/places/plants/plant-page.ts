@@ -14,7 +14,7 @@ export const plantPage = place('plants/plant-page', {
     holds: Filling,
     holdsAt: Filling,
   ) =>
-    line`Counted twice on ${on}: ${earlier} at ${earlierAt}, then ${holds} at ${holdsAt}. The later count is used.`,
+    line`Counted twice, ${on}: ${earlier} at ${earlierAt}, then ${holds} at ${holdsAt}. The later count is used.`,
   notEntered: 'Not entered:',
   potThemOn: 'Pot them on',
   setSomeApart: 'Set some apart',

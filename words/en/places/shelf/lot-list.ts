@@ -4,7 +4,7 @@ export const lotList = place('shelf/lot-list', {
   theLots: 'the lots',
   whatCameLessWhatBatches:
     'What came, less what batches took and what was lost, set right by counting. Open a delivery to count it.',
-  cameOn: (of: Filling, receivedOn: Filling) => line`${of}, came on ${receivedOn}`,
+  cameOn: (of: Filling, receivedOn: Filling) => line`${of}, came ${receivedOn}`,
   notBefore: (readyOn: Filling) => line`not before ${readyOn}`,
   nothingYetEnterWhatStands: 'Nothing yet: enter what is in the shed, and it counts down as batches take it.',
   emptyVessels: 'Empty vessels',

@@ -2,7 +2,7 @@ import { type Filling, line, place } from '#words/place';
 
 export const lotPage = place('shelf/lot-page', {
   theLot: 'the lot',
-  cameOn: (receivedOn: Filling) => line`Came on ${receivedOn}`,
+  cameOn: (receivedOn: Filling) => line`Came ${receivedOn}`,
   doNotUseBefore: (readyOn: Filling) => line`· do not use before ${readyOn}`,
   cameUpInItsTest: (toFixed: Filling) => line`· ${toFixed} % came up in its test`,
   countIt: 'Count it',
@@ -11,7 +11,7 @@ export const lotPage = place('shelf/lot-page', {
   enter: 'Enter',
   wentInto: 'Went into',
   made: (madeOn: Filling) => line`made ${madeOn}`,
-  on: (what: Filling, count: Filling, on: Filling) => line`${what}: ${count} on ${on}`,
+  on: (what: Filling, count: Filling, on: Filling) => line`${what}: ${count}, ${on}`,
   whereItWasUsedIs: 'Where it was used is not given.',
   noBatchYet: 'No batch yet.',
   whatElseHappened: 'What else happened',
