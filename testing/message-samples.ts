@@ -221,6 +221,7 @@ export const samples: { [Code in keyof AllFacts]?: readonly AllFacts[Code][] } =
     return {
       'verdict.better': [
         { ...two, byChancePerMille: 0.2 },
+        { ...two, byChancePerMille: 1.3 },
         { ...two, byChancePerMille: 31 },
       ],
       'verdict.ahead': [

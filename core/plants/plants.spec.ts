@@ -16,11 +16,11 @@ import {
 import { layOut } from '#core/plants/trial';
 import { metric } from '#testing/readers';
 import { read } from '#words/read';
-import { holm, type Comparison, verdictOf } from '#core/plants/verdict';
+import { holm, type ArmComparison, verdictOf } from '#core/plants/verdict';
 import { uniformAt } from '#core/stats/normal';
 import { crops } from '#testing/season';
 
-const plainly = (says: Comparison['says']): string => read(says, metric).replaceAll('\u00a0', ' ');
+const plainly = (says: ArmComparison['says']): string => read(says, metric).replaceAll('\u00a0', ' ');
 
 const tray: Planting = {
   ...{ id: 1, start: 'sow', crop: 'tomato', name: 'Long Red', seed: '', vessel: 'cell-72', cells: 72 },

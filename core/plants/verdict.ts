@@ -18,7 +18,7 @@ export interface Pair {
   told: boolean;
 }
 
-export interface Comparison {
+export interface ArmComparison {
   shares: CountedShare[];
   pairs: Pair[];
   /** One honest sentence. */
@@ -71,7 +71,7 @@ export function holm(ps: readonly number[]): number[] {
  * @param what what the shares are of: "came up"
  * @throws OutOfRange for fewer than two arms, or an arm of which nothing is counted
  */
-export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95): Comparison {
+export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95): ArmComparison {
   if (arms.length < 2) throw new OutOfRange('arms', arms.length, 'two or more');
   const alpha = 1 - confidence;
   const shares = arms.map((arm) => shareOf(arm, confidence));
@@ -96,7 +96,7 @@ export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95)
   const moreEach = told
     ? null
     : more(shares[best]!.share, shares[last]!.share, Math.min(arms[best]!.of, arms[last]!.of), alpha);
-  const says = ((): Comparison['says'] => {
+  const says = ((): ArmComparison['says'] => {
     if (told) {
       const compared = { what, best: share(told.better), last: share(told.worse) };
       return say('verdict.better', { ...compared, byChancePerMille: 1000 * told.holm });

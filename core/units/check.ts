@@ -42,9 +42,3 @@ export function checkWhole(name: string, value: number, low: number, high: numbe
   }
   return value;
 }
-
-/** Plain, so that it goes from a worker to the page. */
-export const refusalOf = ({ argument, value, allowed, range }: OutOfRange): Refusal => ({
-  ...{ argument, allowed, range },
-  value: typeof value === 'object' ? JSON.stringify(value) : value,
-});

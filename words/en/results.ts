@@ -13,7 +13,7 @@ const arm = (name: string, f: Formats): string => f.title({ id: '', name });
 
 export const results: Words<ResultFacts & VerdictFacts> = {
   'verdict.better': ({ what, best, last, byChancePerMille: odds }, f) =>
-    `${arm(best.name, f)} did better than ${arm(last.name, f)}: ${shareOf(best, f)} ${what}, against ${shareOf(last, f)}. Chance alone would show that ${odds < 1 ? 'less than once' : `about ${f.counted(odds, { one: 'time', other: 'times' })}`} in 1000.`,
+    `${arm(best.name, f)} did better than ${arm(last.name, f)}: ${shareOf(best, f)} ${what}, against ${shareOf(last, f)}. Chance alone would show that ${odds < 1 ? 'less than once' : `about ${f.counted(Math.round(odds), { one: 'time', other: 'times' })}`} in 1000.`,
   'verdict.ahead': ({ what, best, last, moreEach }, f) =>
     `Too few to say. ${arm(best.name, f)} is ahead: ${shareOf(best, f)} ${what}, against ${shareOf(last, f)} with ${arm(last.name, f)}; ${moreEach === null ? 'chance alone shows as much' : `${f.count(moreEach)} more of each would show it`}.`,
   'verdict.alike': ({ what, best, last }, f) =>

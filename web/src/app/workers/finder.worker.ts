@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { OutOfRange, refusalOf } from '#core/units/check';
+import { OutOfRange } from '#core/units/check';
 import { bindingWindow, edgeOver, missingMaterial, neighboursOf } from '#core/finder/compare';
 import { conflictOf, formulated, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { Search } from '#core/finder/search';
@@ -8,6 +8,7 @@ import { judgeMix } from '#core/judge/judge';
 import { type Material } from '#core/material/material';
 import { Odds } from '#core/spread/sample';
 import { type FinderAnswer, type FinderRequest, type Told } from './finder.protocol';
+import { whyOf } from './why';
 
 /** Recipes, and draws, between two looks at the messages. */
 const SLICE = 8000;
@@ -129,7 +130,7 @@ async function handle(request: FinderRequest): Promise<void> {
     }
   } catch (error) {
     if (!(error instanceof OutOfRange)) throw error;
-    answer({ kind: 'impossible', id, why: refusalOf(error) });
+    answer({ kind: 'impossible', id, why: whyOf(error) });
   }
 }
 

@@ -1,11 +1,11 @@
 /// <reference lib="webworker" />
-import { OutOfRange, refusalOf } from '#core/units/check';
 import { type FinderJob } from '#core/finder/formulate';
 import { type Base, FewMixes } from '#core/season/few-mixes';
 import { fitBench } from '#core/season/fit-bench';
 import { Odds } from '#core/spread/sample';
 import { type Spreads } from '#core/spread/spreads';
 import { type BaseTold, type SeasonAnswer, type SeasonRequest } from './season.protocol';
+import { whyOf } from './why';
 
 const SLICE = 2000;
 const DRAWS = 300;
@@ -76,8 +76,7 @@ addEventListener('message', ({ data }: MessageEvent<SeasonRequest>) => {
   newest = data.kind === 'stop' ? -1 : data.id;
   if (data.kind === 'stop') return;
   const { id } = data;
-  const failed = (error: unknown): void =>
-    answer({ kind: 'impossible', id, why: error instanceof OutOfRange ? refusalOf(error) : String(error) });
+  const failed = (error: unknown): void => answer({ kind: 'impossible', id, why: whyOf(error) });
   try {
     if (data.kind === 'fit') answer({ kind: 'fit', id, fit: fitBench(data.items, data.benchM2) });
     else void few(data).catch(failed);

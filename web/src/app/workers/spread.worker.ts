@@ -1,10 +1,10 @@
 /// <reference lib="webworker" />
-import { OutOfRange, refusalOf } from '#core/units/check';
 import { libraryOf, type Library } from '#core/recipe/library';
 import { mixInputOf } from '#core/recipe/recipe';
 import { keptDown } from '#core/spread/kept-down';
 import { Sampler } from '#core/spread/sample';
 import { type SpreadAnswer, type SpreadRequest } from './spread.protocol';
+import { whyOf } from './why';
 
 const PIECE = 250;
 let library: Library | null = null;
@@ -33,7 +33,7 @@ async function sample(request: Extract<SpreadRequest, { kind: 'sample' }>): Prom
     if (id !== newest) return;
     answer({ kind: 'kept-down', id, by: keptDown(input, sampled, spreads, seed) });
   } catch (error) {
-    answer({ kind: 'impossible', id, why: error instanceof OutOfRange ? refusalOf(error) : String(error) });
+    answer({ kind: 'impossible', id, why: whyOf(error) });
   }
 }
 

@@ -1,9 +1,9 @@
 /// <reference lib="webworker" />
-import { OutOfRange, refusalOf } from '#core/units/check';
 import { lifeOf } from '#core/water/life';
 import { LifeSampler } from '#core/water/life-band';
 import { RuleSearch } from '#core/water/rule';
 import { type WeeksAnswer, type WeeksRequest } from './weeks.protocol';
+import { whyOf } from './why';
 
 const LIVES = 25;
 const RULES = 40;
@@ -55,7 +55,7 @@ addEventListener('message', ({ data }: MessageEvent<WeeksRequest>) => {
       kind: 'impossible',
       of: kind,
       id,
-      why: error instanceof OutOfRange ? refusalOf(error) : String(error),
+      why: whyOf(error),
     }),
   );
 });

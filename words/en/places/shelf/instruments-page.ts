@@ -12,7 +12,6 @@ export const instrumentsPage = place('shelf/instruments-page', {
   standInItIsGiven: 'Stand-in: it is given',
   standInFaultOfThe: 'Stand-in: fault of the ',
   weatherService: 'Weather service',
-  to: ' to ',
   today: (value: Filling) => line`${value} today`,
   rain: (mm: Filling) => line`${mm} rain`,
   doesNotAnswer: 'does not answer',

@@ -20,7 +20,6 @@ const inMetric: Record<string, ShownIn> = {
 const inUs: Record<string, ShownIn> = {
   '°C': shown('°F', 5 / 9, 32),
   mL: shown(texts.flOz, litresIn.fluidOunce * 1000),
-  'mL (or g)': shown(texts.flOz, litresIn.fluidOunce * 1000),
   g: shown('oz', gramsIn.ounce),
   kg: shown('lb', gramsIn.pound / 1000),
   L: shown('gal', litresIn.gallon),
