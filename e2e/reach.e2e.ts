@@ -111,7 +111,12 @@ test('the whole flow with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('radio', { name: /^Root/ })).toBeChecked();
   await page.keyboard.press('ArrowLeft');
+  // Another stage may bring another vessel: it is reached by its name, so it must be there first.
+  await expect(page.getByRole('radio', { name: /^Germinate/ })).toBeChecked();
+  const vessel = page.locator('app-job-panel').getByRole('button', { name: /72-cell tray/ });
+  await expect(vessel).toBeVisible();
   await tabTo(page, /72-cell tray/);
+  await expect(vessel).toBeFocused();
   await page.keyboard.press('Enter');
   // Keys follow each other here faster than any hand: the menu comes with the next frame.
   await expect(page.locator('.dropdown-menu.show .dropdown-item').first()).toBeVisible();

@@ -3,9 +3,10 @@ import { type Recipe } from '#core/recipe/recipe';
 import { type ReadingId } from '#core/judge/readings';
 import { type KeptDown } from '#core/spread/kept-down';
 import { type Band, type Sampled } from '#core/spread/sample';
+import { type Spreads } from '#core/spread/spreads';
 import { SpreadChoice } from '../data/spread-choice';
 import { SPREAD_WORKER } from '../workers/tokens';
-import { type SpreadAnswer, type SpreadRequest } from '../workers/spread.protocol';
+import { Newest } from '../workers/calls';
 import { RecipeStore } from './recipe-store';
 
 const DRAWS = 2000;
@@ -22,10 +23,9 @@ export class HowSure {
   private readonly sampled = signal<Sampled | null>(null);
   /** The recipe that the sample is of, and the one that is being sampled. */
   private readonly sampledOf = signal<Recipe | null>(null);
-  private asking: Recipe | null = null;
   private readonly down = signal<readonly KeptDown[] | null>(null);
   private readonly share = signal(1);
-  private asked = 0;
+  private readonly newest = new Newest();
 
   /** Nothing while the recipe is another than the one that was sampled: ranges of the last beside the new would lie. */
   readonly result = computed(() => (this.sampledOf() === this.store.recipe() ? this.sampled() : null));
@@ -37,13 +37,11 @@ export class HowSure {
   );
 
   constructor() {
-    this.worker.addEventListener('message', ({ data }: MessageEvent<SpreadAnswer>) => this.take(data));
-    inject(DestroyRef).onDestroy(() => this.worker.terminate());
+    inject(DestroyRef).onDestroy(() => this.worker.end());
     effect(() => {
       const library = this.store.library();
       if (!library) return;
-      this.send({
-        kind: 'library',
+      void this.worker.calls.stock({
         materials: [...library.materials.values()],
         amendments: [...library.amendments.values()],
         vessels: [...library.vessels.values()],
@@ -58,30 +56,32 @@ export class HowSure {
         this.sampled.set(null);
         return;
       }
-      const timer = setTimeout(() => {
-        this.asked++;
-        this.asking = recipe;
-        this.share.set(0);
-        this.down.set(null);
-        this.send({ kind: 'sample', id: this.asked, recipe, spreads, seed: SEED, draws: DRAWS });
-      }, PAUSE_MS);
+      const timer = setTimeout(() => void this.sample(recipe, spreads), PAUSE_MS);
       onCleanup(() => clearTimeout(timer));
     });
   }
 
-  private take(answer: SpreadAnswer): void {
-    if (answer.id !== this.asked) return;
-    if (answer.kind === 'progress') this.share.set(answer.share);
-    else this.share.set(1);
-    if (answer.kind === 'done') {
-      this.sampled.set(answer.sampled);
-      this.sampledOf.set(this.asking);
-    }
-    if (answer.kind === 'kept-down') this.down.set(answer.by);
-    if (answer.kind === 'impossible') this.sampled.set(null);
-  }
-
-  private send(request: SpreadRequest): void {
-    this.worker.postMessage(request);
+  private async sample(recipe: Recipe, spreads: Spreads): Promise<void> {
+    const { calls } = this.worker;
+    this.share.set(0);
+    this.down.set(null);
+    // A recipe that cannot be judged has no odds: the page says why beside its parts.
+    const impossible = (): null => {
+      this.sampled.set(null);
+      this.share.set(1);
+      return null;
+    };
+    const sampled = await this.newest
+      .call(
+        (progress) => calls.sample(recipe, spreads, SEED, DRAWS, progress),
+        (share) => this.share.set(share),
+      )
+      .catch(impossible);
+    if (!sampled) return;
+    this.share.set(1);
+    this.sampled.set(sampled);
+    this.sampledOf.set(recipe);
+    const down = await this.newest.call(() => calls.keptDown()).catch(() => null);
+    if (down) this.down.set(down);
   }
 }

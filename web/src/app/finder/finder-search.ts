@@ -4,7 +4,8 @@ import { type Material } from '#core/material/material';
 import { merged, type SearchResult } from '#core/finder/search';
 import { SpreadChoice } from '../data/spread-choice';
 import { FINDER_WORKER } from '../workers/tokens';
-import { type FinderAnswer, type FinderRequest, type Told, type Why } from '../workers/finder.protocol';
+import { heard, type Hired, Newest, type Progress, refusalOf } from '../workers/calls';
+import { type FinderApi, type Told, type ToldAll, type Why } from '../workers/finder.protocol';
 import { ReaderHere } from '../data/reader-here';
 
 const KEEP = 24;
@@ -35,22 +36,18 @@ export type FinderState =
 export class FinderSearch {
   private readonly reader = inject(ReaderHere);
   private readonly chosen = inject(SpreadChoice);
-  private readonly workers: Worker[];
+  private readonly workers: readonly Hired<FinderApi>[];
+  /** What the newest search asks, step by step; a newer one, or a stop, makes all of it unheard. */
+  private readonly newest = new Newest();
+  private readonly explaining = new Newest();
   private readonly now = signal<FinderState>({ state: 'idle' });
   private readonly listed = signal<{ every: readonly Listed[]; perSet: readonly Listed[] }>({
     every: [],
     perSet: [],
   });
   private readonly answered = signal<FinderJob | null>(null);
-  private asked = 0;
-  private job: FinderJob | null = null;
-  private startedAt = 0;
-  private results: SearchResult[] = [];
-  private drawn: readonly Listed[] = [];
-  private sum: SearchResult | null = null;
   private readonly explained = signal<{ parts: string; why: Why } | null>(null);
   readonly reasons = this.explained.asReadonly();
-  private progress: { share: number; tried: number }[] = [];
 
   /** Every recipe by rank, or only the best of each set of materials. */
   readonly everyRecipe = signal(false);
@@ -64,72 +61,76 @@ export class FinderSearch {
     const make = inject(FINDER_WORKER);
     const cores = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency || 1));
     this.workers = Array.from({ length: cores }, () => make());
-    this.workers.forEach((worker, i) => {
-      worker.addEventListener('message', ({ data }: MessageEvent<FinderAnswer>) => this.take(data, i));
-    });
-    inject(DestroyRef).onDestroy(() => this.workers.forEach((worker) => worker.terminate()));
+    inject(DestroyRef).onDestroy(() => this.workers.forEach((worker) => worker.end()));
   }
 
-  start(job: FinderJob): void {
-    this.asked++;
-    this.job = job;
-    this.startedAt = performance.now();
-    this.results = [];
-    this.progress = this.workers.map(() => ({ share: 0, tried: 0 }));
+  async start(job: FinderJob): Promise<void> {
+    const startedAt = performance.now();
+    this.explaining.forget();
     this.now.set({ state: 'searching', share: 0, tried: 0 });
-    this.workers.forEach((worker, i) => {
-      const of = this.workers.length;
-      this.send(worker, { kind: 'search', id: this.asked, job, keep: KEEP, worker: i, of });
-    });
-  }
-
-  stop(): void {
-    this.asked++;
-    for (const worker of this.workers) this.send(worker, { kind: 'stop' });
-    this.now.set({ state: 'stopped' });
-  }
-
-  private take(answer: FinderAnswer, from: number): void {
-    if (answer.id !== this.asked || !this.job) return;
-    switch (answer.kind) {
-      case 'progress': {
-        this.progress[from] = { share: answer.share, tried: answer.tried };
-        const share = this.progress.reduce((sum, p) => sum + p.share, 0) / this.workers.length;
-        const tried = this.progress.reduce((sum, p) => sum + p.tried, 0);
-        this.now.set({ state: 'searching', share, tried });
-        return;
-      }
-      case 'found':
-        this.results.push(answer.result);
-        this.progress[from] = { share: 1, tried: answer.result.tried };
-        if (this.results.length === this.workers.length) this.finish(this.job, merged(this.results, KEEP));
-        return;
-      case 'told':
-        this.show(answer);
-        return;
-      case 'why':
-        this.explained.set({ parts: answer.parts.join(), why: answer.why });
-        return;
-      case 'odds':
-        this.tell(answer.odds, from);
-        return;
-      case 'impossible':
-        this.now.set({ state: 'impossible', why: this.reader.problem(answer.why) });
-        return;
-      case 'swaps':
-        return;
+    try {
+      const result = await this.newest.call(
+        (progress) => this.searchAll(job, progress),
+        (share, tried = 0) => this.now.set({ state: 'searching', share, tried }),
+      );
+      if (!result) return;
+      // One worker works the best out in full, so that the page never waits for it.
+      const told = await this.newest.call(() => this.workers[0]!.calls.tell(job, result, KEEP));
+      if (!told) return;
+      const { tried, feasible } = result;
+      const ms = performance.now() - startedAt;
+      this.now.set({ state: 'done', tried, feasible, ms, conflict: told.conflict });
+      await this.drawOdds(this.show(job, told));
+    } catch (error) {
+      this.now.set({ state: 'impossible', why: this.reader.problem(refusalOf(error)) });
     }
   }
 
-  /** All have answered: one worker works the best out in full, so that the page never waits for it. */
-  private finish(job: FinderJob, result: SearchResult): void {
-    this.sum = result;
-    this.send(this.workers[0]!, { kind: 'tell', id: this.asked, job, result, keep: KEEP });
+  stop(): void {
+    this.newest.forget();
+    this.explaining.forget();
+    for (const { calls } of this.workers) void calls.stop();
+    this.now.set({ state: 'stopped' });
   }
 
-  private show({ every, perSet, conflict }: Extract<FinderAnswer, { kind: 'told' }>): void {
-    const { job, sum } = this;
-    if (!job || !sum) return;
+  /** Asks why a recipe is where it is; the answer comes into `reasons`. */
+  async explain(
+    { found, parts }: Listed,
+    first: Listed,
+    familiar: Uint8Array | null,
+    elsewhere: readonly Material[],
+  ): Promise<void> {
+    const job = this.answered();
+    if (!job) return;
+    const { calls } = this.workers.at(-1)!;
+    const why = await this.explaining.call(() =>
+      calls.why(job, { found, parts }, first.parts, familiar, [...elsewhere]),
+    );
+    if (why) this.explained.set({ parts: parts.join(), why });
+  }
+
+  /** Each worker tries its share of all recipes. @returns the best of all, or null where it was given up */
+  private async searchAll(job: FinderJob, progress: Progress): Promise<SearchResult | null> {
+    const of = this.workers.length;
+    const each = this.workers.map(() => ({ share: 0, tried: 0 }));
+    const sum = (key: 'share' | 'tried'): number => each.reduce((all, one) => all + one[key], 0);
+    const results = await Promise.all(
+      this.workers.map(async ({ calls }, worker) => {
+        const tell = (share: number, tried = 0): void => {
+          each[worker] = { share, tried };
+          progress(sum('share') / of, sum('tried'));
+        };
+        const result = await calls.search(job, KEEP, { worker, of }, heard(tell));
+        if (result) tell(1, result.tried);
+        return result;
+      }),
+    );
+    const found = results.filter((one) => one !== null);
+    return found.length === of ? merged(found, KEEP) : null;
+  }
+
+  /** Shows what was found. @returns every recipe of the lists, once */
+  private show(job: FinderJob, { every, perSet }: ToldAll): readonly Listed[] {
     const made = new Map<Told, Listed>();
     const listed = (told: Told): Listed => {
       let one = made.get(told);
@@ -138,50 +139,26 @@ export class FinderSearch {
     };
     this.answered.set(job);
     this.listed.set({ every: every.map(listed), perSet: perSet.map(listed) });
-    this.drawn = [...made.values()];
-    this.now.set({
-      state: 'done',
-      tried: sum.tried,
-      feasible: sum.feasible,
-      ms: performance.now() - this.startedAt,
-      conflict,
-    });
-    this.workers.forEach((worker, w) => {
-      const inputs = this.dealtTo(w).map((one) => one.found.judgement.input);
-      if (inputs.length === 0) return;
-      const spreads = this.chosen.spreads();
-      this.send(worker, { kind: 'odds', id: this.asked, inputs, spreads, seed: SEED, draws: DRAWS });
-    });
+    return [...made.values()];
   }
 
-  /** Asks why a recipe is where it is; the answer comes into `reasons`. */
-  explain(one: Listed, first: Listed, familiar: Uint8Array | null, elsewhere: readonly Material[]): void {
-    const job = this.answered();
-    if (!job) return;
-    const { found, parts } = one;
-    this.send(this.workers.at(-1)!, {
-      kind: 'why',
-      id: this.asked,
-      job,
-      one: { found, parts },
-      ...{ first: first.parts, familiar },
-      elsewhere: [...elsewhere],
-    });
+  /** Recipes are dealt out to the workers in turn; each tells its odds as soon as it has them. */
+  private async drawOdds(drawn: readonly Listed[]): Promise<void> {
+    const spreads = this.chosen.spreads();
+    await Promise.all(
+      this.workers.map(async ({ calls }, worker) => {
+        const dealt = drawn.filter((_, i) => i % this.workers.length === worker);
+        if (dealt.length === 0) return;
+        const inputs = dealt.map((one) => one.found.judgement.input);
+        const odds = await calls.odds(inputs, spreads, SEED, DRAWS);
+        if (odds) this.tellOdds(new Map(dealt.map((one, i) => [one.found, odds[i] ?? null])));
+      }),
+    );
   }
 
-  /** Recipes are dealt out to the workers in turn. */
-  private dealtTo(worker: number): Listed[] {
-    return this.drawn.filter((_, i) => i % this.workers.length === worker);
-  }
-
-  private tell(odds: readonly number[], worker: number): void {
-    const told = new Map(this.dealtTo(worker).map((one, i) => [one.found, odds[i] ?? null]));
+  private tellOdds(odds: ReadonlyMap<Formulated, number | null>): void {
     const withOdds = (list: readonly Listed[]): Listed[] =>
-      list.map((one) => (told.has(one.found) ? { ...one, odds: told.get(one.found)! } : one));
+      list.map((one) => (odds.has(one.found) ? { ...one, odds: odds.get(one.found)! } : one));
     this.listed.update(({ every, perSet }) => ({ every: withOdds(every), perSet: withOdds(perSet) }));
-  }
-
-  private send(worker: Worker, request: FinderRequest): void {
-    worker.postMessage(request);
   }
 }

@@ -2,15 +2,18 @@ import { type ShelfService } from '../data/shelf';
 import { type HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { conflictOf, formulated, searchAll, fastAndLimits } from '#core/finder/formulate';
-import { bench, FakeSource, giveLibrary } from '#testing/page';
+import { FakeHired } from '#testing/hired';
+import { bench, giveLibrary } from '#testing/page';
 import { RecipeStore } from '../bench/recipe-store';
 import { FINDER_WORKER } from '../workers/tokens';
-import { type FinderAnswer, type FinderRequest } from '../workers/finder.protocol';
+import { Refused } from '../workers/calls';
+import { type FinderApi } from '../workers/finder.protocol';
 import { FinderSearch } from './finder-search';
 import { Wishes } from './wishes';
 
 let http: HttpTestingController;
 let wishes: Wishes;
+let workers: FakeHired<FinderApi>[];
 const shelf = ['peat-fine', 'perlite-coarse', 'coir-pith'].map((material, i) => ({
   material,
   here: true,
@@ -19,9 +22,13 @@ const shelf = ['peat-fine', 'perlite-coarse', 'coir-pith'].map((material, i) => 
 }));
 
 beforeEach(() => {
-  FakeSource.all = [];
+  workers = [];
+  const hire = (): FakeHired<FinderApi> => {
+    workers.push(new FakeHired<FinderApi>());
+    return workers.at(-1)!;
+  };
   Object.defineProperty(navigator, 'hardwareConcurrency', { value: 2, configurable: true });
-  http = bench([FinderSearch, { provide: FINDER_WORKER, useValue: () => new FakeSource() }]);
+  http = bench([FinderSearch, { provide: FINDER_WORKER, useValue: hire }]);
   wishes = TestBed.inject(Wishes);
   http.expectOne('/api/shelf').flush(shelf);
   giveLibrary(http);
@@ -74,61 +81,71 @@ describe('what is asked', () => {
 });
 
 describe('the search in workers', () => {
-  const answer = (worker: number, message: FinderAnswer): void =>
-    FakeSource.all[worker]!.say('message', message);
-  const lastOf = (worker: number): FinderRequest => FakeSource.all[worker]!.sent.at(-1) as FinderRequest;
+  const asked = (worker: number, name: keyof FinderApi) => workers[worker]!.last(name);
+  const searchOf = (worker: number) => {
+    const [job, keep, share, progress] = asked(worker, 'search').given as Parameters<FinderApi['search']>;
+    return { job, keep, share, progress };
+  };
 
-  test('dealt to all cores, told in full by one, odds dealt out again, older answers dropped', () => {
+  test('dealt to all cores, told in full by one, odds dealt out again as each has them', async () => {
     const search = TestBed.inject(FinderSearch);
     const job = { ...wishes.job()!, maxTotal: 5 };
-    search.start(job);
-    expect(FakeSource.all).toHaveLength(2);
-    expect(lastOf(1)).toMatchObject({ kind: 'search', worker: 1, of: 2, id: 1 });
-    answer(0, { kind: 'progress', id: 1, worker: 0, share: 0.5, tried: 40 });
+    void search.start(job);
+    expect(workers).toHaveLength(2);
+    expect(searchOf(1).share).toEqual({ worker: 1, of: 2 });
+    searchOf(0).progress(0.5, 40);
     expect(search.state()).toEqual({ state: 'searching', share: 0.25, tried: 40 });
 
     const made = fastAndLimits(job);
     const result = searchAll(made.fast, made.limits, 10);
-    answer(0, { kind: 'found', id: 1, worker: 0, result });
+    await asked(0, 'search').answer(result);
     expect(search.busy()).toBe(true);
-    answer(1, { kind: 'found', id: 1, worker: 1, result: { ...result, best: [], perSet: [] } });
-    expect(lastOf(0)).toMatchObject({ kind: 'tell', id: 1 });
+    await asked(1, 'search').answer({ ...result, best: [], perSet: [] });
     const told = result.best
       .slice(0, 3)
       .map(({ parts }) => ({ parts, found: formulated(job, made.fast, parts) }));
-    answer(0, {
-      kind: 'told',
-      id: 1,
-      every: told,
-      perSet: told.slice(0, 2),
-      conflict: conflictOf(made.fast, result),
-    });
+    const conflict = conflictOf(made.fast, result);
+    await asked(0, 'tell').answer({ every: told, perSet: told.slice(0, 2), conflict });
     expect(search.state()).toMatchObject({ state: 'done', tried: 2 * result.tried });
     expect(search.list()).toHaveLength(2);
     search.everyRecipe.set(true);
     expect(search.list().map((one) => one.odds)).toEqual([null, null, null]);
 
-    expect(lastOf(0)).toMatchObject({ kind: 'odds', inputs: { length: 2 } });
-    answer(1, { kind: 'odds', id: 1, odds: [0.4] });
-    answer(0, { kind: 'odds', id: 0, odds: [0.9, 0.9] });
+    expect(asked(0, 'odds').given[0]).toHaveLength(2);
+    await asked(1, 'odds').answer([0.4]);
     expect(search.list().map((one) => one.odds)).toEqual([null, 0.4, null]);
-    answer(0, { kind: 'odds', id: 1, odds: [0.7, 0.6] });
+    // How far the search was comes late by another port: it is over.
+    searchOf(0).progress(0.9, 90);
+    expect(search.state()).toMatchObject({ state: 'done' });
+    await asked(0, 'odds').answer([0.7, 0.6]);
     expect(search.list().map((one) => one.odds)).toEqual([0.7, 0.4, 0.6]);
   });
 
-  test('stopped: the workers are told, and what they still say is not heard', () => {
+  test('a newer search makes the older unheard, whatever it still answers', async () => {
     const search = TestBed.inject(FinderSearch);
-    search.start(wishes.job()!);
+    void search.start(wishes.job()!);
+    const older = workers.map((_, i) => asked(i, 'search'));
+    const late = searchOf(0).progress;
+    void search.start(wishes.job()!);
+    late(0.7, 70);
+    for (const one of older) await one.answer(null);
+    expect(search.state()).toEqual({ state: 'searching', share: 0, tried: 0 });
+  });
+
+  test('stopped: the workers are told, and what they still say is not heard', async () => {
+    const search = TestBed.inject(FinderSearch);
+    void search.start(wishes.job()!);
     search.stop();
-    expect(lastOf(0)).toEqual({ kind: 'stop' });
-    answer(0, { kind: 'progress', id: 1, worker: 0, share: 1, tried: 9 });
+    expect(workers.map((one) => one.asked.at(-1)!.name)).toEqual(['stop', 'stop']);
+    searchOf(0).progress(1, 9);
+    for (const worker of workers) await worker.last('search').answer(null);
     expect(search.state()).toEqual({ state: 'stopped' });
   });
 
-  test('what cannot be searched says why', () => {
+  test('what cannot be searched says why', async () => {
     const search = TestBed.inject(FinderSearch);
-    search.start(wishes.job()!);
-    answer(1, { kind: 'impossible', id: 1, why: 'limits.minParts must be at most 10 parts in all' });
+    void search.start(wishes.job()!);
+    await asked(1, 'search').refuse(new Refused('limits.minParts must be at most 10 parts in all'));
     expect(search.state()).toMatchObject({ state: 'impossible', why: expect.stringContaining('minParts') });
   });
 });

@@ -2,7 +2,8 @@ import { inject, Injectable, signal } from '@angular/core';
 import { type FinderJob } from '#core/finder/formulate';
 import { type Fit, type FitItem } from '#core/season/fit-bench';
 import { type Spreads } from '#core/spread/spreads';
-import { type FewTold, type SeasonAnswer, type SeasonRequest } from '../workers/season.protocol';
+import { type Hired, Newest, type Progress, refusalOf } from '../workers/calls';
+import { type FewTold, type SeasonApi } from '../workers/season.protocol';
 import { SEASON_WORKER } from '../workers/tokens';
 import { ReaderHere } from '../data/reader-here';
 
@@ -11,43 +12,48 @@ import { ReaderHere } from '../data/reader-here';
 export class SeasonSearch {
   private readonly reader = inject(ReaderHere);
   private readonly make = inject(SEASON_WORKER);
-  private worker: Worker | null = null;
-  private asked = 0;
+  private worker: Hired<SeasonApi> | null = null;
+  private readonly newest = new Newest();
   /** null where nothing runs. */
   readonly running = signal<{ kind: 'fit' | 'few'; share: number; tried: number } | null>(null);
   readonly fit = signal<Fit | null>(null);
   readonly few = signal<FewTold | null>(null);
   readonly problem = signal('');
 
-  lookForFit(items: FitItem[], benchM2: number): void {
+  async lookForFit(items: FitItem[], benchM2: number): Promise<void> {
     this.fit.set(null);
-    this.ask('fit', (id) => ({ kind: 'fit', id, items, benchM2 }));
+    this.fit.set(await this.ask('fit', ({ fit }) => fit(items, benchM2)));
   }
 
-  lookForFew(jobs: FinderJob[], spreads: Spreads): void {
+  async lookForFew(jobs: FinderJob[], spreads: Spreads): Promise<void> {
     this.few.set(null);
-    this.ask('few', (id) => ({ kind: 'few', id, jobs, spreads }));
+    this.few.set(await this.ask('few', ({ few }, progress) => few(jobs, spreads, progress)));
   }
 
   stop(): void {
-    this.asked++;
+    this.newest.forget();
     this.running.set(null);
-    this.worker?.postMessage({ kind: 'stop' } satisfies SeasonRequest);
+    void this.worker?.calls.stop();
   }
 
-  private ask(kind: 'fit' | 'few', request: (id: number) => SeasonRequest): void {
-    this.asked++;
+  private async ask<T>(
+    kind: 'fit' | 'few',
+    call: (calls: Hired<SeasonApi>['calls'], progress: Progress) => Promise<T | null>,
+  ): Promise<T | null> {
     this.problem.set('');
     this.running.set({ kind, share: 0, tried: 0 });
-    this.worker ??= this.make();
-    this.worker.onmessage = ({ data }: MessageEvent<SeasonAnswer>): void => {
-      if (data.id !== this.asked) return;
-      if (data.kind === 'progress') this.running.set({ kind, share: data.share, tried: data.tried });
-      else this.running.set(null);
-      if (data.kind === 'fit') this.fit.set(data.fit);
-      if (data.kind === 'few') this.few.set(data.told);
-      if (data.kind === 'impossible') this.problem.set(this.reader.problem(data.why));
-    };
-    this.worker.postMessage(request(this.asked));
+    const { calls } = (this.worker ??= this.make());
+    try {
+      const answer = await this.newest.call(
+        (progress) => call(calls, progress),
+        (share, tried = 0) => this.running.set({ kind, share, tried }),
+      );
+      if (answer) this.running.set(null);
+      return answer;
+    } catch (error) {
+      this.running.set(null);
+      this.problem.set(this.reader.problem(refusalOf(error)));
+      return null;
+    }
   }
 }

@@ -4,13 +4,14 @@ import { Router } from '@angular/router';
 import { type Plan } from '#contract/plan';
 import { seasonOf } from '#core/season/season';
 import { library } from '#testing/library';
-import { bench, FakeSource, giveLibrary, labelled, page, press, said, show, type } from '#testing/page';
+import { bench, giveLibrary, labelled, page, press, said, show, type } from '#testing/page';
+import { FakeHired } from '#testing/hired';
 import { aLine, crops, someSettings } from '#testing/season';
 import { RecipeStore } from '../bench/recipe-store';
 import { MadeForChoice } from '../data/made-for';
 import { Units } from '../data/units';
 import { SEASON_WORKER } from '../workers/tokens';
-import { type SeasonAnswer, type SeasonRequest } from '../workers/season.protocol';
+import { type SeasonApi } from '../workers/season.protocol';
 import { BuyPage } from './buy-page';
 import { LinePage } from './line-page';
 import { PlanPage } from './plan-page';
@@ -27,9 +28,10 @@ globalThis.IntersectionObserver = class {
 } as unknown as typeof IntersectionObserver;
 
 let http: HttpTestingController;
+let worker: FakeHired<SeasonApi>;
 beforeEach(() => {
-  FakeSource.all = [];
-  http = bench([{ provide: SEASON_WORKER, useValue: () => new FakeSource() }]);
+  worker = new FakeHired<SeasonApi>();
+  http = bench([{ provide: SEASON_WORKER, useValue: () => worker }]);
   jest.useFakeTimers({ now: new Date('2027-02-01T10:00:00Z'), doNotFake: ['queueMicrotask', 'nextTick'] });
 });
 afterEach(() => jest.useRealTimers());
@@ -159,23 +161,18 @@ test('only the row that changed is drawn anew', () => {
   expect(rows()[0]!.sort).toBe('Plum');
 });
 
-test('the fit is looked for in the worker, said with its moves, and taken in one press', () => {
+test('the fit is looked for in the worker, said with its moves, and taken in one press', async () => {
   const fixture = show(PlanPage);
   give({ settings: { ...someSettings, benches: [{ name: 'Small', m2: 0.5, heated: true, lights: false }] } });
   press(fixture, 'Fit the bench');
-  const worker = FakeSource.all[0]!;
-  const request = worker.sent[0] as Extract<SeasonRequest, { kind: 'fit' }>;
-  expect([request.kind, request.items.length, request.benchM2]).toEqual(['fit', 4, 0.5]);
+  const request = worker.last('fit');
+  const [items, benchM2] = request.given as Parameters<SeasonApi['fit']>;
+  expect([items.length, benchM2]).toEqual([4, 0.5]);
   const option = { move: { days: 14 }, plantDays: 1400, loads: new Map<number, number>() };
-  const answer: SeasonAnswer = {
-    ...{ kind: 'fit', id: request.id },
-    fit: {
-      ...{ outcome: 'fits', exact: true, plantDays: 1400, over: [{ week: 2985, m2: 0.2 }] },
-      moves: [{ line: 1, sowing: 1, option }],
-    },
-  };
-  (worker as unknown as { onmessage: (event: object) => void }).onmessage({ data: answer });
-  TestBed.tick();
+  await request.answer({
+    ...{ outcome: 'fits', exact: true, plantDays: 1400, over: [{ week: 2985, m2: 0.2 }] },
+    moves: [{ line: 1, sowing: 1, option }],
+  });
   expect(said(fixture)).toMatch(/It fits with 1400 plant-days moved:\s*Tomato “Long Red” 2\sweeks later/);
   press(fixture, 'Move them');
   expect((http.expectOne('/api/plan/lines/1').request.body as { shifts: number[] }).shifts).toEqual([14]);

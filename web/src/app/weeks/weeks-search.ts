@@ -4,7 +4,8 @@ import { type Spreads } from '#core/spread/spreads';
 import { type Keeping, type Life } from '#core/water/life';
 import { type LifeBand } from '#core/water/life-band';
 import { type FoundRule } from '#core/water/rule';
-import { type Reckoned, type WeeksAnswer, type WeeksRequest } from '../workers/weeks.protocol';
+import { Newest, type Progress, refusalOf } from '../workers/calls';
+import { type Reckoned } from '../workers/weeks.protocol';
 import { WEEKS_WORKER } from '../workers/tokens';
 import { ReaderHere } from '../data/reader-here';
 
@@ -15,8 +16,7 @@ const LIVES = 500;
 export class WeeksSearch {
   private readonly reader = inject(ReaderHere);
   private readonly worker = inject(WEEKS_WORKER)();
-  private readonly asked: Record<Reckoned, number> = { lives: 0, rule: 0 };
-  private askedFor: Keeping | null = null;
+  private readonly newest: Record<Reckoned, Newest> = { lives: new Newest(), rule: new Newest() };
   private readonly shares = signal<Readonly<Partial<Record<Reckoned, number>>>>({});
   /** What is being reckoned, the slower of the two first; null where nothing is. */
   readonly running = computed((): { kind: Reckoned; share: number } | null => {
@@ -29,49 +29,44 @@ export class WeeksSearch {
   readonly problem = signal('');
 
   constructor() {
-    this.worker.addEventListener('message', ({ data }: MessageEvent<WeeksAnswer>) => this.take(data));
-    inject(DestroyRef).onDestroy(() => this.worker.terminate());
+    inject(DestroyRef).onDestroy(() => this.worker.end());
   }
 
-  live(input: MixInput, keeping: Keeping, spreads: Spreads): void {
-    this.askedFor = keeping;
-    this.ask({ kind: 'lives', id: this.begin('lives'), input, keeping, spreads, draws: LIVES });
+  async live(input: MixInput, keeping: Keeping, spreads: Spreads): Promise<void> {
+    const { calls } = this.worker;
+    const lives = await this.ask('lives', (progress) =>
+      calls.lives(input, keeping, spreads, LIVES, progress),
+    );
+    if (lives) this.lives.set({ ...lives, keeping });
   }
 
-  lookForRule(input: MixInput, keeping: Keeping): void {
+  async lookForRule(input: MixInput, keeping: Keeping): Promise<void> {
     this.found.set(null);
-    this.ask({ kind: 'rule', id: this.begin('rule'), input, keeping });
+    const found = await this.ask('rule', (progress) => this.worker.calls.rule(input, keeping, progress));
+    if (found) this.found.set(found);
   }
 
   stop(): void {
-    for (const of of ['lives', 'rule'] as const) {
-      this.asked[of]++;
-      this.ask({ kind: 'stop', of });
-    }
+    for (const newest of Object.values(this.newest)) newest.forget();
+    void this.worker.calls.stop();
     this.shares.set({});
-  }
-
-  private begin(kind: Reckoned): number {
-    this.problem.set('');
-    this.tell(kind, 0);
-    return ++this.asked[kind];
   }
 
   private tell(kind: Reckoned, share: number | undefined): void {
     this.shares.update((all) => ({ ...all, [kind]: share }));
   }
 
-  private ask(request: WeeksRequest): void {
-    this.worker.postMessage(request);
-  }
-
-  private take(answer: WeeksAnswer): void {
-    const of = 'of' in answer ? answer.of : answer.kind;
-    if (answer.id !== this.asked[of]) return;
-    this.tell(of, answer.kind === 'progress' ? answer.share : undefined);
-    if (answer.kind === 'lives' && this.askedFor)
-      this.lives.set({ typical: answer.typical, band: answer.band, keeping: this.askedFor });
-    if (answer.kind === 'rule') this.found.set(answer.found);
-    if (answer.kind === 'impossible') this.problem.set(this.reader.problem(answer.why));
+  private async ask<T>(kind: Reckoned, call: (progress: Progress) => Promise<T | null>): Promise<T | null> {
+    this.problem.set('');
+    this.tell(kind, 0);
+    try {
+      const answer = await this.newest[kind].call(call, (share) => this.tell(kind, share));
+      if (answer) this.tell(kind, undefined);
+      return answer;
+    } catch (error) {
+      this.tell(kind, undefined);
+      this.problem.set(this.reader.problem(refusalOf(error)));
+      return null;
+    }
   }
 }

@@ -8,40 +8,27 @@ import { ActivatedRoute, convertToParamMap } from '@angular/router';
 import { of } from 'rxjs';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { vesselKinds } from '#core/vessel/kinds';
-import { bench, FakeSource, giveLibrary, labelled, press, said, show, type } from '#testing/page';
+import { bench, giveLibrary, labelled, press, said, show, type } from '#testing/page';
+import { FakeHired } from '#testing/hired';
 import { KeepingService } from '../data/keeping-choice';
 import { SPREAD_WORKER, WEEKS_WORKER } from '../workers/tokens';
-import { type WeeksAnswer, type WeeksRequest } from '../workers/weeks.protocol';
+import { Refused } from '../workers/calls';
+import { type WeeksApi } from '../workers/weeks.protocol';
 import { FeedMaker } from './feed-maker';
 import { WeeksPage } from './weeks-page';
 
-class FakeWorker extends EventTarget {
-  readonly asked: WeeksRequest[] = [];
-  postMessage(request: WeeksRequest): void {
-    this.asked.push(request);
-  }
-  terminate(): void {
-    return;
-  }
-  answer(data: WeeksAnswer): void {
-    this.dispatchEvent(new MessageEvent('message', { data }));
-    TestBed.tick();
-  }
-}
-
 let http: HttpTestingController;
-let worker: FakeWorker;
+let worker: FakeHired<WeeksApi>;
 beforeEach(() => {
   jest.useFakeTimers();
   begin();
 });
 function begin(more: Provider[] = []): void {
-  FakeSource.all = [];
-  worker = new FakeWorker();
+  worker = new FakeHired<WeeksApi>();
   http = bench([
     ...more,
     { provide: WEEKS_WORKER, useValue: () => worker },
-    { provide: SPREAD_WORKER, useValue: () => new FakeSource() },
+    { provide: SPREAD_WORKER, useValue: () => new FakeHired() },
   ]);
 }
 afterEach(() => jest.useRealTimers());
@@ -53,19 +40,27 @@ const open = () => {
   jest.advanceTimersByTime(300);
   return page;
 };
-const lives = () => worker.asked.filter((one) => one.kind === 'lives');
+/** The lives that were asked for. */
+const lives = () =>
+  worker.asked
+    .filter(({ name }) => name === 'lives')
+    .map((call) => {
+      const [input, keeping, spreads, draws, progress] = call.given as Parameters<WeeksApi['lives']>;
+      return { ...call, input, keeping, spreads, draws, progress };
+    });
 
-test('it asks for lives of the mix on the bench, and says what comes of them with its odds', () => {
+test('it asks for lives of the mix on the bench, and says what comes of them with its odds', async () => {
   const page = open();
   const [asked] = lives();
   expect(asked).toMatchObject({ draws: 500, keeping: { days: 56, water: { alkalinityMgPerL: 80 } } });
-  const { id, input, keeping } = asked!;
+  const { input, keeping } = asked!;
   const hungry = { ...keeping, rule: { ...keeping.rule, feedNMgPerL: 0 } };
   const sampler = new LifeSampler(input, hungry, defaultSpreads);
   sampler.draw(40);
-  worker.answer({ kind: 'progress', of: 'lives', id, share: 0.5 });
+  asked!.progress(0.5);
+  TestBed.tick();
   expect(said(page)).toContain('Stop');
-  worker.answer({ kind: 'lives', id, typical: lifeOf(input, hungry), band: sampler.result() });
+  await asked!.answer({ typical: lifeOf(input, hungry), band: sampler.result() });
   expect(said(page)).toMatch(/Nearly always: nitrogen runs out, about day 3\d\. Feed sooner or more/);
   expect(said(page)).toMatch(/Lift it: water a cell at\s*39\.7 g/);
   expect(said(page)).toContain('short below 10');
@@ -118,48 +113,46 @@ test('two waters are blended to an alkalinity that is asked for; what they canno
   expect(labelled(page, asked).value).toBe('110');
 });
 
-test('a rule is looked for and taken; what no rule mends is said', () => {
+test('a rule is looked for and taken; what no rule mends is said', async () => {
   const page = open();
   press(page, 'Find me a rule');
   const asked = worker.asked.at(-1)!;
-  expect(asked.kind).toBe('rule');
+  expect(asked.name).toBe('rule');
   // The hand has not rested yet when it was pressed: the lives are asked for after it.
   TestBed.inject(KeepingService).patch({ tempC: 21 });
   TestBed.tick();
   jest.advanceTimersByTime(300);
-  expect(worker.asked.at(-1)!.kind).toBe('lives');
+  expect(worker.asked.at(-1)!.name).toBe('lives');
   const rule = { waterAt: 0.6, leachPct: 20, feedNMgPerL: 50, feedFromDay: 21 };
-  const id = (asked as { id: number }).id;
-  worker.answer({ kind: 'rule', id, found: { rule, waterings: 9, left: [], tried: 888 } });
+  await asked.answer({ rule, waterings: 9, left: [], tried: 888 });
   expect(said(page)).toContain(
     'Keeps all in range with the fewest waterings: water when 60 % of its water is gone, let 20 % run through, 50 mg/L of nitrogen from day 21: 9 waterings.',
   );
   // What is lived through meanwhile does not stop it, nor the other way round.
-  expect(worker.asked.filter(({ kind }) => kind === 'stop')).toEqual([]);
+  expect(worker.asked.filter(({ name }) => name === 'stop')).toEqual([]);
   press(page, 'Save');
   expect(TestBed.inject(KeepingService).now().rule).toEqual(rule);
   press(page, 'Find me a rule');
-  worker.answer({
-    kind: 'rule',
-    id: (worker.asked.filter(({ kind }) => kind === 'rule').at(-1) as { id: number }).id,
-    found: { rule, waterings: 9, left: [{ trouble: 'sweet', first: 30 }], tried: 888 },
-  });
+  await worker
+    .last('rule')
+    .answer({ rule, waterings: 9, left: [{ trouble: 'sweet', first: 30 }], tried: 888 });
   expect(said(page)).toMatch(
     /None of 888 rules keeps all in range\..*it is too alkaline from day 30\. Acid in the water/,
   );
 });
 
-test('an answer to an older question is dropped, and what cannot be is said', () => {
+test('an answer to an older question is dropped, and what cannot be is said', async () => {
   const page = open();
-  const { id, input, keeping } = lives().at(-1)!;
+  const older = lives().at(-1)!;
+  const { input, keeping } = older;
   TestBed.inject(KeepingService).patch({ weeks: 4 });
   TestBed.tick();
   jest.advanceTimersByTime(300);
   const sampler = new LifeSampler(input, keeping, defaultSpreads);
   sampler.draw(1);
-  worker.answer({ kind: 'lives', id, typical: lifeOf(input, keeping), band: sampler.result() });
+  await older.answer({ typical: lifeOf(input, keeping), band: sampler.result() });
   expect(said(page)).toContain('Working it out…');
-  worker.answer({ kind: 'impossible', of: 'lives', id: lives().at(-1)!.id, why: 'the tray is upside down' });
+  await lives().at(-1)!.refuse(new Refused('the tray is upside down'));
   expect(said(page)).toContain('Not possible: the tray is upside down.');
 });
 
@@ -221,7 +214,7 @@ describe('of a planting', () => {
     return page;
   };
 
-  test('its own mix and vessel live, through its readings, and its days are dates', () => {
+  test('its own mix and vessel live, through its readings, and its days are dates', async () => {
     const page = openPlanting();
     const asked = lives().at(-1)!;
     expect(asked.input.vessel).toEqual(vesselKinds.find(({ id }) => id === 'cell-24')!.vessel);
@@ -230,10 +223,10 @@ describe('of a planting', () => {
       { day: 20, of: 'ph', value: 6.9 },
       { day: 22, of: 'ecDisplacedMSPerCm', value: 1.5 },
     ]);
-    const { id, input, keeping } = asked;
+    const { input, keeping } = asked;
     const sampler = new LifeSampler(input, keeping, defaultSpreads);
     sampler.draw(20);
-    worker.answer({ kind: 'lives', id, typical: lifeOf(input, keeping), band: sampler.result() });
+    await asked.answer({ typical: lifeOf(input, keeping), band: sampler.result() });
     expect(said(page)).toContain('The lines go through the 2 readings of what drains');
     expect(said(page)).toMatch(/too alkaline, about day \d+, \d+ Feb/);
   });

@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { OutOfRange } from '#core/units/check';
+import { expose } from 'comlink';
 import { bindingWindow, edgeOver, missingMaterial, neighboursOf } from '#core/finder/compare';
 import { conflictOf, formulated, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { Search } from '#core/finder/search';
@@ -7,17 +7,16 @@ import { swapsFor } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
 import { type Material } from '#core/material/material';
 import { Odds } from '#core/spread/sample';
-import { type FinderAnswer, type FinderRequest, type Told } from './finder.protocol';
-import { whyOf } from './why';
+import './calls';
+import { type FinderApi, type Told } from './finder.protocol';
+import { Turns } from './turns';
 
 /** Recipes, and draws, between two looks at the messages. */
 const SLICE = 8000;
 const DRAWS = 50;
-/** Number of the newest request; whoever finds another number here stops. */
-let newest = 0;
-
-const answer = (message: FinderAnswer): void => postMessage(message);
-const breathe = (): Promise<void> => new Promise((done) => setTimeout(done));
+const turns = new Turns();
+/** Whether the newest search is still the one whose odds are drawn. */
+let wanted = turns.next();
 
 /** The same material as one object, whichever message brings it: its fitted curve hangs on the object. */
 const known = new Map<string, Material>();
@@ -33,107 +32,67 @@ const sameJob = (job: FinderJob): FinderJob => ({
   shelved: job.shelved.map((s) => ({ ...s, material: same(s.material) })),
 });
 
-async function search({
-  id,
-  job,
-  keep,
-  worker,
-  of,
-}: Extract<FinderRequest, { kind: 'search' }>): Promise<void> {
-  const { fast, limits } = fastAndLimits(sameJob(job));
-  const run = new Search(fast, limits, keep, { worker, of });
-  while (!run.step(SLICE)) {
-    answer({ kind: 'progress', id, worker, share: run.progress, tried: run.tried });
-    await breathe();
-    if (id !== newest) return;
-  }
-  answer({ kind: 'found', id, worker, result: run.result() });
-}
-
-async function odds({
-  id,
-  inputs,
-  spreads,
-  seed,
-  draws,
-}: Extract<FinderRequest, { kind: 'odds' }>): Promise<void> {
-  const { vessel } = inputs[0]!;
-  const run = new Odds(
-    inputs.map((input) => ({
-      ...input,
-      vessel,
-      components: input.components.map((c) => ({ ...c, material: same(c.material) })),
-    })),
-    spreads,
-    seed,
-  );
-  for (let done = 0; done < draws; done += DRAWS) {
-    run.draw(Math.min(DRAWS, draws - done));
-    await breathe();
-    if (id !== newest) return;
-  }
-  answer({ kind: 'odds', id, odds: run.result() });
-}
-
-function tell(request: Extract<FinderRequest, { kind: 'tell' }>): void {
-  const { id, result, keep } = request;
-  const job = sameJob(request.job);
-  const { fast } = fastAndLimits(job);
-  // A recipe that is in both lists is one object, so its odds are drawn once.
-  const made = new Map<string, Told>();
-  const told = ({ parts }: { parts: Uint8Array }): Told => {
-    let one = made.get(parts.join());
-    if (!one) made.set(parts.join(), (one = { parts, found: formulated(job, fast, parts) }));
-    return one;
-  };
-  answer({
-    kind: 'told',
-    id,
-    every: result.best.slice(0, keep).map(told),
-    perSet: result.perSet.slice(0, keep).map(told),
-    conflict: conflictOf(fast, result),
-  });
-}
-
-function why(request: Extract<FinderRequest, { kind: 'why' }>): void {
-  const { id, one, first, familiar, elsewhere } = request;
-  const job = sameJob(request.job);
-  const { fast } = fastAndLimits(job);
-  answer({
-    kind: 'why',
-    id,
-    parts: one.parts,
-    why: {
-      binding: bindingWindow(job, one.found),
-      neighbours: neighboursOf(job, fast, one.parts),
-      missing: missingMaterial(job, one.found, elsewhere.map(same)),
-      overFamiliar: familiar && edgeOver(fast, first, familiar),
-    },
-  });
-}
-
-async function handle(request: FinderRequest): Promise<void> {
-  if (request.kind === 'stop') {
-    newest = -1;
-    return;
-  }
-  const { id } = request;
-  if (request.kind === 'search') newest = id;
-  try {
-    if (request.kind === 'search') await search(request);
-    else if (request.kind === 'odds') await odds(request);
-    else if (request.kind === 'tell') tell(request);
-    else if (request.kind === 'why') why(request);
-    else {
-      const { input, from, candidates, help } = request;
-      answer({ kind: 'swaps', id, swaps: swapsFor(judgeMix(input), from, candidates, help) });
+const api: FinderApi = {
+  async search(job, keep, share, progress) {
+    const still = (wanted = turns.next());
+    const { fast, limits } = fastAndLimits(sameJob(job));
+    const run = new Search(fast, limits, keep, share);
+    while (!run.step(SLICE)) {
+      progress(run.progress, run.tried);
+      if (!(await still())) return null;
     }
-  } catch (error) {
-    if (!(error instanceof OutOfRange)) throw error;
-    answer({ kind: 'impossible', id, why: whyOf(error) });
-  }
-}
+    return run.result();
+  },
 
-addEventListener('message', ({ data }: MessageEvent<FinderRequest>) => {
-  void handle(data);
-});
+  async odds(inputs, spreads, seed, draws) {
+    const still = wanted;
+    const { vessel } = inputs[0]!;
+    const run = new Odds(
+      inputs.map((input) => ({
+        ...input,
+        vessel,
+        components: input.components.map((c) => ({ ...c, material: same(c.material) })),
+      })),
+      spreads,
+      seed,
+    );
+    for (let done = 0; done < draws; done += DRAWS) {
+      run.draw(Math.min(DRAWS, draws - done));
+      if (!(await still())) return null;
+    }
+    return run.result();
+  },
+
+  tell(asked, result, keep) {
+    const job = sameJob(asked);
+    const { fast } = fastAndLimits(job);
+    // A recipe that is in both lists is one object, so its odds are drawn once.
+    const made = new Map<string, Told>();
+    const told = ({ parts }: { parts: Uint8Array }): Told => {
+      let one = made.get(parts.join());
+      if (!one) made.set(parts.join(), (one = { parts, found: formulated(job, fast, parts) }));
+      return one;
+    };
+    return {
+      every: result.best.slice(0, keep).map(told),
+      perSet: result.perSet.slice(0, keep).map(told),
+      conflict: conflictOf(fast, result),
+    };
+  },
+
+  why(asked, { found, parts }, first, familiar, elsewhere) {
+    const job = sameJob(asked);
+    const { fast } = fastAndLimits(job);
+    return {
+      binding: bindingWindow(job, found),
+      neighbours: neighboursOf(job, fast, parts),
+      missing: missingMaterial(job, found, elsewhere.map(same)),
+      overFamiliar: familiar && edgeOver(fast, first, familiar),
+    };
+  },
+
+  swaps: (input, from, candidates, help) => swapsFor(judgeMix(input), from, candidates, help),
+
+  stop: () => turns.stop(),
+};
+expose(api);

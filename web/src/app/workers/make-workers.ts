@@ -1,4 +1,5 @@
 import { type Provider } from '@angular/core';
+import { hire } from './calls';
 import { FINDER_WORKER, SEASON_WORKER, SPREAD_WORKER, WEEKS_WORKER } from './tokens';
 
 /** The real workers. Apart from their tokens, since tests have no workers and no `import.meta`. */
@@ -6,19 +7,19 @@ export function provideWorkers(): Provider[] {
   return [
     {
       provide: WEEKS_WORKER,
-      useValue: () => new Worker(new URL('./weeks.worker', import.meta.url), { type: 'module' }),
+      useValue: () => hire(new Worker(new URL('./weeks.worker', import.meta.url), { type: 'module' })),
     },
     {
       provide: SEASON_WORKER,
-      useValue: () => new Worker(new URL('./season.worker', import.meta.url), { type: 'module' }),
+      useValue: () => hire(new Worker(new URL('./season.worker', import.meta.url), { type: 'module' })),
     },
     {
       provide: SPREAD_WORKER,
-      useValue: () => new Worker(new URL('./spread.worker', import.meta.url), { type: 'module' }),
+      useValue: () => hire(new Worker(new URL('./spread.worker', import.meta.url), { type: 'module' })),
     },
     {
       provide: FINDER_WORKER,
-      useValue: () => new Worker(new URL('./finder.worker', import.meta.url), { type: 'module' }),
+      useValue: () => hire(new Worker(new URL('./finder.worker', import.meta.url), { type: 'module' })),
     },
   ];
 }

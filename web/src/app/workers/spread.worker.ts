@@ -1,50 +1,41 @@
 /// <reference lib="webworker" />
+import { expose } from 'comlink';
+import { type MixInput } from '#core/mix/evaluate';
 import { libraryOf, type Library } from '#core/recipe/library';
 import { mixInputOf } from '#core/recipe/recipe';
 import { keptDown } from '#core/spread/kept-down';
-import { Sampler } from '#core/spread/sample';
-import { type SpreadAnswer, type SpreadRequest } from './spread.protocol';
-import { whyOf } from './why';
+import { Sampler, type Sampled } from '#core/spread/sample';
+import { type Spreads } from '#core/spread/spreads';
+import './calls';
+import { type SpreadApi } from './spread.protocol';
+import { Turns } from './turns';
 
 const PIECE = 250;
+const turns = new Turns();
 let library: Library | null = null;
-/** Number of the newest request; whoever finds another number here stops. */
-let newest = 0;
+let last: { input: MixInput; sampled: Sampled; spreads: Spreads; seed: number } | null = null;
 
-const answer = (message: SpreadAnswer): void => postMessage(message);
-/** Lets waiting messages in. */
-const breathe = (): Promise<void> => new Promise((done) => setTimeout(done));
+const api: SpreadApi = {
+  stock({ materials, amendments, vessels, windows }) {
+    library = { ...libraryOf(materials, amendments, vessels), ...(windows && { windows }) };
+  },
 
-async function sample(request: Extract<SpreadRequest, { kind: 'sample' }>): Promise<void> {
-  const { id, recipe, spreads, seed, draws } = request;
-  if (!library) return;
-  try {
+  async sample(recipe, spreads, seed, draws, progress) {
+    const wanted = turns.next();
+    last = null;
+    if (!library) return null;
     const input = mixInputOf(recipe, library);
     const sampler = new Sampler(input, spreads, seed);
     for (let done = 0; done < draws; done += PIECE) {
       sampler.draw(Math.min(PIECE, draws - done));
-      answer({ kind: 'progress', id, share: Math.min(1, (done + PIECE) / draws) });
-      await breathe();
-      if (id !== newest) return;
+      progress(Math.min(1, (done + PIECE) / draws));
+      if (!(await wanted())) return null;
     }
     const sampled = sampler.result();
-    answer({ kind: 'done', id, sampled });
-    await breathe();
-    if (id !== newest) return;
-    answer({ kind: 'kept-down', id, by: keptDown(input, sampled, spreads, seed) });
-  } catch (error) {
-    answer({ kind: 'impossible', id, why: whyOf(error) });
-  }
-}
+    last = { input, sampled, spreads, seed };
+    return sampled;
+  },
 
-addEventListener('message', ({ data }: MessageEvent<SpreadRequest>) => {
-  if (data.kind === 'library') {
-    library = {
-      ...libraryOf(data.materials, data.amendments, data.vessels),
-      ...(data.windows && { windows: data.windows }),
-    };
-    return;
-  }
-  newest = data.id;
-  void sample(data);
-});
+  keptDown: () => Promise.resolve(last && keptDown(last.input, last.sampled, last.spreads, last.seed)),
+};
+expose(api);
