@@ -3,7 +3,7 @@ import { type ListQuery } from '#contract/lists';
 import { PAGE } from '#contract/routes';
 import { readSnapshot, stepsSchema } from '#contract/snapshot';
 import { type BatchSnapshot } from '#core/batch/snapshot';
-import { ByRow } from '#server/base/database/by-row';
+import { Known } from '#server/base/database/known';
 import { type Db } from '#server/base/database/db';
 
 type Row = Omit<Batch, 'snapshot'> & { snapshot_json: string };
@@ -31,10 +31,10 @@ export interface BatchSteps {
 export class BatchStore {
   private readonly listed;
   private readonly line;
-  private readonly lines: ByRow<BatchLine>;
+  private readonly lines: Known<number, BatchLine>;
   private readonly madeSince;
   private readonly steps;
-  private readonly stepsRead: ByRow<BatchSteps>;
+  private readonly stepsRead: Known<number, BatchSteps>;
   private readonly byId;
   private readonly named;
   private readonly keyed;
@@ -43,8 +43,8 @@ export class BatchStore {
   private readonly setAway;
 
   constructor(private readonly db: Db) {
-    this.lines = new ByRow(db);
-    this.stepsRead = new ByRow(db);
+    this.lines = new Known({ db });
+    this.stepsRead = new Known({ db });
     const listed = (where: string) =>
       db
         .prepare<[number, number], number>(
@@ -81,7 +81,7 @@ export class BatchStore {
 
   /** A page of those that are there, or of those put away; newest first. */
   all({ away, from }: ListQuery): BatchLine[] {
-    return this.listed[away].all(PAGE, from).map((id) => this.lines.of(id, () => this.line.get(id)!));
+    return this.listed[away].all(PAGE, from).map((id) => this.lines.of(id, [], () => this.line.get(id)!));
   }
 
   /** Its name alone: the whole of a batch takes a while to read. */
@@ -96,7 +96,7 @@ export class BatchStore {
 
   /** Steps of a batch. They never change, so each card is read once. */
   readonly stepsOf = (id: number): BatchSteps =>
-    this.stepsRead.of(id, () => {
+    this.stepsRead.of(id, [], () => {
       const { steps_json, ...batch } = this.steps.get(id)!;
       return { ...batch, steps: stepsSchema.parse(JSON.parse(steps_json)) };
     });

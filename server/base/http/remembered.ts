@@ -2,6 +2,7 @@ import { gzipSync } from 'node:zlib';
 import { type RequestHandler, type Response } from 'express';
 import { type EndpointName, routes } from '#contract/routes';
 import { type Db } from '#server/base/database/db';
+import { Known } from '#server/base/database/known';
 
 /** What every device asks for again and again, and what takes long: reckoned from the database and the day alone. */
 const names = [
@@ -35,19 +36,16 @@ export function remembered(db: Db, today: () => string): RequestHandler {
   const written = db.prepare<[], number>('SELECT total_changes()').pluck();
   const stateNow = (): string =>
     `${today()} ${written.get()} ${db.pragma('data_version', { simple: true }) as number}`;
-  const known = new Map<string, Packed>();
-  let state = '';
+  const known = new Known<string, Packed>({ most: MOST });
   return (req, res, next) => {
     if (req.method !== 'GET' || !paths.has(req.path)) {
       next();
       return;
     }
     const now = stateNow();
-    if (now !== state) known.clear();
-    state = now;
     const packs = req.acceptsEncodings('gzip') === 'gzip';
     const key = `${packs} ${req.url}`;
-    const answer = known.get(key);
+    const answer = known.get(key, [now]);
     if (answer) {
       send(res, answer);
       return;
@@ -59,7 +57,7 @@ export function remembered(db: Db, today: () => string): RequestHandler {
       const gzip = packs && plain.length >= PACKED_FROM;
       const packed = { gzip, body: gzip ? gzipSync(plain, PACKING) : plain };
       // Something may have been written since it was asked.
-      if (state === now && stateNow() === now && known.size < MOST) known.set(key, packed);
+      if (stateNow() === now) known.keep(key, [now], packed);
       return send(res, packed);
     };
     next();

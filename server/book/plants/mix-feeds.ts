@@ -1,3 +1,4 @@
+import { Known } from '#server/base/database/known';
 import { type Stores } from '#server/kept/stores';
 import { OutOfRange } from '#core/units/check';
 import { evaluateMix } from '#core/mix/evaluate';
@@ -6,23 +7,20 @@ import { weathers } from '#core/mix/dry-down';
 import { type TrayWater } from '#core/plants/care';
 import { DRY_SHARE } from '#core/water/life';
 import { daysUntilDry } from '#core/water/lift';
-import { type Library } from '#core/recipe/library';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { type VesselKind } from '#core/vessel/tray';
 
 const [, BRIGHT] = weathers;
 const FULL_LEAF = 1;
 
-interface Known extends TrayWater {
+interface Feeds extends TrayWater {
   feedsDays: number;
 }
 
 /** For how long the mix of a batch feeds what stands in it: reckoned once, until a material or a vessel is changed. */
 export class MixFeeds {
   /** By batch and vessel. */
-  private readonly known = new Map<string, Known | undefined>();
-  /** By which it was reckoned. */
-  private by: Library | null = null;
+  private readonly known = new Known<string, Feeds | undefined>();
 
   constructor(private readonly stores: Stores) {}
 
@@ -39,20 +37,16 @@ export class MixFeeds {
     return { wetG: count * one.wetG, availableMl: count * one.availableMl, daysToHalf: one.daysToHalf };
   }
 
-  private of(batch: number | null, kind: VesselKind): Known | undefined {
+  private of(batch: number | null, kind: VesselKind): Feeds | undefined {
     if (batch === null) return undefined;
     const library = this.stores.library.library();
-    if (library !== this.by) this.known.clear();
-    this.by = library;
-    const key = `${batch} ${kind.id}`;
-    if (!this.known.has(key)) {
+    return this.known.of(`${batch} ${kind.id}`, [library, kind], () => {
       const recipe = this.stores.batches.one(batch)?.snapshot.recipe;
-      this.known.set(key, recipe && this.reckon({ ...recipe, vessel: kind.id }, kind));
-    }
-    return this.known.get(key);
+      return recipe && this.reckon({ ...recipe, vessel: kind.id }, kind);
+    });
   }
 
-  private reckon(recipe: Recipe, kind: VesselKind): Known | undefined {
+  private reckon(recipe: Recipe, kind: VesselKind): Feeds | undefined {
     try {
       const demand = demandMgPerPlant[recipe.stage];
       const evaluation = evaluateMix(mixInputOf(recipe, this.stores.library.library()));

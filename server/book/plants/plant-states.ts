@@ -7,6 +7,7 @@ import { mostWeeksIn } from '#core/season/plan';
 import { daysAfter } from '#core/units/day';
 import { type VesselKind } from '#core/vessel/tray';
 import { volumeL } from '#core/vessel/vessel';
+import { Known } from '#server/base/database/known';
 import { type MixFeeds } from '#server/book/plants/mix-feeds';
 
 /** Care is looked for in what was begun so lately, told so far ahead, and forgotten so long after its day. */
@@ -25,21 +26,16 @@ interface Around {
 }
 
 interface State {
-  crop: Crop | undefined;
-  kind: VesselKind | undefined;
-  soilC: number;
   care: readonly Care[];
   line: Omit<PlantingLine, 'putAway'>;
-  /** Of its care what was last asked for, with the days that were asked about. */
-  told: { days: string; care: readonly PlantCare[] };
 }
 
 /** How plantings stand, and what they want. */
 export class PlantStates {
-  /** By the list of counting events, which the store gives out anew when something is entered. */
-  private readonly states = new WeakMap<readonly KeptEvent[], State>();
-  /** By the planting, which the store gives out anew only when it has forgotten it. */
-  private readonly tenders = new WeakMap<Planting, { crop: Crop; tender: Tender }>();
+  private readonly states = new Known<number, State>();
+  /** Of its care what was last asked for. */
+  private readonly told = new Known<number, readonly PlantCare[]>();
+  private readonly tenders = new Known<number, Tender>();
 
   constructor(
     private readonly stores: Stores,
@@ -68,16 +64,13 @@ export class PlantStates {
   private stateOf(planting: Planting, events: readonly KeptEvent[], around: Around): State {
     const crop = around.crops.get(planting.crop);
     const kind = around.vessels.get(planting.vessel);
-    const known = this.states.get(events);
-    if (known?.crop === crop && known?.kind === kind && known?.soilC === around.soilC) return known;
-    const tally = tallyOf(planting, events);
-    const care = this.careFor(planting, tally, events, around);
-    const batchName = planting.batch === null ? null : this.stores.batches.nameOf(planting.batch);
-    const key = this.stores.plants.keyOf(planting.id);
-    const line = { ...planting, key, tally: told(tally), batchName, care: care[0] ?? null };
-    const state = { crop, kind, soilC: around.soilC, care, line, told: { days: '', care: [] } };
-    this.states.set(events, state);
-    return state;
+    return this.states.of(planting.id, [planting, events, crop, kind, around.soilC], () => {
+      const tally = tallyOf(planting, events);
+      const care = this.careFor(planting, tally, events, around);
+      const batchName = planting.batch === null ? null : this.stores.batches.nameOf(planting.batch);
+      const key = this.stores.plants.keyOf(planting.id);
+      return { care, line: { ...planting, key, tally: told(tally), batchName, care: care[0] ?? null } };
+    });
   }
 
   private careFor(
@@ -120,20 +113,17 @@ export class PlantStates {
     const plantings = this.stores.plants.standing(daysAfter(today, -CARE_DAYS));
     const events = this.stores.plantEvents.countsOf(plantings.map(({ id }) => id));
     const around = this.around();
-    const days = `${from} ${to}`;
     return plantings
       .flatMap((planting) => {
         const state = this.stateOf(planting, events.get(planting.id) ?? [], around);
-        if (state.told.days !== days) {
-          const care = state.care
+        return this.told.of(planting.id, [state, from, to], () =>
+          state.care
             .filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
             .map((one) => ({
               ...{ ...one, planting: planting.id },
               state: one.on <= today ? ('due' as const) : ('waiting' as const),
-            }));
-          state.told = { days, care };
-        }
-        return state.told.care;
+            })),
+        );
       })
       .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
   }
@@ -146,11 +136,13 @@ export class PlantStates {
       .flatMap((planting) => {
         const crop = crops.get(planting.crop);
         if (!crop) return [];
-        const known = this.tenders.get(planting);
-        if (known?.crop === crop) return known.tender;
-        const tender = { planting: planting.id, name: called(planting, crop), coldestC: crop.coldestC };
-        this.tenders.set(planting, { crop, tender });
-        return tender;
+        const { coldestC } = crop;
+        const name = called(planting, crop);
+        return this.tenders.of(planting.id, [planting, crop], () => ({
+          planting: planting.id,
+          name,
+          coldestC,
+        }));
       });
   }
 }

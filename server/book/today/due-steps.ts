@@ -1,6 +1,7 @@
 import { type DueStep } from '#contract/today';
 import { daysAfter } from '#core/units/day';
 import { type BatchSteps, type BatchStore } from '#server/kept/batches';
+import { Known } from '#server/base/database/known';
 import { type RecordStore } from '#server/kept/record';
 
 /** How far back a forgotten re-test is still told, days. */
@@ -18,8 +19,7 @@ type Ticks = ReadonlyMap<string, boolean>;
 export class DueSteps {
   private readonly ticks = new Map<number, Map<string, boolean>>();
   private upTo = 0;
-  private readonly known = new Map<number, DueStep[]>();
-  private day = '';
+  private readonly known = new Known<number, DueStep[]>();
 
   constructor(
     private readonly batches: BatchStore,
@@ -29,17 +29,15 @@ export class DueSteps {
   /** In slices, so that others are answered between. @param today YYYY-MM-DD */
   async on(today: string): Promise<DueStep[]> {
     this.catchUp();
-    if (this.day !== today) this.known.clear();
-    this.day = today;
     const ids = this.batches.since(daysAfter(today, -FORGET_AFTER));
     const due: DueStep[] = [];
     let fresh = 0;
     for (const id of ids) {
-      let wants = this.known.get(id);
+      let wants = this.known.get(id, [today]);
       if (!wants) {
         if (++fresh % SLICE === 0) await new Promise(setImmediate);
         wants = wantsOf(this.batches.stepsOf(id), this.ticks.get(id) ?? new Map(), today);
-        if (this.day === today) this.known.set(id, wants);
+        this.known.keep(id, [today], wants);
       }
       due.push(...wants);
     }
@@ -53,7 +51,7 @@ export class DueSteps {
       if (data.kind !== 'tick') continue;
       const ticks = this.ticks.get(batchId) ?? new Map<string, boolean>();
       this.ticks.set(batchId, ticks.set(`${data.step}/${data.load}`, data.done));
-      this.known.delete(batchId);
+      this.known.forget(batchId);
     }
   }
 }

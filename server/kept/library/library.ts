@@ -11,6 +11,7 @@ import { materialFromRow, materialToRow, type Material, type MaterialRow } from 
 import { libraryOf, type Library } from '#core/recipe/library';
 import { vesselKinds } from '#core/vessel/kinds';
 import { type Db } from '#server/base/database/db';
+import { Known } from '#server/base/database/known';
 import { LearnedStore } from '#server/kept/library/learned';
 import { root } from '#server/base/root';
 
@@ -32,7 +33,7 @@ interface Row {
 export class LibraryStore {
   private readonly items;
   private readonly vessels;
-  private known: { rows: LibraryAnswer; library: Library } | null = null;
+  private readonly known = new Known<'all', { rows: LibraryAnswer; library: Library }>();
   readonly learned: LearnedStore;
 
   constructor(private readonly db: Db) {
@@ -47,7 +48,7 @@ export class LibraryStore {
 
   /** Something was added or changed. */
   changed(): void {
-    this.known = null;
+    this.known.forget('all');
   }
 
   /** Writes the starter rows as this version has them. */
@@ -76,7 +77,7 @@ export class LibraryStore {
         fill(vesselKinds, vessel, { source: USUAL_SIZES });
       })
       .immediate();
-    this.known = null;
+    this.known.forget('all');
   }
 
   /** As it stands, in shelf order, moved by the nursery's own tests. */
@@ -101,7 +102,10 @@ export class LibraryStore {
   }
 
   private read(): { rows: LibraryAnswer; library: Library } {
-    if (this.known) return this.known;
+    return this.known.of('all', [], () => this.readAll());
+  }
+
+  private readAll(): { rows: LibraryAnswer; library: Library } {
     const book = this.book();
     const bare = <T extends ReturnType<typeof from>>({ source, own, ...row }: T): Omit<T, 'source' | 'own'> =>
       row;
@@ -120,8 +124,7 @@ export class LibraryStore {
       book.amendments.map(bare),
       book.vessels.map(bare),
     );
-    this.known = { rows: { ...book, materials }, library };
-    return this.known;
+    return { rows: { ...book, materials }, library };
   }
 }
 

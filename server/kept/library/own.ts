@@ -1,4 +1,3 @@
-import { type Statement } from 'better-sqlite3';
 import { type Amendment } from '#core/material/amendment';
 import { type MaterialRow, materialFromRow } from '#core/material/material';
 import { checkVessel } from '#core/vessel/vessel';
@@ -21,20 +20,8 @@ const slugOf = (name: string): string =>
     .slice(0, 40) || 'mine';
 
 /** An id after a name that nothing of the table has yet. */
-/** Prepared once for each database and table. */
-const takenIn = new WeakMap<Db, Map<string, Statement<[string], number>>>();
-
-function takenOf(db: Db, table: Table | 'crops'): Statement<[string], number> {
-  const known = takenIn.get(db) ?? new Map<string, Statement<[string], number>>();
-  takenIn.set(db, known);
-  const taken =
-    known.get(table) ?? db.prepare<[string], number>(`SELECT 1 FROM ${table} WHERE id = ?`).pluck();
-  known.set(table, taken);
-  return taken;
-}
-
 export function freeId(db: Db, table: Table | 'crops', name: string): string {
-  const taken = takenOf(db, table);
+  const taken = db.prepare<[string], number>(`SELECT 1 FROM ${table} WHERE id = ?`).pluck();
   const base = `own-${slugOf(name)}`;
   let id = base;
   for (let n = 2; taken.get(id); n++) id = `${base}-${n}`;

@@ -1,6 +1,6 @@
 import { type KeptPlantEvent, plantEventSchema } from '#contract/plants';
 import { type KeptEvent, type PlantEvent } from '#core/plants/planting';
-import { ByRow } from '#server/base/database/by-row';
+import { Known } from '#server/base/database/known';
 import { type Db } from '#server/base/database/db';
 
 /** Of what an event holds; lifted by it should it change. */
@@ -26,10 +26,10 @@ export class PlantEventStore {
   private readonly insertEvent;
   private readonly ofKind;
   private readonly newest;
-  private readonly counting: ByRow<readonly KeptEvent[]>;
+  private readonly counting: Known<number, readonly KeptEvent[]>;
 
   constructor(db: Db) {
-    this.counting = new ByRow(db);
+    this.counting = new Known({ db });
     const event = 'SELECT id, key, planting_id, data_json, COALESCE(made_at, at) AS at FROM plant_events';
     this.everyEvent = db.prepare<[], EventRow>(`${event} ORDER BY id`);
     this.events = db.prepare<[number], EventRow>(`${event} WHERE planting_id = ? ORDER BY id`);
@@ -68,7 +68,7 @@ export class PlantEventStore {
       const { planting, id, at, event } = readEvent(row);
       unknown.get(planting)!.push({ ...event, id, at });
     }
-    for (const [id, events] of unknown) by.set(id, this.counting.keep(id, events));
+    for (const [id, events] of unknown) by.set(id, this.counting.keep(id, [], events));
     return by;
   }
 

@@ -1,7 +1,7 @@
 import { keptPlantingSchema, type NewPlanting, type PlantList } from '#contract/plants';
 import { PAGE } from '#contract/routes';
 import { type Planting } from '#core/plants/planting';
-import { ByRow } from '#server/base/database/by-row';
+import { Known } from '#server/base/database/known';
 import { type Db } from '#server/base/database/db';
 
 interface Row {
@@ -33,10 +33,10 @@ export class PlantStore {
   private readonly inBatch;
   private readonly batchesOfVersions;
   /** A row never changes once it is kept. */
-  private readonly rows: ByRow<Planting>;
+  private readonly rows: Known<number, Planting>;
 
   constructor(private readonly db: Db) {
-    this.rows = new ByRow(db);
+    this.rows = new Known({ db });
     const from = 'SELECT id, row_json FROM plantings';
     // Whose rows are mostly known already: their numbers are enough.
     const numbers = 'SELECT id FROM plantings';
@@ -144,8 +144,9 @@ export class PlantStore {
     this.setFinished.run(Number(finished), id);
   }
 
-  private readonly read = (row: Row): Planting => this.rows.of(row.id, () => readRow(row));
-  private readonly planting = (id: number): Planting => this.rows.of(id, () => readRow(this.byId.get(id)!));
+  private readonly read = (row: Row): Planting => this.rows.of(row.id, [], () => readRow(row));
+  private readonly planting = (id: number): Planting =>
+    this.rows.of(id, [], () => readRow(this.byId.get(id)!));
 
   /** What plants of it were moved into. */
   childrenOf(id: number): Planting[] {

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { cropSchema, cropsFromCsv, type NewCrop, type SourcedCrop } from '#contract/crop';
 import { type Crop } from '#core/season/crop';
 import { type Db } from '#server/base/database/db';
+import { Known } from '#server/base/database/known';
 import { freeId } from '#server/kept/library/own';
 import { root } from '#server/base/root';
 
@@ -22,8 +23,8 @@ export class CropStore {
   private readonly keyed;
   private readonly insert;
   private readonly update;
-  private known: SourcedCrop[] | null = null;
-  private named: { all: readonly SourcedCrop[]; byId: ReadonlyMap<string, Crop> } | null = null;
+  private readonly known = new Known<'all', readonly SourcedCrop[]>();
+  private readonly named = new Known<'all', ReadonlyMap<string, Crop>>();
 
   constructor(private readonly db: Db) {
     const columns = 'row_json, source, origin';
@@ -55,24 +56,26 @@ export class CropStore {
         );
       })
       .immediate();
-    this.known = null;
+    this.changed();
   }
 
   /** Own ones first. */
   all(): readonly SourcedCrop[] {
-    return (this.known ??= this.every.all().map(read));
+    return this.known.of('all', [], () => this.every.all().map(read));
   }
 
   byId(): ReadonlyMap<string, Crop> {
     const all = this.all();
-    if (this.named?.all !== all)
-      this.named = { all, byId: new Map(all.map(({ source: _, own: __, ...crop }) => [crop.id, crop])) };
-    return this.named.byId;
+    return this.named.of(
+      'all',
+      [all],
+      () => new Map(all.map(({ source: _, own: __, ...crop }) => [crop.id, crop])),
+    );
   }
 
   /** Forgets what was read: rows may have gone with a transaction. */
   changed(): void {
-    this.known = null;
+    this.known.forget('all');
   }
 
   byKey(key: string): SourcedCrop | null {
@@ -85,7 +88,7 @@ export class CropStore {
       .transaction(() => {
         const made = { ...crop, id: freeId(this.db, 'crops', crop.name) };
         this.insert.run({ id: made.id, key, json: JSON.stringify(made), source: says });
-        this.known = null;
+        this.changed();
         return { ...made, source: says, own: true };
       })
       .immediate();
@@ -95,7 +98,7 @@ export class CropStore {
   change(id: string, { says, crop }: Omit<NewCrop, 'key'>): SourcedCrop | null {
     const made = { ...crop, id };
     const { changes } = this.update.run({ id, json: JSON.stringify(made), source: says });
-    this.known = null;
+    this.changed();
     return changes === 1 ? { ...made, source: says, own: true } : null;
   }
 }
