@@ -7,10 +7,16 @@ import { type PlantEvent, type PlantEventKind } from '#core/plants/planting';
 import { type CareFacts } from '#core/plants/care-facts';
 import { type SeasonFacts } from '#core/season/season-facts';
 import { type CorrectionFacts } from '#core/batch/correct-facts';
-import { type LinkFacts } from '#core/recipe/link';
+import { type LinkFacts } from '#core/recipe/link-pieces';
 import { type ApproachFacts } from '#core/recipe/schools';
 import { type TestFacts } from '#core/batch/test-facts';
 import { type MessageOf, type None } from '#core/units/message';
+import { type LabelSizeFacts } from '#core/batch/label-sizes';
+import { type UsualFacts } from '#core/finder/usual-shares';
+import { type WeatherFacts } from '#core/mix/dry-down';
+import { type JarFacts } from '#core/mix/lime-reaction';
+import { type RestFacts } from '#core/package/rest';
+import { type TrayFacts } from '#core/plants/trial';
 import { type Formats } from '#words/formats';
 
 /** A sentence for each message of a table: one that lacks, or that uses a fact which is not there, does not compile. */
@@ -57,6 +63,12 @@ export type AllFacts = StepFacts &
   ApproachFacts &
   LinkFacts &
   CorrectionFacts &
+  UsualFacts &
+  JarFacts &
+  RestFacts &
+  WeatherFacts &
+  TrayFacts &
+  LabelSizeFacts &
   CareFacts;
 export type AnyMessage = MessageOf<AllFacts>;
 /** Codes that say all by themselves. */

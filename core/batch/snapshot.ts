@@ -1,4 +1,5 @@
-import { orderOfWork, type TopUp } from '#core/batch/order-of-work';
+import { orderOfWork } from '#core/batch/order-of-work';
+import { type TopUp } from '#core/batch/work';
 import { usualKit, type Kit } from '#core/batch/kit';
 import { type Step } from '#core/batch/step';
 import { type Scoop } from '#core/batch/scoops';

@@ -300,7 +300,7 @@ export class FastEvaluation {
     return (1 << this.scored.length) - 1;
   }
 
-  /** What is unusual about a recipe, in words. */
+  /** What is unusual about a recipe. */
   unusual(members: ArrayLike<number>, parts: ArrayLike<number>): Unusual[] {
     return this.usual?.said(members, parts) ?? [];
   }

@@ -93,7 +93,7 @@ describe('usual shares', () => {
     // A quarter compost under seed where 15 % is usual.
     expect(cost([6, 0, 0, 2])).toBeCloseTo(20 * 0.1, 9);
     expect(usual.said([0, 3], [6, 2])).toEqual([
-      { what: 'compost', share: 0.25, atMost: 0.15, reason: 'it is salty and alive' },
+      { what: 'compost', share: 0.25, atMost: 0.15, reason: 'salty-alive' },
     ]);
   });
 

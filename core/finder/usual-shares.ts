@@ -3,15 +3,41 @@ import { isBark } from '#core/material/families';
 import { type Material } from '#core/material/material';
 import { type Stage } from '#core/mix/stage';
 import { type EdgeId, type OwnHabits } from '#core/recipe/habits';
+import { type None } from '#core/units/message';
 import { type Vessel, volumeL } from '#core/vessel/vessel';
+
+/** Why more of it is unusual. */
+export const usualReasons = [
+  ...([
+    'falls-apart',
+    'fills-pores',
+    'takes-air',
+    'crushes',
+    'settles',
+    'floats',
+    'dry',
+    'salty-alive',
+  ] as const),
+  ...([
+    'uneven-salty',
+    'closes-pores',
+    'little-air',
+    'takes-n-sinks',
+    'holds-seed-back',
+    'coarse-takes-n',
+  ] as const),
+  ...(['heats', 'bark-lasts', 'no-base'] as const),
+] as const;
+export type UsualReason = (typeof usualReasons)[number];
+/** What the screen calls each kind whose share is looked at, and says of too much of it. */
+export type UsualFacts = Record<`usual.${EdgeId}` | `usual.why.${UsualReason}`, None>;
 
 /** A soft edge: more of it than this is unusual. Share of the parts, 0–1. */
 export interface UsualLimit {
   id: EdgeId;
-  name: string;
   counts: (material: Material) => boolean;
   atMost: number;
-  reason: string;
+  reason: UsualReason;
 }
 
 const BASES: readonly Family[] = [
@@ -49,73 +75,43 @@ export function usualEdges(
   const seed = stage === 'germination';
   const edge = (
     id: EdgeId,
-    name: string,
     counts: UsualLimit['counts'],
     atMost: number,
-    reason: string,
+    reason: UsualReason,
   ): UsualLimit => ({
     id,
-    name,
     counts,
     atMost: edges[id] ?? atMost,
     reason,
   });
   const all = [
     block
-      ? edge('sand', 'sand', isSand, 0.15, 'a block with more of it falls apart')
+      ? edge('sand', isSand, 0.15, 'falls-apart')
       : litres < SMALL_CELL_L
-        ? edge('sand', 'sand', isSand, 0.1, 'it fills the pores of a small cell')
-        : edge('sand', 'sand', isSand, 0.25, 'it takes the air and is heavy'),
+        ? edge('sand', isSand, 0.1, 'fills-pores')
+        : edge('sand', isSand, 0.25, 'takes-air'),
+    edge('vermiculite', family('vermiculite'), block ? 0.25 : 0.5, block ? 'crushes' : 'settles'),
     edge(
-      'vermiculite',
-      'vermiculite',
-      family('vermiculite'),
-      block ? 0.25 : 0.5,
-      block ? 'it crushes in the press' : 'it settles and closes in time',
-    ),
-    edge(
-      'perlite',
       'perlite',
       family('perlite'),
       block ? 0.25 : stage === 'rooting' ? 0.7 : 0.5,
-      block ? 'it crushes in the press' : 'it holds too little water and floats up',
+      block ? 'crushes' : 'floats',
     ),
-    edge('hulls', 'hulls', family('hulls'), block ? 0.25 : 0.5, 'they hold too little water'),
+    edge('hulls', family('hulls'), block ? 0.25 : 0.5, 'dry'),
     edge(
-      'compost',
       'compost',
       family('compost', 'kitchen-compost'),
       seed ? 0.15 : 0.35,
-      seed ? 'it is salty and alive' : 'no two heaps are alike, and it is salty',
+      seed ? 'salty-alive' : 'uneven-salty',
     ),
-    edge('castings', 'castings', family('castings'), 0.2, 'they close the pores and are salty'),
-    edge('loam', 'loam', family('loam'), 0.6, 'it holds little air'),
-    edge('wood', 'wood fibre', family('wood'), 0.4, 'it takes nitrogen and sinks in'),
-    edge(
-      'coffee',
-      'coffee grounds',
-      family('coffee'),
-      seed ? 0 : 0.1,
-      'they hold seed back and take nitrogen',
-    ),
-    edge(
-      'mulch',
-      'mulch',
-      family('mulch'),
-      litres > LARGE_POT_L ? 0.2 : 0,
-      'it is coarse and takes nitrogen',
-    ),
-    edge('fresh-bark', 'fresh bark', isFreshBark, 0, 'it heats up and takes nitrogen'),
+    edge('castings', family('castings'), 0.2, 'closes-pores'),
+    edge('loam', family('loam'), 0.6, 'little-air'),
+    edge('wood', family('wood'), 0.4, 'takes-n-sinks'),
+    edge('coffee', family('coffee'), seed ? 0 : 0.1, 'holds-seed-back'),
+    edge('mulch', family('mulch'), litres > LARGE_POT_L ? 0.2 : 0, 'coarse-takes-n'),
+    edge('fresh-bark', isFreshBark, 0, 'heats'),
     ...(litres > LARGE_POT_L && shelf.some(isBark)
-      ? [
-          edge(
-            'peat-and-coir',
-            'peat and coir',
-            family('peat', 'black-peat', 'coir'),
-            0.5,
-            'in a large pot bark stays open for years, and is there',
-          ),
-        ]
+      ? [edge('peat-and-coir', family('peat', 'black-peat', 'coir'), 0.5, 'bark-lasts')]
       : []),
   ];
   return all.filter(({ counts }) => shelf.some(counts));
@@ -195,27 +191,27 @@ export class UsualShares {
     return false;
   }
 
-  /** What is unusual about a recipe, in words for the screen. */
+  /** What is unusual about a recipe. */
   said(members: ArrayLike<number>, parts: ArrayLike<number>): Unusual[] {
     const total = Array.from(parts).reduce((a, b) => a + b, 0);
     const unusual = this.edges.flatMap((edge, e): Unusual[] => {
       const share =
         Array.from(members).reduce((sum, at, i) => sum + this.members[e]![at]! * parts[i]!, 0) / total;
       return share > edge.atMost + TOLERANCE
-        ? [{ what: edge.name, share, atMost: edge.atMost, reason: edge.reason }]
+        ? [{ what: edge.id, share, atMost: edge.atMost, reason: edge.reason }]
         : [];
     });
     // The sums of this very recipe decide whether anything leads it.
     return this.cost(members, parts, total) >= LAST
-      ? [{ what: null, share: 0, atMost: 0, reason: 'no base leads it' }, ...unusual]
+      ? [{ what: null, share: 0, atMost: 0, reason: 'no-base' }, ...unusual]
       : unusual;
   }
 }
 
 /** A share beyond what is usual; `what` is null where nothing leads that should. Shares 0–1. */
 export interface Unusual {
-  what: string | null;
+  what: EdgeId | null;
   share: number;
   atMost: number;
-  reason: string;
+  reason: UsualReason;
 }

@@ -1,17 +1,20 @@
 import { type Evaluation } from '#core/mix/evaluate';
+import { type None } from '#core/units/message';
 import { checkRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
 import { exposedAreaMm2, type Vessel } from '#core/vessel/vessel';
 
 /** Water that leaves a wet, open surface, mm an hour. Common practice, no source. */
 export const weathers = [
-  { id: 'dull', says: 'dull and still', evaporationMmPerH: 0.08 },
-  { id: 'bright', says: 'bright house', evaporationMmPerH: 0.25 },
-  { id: 'sun', says: 'sun and wind', evaporationMmPerH: 0.6 },
+  { id: 'dull', evaporationMmPerH: 0.08 },
+  { id: 'bright', evaporationMmPerH: 0.25 },
+  { id: 'sun', evaporationMmPerH: 0.6 },
 ] as const;
 /** Names of the weathers. */
 export const houses = ['dull', 'bright', 'sun'] as const satisfies readonly (typeof weathers)[number]['id'][];
 export type Weather = (typeof weathers)[number];
+/** What the screen calls each weather. */
+export type WeatherFacts = Record<`weather.${Weather['id']}`, None>;
 
 /**
  * Hours until half of the water has left that counts: that volume / (evaporation × exposed area). In a cell the easily

@@ -1,3 +1,4 @@
+import { type MessageOf, messages, type Named, named, none, type None } from '#core/units/message';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { phAfter, type Acidity, type Dose } from '#core/mix/ph';
 import { checkRange } from '#core/units/check';
@@ -36,9 +37,23 @@ export interface JarReading {
 }
 
 /** What a jar test says of a mix and a lime, or why it cannot be used. */
+/** Why jars cannot be used. */
+export interface JarFacts {
+  'jar.no-lime': { product: Named };
+  'jar.dose': { gPerL: number; most: number };
+  'jar.ph': { ph: number; from: number; to: number };
+  'jar.too-few': { ph: number };
+  'jar.no-rise': None;
+}
+const jar = messages<JarFacts>();
+const MOST_G_PER_L = 50;
+const [LOWEST_PH, HIGHEST_PH] = [2.5, 11];
+/** From here on lime does not dissolve any more. */
+const PLATEAU_PH = 7.5;
+
 export type JarFit =
   | { outcome: 'fitted'; phBeforeLime: number; bufferMeqPerLPerPh: number; largestMissPh: number }
-  | { outcome: 'unusable'; reason: string };
+  | { outcome: 'unusable'; why: MessageOf<JarFacts> };
 
 /**
  * Equal jars with 0, 2, 4, 6, 8 g/L of lime, read on day 7: a straight line through pH against dose gives the
@@ -47,23 +62,22 @@ export type JarFit =
  */
 export function fitJarTest(readings: readonly JarReading[], product: Amendment): JarFit {
   const strength = neutralisingMeqPerG(product) * limeReacted(product, 7);
-  if (!(strength > 0)) return { outcome: 'unusable', reason: `${product.name} does not neutralise acid` };
+  if (!(strength > 0)) return { outcome: 'unusable', why: jar('jar.no-lime', { product: named(product) }) };
   for (const r of readings) {
-    if (!(r.gPerL >= 0 && r.gPerL <= 50))
-      return { outcome: 'unusable', reason: `a dose must be 0 to 50 g/L, was ${r.gPerL}` };
-    if (!(r.ph >= 2.5 && r.ph <= 11))
-      return { outcome: 'unusable', reason: `a pH must be 2.5 to 11, was ${r.ph}` };
+    if (!(r.gPerL >= 0 && r.gPerL <= MOST_G_PER_L))
+      return { outcome: 'unusable', why: jar('jar.dose', { gPerL: r.gPerL, most: MOST_G_PER_L }) };
+    if (!(r.ph >= LOWEST_PH && r.ph <= HIGHEST_PH))
+      return { outcome: 'unusable', why: jar('jar.ph', { ph: r.ph, from: LOWEST_PH, to: HIGHEST_PH }) };
   }
-  const used = readings.filter((r) => r.ph <= 7.5);
+  const used = readings.filter((r) => r.ph <= PLATEAU_PH);
   if (new Set(used.map((r) => r.gPerL)).size < 2) {
-    return { outcome: 'unusable', reason: 'at least two different doses below pH 7.5 are needed' };
+    return { outcome: 'unusable', why: jar('jar.too-few', { ph: PLATEAU_PH }) };
   }
   const mean = (of: (r: JarReading) => number): number =>
     used.reduce((sum, r) => sum + of(r), 0) / used.length;
   const [g0, ph0] = [mean((r) => r.gPerL), mean((r) => r.ph)];
   const slope = mean((r) => (r.gPerL - g0) * (r.ph - ph0)) / mean((r) => (r.gPerL - g0) ** 2);
-  if (!(slope > 0))
-    return { outcome: 'unusable', reason: 'pH does not rise with the dose: were the jars kept moist?' };
+  if (!(slope > 0)) return { outcome: 'unusable', why: jar('jar.no-rise', none) };
   const phBeforeLime = ph0 - slope * g0;
   const misses = used.map((r) => Math.abs(phBeforeLime + slope * r.gPerL - r.ph));
   return {

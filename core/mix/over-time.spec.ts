@@ -109,7 +109,7 @@ describe('lime over days and the jar test', () => {
       [sum((r) => r.ph), sum((r) => r.gPerL * r.ph)],
     ) as MathNumericType[][];
     const fit = fitJarTest(readings, amendment('lime-dolomitic'));
-    if (fit.outcome !== 'fitted') throw new Error(fit.reason);
+    if (fit.outcome !== 'fitted') throw new Error(fit.why.say);
     published({
       what: 'intercept of a jar test',
       source: 'mathjs, normal equations',
@@ -136,7 +136,7 @@ describe('lime over days and the jar test', () => {
     expect(fit).toMatchObject({ outcome: 'fitted', phBeforeLime: 4 });
     expect(fitJarTest([{ gPerL: 0, ph: 4 }], lime)).toMatchObject({
       outcome: 'unusable',
-      reason: expect.stringContaining('two different doses'),
+      why: { say: 'jar.too-few' },
     });
     expect(
       fitJarTest(
@@ -146,7 +146,7 @@ describe('lime over days and the jar test', () => {
         ],
         lime,
       ),
-    ).toMatchObject({ reason: expect.stringContaining('does not rise') });
+    ).toMatchObject({ why: { say: 'jar.no-rise' } });
     expect(
       fitJarTest(
         [
@@ -155,7 +155,7 @@ describe('lime over days and the jar test', () => {
         ],
         lime,
       ),
-    ).toMatchObject({ reason: 'a pH must be 2.5 to 11, was 19' });
+    ).toMatchObject({ why: { say: 'jar.ph', with: { ph: 19, from: 2.5, to: 11 } } });
     expect(
       fitJarTest(
         [

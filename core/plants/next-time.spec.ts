@@ -94,10 +94,10 @@ describe('trays of a trial', () => {
 
   test('what is said of them', () => {
     const alike = [1, 2, 3].flatMap((block) => [0, 1].map((arm) => ({ arm, block, alive: 60, of: 72 })));
-    expect(trayWarning(alike, { better: 0, worse: 1 }, 1)).toBe('');
+    expect(trayWarning(alike, { better: 0, worse: 1 }, 1)).toBeNull();
     const wild = alike.map((t) => ({ ...t, alive: t.block === 1 ? 20 : t.arm ? 66 : 70 }));
-    expect(trayWarning(wild, { better: 0, worse: 1 }, 1)).toMatch(/more than chance.*lay out more blocks\.$/);
-    expect(trayWarning(wild, undefined, 1)).toMatch(/had a hand in it\.$/);
+    expect(trayWarning(wild, { better: 0, worse: 1 }, 1)).toMatchObject({ say: 'trays.too-few' });
+    expect(trayWarning(wild, undefined, 1)).toEqual({ say: 'trays.differ', with: {} });
   });
 });
 

@@ -1,3 +1,4 @@
+import { type MessageOf, messages, none, type None } from '#core/units/message';
 import { logGamma } from '#core/stats/log-gamma';
 import { streamOf, uniformAt } from '#core/stats/normal';
 import { checkWhole, OutOfRange } from '#core/units/check';
@@ -131,25 +132,28 @@ export function blocksTell(trays: readonly TrayCount[], a: number, b: number, se
   return asLarge / ways;
 }
 
+/** What the trays of a trial add to a verdict that counted seeds; a chance is of 1000. */
+export interface TrayFacts {
+  'trays.differ': None;
+  'trays.still-hold': { perMille: number };
+  'trays.too-few': { perMille: number };
+}
+const say = messages<TrayFacts>();
+
 /**
  * What is to be added to a verdict that counted seeds: nothing where trays of one mix differ no more than chance, else
- * what the blocks tell.
+ * what the groups of trays tell.
  * @param pair the two arms of the verdict
  */
 export function trayWarning(
   trays: readonly TrayCount[],
   pair: { better: number; worse: number } | undefined,
   seed: number,
-): string {
+): MessageOf<TrayFacts> | null {
   const differ = traysDiffer(trays);
-  if (!differ || differ.p >= 0.05) return '';
-  const but =
-    'But trays of the same mix differ by more than chance, so light, water or filling had a hand in it.';
-  if (!pair) return but;
-  const p = blocksTell(trays, pair.better, pair.worse, seed);
-  if (p === null) return but;
-  const odds = `${Math.max(1, Math.round(1000 * p))} times in 1000`;
-  return p <= 0.05
-    ? `${but} Counted by trays within their blocks it still holds: chance shows as much about ${odds}.`
-    : `${but} Counted by trays within their blocks chance shows as much about ${odds}: lay out more blocks.`;
+  if (!differ || differ.p >= 0.05) return null;
+  const p = pair ? blocksTell(trays, pair.better, pair.worse, seed) : null;
+  if (p === null) return say('trays.differ', none);
+  const perMille = Math.max(1, Math.round(1000 * p));
+  return say(p <= 0.05 ? 'trays.still-hold' : 'trays.too-few', { perMille });
 }

@@ -1,32 +1,15 @@
-import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
+import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Learnable, type Material, materialToRow, materialFromRow } from '#core/material/material';
-import { withSalts } from '#core/material/salty';
 import { withPores } from '#core/material/pores';
+import { withSalts } from '#core/material/salty';
 import { compose } from '#core/mix/composition';
-import { type EcMethod, convertEc, dilutionWater, MEQ_PER_MS } from '#core/mix/salts';
+import { convertEc, dilutionWater, MEQ_PER_MS } from '#core/mix/salts';
 import { columnOf, drain } from '#core/mix/water-air';
+import { checkTest, type LotTest, type LotTestId } from '#core/spread/lot-test';
 import { learn, type Known } from '#core/stats/learn';
-import { checkRange, OutOfRange } from '#core/units/check';
+import { checkRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
 import { type Vessel } from '#core/vessel/vessel';
-
-/** What was done with a lot of a material, and read. Percent and pen units. */
-export type LotTest =
-  /** A struck measure of it, weighed. */
-  | { test: 'weigh'; litres: number; kg: number }
-  /** A sample weighed wet, and again when dry. */
-  | { test: 'dry'; wetG: number; dryG: number }
-  /** Filled into a vessel, soaked to the brim, drained: what ran out. */
-  | { test: 'drain'; vessel: Vessel; drainedMl: number }
-  | { test: 'ph'; ph: number; method: EcMethod }
-  | { test: 'ec'; ec: number; method: EcMethod }
-  /** So much lime in a jar of it, and its pH before and after. */
-  | { test: 'jar'; lime: Amendment; gPerL: number; phBefore: number; phAfter: number }
-  /** Through a screen: what stayed on, and the largest piece of all. */
-  | { test: 'screen'; mm: number; overPct: number; largestMm: number }
-  /** A pressed block dropped flat from 30 cm onto a board: falls that it outlived. */
-  | { test: 'falls'; falls: number };
-export type LotTestId = LotTest['test'];
 
 /** A figure of the book, the grower's own, and how sure each is (one standard deviation). */
 export interface Learned {
@@ -93,42 +76,39 @@ interface Learning {
   figures: Learned[];
 }
 
+/** Moves a figure by what was found, and writes it down. @returns the figure as it is now */
+type Took = (
+  figure: Learned['figure'],
+  unit: string,
+  prior: Known,
+  found: readonly { value: number; sd: number }[],
+  narrows?: Learnable,
+  shown?: (value: Known) => Known,
+) => number;
+
+const relative = (mean: number, share: number): Known => ({ mean, sd: mean * share });
+
 /**
- * A material after tests of its lots: each test moves its figure by how sure book and test are (normal–normal, model
- * § 20) and narrows its band. The order of the tests does not matter.
- * @throws OutOfRange for a reading that cannot be
+ * What each test teaches, in the order in which they build on each other: the material as it is now, after those
+ * before, and the book's.
  */
-export function learnMaterial(book: Material, tests: readonly LotTest[]): Learning {
-  tests.forEach(checkTest);
-  const of = <T extends LotTestId>(id: T) =>
-    tests.filter((one): one is Extract<LotTest, { test: T }> => one.test === id);
-  const figures: Learned[] = [];
-  const sure: Partial<Record<Learnable, number>> = { ...book.sure };
-  let m = book;
-
-  const took = (
-    figure: Learned['figure'],
-    unit: string,
-    prior: Known,
-    found: readonly { value: number; sd: number }[],
-    narrows?: Learnable,
-    shown: (value: Known) => Known = (value) => value,
-  ): number => {
-    const now = learn(prior, found);
-    figures.push({ figure, unit, book: shown(prior), yours: shown(now), tests: found.length });
-    if (narrows) sure[narrows] = Math.min(1, now.sd / prior.sd);
-    return now.mean;
-  };
-  const relative = (mean: number, share: number): Known => ({ mean, sd: mean * share });
-
-  const dried = of('dry');
-  if (dried.length > 0) {
+const lessons: {
+  readonly [Id in LotTestId]: (
+    tests: readonly Extract<LotTest, { test: Id }>[],
+    m: Material,
+    book: Material,
+    took: Took,
+  ) => Material;
+} = {
+  /** A dried sample tells the water that was in it. */
+  dry: (dried, m, book, took) => {
     const prior = { mean: 100 * book.moistureWetBasis, sd: BOOK.moisture };
     const found = dried.map(({ wetG, dryG }) => ({ value: (100 * (wetG - dryG)) / wetG, sd: TEST.moisture }));
-    m = { ...m, moistureWetBasis: took('moisture', '% of its wet weight', prior, found) / 100 };
-  }
-  const weighed = of('weigh');
-  if (weighed.length > 0) {
+    return { ...m, moistureWetBasis: took('moisture', '% of its wet weight', prior, found) / 100 };
+  },
+
+  /** A struck measure, weighed, tells the weight; the water in it is told before. */
+  weigh: (weighed, m, book, took) => {
     const dryGPerL = ({ litres, kg }: { litres: number; kg: number }): number =>
       (1000 * kg * (1 - m.moistureWetBasis)) / litres;
     const found = weighed.map((one) => ({ value: dryGPerL(one), sd: TEST.density * dryGPerL(one) }));
@@ -139,22 +119,26 @@ export function learnMaterial(book: Material, tests: readonly LotTest[]): Learni
       found,
       'density',
     );
-    m = { ...m, dryBulkDensityGPerL: checkRange('dryBulkDensityGPerL', density, ...limits.bulkDensityGPerL) };
-  }
-  const sieved = of('screen');
-  if (sieved.length > 0) {
+    return {
+      ...m,
+      dryBulkDensityGPerL: checkRange('dryBulkDensityGPerL', density, ...limits.bulkDensityGPerL),
+    };
+  },
+
+  /** Bits are spread over the logarithm of their size from the largest down, the usual size in the middle. */
+  screen: (sieved, m, book, took) => {
     const largest = Math.max(...sieved.map((one) => one.largestMm));
-    // Bits are spread over the logarithm of their size from the largest down, the usual size in the middle.
     const found = sieved.map(({ mm, overPct, largestMm }) => {
       const spread = Math.log(largestMm / mm) / (2 * Math.max(0.01, overPct / 100));
       const value = largestMm * Math.exp(-Math.max(0.05, spread));
       return { value, sd: TEST.size * value };
     });
     const size = took('size', 'mm', relative(book.particleMm, BOOK.size), found, 'particle');
-    m = { ...m, particleMm: Math.min(size, largest), maxParticleMm: largest };
-  }
-  const drained = of('drain');
-  if (drained.length > 0) {
+    return { ...m, particleMm: Math.min(size, largest), maxParticleMm: largest };
+  },
+
+  /** What ran out of a vessel tells how wide the pores are. */
+  drain: (drained, m, book, took) => {
     const air = ({ vessel, drainedMl }: { vessel: Vessel; drainedMl: number }): number =>
       drainedMl / 1000 / columnOf(vessel).volumeL;
     const vessel = drained.at(-1)!.vessel;
@@ -179,15 +163,17 @@ export function learnMaterial(book: Material, tests: readonly LotTest[]): Learni
       'poreSize',
       shown,
     );
-    m = withPores(m, Math.exp(wider));
-  }
-  const soured = of('ph');
-  if (soured.length > 0) {
+    return withPores(m, Math.exp(wider));
+  },
+
+  /** A pen tells the pH. */
+  ph: (soured, m, book, took) => {
     const found = soured.map(({ ph }) => ({ value: ph, sd: TEST.ph }));
-    m = { ...m, ph: took('ph', '', { mean: book.ph, sd: BOOK.ph }, found, 'phUnits') };
-  }
-  const salted = of('ec');
-  if (salted.length > 0) {
+    return { ...m, ph: took('ph', '', { mean: book.ph, sd: BOOK.ph }, found, 'phUnits') };
+  },
+
+  /** A pen tells the salts. */
+  ec: (salted, m, book, took) => {
     const at = { totalPorosity: m.totalPorosity, water: m.waterAt10Cm };
     const found = salted.map(({ ec, method }) => {
       const value = ec * MEQ_PER_MS * dilutionWater[method](at.totalPorosity, at.water);
@@ -200,73 +186,53 @@ export function learnMaterial(book: Material, tests: readonly LotTest[]): Learni
       return { mean: ec(mean), sd: ec(sd) };
     };
     const salts = Math.max(0, took('salts', 'mS/cm, 1 part in 5', prior, found, 'salts', inEc));
-    m = withSalts(m, salts);
-  }
-  const jarred = of('jar');
-  if (jarred.length > 0) {
+    return withSalts(m, salts);
+  },
+
+  /** Lime in a jar tells the buffer. */
+  jar: (jarred, m, book, took) => {
     const found = jarred.map(({ lime, gPerL, phBefore, phAfter }) => {
       const value = (gPerL * neutralisingMeqPerG(lime)) / (phAfter - phBefore);
       return { value, sd: TEST.buffer * value };
     });
     const prior = { mean: book.bufferMeqPerLPerPh, sd: Math.max(1, BOOK.buffer * book.bufferMeqPerLPerPh) };
-    m = { ...m, bufferMeqPerLPerPh: took('buffer', 'meq/L for a pH unit', prior, found, 'buffer') };
-  }
-  const dropped = of('falls');
-  if (dropped.length > 0) {
+    return { ...m, bufferMeqPerLPerPh: took('buffer', 'meq/L for a pH unit', prior, found, 'buffer') };
+  },
+
+  /** A dropped block tells how it holds together. */
+  falls: (dropped, m, book, took) => {
     const found = dropped.map(({ falls }) => ({ value: cohesionOfFalls(falls), sd: TEST.cohesion }));
-    m = {
+    return {
       ...m,
       cohesion: Math.min(
         1,
         Math.max(0, took('cohesion', 'of 1', { mean: book.cohesion, sd: BOOK.cohesion }, found)),
       ),
     };
-  }
+  },
+};
+const order = Object.keys(lessons) as LotTestId[];
+
+/**
+ * A material after tests of its lots: each test moves its figure by how sure book and test are (normal–normal, model
+ * § 20) and narrows its band. The order of the tests does not matter.
+ * @throws OutOfRange for a reading that cannot be
+ */
+export function learnMaterial(book: Material, tests: readonly LotTest[]): Learning {
+  tests.forEach(checkTest);
+  const figures: Learned[] = [];
+  const sure: Partial<Record<Learnable, number>> = { ...book.sure };
+  const took: Took = (figure, unit, prior, found, narrows, shown = (value) => value) => {
+    const now = learn(prior, found);
+    figures.push({ figure, unit, book: shown(prior), yours: shown(now), tests: found.length });
+    if (narrows) sure[narrows] = Math.min(1, now.sd / prior.sd);
+    return now.mean;
+  };
+  const teach = <Id extends LotTestId>(id: Id, m: Material): Material => {
+    const done = tests.filter((one): one is Extract<LotTest, { test: Id }> => one.test === id);
+    return done.length > 0 ? lessons[id](done, m, book, took) : m;
+  };
+  const m = order.reduce((so, id) => teach(id, so), book);
   if (figures.length === 0) return { material: book, figures };
   return { material: materialFromRow(materialToRow({ ...m, sure })), figures };
-}
-
-function checkTest(one: LotTest): void {
-  switch (one.test) {
-    case 'weigh':
-      checkRange('litres', one.litres, ...limits.measureLitres);
-      checkRange('kg', one.kg, ...limits.packageKg);
-      return;
-    case 'dry':
-      checkRange('wetG', one.wetG, ...limits.sampleG);
-      if (!(one.dryG > 0 && one.dryG <= one.wetG))
-        throw new OutOfRange('dryG', one.dryG, `above 0 and at most the ${one.wetG} g that it weighed wet`);
-      return;
-    case 'drain': {
-      const most = 900 * columnOf(one.vessel).volumeL;
-      if (!(one.drainedMl >= 0 && one.drainedMl <= most))
-        throw new OutOfRange(
-          'drainedMl',
-          one.drainedMl,
-          `0 to ${Math.round(most)}, nine tenths of the vessel`,
-        );
-      return;
-    }
-    case 'ph':
-      checkRange('ph', one.ph, ...limits.measuredPh);
-      return;
-    case 'ec':
-      checkRange('ec', one.ec, ...limits.measuredEcMSPerCm);
-      return;
-    case 'jar':
-      checkRange('gPerL', one.gPerL, ...limits.doseGPerL);
-      checkRange('phBefore', one.phBefore, ...limits.measuredPh);
-      checkRange('phAfter', one.phAfter, ...limits.measuredPh);
-      if (!(one.phAfter > one.phBefore + 0.05))
-        throw new OutOfRange('phAfter', one.phAfter, `above the ${one.phBefore} that it was before lime`);
-      return;
-    case 'screen':
-      checkRange('mm', one.mm, ...limits.screenedMm);
-      checkRange('overPct', one.overPct, ...limits.pctOfParts);
-      if (!(one.largestMm >= one.mm))
-        throw new OutOfRange('largestMm', one.largestMm, `at least the screen, ${one.mm} mm`);
-      return;
-    case 'falls':
-      checkRange('falls', one.falls, ...limits.blockFalls);
-  }
 }

@@ -9,6 +9,9 @@ import { corrections } from '#words/en/corrections';
 import { links } from '#words/en/links';
 import { approaches } from '#words/en/approaches';
 import { tests } from '#words/en/tests';
+import { jars } from '#words/en/jars';
+import { labelSizes, rests, weathers } from '#words/en/papers';
+import { usual } from '#words/en/usual';
 import { type Catalog } from '#words/catalog';
 
 /** English. */
@@ -27,4 +30,9 @@ export const en: Catalog = {
   ...links,
   ...corrections,
   ...care,
+  ...usual,
+  ...jars,
+  ...rests,
+  ...weathers,
+  ...labelSizes,
 };

@@ -1,4 +1,4 @@
-import { type LinkFacts, type LinkPart } from '#core/recipe/link';
+import { type LinkFacts, type LinkPart } from '#core/recipe/link-pieces';
 import { fixed } from '#core/units/show';
 import { type Words } from '#words/catalog';
 

@@ -2,7 +2,8 @@ import { OutOfRange } from '#core/units/check';
 import { lotTestSchema, type LearnedAnswer, type LotTestGiven, type NewTest } from '#contract/lots';
 import { type Material } from '#core/material/material';
 import { lookUp, type Library } from '#core/recipe/library';
-import { learnMaterial, type LotTest } from '#core/spread/learn-material';
+import { learnMaterial } from '#core/spread/learn-material';
+import { type LotTest } from '#core/spread/lot-test';
 import { type Db } from '#server/base/database/db';
 
 interface Row {

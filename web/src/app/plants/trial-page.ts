@@ -191,8 +191,12 @@ export class TrialPage {
           verdict.pairs.find(({ told }) => told),
           this.there.value()!.seed,
         )
-      : '';
-    return [verdict ? this.reader.read(verdict.says) : texts.noResultBeforeEachMix, warning, still.trim()]
+      : null;
+    return [
+      verdict ? this.reader.read(verdict.says) : texts.noResultBeforeEachMix,
+      warning && this.reader.read(warning),
+      still.trim(),
+    ]
       .filter(Boolean)
       .join(' ');
   });

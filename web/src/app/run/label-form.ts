@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { labelSizes } from '#core/batch/label-sizes';
+import { ReaderHere } from '../data/reader-here';
+import { labelSizes, sheetName } from '#core/batch/label-sizes';
 import { addressOf } from '#contract/routes';
 import { ScoopChoice } from '../data/scoop-choice';
 import { Money } from '../data/money';
@@ -18,7 +19,7 @@ import { common } from '#words/en/places/common';
   template: `
     <div class="fields">
       <app-text-field [label]="texts.plantItsNameComesFirst" [(value)]="plant" />
-      <app-choice-field [label]="texts.labels" [choices]="sizes" [(value)]="size" />
+      <app-choice-field [label]="texts.labels" [choices]="sizes()" [(value)]="size" />
       <app-number-field [label]="common.howMany" within="labels" [whole]="true" [(value)]="count" />
       <app-text-field [label]="texts.sownOn" kind="date" [(value)]="sown" />
     </div>
@@ -41,7 +42,10 @@ export class LabelForm {
   readonly batch = input.required<number>();
   private readonly units = inject(Units);
   private readonly money = inject(Money);
-  protected readonly sizes = labelSizes;
+  private readonly reader = inject(ReaderHere);
+  protected readonly sizes = computed(() =>
+    labelSizes.map((one) => ({ id: one.id, name: this.reader.read(sheetName(one)) })),
+  );
   protected readonly size = signal<string>(labelSizes[0]!.id);
   protected readonly count = signal<number | undefined>(24);
   protected readonly sown = signal('');

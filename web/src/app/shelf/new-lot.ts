@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ReaderHere } from '../data/reader-here';
 import { usualRest } from '#core/package/rest';
 import { type StockKind } from '#core/package/stock';
 import { daysAfter } from '#core/units/day';
@@ -85,7 +86,7 @@ const round: Asked<Figure>[] = [
       <app-package-form [material]="material()" (came)="opened.set($event)" />
       @if (rest(); as it) {
         <app-tick-field [(checked)]="rests"
-          >{{ texts.doNotUseBefore(readyOn()) }} <span class="term">{{ it.why }}</span></app-tick-field
+          >{{ texts.doNotUseBefore(readyOn()) }} <span class="term">{{ reader.word(it.why) }}</span></app-tick-field
         >
       }
     }
@@ -106,6 +107,7 @@ const round: Asked<Figure>[] = [
   imports: [ChoiceField, DayField, NumberList, PackageForm, Segments, TextField, TickField],
 })
 export class NewLot {
+  protected readonly reader = inject(ReaderHere);
   protected readonly texts = texts;
   protected readonly common = common;
   private readonly lots = inject(LotsService);

@@ -55,7 +55,7 @@ export class OverTime {
   });
   protected readonly dryDown = computed(() =>
     weathers.map((w) => ({
-      says: w.says,
+      says: this.reader.word(`weather.${w.id}`),
       takes: span(dryDownHours(this.evaluation(), this.judgement().input.vessel, w.evaporationMmPerH)),
     })),
   );

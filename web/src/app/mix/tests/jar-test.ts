@@ -36,7 +36,7 @@ const JARS_G_PER_L = [0, 2, 4, 6, 8];
           }}
         </p>
       } @else {
-        <p class="wrong" role="alert">{{ texts.theseJarsCannotBeUsed(f.reason) }}</p>
+        <p class="wrong" role="alert">{{ texts.theseJarsCannotBeUsed(reader.read(f.why)) }}</p>
       }
     }
   `,

@@ -1,0 +1,60 @@
+import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import { rankedByOdds } from '#core/finder/compare';
+import { FinderSearch, keyOf, type Listed } from './finder-search';
+
+const MOST_COMPARED = 3;
+/** Lines before "more" is pressed. */
+const SHOWN = 10;
+
+/** What was found as it stands in the list: its order, the one looked at, and those side by side. */
+@Injectable()
+export class FoundList {
+  private readonly search = inject(FinderSearch);
+  readonly byOdds = signal(true);
+  readonly length = signal(SHOWN);
+  readonly oddsKnown = computed(() => this.search.list().every((one) => one.odds !== null));
+  readonly ranked = computed((): readonly Listed[] => {
+    const list = this.search.list();
+    // One move when all odds are there, not one with each that comes in.
+    return this.byOdds() && this.oddsKnown() ? rankedByOdds(list) : list;
+  });
+  /** The one looked at: the first, until another is pressed. */
+  readonly looked = linkedSignal<readonly Listed[], string | null>({
+    source: this.ranked,
+    computation: (list, before) => {
+      // Odds that come in may bring another to the top: who has not chosen looks at the first.
+      const chosen = before?.value;
+      const still = chosen !== undefined && list.some((one) => keyOf(one.found) === chosen);
+      const wasFirst = before?.source[0] !== undefined && keyOf(before.source[0].found) === chosen;
+      return still && !wasFirst ? chosen : list[0] ? keyOf(list[0].found) : null;
+    },
+  });
+  readonly chosen = computed(
+    () => this.search.list().find((one) => keyOf(one.found) === this.looked()) ?? null,
+  );
+  private readonly picked = linkedSignal<readonly Listed[], readonly string[]>({
+    source: this.search.list,
+    computation: (list, before) => {
+      const there = new Set(list.map((one) => keyOf(one.found)));
+      return (before?.value ?? []).filter((key) => there.has(key));
+    },
+  });
+  readonly compared = computed(() =>
+    this.picked().flatMap((key) => this.search.list().filter((one) => keyOf(one.found) === key)),
+  );
+  readonly fullCompare = computed(() => this.compared().length >= MOST_COMPARED);
+
+  isPicked(one: Listed): boolean {
+    return this.picked().includes(keyOf(one.found));
+  }
+
+  pick(one: Listed, yes: boolean): void {
+    const key = keyOf(one.found);
+    this.picked.update((all) => (yes ? [...all, key].slice(-MOST_COMPARED) : all.filter((k) => k !== key)));
+  }
+
+  lookAt(index: number): void {
+    const one = this.search.list()[index];
+    if (one) this.looked.set(keyOf(one.found));
+  }
+}

@@ -1,0 +1,35 @@
+import { type UsualFacts } from '#core/finder/usual-shares';
+import { type Words } from '#words/catalog';
+
+/** Shares beyond what the trade finds usual, and why. */
+export const usual: Words<UsualFacts> = {
+  'usual.sand': () => 'sand',
+  'usual.vermiculite': () => 'vermiculite',
+  'usual.perlite': () => 'perlite',
+  'usual.hulls': () => 'hulls',
+  'usual.compost': () => 'compost',
+  'usual.castings': () => 'castings',
+  'usual.loam': () => 'loam',
+  'usual.wood': () => 'wood fibre',
+  'usual.coffee': () => 'coffee grounds',
+  'usual.mulch': () => 'mulch',
+  'usual.fresh-bark': () => 'fresh bark',
+  'usual.peat-and-coir': () => 'peat and coir',
+  'usual.why.falls-apart': () => 'a block with more of it falls apart',
+  'usual.why.fills-pores': () => 'it fills the pores of a small cell',
+  'usual.why.takes-air': () => 'it takes the air and is heavy',
+  'usual.why.crushes': () => 'it crushes in the press',
+  'usual.why.settles': () => 'it settles and closes in time',
+  'usual.why.floats': () => 'it holds too little water and floats up',
+  'usual.why.dry': () => 'they hold too little water',
+  'usual.why.salty-alive': () => 'it is salty and alive',
+  'usual.why.uneven-salty': () => 'no two heaps are alike, and it is salty',
+  'usual.why.closes-pores': () => 'they close the pores and are salty',
+  'usual.why.little-air': () => 'it holds little air',
+  'usual.why.takes-n-sinks': () => 'it takes nitrogen and sinks in',
+  'usual.why.holds-seed-back': () => 'they hold seed back and take nitrogen',
+  'usual.why.coarse-takes-n': () => 'it is coarse and takes nitrogen',
+  'usual.why.heats': () => 'it heats up and takes nitrogen',
+  'usual.why.bark-lasts': () => 'in a large pot bark stays open for years, and is there',
+  'usual.why.no-base': () => 'no base leads it',
+};
