@@ -1,3 +1,5 @@
+import { problem } from '#words/problem-facts';
+import { none } from '#core/units/message';
 import { existsSync, statSync } from 'node:fs';
 import { type RequestListener, type ServerResponse } from 'node:http';
 import { type Logger } from 'pino';
@@ -116,7 +118,7 @@ export class Opened {
 
   private async restore(file: string): Promise<string | null> {
     const { data, heavy } = this.around;
-    if (this.restoring) throw new Problem(409, 'Under way', 'another backup is just being put back');
+    if (this.restoring) throw new Problem(409, problem('problem.under-way', none));
     this.restoring = true;
     try {
       await heavy.run('prepare', { data, backup: file });

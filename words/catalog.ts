@@ -12,11 +12,14 @@ import { type ApproachFacts } from '#core/recipe/schools';
 import { type TestFacts } from '#core/batch/test-facts';
 import { type MessageOf, type None } from '#core/units/message';
 import { type LabelSizeFacts } from '#core/batch/label-sizes';
+import { type AllowedFacts } from '#core/units/allowed';
 import { type UsualFacts } from '#core/finder/usual-shares';
 import { type WeatherFacts } from '#core/mix/dry-down';
 import { type JarFacts } from '#core/mix/lime-reaction';
+import { type CostFacts } from '#core/units/money';
 import { type RestFacts } from '#core/package/rest';
 import { type TrayFacts } from '#core/plants/trial';
+import { type ProblemFacts, type ProblemTitles } from '#words/problem-facts';
 import { type Formats } from '#words/formats';
 
 /** A sentence for each message of a table: one that lacks, or that uses a fact which is not there, does not compile. */
@@ -64,8 +67,12 @@ export type AllFacts = StepFacts &
   LinkFacts &
   CorrectionFacts &
   UsualFacts &
+  AllowedFacts &
+  ProblemFacts &
+  ProblemTitles &
   JarFacts &
   RestFacts &
+  CostFacts &
   WeatherFacts &
   TrayFacts &
   LabelSizeFacts &

@@ -32,6 +32,8 @@ export interface Formats extends Reader {
   /** Electrical conductivity, mS/cm, which both systems read. */
   ec: (value: number, edge?: number) => string;
   count: (value: number) => string;
+  /** The volume by which a price is said: a litre, a gallon. */
+  priced: { name: string; litres: number };
   /** A number of a kind, with its unit. */
   quantity: (value: number, kind: Kind) => string;
   /** So many significant digits of a number without a unit. */
@@ -140,6 +142,7 @@ export function formatsFor(reader: Reader): Formats {
     list,
     name,
     names: (things: readonly Named[]) => list([...new Set(things.map(name))]),
+    priced: units === 'metric' ? { name: 'litre', litres: 1 } : { name: 'gallon', litres: litresIn.gallon },
     title: ({ id, name: called }: Named) => (isOwn(id) ? called : nameIn(called, units)),
   } satisfies Omit<Formats, 'quantity'>;
   const ofKind: Record<Kind, (value: number) => string> = {

@@ -1,7 +1,8 @@
 import { type Refusal } from '#core/units/check';
 import { fixed } from '#core/units/show';
 import { labels } from '#words/en/labels';
-import { formatsOf } from '#words/read';
+import { formatsOf, read } from '#words/read';
+import { type Allowed } from '#core/units/allowed';
 import { type Reader } from '#words/reader';
 
 /** What the screen calls the value at a path, "components.0.parts"; the path itself where no screen asks it. */
@@ -9,6 +10,10 @@ export function labelOf(path: string): string {
   const name = path.split('.').findLast((part) => !/^\d+$/.test(part)) ?? path;
   return Object.hasOwn(labels, name) ? labels[name]! : path;
 }
+
+/** A refusal by the name of what was refused, as a table or a script has it: "count must be at most 17, was 18". */
+export const refusedByName = ({ argument, value, allowed }: Refusal, reader: Reader): string =>
+  `${argument} must be ${allowedSays(allowed, reader)}, was ${JSON.stringify(value)}`;
 
 const LONGEST_LIST = 60;
 
@@ -24,12 +29,17 @@ const bySuffix: readonly [RegExp, (value: number, reader: Reader) => string][] =
 ];
 const plain = (value: number): string => fixed(value, Number.isInteger(value) ? 0 : value < 10 ? 2 : 1);
 
+/** What would have been taken, after "must be". */
+export const allowedSays = (allowed: Allowed, reader: Reader): string =>
+  typeof allowed === 'string' ? allowed : read(allowed, reader);
+
 /**
  * What a refusal says to a person: the label on the screen, what would be taken, and what was given.
  * @example problemSays(new OutOfRange('compactionPct', 60, 'a number from 0 to 41.3', [0, 41.3]), reader)
  *   // 'Firming must be from 0 to 41.3 %, not 60 %'
  */
-export function problemSays({ argument, value, allowed, range }: Refusal, reader: Reader): string {
+export function problemSays({ argument, value, allowed: known, range }: Refusal, reader: Reader): string {
+  const allowed = allowedSays(known, reader);
   const label = labelOf(argument);
   const name = argument.split('.').at(-1)!;
   const say = bySuffix.find(([suffix]) => suffix.test(name))?.[1] ?? plain;

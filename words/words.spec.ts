@@ -205,3 +205,47 @@ describe('quantities', () => {
     ]);
   });
 });
+
+/**
+ * Rooms whose sentences are of another kind: what a rule of the mix finds and proposes (said where it is found, until
+ * the adviser says it), the made-up nursery, files that hold data or are read by machines, and what only who runs the
+ * server sees.
+ */
+const OTHER_SENTENCES = [
+  /^core\/(judge\/(flags|flag\.ts|remedies|readings|windows|good)|recipe\/(windows-wanted|schools|starter-mixes|flag)|material\/retention)/,
+  /^server\/(kept\/plants\/plant-events|kept\/library\/own|out\/(demo|archive|backup|share|tables)|base\/(http\/openapi|database|simulated)|main|opened|restore|kept\/library\/library)/,
+];
+/** Four words in a row, the first of them no code of a program. */
+const SENTENCE = /[A-Za-z][a-z’']*,? [a-z’']+,? [a-z’']+,? [a-z’']+/;
+const SQL = /\b(SELECT|INSERT|UPDATE|DELETE|CREATE|FROM|WHERE|ON CONFLICT|ORDER BY|PRAGMA|SET|AND|VALUES)\b/;
+
+/** Texts of a file that are not thrown as what only a developer sees. */
+function sentencesOf(file: string): string[] {
+  const source = readFileSync(file, 'utf8');
+  const found: string[] = [];
+  const visit = (node: ts.Node): void => {
+    if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node)) return;
+    // Plain errors and range errors: see `allowed` for those that a person meets.
+    if (
+      ts.isNewExpression(node) &&
+      /^(Error|RangeError|OutOfRange|RowProblem)$/.test(node.expression.getText(parsed))
+    )
+      return;
+    if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) found.push(node.text);
+    else if (ts.isTemplateExpression(node))
+      found.push(node.head.text, ...node.templateSpans.map(({ literal }) => literal.text));
+    ts.forEachChild(node, visit);
+  };
+  const parsed = ts.createSourceFile(file, source, ts.ScriptTarget.Latest);
+  visit(parsed);
+  return found.filter((text) => SENTENCE.test(text) && !SQL.test(text));
+}
+
+test('core and server say nothing to a person themselves: their sentences are in words', () => {
+  const wrong: string[] = [];
+  for (const room of ['core', 'server'])
+    for (const file of files(room))
+      if (!OTHER_SENTENCES.some((rooms) => rooms.test(file)))
+        for (const text of sentencesOf(file)) wrong.push(`${file}: ${text.slice(0, 90)}`);
+  expect(wrong).toEqual([]);
+});

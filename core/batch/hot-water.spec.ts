@@ -34,7 +34,7 @@ test('heat is neither made nor lost', () => {
         try {
           result = hotWater(c, 20, mixC, 100, targetC);
         } catch (error) {
-          expect(String(error)).toContain('more water than that would stand');
+          expect(String(error)).toContain('hot water holds');
           return;
         }
         const cDry = m.make === 'organic' ? 1.3 : 0.85;
@@ -48,7 +48,7 @@ test('heat is neither made nor lost', () => {
 });
 
 test('a target past saturation answers with what is reachable', () => {
-  expect(() => hotWater(peat, 10, 15, 70, 68)).toThrow(/targetC must be at most 6\d\.\d/);
+  expect(() => hotWater(peat, 10, 15, 70, 68)).toThrow(/targetC must be hot water holds .*6\d\.\d/);
   const most = Number(/at most ([\d.]+)/.exec(messageOf(() => hotWater(peat, 10, 15, 70, 68)))![1]);
   expect(hotWater(peat, 10, 15, 70, most).finalSaturation).toBeGreaterThan(0.95);
   expect(() => hotWater(peat, 10, 15, 60, 60)).toThrow("below the water's 60 °C");
@@ -61,7 +61,7 @@ test('cooling runs through its two readings', () => {
   // Newton: half the excess over the surroundings takes the same time each time.
   expect(hoursUntil(cooling, 27.5) - hoursUntil(cooling, 40)).toBeCloseTo(hoursUntil(cooling, 40), 9);
   expect(hoursUntil(cooling, 10)).toBe(Infinity);
-  expect(() => coolingFrom(65, 70, 1, 15)).toThrow('laterC must be between the surroundings');
+  expect(() => coolingFrom(65, 70, 1, 15)).toThrow('laterC must be between readings');
 });
 
 function messageOf(act: () => unknown): string {

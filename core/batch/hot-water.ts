@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Composition } from '#core/mix/composition';
 import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
@@ -33,7 +34,8 @@ export function hotWater(
   const pores = litres * composition.totalPorosity;
   const brought = litres * composition.waterAsBought;
   if (targetC <= mixC) return { waterLitres: 0, finalC: mixC, finalSaturation: brought / pores };
-  if (targetC >= waterC) throw new OutOfRange('targetC', targetC, `below the water's ${waterC} °C`);
+  if (targetC >= waterC)
+    throw new OutOfRange('targetC', targetC, allow('allowed.below-water', { celsius: waterC }));
 
   const dryHeat = composition.parts.reduce((sum, p, i) => {
     const kg =
@@ -48,7 +50,7 @@ export function hotWater(
     throw new OutOfRange(
       'targetC',
       targetC,
-      `at most ${(Math.floor(most * 10) / 10).toFixed(1)}: more water than that would stand in the mix`,
+      allow('allowed.hot-water-holds', { celsius: Math.floor(most * 10) / 10 }),
     );
   }
   return { waterLitres, finalC: targetC, finalSaturation: (brought + waterLitres) / pores };
@@ -65,11 +67,7 @@ export interface Cooling {
 export function coolingFrom(startC: number, laterC: number, hours: number, ambientC: number): Cooling {
   checkRange('hours', hours, 0.01, 240);
   if (!(laterC > ambientC && laterC < startC)) {
-    throw new OutOfRange(
-      'laterC',
-      laterC,
-      `between the surroundings (${ambientC} °C) and the first reading (${startC} °C)`,
-    );
+    throw new OutOfRange('laterC', laterC, allow('allowed.between-readings', { ambientC, startC }));
   }
   return { ratePerH: Math.log((startC - ambientC) / (laterC - ambientC)) / hours, ambientC, startC };
 }

@@ -3,7 +3,7 @@ import { read } from '#words/read';
 import { costOf, plannedItems, plannedOf } from '#core/batch/planned';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { costSaid, moneySaid } from '#core/units/money';
+import { costSays, moneySaid } from '#core/units/money';
 import { volumeL } from '#core/vessel/vessel';
 import { library, vesselKind } from '#testing/library';
 
@@ -46,11 +46,9 @@ test('what goes over a screen is paid for', () => {
 });
 
 test('a US gallon is 3.785 litres, on the money as well', () => {
-  const cost = { money: 12, unpriced: 1 };
-  expect(costSaid(cost, 40, '€', 'metric')).toBe(
-    'Cost €12.00, €0.30 a litre, without one thing that had no price.',
-  );
-  expect(costSaid(cost, 40, '$', 'us')).toContain(`$${((12 / 40) * 3.785411784).toFixed(2)} a gallon`);
+  const cost = (sign: string) => costSays('cost.batch', { money: 12, unpriced: 1, litres: 40, sign });
+  expect(read(cost('€'), metric)).toBe('Cost €12.00, €0.30 a litre, without 1\u00a0thing that had no price.');
+  expect(read(cost('$'), us)).toContain(`$${((12 / 40) * 3.785411784).toFixed(2)} a gallon`);
   expect(moneySaid(0.0514, 'kr')).toBe('kr\u00a00.051');
 });
 

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import {
   type Aim,
   isMetWithin,
@@ -75,7 +77,7 @@ export class FastEvaluation {
     this.gypsum = fixedDoses.some((dose) => dose.amendment.solubilityGPerL > 0);
     this.limeStrength = lime ? neutralisingMeqPerG(lime) : 0;
     if (lime && !(this.limeStrength > 0))
-      throw new OutOfRange('lime', lime.id, 'a product that neutralises acid');
+      throw new OutOfRange('lime', lime.id, allow('allowed.neutralises-acid', none));
     this.limeN = lime ? elementsOfDoses([{ amendment: lime, gPerL: 1 }]).n : 0;
     this.usual =
       spec.usual &&

@@ -356,11 +356,11 @@ describe('bad input', () => {
     ],
     ['too many parts', { maxTotal: 21 }, 'maxTotalParts must be a whole number from 1 to 20, was 21'],
     ['all forbidden', { maxParts: { 'peat-fine': 0, loam: 0 } }, 'limits.maxParts must be above 0'],
-    ['gypsum as lime', { lime: amendment('gypsum') }, 'lime must be a product that neutralises acid'],
+    ['gypsum as lime', { lime: amendment('gypsum') }, 'lime must be neutralises acid'],
     [
       'ash as feed',
       { starter: [{ amendment: amendment('wood-ash'), parts: 1 }] },
-      'starter must be a product that does not lime',
+      'starter must be does not lime',
     ],
     [
       'negative wish',

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Aim } from '#core/finder/aims';
 import { type Stage } from '#core/mix/stage';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
@@ -26,7 +28,7 @@ export function blendOf(parts: readonly { amendment: Amendment; parts: number }[
   const products = parts.map(({ amendment, parts: n }) => ({ amendment, share: n / whole }));
   for (const { amendment } of products) {
     if (neutralisingMeqPerG(amendment) > 0)
-      throw new OutOfRange('starter', amendment.id, 'a product that does not lime');
+      throw new OutOfRange('starter', amendment.id, allow('allowed.does-not-lime', none));
   }
   const gram: Elements = elementsOfDoses(products.map((p) => ({ amendment: p.amendment, gPerL: p.share })));
   return {

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Aim, type Aims } from '#core/finder/aims';
 import { searchAll } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
@@ -50,7 +52,7 @@ export function swapMaterial(now: Judgement, from: string, to: Material, help: S
   const others = input.components.filter((c) => c.material.id !== from);
   if (others.length === input.components.length)
     throw new OutOfRange('from', from, `one of ${input.components.map((c) => c.material.id).join(', ')}`);
-  if (to.id === from) throw new OutOfRange('to', to.id, 'another material');
+  if (to.id === from) throw new OutOfRange('to', to.id, allow('allowed.another-material', none));
   const already = others.some((c) => c.material.id === to.id);
   const shelved = [...others.map((c) => c.material), ...(already ? [] : [to])];
 
@@ -80,7 +82,7 @@ export function swapMaterial(now: Judgement, from: string, to: Material, help: S
     { maxTotal, min: must, max: must.map(() => maxTotal), materialsMax: shelved.length, peatMax: 1 },
     1,
   ).best[0];
-  if (!found) throw new OutOfRange('to', to.id, 'a material that leaves pores at this firming');
+  if (!found) throw new OutOfRange('to', to.id, allow('allowed.material-with-pores', none));
 
   const { members, amounts } = gathered(found.parts);
   fast.look(members, amounts);

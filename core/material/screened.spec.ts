@@ -66,6 +66,6 @@ test('what stays on the screen is coarser and drains more than what goes through
       expect(waterOf(over, suction)).toBeLessThanOrEqual(waterOf(through, suction) + 1e-9);
   }
   expect(() => oversizeOf(material('perlite-fine'), 5)).toThrow(
-    'apertureMm must be 0.5 to under 2, its largest piece, was 5',
+    'apertureMm must be under largest {"fromMm":0.5,"underMm":2}, was 5',
   );
 });

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Material } from '#core/material/material';
 import { withPores } from '#core/material/pores';
 import { limits } from '#core/units/limits';
@@ -53,7 +54,7 @@ export function oversizeOf(material: Material, apertureMm: number): Material {
     throw new OutOfRange(
       'apertureMm',
       apertureMm,
-      `${limits.screenedMm[0]} to under ${largest}, its largest piece`,
+      allow('allowed.under-largest', { fromMm: limits.screenedMm[0], underMm: largest }),
     );
   const size = Math.sqrt(apertureMm * largest);
   return withPores(material, size / middle, {

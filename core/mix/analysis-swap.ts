@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { K_PER_K2O, neutralisingMeqPerG, P_PER_P2O5, type Amendment } from '#core/material/amendment';
 import { releasedShare } from '#core/mix/release';
 import { checkRange, OutOfRange } from '#core/units/check';
@@ -33,9 +34,8 @@ export interface AnalysisSwap {
 export function swapAnalysis(from: Amendment, gPerL: number, to: Amendment, basis: SwapBasis): AnalysisSwap {
   checkRange('gPerL', gPerL, 0, 1000);
   const content = contentPerG[basis];
-  const word = { n: 'nitrogen', p: 'phosphorus', k: 'potassium', lime: 'lime value' }[basis];
-  if (!(content(from) > 0)) throw new OutOfRange('from', from.id, `a product with ${word}`);
-  if (!(content(to) > 0)) throw new OutOfRange('to', to.id, `a product with ${word}`);
+  if (!(content(from) > 0)) throw new OutOfRange('from', from.id, allow('allowed.product-with', { basis }));
+  if (!(content(to) > 0)) throw new OutOfRange('to', to.id, allow('allowed.product-with', { basis }));
   const other = (gPerL * content(from)) / content(to);
   const properties: Record<SwapChange['what'], (a: Amendment) => number> = {
     n: contentPerG.n,

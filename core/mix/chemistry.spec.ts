@@ -89,7 +89,7 @@ describe('lime', () => {
 
   test('a product that is no lime, or a target out of range, is refused', () => {
     expect(() => evaluateMix(recipe({ 'peat-fine': 1 }, { limeToPh: 6, lime: 'gypsum' }))).toThrow(
-      'limeToPh.amendment must be a product that neutralises acid, was "gypsum"',
+      'limeToPh.amendment must be neutralises acid, was "gypsum"',
     );
     expect(() => evaluateMix(recipe({ 'peat-fine': 1 }, { limeToPh: 12 }))).toThrow(
       'limeToPh.ph must be a number from 3.5 to 8, was 12',

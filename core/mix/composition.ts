@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Material } from '#core/material/material';
 import { screened } from '#core/material/screened';
 import { mixingShrinkage } from '#core/mix/packing';
@@ -87,7 +88,7 @@ export function compose(
     throw new OutOfRange(
       'compactionPct',
       round1(compaction * 100),
-      `at most ${round1(100 * Math.max(0, most))} for this mix: more leaves no pores`,
+      allow('allowed.leaves-pores', { pct: round1(100 * Math.max(0, most)) }),
       [-Infinity, round1(100 * Math.max(0, most))],
     );
   }

@@ -252,7 +252,7 @@ describe('"I have this product instead"', () => {
 
   test('a product without it is refused', () => {
     expect(() => swapAnalysis(amendment('blend-10-10-10'), 1, amendment('gypsum'), 'n')).toThrow(
-      'to must be a product with nitrogen, was "gypsum"',
+      'to must be product with {"basis":"n"}, was "gypsum"',
     );
   });
 });

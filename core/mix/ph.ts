@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { type Composition } from '#core/mix/composition';
@@ -163,6 +165,6 @@ export function limeDoseGPerL(
   checkRange('limeToPh.ph', targetPh, ...limits.limeToPh);
   const strength = neutralisingMeqPerG(product);
   if (!(strength > 0))
-    throw new OutOfRange('limeToPh.amendment', product.id, 'a product that neutralises acid');
+    throw new OutOfRange('limeToPh.amendment', product.id, allow('allowed.neutralises-acid', none));
   return Math.max(0, (limeNeededMeqPerL(state, targetPh) - otherMeqPerL) / strength);
 }

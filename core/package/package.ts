@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { litresIn } from '#core/units/factors';
@@ -67,7 +69,7 @@ export function openPackage(one: Package, screenLossPct = 0, price?: number): Op
   if (price !== undefined) checkRange('price', price, ...limits.price);
   const litres = looseLitres(one);
   const usableLitres = litres * (1 - screenLossPct / 100);
-  if (!(usableLitres > 0)) throw new OutOfRange('litres', usableLitres, 'above 0');
+  if (!(usableLitres > 0)) throw new OutOfRange('litres', usableLitres, allow('allowed.above-nothing', none));
   return {
     litres,
     usableLitres,

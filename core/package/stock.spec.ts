@@ -67,8 +67,8 @@ test('how long it lasts', () => {
 });
 
 test.each([
-  [() => makeable([], new Map(), 0), 'litres must be above 0, was 0'],
-  [() => fills(1, 0), 'eachL must be above 0, was 0'],
+  [() => makeable([], new Map(), 0), 'litres must be above nothing, was 0'],
+  [() => fills(1, 0), 'eachL must be above nothing, was 0'],
 ])('what cannot be is named (%#)', (act, message) => {
   expect(act).toThrow(message);
 });

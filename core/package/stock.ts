@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { OutOfRange } from '#core/units/check';
 
 /** What is counted: the loose litres of a material, the kilograms of a product, single vessels or seeds. */
@@ -54,7 +56,7 @@ export function makeable(
   left: ReadonlyMap<string, number | null>,
   litres: number,
 ): Makeable {
-  if (!(litres > 0)) throw new OutOfRange('litres', litres, 'above 0');
+  if (!(litres > 0)) throw new OutOfRange('litres', litres, allow('allowed.above-nothing', none));
   const used = wanted.filter((one) => one.perLitre > NOTHING);
   const unknown = used.filter(({ item }) => (left.get(item) ?? null) === null).map(({ item }) => item);
   let [most, endsFirst] = [Infinity, null as string | null];
@@ -81,7 +83,7 @@ export function daysLeft(left: number | null, tookInWindow: number, windowDays: 
 
 /** How many vessels what is left in the tub fills. @param eachL litres that one takes, above 0 */
 export function fills(leftL: number, eachL: number): number {
-  if (!(eachL > 0)) throw new OutOfRange('eachL', eachL, 'above 0');
+  if (!(eachL > 0)) throw new OutOfRange('eachL', eachL, allow('allowed.above-nothing', none));
   // A tub that is full to rounding fills the last one.
   return Math.max(0, Math.floor(leftL / eachL + NOTHING));
 }

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { wilson } from '#core/stats/counts';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
 import { windowsOf } from '#core/judge/windows';
@@ -87,12 +88,13 @@ export function dilute(fromPpm: number, toPpm: number, volumeMl: number, wood?: 
   checkRange('fromPpm', fromPpm, ...limits.hormonePpm);
   checkRange('toPpm', toPpm, ...limits.hormonePpm);
   checkRange('volumeMl', volumeMl, ...limits.dipMl);
-  if (toPpm > fromPpm) throw new OutOfRange('toPpm', toPpm, `at most ${fromPpm}, as strong as what there is`);
+  if (toPpm > fromPpm)
+    throw new OutOfRange('toPpm', toPpm, allow('allowed.no-stronger', { mgPerL: fromPpm }));
   if (wood && toPpm > strongestPpm[wood])
     throw new OutOfRange(
       'toPpm',
       toPpm,
-      `at most ${strongestPpm[wood]} for ${wood}: stronger burns the foot`,
+      allow('allowed.burns-the-base', { mgPerL: strongestPpm[wood], wood }),
     );
   const stockMl = (volumeMl * toPpm) / fromPpm;
   return { stockMl, waterMl: volumeMl - stockMl, toOne: fromPpm / toPpm - 1 };

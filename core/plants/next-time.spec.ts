@@ -161,7 +161,7 @@ describe('care', () => {
       () =>
         checkEvent(tray, [], { kind: 'up', on: '2027-03-10', count: 70, empty });
     expect(count([0, 71])).not.toThrow();
-    expect(count([72])).toThrow(/empty must be cells of the 72 that there are, was 73/);
+    expect(count([72])).toThrow(/empty must be cells there .*72.*, was 73/);
   });
 });
 

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type CauseId, type SignId } from '#core/plants/cause-table';
 import { dayNumber } from '#core/season/days';
 import { OutOfRange } from '#core/units/check';
@@ -184,51 +186,43 @@ export function checkEvent(
   at?: string,
 ): void {
   dayNumber(event.on, 'on');
-  if (event.on < planting.on) throw new OutOfRange('on', event.on, `no day before it began, ${planting.on}`);
+  if (event.on < planting.on)
+    throw new OutOfRange('on', event.on, allow('allowed.since-it-began', { day: planting.on }));
   const { begun, entered, alive, thinned, moved, out, lostSum, lost } = tallyOf(planting, events);
   const left = alive ?? begun - thinned - moved - out - lostSum;
   const seenLost = lostSum - (lost.get(UNSEEN) ?? 0);
-  const most = (name: string, value: number, of: number, what: string): void => {
-    if (value > of) throw new OutOfRange(name, value, `at most ${of}, ${what}`);
+  const most = (name: string, value: number, of: number, code: 'begun' | 'there' | 'alive'): void => {
+    if (value > of) throw new OutOfRange(name, value, allow(`allowed.most-${code}`, { most: of }));
   };
   if ('empty' in event && event.empty?.some((cell) => cell >= planting.cells))
     throw new OutOfRange(
       'empty',
       Math.max(...event.empty) + 1,
-      `cells of the ${planting.cells} that there are`,
+      allow('allowed.cells-there', { cells: planting.cells }),
     );
   switch (event.kind) {
     case 'up':
-      most('count', event.count, begun, 'as many as were begun with');
+      most('count', event.count, begun, 'begun');
       break;
     case 'count':
-      most(
-        'alive',
-        event.alive,
-        begun - thinned - moved - out - seenLost,
-        'as many as can still be there of what was begun with',
-      );
+      most('alive', event.alive, begun - thinned - moved - out - seenLost, 'there');
       break;
     case 'lost':
     case 'thinned':
     case 'moved':
     case 'out':
-      most('count', event.count, left, 'as many as stand');
+      most('count', event.count, left, 'alive');
       break;
     case 'undo':
       if (!events.some(({ id, kind }) => id === event.of && kind !== 'moved'))
-        throw new OutOfRange('of', event.of, 'an entry of this record that can be taken back');
+        throw new OutOfRange('of', event.of, allow('allowed.can-be-undone', none));
       break;
     default:
   }
   // Counts of later days may say that more were there than that leaves.
   const after = tallyOf(planting, [...events, { ...event, id: Number.MAX_SAFE_INTEGER, at }]);
   if (event.kind !== 'undo' && (after.entered ?? 0) > Math.max(begun, entered ?? 0))
-    throw new OutOfRange(
-      'on',
-      event.on,
-      'a day that later counts agree with: they tell of more plants than that leaves',
-    );
+    throw new OutOfRange('on', event.on, allow('allowed.later-counts-agree', none));
 }
 
 /** Of all begun: came up, and made it (stands, was moved on, planted or sold; what was thinned was meant to go). */

@@ -118,15 +118,15 @@ describe('what became of them', () => {
     ));
 
   test.each<[string, PlantEvent, RegExp]>([
-    ['more lost than stand', { kind: 'lost', on, count: 61, cause: 'cold' }, /count must be at most 60/],
-    ['more up than sown', { kind: 'up', on, count: 73 }, /count must be at most 72/],
+    ['more lost than stand', { kind: 'lost', on, count: 61, cause: 'cold' }, /most alive .*60/],
+    ['more up than sown', { kind: 'up', on, count: 73 }, /most begun .*72/],
     [
       'before it was sown',
       { kind: 'fed', on: '2027-02-28', text: 'weak' },
-      /no day before it began, 2027-03-01/,
+      /since it began .*2027-03-01/,
     ],
     ['a day that is none', { kind: 'fed', on: '2027-02-30', text: 'weak' }, /a day, YYYY-MM-DD/],
-    ['taking back what is not there', { kind: 'undo', on, of: 7 }, /of must be an entry of this record/],
+    ['taking back what is not there', { kind: 'undo', on, of: 7 }, /of must be can be undone/],
   ])('%s is named', (_, event, says) => {
     expect(() => checkEvent(tray, kept({ kind: 'up', on, count: 60 }), event)).toThrow(says);
   });
@@ -134,7 +134,7 @@ describe('what became of them', () => {
   test('moved out before a day on which all of them were counted: that is said', () => {
     const events = kept({ kind: 'up', on, count: 70 }, { kind: 'count', on: '2027-03-20', alive: 70 });
     const moved: PlantEvent = { kind: 'moved', on: '2027-03-12', count: 40, to: 2 };
-    expect(() => checkEvent(tray, events, moved)).toThrow(/later counts agree with/);
+    expect(() => checkEvent(tray, events, moved)).toThrow(/later counts agree/);
     checkEvent(tray, events, { ...moved, on: '2027-03-21' });
   });
 

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Material } from '#core/material/material';
 import { compose, partOf } from '#core/mix/composition';
 import { litresIn, gramsIn } from '#core/units/factors';
@@ -35,7 +37,7 @@ export interface Amount {
 
 /** Loose litres of an amount; by weight through its density and moisture. */
 export function looseLitresOf({ material, amount, way }: Amount, of: AmountSetting): number {
-  if (!(amount > 0)) throw new OutOfRange('amount', amount, 'above 0');
+  if (!(amount > 0)) throw new OutOfRange('amount', amount, allow('allowed.above-nothing', none));
   const byWeight = (grams: number): number =>
     (grams * (1 - material.moistureWetBasis)) / material.dryBulkDensityGPerL;
   switch (way) {
@@ -93,11 +95,12 @@ export function asFraction(
   others: readonly { material: string; parts: number }[],
   of: string | null,
 ): number {
-  if (!(fraction > 0 && fraction <= 20)) throw new OutOfRange('fraction', fraction, 'above 0 and at most 20');
+  if (!(fraction > 0 && fraction <= 20))
+    throw new OutOfRange('fraction', fraction, allow('allowed.above-nothing-to', { most: 20 }));
   const base =
     of === null
       ? others.reduce((sum, one) => sum + one.parts, 0)
       : (others.find((one) => one.material === of)?.parts ?? 0);
-  if (!(base > 0)) throw new OutOfRange('of', of ?? 'the rest', 'another part of the recipe');
+  if (!(base > 0)) throw new OutOfRange('of', of ?? 'the rest', allow('allowed.another-part', none));
   return Math.round(fraction * base * 100) / 100;
 }

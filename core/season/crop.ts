@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Stage, stages } from '#core/mix/stage';
 import { type EmergenceTable } from '#core/season/emergence';
 import { OutOfRange } from '#core/units/check';
@@ -70,7 +72,7 @@ const STEP =
 
 const inRange = (name: string, value: number, [low, high]: Range, text: string): number => {
   if (!(value >= low && value <= high))
-    throw new OutOfRange(name, text, `with a number from ${low} to ${high}, not ${value}`);
+    throw new OutOfRange(name, text, allow('allowed.number-in-it', { low, high, given: value }));
   return value;
 };
 
@@ -81,11 +83,11 @@ const inRange = (name: string, value: number, [low, high]: Range, text: string):
  */
 export function stepsFrom(text: string, start: Crop['start']): CropStep[] {
   const parts = text.split('>').map((one) => one.trim());
-  if (parts.length > limits.cropSteps[1]) throw new OutOfRange('path', text, 'at most 10 vessels');
+  if (parts.length > limits.cropSteps[1])
+    throw new OutOfRange('path', text, allow('allowed.most-vessels', { most: limits.cropSteps[1] }));
   return parts.map((part, i) => {
     const [, vessel, weeks, loss, most, stage, mix] = STEP.exec(part) ?? [];
-    if (!vessel)
-      throw new OutOfRange('path', part, 'vessel, weeks and loss, as in "cell-72 6w 10% > pot-9 3w 5%"');
+    if (!vessel) throw new OutOfRange('path', part, allow('allowed.path-of-vessels', none));
     const usual: Stage = i > 0 ? 'potting' : start === 'sow' ? 'germination' : 'rooting';
     if (stage !== undefined && !(stages as readonly string[]).includes(stage))
       throw new OutOfRange('path', stage, `one of ${stages.join(', ')}`);
@@ -117,11 +119,11 @@ export function emergenceFrom(text: string): Crop['emergence'] {
     .map((one): [number, number] => {
       const [celsius, days] = one.split(':').map(Number) as [number, number];
       if (!(celsius >= -5 && celsius <= 45 && days > 0 && days <= 400))
-        throw new OutOfRange('emergence', one, '°C from -5 to 45 and days from 1 to 400, as in "20:8"');
+        throw new OutOfRange('emergence', one, allow('allowed.emergence-pairs', none));
       return [celsius, days];
     });
   if (points.some(([celsius], i) => i > 0 && celsius <= points[i - 1]![0]))
-    throw new OutOfRange('emergence', text, 'from cold to warm');
+    throw new OutOfRange('emergence', text, allow('allowed.cold-to-warm', none));
   return points;
 }
 export const emergenceText = (table: EmergenceTable): string =>
@@ -137,12 +139,7 @@ export function tasksFrom(text: string): CropTask[] {
     .filter(Boolean)
     .map((one) => {
       const [, name, from, days = '0', long] = TASK.exec(one) ?? [];
-      if (!name)
-        throw new OutOfRange(
-          'tasks',
-          one,
-          'a name, "@ start" or "@ plant", and days: "dome off @ start +10"',
-        );
+      if (!name) throw new OutOfRange('tasks', one, allow('allowed.task-form', none));
       inRange('tasks', Number(days), limits.plantOutDays, one);
       return {
         name,

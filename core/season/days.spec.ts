@@ -40,7 +40,7 @@ test('the chance of frost is a tenth, a half and nine tenths at the dates that s
       expect(frostChance(dates, at(day + later))).toBeLessThanOrEqual(frostChance(dates, at(day)));
     }),
   );
-  expect(() => frostChance({ ...dates, late: '2027-05-01' }, '2027-05-05')).toThrow('one after the other');
+  expect(() => frostChance({ ...dates, late: '2027-05-01' }, '2027-05-05')).toThrow('one after other');
 });
 
 test('counted back and counted forward are the same days', () => {

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { dayNumber } from '#core/season/days';
 import { OutOfRange } from '#core/units/check';
 import { normalCdf } from '#core/stats/normal';
@@ -20,7 +22,11 @@ const Z90 = 1.2815515655446004;
 export function frostChance({ early, usual, late }: FrostDates, day: string): number {
   const [e, u, l] = [early, usual, late].map((one) => dayNumber(one)) as [number, number, number];
   if (!(e < u && u < l))
-    throw new OutOfRange('early, usual, late', `${early}, ${usual}, ${late}`, 'one after the other');
+    throw new OutOfRange(
+      'early, usual, late',
+      `${early}, ${usual}, ${late}`,
+      allow('allowed.one-after-other', none),
+    );
   const off = dayNumber(day) - u;
   const sd = (off < 0 ? u - e : l - u) / Z90;
   return 1 - normalCdf(off / sd);

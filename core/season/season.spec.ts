@@ -154,12 +154,12 @@ test('paths and tasks are read as they are written, and what cannot be is named'
   expect(stepsText(stepsFrom(path, 'sow'))).toBe(path);
   const tasks = 'dome off @ start +10; shade @ plant -2 for 7';
   expect(tasksText(tasksFrom(tasks))).toBe(tasks);
-  expect(() => stepsFrom('cell-72 0w 10%', 'sow')).toThrow('from 0.1 to 520, not 0');
-  expect(() => stepsFrom('cell-72 6w 100%', 'sow')).toThrow('from 0 to 99, not 100');
-  expect(() => stepsFrom('in cells', 'sow')).toThrow('as in "cell-72 6w 10% > pot-9 3w 5%"');
+  expect(() => stepsFrom('cell-72 0w 10%', 'sow')).toThrow('{"low":0.1,"high":520,"given":0}');
+  expect(() => stepsFrom('cell-72 6w 100%', 'sow')).toThrow('{"low":0,"high":99,"given":100}');
+  expect(() => stepsFrom('in cells', 'sow')).toThrow('path of vessels');
   expect(() => stepsFrom('cell-72 6w 5% sprouting', 'sow')).toThrow('one of germination');
-  expect(() => tasksFrom('water it')).toThrow('"@ start" or "@ plant"');
-  expect(() => emergenceFrom('20:8 15:14')).toThrow('from cold to warm');
+  expect(() => tasksFrom('water it')).toThrow('tasks must be task form');
+  expect(() => emergenceFrom('20:8 15:14')).toThrow('cold to warm');
 });
 
 test('a plant that wants it sour and a mix that is limed', () => {

@@ -104,7 +104,7 @@ const lessons: {
   dry: (dried, m, book, took) => {
     const prior = { mean: 100 * book.moistureWetBasis, sd: BOOK.moisture };
     const found = dried.map(({ wetG, dryG }) => ({ value: (100 * (wetG - dryG)) / wetG, sd: TEST.moisture }));
-    return { ...m, moistureWetBasis: took('moisture', '% of its wet weight', prior, found) / 100 };
+    return { ...m, moistureWetBasis: took('moisture', '%', prior, found) / 100 };
   },
 
   /** A struck measure, weighed, tells the weight; the water in it is told before. */
@@ -114,7 +114,7 @@ const lessons: {
     const found = weighed.map((one) => ({ value: dryGPerL(one), sd: TEST.density * dryGPerL(one) }));
     const density = took(
       'density',
-      'g/L dry',
+      'g/L',
       relative(book.dryBulkDensityGPerL, BOOK.density),
       found,
       'density',
@@ -157,7 +157,7 @@ const lessons: {
     };
     const wider = took(
       'air',
-      '% air in that vessel',
+      '%',
       { mean: 0, sd: BOOK.logPores },
       found,
       'poreSize',
@@ -185,7 +185,7 @@ const lessons: {
         convertEc(meq / MEQ_PER_MS / at.totalPorosity, 'saturated', 'oneToFive', at);
       return { mean: ec(mean), sd: ec(sd) };
     };
-    const salts = Math.max(0, took('salts', 'mS/cm, 1 part in 5', prior, found, 'salts', inEc));
+    const salts = Math.max(0, took('salts', 'mS/cm', prior, found, 'salts', inEc));
     return withSalts(m, salts);
   },
 
@@ -196,7 +196,7 @@ const lessons: {
       return { value, sd: TEST.buffer * value };
     });
     const prior = { mean: book.bufferMeqPerLPerPh, sd: Math.max(1, BOOK.buffer * book.bufferMeqPerLPerPh) };
-    return { ...m, bufferMeqPerLPerPh: took('buffer', 'meq/L for a pH unit', prior, found, 'buffer') };
+    return { ...m, bufferMeqPerLPerPh: took('buffer', 'meq/L', prior, found, 'buffer') };
   },
 
   /** A dropped block tells how it holds together. */
@@ -206,7 +206,7 @@ const lessons: {
       ...m,
       cohesion: Math.min(
         1,
-        Math.max(0, took('cohesion', 'of 1', { mean: book.cohesion, sd: BOOK.cohesion }, found)),
+        Math.max(0, took('cohesion', '', { mean: book.cohesion, sd: BOOK.cohesion }, found)),
       ),
     };
   },

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Amendment } from '#core/material/amendment';
 import { type EcMethod } from '#core/mix/salts';
 import { columnOf } from '#core/mix/water-air';
@@ -33,7 +34,7 @@ export function checkTest(one: LotTest): void {
     case 'dry':
       checkRange('wetG', one.wetG, ...limits.sampleG);
       if (!(one.dryG > 0 && one.dryG <= one.wetG))
-        throw new OutOfRange('dryG', one.dryG, `above 0 and at most the ${one.wetG} g that it weighed wet`);
+        throw new OutOfRange('dryG', one.dryG, allow('allowed.dry-of-wet', { grams: one.wetG }));
       return;
     case 'drain': {
       const most = 900 * columnOf(one.vessel).volumeL;
@@ -41,7 +42,7 @@ export function checkTest(one: LotTest): void {
         throw new OutOfRange(
           'drainedMl',
           one.drainedMl,
-          `0 to ${Math.round(most)}, nine tenths of the vessel`,
+          allow('allowed.nine-tenths-of-vessel', { litres: most / 1000 }),
         );
       return;
     }
@@ -56,13 +57,17 @@ export function checkTest(one: LotTest): void {
       checkRange('phBefore', one.phBefore, ...limits.measuredPh);
       checkRange('phAfter', one.phAfter, ...limits.measuredPh);
       if (!(one.phAfter > one.phBefore + 0.05))
-        throw new OutOfRange('phAfter', one.phAfter, `above the ${one.phBefore} that it was before lime`);
+        throw new OutOfRange(
+          'phAfter',
+          one.phAfter,
+          allow('allowed.above-before-lime', { ph: one.phBefore }),
+        );
       return;
     case 'screen':
       checkRange('mm', one.mm, ...limits.screenedMm);
       checkRange('overPct', one.overPct, ...limits.pctOfParts);
       if (!(one.largestMm >= one.mm))
-        throw new OutOfRange('largestMm', one.largestMm, `at least the screen, ${one.mm} mm`);
+        throw new OutOfRange('largestMm', one.largestMm, allow('allowed.at-least-screen', { mm: one.mm }));
       return;
     case 'falls':
       checkRange('falls', one.falls, ...limits.blockFalls);

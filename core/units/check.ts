@@ -1,21 +1,34 @@
+import { type Allowed } from '#core/units/allowed';
+
 /** What was refused: the argument, the value given and what is allowed; of a number also between which ends. */
 export interface Refusal {
   readonly argument: string;
   readonly value: unknown;
-  readonly allowed: string;
+  readonly allowed: Allowed;
   /** Inclusive; infinite where there is no end. */
   readonly range?: readonly [low: number, high: number] | undefined;
 }
+
+/** For a developer: the code and its facts. */
+const inShort = (allowed: Allowed): string =>
+  typeof allowed === 'string'
+    ? allowed
+    : `${allowed.say.replace('allowed.', '').replaceAll('-', ' ')} ${JSON.stringify(allowed.with)}`.replace(
+        ' {}',
+        '',
+      );
 
 /** A number or choice outside what is allowed: names the argument, the value given and what is allowed. */
 export class OutOfRange extends RangeError implements Refusal {
   constructor(
     readonly argument: string,
     readonly value: unknown,
-    readonly allowed: string,
+    readonly allowed: Allowed,
     readonly range?: readonly [low: number, high: number],
   ) {
-    super(`${argument} must be ${allowed}, was ${typeof value === 'string' ? `"${value}"` : String(value)}`);
+    super(
+      `${argument} must be ${inShort(allowed)}, was ${typeof value === 'string' ? `"${value}"` : String(value)}`,
+    );
     this.name = 'OutOfRange';
   }
 }

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { OutOfRange } from '#core/units/check';
 
 /**
@@ -18,7 +20,7 @@ const formats = new Map<string, Intl.DateTimeFormat>();
 function formatOf(zone: string): Intl.DateTimeFormat {
   const known = formats.get(zone);
   if (known) return known;
-  if (!isTimeZone(zone)) throw new OutOfRange('timeZone', zone, 'a time zone like Australia/Adelaide');
+  if (!isTimeZone(zone)) throw new OutOfRange('timeZone', zone, allow('allowed.time-zone', none));
   const format = new Intl.DateTimeFormat('en', {
     timeZone: zone,
     year: 'numeric',

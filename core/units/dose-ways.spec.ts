@@ -37,5 +37,5 @@ test('said in any way and read back it is the same dose', () => {
 test('a sack that nobody weighed is no measure', () => {
   const unweighed = { ...setting, sackKg: null };
   expect(doseInWays(1, unweighed).map((one) => one.way)).not.toContain('sacksPerBatch');
-  expect(() => doseFrom(1, 'sacksPerBatch', unweighed)).toThrow('the sack has no weight yet');
+  expect(() => doseFrom(1, 'sacksPerBatch', unweighed)).toThrow('sack weighed');
 });

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { gPerLInPoundPerCubicYard, gramsIn, litresIn } from '#core/units/factors';
 import { OutOfRange } from '#core/units/check';
 
@@ -54,7 +56,7 @@ export function gPerLInOne(way: DoseWay, of: DoseSetting): number | null {
 /** A dose said in one way, in grams per litre of finished mix. @throws OutOfRange where it cannot be said so */
 export function doseFrom(amount: number, way: DoseWay, of: DoseSetting): number {
   const one = gPerLInOne(way, of);
-  if (one === null || !(one > 0)) throw new OutOfRange('way', way, 'another way: the sack has no weight yet');
+  if (one === null || !(one > 0)) throw new OutOfRange('way', way, allow('allowed.sack-weighed', none));
   return amount * one;
 }
 

@@ -1,5 +1,4 @@
-import { litresIn } from '#core/units/factors';
-import { type UnitSystem } from '#core/units/show';
+import { messages } from '#core/units/message';
 
 /** With its sign, to cents; a tenth of a cent where it is less than ten. @example moneySaid(3.5, '€') // "€3.50" */
 export function moneySaid(amount: number, sign: string): string {
@@ -7,15 +6,8 @@ export function moneySaid(amount: number, sign: string): string {
   return `${sign}${/^[A-Za-z]/.test(sign) ? '\u00a0' : ''}${amount.toFixed(places)}`;
 }
 
-/** What a batch cost, as page and paper say it. @param litres of finished mix */
-export function costSaid(
-  { money, unpriced }: { money: number; unpriced: number },
-  litres: number,
-  sign: string,
-  units: UnitSystem,
-): string {
-  const [each, per] = units === 'us' ? ['gallon', litresIn.gallon] : ['litre', 1];
-  const missing =
-    unpriced > 0 ? `, without ${unpriced === 1 ? 'one thing' : `${unpriced} things`} that had no price` : '';
-  return `Cost ${moneySaid(money, sign)}, ${moneySaid((money * per) / litres, sign)} a ${each}${missing}.`;
+/** What a batch cost in all, and a litre of it, in the nursery's money; things without a price are not in it. */
+export interface CostFacts {
+  'cost.batch': { money: number; litres: number; unpriced: number; sign: string };
 }
+export const costSays = messages<CostFacts>();

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { byShape, fillDepthMm, type Vessel, volumeL } from '#core/vessel/vessel';
 import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
@@ -13,7 +15,7 @@ const KG_PER_L = 1;
 export function byWaterWeight(vessel: Vessel, waterKg: number): Vessel {
   checkRange('waterKg', waterKg, ...limits.waterWeightKg);
   const noWater = (): never => {
-    throw new OutOfRange('waterKg', waterKg, 'left out for a block');
+    throw new OutOfRange('waterKg', waterKg, allow('allowed.not-for-blocks', none));
   };
   const wanted = waterKg / KG_PER_L;
   const [smallest] = limits.vesselMm;
@@ -34,7 +36,7 @@ export function byWaterWeight(vessel: Vessel, waterKg: number): Vessel {
     throw new OutOfRange(
       'waterKg',
       waterKg,
-      `${brim(low).toFixed(3)} to ${brim(high).toFixed(3)} kg for this mouth and depth`,
+      allow('allowed.water-of-mouth', { low: 1000 * brim(low), high: 1000 * brim(high) }),
     );
   for (let i = 0; i < 50; i++) {
     const middle = (low + high) / 2;
@@ -61,7 +63,7 @@ export function firmingOfBlocks(block: Vessel, count: number, looseLitres: numbe
     throw new OutOfRange(
       'blocks',
       count,
-      `${fewest} to ${mostBlocks} from so much mix, ${fillDepthMm(block)} mm high`,
+      allow('allowed.blocks-of-mix', { fewest, most: mostBlocks, mm: fillDepthMm(block) }),
     );
   }
   return firming;

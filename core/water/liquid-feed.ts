@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { limits } from '#core/units/limits';
 import { K_PER_K2O, P_PER_P2O5, type Amendment } from '#core/material/amendment';
 import { type Elements } from '#core/mix/salts';
@@ -29,7 +31,7 @@ export function liquidFeed(
   checkRange('injector', injector, ...limits.injector);
   checkRange('tankLitres', tankLitres, ...limits.tankLitres);
   if (!(label.nPct > 0))
-    throw new OutOfRange('product.nPct', label.nPct, 'above 0: the strength is counted in nitrogen');
+    throw new OutOfRange('product.nPct', label.nPct, allow('allowed.counted-in-nitrogen', none));
   const productGPerL = nMgPerL / (label.nPct * 10);
   const mg = (pct: number): number => productGPerL * pct * 10;
   return {
@@ -68,6 +70,6 @@ export function acidityMeqPerG({ nPct, p2O5Pct, k2OPct, caPct, mgPct, sPct }: An
 /** The same for each mg of nitrogen that it brings. @throws OutOfRange for a product without nitrogen */
 export function acidityMeqPerMgN(label: Analysis): number {
   if (!(label.nPct > 0))
-    throw new OutOfRange('product.nPct', label.nPct, 'above 0: the strength is counted in nitrogen');
+    throw new OutOfRange('product.nPct', label.nPct, allow('allowed.counted-in-nitrogen', none));
   return acidityMeqPerG(label) / (10 * label.nPct);
 }

@@ -74,9 +74,9 @@ test('deeper is wetter; mix under and around the ball fills the pot; all pores s
 });
 
 test('a pot too shallow, too narrow or too small is named with what would do', () => {
-  expect(() => potUp(fine, around, 70)).toThrow(/deeperMm must be at most 60 mm in this pot, was 70/);
+  expect(() => potUp(fine, around, 70)).toThrow(/deeperMm must be deeper in pot .*60.*, was 70/);
   const low: Vessel = { ...pot, depthMm: 30 };
-  expect(() => potUp(fine, made({ 'peat-fine': 1 }, low))).toThrow(/at least 28 mm deep: this one is 20 mm/);
+  expect(() => potUp(fine, made({ 'peat-fine': 1 }, low))).toThrow(/pot filled deeper .*28.*20/);
   const narrow: Vessel = { shape: 'round', topMm: 18, baseMm: 16, depthMm: 90, headspaceMm: 5 };
   expect(() => potUp(fine, made({ 'peat-fine': 1 }, narrow))).toThrow(/too narrow/);
 });

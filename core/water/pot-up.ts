@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Evaluation } from '#core/mix/evaluate';
 import { columnOf, drain, type Drained, waterHeld } from '#core/mix/water-air';
 import { checkRange, OutOfRange } from '#core/units/check';
@@ -62,8 +64,8 @@ export function potUp(ball: Evaluation, into: Evaluation, deeperMm = 0): PotUp {
       'deeperMm',
       deeperMm,
       depth >= ballDepth
-        ? `at most ${Math.floor(depth - ballDepth)} mm in this pot`
-        : `a pot filled at least ${Math.ceil(ballDepth)} mm deep: this one is ${Math.floor(depth)} mm`,
+        ? allow('allowed.deeper-in-pot', { mm: Math.floor(depth - ballDepth) })
+        : allow('allowed.pot-filled-deeper', { ballMm: Math.ceil(ballDepth), potMm: Math.floor(depth) }),
     );
   const besideMm = Math.min(
     ...[0, 0.25, 0.5, 0.75, 1].map(
@@ -71,7 +73,11 @@ export function potUp(ball: Evaluation, into: Evaluation, deeperMm = 0): PotUp {
     ),
   );
   if (besideMm < 0)
-    throw new OutOfRange('pot', `${Math.round(-2 * besideMm)} mm too narrow`, 'a pot wider than the ball');
+    throw new OutOfRange(
+      'pot',
+      `${Math.round(-2 * besideMm)} mm too narrow`,
+      allow('allowed.wider-than-ball', none),
+    );
   // Heights over a free base far below are a pull at the ball's own.
   const drained = drain(ball.composition, columnOf(from), Math.min(100, baseMm / 10));
   const pores = ball.composition.totalPorosity;
@@ -79,7 +85,8 @@ export function potUp(ball: Evaluation, into: Evaluation, deeperMm = 0): PotUp {
   const middleCm = (baseMm + ballDepth / 2) / 10;
   const differ = waterHeld(ball.composition, middleCm) - waterHeld(into.composition, middleCm);
   const mixL = volumeL(pot) - volumeL(from);
-  if (mixL <= 0) throw new OutOfRange('pot', `${volumeL(pot).toFixed(2)} L`, 'a pot larger than the ball');
+  if (mixL <= 0)
+    throw new OutOfRange('pot', `${volumeL(pot).toFixed(2)} L`, allow('allowed.larger-than-ball', none));
   return {
     before: state(ball.drained.water),
     after: state(drained.water),

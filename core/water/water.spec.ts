@@ -79,7 +79,7 @@ test('a liquid feed to a strength', () => {
 
 test('nothing is counted in nitrogen that has none; nonsense is named', () => {
   expect(() => liquidFeed(amendment('potassium-sulphate'), 100, 100, 10)).toThrow(
-    /product.nPct must be above 0/,
+    /product.nPct must be counted in nitrogen/,
   );
   expect(() => acidify(250, 3, 'citric')).toThrow(/targetPh must be a number from 4.5 to 7/);
   expect(() => liquidFeed(amendment('calcium-nitrate'), 9000, 100, 10)).toThrow(

@@ -1,3 +1,6 @@
+import { allow } from '#core/units/allowed';
+import { problem } from '#words/problem-facts';
+import { none } from '#core/units/message';
 import { type RequestHandler } from 'express';
 import { ABOUT_HEADER, type AboutKind, aboutKinds, FOLDER_HEADER } from '#contract/about';
 import { type Where } from '#contract/where';
@@ -5,15 +8,15 @@ import { type Db } from '#server/base/database/db';
 import { type Folder } from '#server/base/database/folder';
 import { Problem } from '#server/base/http/problem';
 
-/** Where each kind is kept, and what a person calls one. */
-const kept: Readonly<Record<AboutKind, { table: string; name: string; says: string }>> = {
-  lot: { table: 'lots', name: 'name', says: 'lot' },
-  batch: { table: 'batches', name: 'name', says: 'batch' },
-  planting: { table: 'plantings', name: 'crop', says: 'planting' },
-  mix: { table: 'mixes', name: 'name', says: 'recipe' },
-  version: { table: 'mix_versions', name: 'version', says: 'version of a recipe' },
-  line: { table: 'season_lines', name: `row_json ->> '$.crop'`, says: 'line of the season' },
-  event: { table: 'plant_events', name: 'kind', says: 'entry of a planting' },
+/** Where each kind is kept, and the column of its name. */
+const kept: Readonly<Record<AboutKind, { table: string; name: string }>> = {
+  lot: { table: 'lots', name: 'name' },
+  batch: { table: 'batches', name: 'name' },
+  planting: { table: 'plantings', name: 'crop' },
+  mix: { table: 'mixes', name: 'name' },
+  version: { table: 'mix_versions', name: 'version' },
+  line: { table: 'season_lines', name: `row_json ->> '$.crop'` },
+  event: { table: 'plant_events', name: 'kind' },
 };
 const isKind = (kind: string): kind is AboutKind => (aboutKinds as readonly string[]).includes(kind);
 
@@ -58,35 +61,31 @@ export function onlyWhatIsMeant(folder: Folder, about: AboutStore): RequestHandl
   return (req, _res, next) => {
     const meant = req.get(FOLDER_HEADER);
     if (meant !== undefined && meant !== folder.id)
-      throw new Problem(
-        412,
-        'Another nursery',
-        'this was written for the nursery as it was before a backup was put back; nothing was entered',
-        [{ path: FOLDER_HEADER, value: meant, allowed: folder.id }],
-      );
+      throw new Problem(412, problem('problem.another-nursery', none), [
+        { path: FOLDER_HEADER, value: meant, allowed: folder.id },
+      ]);
     for (const one of (req.get(ABOUT_HEADER) ?? '').split(',').filter((text) => text.trim() !== '')) {
       const [kind = '', id = '', key = ''] = one.trim().split(/\s+/);
       if (!isKind(kind) || !/^\d{1,15}$/.test(id) || key === '')
-        throw new Problem(400, 'Not understood', `${ABOUT_HEADER} was ${JSON.stringify(one.slice(0, 100))}`, [
-          {
-            path: ABOUT_HEADER,
-            value: one.slice(0, 100),
-            allowed: `"kind number key", kind one of ${aboutKinds.join(', ')}`,
-          },
-        ]);
-      if (about.keyOf(kind, Number(id)) !== key)
         throw new Problem(
-          412,
-          'Another one',
-          `this ${kept[kind].says} is another one than was meant; nothing was entered`,
+          400,
+          problem('problem.header', { header: ABOUT_HEADER, given: JSON.stringify(one.slice(0, 100)) }),
           [
             {
               path: ABOUT_HEADER,
-              value: one.trim(),
-              allowed: 'the number and the client key of a thing that exists',
+              value: one.slice(0, 100),
+              allowed: `"kind number key", kind one of ${aboutKinds.join(', ')}`,
             },
           ],
         );
+      if (about.keyOf(kind, Number(id)) !== key)
+        throw new Problem(412, problem('problem.another-one', { thing: kind }), [
+          {
+            path: ABOUT_HEADER,
+            value: one.trim(),
+            allowed: allow('allowed.number-and-key', none),
+          },
+        ]);
     }
     next();
   };

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type ChangedLot, type Lot, type NewLot, newLotSchema, type NewMove } from '#contract/lots';
 import { type EntryData } from '#contract/record';
 import { type BatchSnapshot } from '#core/batch/snapshot';
@@ -134,11 +136,11 @@ export class LotStore {
           // What nobody counted is counted now: that is what there is of it, and what batches took came before.
           this.startCount.run(lot);
         } else if (there.left === null) {
-          throw new OutOfRange('kind', kind, 'counted, as nobody has said yet how much of it there is');
+          throw new OutOfRange('kind', kind, allow('allowed.counted-before', none));
         }
         const { left } = this.one(lot)!;
         if (kind === 'lost' && amount > Math.max(0, left!) + 1e-9)
-          throw new OutOfRange('amount', amount, `at most what is left, ${Math.max(0, left!)}`);
+          throw new OutOfRange('amount', amount, allow('allowed.most-left', { left: Math.max(0, left!) }));
         this.move.run({
           ...{ key, lot, kind, on, note, now },
           amount: kind === 'counted' ? amount - left! : amount,

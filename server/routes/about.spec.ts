@@ -36,7 +36,7 @@ test('an entry of another folder, or about another planting under that number, i
   const wrong = await lose(cabbage.id, { 'welcome-folder': folder.id, 'welcome-about': about });
   expect([wrong.status, wrong.body.detail]).toEqual([
     412,
-    'this planting is another one than was meant; nothing was entered',
+    'this was meant for another planting; nothing was entered',
   ]);
   expect([await events(basil.id), await events(cabbage.id)]).toEqual([[], []]);
   const right = aboutText([{ kind: 'planting', ...basil }]);

@@ -1,3 +1,6 @@
+import { problem } from '#words/problem-facts';
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Stores } from '#server/kept/stores';
 import { createWriteStream, existsSync, statSync } from 'node:fs';
 import { open, rename } from 'node:fs/promises';
@@ -33,23 +36,23 @@ export function backupRoutes(
   heavy: Heavy,
   restore: Restore,
 ): void {
-  let problem = '';
+  let failure = '';
   const fileOf = (name: string): string => {
     const file = backups.fileOf(name);
     if (!file) throw notFound('backup', name);
     return file;
   };
   api.serve('backups', () => ({
-    ...{ list: backups.list(), now: backups.counts(), problem },
+    ...{ list: backups.list(), now: backups.counts(), problem: failure },
     ...{ secondPlace: folder.secondPlace, secondProblem: backups.secondProblem },
   }));
   api.serve('makeBackup', async () => {
     try {
       await backups.make('asked');
-      problem = '';
+      failure = '';
     } catch (error) {
-      problem = (error as Error).message;
-      throw new Problem(507, 'No backup', `the backup was not made: ${problem}`);
+      failure = (error as Error).message;
+      throw new Problem(507, problem('problem.no-backup', { why: failure }));
     }
   });
   api.serve('bringBackup', async ({ req }) => {
@@ -57,7 +60,7 @@ export function backupRoutes(
     const { path, gone } = await backups.aside('brought', (to) => pipeline(req, createWriteStream(to)));
     try {
       const head = await headOf(path);
-      if (head === '') throw new OutOfRange('body', 'nothing', 'a file');
+      if (head === '') throw new OutOfRange('body', 'nothing', allow('allowed.a-file', none));
       return await backups.bring((to) =>
         head === SQLITE ? rename(path, to) : heavy.run('unpack', { archive: path, to }),
       );
@@ -69,7 +72,7 @@ export function backupRoutes(
     const place = body.folder;
     // Made by hand, so that a slip of the pen or a disk that is not in makes no folder somewhere else.
     if (place !== '' && !(isAbsolute(place) && existsSync(place) && statSync(place).isDirectory()))
-      throw new OutOfRange('folder', place, 'a folder that is there, by its whole path, or empty');
+      throw new OutOfRange('folder', place, allow('allowed.folder-there', none));
     folder.secondPlace = place;
   });
   api.serve('backupFile', ({ params: { name }, res }) => {
@@ -80,8 +83,7 @@ export function backupRoutes(
   api.serve('restoreBackup', async ({ body: { name } }) => {
     const file = fileOf(name);
     const looked = await heavy.run('look', { file });
-    if (!looked.good)
-      throw new Problem(409, 'Not whole', `this backup is not whole, and nothing was touched: ${looked.why}`);
+    if (!looked.good) throw new Problem(409, problem('problem.not-whole', { why: looked.why }));
     return { aside: await restore(file) };
   });
 }

@@ -27,7 +27,7 @@ export function batchRoutes(
     const known = batches.byKey(given.key);
     if (known) return new Again(known);
     if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
-      throw notFound('mix version', given.mixVersionId);
+      throw notFound('version', given.mixVersionId);
     }
     const measure = scoopOf(scoop, measures.all(), units);
     const way = school(by ?? '');

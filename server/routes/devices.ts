@@ -1,3 +1,5 @@
+import { problem } from '#words/problem-facts';
+import { none } from '#core/units/message';
 import { type Stores } from '#server/kept/stores';
 import { type Sharing } from '#server/out/door/sharing';
 import { notFound, Problem } from '#server/base/http/problem';
@@ -12,8 +14,7 @@ export function deviceRoutes(api: Api, { devices, folder }: Stores, sharing: Sha
     return sharing.answer(devices);
   });
   api.serve('pairDevice', () => {
-    if (!sharing.isOpen)
-      throw new Problem(409, 'Not open', 'the nursery is not open to its network: open it first, then pair');
+    if (!sharing.isOpen) throw new Problem(409, problem('problem.not-open', none));
     sharing.pairing.make();
     return sharing.answer(devices);
   });

@@ -1,3 +1,5 @@
+import { problem } from '#words/problem-facts';
+import { none } from '#core/units/message';
 import { type InstrumentInfo } from '#contract/instruments';
 import { notFound, Problem } from '#server/base/http/problem';
 import { type Api } from '#server/base/http/serve';
@@ -27,14 +29,14 @@ export function instrumentRoutes(api: Api, hub: InstrumentHub, now: () => Date):
   };
   const simulated = (id: string): Simulated => {
     const one = find(id);
-    if (!isSimulated(one)) throw new Problem(409, 'A real device', `${one.name} is not a stand-in`);
+    if (!isSimulated(one)) throw new Problem(409, problem('problem.real-device', { name: one.name }));
     return one;
   };
   api.serve('instruments', () => hub.instruments.map(about));
   api.serve('instrumentReadings', () => hub.readAll(now()));
   let weatherAnswers = true;
   api.serve('weather', () => {
-    if (!weatherAnswers) throw new Problem(503, 'No weather', 'the weather service does not answer');
+    if (!weatherAnswers) throw new Problem(503, problem('problem.no-weather', none));
     return forecastFor(now(), 7);
   });
   api.serve('letWeatherAnswer', ({ body }) => {

@@ -22,7 +22,7 @@ export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores)
   });
   api.serve('changeMaterial', ({ params, body }) => {
     const changed = own.changeMaterial(params.material, body);
-    if (!changed) throw notFound('material of your own', params.material);
+    if (!changed) throw notFound('own-material', params.material);
     return noted(changed);
   });
   api.serve('keepProduct', ({ body }) => {
@@ -32,7 +32,7 @@ export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores)
   });
   api.serve('changeProduct', ({ params, body }) => {
     const changed = own.changeProduct(params.product, body);
-    if (!changed) throw notFound('product of your own', params.product);
+    if (!changed) throw notFound('own-product', params.product);
     return noted(changed);
   });
   learnedRoutes(api, library, noted, calendar, now);
@@ -43,7 +43,7 @@ export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores)
   });
   api.serve('changeVessel', ({ params, body }) => {
     const changed = own.changeVessel(params.vessel, body.kind);
-    if (!changed) throw notFound('vessel of your own', params.vessel);
+    if (!changed) throw notFound('own-vessel', params.vessel);
     return noted(changed);
   });
 }

@@ -48,5 +48,5 @@ function kindOf(store: LibraryStore, { kind, item }: NewLot): NewLot['kind'] {
   }
   if (materials.has(item)) return 'material';
   if (amendments.has(item)) return 'product';
-  throw notFound('material or product', item);
+  throw notFound('material-or-product', item);
 }

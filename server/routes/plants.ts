@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Stores } from '#server/kept/stores';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
@@ -49,7 +51,7 @@ export function plantRoutes(
   const eventOf = (key: string, planting: number): KeptPlantEvent | null => {
     const known = plantEvents.byKey(key);
     if (known && known.planting !== planting)
-      throw new OutOfRange('key', key, 'a key that no other planting has an entry under');
+      throw new OutOfRange('key', key, allow('allowed.key-of-one', none));
     return known && { id: known.id, at: known.at, event: known.event };
   };
   api.serve('plantings', ({ query: { finished, from } }) => states.lines(store.page(finished, from)));

@@ -1,3 +1,6 @@
+import { problem } from '#words/problem-facts';
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Stores } from '#server/kept/stores';
 import { type Batch } from '#contract/batches';
 import { type EntryData, type KeptData } from '#contract/record';
@@ -20,24 +23,18 @@ export function recordRoutes(api: Api, { batches, record, lots, library, calenda
   api.serve('addEntry', ({ params, body: { key, seen, own, batchKey, data } }) => {
     const batch = batchOf(batches, params.id);
     if (batchKey !== undefined && batchKey !== batch.key)
-      throw new Problem(
-        410,
-        'Another batch',
-        'this batch is another one than was meant; nothing was entered',
-        [],
-      );
+      throw new Problem(410, problem('problem.another-one', { thing: 'batch' }), []);
     const known = record.byKey(key);
     if (known && known.batchId !== batch.id)
-      throw new OutOfRange('key', key, 'a key that no other batch has an entry under');
+      throw new OutOfRange('key', key, allow('allowed.key-of-one', none));
     if (known) return new Again(known);
-    if (batches.isAway(batch.id))
-      throw new Problem(410, 'Archived', 'this batch is archived: restore it first', []);
+    if (batches.isAway(batch.id)) throw new Problem(410, problem('problem.archived', none), []);
     checkEntry(data, batch, lots, library, calendar);
     const kept = keptOf(data, batch, library);
     const theirs = record.unseen(batch.id, data, seen, own);
     if (theirs) {
-      throw new Problem(409, 'Somebody else wrote here', 'another device entered something else meanwhile', [
-        { path: theirs.subject, value: theirs.data, allowed: 'look at it, then enter yours again' },
+      throw new Problem(409, problem('problem.written-meanwhile', none), [
+        { path: theirs.subject, value: theirs.data, allowed: allow('allowed.look-again', none) },
       ]);
     }
     return record.add(batch.id, key, kept, now().toISOString(), ({ id, subject }) =>
@@ -102,7 +99,8 @@ function checkEntry(
     if (data.lot !== undefined) {
       const lot = lots.one(data.lot);
       if (!lot) throw notFound('lot', data.lot);
-      if (lot.kind !== 'vessel') throw new OutOfRange('data.lot', data.lot, 'a lot of empty vessels');
+      if (lot.kind !== 'vessel')
+        throw new OutOfRange('data.lot', data.lot, allow('allowed.lot-of-vessels', none));
     }
   }
   if (data.kind === 'tick') {
@@ -121,15 +119,17 @@ function checkEntry(
       if (id === undefined) continue;
       const lot = lots.one(id);
       if (!lot) throw notFound('lot', id);
-      if (lot.item !== data.item) throw new OutOfRange(path, id, `a lot of ${data.item}`);
+      if (lot.item !== data.item)
+        throw new OutOfRange(path, id, allow('allowed.lot-of', { item: data.item }));
     }
-    if (data.rest === data.lot) throw new OutOfRange('data.rest', data.rest, 'another lot than the first');
+    if (data.rest === data.lot)
+      throw new OutOfRange('data.rest', data.rest, allow('allowed.another-lot', none));
     const planned = plannedOf(snapshot, data.item);
     if (data.rest !== undefined && (data.amount ?? planned) >= planned)
       throw new OutOfRange(
         'data.amount',
         data.amount ?? 'missing',
-        `under the ${planned} that it takes in all`,
+        allow('allowed.under-planned', { planned }),
       );
   }
 }

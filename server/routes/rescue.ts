@@ -1,3 +1,6 @@
+import { rescuePage as texts } from '#words/en/places/rescue-page';
+import { problem } from '#words/problem-facts';
+import { none } from '#core/units/message';
 import express, { type Express } from 'express';
 import { countsSay } from '#contract/backup-words';
 import { backupFolder, backupsIn } from '#server/out/backup/backups';
@@ -26,12 +29,12 @@ export function rescueApp(data: string, why: string, restore: Restore, cannotWri
   const place = backupFolder(data);
   const whole = () => backupsIn(place).filter(({ name }) => lookAt(join(place, name)).good);
   app.use('/api', () => {
-    throw new Problem(503, 'Damaged', `the data file cannot be opened: ${why}. Open Welcome in a browser`);
+    throw new Problem(503, problem('problem.cannot-open', { why }));
   });
   app.post('/rescue', express.urlencoded({ extended: false, limit: '2kb' }), async (req, res) => {
     const { name } = (req.body ?? {}) as { name?: unknown };
     const found = whole().find((one) => one.name === name);
-    if (!found) throw new Problem(404, 'Not found', 'there is no such whole backup');
+    if (!found) throw new Problem(404, problem('problem.no-whole-backup', none));
     await restore(join(place, found.name));
     res.redirect(303, '/');
   });
@@ -40,23 +43,23 @@ export function rescueApp(data: string, why: string, restore: Restore, cannotWri
       .map(
         ({ name, at, counts }, i) => `<li><form method="post" action="/rescue">
 <input type="hidden" name="name" value="${escaped(name)}">
-<b>${escaped(at.slice(0, 16).replace('T', ', '))} UTC</b>: ${escaped(countsSay(counts) || 'nothing in it yet')}
-<button type="submit">Put ${i === 0 ? 'this newest one' : 'this one'} back</button></form></li>`,
+<b>${escaped(at.slice(0, 16).replace('T', ', '))} UTC</b>: ${escaped(countsSay(counts) || texts.nothingInIt)}
+<button type="submit">${i === 0 ? texts.putBackNewest : texts.putBack}</button></form></li>`,
       )
       .join('\n');
     const offer = rows
-      ? `<h2>Backups that are whole</h2><ul>${rows}</ul>`
-      : '<p><b>There is no whole backup in the folder.</b> If you have one elsewhere, stop Welcome and run <code>npm run restore -- file</code>.</p>';
-    const heading = cannotWrite ? 'The data folder takes nothing' : 'The data file cannot be read';
+      ? `<h2>${texts.wholeBackups}</h2><ul>${rows}</ul>`
+      : `<p><b>${texts.none}</b> ${texts.elsewhere} <code>npm run restore -- file</code>.</p>`;
+    const heading = cannotWrite ? texts.cannotWrite : texts.cannotRead;
     const page = `<h1>${heading}</h1>
 <p>${escaped(why)}</p>
-${cannotWrite ? '<p><b>Make room on the disk, or give this user leave to write in the folder, then start Welcome again.</b> What was entered is there.</p>' : ''}
-<p>Nothing was changed and nothing was filled in. The file lies in <code>${escaped(data)}</code>; putting a backup back moves it aside and keeps it.</p>
+${cannotWrite ? `<p><b>${texts.makeRoom}</b> ${texts.stillThere}</p>` : ''}
+<p>${texts.nothingChanged} <code>${escaped(data)}</code>; ${texts.movesItAside}</p>
 ${offer}`;
     res
       .status(503)
       .type('html')
-      .send(plainPage(res, `Welcome: ${heading.toLowerCase()}`, page));
+      .send(plainPage(res, texts.title(heading.toLowerCase()), page));
   });
   app.use(problems);
   return app;

@@ -32,7 +32,7 @@ export function seasonRoutes(
   };
   const lineOf = (id: number) => {
     const line = store.one(id);
-    if (!line) throw notFound('line of the season', id);
+    if (!line) throw notFound('line', id);
     return line;
   };
 
@@ -46,7 +46,7 @@ export function seasonRoutes(
   api.serve('changeCrop', ({ params, body }) => {
     checkSteps(body.crop.steps);
     const changed = crops.change(params.crop, body);
-    if (!changed) throw notFound('crop of your own', params.crop);
+    if (!changed) throw notFound('own-crop', params.crop);
     return changed;
   });
 
@@ -59,10 +59,10 @@ export function seasonRoutes(
   });
   api.serve('changeLine', ({ params: { id }, body }) => {
     const changed = store.change(id, checked(body));
-    if (!changed) throw notFound('line of the season', id);
+    if (!changed) throw notFound('line', id);
     return changed;
   });
-  putAwayRoutes(api, 'line of the season', ['putAwayLine', 'restoreLine'], store, now);
+  putAwayRoutes(api, 'line', ['putAwayLine', 'restoreLine'], store, now);
   api.serve('markTask', ({ params: { id }, body }) => {
     lineOf(id);
     if (body.on !== null) calendar.notLaterThanToday('on', body.on);

@@ -9,8 +9,10 @@ import { corrections } from '#words/en/corrections';
 import { links } from '#words/en/links';
 import { approaches } from '#words/en/approaches';
 import { tests } from '#words/en/tests';
+import { allowed } from '#words/en/allowed';
 import { jars } from '#words/en/jars';
-import { labelSizes, rests, weathers } from '#words/en/papers';
+import { costs, labelSizes, rests, weathers } from '#words/en/papers';
+import { problems } from '#words/en/problems';
 import { usual } from '#words/en/usual';
 import { type Catalog } from '#words/catalog';
 
@@ -31,8 +33,11 @@ export const en: Catalog = {
   ...corrections,
   ...care,
   ...usual,
+  ...allowed,
+  ...problems,
   ...jars,
   ...rests,
+  ...costs,
   ...weathers,
   ...labelSizes,
 };

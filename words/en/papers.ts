@@ -1,6 +1,7 @@
 import { type LabelSizeFacts } from '#core/batch/label-sizes';
 import { type WeatherFacts } from '#core/mix/dry-down';
 import { type RestFacts } from '#core/package/rest';
+import { type CostFacts, moneySaid } from '#core/units/money';
 import { type Words } from '#words/catalog';
 
 const papers = { a4: 'A4', letter: 'Letter' } as const;
@@ -22,4 +23,15 @@ export const rests: Words<RestFacts> = {
   'rest.spent-mix': () => 'it rots down fully before it is screened and used again',
   'rest.heap': () =>
     'a heap rots three to four months; with manure and food crops local rules on waiting come first',
+};
+
+export const costs: Words<CostFacts> = {
+  'cost.batch': ({ money, litres, unpriced, sign }, f) => {
+    const missing =
+      unpriced > 0
+        ? `, without ${f.counted(unpriced, { one: 'thing', other: 'things' })} that had no price`
+        : '';
+    const each = moneySaid((money * f.priced.litres) / litres, sign);
+    return `Cost ${moneySaid(money, sign)}, ${each} a ${f.priced.name}${missing}.`;
+  },
 };

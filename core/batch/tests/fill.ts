@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { benchTest, number, result } from '#core/batch/tests/bench-test';
 import { OutOfRange } from '#core/units/check';
 
@@ -9,7 +10,7 @@ export const fillTest = benchTest({
   ],
   compute: ({ volumeMl, emptyG, filledG }, context) => {
     if (filledG <= emptyG)
-      throw new OutOfRange('filledG', filledG, `more than the empty vessel, ${emptyG} g`);
+      throw new OutOfRange('filledG', filledG, allow('allowed.more-than-empty', { grams: emptyG }));
     const expected = context.dryBulkDensityGPerL + 1000 * context.targetSaturation * context.totalPorosity;
     return result(((filledG - emptyG) * 1000) / volumeMl, 'g/L', [0.85 * expected, 1.15 * expected]);
   },

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { benchTest, number, tells } from '#core/batch/tests/bench-test';
 import { OutOfRange } from '#core/units/check';
 
@@ -8,8 +9,8 @@ export const moistureTest = benchTest({
     number('dryG', 'g', 0, 20_000, 'scale'),
   ],
   compute: ({ dishG, wetG, dryG }, { dryBulkDensityGPerL, totalPorosity, targetSaturation }) => {
-    if (dryG <= dishG) throw new OutOfRange('dryG', dryG, `more than the dish, ${dishG} g`);
-    if (wetG < dryG) throw new OutOfRange('wetG', wetG, `at least the dry weight, ${dryG} g`);
+    if (dryG <= dishG) throw new OutOfRange('dryG', dryG, allow('allowed.more-than-dish', { grams: dishG }));
+    if (wetG < dryG) throw new OutOfRange('wetG', wetG, allow('allowed.at-least-dry', { grams: dryG }));
     const perDry = (wetG - dryG) / (dryG - dishG);
     const saturation = Math.min(1.2, (perDry * dryBulkDensityGPerL) / 1000 / totalPorosity);
     const [low, high] = [targetSaturation * 100 - 15, targetSaturation * 100 + 10] as const;

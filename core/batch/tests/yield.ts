@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { benchTest, number, tells } from '#core/batch/tests/bench-test';
 import { OutOfRange } from '#core/units/check';
 
@@ -9,7 +10,7 @@ export const yieldTest = benchTest({
       throw new OutOfRange(
         'finishedL',
         finishedL,
-        `from ${(looseLitres / 2).toFixed(1)} to ${looseLitres.toFixed(1)} L: half to all of what was scooped`,
+        allow('allowed.half-of-scooped', { low: looseLitres / 2, high: looseLitres }),
       );
     return tells(Math.max(0, shrinkagePct), '%', { shrinkagePct: Math.max(0, shrinkagePct) });
   },

@@ -1,3 +1,5 @@
+import { problem } from '#words/problem-facts';
+import { type Allowed } from '#core/units/allowed';
 import { Piscina } from 'piscina';
 import { OutOfRange } from '#core/units/check';
 import { Problem } from '#server/base/http/problem';
@@ -28,7 +30,7 @@ export type Outcome =
   | { done: unknown }
   | {
       failed: string;
-      range: { argument: string; value: unknown; allowed: string } | null;
+      range: { argument: string; value: unknown; allowed: Allowed } | null;
       /** Of the system or the database. */
       code: string | null;
     };
@@ -61,12 +63,7 @@ export class Pool<T extends Tasks> implements Heavy<T> {
     signal?: AbortSignal,
   ): Promise<Awaited<ReturnType<T[K]>>> {
     if (this.threads.queueSize >= MOST_WAITING)
-      throw new Problem(
-        429,
-        'Too much at once',
-        `${THREADS} long jobs are under way and ${MOST_WAITING} wait: try again in a few seconds`,
-        [],
-      );
+      throw new Problem(429, problem('problem.busy', { under: THREADS, waiting: MOST_WAITING }), []);
     const outcome = await this.threads.run({ name, input }, signal && { signal });
     if ('done' in outcome) return outcome.done as Awaited<ReturnType<T[K]>>;
     const { failed, range, code } = outcome;

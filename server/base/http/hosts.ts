@@ -1,3 +1,5 @@
+import { problem } from '#words/problem-facts';
+import { none } from '#core/units/message';
 import { type RequestHandler } from 'express';
 import { Problem } from '#server/base/http/problem';
 
@@ -16,20 +18,20 @@ export function onlyOwnHosts(names: () => readonly string[]): RequestHandler {
     const host = req.headers.host ?? '';
     const known = [...LOOPBACK, ...names()];
     if (!known.includes(nameOf(host)))
-      throw new Problem(421, 'Not this host', `this server does not answer to "${host}"`, [
+      throw new Problem(421, problem('problem.host', { host }), [
         { path: 'host', value: host, allowed: `one of ${known.join(', ')}` },
       ]);
     // Reading costs work too: from elsewhere one may come by a link to a page, and no other way.
     const site = req.get('sec-fetch-site');
     const isLink = req.get('sec-fetch-mode') === 'navigate' && !req.path.startsWith('/api/');
     if ((site === 'cross-site' || site === 'same-site') && !isLink)
-      throw new Problem(403, 'Not from here', 'only pages of this server may ask', [
+      throw new Problem(403, problem('problem.only-own-ask', none), [
         { path: 'sec-fetch-site', value: site, allowed: 'same-origin or none' },
       ]);
     const origin = req.get('origin');
     const foreign = origin !== undefined && origin !== `${req.protocol}://${host}`;
     if ((foreign || req.get('sec-fetch-site') === 'cross-site') && !SAFE.has(req.method))
-      throw new Problem(403, 'Not from here', 'only pages of this server may write', [
+      throw new Problem(403, problem('problem.only-own-write', none), [
         { path: 'origin', value: origin ?? null, allowed: `${req.protocol}://${host}` },
       ]);
     next();

@@ -1,33 +1,45 @@
+import { none } from '#core/units/message';
 import { type ErrorRequestHandler, type RequestHandler } from 'express';
 import { type z } from 'zod';
 import { RowProblem } from '#contract/csv';
 import { type ProblemBody } from '#contract/problem';
-import { labelOf } from '#words/problem';
+import { type Allowed } from '#core/units/allowed';
+import { allowedSays, labelOf } from '#words/problem';
+import { problem, type ProblemMessage, type Thing } from '#words/problem-facts';
+import { read, word } from '#words/read';
+import { type Reader } from '#words/reader';
+import { readerOf } from '#server/base/http/reader';
 import { OutOfRange } from '#core/units/check';
+
+const METRIC: Reader = { language: 'en', units: 'metric' };
 
 type Issue = NonNullable<ProblemBody['issues']>[number];
 
-/** An error that is answered as RFC 9457 problem JSON. */
+/** What is wrong with one value; `allowed` as it is said, or as the core gives it. */
+interface KeptIssue extends Omit<Issue, 'allowed'> {
+  allowed: Allowed;
+}
+
+/** An error that is answered as RFC 9457 problem JSON, in the words of who asked. */
 export class Problem extends Error {
   constructor(
     readonly status: number,
-    readonly title: string,
-    detail: string,
-    readonly issues?: Issue[],
+    readonly says: ProblemMessage,
+    readonly issues?: KeptIssue[],
   ) {
-    super(detail);
+    super(`${says.say.replace('problem.', '')} ${JSON.stringify(says.with)}`);
   }
 }
 
-export const notFound = (what: string, id: unknown): Problem =>
-  new Problem(404, 'Not found', `there is no ${what} ${String(id)}`);
+export const notFound = (thing: Thing, id: unknown): Problem =>
+  new Problem(404, problem('problem.not-found', { thing, id: String(id) }));
 
 /** Parses with a schema or throws the 400 that names every path, value and range. */
 export function parse<T extends z.ZodType>(schema: T, body: unknown): z.output<T> {
   const result = schema.safeParse(body, { reportInput: true });
   if (result.success) return result.data;
   const issues = result.error.issues.slice(0, 20).flatMap((issue) => issuesOf(issue, body));
-  throw new Problem(400, 'Not understood', sentence(issues[0]!), issues);
+  throw new Problem(400, problem('problem.not-understood', { says: sentence(issues[0]!) }), issues);
 }
 
 function issuesOf(issue: z.core.$ZodIssue, body: unknown): Issue[] {
@@ -36,7 +48,7 @@ function issuesOf(issue: z.core.$ZodIssue, body: unknown): Issue[] {
     return issue.keys.map((key) => ({
       path: [...path, key].join('.'),
       value: short(valueAt(body, [...path, key])),
-      allowed: 'not a known key here',
+      allowed: word('allowed.known-key', METRIC),
     }));
   }
   return [{ path: path.join('.') || '(body)', value: short(valueAt(body, path)), allowed: issue.message }];
@@ -64,7 +76,7 @@ export const only =
     const carriesBody = ['POST', 'PUT', 'PATCH'].includes(req.method);
     if (carriesBody && !req.is(kind)) {
       const given = req.get('content-type') ?? 'none';
-      throw new Problem(415, 'Unsupported content type', `content-type must be ${kind}, was ${given}`);
+      throw new Problem(415, problem('problem.content-type', { kind, given }));
     }
     next();
   };
@@ -77,45 +89,40 @@ export const problems: ErrorRequestHandler = (error: unknown, req, res, next) =>
   }
   // Who hung up is not answered, and that long work was cut off for it is no fault.
   if (res.closed && (error as Error).name === 'AbortError') return;
-  const problem = problemOf(error);
-  if (problem.status >= 500) req.log?.error(error);
-  res
-    .status(problem.status)
-    .type('application/problem+json')
-    .send(
-      JSON.stringify({
-        type: 'about:blank',
-        title: problem.title,
-        status: problem.status,
-        detail: problem.message,
-        ...(problem.issues && { issues: problem.issues }),
-      }),
-    );
+  const reader = readerOf(req);
+  const { status, says, issues } = problemOf(error, reader);
+  if (status >= 500) req.log?.error(error);
+  const body: ProblemBody = {
+    type: 'about:blank',
+    title: word(`title.${says.say}`, reader),
+    status,
+    detail: read(says, reader),
+    ...(issues && { issues: issues.map((one) => ({ ...one, allowed: allowedSays(one.allowed, reader) })) }),
+  };
+  res.status(status).type('application/problem+json').send(JSON.stringify(body));
 };
 
 /** What an error is answered with. */
-export function problemOf(error: unknown): Problem {
+export function problemOf(error: unknown, reader: Reader = METRIC): Problem {
   if (error instanceof Problem) return error;
   if (error instanceof OutOfRange) {
-    const issue = { path: error.argument, value: error.value, allowed: `must be ${error.allowed}` };
-    return new Problem(400, 'Out of range', sentence(issue), [issue]);
+    const { argument, value, allowed } = error;
+    const issue = { path: argument, value, allowed: `must be ${allowedSays(allowed, reader)}` };
+    return new Problem(400, problem('problem.out-of-range', { says: sentence(issue) }), [issue]);
   }
   if (error instanceof RowProblem)
-    return problemOf(new OutOfRange('csv', 'this file', `right in every row: ${error.message}`));
+    return problemOf(new OutOfRange('csv', 'this file', `right in every row: ${error.message}`), reader);
   const { code } = (error ?? {}) as { code?: unknown };
   if (typeof code === 'string' && (code.startsWith('SQLITE_') || DISK.has(code))) return storageProblem(code);
   const { type, status, limit } = (error ?? {}) as { type?: string; status?: number; limit?: number };
-  if (type === 'entity.parse.failed') return new Problem(400, 'Malformed JSON', 'the body is not JSON');
+  if (type === 'entity.parse.failed') return new Problem(400, problem('problem.not-json', none));
   if (type === 'entity.too.large')
-    return new Problem(413, 'Too large', `the body must be at most ${Math.round((limit ?? 0) / 1000)} kB`);
+    return new Problem(413, problem('problem.too-large', { kB: Math.round((limit ?? 0) / 1000) }));
   if (typeof status === 'number' && status >= 400 && status < 500) {
-    return new Problem(
-      status,
-      'Not accepted',
-      error instanceof Error ? error.message : 'the request was not accepted',
-    );
+    const why = error instanceof Error ? error.message : null;
+    return new Problem(status, problem('problem.not-accepted', { why }));
   }
-  return new Problem(500, 'Something broke', 'the server could not finish this; nothing was saved');
+  return new Problem(500, problem('problem.broke', none));
 }
 
 /** What the system says of a disk or a folder that takes nothing. */
@@ -125,28 +132,13 @@ const READ_ONLY = /^(SQLITE_READONLY|SQLITE_PERM|SQLITE_CANTOPEN|EROFS|EACCES|EP
 
 /** What the disk would not do, in words, with what still works. */
 function storageProblem(code: string): Problem {
-  const looking = 'Looking things up still works.';
-  if (FULL.test(code))
-    return new Problem(
-      507,
-      'No room',
-      `the disk is full: nothing was saved. ${looking} Make room, then enter it again`,
-    );
-  if (READ_ONLY.test(code))
-    return new Problem(
-      503,
-      'Read-only',
-      `the data folder cannot be written to: nothing was saved. ${looking} Give this user leave to write there`,
-    );
+  if (FULL.test(code)) return new Problem(507, problem('problem.no-room', none));
+  if (READ_ONLY.test(code)) return new Problem(503, problem('problem.read-only', none));
   if (code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED'))
-    return new Problem(503, 'Busy', 'another write took too long: nothing was saved. Try again in a moment');
+    return new Problem(503, problem('problem.locked', none));
   if (code.startsWith('SQLITE_CORRUPT') || code === 'SQLITE_NOTADB')
-    return new Problem(
-      500,
-      'Damaged',
-      'the data file is damaged: nothing was saved. Stop Welcome and start it again: it then offers the newest good backup',
-    );
-  return new Problem(500, 'Something broke', 'the database could not do this; nothing was saved');
+    return new Problem(500, problem('problem.damaged', none));
+  return new Problem(500, problem('problem.database', none));
 }
 
 export const BODY_LIMIT = '256kb';

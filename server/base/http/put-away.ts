@@ -1,4 +1,5 @@
 import { notFound } from '#server/base/http/problem';
+import { type Thing } from '#words/problem-facts';
 import { type Api } from '#server/base/http/serve';
 
 /** What can be put away and brought back. */
@@ -10,7 +11,7 @@ export interface PutsAway {
 /** Deleting is putting away: both ways for one kind of thing. */
 export function putAwayRoutes(
   api: Api,
-  what: string,
+  what: Thing,
   [away, back]:
     | readonly ['putAwayMix', 'restoreMix']
     | readonly ['putAwayBatch', 'restoreBatch']

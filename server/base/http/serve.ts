@@ -1,3 +1,5 @@
+import { problem } from '#words/problem-facts';
+import { none } from '#core/units/message';
 import { createReadStream } from 'node:fs';
 import { stat } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
@@ -58,8 +60,7 @@ export class Api {
     const endpoint: Endpoint = endpoints[name];
     const verb = method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
     this.router[verb](path, async (req, res) => {
-      if (endpoint.here && isFromAfar(req))
-        throw new Problem(403, 'Only there', 'this is done at the machine itself on which Welcome runs');
+      if (endpoint.here && isFromAfar(req)) throw new Problem(403, problem('problem.only-there', none));
       const reply: unknown = await handle({
         params: paramsOf(req) as Params<K>,
         query: (endpoint.query && parse(endpoint.query, req.query)) as QueryTaken<K>,

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { normalAt, streamOf } from '#core/stats/normal';
 import { checkRange, OutOfRange } from '#core/units/check';
 import {
@@ -85,7 +87,7 @@ export class SimulatedInstrument implements Simulated {
   }
 
   calibrate(references: readonly number[], at: Date): Calibration {
-    if (this.fault) throw new OutOfRange('instrument', this.fault, 'an instrument without a fault');
+    if (this.fault) throw new OutOfRange('instrument', this.fault, allow('allowed.no-fault', none));
     if (references.length < 1 || references.length > 3)
       throw new OutOfRange('references', references.length, '1 to 3 values');
     references.forEach((r, i) => checkRange(`references.${i}`, r, this.low, this.high));
@@ -94,14 +96,10 @@ export class SimulatedInstrument implements Simulated {
     const [first, last] = [0, references.length - 1];
     const spread = raw[last]! - raw[first]!;
     if (references.length > 1 && Math.abs(references[last]! - references[first]!) < 1e-9)
-      throw new OutOfRange('references', references.join(', '), 'values that differ');
+      throw new OutOfRange('references', references.join(', '), allow('allowed.values-differ', none));
     const gain = references.length > 1 ? (references[last]! - references[first]!) / spread : 1;
     if (!(Math.abs(gain - 1) <= LARGEST_GAIN_ERROR))
-      throw new OutOfRange(
-        'gain',
-        gain,
-        `within ${LARGEST_GAIN_ERROR * 100} % of 1: clean it, or the reference is wrong`,
-      );
+      throw new OutOfRange('gain', gain, allow('allowed.gain-within', { pct: LARGEST_GAIN_ERROR * 100 }));
     this.done = {
       at: at.toISOString(),
       references: [...references],

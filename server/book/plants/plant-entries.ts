@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Stores } from '#server/kept/stores';
 import { randomUUID } from 'node:crypto';
 import { type KeptPlantEvent, type NewPicture, type NewPlanting, type PlantingLine } from '#contract/plants';
@@ -63,7 +65,7 @@ export class PlantEntries {
       });
       const { season } = given;
       if (season?.step === 0) {
-        if (!this.stores.season.one(season.line)) throw notFound('line of the season', season.line);
+        if (!this.stores.season.one(season.line)) throw notFound('line', season.line);
         this.stores.season.setDone(season.line, { sowing: season.sowing, task: 'start', on: given.on });
       }
       return this.states.lines([planting])[0]!;
@@ -80,7 +82,7 @@ export class PlantEntries {
     if (!planting) return false;
     if ((at !== null) === this.stores.plants.isAway(id)) return true;
     if (at !== null && standing(this.recordOf(id)).some(({ kind }) => kind === 'moved'))
-      throw new OutOfRange('id', id, 'a planting whose plants are in no other: put those away first');
+      throw new OutOfRange('id', id, allow('allowed.in-no-other', none));
     const on = this.stores.calendar.today();
     return this.stores.plants.within(() => {
       planting.from.forEach(({ planting: parent }) => {
@@ -104,22 +106,13 @@ export class PlantEntries {
   /** Set apart are plants of one planting that is counted, in the vessel in which they stand. */
   private checkSplit({ start, from, vessel }: NewPlanting): void {
     if (start !== 'split') return;
-    if (from.length !== 1)
-      throw new OutOfRange('from', from.length, 'one planting that they are set apart from');
+    if (from.length !== 1) throw new OutOfRange('from', from.length, allow('allowed.one-to-split', none));
     const parent = this.stores.plants.one(from[0]!.planting);
     if (!parent) throw notFound('planting', from[0]!.planting);
     if (parent.vessel !== vessel)
-      throw new OutOfRange(
-        'vessel',
-        vessel,
-        `${parent.vessel}, in which they stand: into another they are potted`,
-      );
+      throw new OutOfRange('vessel', vessel, allow('allowed.same-vessel', { vessel: parent.vessel }));
     if (tallyOf(parent, this.recordOf(parent.id)).alive === null)
-      throw new OutOfRange(
-        'from.0.planting',
-        parent.id,
-        'a planting that is counted: count what came up first',
-      );
+      throw new OutOfRange('from.0.planting', parent.id, allow('allowed.counted-first', none));
   }
 
   /** @throws OutOfRange or Problem 404 for a crop, a vessel or a batch that is not there, or a day to come */
@@ -141,9 +134,8 @@ export class PlantEntries {
     const planting = this.stores.plants.one(id);
     if (!planting) throw notFound('planting', id);
     if (event.kind === 'picture')
-      throw new OutOfRange('kind', 'picture', 'entered by sending the picture: it comes of itself');
-    if (event.kind === 'moved')
-      throw new OutOfRange('kind', 'moved', 'entered by potting them: it comes of itself');
+      throw new OutOfRange('kind', 'picture', allow('allowed.picture-by-itself', none));
+    if (event.kind === 'moved') throw new OutOfRange('kind', 'moved', allow('allowed.moved-by-itself', none));
     this.stores.calendar.notLaterThanToday('on', event.on);
     return this.stores.plants.within(() => this.enter(planting, key, event, now, undefined, madeAt));
   }
@@ -158,7 +150,7 @@ export class PlantEntries {
   ): KeptPlantEvent {
     // Its plants are back where they came from: what happens to them is entered there.
     if (this.stores.plants.isAway(planting.id))
-      throw new OutOfRange(name ?? 'id', planting.id, 'a planting that is not archived: restore it first');
+      throw new OutOfRange(name ?? 'id', planting.id, allow('allowed.not-archived', none));
     const kept = this.recordOf(planting.id);
     try {
       checkEvent(planting, kept, event, madeAt ?? now);

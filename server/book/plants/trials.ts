@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { type Stores } from '#server/kept/stores';
 import { randomUUID } from 'node:crypto';
 import { type NewTrial, type Trial } from '#contract/plants';
@@ -18,7 +20,7 @@ export class Trials {
     this.entries.checkPlace({ ...given, batch: null });
     given.arms.forEach(({ batch }, i) => {
       if (batch !== null && !this.stores.batches.one(batch))
-        throw new OutOfRange(`arms.${i}.batch`, batch, 'a batch that there is');
+        throw new OutOfRange(`arms.${i}.batch`, batch, allow('allowed.batch-there', none));
     });
     return this.stores.plants.within(() => {
       const id = this.stores.trials.add(given, now);

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { OutOfRange } from '#core/units/check';
 import { dayIn } from '#core/units/day';
 import { type Folder } from '#server/base/database/folder';
@@ -16,6 +18,6 @@ export class Calendar {
 
   /** @throws OutOfRange naming the argument, when a day is still to come */
   notLaterThanToday(argument: string, day: string): void {
-    if (day > this.today()) throw new OutOfRange(argument, day, 'not later than today');
+    if (day > this.today()) throw new OutOfRange(argument, day, allow('allowed.not-later', none));
   }
 }

@@ -1,3 +1,5 @@
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { imageSize } from 'image-size';
 import { OutOfRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
@@ -9,13 +11,13 @@ export function sizeOfJpeg(bytes: Uint8Array): { width: number; height: number }
   try {
     size = imageSize(bytes);
   } catch {
-    throw new OutOfRange('jpeg', `${bytes.length} bytes`, 'a picture, as JPEG');
+    throw new OutOfRange('jpeg', `${bytes.length} bytes`, allow('allowed.jpeg', none));
   }
   const { type, width, height } = size;
-  if (type !== 'jpg') throw new OutOfRange('jpeg', type, 'a picture, as JPEG');
+  if (type !== 'jpg') throw new OutOfRange('jpeg', type, allow('allowed.jpeg', none));
   const [low, high] = limits.pictureSide;
   if (Math.min(width, height) < low || Math.max(width, height) > high)
-    throw new OutOfRange('jpeg', `${width} × ${height}`, `from ${low} to ${high} dots a side`);
+    throw new OutOfRange('jpeg', `${width} × ${height}`, allow('allowed.dots', { low, high }));
   return { width, height };
 }
 

@@ -1,3 +1,5 @@
+import { problem } from '#words/problem-facts';
+import { none } from '#core/units/message';
 import express, { type Express, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { existsSync, readFileSync } from 'node:fs';
@@ -41,9 +43,9 @@ const tokenOf = (req: Request): string =>
 const tried = (code: unknown): string => (typeof code === 'string' ? code.slice(0, 20) : '');
 
 const tooMany =
-  (what: string): RequestHandler =>
+  (what: 'requests' | 'codes'): RequestHandler =>
   () => {
-    throw new Problem(429, 'Too often', `${what}: wait some minutes`);
+    throw new Problem(429, problem('problem.too-often', { what }));
   };
 
 /**
@@ -61,13 +63,13 @@ export function door({ data, now, names, pairing, devices, answers, inside }: Be
       ...limit,
       windowMs: 60_000,
       limit: MOST_A_MINUTE,
-      handler: tooMany('too many requests from here'),
+      handler: tooMany('requests'),
     }),
   );
 
   app.get('/authority.crt', (_req, res) => {
     const file = authorityFile(data);
-    if (!existsSync(file)) throw new Problem(404, 'Not found', 'this nursery has no authority yet');
+    if (!existsSync(file)) throw new Problem(404, problem('problem.no-authority', none));
     res.type('application/x-x509-ca-cert').attachment('welcome-nursery.crt').send(readFileSync(file));
   });
   app.get('/pair', (req, res) => {
@@ -81,14 +83,14 @@ export function door({ data, now, names, pairing, devices, answers, inside }: Be
       ...limit,
       windowMs: TRY_MS,
       limit: MOST_TRIES,
-      handler: tooMany('too many codes were tried from here'),
+      handler: tooMany('codes'),
     }),
     express.urlencoded({ extended: false, limit: '2kb' }),
     (req, res) => {
       const { code, name } = (req.body ?? {}) as { code?: unknown; name?: unknown };
       const called = typeof name === 'string' ? name.trim().slice(0, 60) : '';
       const store = devices();
-      if (!store) throw new Problem(503, 'Not now', 'the nursery cannot be opened at the moment');
+      if (!store) throw new Problem(503, problem('problem.not-now', none));
       const wrong = !called
         ? texts.nameIt
         : typeof code === 'string' && pairing().take(code)
@@ -119,7 +121,7 @@ export function door({ data, now, names, pairing, devices, answers, inside }: Be
       res.redirect(303, '/pair');
       return;
     }
-    next(new Problem(401, 'Not paired', 'this device is not paired, or was taken away: open /pair'));
+    next(new Problem(401, problem('problem.not-paired', none)));
   });
   app.use(problems);
   return app;

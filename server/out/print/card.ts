@@ -1,3 +1,4 @@
+import { papers as texts } from '#words/en/places/papers';
 import { formatsOf, read } from '#words/read';
 import { type Reader } from '#words/reader';
 import { THIN } from '#core/units/show';
@@ -5,7 +6,7 @@ import QRCode from 'qrcode';
 import { type Content, type TableCell, type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { isCare } from '#core/judge/flag';
 import { inSpoons, type Scoop } from '#core/batch/scoops';
-import { costSaid } from '#core/units/money';
+import { costSays } from '#core/units/money';
 import { inScoops, scoopText } from '#core/units/scooped';
 import { readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
@@ -49,7 +50,7 @@ export async function benchCard(
   return {
     pageSize: units === 'us' ? 'LETTER' : 'A4',
     pageMargins: [40, 34, 40, 30],
-    info: { title: `Bench card ${id}: ${name}` },
+    info: { title: texts.benchCard(id, name) },
     defaultStyle: { font: 'Roboto', fontSize: 10.5, color: '#000000' },
     content: inPrint([
       {
@@ -58,7 +59,7 @@ export async function benchCard(
             width: '*',
             stack: [
               { text: name, fontSize: 20, bold: true },
-              { text: `Batch ${id} · ${madeOn} · ${formatsOf(reader).title(snapshot.vessel)}` },
+              { text: texts.batch(id, madeOn, formatsOf(reader).title(snapshot.vessel)) },
             ],
           },
           { width: 62, image: qr, fit: [62, 62] },
@@ -67,17 +68,17 @@ export async function benchCard(
       ...snapshot.flags
         .filter((f) => f.severity !== 'note')
         .map((f) => ({
-          text: `${f.severity === 'stop' ? 'STOP' : 'Watch out'}: ${readOut(f.text, units)} ${readOut(f.remedy, units)}`,
+          text: `${f.severity === 'stop' ? texts.stop : texts.watchOut}: ${readOut(f.text, units)} ${readOut(f.remedy, units)}`,
           bold: true,
           fontSize: 9.5,
           margin: [0, 3, 0, 0] as [number, number, number, number],
         })),
       amounts(8, [
         head(
-          `Scoop, ${scoop.name}${scoop.id.startsWith('own-') ? '' : ', struck'}`,
-          'Scoops',
-          'Volume',
-          'Weighs',
+          scoop.id.startsWith('own-') ? texts.ownScoop(scoop.name) : texts.scoop(scoop.name),
+          texts.scoops,
+          texts.volume,
+          texts.weighs,
         ),
         ...sheet.components.map((c, i) => [
           shortName(materials[i]!.name),
@@ -87,7 +88,7 @@ export async function benchCard(
         ]),
       ]),
       amounts(4, [
-        head('Weigh', 'Grams or ounces', 'Or, level', 'Rate'),
+        head(texts.weigh, texts.byWeight, texts.orLevel, texts.rate),
         ...sheet.amendments.map((a, i) => {
           const spoons = inSpoons(a.grams, amendments[i]!.bulkDensityGPerMl, units);
           return [
@@ -99,7 +100,7 @@ export async function benchCard(
         }),
       ]),
       {
-        text: `Water: ${amount({ volumeL: sheet.waterLitres })}. Comes to ${amount({ volumeL: sheet.litres })}.${snapshot.cost ? ` ${costSaid(snapshot.cost, sheet.litres, sign, units)}` : ''}`,
+        text: `${texts.water(amount({ volumeL: sheet.waterLitres }), amount({ volumeL: sheet.litres }))}${snapshot.cost ? ` ${read(costSays('cost.batch', { ...snapshot.cost, litres: sheet.litres, sign }), reader)}` : ''}`,
         bold: true,
         margin: [0, 4, 0, 6],
       },
@@ -116,14 +117,14 @@ export async function benchCard(
       ...(care
         ? [
             {
-              text: `Handle with care: ${care}`,
+              text: texts.handleWithCare(care),
               fontSize: 8,
               margin: [0, 6, 0, 0] as [number, number, number, number],
             },
           ]
         : []),
       {
-        text: 'Estimates from typical figures: test pH, air and salts. Labels of products, local rules and licensed practice come before this card.',
+        text: texts.estimates,
         fontSize: 8,
         margin: [0, 8, 0, 0],
       },

@@ -1,3 +1,4 @@
+import { papers } from '#words/en/places/papers';
 import QRCode from 'qrcode';
 import { type Content, type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { type LabelSize } from '#core/batch/label-sizes';
@@ -64,7 +65,7 @@ export async function labelSheet(
   return {
     pageSize: { width: pt(size.page[0]), height: pt(size.page[1]) },
     pageMargins: [0, 0, 0, 0],
-    info: { title: `Labels: ${texts[0]?.title ?? ''}` },
+    info: { title: papers.labels(texts[0]?.title ?? '') },
     defaultStyle: { font: 'Roboto', color: '#000000', lineHeight: 1 },
     images,
     content,

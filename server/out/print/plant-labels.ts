@@ -1,16 +1,13 @@
+import { papers as texts } from '#words/en/places/papers';
 import { type PlantingPage, type Trial } from '#contract/plants';
 import { type Care } from '#core/plants/care';
 import { nameIn } from '#words/names';
 import { type UnitSystem } from '#core/units/show';
 import { type LabelText } from '#server/out/print/labels';
 
-const begun = { sow: 'Sown', strike: 'Struck', pot: 'Potted', split: 'Set apart' } as const;
-const steps: Partial<Record<Care['id'], string>> = {
-  up: 'Comes up',
-  feed: 'First feed',
-  'top-up': 'Top up',
-  'pot-up': 'Pot up by',
-};
+const begun = { sow: 'sown', strike: 'struck', pot: 'potted', split: 'setApart' } as const;
+const steps = { up: 'comesUp', feed: 'firstFeed', 'top-up': 'topUp', 'pot-up': 'potUpBy' } as const;
+const isStep = (id: Care['id']): id is keyof typeof steps => id in steps;
 
 /** A label of a planting: its name first, then where it stands, and the days of its steps as they are reckoned. */
 export function plantLabel(
@@ -24,12 +21,12 @@ export function plantLabel(
     title: name,
     lines: [
       nameIn(vessel, units),
-      ...(planting.batchName ? [`Mix: ${planting.batchName}`] : []),
+      ...(planting.batchName ? [texts.mix(planting.batchName)] : []),
       ...(planting.seed ? [planting.seed] : []),
     ],
     dates: [
-      { name: begun[planting.start], on: planting.on },
-      ...planting.allCare.flatMap(({ id, on }) => (steps[id] ? [{ name: steps[id], on }] : [])),
+      { name: texts[begun[planting.start]], on: planting.on },
+      ...planting.allCare.flatMap(({ id, on }) => (isStep(id) ? [{ name: texts[steps[id]], on }] : [])),
     ],
     url,
   };
@@ -41,10 +38,10 @@ export const trialLabels = (trial: Trial, urlOf: (planting: number) => string): 
     .sort((a, b) => a.block - b.block || a.place - b.place)
     .map(({ planting, block, place, arm }) => ({
       title: trial.arms[arm]!.name,
-      lines: [`${trial.name}: block ${block}, place ${place}`, `Order from seed ${trial.seed}`],
+      lines: [texts.inGroup(trial.name, block, place), texts.startingNumber(trial.seed)],
       dates: [
-        { name: 'Sown', on: trial.on },
-        { name: 'Counted', on: null },
+        { name: texts.sown, on: trial.on },
+        { name: texts.counted, on: null },
       ],
       url: urlOf(planting),
     }));

@@ -1,3 +1,4 @@
+import { papers as texts } from '#words/en/places/papers';
 import { format, parseISO } from 'date-fns';
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { labelSize, labelSizes } from '#core/batch/label-sizes';
@@ -23,9 +24,8 @@ export function weekSheet(planner: Planner, week: string, units: UnitSystem): TD
     const lines = [
       ...days
         .filter((one) => one.on === day)
-        .map(
-          (one) =>
-            `Mix ${withUnit(showQuantity({ volumeL: one.litres }, units))} of ${mixes.get(one.mix)!.name}`,
+        .map((one) =>
+          texts.mixOf(withUnit(showQuantity({ volumeL: one.litres }, units)), mixes.get(one.mix)!.name),
         ),
       ...tasks
         .filter(({ task, done }) => task.on === day && done === null)
@@ -35,23 +35,21 @@ export function weekSheet(planner: Planner, week: string, units: UnitSystem): TD
       { text: format(parseISO(day), 'EEEE d MMMM'), bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
       ...(lines.length > 0
         ? lines.map((text) => ({ text: `☐ ${text}`.replace('☐', '[  ]'), margin: [6, 1, 0, 1] }))
-        : [{ text: 'Nothing planned.', color: '#555555', margin: [6, 1, 0, 1] }]),
+        : [{ text: texts.nothingPlanned, color: '#555555', margin: [6, 1, 0, 1] }]),
     ];
   }).flat();
   const bench = season.weeks.find((one) => one.week === week);
   return {
     pageSize: units === 'us' ? 'LETTER' : 'A4',
     pageMargins: [40, 34, 40, 30],
-    info: { title: `Week ${week}` },
+    info: { title: texts.week(week) },
     defaultStyle: { font: 'Roboto', fontSize: 10.5, color: '#000000' },
     content: [
-      { text: `Week ${week.slice(6)} of ${week.slice(0, 4)}`, fontSize: 20, bold: true },
-      ...(bench?.over
-        ? [{ text: 'Watch out: the bench is too small this week.', bold: true, margin: [0, 4, 0, 0] }]
-        : []),
+      { text: texts.weekOf(week.slice(6), week.slice(0, 4)), fontSize: 20, bold: true },
+      ...(bench?.over ? [{ text: texts.benchTooSmall, bold: true, margin: [0, 4, 0, 0] }] : []),
       ...content,
       {
-        text: 'Days are estimates; the plants decide. Labels of products, local rules and licensed practice come first.',
+        text: texts.plantsDecide,
         fontSize: 8,
         margin: [0, 12, 0, 0],
       },
@@ -76,19 +74,19 @@ export async function runLabel(
   if (!one) throw new OutOfRange('sowing', sowing, `from 1 to ${all.length}`);
   const tasks = planner.tasks(season).filter((t) => t.sowing === one);
   const on = (id: string): string | null => tasks.find(({ task }) => task.id === id)?.done ?? null;
-  const begun = { sow: 'Sown', stick: 'Stuck', divide: 'Divided' }[one.crop.start];
+  const begun = { sow: texts.sown, stick: texts.struck, divide: texts.divided }[one.crop.start];
   const first = one.steps[0]!;
   return labelSheet(labelSize(size ?? labelSizes[0]!.id), [
     {
       title: read(seasonSay('season.name', nameOf(one)), reader),
       lines: [
         read(seasonSay('season.vessels', vesselsOf(first)), reader),
-        `Mix: ${[...new Set(one.steps.map((step) => planner.mixName(step.step)))].join(', then ')}`,
+        texts.mix([...new Set(one.steps.map((step) => planner.mixName(step.step)))].join(texts.then)),
       ],
       dates: [
         { name: begun, on: on('start') ?? first.from },
-        ...one.steps.slice(1).map((_, i) => ({ name: 'Potted', on: on(`move-${i + 2}`) })),
-        { name: 'Out', on: on('plant') },
+        ...one.steps.slice(1).map((_, i) => ({ name: texts.potted, on: on(`move-${i + 2}`) })),
+        { name: texts.out, on: on('plant') },
       ],
       url,
     },

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { createHash } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { type SharedFile, type ShareKind, shareKinds, type ShareLine } from '#contract/share';
@@ -116,7 +117,7 @@ export function take(
   const taken: string[] = [];
   const idOf = (kind: ShareKind, id: string, of: string): string => {
     const known = ids[kind].get(id) ?? here[kind].find((one) => one.id === id)?.id;
-    if (known === undefined) throw new OutOfRange(kind, id, `here, or taken with ${of}, which stands on it`);
+    if (known === undefined) throw new OutOfRange(kind, id, allow('allowed.here-or-taken', { of }));
     return known;
   };
   for (const kind of shareKinds)

@@ -6,9 +6,10 @@ import { inScoops, scoopText } from '#core/units/scooped';
 import { targetSaturation } from '#core/mix/moisture';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { vesselsOf } from '#core/recipe/recipe';
-import { costSaid } from '#core/units/money';
+import { costSays } from '#core/units/money';
 import { fixed } from '#core/units/show';
 import { LibraryService } from '../data/library';
+import { ReaderHere } from '../data/reader-here';
 import { Money } from '../data/money';
 import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
@@ -38,6 +39,7 @@ export class BatchCard {
   /** Id of the scoop to count in. */
   readonly scoop = input.required<string>();
   private readonly units = inject(Units);
+  private readonly reader = inject(ReaderHere);
   private readonly money = inject(Money);
   private readonly measures = inject(MeasuresService);
 
@@ -95,7 +97,9 @@ export class BatchCard {
   /** A kept card has the prices of its day; a new one is told beside it. */
   protected readonly cost = computed(() => {
     const { cost, sheet } = this.snapshot();
-    return cost ? costSaid(cost, sheet.litres, this.money.sign(), this.units.system()) : '';
+    return cost
+      ? this.reader.read(costSays('cost.batch', { ...cost, litres: sheet.litres, sign: this.money.sign() }))
+      : '';
   });
   protected readonly looseLitres = computed(() =>
     this.snapshot().sheet.components.reduce((sum, c) => sum + c.looseLitres, 0),

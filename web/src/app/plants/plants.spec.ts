@@ -233,7 +233,7 @@ describe('a trial', () => {
       return bench();
     })();
     const wild = said(shown(trays((arm, block) => (block === 1 ? 20 : arm ? 70 : 60))));
-    expect(wild).toMatch(/trays of the same mix differ by more than chance.*lay out more blocks/);
+    expect(wild).toMatch(/trays of the same mix differ by more than chance.*lay out more groups/);
   });
 
   test('a tray that is not counted yet; what cannot be is said beside its tray and stays as typed', async () => {

@@ -1,5 +1,6 @@
 import { inSentence } from '#words/formats';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { allowedSays } from '#words/problem';
 import {
   type BenchTest,
   type NumberAsked,
@@ -193,7 +194,10 @@ export class TestForm {
     } catch (error) {
       if (!(error instanceof OutOfRange)) throw error;
       const field = this.test().fields.find((f) => f.id === error.argument);
-      return texts.mustBe(field ? this.label(field) : error.argument, error.allowed);
+      return texts.mustBe(
+        field ? this.label(field) : error.argument,
+        allowedSays(error.allowed, this.reader.now()),
+      );
     }
   });
 

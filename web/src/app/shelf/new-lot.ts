@@ -86,7 +86,8 @@ const round: Asked<Figure>[] = [
       <app-package-form [material]="material()" (came)="opened.set($event)" />
       @if (rest(); as it) {
         <app-tick-field [(checked)]="rests"
-          >{{ texts.doNotUseBefore(readyOn()) }} <span class="term">{{ reader.word(it.why) }}</span></app-tick-field
+          >{{ texts.doNotUseBefore(readyOn()) }}
+          <span class="term">{{ reader.word(it.why) }}</span></app-tick-field
         >
       }
     }

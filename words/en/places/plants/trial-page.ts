@@ -5,8 +5,8 @@ export const trialPage = place('plants/trial-page', {
   sownCellsInEachOf: (on: Filling, cells: Filling, count: Filling, seed: Filling) =>
     line`Sown ${on}, ${cells} cells in each of ${count} trays; order from starting number ${seed}.`,
   traysInTheirPlacesTo: 'Trays in their places, to be counted',
-  block: 'Block ',
-  block2: (block: Filling) => line`Block ${block}`,
+  block: 'Group ',
+  block2: (block: Filling) => line`Group ${block}`,
   tray: (place: Filling) => line`tray ${place}`,
   theCountOfTrayBlock: (place: Filling, block: Filling) => line`the count of tray ${place}, group ${block}`,
   notSaved: (why: Filling) => line`Not saved: ${why}.`,

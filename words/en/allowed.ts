@@ -1,0 +1,97 @@
+import { type AllowedFacts } from '#core/units/allowed';
+import { type Words } from '#words/catalog';
+
+const elements = { n: 'nitrogen', p: 'phosphorus', k: 'potassium', lime: 'lime value' } as const;
+
+/** What would have been taken, as it follows "must be". */
+export const allowed: Words<AllowedFacts> = {
+  'allowed.known-key': () => 'not a known key here',
+  'allowed.look-again': () => 'look at it, then enter yours again',
+  'allowed.number-and-key': () => 'the number and the client key of a thing that exists',
+  'allowed.below-water': ({ celsius }, f) => `below the water’s ${f.celsius(celsius)}`,
+  'allowed.hot-water-holds': ({ celsius }, f) =>
+    `at most ${f.celsius(celsius)}: more water than that would stand in the mix`,
+  'allowed.between-readings': ({ ambientC, startC }, f) =>
+    `between the surroundings (${f.celsius(ambientC)}) and the first reading (${f.celsius(startC)})`,
+  'allowed.nine-tenths-of-pot': ({ litres }, f) => `at most nine tenths of the pot, ${f.volume(litres)}`,
+  'allowed.since-it-stood': ({ seconds }, f) =>
+    `at least the ${f.counted(seconds, { one: 'second', other: 'seconds' })} that water stood`,
+  'allowed.more-than-empty': ({ grams }, f) => `more than the empty vessel, ${f.mass(grams)}`,
+  'allowed.more-than-dish': ({ grams }, f) => `more than the dish, ${f.mass(grams)}`,
+  'allowed.at-least-dry': ({ grams }, f) => `at least the dry weight, ${f.mass(grams)}`,
+  'allowed.most-sample': ({ grams }, f) => `at most the sample, ${f.mass(grams)}`,
+  'allowed.half-of-scooped': ({ low, high }, f) =>
+    `from ${f.volume(low)} to ${f.volume(high)}: half to all of what was scooped`,
+  'allowed.under-largest': ({ fromMm, underMm }, f) =>
+    `${f.length(fromMm)} to under ${f.length(underMm)}, its largest piece`,
+  'allowed.leaves-pores': ({ pct }, f) => `at most ${f.pct(pct)} for this mix: more leaves no pores`,
+  'allowed.product-with': ({ basis }) => `a product with ${elements[basis]}`,
+  'allowed.another-material': () => 'another material',
+  'allowed.material-with-pores': () => 'a material that leaves pores at this firming',
+  'allowed.neutralises-acid': () => 'a product that neutralises acid',
+  'allowed.does-not-lime': () => 'a product that does not lime',
+  'allowed.no-stronger': ({ mgPerL }, f) => `at most ${f.strength(mgPerL)}, as strong as what there is`,
+  'allowed.burns-the-base': ({ mgPerL, wood }, f) =>
+    `at most ${f.strength(mgPerL)} for ${wood}: stronger burns the base`,
+  'allowed.since-it-began': ({ day }, f) => `on or after ${f.day(day)}, when it began`,
+  'allowed.cells-there': ({ cells }, f) => `cells of the ${f.count(cells)} that there are`,
+  'allowed.can-be-undone': () => 'an entry of this record that can be undone',
+  'allowed.later-counts-agree': () =>
+    'a day that later counts agree with: they tell of more plants than that leaves',
+  'allowed.another-part': () => 'another part of the recipe',
+  'allowed.above-nothing-to': ({ most }, f) => `above 0 and at most ${f.count(most)}`,
+  'allowed.above-nothing': () => 'above 0',
+  'allowed.number-in-it': ({ low, high, given }) => `with a number from ${low} to ${high}, not ${given}`,
+  'allowed.most-vessels': ({ most }, f) => `at most ${f.counted(most, { one: 'vessel', other: 'vessels' })}`,
+  'allowed.path-of-vessels': () => 'vessel, weeks and loss, as in “cell-72 6w 10% > pot-9 3w 5%”',
+  'allowed.emergence-pairs': () => '°C from -5 to 45 and days from 1 to 400, as in “20:8”',
+  'allowed.cold-to-warm': () => 'from cold to warm',
+  'allowed.task-form': () => 'a name, “@ start” or “@ plant”, and days: “dome off @ start +10”',
+  'allowed.one-after-other': () => 'one after the other',
+  'allowed.dry-of-wet': ({ grams }, f) => `above 0 and at most the ${f.mass(grams)} that it weighed wet`,
+  'allowed.nine-tenths-of-vessel': ({ litres }, f) =>
+    `at most nine tenths of the vessel, ${f.volume(litres)}`,
+  'allowed.above-before-lime': ({ ph }, f) => `above the ${f.ph(ph)} that it was before lime`,
+  'allowed.at-least-screen': ({ mm }, f) => `at least the screen, ${f.length(mm)}`,
+  'allowed.time-zone': () => 'a time zone like Australia/Adelaide',
+  'allowed.sack-weighed': () => 'another way: the sack has no weight yet',
+  'allowed.not-for-blocks': () => 'left out for a block',
+  'allowed.water-of-mouth': ({ low, high }, f) =>
+    `${f.mass(low)} to ${f.mass(high)} for this mouth and depth`,
+  'allowed.blocks-of-mix': ({ fewest, most, mm }, f) =>
+    `${f.count(fewest)} to ${f.count(most)} from so much mix, ${f.length(mm)} high`,
+  'allowed.counted-in-nitrogen': () => 'above 0: the strength is counted in nitrogen',
+  'allowed.deeper-in-pot': ({ mm }, f) => `at most ${f.length(mm)} in this pot`,
+  'allowed.pot-filled-deeper': ({ ballMm, potMm }, f) =>
+    `a pot filled at least ${f.length(ballMm)} deep: this one is ${f.length(potMm)}`,
+  'allowed.wider-than-ball': () => 'a pot wider than the ball',
+  'allowed.larger-than-ball': () => 'a pot larger than the ball',
+  'allowed.no-fault': () => 'an instrument without a fault',
+  'allowed.values-differ': () => 'values that differ',
+  'allowed.gain-within': ({ pct }, f) => `within ${f.pct(pct)} of 1: clean it, or the reference is wrong`,
+  'allowed.in-no-other': () => 'a planting whose plants are in no other: archive those first',
+  'allowed.one-to-split': () => 'one planting that they are set apart from',
+  'allowed.same-vessel': ({ vessel }) => `${vessel}, in which they stand: into another they are potted`,
+  'allowed.counted-first': () => 'a planting that is counted: count what came up first',
+  'allowed.picture-by-itself': () => 'entered by sending the picture: it comes by itself',
+  'allowed.moved-by-itself': () => 'entered by potting them: it comes by itself',
+  'allowed.not-archived': () => 'a planting that is not archived: restore it first',
+  'allowed.batch-there': () => 'a batch that there is',
+  'allowed.counted-before': () => 'counted, as nobody has said yet how much of it there is',
+  'allowed.most-left': ({ left }, f) => `at most what is left, ${f.count(left)}`,
+  'allowed.not-later': () => 'not later than today',
+  'allowed.jpeg': () => 'a picture, as JPEG',
+  'allowed.dots': ({ low, high }, f) => `from ${f.count(low)} to ${f.count(high)} dots a side`,
+  'allowed.folder-there': () => 'a folder that is there, by its whole path, or empty',
+  'allowed.a-file': () => 'a file',
+  'allowed.key-of-one': () => 'a key that nothing else has an entry under',
+  'allowed.lot-of-vessels': () => 'a lot of empty vessels',
+  'allowed.lot-of': ({ item }) => `a lot of ${item}`,
+  'allowed.another-lot': () => 'another lot than the first',
+  'allowed.under-planned': ({ planned }, f) => `under the ${f.count(planned)} that it takes in all`,
+  'allowed.here-or-taken': ({ of }) => `here, or taken with ${of}, which needs it`,
+  'allowed.most-begun': ({ most }, f) => `at most ${f.count(most)}, as many as were begun with`,
+  'allowed.most-there': ({ most }, f) =>
+    `at most ${f.count(most)}, as many as can still be there of what was begun with`,
+  'allowed.most-alive': ({ most }, f) => `at most ${f.count(most)}, as many as there are`,
+};

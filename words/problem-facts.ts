@@ -1,0 +1,73 @@
+import { type MessageOf, messages, type None } from '#core/units/message';
+
+/** Things that are asked for by their number. */
+export type Thing =
+  | 'batch'
+  | 'backup'
+  | 'own-crop'
+  | 'device'
+  | 'endpoint'
+  | 'instrument'
+  | 'line'
+  | 'lot'
+  | 'material'
+  | 'own-material'
+  | 'material-or-product'
+  | 'mix'
+  | 'version'
+  | 'page'
+  | 'picture'
+  | 'planting'
+  | 'own-product'
+  | 'test'
+  | 'trial'
+  | 'vessel'
+  | 'own-vessel'
+  | 'measure'
+  | 'water'
+  | 'event'
+  | 'entry';
+
+/** What went wrong with a request. */
+export interface ProblemFacts {
+  'problem.busy': { under: number; waiting: number };
+  'problem.host': { host: string };
+  'problem.only-own-ask': None;
+  'problem.only-own-write': None;
+  'problem.content-type': { kind: string; given: string };
+  'problem.not-json': None;
+  'problem.too-large': { kB: number };
+  'problem.broke': None;
+  'problem.no-room': None;
+  'problem.read-only': None;
+  'problem.locked': None;
+  'problem.damaged': None;
+  'problem.database': None;
+  'problem.only-there': None;
+  'problem.another-nursery': None;
+  'problem.header': { header: string; given: string };
+  'problem.another-one': { thing: Thing };
+  'problem.under-way': None;
+  'problem.no-authority': None;
+  'problem.not-now': None;
+  'problem.not-paired': None;
+  'problem.no-backup': { why: string };
+  'problem.not-whole': { why: string };
+  'problem.not-open': None;
+  'problem.real-device': { name: string };
+  'problem.no-weather': None;
+  'problem.archived': None;
+  'problem.written-meanwhile': None;
+  'problem.cannot-open': { why: string };
+  'problem.no-whole-backup': None;
+  'problem.not-found': { thing: Thing; id: string };
+  'problem.too-often': { what: 'requests' | 'codes' };
+  'problem.not-accepted': { why: string | null };
+  'problem.not-understood': { says: string };
+  'problem.out-of-range': { says: string };
+}
+/** Each has a title of a few words. */
+export type ProblemTitles = Record<`title.${keyof ProblemFacts}`, None>;
+export type ProblemMessage = MessageOf<ProblemFacts>;
+/** Makes one. */
+export const problem = messages<ProblemFacts>();
