@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { madeForSchema } from '#contract/plan';
 import { clientKey, day, list, moment, oneOf, rowId, text } from '#contract/fields';
 import { keptKitSchema } from '#contract/kit';
-import { school } from '#core/recipe/schools';
+import { approachOf } from '#core/recipe/approaches';
 import { recipeSchema, stageSchema } from '#contract/recipe';
 import { snapshotSchema } from '#contract/snapshot';
 import { usualKit } from '#core/batch/kit';
@@ -18,7 +18,7 @@ export const newBatchSchema = z.strictObject({
   scoop: text(60),
   /** Way of working that its flags are told in; null for none. */
   school: text(40)
-    .refine((id) => school(id) !== undefined, { error: 'must be one of the approaches' })
+    .refine((id) => approachOf(id) !== undefined, { error: 'must be one of the approaches' })
     .nullable()
     .default(null),
   /** Steps of the season that it is made for. */

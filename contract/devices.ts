@@ -29,7 +29,7 @@ export const sharingSchema = z.object({
   fingerprint: z.string().nullable(),
   devices: z.array(deviceSchema),
 });
-export type Sharing = z.output<typeof sharingSchema>;
+export type SharingDoor = z.output<typeof sharingSchema>;
 
 export const newSharingSchema = z.strictObject({ way: oneOf(shareWays) });
 export const deviceNameSchema = z.strictObject({ name: text(60) });

@@ -3,7 +3,7 @@ import { cropStepsSchema } from '#contract/crop';
 import { seasonMessageSchema } from '#contract/message';
 import { clientKey, day, int, list, longText, num, rowId, slug, text, yesNo } from '#contract/fields';
 import { type SeasonLine, type SeasonSettings } from '#core/season/line';
-import { school } from '#core/recipe/schools';
+import { approachOf } from '#core/recipe/approaches';
 import { limits } from '#core/units/limits';
 
 const frostSchema = z
@@ -23,7 +23,7 @@ export const seasonSettingsSchema = z.strictObject({
   soilC: num(limits.soilC),
   spillPct: num(limits.sparePct),
   school: text(40)
-    .refine((id) => school(id) !== undefined, { error: 'must be one of the approaches' })
+    .refine((id) => approachOf(id) !== undefined, { error: 'must be one of the approaches' })
     .nullable()
     .default(null),
 }) satisfies z.ZodType<SeasonSettings>;

@@ -80,7 +80,7 @@ test('a number says where it is from, and the sum fits', async ({ page }) => {
   await expect(from).toContainText('What moves it most');
 });
 
-test('another way of working changes what a recipe starts from, and stays', async ({ page }) => {
+test('another approach changes what a recipe starts from, and stays', async ({ page }) => {
   await page.goto('/mix');
   await page.getByRole('link', { name: /Approach/ }).click();
   const coir = page.getByRole('listitem').filter({ has: page.getByRole('radio', { name: 'Coir' }) });

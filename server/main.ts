@@ -8,7 +8,7 @@ import { ownNames, Sharing } from '#server/out/door/sharing';
 import { startPool } from '#server/out/heavy/heavy';
 import { InstrumentHub } from '#server/base/instruments/hub';
 import { simulatedBench } from '#server/base/simulated/instruments';
-import { Opened } from '#server/opened';
+import { OpenedNursery } from '#server/opened';
 import { root } from '#server/base/root';
 
 // What is written is for this user alone: data, backups, keys.
@@ -52,7 +52,7 @@ try {
   console.error(error instanceof Error ? `Welcome cannot start: ${error.message}` : error);
   process.exit(1);
 }
-const opened: Opened = new Opened({
+const opened: OpenedNursery = new OpenedNursery({
   ...{ data: folder, log, now },
   webFolder: process.env['WELCOME_WEB'] ?? join(root, 'dist', 'web', 'browser'),
   ...{ instruments: new InstrumentHub(simulatedBench(now()), undefined, now), heavy: startPool() },

@@ -4,7 +4,7 @@ import { existsSync, statSync } from 'node:fs';
 import { type RequestListener, type ServerResponse } from 'node:http';
 import { type Logger } from 'pino';
 import { createApp } from '#server/routes/app';
-import { backupFolder, Backups, backupsIn } from '#server/out/backup/backups';
+import { backupFolder, BackupFolder, backupsIn } from '#server/out/backup/backups';
 import { CANNOT_WRITE, rescueApp } from '#server/routes/rescue';
 import { dataFile, finishRestore, putInPlace } from '#server/out/backup/restore';
 import { type Db } from '#server/base/database/db';
@@ -52,11 +52,11 @@ function openWhole({ data, now }: Around): Db {
 }
 
 /** The data folder as it is served: opened, or in need of rescue; a restore opens it anew, under the same port. */
-export class Opened {
+export class OpenedNursery {
   private db: Db | null = null;
   private serving: RequestListener;
   /** null while the folder needs rescue. */
-  backups: Backups | null = null;
+  backups: BackupFolder | null = null;
   /** Who may come in from the network; null while the folder needs rescue. */
   devices: DeviceStore | null = null;
 
@@ -98,7 +98,7 @@ export class Opened {
       new CropStore(db).refreshStarter();
       if (around.demo) seedDemo(db, around.now());
       const { heavy } = around;
-      this.backups = new Backups(db, around.data, new Folder(db), around.now, {
+      this.backups = new BackupFolder(db, around.data, new Folder(db), around.now, {
         snapshot: (from, to) => heavy.run('snapshot', { from: from.name, to }),
         seal: (file) => heavy.run('seal', { file }),
         copyWhole: (from, to) => heavy.run('copyWhole', { from, to }),

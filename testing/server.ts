@@ -7,7 +7,7 @@ import { pino } from 'pino';
 import { type BodyGiven } from '#contract/endpoints';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { createApp } from '#server/routes/app';
-import { Backups } from '#server/out/backup/backups';
+import { BackupFolder } from '#server/out/backup/backups';
 import { type Db } from '#server/base/database/db';
 import { Folder } from '#server/base/database/folder';
 import { openDatabase } from '#server/base/database/open';
@@ -47,7 +47,7 @@ export function testApp(
     now: () => TODAY,
     instruments,
     heavy: inPlace,
-    backups: new Backups(db, mkdtempSync(join(tmpdir(), 'welcome-test-')), new Folder(db), () => TODAY),
+    backups: new BackupFolder(db, mkdtempSync(join(tmpdir(), 'welcome-test-')), new Folder(db), () => TODAY),
     restore: () => Promise.reject(new Error('not here')),
     sharing: new Sharing({
       data: 'dist/none',

@@ -8,7 +8,7 @@ import { type CareFacts } from '#core/plants/care-facts';
 import { type SeasonFacts } from '#core/season/season-facts';
 import { type CorrectionFacts } from '#core/batch/correct-facts';
 import { type LinkFacts } from '#core/recipe/link-pieces';
-import { type ApproachFacts } from '#core/recipe/schools';
+import { type ApproachFacts } from '#core/recipe/approaches';
 import { type TestFacts } from '#core/batch/test-facts';
 import { type MessageOf, type None } from '#core/units/message';
 import { type LabelSizeFacts } from '#core/batch/label-sizes';

@@ -212,7 +212,7 @@ describe('quantities', () => {
  * server sees.
  */
 const OTHER_SENTENCES = [
-  /^core\/(judge\/(flags|flag\.ts|remedies|readings|windows|good)|recipe\/(windows-wanted|schools|starter-mixes|flag)|material\/retention)/,
+  /^core\/(judge\/(flags|flag\.ts|remedies|readings|windows|good)|recipe\/(windows-wanted|approaches|starter-mixes|flag)|material\/retention)/,
   /^server\/(kept\/plants\/plant-events|kept\/library\/own|out\/(demo|archive|backup|share|tables)|base\/(http\/openapi|database|simulated)|main|opened|restore|kept\/library\/library)/,
 ];
 /** Four words in a row, the first of them no code of a program. */

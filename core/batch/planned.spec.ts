@@ -1,4 +1,4 @@
-import { metric } from '#testing/readers';
+import { metric, us } from '#testing/readers';
 import { read } from '#words/read';
 import { costOf, plannedItems, plannedOf } from '#core/batch/planned';
 import { snapshotBatch } from '#core/batch/snapshot';

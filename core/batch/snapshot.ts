@@ -16,7 +16,7 @@ import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { lookUp, type Library } from '#core/recipe/library';
 import { litresOf, mixInputOf, vesselOf, type Recipe } from '#core/recipe/recipe';
-import { type School } from '#core/recipe/schools';
+import { type Approach } from '#core/recipe/approaches';
 import { type UnitSystem } from '#core/units/show';
 import { type VesselKind } from '#core/vessel/tray';
 import { volumeL } from '#core/vessel/vessel';
@@ -68,7 +68,7 @@ export function snapshotBatch(
   library: Library,
   choice: CardChoice,
   kit: Kit = usualKit,
-  school?: School,
+  school?: Approach,
 ): BatchSnapshot {
   const judgement = judgeMix(mixInputOf(recipe, library), {
     library,

@@ -1,4 +1,4 @@
-export interface Found {
+export interface FoundRecipe {
   score: number;
   /** By index on the shelf. */
   parts: Uint8Array;
@@ -10,7 +10,7 @@ export interface Found {
 const TIE = 1e-12;
 
 /** @returns below 0 when a comes first */
-export function compareFound(a: Found, b: Found): number {
+export function compareFound(a: FoundRecipe, b: FoundRecipe): number {
   if (Math.abs(a.score - b.score) > TIE) return a.score - b.score;
   // Whole plateaus tie: this is asked for most recipes of a search, and makes nothing new.
   let [fewer, smaller] = [0, 0];
@@ -30,7 +30,7 @@ export function compareFound(a: Found, b: Found): number {
 
 /** The best of however many, in bounded memory: a heap with the worst kept on top. */
 export class BestOf {
-  private readonly heap: Found[] = [];
+  private readonly heap: FoundRecipe[] = [];
 
   constructor(private readonly keep: number) {}
 
@@ -40,11 +40,11 @@ export class BestOf {
   }
 
   /** Whether it would be kept. */
-  wants(found: Found): boolean {
+  wants(found: FoundRecipe): boolean {
     return this.heap.length < this.keep || compareFound(found, this.heap[0]!) < 0;
   }
 
-  take(found: Found): void {
+  take(found: FoundRecipe): void {
     const { heap } = this;
     if (heap.length < this.keep) {
       heap.push(found);
@@ -56,7 +56,7 @@ export class BestOf {
   }
 
   /** Best first. */
-  sorted(): Found[] {
+  sorted(): FoundRecipe[] {
     return [...this.heap].sort(compareFound);
   }
 

@@ -28,7 +28,12 @@ import { shrinkageOf } from '#core/mix/packing';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { FastTable } from '#core/finder/fast-table';
 import { type Unusual, UsualShares } from '#core/finder/usual-shares';
-import { ENOUGH_EASY_WATER, type FastEvaluationSpec, type Looked, wishNames } from '#core/finder/fast-spec';
+import {
+  ENOUGH_EASY_WATER,
+  type FastEvaluationSpec,
+  type LookedRecipe,
+  wishNames,
+} from '#core/finder/fast-spec';
 
 /**
  * A shelf, made ready so that a recipe of it is computed without allocation. Gives the same numbers as evaluateMix
@@ -39,7 +44,7 @@ export class FastEvaluation {
   readonly size: number;
   /** Which readings are scored, in order. */
   readonly scored: readonly ScoredId[];
-  readonly looked: Looked;
+  readonly looked: LookedRecipe;
   /** Windows of what is scored, all of one shape. */
   private readonly aims: readonly Aim[];
   private readonly table: FastTable;

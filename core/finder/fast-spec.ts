@@ -67,7 +67,7 @@ export interface FastEvaluationSpec {
 }
 
 /** What the last call of `look` found. One object, written again each time. */
-export interface Looked {
+export interface LookedRecipe {
   score: number;
   /** Of the score: what is unusual about it. */
   unusual: number;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { isMet, penalty, readingPenalties, stageAims, stepped } from '#core/finder/aims';
-import { compareFound, type Found } from '#core/finder/best-of';
+import { compareFound, type FoundRecipe } from '#core/finder/best-of';
 import { conflictOf, formulated, searchAll, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { gcd, gathered } from '#core/finder/parts';
 import { merged, Search } from '#core/finder/search';
@@ -25,8 +25,8 @@ const job = (ids: readonly string[], change: Partial<FinderJob> = {}): FinderJob
   });
 
 /** Every set of whole parts, each computed by the plain model and scored by its readings: slow and obvious. */
-function naive(j: FinderJob): { tried: number; found: Found[] } {
-  const found: Found[] = [];
+function naive(j: FinderJob): { tried: number; found: FoundRecipe[] } {
+  const found: FoundRecipe[] = [];
   const n = j.shelved.length;
   const parts = new Uint8Array(n);
   const walk = (at: number, left: number): void => {
@@ -52,7 +52,7 @@ function naive(j: FinderJob): { tried: number; found: Found[] } {
   return { tried: found.length, found: found.sort(compareFound) };
 }
 
-function naiveScore(j: FinderJob, parts: Uint8Array): Omit<Found, 'parts'> {
+function naiveScore(j: FinderJob, parts: Uint8Array): Omit<FoundRecipe, 'parts'> {
   const { members, amounts } = gathered(parts);
   const aims = stageAims(j.stage, j.vessel);
   const base = {
@@ -204,7 +204,7 @@ describe('the search is exact', () => {
       const j = job(ids, { preferences });
       const { fast, limits } = fastAndLimits(j);
       const { perSet } = searchAll(fast, limits, 2);
-      const best = new Map<string, Found>();
+      const best = new Map<string, FoundRecipe>();
       for (const f of naive(j).found) {
         const set = gathered(f.parts).members.join();
         if (!best.has(set)) best.set(set, f);

@@ -32,7 +32,7 @@ export interface FinderJob {
   /** Products of the starter charge with their shares; empty for none. */
   starter: readonly { amendment: Amendment; parts: number }[];
   fixedDoses: readonly Dose[];
-  /** Windows asked otherwise than the stage does, and what its way of working finds usual. */
+  /** Windows asked otherwise than the stage does, and what its approach finds usual. */
   windows?: AskedWindows;
   habits?: OwnHabits;
   /** To be like that, in the place of windows and habits. */
@@ -52,7 +52,7 @@ export interface Formulated {
   doses: Dose[];
   lime: Dose | null;
   judgement: Judgement;
-  /** Shares beyond what the trade, or the way of working, finds usual. */
+  /** Shares beyond what the trade, or the approach, finds usual. */
   unusual: Unusual[];
 }
 

@@ -107,7 +107,7 @@ describe('usual shares', () => {
     );
   });
 
-  test('a way of working moves its own edges', () => {
+  test('an approach moves its own edges', () => {
     const own = new UsualShares('germination', cell, shelf, { edges: { compost: 0.5 }, noBaseNeeded: true });
     expect(own.cost([0, 3], [6, 2], 8)).toBe(0);
     expect(own.cost([0, 1], [1, 1.5], 2.5)).toBeCloseTo(20 * 0.1, 9);

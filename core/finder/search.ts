@@ -1,4 +1,4 @@
-import { BestOf, compareFound, type Found } from '#core/finder/best-of';
+import { BestOf, compareFound, type FoundRecipe } from '#core/finder/best-of';
 import { peatShareOf } from '#core/material/families';
 import { gcd, spreadOut } from '#core/finder/parts';
 import { type FastEvaluation } from '#core/finder/fast-evaluation';
@@ -37,9 +37,9 @@ export interface SearchResult {
   noPores: number;
   /** Meeting every window. */
   feasible: number;
-  best: Found[];
+  best: FoundRecipe[];
   /** The best of every set of materials, best first. */
-  perSet: Found[];
+  perSet: FoundRecipe[];
   /** How many recipes met just these windows, by mask of met bits. */
   metCounts: Float64Array;
   /** By scored reading: the recipe that misses only this window, by least. */
@@ -65,8 +65,8 @@ export class Search {
   private readonly nearest: (NearMiss | null)[];
   private readonly best: BestOf;
   /** By bits of the materials used. */
-  private readonly perSet: (Found | undefined)[];
-  private readonly scratch: Found;
+  private readonly perSet: (FoundRecipe | undefined)[];
+  private readonly scratch: FoundRecipe;
   private readonly members: number[] = [];
   private readonly amounts: number[] = [];
   private readonly peat: number[];
@@ -90,7 +90,7 @@ export class Search {
     this.best = new BestOf(keep);
     this.scratch = { score: 0, parts: new Uint8Array(this.n) };
     this.nearest = fast.scored.map(() => null);
-    this.perSet = new Array<Found | undefined>(1 << this.n);
+    this.perSet = new Array<FoundRecipe | undefined>(1 << this.n);
     this.peat = fast.spec.shelved.map((s) => peatShareOf(s.material));
     this.bounded = Object.values(fast.spec.preferences).some((w) => w > 0);
   }
@@ -280,8 +280,8 @@ export function merged(results: readonly SearchResult[], keep: number): SearchRe
   };
 }
 
-function bestOfSets(all: readonly Found[]): Found[] {
-  const sets = new Map<string, Found>();
+function bestOfSets(all: readonly FoundRecipe[]): FoundRecipe[] {
+  const sets = new Map<string, FoundRecipe>();
   for (const found of all) {
     const set = found.parts.map((p) => Math.min(p, 1)).join('');
     const known = sets.get(set);
@@ -293,7 +293,7 @@ function bestOfSets(all: readonly Found[]): Found[] {
 /** The one that misses by less; of two that miss by as much, the simpler. */
 function nearer(a: NearMiss | null, b: NearMiss | null): NearMiss | null {
   if (a === null || b === null) return a ?? b;
-  const found = (miss: NearMiss): Found => ({ score: miss.beyond, parts: miss.parts });
+  const found = (miss: NearMiss): FoundRecipe => ({ score: miss.beyond, parts: miss.parts });
   return compareFound(found(b), found(a)) < 0 ? b : a;
 }
 

@@ -15,7 +15,7 @@ export interface Figures {
   values: Partial<Record<ReadingId, number>>;
 }
 
-export interface Moved {
+export interface MovedFigure {
   id: ReadingId;
   from: number;
   to: number;
@@ -44,7 +44,7 @@ const UNSEEN: Record<ReadingId, number> = {
 };
 
 /** Readings that a later model gives otherwise than when the recipe was kept, in the order of the screen. */
-export function movedSince(then: Figures, now: readonly Reading[]): Moved[] {
+export function movedSince(then: Figures, now: readonly Reading[]): MovedFigure[] {
   return readingIds.flatMap((id) => {
     const from = then.values[id];
     const to = now.find((r) => r.id === id)?.value;

@@ -1,6 +1,6 @@
 import { recipeSchema } from '#contract/recipe';
 import { judgeMix } from '#core/judge/judge';
-import { approachIds, schools, windowsOfSchool } from '#core/recipe/schools';
+import { approachIds, approaches, windowsOfApproach } from '#core/recipe/approaches';
 import { mixInputOf } from '#core/recipe/recipe';
 import { amendment, material, library } from '#testing/library';
 import { type Severity } from '#core/judge/flag';
@@ -192,8 +192,8 @@ test('a sound seed mix raises notes only', () => {
   expect(new Set(flags(good, { limeToPh: 5.8 }).map((f) => f.severity))).toEqual(new Set(['note']));
 });
 
-describe('schools', () => {
-  test('a school changes how loudly a rule speaks, but never a stop', () => {
+describe('approaches', () => {
+  test('an approach changes how loudly a rule speaks, but never a stop', () => {
     const deaf = Object.fromEntries(raised.map(([code]) => [code, 'note' as const]));
     for (const [, , parts, sketch] of raised) {
       const before = judgeMix(recipe(parts, sketch)).flags;
@@ -209,21 +209,24 @@ describe('schools', () => {
   });
 
   test.each(
-    schools.flatMap((s) => Object.entries(s.mixes).map(([stage, mix]) => [s.id, stage, mix, s] as const)),
+    approaches.flatMap((s) => Object.entries(s.mixes).map(([stage, mix]) => [s.id, stage, mix, s] as const)),
   )('the starting mix of %s for %s meets every window of its own', (_, stage, mix, s) => {
     expect(mix.stage).toBe(stage);
     expect(recipeSchema.safeParse(mix).success).toBe(true);
-    const { readings, flags: all } = judgeMix(mixInputOf(mix, { ...library, windows: windowsOfSchool(s) }), {
-      loudness: s.loudness,
-      library,
-    });
+    const { readings, flags: all } = judgeMix(
+      mixInputOf(mix, { ...library, windows: windowsOfApproach(s) }),
+      {
+        loudness: s.loudness,
+        library,
+      },
+    );
     expect(readings.filter((r) => r.verdict !== 'ok').map((r) => [r.id, r.value, r.low, r.high])).toEqual([]);
     expect(all.filter((f) => f.severity === 'stop')).toEqual([]);
   });
 
   test('there are twelve, each by its id', () => {
-    expect(schools.map(({ id }) => id)).toEqual(approachIds);
-    expect(schools).toHaveLength(12);
+    expect(approaches.map(({ id }) => id)).toEqual(approachIds);
+    expect(approaches).toHaveLength(12);
   });
 });
 

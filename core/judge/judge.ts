@@ -49,7 +49,7 @@ import { phHigh } from '#core/judge/flags/ph-high';
 import { saltsHigh } from '#core/judge/flags/salts';
 import { readingsOf, type Reading } from '#core/judge/readings';
 import { type Library } from '#core/recipe/library';
-import { type School } from '#core/recipe/schools';
+import { type Approach } from '#core/recipe/approaches';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 
 /** Every rule, in the order in which flags of equal severity are told. */
@@ -123,9 +123,9 @@ export const excludes: readonly (readonly [said: FlagCode, silent: FlagCode])[] 
   ['press-too-wet', 'repels-water'],
 ];
 
-/** Who asks: how loudly some rules speak in their way of working, and what they have to reach for. */
+/** Who asks: how loudly some rules speak in their approach, and what they have to reach for. */
 export interface JudgedBy {
-  loudness?: School['loudness'];
+  loudness?: Approach['loudness'];
   library?: Library | null;
 }
 
@@ -149,7 +149,7 @@ export function judgeMix(input: MixInput, { loudness = {}, library = null }: Jud
     const flag = rule(judged);
     if (!flag) return [];
     const louder = loudness[flag.code];
-    // A school may raise or lower its voice, but never over a stop.
+    // An approach may raise or lower a voice, but never over a stop.
     return [louder && flag.severity !== 'stop' ? { ...flag, severity: louder } : flag];
   });
   const raised = new Set(flags.map((f) => f.code));

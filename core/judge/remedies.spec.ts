@@ -6,7 +6,7 @@ import { stages } from '#core/mix/stage';
 import { libraryOf } from '#core/recipe/library';
 import { applyFix } from '#core/recipe/fix';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
-import { schools } from '#core/recipe/schools';
+import { approaches } from '#core/recipe/approaches';
 import { sketch } from '#core/recipe/sketch';
 import { vesselKinds } from '#core/vessel/kinds';
 import { amendments, library, materials } from '#testing/library';
@@ -120,7 +120,7 @@ test('too sweet: the press brings it into the window and sets the lime with it, 
 });
 
 test('a pH that was read is judged, and the parts are not', () => {
-  const recipe = schools.find((s) => s.id === 'limed-peat-perlite')!.mixes.germination!;
+  const recipe = approaches.find((s) => s.id === 'limed-peat-perlite')!.mixes.germination!;
   const unlimed = { ...recipe, lime: null };
   expect(judged(unlimed).flags.map((f) => f.code)).toContain('lime-underdose');
   const codes = (ph: number) => judged({ ...unlimed, measured: { ph } }).flags.map((f) => f.code);
@@ -153,7 +153,7 @@ test('a material of one’s own is judged as the starter one that it is a copy o
   );
 });
 
-test('a press reaches for the shelf first, and never for what the way of working would not use', () => {
+test('a press reaches for the shelf first, and never for what the approach would not use', () => {
   const never = ['perlite', 'peat', 'black-peat'] as const;
   const shelf = new Set(['coir-pith', 'rice-hulls', 'pumice', 'sand-sharp']);
   let added = 0;

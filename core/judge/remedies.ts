@@ -21,7 +21,7 @@ const MOST_PARTS = 4;
 /** More kinds than these are not tried. */
 const MOST_KINDS = 5;
 
-/** Who presses: how loudly their way of working speaks, what they have, and what they would never use. */
+/** Who presses: how loudly their approach speaks, what they have, and what they would never use. */
 export interface PressedBy {
   loudness?: JudgedBy['loudness'];
   /** Ids of what stands on the shelf; undefined where nobody knows. */

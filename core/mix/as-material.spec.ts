@@ -4,12 +4,12 @@ import { compose } from '#core/mix/composition';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
 import { labelMgPerL, releasedMgPerL } from '#core/mix/release';
 import { mixInputOf } from '#core/recipe/recipe';
-import { schools } from '#core/recipe/schools';
+import { approaches } from '#core/recipe/approaches';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { library } from '#testing/library';
 
 const fresh = { weeks: 0, celsius: 18 };
-const mixes = [...Object.values(starterMixes), ...schools.flatMap((one) => Object.values(one.mixes))].map(
+const mixes = [...Object.values(starterMixes), ...approaches.flatMap((one) => Object.values(one.mixes))].map(
   (recipe) => mixInputOf(recipe, library),
 );
 

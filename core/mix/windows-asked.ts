@@ -1,6 +1,6 @@
 import { type LimitName } from '#core/units/limits';
 
-/** What a user, a crop or a way of working can ask otherwise than the stage does. Percent, pH, mS/cm, mg/L. */
+/** What a user, a crop or an approach can ask otherwise than the stage does. Percent, pH, mS/cm, mg/L. */
 export const windowIds = [
   'airPct',
   'blockAirPct',

@@ -222,7 +222,7 @@ describe('next time', () => {
     expect(besideTheMix(suspects)).toEqual(['cold']);
   });
 
-  test('what the mix does not explain is told before it is changed; what a way of working never uses is not offered', () => {
+  test('what the mix does not explain is told before it is changed; what an approach never uses is not offered', () => {
     expect(unexplained({ ph: 6, ec: 0.6 }, { ph: 7.2, ec: 0.3 })).toEqual(['ph']);
     expect(unexplained({ ph: 6, ec: 0.6 }, { ph: 6.4, ec: 1.6 })).toEqual(['ec']);
     expect(unexplained({ ph: 6, ec: 0.6 }, { ph: null, ec: null })).toEqual([]);

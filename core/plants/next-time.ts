@@ -128,7 +128,7 @@ function candidates(cause: CauseId, recipe: Recipe, before: Judgement, library: 
     case 'drowned':
     case 'damping':
     case 'gnat-larvae':
-      // The usual ones first; another that opens where a way of working does not use them.
+      // The usual ones first; another that opens where an approach does not use them.
       return [
         ...add(usual.coarseOpener, usual.fineOpener),
         ...add(...[...library.materials.values()].filter(({ role }) => role === opens).map(({ id }) => id)),
@@ -150,7 +150,7 @@ function candidates(cause: CauseId, recipe: Recipe, before: Judgement, library: 
 /**
  * Up to three changes of a recipe for next time, for what its plants told most of. Each is tried: it moves the reading
  * that the cause is about, and puts no other out of its window nor raises a stop or a warning.
- * @param never families that the way of working does not use
+ * @param never families that the approach does not use
  */
 export function nextTime(
   recipe: Recipe,

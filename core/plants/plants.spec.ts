@@ -120,11 +120,7 @@ describe('what became of them', () => {
   test.each<[string, PlantEvent, RegExp]>([
     ['more lost than stand', { kind: 'lost', on, count: 61, cause: 'cold' }, /most alive .*60/],
     ['more up than sown', { kind: 'up', on, count: 73 }, /most begun .*72/],
-    [
-      'before it was sown',
-      { kind: 'fed', on: '2027-02-28', text: 'weak' },
-      /since it began .*2027-03-01/,
-    ],
+    ['before it was sown', { kind: 'fed', on: '2027-02-28', text: 'weak' }, /since it began .*2027-03-01/],
     ['a day that is none', { kind: 'fed', on: '2027-02-30', text: 'weak' }, /a day, YYYY-MM-DD/],
     ['taking back what is not there', { kind: 'undo', on, of: 7 }, /of must be can be undone/],
   ])('%s is named', (_, event, says) => {

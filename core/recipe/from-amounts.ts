@@ -28,7 +28,7 @@ export interface AmountSetting {
 }
 
 /** So much of a material as it is bought. */
-export interface Amount {
+export interface SaidAmount {
   material: Material;
   amount: number;
   way: AmountWay;
@@ -36,7 +36,7 @@ export interface Amount {
 }
 
 /** Loose litres of an amount; by weight through its density and moisture. */
-export function looseLitresOf({ material, amount, way }: Amount, of: AmountSetting): number {
+export function looseLitresOf({ material, amount, way }: SaidAmount, of: AmountSetting): number {
   if (!(amount > 0)) throw new OutOfRange('amount', amount, allow('allowed.above-nothing', none));
   const byWeight = (grams: number): number =>
     (grams * (1 - material.moistureWetBasis)) / material.dryBulkDensityGPerL;
@@ -63,7 +63,7 @@ export function looseLitresOf({ material, amount, way }: Amount, of: AmountSetti
 }
 
 /** A recipe that starts from what goes in. */
-export interface FromAmounts {
+export interface RecipeFromAmounts {
   /** To two decimals; the smallest part is 1. */
   parts: { material: string; parts: number }[];
   /** Finished mix that it makes. */
@@ -71,7 +71,11 @@ export interface FromAmounts {
 }
 
 /** Parts and finished litres of amounts, each in its own unit. @param compaction firming, 0–0.5 */
-export function fromAmounts(amounts: readonly Amount[], of: AmountSetting, compaction: number): FromAmounts {
+export function fromAmounts(
+  amounts: readonly SaidAmount[],
+  of: AmountSetting,
+  compaction: number,
+): RecipeFromAmounts {
   const loose = amounts.map((one) => looseLitresOf(one, of));
   const least = Math.min(...loose);
   const parts = amounts.map(({ material }, i) => ({

@@ -15,7 +15,7 @@ export const edgeIds = [
 ] as const;
 export type EdgeId = (typeof edgeIds)[number];
 
-/** What a way of working finds usual otherwise than the trade at large; shares 0–1. */
+/** What an approach finds usual otherwise than the trade at large; shares 0–1. */
 export interface OwnHabits {
   edges?: Partial<Record<EdgeId, number>>;
   /** Mineral mixes stand on pumice and grit: nothing else has to lead. */

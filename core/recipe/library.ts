@@ -12,7 +12,7 @@ export interface Library {
   vessels: ReadonlyMap<string, VesselKind>;
   /** Ids of what the nursery added, where that is known. */
   own?: ReadonlySet<string>;
-  /** Windows that the user, or the way of working, wants otherwise. */
+  /** Windows that the user, or the approach, wants otherwise. */
   windows?: WindowsAsked;
 }
 

@@ -30,7 +30,7 @@ export interface Recipe {
   components: RecipePart[];
   lime: { amendment: string; ph: number } | null;
   amendments: RecipeDose[];
-  job: Job;
+  job: HowMuch;
   /** Plants that want other windows than the stage gives. */
   crops?: CropGroup;
   /** Filled so far for now, % of the usual depth; topped up later. */
@@ -51,7 +51,7 @@ export interface MeasuredByHand {
 }
 
 /** How much to make: trays (or single vessels where they are counted so) with some to spare, or litres. */
-export type Job =
+export type HowMuch =
   | ({ trays: number } & Counted)
   /** Single ones of what comes in trays or sets: twenty-five blocks. */
   | ({ vessels: number } & Counted)
@@ -112,11 +112,11 @@ export function vesselOf(
 }
 
 /** Single vessels in a job counted in trays. */
-export const vesselsOf = (job: Job, kind: VesselKind): number =>
+export const vesselsOf = (job: HowMuch, kind: VesselKind): number =>
   'trays' in job ? job.trays * kind.perTray : 'vessels' in job ? job.vessels : 0;
 
 /** Litres of finished mix that the job takes. */
-export function litresOf(job: Job, kind: VesselKind): number {
+export function litresOf(job: HowMuch, kind: VesselKind): number {
   if ('litres' in job) return job.litres;
   const also = (job.also ?? []).reduce((sum, { count, eachL }) => sum + count * eachL, 0);
   return jobLitres(kind.vessel, vesselsOf(job, kind), job.sparePct / 100) + also * (1 + job.sparePct / 100);

@@ -1,5 +1,5 @@
 import { type Stage } from '#core/mix/stage';
-import { type Job, type Recipe } from '#core/recipe/recipe';
+import { type HowMuch, type Recipe } from '#core/recipe/recipe';
 
 export interface SketchMore {
   /** Lime to this pH; left out for none. */
@@ -7,7 +7,7 @@ export interface SketchMore {
   /** g/L by product id. */
   doses?: Readonly<Record<string, number>>;
   firmPct?: number;
-  job?: Job;
+  job?: HowMuch;
 }
 
 const LIME = 'lime-dolomitic';

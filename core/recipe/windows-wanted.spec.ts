@@ -2,7 +2,7 @@ import { readingsOf } from '#core/judge/readings';
 import { evaluateMix } from '#core/mix/evaluate';
 import { mixInputOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
-import { schools, windowsOfSchool } from '#core/recipe/schools';
+import { approaches, windowsOfApproach } from '#core/recipe/approaches';
 import { askedByOwner, askedTogether, type OwnWindows, windowsWanted } from '#core/recipe/windows-wanted';
 import { library } from '#testing/library';
 
@@ -11,9 +11,9 @@ const own: OwnWindows = {
   crops: { 'acid-lovers': { ph: { low: 4, high: 5 } } },
 };
 
-test('what the nursery set outranks the way of working, a crop group outranks the stage', () => {
-  const living = schools.find((s) => s.id === 'living-compost')!;
-  const asked = askedTogether(windowsOfSchool(living), askedByOwner(own));
+test('what the nursery set outranks the approach, a crop group outranks the stage', () => {
+  const living = approaches.find((s) => s.id === 'living-compost')!;
+  const asked = askedTogether(windowsOfApproach(living), askedByOwner(own));
   expect(windowsWanted('potting', undefined, asked)).toMatchObject({
     airPct: { low: 20, high: 40, source: 'your own window' },
     ph: { low: 5.8, high: 7.4 },

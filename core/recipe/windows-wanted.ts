@@ -46,7 +46,7 @@ export const cropDefaults: Record<CropGroup, AskedWindows> = {
   },
 };
 
-/** The later ones outrank the earlier: a way of working, then what the user typed. */
+/** The later ones outrank the earlier: an approach, then what the user typed. */
 export function askedTogether(...all: readonly (WindowsAsked | undefined)[]): WindowsAsked {
   const given = all.filter((one) => one !== undefined);
   const merged = <K extends string>(

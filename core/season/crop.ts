@@ -19,7 +19,7 @@ export interface CropStep {
   lossPct: number;
   /** Longest that the plant should stand in it, weeks; left out, a month to the cubic inch. */
   mostWeeks?: number | undefined;
-  /** Number of a kept mix; left out, the way of working has one for the stage. */
+  /** Number of a kept mix; left out, the approach has one for the stage. */
   mix?: number | undefined;
 }
 

@@ -3,7 +3,7 @@ import { type Stage } from '#core/mix/stage';
 import { takesOf } from '#core/package/bill';
 import { type Library } from '#core/recipe/library';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
-import { school } from '#core/recipe/schools';
+import { approachOf } from '#core/recipe/approaches';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type Demand } from '#core/season/demand';
 import { mixingDays, type MixingDay, type MixNeed, mixRestOf } from '#core/season/mixing';
@@ -18,7 +18,7 @@ export interface KeptMix {
 }
 
 export interface NamedMix {
-  /** "mix-4" for a kept one, "stage-potting" for the way of working's own. */
+  /** "mix-4" for a kept one, "stage-potting" for the approach's own. */
   key: string;
   name: string;
   recipe: Recipe;
@@ -31,7 +31,7 @@ const STAGE_MIX: Record<Stage, string> = {
   potting: 'Potting mix',
 };
 
-/** The mix of a step: the kept one that it names, where there is such a one, else that of the way of working. */
+/** The mix of a step: the kept one that it names, where there is such a one, else that of the approach. */
 export function mixOf(
   { stage, mix }: { stage: Stage; mix?: number | undefined },
   kept: ReadonlyMap<number, KeptMix>,
@@ -39,7 +39,7 @@ export function mixOf(
 ): NamedMix {
   const named = mix === undefined ? undefined : kept.get(mix);
   if (named) return { key: `mix-${named.id}`, name: named.name, recipe: named.recipe };
-  const recipe = (way === null ? undefined : school(way)?.mixes[stage]) ?? starterMixes[stage];
+  const recipe = (way === null ? undefined : approachOf(way)?.mixes[stage]) ?? starterMixes[stage];
   return { key: `stage-${stage}`, name: STAGE_MIX[stage], recipe };
 }
 

@@ -1,4 +1,4 @@
-import { schools, windowsOfSchool } from '#core/recipe/schools';
+import { approaches, windowsOfApproach } from '#core/recipe/approaches';
 import { mixInputOf } from '#core/recipe/recipe';
 import { GOOD_ODDS, keptDown } from '#core/spread/kept-down';
 import { sampleReadings } from '#core/spread/sample';
@@ -6,9 +6,9 @@ import { defaultSpreads } from '#core/spread/spreads';
 import { library } from '#testing/library';
 
 test.each(
-  schools.flatMap((s) => Object.entries(s.mixes).map(([stage, mix]) => [s.id, stage, mix, s] as const)),
+  approaches.flatMap((s) => Object.entries(s.mixes).map(([stage, mix]) => [s.id, stage, mix, s] as const)),
 )('%s for %s reaches eight in ten, or says which test would bring it there', (_, __, mix, s) => {
-  const input = mixInputOf(mix, { ...library, windows: windowsOfSchool(s) });
+  const input = mixInputOf(mix, { ...library, windows: windowsOfApproach(s) });
   const sampled = sampleReadings(input, defaultSpreads, 1, 500);
   const said = keptDown(input, sampled, defaultSpreads, 1);
   if (sampled.allInside >= GOOD_ODDS) {
@@ -22,7 +22,10 @@ test.each(
 });
 
 test('a mix that was tested already is not told to test again', () => {
-  const input = mixInputOf(schools.find((s) => s.id === 'limed-peat-perlite')!.mixes.germination!, library);
+  const input = mixInputOf(
+    approaches.find((s) => s.id === 'limed-peat-perlite')!.mixes.germination!,
+    library,
+  );
   const [first] = keptDown(input, sampleReadings(input, defaultSpreads, 1, 500), defaultSpreads, 1);
   expect(first).toMatchObject({ id: 'ph', test: 'jar' });
   const tested = { ...input, measured: { ph: 5.75 } };

@@ -119,10 +119,7 @@ test('every starter material can be learned of and stays possible', () => {
 });
 
 test.each<[LotTest, string]>([
-  [
-    { test: 'dry', wetG: 100, dryG: 120 },
-    'dryG must be dry of wet {"grams":100}, was 120',
-  ],
+  [{ test: 'dry', wetG: 100, dryG: 120 }, 'dryG must be dry of wet {"grams":100}, was 120'],
   [{ test: 'drain', vessel: pot, drainedMl: 5000 }, 'drainedMl must be nine tenths of vessel'],
   [{ test: 'ph', ph: 15, method: 'oneToTwo' }, 'ph must be'],
   [{ test: 'screen', mm: 6, overPct: 10, largestMm: 3 }, 'largestMm must be at least screen {"mm":6}'],

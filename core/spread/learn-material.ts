@@ -6,7 +6,7 @@ import { compose } from '#core/mix/composition';
 import { convertEc, dilutionWater, MEQ_PER_MS } from '#core/mix/salts';
 import { columnOf, drain } from '#core/mix/water-air';
 import { checkTest, type LotTest, type LotTestId } from '#core/spread/lot-test';
-import { learn, type Known } from '#core/stats/learn';
+import { learn, type Estimate } from '#core/stats/learn';
 import { checkRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
 import { type Vessel } from '#core/vessel/vessel';
@@ -15,8 +15,8 @@ import { type Vessel } from '#core/vessel/vessel';
 export interface Learned {
   figure: 'density' | 'moisture' | 'air' | 'ph' | 'salts' | 'buffer' | 'size' | 'cohesion';
   unit: string;
-  book: Known;
-  yours: Known;
+  book: Estimate;
+  yours: Estimate;
   tests: number;
 }
 
@@ -80,13 +80,13 @@ interface Learning {
 type Took = (
   figure: Learned['figure'],
   unit: string,
-  prior: Known,
+  prior: Estimate,
   found: readonly { value: number; sd: number }[],
   narrows?: Learnable,
-  shown?: (value: Known) => Known,
+  shown?: (value: Estimate) => Estimate,
 ) => number;
 
-const relative = (mean: number, share: number): Known => ({ mean, sd: mean * share });
+const relative = (mean: number, share: number): Estimate => ({ mean, sd: mean * share });
 
 /**
  * What each test teaches, in the order in which they build on each other: the material as it is now, after those
@@ -151,18 +151,11 @@ const lessons: {
       return { value, sd: TEST.airPct / 100 / Math.max(0.02, slope) };
     });
     const before = m;
-    const shown = ({ mean, sd }: Known): Known => {
+    const shown = ({ mean, sd }: Estimate): Estimate => {
       const airAt = (x: number): number => 100 * airIn(withPores(before, Math.exp(x)), vessel);
       return { mean: airAt(mean), sd: (airAt(mean + sd) - airAt(mean - sd)) / 2 };
     };
-    const wider = took(
-      'air',
-      '%',
-      { mean: 0, sd: BOOK.logPores },
-      found,
-      'poreSize',
-      shown,
-    );
+    const wider = took('air', '%', { mean: 0, sd: BOOK.logPores }, found, 'poreSize', shown);
     return withPores(m, Math.exp(wider));
   },
 
@@ -180,7 +173,7 @@ const lessons: {
       return { value, sd: TEST.salts * Math.max(0.2, value) };
     });
     const prior = { mean: book.saltsMeqPerL, sd: Math.max(1, BOOK.salts * book.saltsMeqPerL) };
-    const inEc = ({ mean, sd }: Known): Known => {
+    const inEc = ({ mean, sd }: Estimate): Estimate => {
       const ec = (meq: number): number =>
         convertEc(meq / MEQ_PER_MS / at.totalPorosity, 'saturated', 'oneToFive', at);
       return { mean: ec(mean), sd: ec(sd) };

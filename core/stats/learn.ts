@@ -1,7 +1,7 @@
 import { checkRange } from '#core/units/check';
 
 /** A figure and how far it scatters, one standard deviation. */
-export interface Known {
+export interface Estimate {
   mean: number;
   sd: number;
 }
@@ -13,7 +13,7 @@ const SPREAD = [1e-9, 1e9] as const;
  * What own tests make of a figure of the book: normal with normal, each weighted by 1/σ².
  * @example learn({ mean: 46, sd: 12 }, [55, 52, 58].map((value) => ({ value, sd: 5 }))) // 54.5 ± 2.8
  */
-export function learn(prior: Known, tests: readonly { value: number; sd: number }[]): Known {
+export function learn(prior: Estimate, tests: readonly { value: number; sd: number }[]): Estimate {
   checkRange('prior.mean', prior.mean, ...FIGURE);
   let weight = 1 / checkRange('prior.sd', prior.sd, ...SPREAD) ** 2;
   let sum = prior.mean * weight;

@@ -35,7 +35,5 @@ test('blocks from a bucket say how hard they are pressed', () => {
 
 test('water that no such cup holds is refused with what it can hold', () => {
   const cup: Vessel = { shape: 'round', topMm: 80, baseMm: 60, depthMm: 90, headspaceMm: 0 };
-  expect(() => byWaterWeight(cup, 5)).toThrow(
-    /waterKg must be water of mouth .*, was 5/,
-  );
+  expect(() => byWaterWeight(cup, 5)).toThrow(/waterKg must be water of mouth .*, was 5/);
 });

@@ -7,7 +7,7 @@ import { type EndpointName, routes } from '#contract/routes';
 import { onlyWhatIsMeant } from '#server/kept/about';
 import { aboutRoutes } from '#server/routes/about';
 import { archiveRoutes } from '#server/routes/archive';
-import { type Backups } from '#server/out/backup/backups';
+import { type BackupFolder } from '#server/out/backup/backups';
 import { backupRoutes, type Restore } from '#server/routes/backup';
 import { batchRoutes } from '#server/routes/batches';
 import { computeRoutes } from '#server/routes/compute';
@@ -61,7 +61,7 @@ export interface AppParts {
   now: () => Date;
   instruments: InstrumentHub;
   heavy: Heavy;
-  backups: Backups;
+  backups: BackupFolder;
   restore: Restore;
   sharing: Sharing;
   /** Whether every answer is held against the contract; for tests. */

@@ -1,12 +1,12 @@
 import { type Stores } from '#server/kept/stores';
 import { archiveSchema } from '#server/out/archive/schema';
 import { tablesOf } from '#server/out/archive/form';
-import { type Backups } from '#server/out/backup/backups';
+import { type BackupFolder } from '#server/out/backup/backups';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { type Api } from '#server/base/http/serve';
 
 /** Everything in one archive of open forms, and what its lines look like. */
-export function archiveRoutes(api: Api, { db, now }: Stores, backups: Backups, heavy: Heavy): void {
+export function archiveRoutes(api: Api, { db, now }: Stores, backups: BackupFolder, heavy: Heavy): void {
   api.serve('archive', async ({ res }) => {
     const at = now().toISOString();
     res.attachment(`welcome-${at.slice(0, 10)}.zip`);

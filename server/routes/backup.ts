@@ -7,7 +7,7 @@ import { open, rename } from 'node:fs/promises';
 import { isAbsolute } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { type Heavy } from '#server/out/heavy/heavy';
-import { type Backups } from '#server/out/backup/backups';
+import { type BackupFolder } from '#server/out/backup/backups';
 import { OutOfRange } from '#core/units/check';
 import { notFound, Problem } from '#server/base/http/problem';
 import { type Api } from '#server/base/http/serve';
@@ -32,7 +32,7 @@ async function headOf(path: string): Promise<string> {
 export function backupRoutes(
   api: Api,
   { folder }: Stores,
-  backups: Backups,
+  backups: BackupFolder,
   heavy: Heavy,
   restore: Restore,
 ): void {

@@ -3,7 +3,7 @@ import { type Batch } from '#contract/batches';
 import { costOf } from '#core/batch/planned';
 import { scoopOf } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
-import { school } from '#core/recipe/schools';
+import { approachOf } from '#core/recipe/approaches';
 import { type BatchStore } from '#server/kept/batches';
 import { notFound } from '#server/base/http/problem';
 import { putAwayRoutes } from '#server/base/http/put-away';
@@ -30,7 +30,7 @@ export function batchRoutes(
       throw notFound('version', given.mixVersionId);
     }
     const measure = scoopOf(scoop, measures.all(), units);
-    const way = school(by ?? '');
+    const way = approachOf(by ?? '');
     const judgedBy = windows.wantedIn(library.library(), way);
     const snapshot = snapshotBatch(recipe, judgedBy, { units, scoop, measure }, kit, way);
     const cost = costOf(snapshot, prices());

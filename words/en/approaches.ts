@@ -1,4 +1,4 @@
-import { type ApproachFacts } from '#core/recipe/schools';
+import { type ApproachFacts } from '#core/recipe/approaches';
 import { type Words } from '#words/catalog';
 
 /** Approaches: what each is, what it is good at, what it costs and what it risks. Common practice, no source. */

@@ -8,7 +8,7 @@ import { Problem } from '#server/base/http/problem';
 export type Tasks = Readonly<Record<string, (input: never) => Promise<unknown>>>;
 
 /** Where long work is done. */
-export interface Heavy<T extends Tasks> {
+export interface HeavyTasks<T extends Tasks> {
   /**
    * @param signal raised when nobody waits for it any more: what waits is forgotten, what runs is cut off
    * @throws Problem 429 when too much waits already
@@ -20,13 +20,13 @@ export interface Heavy<T extends Tasks> {
   ): Promise<Awaited<ReturnType<T[K]>>>;
 }
 
-export interface Job {
+export interface PoolJob {
   name: string;
   input: unknown;
 }
 
 /** What a thread answers: errors lose their kind on the way, so they are told as what they are. */
-export type Outcome =
+export type PoolOutcome =
   | { done: unknown }
   | {
       failed: string;
@@ -41,8 +41,8 @@ const MOST_WAITING = 16;
 const IDLE_MS = 60_000;
 
 /** A few threads beside the server's own, started when they are needed; what comes meanwhile waits its turn. */
-export class Pool<T extends Tasks> implements Heavy<T> {
-  private readonly threads: Piscina<Job, Outcome>;
+export class Pool<T extends Tasks> implements HeavyTasks<T> {
+  private readonly threads: Piscina<PoolJob, PoolOutcome>;
 
   /** @param worker path of the module that a thread runs: its default export takes a Job and gives an Outcome */
   constructor(worker: string) {

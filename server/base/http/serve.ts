@@ -12,7 +12,7 @@ import { isFromAfar } from '#server/base/http/afar';
 import { parse, Problem } from '#server/base/http/problem';
 
 /** What a handler gets: checked, with defaults filled in. */
-export interface Asked<K extends EndpointName> {
+export interface AskedOfServer<K extends EndpointName> {
   params: Params<K>;
   query: QueryTaken<K>;
   body: BodyTaken<K>;
@@ -43,7 +43,7 @@ type Reply<K extends EndpointName> =
         : Kind<K> extends 'calendar'
           ? string
           : void;
-type Handler<K extends EndpointName> = (asked: Asked<K>) => Reply<K> | Promise<Reply<K>>;
+type Handler<K extends EndpointName> = (asked: AskedOfServer<K>) => Reply<K> | Promise<Reply<K>>;
 
 /** Serves the endpoints of the contract: parses what comes in, sends what the handler gives back. */
 export class Api {

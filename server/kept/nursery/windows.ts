@@ -1,7 +1,7 @@
 import { ownWindowsSchema } from '#contract/windows';
 import { askedByOwner, askedTogether, noOwnWindows, type OwnWindows } from '#core/recipe/windows-wanted';
 import { type Library } from '#core/recipe/library';
-import { type School, windowsOfSchool } from '#core/recipe/schools';
+import { type Approach, windowsOfApproach } from '#core/recipe/approaches';
 import { type Folder } from '#server/base/database/folder';
 
 /** Windows that the nursery set for itself. */
@@ -17,11 +17,11 @@ export class Windows {
     this.folder.windows = JSON.stringify(windows);
   }
 
-  /** The library as somebody of this way of working judges by it. */
-  wantedIn(library: Library, school: School | undefined): Library {
+  /** The library as somebody of this approach judges by it. */
+  wantedIn(library: Library, school: Approach | undefined): Library {
     return {
       ...library,
-      windows: askedTogether(school && windowsOfSchool(school), askedByOwner(this.own)),
+      windows: askedTogether(school && windowsOfApproach(school), askedByOwner(this.own)),
     };
   }
 }

@@ -10,7 +10,7 @@ export const ARCHIVE_LIMITS = {
 } as const;
 
 /** A column as an archive holds it. */
-export interface Column {
+export interface TableColumn {
   /** In the database. */
   column: string;
   /** In a line of the archive: JSON columns go as what they hold, without their ending. */
@@ -20,7 +20,7 @@ export interface Column {
 }
 export interface Table {
   table: string;
-  columns: Column[];
+  columns: TableColumn[];
 }
 
 /** Pictures go as files of their own beside the lines. */
@@ -71,7 +71,7 @@ export function tablesOf(db: Db): Table[] {
         .filter(({ name }) => !(table === PICTURES.table && name === PICTURES.column))
         .map(({ name, type, notnull, pk }) => ({
           ...{ column: name, name: name.replace(/_json$/, '') },
-          kind: name.endsWith('_json') ? 'json' : (type.toLowerCase() as Column['kind']),
+          kind: name.endsWith('_json') ? 'json' : (type.toLowerCase() as TableColumn['kind']),
           nullable: notnull === 0 && pk === 0,
         })),
     }));

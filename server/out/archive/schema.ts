@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Column, type Table } from '#server/out/archive/form';
+import { type TableColumn, type Table } from '#server/out/archive/form';
 import { held } from '#server/out/archive/held';
 
 const says: Readonly<Record<string, string>> = {
@@ -19,7 +19,7 @@ const says: Readonly<Record<string, string>> = {
   origin: 'starter: comes with Welcome; user: your own',
 };
 
-function schemaOf(table: string, { name, kind, nullable }: Column): object {
+function schemaOf(table: string, { name, kind, nullable }: TableColumn): object {
   const known = held[`${table}.${name}`];
   const usual =
     kind === 'json'

@@ -7,7 +7,7 @@ import { MIGRATIONS, migrate } from '#server/base/database/migrate';
 import {
   ARCHIVE_FORMAT,
   ARCHIVE_LIMITS,
-  type Column,
+  type TableColumn,
   type Head,
   HEAD_FILE,
   PICTURES,
@@ -79,7 +79,11 @@ function sumOf({ format, sums }: Head, name: string): string | undefined {
   return sum;
 }
 
-function valueOf(value: unknown, { kind, nullable, name }: Column, where: string): string | number | null {
+function valueOf(
+  value: unknown,
+  { kind, nullable, name }: TableColumn,
+  where: string,
+): string | number | null {
   if (value === null || value === undefined) {
     if (nullable && value === null) return null;
     throw wrong(`${where}, ${name}`, value ?? 'nothing', 'something');

@@ -19,7 +19,7 @@ import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
 import request from 'supertest';
 import { OutOfRange } from '#core/units/check';
-import { Backups, backupsIn, backupFolder } from '#server/out/backup/backups';
+import { BackupFolder, backupsIn, backupFolder } from '#server/out/backup/backups';
 import { lookAt } from '#server/out/backup/checked';
 import { kept } from '#server/out/backup/keeping';
 import { CANNOT_WRITE, rescueApp } from '#server/routes/rescue';
@@ -338,10 +338,10 @@ test('killed in the middle of backups, restores and upgrades, eighteen times: ea
 
 describe('kept by their own rules', () => {
   /** Backups of a nursery whose clock can be set. */
-  const backups = (): { it: Backups; at: (moment: string) => void; names: () => string[] } => {
+  const backups = (): { it: BackupFolder; at: (moment: string) => void; names: () => string[] } => {
     const db = openDatabase(data);
     let now = '2031-03-04T06:00:00Z';
-    const it = new Backups(db, data, new Folder(db), () => new Date(now));
+    const it = new BackupFolder(db, data, new Folder(db), () => new Date(now));
     const names = (): string[] => it.list().map(({ at, why }) => `${at.slice(0, 16)} ${why}`);
     return { it, at: (moment) => (now = moment), names };
   };

@@ -14,20 +14,20 @@ import {
 import { join } from 'node:path';
 import { OutOfRange } from '#core/units/check';
 import { type Counts, countsOf } from '#server/out/backup/checked';
-import { type FileWork, here, type Sealed } from '#server/out/backup/files';
+import { type FileWork, here, type SealedFile } from '#server/out/backup/files';
 import { kept } from '#server/out/backup/keeping';
 import { type SentFile } from '#server/base/http/serve';
 import { type Db } from '#server/base/database/db';
 import { type Folder, leaveMachineBehind } from '#server/base/database/folder';
 
-export type Why = 'daily' | 'asked' | 'brought';
+export type BackupReason = 'daily' | 'asked' | 'brought';
 
-export interface Backup {
+export interface BackupMade {
   /** Of the file, without its folder. */
   name: string;
   /** ISO 8601, UTC. */
   at: string;
-  why: Why;
+  why: BackupReason;
   bytes: number;
   counts: Counts;
 }
@@ -43,18 +43,18 @@ const NAME = /^welcome-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})-(\d{3})Z-(dai
 export const backupFolder = (data: string): string => join(data, FOLDER);
 
 /** When and why one was made, by its name; null for another file. */
-function readName(name: string): { at: string; why: Why } | null {
+function readName(name: string): { at: string; why: BackupReason } | null {
   const found = NAME.exec(name);
   if (!found) return null;
   const [, day, hour, minute, second, ms, why] = found;
-  return { at: `${day}T${hour}:${minute}:${second}.${ms}Z`, why: why as Why };
+  return { at: `${day}T${hour}:${minute}:${second}.${ms}Z`, why: why as BackupReason };
 }
 
 /** Whole backups of a folder, newest first; what was begun and not finished is none. */
-export function backupsIn(folder: string): Backup[] {
+export function backupsIn(folder: string): BackupMade[] {
   if (!existsSync(folder)) return [];
   return readdirSync(folder)
-    .flatMap((name): Backup[] => {
+    .flatMap((name): BackupMade[] => {
       const read = readName(name);
       const beside = join(folder, `${name}.json`);
       if (!read || !existsSync(beside)) return [];
@@ -69,8 +69,8 @@ export function backupsIn(folder: string): Backup[] {
 }
 
 /** Online snapshots by the database's own backup: written aside, checked, and only then given their name. */
-export class Backups {
-  private making: Promise<Backup> | null = null;
+export class BackupFolder {
+  private making: Promise<BackupMade> | null = null;
   /** Paths that are being written at this moment. */
   private readonly writing = new Set<string>();
   /** Why the second place does not have the newest, in words; empty where it does or there is none. */
@@ -88,7 +88,7 @@ export class Backups {
     return backupFolder(this.data);
   }
 
-  list(): Backup[] {
+  list(): BackupMade[] {
     return backupsIn(this.place);
   }
 
@@ -107,7 +107,7 @@ export class Backups {
    * One after the other: who asks while one is under way gets one that holds what has been entered by now.
    * @throws Error in words where it is not whole
    */
-  make(why: Why): Promise<Backup> {
+  make(why: BackupReason): Promise<BackupMade> {
     const before = this.making?.catch(() => null) ?? Promise.resolve();
     const made = before.then(() => this.write(why));
     this.making = made;
@@ -115,13 +115,13 @@ export class Backups {
   }
 
   /** One a day, from the first look of the day on. @returns null where today has one */
-  async daily(): Promise<Backup | null> {
+  async daily(): Promise<BackupMade | null> {
     const today = this.now().toISOString().slice(0, 10);
     const made = this.list().some(({ at, why }) => why === 'daily' && at.startsWith(today));
     return made ? null : this.make('daily');
   }
 
-  private async write(why: Why): Promise<Backup> {
+  private async write(why: BackupReason): Promise<BackupMade> {
     const { name, at, part } = this.begin(why);
     try {
       return await this.writeTo(part, name, at, why);
@@ -130,7 +130,7 @@ export class Backups {
     }
   }
 
-  private async writeTo(part: string, name: string, at: string, why: Why): Promise<Backup> {
+  private async writeTo(part: string, name: string, at: string, why: BackupReason): Promise<BackupMade> {
     const before = this.counts();
     await this.work.snapshot(this.db, part);
     const after = this.counts();
@@ -155,7 +155,7 @@ export class Backups {
    * @param write writes it to a path
    * @throws OutOfRange in words where it is no whole data file of Welcome
    */
-  async bring(write: (to: string) => Promise<void>): Promise<Backup> {
+  async bring(write: (to: string) => Promise<void>): Promise<BackupMade> {
     const { name, at, part } = this.begin('brought');
     try {
       await write(part);
@@ -222,7 +222,7 @@ export class Backups {
     }
   }
 
-  private begin(why: Why): { name: string; at: string; part: string } {
+  private begin(why: BackupReason): { name: string; at: string; part: string } {
     mkdirSync(this.place, { recursive: true });
     for (const left of readdirSync(this.place).filter((name) => name.endsWith(PART))) {
       const path = join(this.place, left);
@@ -240,9 +240,9 @@ export class Backups {
   private async finish(
     name: string,
     at: string,
-    why: Why,
-    { counts, sha256 }: Extract<Sealed, { good: true }>,
-  ): Promise<Backup> {
+    why: BackupReason,
+    { counts, sha256 }: Extract<SealedFile, { good: true }>,
+  ): Promise<BackupMade> {
     const file = join(this.place, name);
     writeFileSync(`${file}.json`, JSON.stringify({ counts, sha256 }));
     renameSync(`${file}${PART}`, file);
@@ -257,7 +257,7 @@ export class Backups {
    */
   private clear(place: string, made: string): void {
     const all = backupsIn(place);
-    const of = (kind: Why): Backup[] => all.filter(({ why }) => why === kind);
+    const of = (kind: BackupReason): BackupMade[] => all.filter(({ why }) => why === kind);
     const days = kept(of('daily').map(({ at }) => new Date(at))).map((at) => at.toISOString());
     const keep = new Set([
       ...of('daily').flatMap(({ name, at }) => (days.includes(at) ? [name] : [])),

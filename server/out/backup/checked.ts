@@ -16,7 +16,7 @@ export function countsOf(db: Database.Database): Counts {
   return Object.fromEntries(countedTables.map((table) => [table, count(table)])) as Counts;
 }
 
-export type Looked =
+export type Checked =
   { good: true; counts: Counts; schema: number; id: string } | { good: false; why: string };
 
 const PIECE = 1 << 20;
@@ -52,7 +52,7 @@ function altered(file: string): string | null {
  * is unaltered, by the note beside it where it has one.
  * Nothing is written to it, nor beside it.
  */
-export function lookAt(file: string): Looked {
+export function lookAt(file: string): Checked {
   if (!existsSync(file)) return { good: false, why: 'it is not there' };
   if (statSync(file).size === 0) return { good: false, why: 'it is empty' };
   let db: Database.Database | undefined;

@@ -1,16 +1,17 @@
 import Database from 'better-sqlite3';
 import { closeSync, copyFileSync, fsyncSync, openSync } from 'node:fs';
-import { type Looked, lookAt, sha256 } from '#server/out/backup/checked';
+import { type Checked, lookAt, sha256 } from '#server/out/backup/checked';
 import { type Db } from '#server/base/database/db';
 
 /** What was looked at, with its SHA-256; why it is none otherwise. */
-export type Sealed = (Extract<Looked, { good: true }> & { sha256: string }) | { good: false; why: string };
+export type SealedFile =
+  (Extract<Checked, { good: true }> & { sha256: string }) | { good: false; why: string };
 
 /** Work on whole files, that takes as long as they are large: it may be done in a thread beside the server. */
 export interface FileWork {
   /** Copies an open database as it stands into one file. */
   snapshot: (db: Db, to: string) => Promise<void>;
-  seal: (file: string) => Promise<Sealed>;
+  seal: (file: string) => Promise<SealedFile>;
   /** @throws Error where the copy is not the same */
   copyWhole: (from: string, to: string) => Promise<void>;
 }
@@ -42,7 +43,7 @@ export async function snapshotOf(from: string, to: string): Promise<void> {
 }
 
 /** Looks at a file, puts it on the disk for good, and sums it. */
-export function seal(file: string): Sealed {
+export function seal(file: string): SealedFile {
   const looked = lookAt(file);
   if (!looked.good) return looked;
   settle(file);

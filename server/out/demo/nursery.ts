@@ -1,5 +1,5 @@
 import { type EntryData } from '#contract/record';
-import { type Job, type Recipe } from '#core/recipe/recipe';
+import { type HowMuch, type Recipe } from '#core/recipe/recipe';
 import { sketch } from '#core/recipe/sketch';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type ByTurn } from '#server/out/demo/turn';
@@ -70,7 +70,7 @@ interface DemoBatch {
   /** In the other parts of the year. */
   called?: ByTurn<string>;
   daysAgo: number;
-  job: Job;
+  job: HowMuch;
 }
 
 export const demoBatches: readonly DemoBatch[] = [

@@ -141,7 +141,7 @@ export function demoSeason(db: Db, now: Date, key: (n: number) => string): void 
       const crop = known.get(line.crop)!;
       return {
         ...{ ...given, id: i + 1 },
-        // Sown in the house mix where the nursery keeps it; the way of working has one for the rest.
+        // Sown in the house mix where the nursery keeps it; the approach has one for the rest.
         ...(seedMix && {
           steps: crop.steps.map((step) =>
             step.stage === 'germination' ? { ...step, mix: seedMix.mixId } : step,

@@ -8,7 +8,7 @@ import { createServer as createSealed, type Server as SealedServer } from 'node:
 import { type Socket } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
 import QRCode from 'qrcode';
-import { type ShareWay, type Sharing as Answer } from '#contract/devices';
+import { type ShareWay, type SharingDoor as Answer } from '#contract/devices';
 import { fingerprintOf, isPrivate, type Sealed, sealed } from '#server/base/security/authority';
 import { Pairing } from '#server/base/security/pairing';
 import { type DeviceStore } from '#server/kept/devices';

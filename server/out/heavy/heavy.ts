@@ -1,5 +1,5 @@
 import { fileURLToPath } from 'node:url';
-import { type Heavy as HeavyOf, Pool } from '#server/base/heavy/pool';
+import { type HeavyTasks as HeavyOf, Pool } from '#server/base/heavy/pool';
 import { type tasks } from '#server/out/heavy/tasks';
 
 /** All long work of the server. */

@@ -2,8 +2,8 @@ import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { compareCounts } from '#core/stats/compare';
 import { type CompareJob } from '#contract/counts';
-import { type Looked, lookAt } from '#server/out/backup/checked';
-import { copyWhole, seal, type Sealed, snapshotOf } from '#server/out/backup/files';
+import { type Checked, lookAt } from '#server/out/backup/checked';
+import { copyWhole, seal, type SealedFile, snapshotOf } from '#server/out/backup/files';
 import { prepareRestore } from '#server/out/backup/restore';
 import { pack } from '#server/out/archive/pack';
 import { unpack } from '#server/out/archive/unpack';
@@ -21,10 +21,10 @@ export const tasks = {
   pack,
   unpack,
   /** Whether a file is a whole and unaltered one. */
-  look: async ({ file }: { file: string }): Promise<Looked> => Promise.resolve(lookAt(file)),
+  look: async ({ file }: { file: string }): Promise<Checked> => Promise.resolve(lookAt(file)),
   /** Of a data file that is open, as it stands. */
   snapshot: async ({ from, to }: { from: string; to: string }): Promise<void> => snapshotOf(from, to),
-  seal: async ({ file }: { file: string }): Promise<Sealed> => Promise.resolve(seal(file)),
+  seal: async ({ file }: { file: string }): Promise<SealedFile> => Promise.resolve(seal(file)),
   copyWhole: async ({ from, to }: { from: string; to: string }): Promise<void> =>
     Promise.resolve(copyWhole(from, to)),
   /** A copy of a backup, ready to be put in place. */

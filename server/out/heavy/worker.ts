@@ -1,4 +1,4 @@
-import { type Job, type Outcome } from '#server/base/heavy/pool';
+import { type PoolJob, type PoolOutcome } from '#server/base/heavy/pool';
 import { OutOfRange } from '#core/units/check';
 import { tasks } from '#server/out/heavy/tasks';
 
@@ -8,7 +8,7 @@ const codeOf = (error: unknown): string | null => {
 };
 
 /** Does one job in this thread. */
-export default async function work({ name, input }: Job): Promise<Outcome> {
+export default async function work({ name, input }: PoolJob): Promise<PoolOutcome> {
   const task = tasks[name as keyof typeof tasks] as (input: unknown) => Promise<unknown>;
   try {
     return { done: await task(input) };

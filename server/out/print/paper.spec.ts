@@ -9,7 +9,7 @@ import { isCare } from '#core/judge/flag';
 import { judgeMix } from '#core/judge/judge';
 import { stages } from '#core/mix/stage';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
-import { schools } from '#core/recipe/schools';
+import { approaches } from '#core/recipe/approaches';
 import { sketch } from '#core/recipe/sketch';
 import { readOut, showQuantity, withUnit } from '#core/units/said';
 import { type UnitSystem } from '#core/units/show';
@@ -40,7 +40,7 @@ const anyRecipe = fc
     lime: fc.double({ min: 0, max: 30, noNaN: true }),
     litres: fc.double({ min: 0.5, max: 800, noNaN: true }),
     heat: fc.constantFrom(...heats),
-    school: fc.constantFrom(...schools),
+    school: fc.constantFrom(...approaches),
   })
   .map(({ stage, vessel, parts, lime, litres, heat, school }) => ({
     recipe: sketch(stage, vessel, Object.fromEntries(parts), {
@@ -51,7 +51,7 @@ const anyRecipe = fc
     school,
   }));
 
-function batchOf(recipe: Recipe, heat: (typeof heats)[number], school: (typeof schools)[number]): Batch {
+function batchOf(recipe: Recipe, heat: (typeof heats)[number], school: (typeof approaches)[number]): Batch {
   const snapshot = snapshotBatch(
     recipe,
     library,
@@ -75,12 +75,12 @@ function batchOf(recipe: Recipe, heat: (typeof heats)[number], school: (typeof s
 
 const METRIC = /(?<![\w/])\d[\d.,]* (°C|mm|cm|mL|L|kg|g|g\/L|mg\/L)(?![\w/])/;
 
-test('the paper says what the page says: the same flags, amounts, steps and units, for each way of working', async () => {
+test('the paper says what the page says: the same flags, amounts, steps and units, for each approach', async () => {
   await fc.assert(
     fc.asyncProperty(anyRecipe, fc.constantFrom(...systems), async ({ recipe, heat, school }, units) => {
       const batch = batchOf(recipe, heat, school);
       const { snapshot } = batch;
-      // The card of a way of working is judged as the mix page judges it.
+      // The card of an approach is judged as the mix page judges it.
       const page = judgeMix(mixInputOf(recipe, library), { library, loudness: school.loudness });
       expect(snapshot.flags.map((f) => [f.code, f.severity])).toEqual(
         page.flags.map((f) => [f.code, f.severity]),

@@ -7,7 +7,7 @@ import { type Crop } from '#core/season/crop';
 import { OutOfRange } from '#core/units/check';
 
 /** One thing, whatever its kind: what it is called, and what it is without its number here. */
-export interface Thing {
+export interface SharedThing {
   id: string;
   name: string;
   what: unknown;
@@ -27,7 +27,7 @@ const without = <T extends { id: string; name: string }>(row: T): unknown => {
   return plain(rest);
 };
 
-export const thingsOf = (share: Pick<SharedFile, ShareKind>): Record<ShareKind, Thing[]> => ({
+export const thingsOf = (share: Pick<SharedFile, ShareKind>): Record<ShareKind, SharedThing[]> => ({
   materials: share.materials.map(({ row }) => ({ id: row.id, name: row.name, what: without(row) })),
   products: share.products.map(({ row }) => ({ id: row.id, name: row.name, what: without(row) })),
   vessels: share.vessels.map((row) => ({ id: row.id, name: row.name, what: without(row) })),
@@ -36,7 +36,10 @@ export const thingsOf = (share: Pick<SharedFile, ShareKind>): Record<ShareKind, 
 });
 
 /** The one here that it is, or that stands in its way. */
-function match(thing: Thing, here: readonly Thing[]): { state: ShareLine['state']; id: string | null } {
+function match(
+  thing: SharedThing,
+  here: readonly SharedThing[],
+): { state: ShareLine['state']; id: string | null } {
   const kin = here.filter(({ id, name }) => id === thing.id || name === thing.name);
   const same = kin.find(({ name, what }) => name === thing.name && isDeepStrictEqual(what, thing.what));
   if (same) return { state: 'same', id: same.id };
@@ -45,8 +48,8 @@ function match(thing: Thing, here: readonly Thing[]): { state: ShareLine['state'
 
 /** Of every thing of a file whether it is new, the same, or different; what stands on a different one is different. */
 function matches(
-  things: Record<ShareKind, Thing[]>,
-  here: Record<ShareKind, readonly Thing[]>,
+  things: Record<ShareKind, SharedThing[]>,
+  here: Record<ShareKind, readonly SharedThing[]>,
 ): Record<ShareKind, ReturnType<typeof match>[]> {
   const plainly = (kind: ShareKind): ReturnType<typeof match>[] =>
     things[kind].map((thing) => match(thing, here[kind]));
@@ -69,7 +72,7 @@ function matches(
 }
 
 /** What a file brings that is new, the same, or different from what is here. */
-export function look(share: SharedFile, here: Record<ShareKind, readonly Thing[]>): ShareLine[] {
+export function look(share: SharedFile, here: Record<ShareKind, readonly SharedThing[]>): ShareLine[] {
   const things = thingsOf(share);
   const found = matches(things, here);
   return shareKinds.flatMap((kind) =>
@@ -78,7 +81,7 @@ export function look(share: SharedFile, here: Record<ShareKind, readonly Thing[]
 }
 
 export interface Into {
-  here: Record<ShareKind, readonly Thing[]>;
+  here: Record<ShareKind, readonly SharedThing[]>;
   /** Keeps one under a key. @returns its id here */
   add: {
     materials: (key: string, it: SharedFile['materials'][number]) => string;

@@ -54,7 +54,7 @@ export const routes: Routes = [
       // As they were called before: bookmarks and calendars still lead there.
       { path: 'standing', redirectTo: 'growing' },
       { path: 'better', redirectTo: 'compare' },
-      place('growing', common.plants, () => import('./plants/plant-list').then((m) => m.PlantList)),
+      place('growing', common.plants, () => import('./plants/plant-list').then((m) => m.PlantListPage)),
       place('new', texts.newPlanting, () => import('./plants/plant-new').then((m) => m.PlantNew)),
       place('compare', texts.compareResults, () =>
         import('./plants/compare-page').then((m) => m.ComparePage),

@@ -10,7 +10,7 @@ import { MadeForChoice } from '../data/made-for';
 import { SeasonService } from '../data/season';
 import { NurseryService } from '../data/nursery';
 import { Notices } from '../data/notices';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { ScoopChoice } from '../data/scoop-choice';
 import { Units } from '../data/units';
 import { RecipeStore } from '../bench/recipe-store';
@@ -43,7 +43,7 @@ export class BatchNew {
   private readonly batches = inject(BatchesService);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
-  private readonly school = inject(SchoolChoice).school;
+  private readonly approach = inject(ApproachChoice).approach;
   private readonly units = inject(Units);
   private readonly nursery = inject(NurseryService);
   private readonly kit = inject(KitChoice).kit;
@@ -88,7 +88,7 @@ export class BatchNew {
           scoop: fittingScoop(this.store.litres() / 6, system).id,
         },
         this.kit(),
-        this.school(),
+        this.approach(),
       );
     } catch (error) {
       if (error instanceof OutOfRange) return null;
@@ -121,7 +121,7 @@ export class BatchNew {
       madeOn: this.madeOn.value(),
       units: this.units.system(),
       scoop: this.scoop.id(),
-      school: this.school().id,
+      school: this.approach().id,
       kit: this.kit(),
       madeFor: steps,
     };

@@ -1,9 +1,9 @@
 import { TestBed } from '@angular/core/testing';
-import { schools } from '#core/recipe/schools';
+import { approaches } from '#core/recipe/approaches';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { bench, giveLibrary } from '#testing/page';
 import { Notices } from '../data/notices';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { RecipeStore } from './recipe-store';
 
 let store: RecipeStore;
@@ -82,12 +82,12 @@ test('another stage brings its starting mix while nothing is changed, and only t
   expect(store.recipe()).toEqual({ ...starterMixes.potting, compactionPct: 5, stage: 'rooting' });
 });
 
-test('the way of working decides what a stage starts from', () => {
-  TestBed.inject(SchoolChoice).follow('coir');
+test('the approach decides what a stage starts from', () => {
+  TestBed.inject(ApproachChoice).follow('coir');
   store.toStage('potting');
-  expect(store.recipe()).toEqual(schools.find((s) => s.id === 'coir')!.mixes.potting);
+  expect(store.recipe()).toEqual(approaches.find((s) => s.id === 'coir')!.mixes.potting);
   // A stage that it has no mix for starts from the usual one.
-  TestBed.inject(SchoolChoice).follow('acid-peat');
+  TestBed.inject(ApproachChoice).follow('acid-peat');
   store.toStage('rooting');
   expect(store.recipe()).toEqual(starterMixes.rooting);
 });

@@ -3,7 +3,7 @@ import { usualMoisture } from '#core/mix/moisture';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { batchSheet, type BatchSheet } from '#core/batch/sheet';
 import { judgeMix, type Judgement } from '#core/judge/judge';
-import { schools, windowsOfSchool } from '#core/recipe/schools';
+import { approaches, windowsOfApproach } from '#core/recipe/approaches';
 import { askedByOwner, askedTogether } from '#core/recipe/windows-wanted';
 import { type Stage } from '#core/mix/stage';
 import { type Library, lookUp } from '#core/recipe/library';
@@ -13,7 +13,7 @@ import { vesselKinds } from '#core/vessel/kinds';
 import { readKept, writeKept } from '../data/kept';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { WindowsService } from '../data/windows';
 import { type MixVersion } from '../data/mixes';
 import { filledTo, type VesselKind } from '#core/vessel/tray';
@@ -75,7 +75,7 @@ const isStill = (recipe: Recipe, opened: Recipe): boolean =>
 @Injectable({ providedIn: 'root' })
 export class RecipeStore {
   private readonly reader = inject(ReaderHere);
-  private readonly chosen = inject(SchoolChoice);
+  private readonly chosen = inject(ApproachChoice);
   private readonly notices = inject(Notices);
   private readonly windows = inject(WindowsService).own;
   private readonly fetched = inject(LibraryService).library;
@@ -91,14 +91,14 @@ export class RecipeStore {
   readonly why = computed(() => this.now().why ?? '');
   readonly canUndo = computed(() => this.past().length > 0);
   readonly canRedo = computed(() => this.future().length > 0);
-  /** What there is, with the windows that the nursery and the way of working want. */
+  /** What there is, with the windows that the nursery and the approach want. */
   readonly library = computed((): Library | null => {
     const library = this.fetched();
     if (!library) return null;
     const own = this.windows.value();
     return {
       ...library,
-      windows: askedTogether(windowsOfSchool(this.chosen.school()), own && askedByOwner(own)),
+      windows: askedTogether(windowsOfApproach(this.chosen.approach()), own && askedByOwner(own)),
     };
   });
   /** What it goes into; the starter kinds until the library is there. */
@@ -122,7 +122,7 @@ export class RecipeStore {
     if (this.recipe().components.length === 0) return { state: 'impossible', why: texts.nothingIsInItYet };
     try {
       const judgement = judgeMix(mixInputOf(this.recipe(), library), {
-        loudness: this.chosen.school().loudness,
+        loudness: this.chosen.approach().loudness,
         library,
       });
       const moisture = usualMoisture(this.kind().vessel);
@@ -225,17 +225,17 @@ export class RecipeStore {
     this.now.update(({ recipe }) => ({ recipe, opened: mix }));
   }
 
-  /** Another stage: the starting mix of the school, if the present recipe is still one; else only the stage changes. */
+  /** Another stage: the starting mix of the approach, if the present recipe is still one; else only the stage changes. */
   toStage(stage: Stage): void {
-    const own = this.chosen.school().mixes;
+    const own = this.chosen.approach().mixes;
     const asText = JSON.stringify(this.recipe());
-    const starts = [...schools.flatMap((s) => Object.values(s.mixes)), ...Object.values(starterMixes)];
+    const starts = [...approaches.flatMap((s) => Object.values(s.mixes)), ...Object.values(starterMixes)];
     const untouched = starts.some((r) => JSON.stringify(r) === asText);
     if (untouched) this.set(own[stage] ?? starterMixes[stage], 'stage', null);
     else this.patch({ stage }, 'stage');
   }
 
-  /** The starting mix of a school for a stage. */
+  /** The starting mix of an approach for a stage. */
   startWith(recipe: Recipe): void {
     this.set(recipe, `school ${Date.now()}`, null);
   }

@@ -6,7 +6,7 @@ import { applyFix } from '#core/recipe/fix';
 import { fixed } from '#core/units/show';
 import { Notices } from '../data/notices';
 import { ShelfService } from '../data/shelf';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { readingWords } from '../ui/words/words';
 import { RecipeStore } from './recipe-store';
 import { remedies as texts } from '#words/en/places/bench/remedies';
@@ -18,7 +18,7 @@ const PAUSE_MS = 150;
 @Injectable({ providedIn: 'root' })
 export class Remedies {
   private readonly store = inject(RecipeStore);
-  private readonly school = inject(SchoolChoice).school;
+  private readonly approach = inject(ApproachChoice).approach;
   private readonly shelf = inject(ShelfService);
   private readonly notices = inject(Notices);
   private readonly found = signal<ReadonlyMap<string, Remedy | null> | null>(null);
@@ -60,7 +60,7 @@ export class Remedies {
   private of(flag: Flag): Remedy | null {
     const [outcome, library] = [this.store.outcome(), this.store.library()];
     if (outcome.state !== 'computed' || !library) return null;
-    const { loudness, never = [] } = this.school();
+    const { loudness, never = [] } = this.approach();
     const lines = this.shelf.lines.value();
     return remedyOf(flag, this.store.recipe(), outcome.judgement, library, {
       ...{ loudness, never },

@@ -11,7 +11,7 @@ import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';
 import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { readingWords, shortName } from '../ui/words/words';
 import { RecipeStore } from './recipe-store';
 import { whatBecame as texts } from '#words/en/places/bench/what-became';
@@ -100,7 +100,7 @@ export class WhatBecame {
   private readonly plants = inject(PlantsService);
   private readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
-  private readonly school = inject(SchoolChoice).school;
+  private readonly approach = inject(ApproachChoice).approach;
   private readonly there = resourceOf(
     computed(() => `${this.of()} ${this.id()}`),
     () => this.plants.results(this.of(), this.id()),
@@ -146,7 +146,7 @@ export class WhatBecame {
     const library = this.store.library();
     if (!library) return [];
     try {
-      return nextTime(this.recipe(), this.suspects(), library, this.school().never).map((one) => ({
+      return nextTime(this.recipe(), this.suspects(), library, this.approach().never).map((one) => ({
         ...one,
         name: this.name(one.cause),
         what: this.what(one.fix),

@@ -2,13 +2,13 @@ import { type HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { bench } from '#testing/page';
-import { Api, ApiError } from './api';
+import { ApiClient, ApiError } from './api';
 
 let http: HttpTestingController;
-let api: Api;
+let api: ApiClient;
 beforeEach(() => {
   http = bench();
-  api = TestBed.inject(Api);
+  api = TestBed.inject(ApiClient);
 });
 const keyOf = (path: string): string => {
   const sent = http.expectOne(path);

@@ -57,7 +57,7 @@ export type GivenToCreate<K extends CreateName> = InPath<K> & {
 
 /** The one way to the server: endpoints by name, typed by the contract; failures as ApiError. */
 @Injectable({ providedIn: 'root' })
-export class Api {
+export class ApiClient {
   private readonly http = inject(HttpClient);
   private readonly here = inject(FolderHere);
   /** Keys of what was sent and not answered, by what was sent: a reload in between makes it no second thing. */

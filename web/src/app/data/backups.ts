@@ -1,13 +1,13 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type Backup, type BackupCounts, type Backups } from '#contract/backups';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 
 /** Backups of the data folder. */
 @Injectable({ providedIn: 'root' })
 export class BackupsService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   readonly all = new Resource<Backups>(() => this.api.call('backups'));
 
   make(): Observable<void> {

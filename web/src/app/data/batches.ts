@@ -2,14 +2,14 @@ import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type Batch, type BatchLine, type NewBatch } from '#contract/batches';
 import { type About } from '#contract/about';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Making } from './making';
 import { Resource } from './resource';
 import { batches as texts } from '#words/en/places/data/batches';
 
 @Injectable({ providedIn: 'root' })
 export class BatchesService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   private readonly making = inject(Making);
   private readonly changed = new Set<() => void>();
 

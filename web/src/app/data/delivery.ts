@@ -3,7 +3,7 @@ import { firstValueFrom } from 'rxjs';
 import { type About, type AboutKind } from '#contract/about';
 import { type KeptPlantEvent } from '#contract/plants';
 import { type Entry } from '#contract/record';
-import { Api, ApiError, type Given } from './api';
+import { ApiClient, ApiError, type Given } from './api';
 import {
   type ForMaking,
   type ForUndo,
@@ -15,7 +15,7 @@ import {
 import { readdressed } from './readdressed';
 
 /** What the server has taken. */
-export type Taken =
+export type TakenByServer =
   | { entry: Entry }
   | { key: string; planting: number; event: KeptPlantEvent }
   | { make: ForMaking['make']; body: object; made: object }
@@ -23,7 +23,7 @@ export type Taken =
   | { nothing: true };
 
 /** What an answer that is none means for an entry. */
-export type Refused =
+export type RefusedByServer =
   /** Nobody answers, or not now: all wait. */
   | { kind: 'hold'; answered: boolean; waitMs: number | null }
   /** This device is not known any more: all wait until it is paired again. */
@@ -36,7 +36,7 @@ export type Refused =
 /** Answers that are not about this entry, but about the server at this moment. */
 const NOT_NOW = new Set([0, 408, 425, 429, 502, 503, 504, 507]);
 
-export function refusalOf(error: unknown): Refused {
+export function refusalOf(error: unknown): RefusedByServer {
   if (!(error instanceof ApiError)) return { kind: 'hold', answered: false, waitMs: null };
   const { status, message: why, waitMs } = error;
   if (NOT_NOW.has(status)) return { kind: 'hold', answered: status !== 0, waitMs };
@@ -49,10 +49,10 @@ export function refusalOf(error: unknown): Refused {
 /** Takes entries of this device to the server, each with the folder that it is for and what in it. */
 @Injectable({ providedIn: 'root' })
 export class Delivery {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
 
   /** @throws ApiError, to be read by `refusalOf` */
-  async deliver(item: Waiting): Promise<Taken> {
+  async deliver(item: Waiting): Promise<TakenByServer> {
     const meant = { folder: item.folder, ...(item.about && { about: item.about }) };
     if (isForUndo(item)) return this.takeBack(item, meant);
     if (isForPlanting(item)) {
@@ -76,7 +76,7 @@ export class Delivery {
   private async takeBack(
     { key, undo, on, at }: ForUndo,
     meant: Given<'addPlantEvent'>['meant'],
-  ): Promise<Taken> {
+  ): Promise<TakenByServer> {
     const found = await this.where('event', undo);
     if (found?.planting === undefined) return { nothing: true };
     const event = { kind: 'undo' as const, on, of: found.id };

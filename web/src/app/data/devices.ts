@@ -1,20 +1,20 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
-import { type Device, type Sharing, type ShareWay } from '#contract/devices';
-import { Api } from './api';
+import { type Device, type SharingDoor, type ShareWay } from '#contract/devices';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 
 /** The door to the network, and who may come in by it. */
 @Injectable({ providedIn: 'root' })
 export class DevicesService {
-  private readonly api = inject(Api);
-  readonly sharing = new Resource<Sharing>(() => this.api.call('sharing'));
+  private readonly api = inject(ApiClient);
+  readonly sharing = new Resource<SharingDoor>(() => this.api.call('sharing'));
 
-  open(way: ShareWay): Observable<Sharing> {
+  open(way: ShareWay): Observable<SharingDoor> {
     return this.api.call('setSharing', { body: { way } }).pipe(tap((now) => this.sharing.change(() => now)));
   }
 
-  pair(): Observable<Sharing> {
+  pair(): Observable<SharingDoor> {
     return this.api.call('pairDevice').pipe(tap((now) => this.sharing.change(() => now)));
   }
 
@@ -29,4 +29,4 @@ export class DevicesService {
   }
 }
 
-export type { Device, Sharing, ShareWay };
+export type { Device, SharingDoor, ShareWay };

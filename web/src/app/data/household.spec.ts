@@ -18,7 +18,7 @@ import { type KeptPlantEvent } from '#contract/plants';
 import { type KeptEvent, standing } from '#core/plants/planting';
 import { MemoryOutbox } from '#testing/memory-outbox';
 import { serve, type Served } from '#testing/serve';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Delivery } from './delivery';
 import { FolderHere } from './folder-here';
 import { NurseryService } from './nursery';
@@ -126,7 +126,7 @@ const ask = (method: string, path: string, body?: object): Promise<unknown> =>
 function open(device: Pick<Device, 'wire' | 'store'>): Outbox {
   const injector = createEnvironmentInjector(
     [
-      ...[Outbox, Delivery, Api, FolderHere, NurseryService],
+      ...[Outbox, Delivery, ApiClient, FolderHere, NurseryService],
       { provide: HttpBackend, useValue: device.wire },
       { provide: HttpClient, useFactory: () => new HttpClient(device.wire) },
       { provide: OUTBOX_STORE, useValue: device.store },

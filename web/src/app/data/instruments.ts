@@ -4,7 +4,7 @@ import { type DayForecast } from '#core/season/weather-risks';
 import { type Answer } from '#contract/endpoints';
 import { addressOf } from '#contract/routes';
 import { type Fault, type InstrumentInfo, type InstrumentReading } from '#contract/instruments';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 import { followStream } from './shared-stream';
 import { instruments as texts } from '#words/en/places/data/instruments';
@@ -18,7 +18,7 @@ export const faultWords: Record<Fault, string> = {
 /** Live readings, shared by all who look; the stream opens with the first and closes with the last. */
 @Injectable({ providedIn: 'root' })
 export class InstrumentsService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   readonly all = new Resource<readonly InstrumentInfo[]>(() => this.api.call('instruments'));
   private readonly live = signal<ReadonlyMap<string, InstrumentReading>>(new Map());
   private readonly open = signal(false);

@@ -1,11 +1,11 @@
 import { type Signal, signal } from '@angular/core';
 
 /** For the whole device, or for one tab of it. */
-export type Where = 'device' | 'tab';
-const storage = (where: Where): Storage => (where === 'device' ? localStorage : sessionStorage);
+export type KeptWhere = 'device' | 'tab';
+const storage = (where: KeptWhere): Storage => (where === 'device' ? localStorage : sessionStorage);
 
 /** What is kept under a name; undefined for nothing, for nonsense, and in a browser that keeps nothing. */
-export function readKept(name: string, where: Where = 'device'): unknown {
+export function readKept(name: string, where: KeptWhere = 'device'): unknown {
   try {
     const text = storage(where).getItem(`welcome.${name}`);
     return text === null ? undefined : parsed(text);
@@ -24,7 +24,7 @@ function parsed(text: string): unknown {
 }
 
 /** Keeps something; undefined forgets it. @returns whether the browser keeps it */
-export function writeKept(name: string, value: unknown, where: Where = 'device'): boolean {
+export function writeKept(name: string, value: unknown, where: KeptWhere = 'device'): boolean {
   try {
     if (value === undefined) storage(where).removeItem(`welcome.${name}`);
     else storage(where).setItem(`welcome.${name}`, JSON.stringify(value));

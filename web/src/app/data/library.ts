@@ -6,7 +6,7 @@ import { type TableName, type Taken } from '#contract/tables';
 import { type Amendment } from '#core/material/amendment';
 import { type VesselKind } from '#core/vessel/tray';
 import { type Library, libraryOf } from '#core/recipe/library';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 
 /** A row without where it is from. */
@@ -19,7 +19,7 @@ const bare = <T extends { source: string; own: boolean }>({
 /** Materials, products and vessels, fetched once and shared; tried again three times before it is called failed. */
 @Injectable({ providedIn: 'root' })
 export class LibraryService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   readonly fetched = new Resource(() =>
     this.api.call('library').pipe(
       retry({ count: 3, delay: 1000 }),

@@ -2,13 +2,13 @@ import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type BodyGiven } from '#contract/endpoints';
 import { type ChangedLot, type Lot, type LotTrace, type NewMove, type StockLine } from '#contract/lots';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 
 /** Purchases, heaps, seed and empty vessels. */
 @Injectable({ providedIn: 'root' })
 export class LotsService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   readonly all = new Resource<readonly Lot[]>(() => this.api.call('lots'));
   /** What is left of each item, over all its lots. */
   readonly stock = new Resource<readonly StockLine[]>(() => this.api.call('stock'));

@@ -11,7 +11,7 @@ import {
   TimeoutError,
 } from 'rxjs';
 import { type Answer } from '#contract/endpoints';
-import { Api, ApiError, type GivenToCreate } from './api';
+import { ApiClient, ApiError, type GivenToCreate } from './api';
 import { Outbox } from './outbox';
 import { type ForMaking, type LaterName } from './outbox-store';
 import { making as texts } from '#words/en/places/data/making';
@@ -27,7 +27,7 @@ const PATIENCE_MS = 8000;
  */
 @Injectable({ providedIn: 'root' })
 export class Making {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   private readonly outbox = inject(Outbox);
   private readonly later = new Subject<{ make: LaterName; body: object; made: object }>();
 

@@ -1,13 +1,13 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type OwnMeasure } from '#core/batch/scoops';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 
 /** The person's own buckets, cups and tubs. */
 @Injectable({ providedIn: 'root' })
 export class MeasuresService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   readonly all = new Resource<readonly OwnMeasure[]>(() => this.api.call('measures'));
 
   add(measure: Omit<OwnMeasure, 'id'>): Observable<OwnMeasure> {

@@ -3,7 +3,7 @@ import { map, type Observable, of, switchMap, tap } from 'rxjs';
 import { type Recipe } from '#core/recipe/recipe';
 import { PAGE } from '#contract/routes';
 import { type MixVersion } from '#contract/mixes';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Making } from './making';
 import { Resource } from './resource';
 import { mixes as texts } from '#words/en/places/data/mixes';
@@ -11,7 +11,7 @@ import { mixes as texts } from '#words/en/places/data/mixes';
 /** Recipes kept by name. */
 @Injectable({ providedIn: 'root' })
 export class MixesService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   private readonly making = inject(Making);
 
   /** Newest version of each. */

@@ -2,7 +2,7 @@ import { effect, inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type Nursery } from '#contract/nursery';
 import { dayIn, ownTimeZone } from '#core/units/day';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { FolderHere } from './folder-here';
 import { Resource } from './resource';
 
@@ -11,7 +11,7 @@ const ASK_AGAIN_MS = 5000;
 /** The nursery that the server keeps: its identity and its days. */
 @Injectable({ providedIn: 'root' })
 export class NurseryService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   private readonly here = inject(FolderHere);
   readonly it = new Resource<Nursery>(() =>
     this.api.call('nursery').pipe(tap(({ id }) => this.here.isNow(id))),

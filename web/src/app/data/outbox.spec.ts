@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { Subject, throwError } from 'rxjs';
 import { MemoryOutbox } from '#testing/memory-outbox';
 import { bench } from '#testing/page';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { FolderHere } from './folder-here';
 import { Notices } from './notices';
 import { Outbox } from './outbox';
@@ -108,7 +108,7 @@ describe('after a restore', () => {
     expect([outbox.waiting(), outbox.undecided()[0]!.state]).toEqual([0, 'elsewhere']);
     expect(TestBed.inject(FolderHere).changed()).toBe(false);
     // Whatever else it sends bears the folder that it shows.
-    TestBed.inject(Api)
+    TestBed.inject(ApiClient)
       .call('putAwayPlanting', { params: { id: 29 } })
       .subscribe({ error: () => undefined });
     const away = http.expectOne('/api/plants/29');
@@ -214,12 +214,12 @@ test('a thousand entries of one device arrive, through answers of too often', as
 test('a reload while something is being made: the same form sent again makes it once', async () => {
   const body = { name: 'Pail', litres: 5 };
   const key = (): string => (http.expectOne('/api/measures').request.body as { key: string }).key;
-  TestBed.inject(Api).create('keepMeasure', { body }).subscribe();
+  TestBed.inject(ApiClient).create('keepMeasure', { body }).subscribe();
   const first = key();
   await openPage();
-  TestBed.inject(Api).create('keepMeasure', { body }).subscribe();
+  TestBed.inject(ApiClient).create('keepMeasure', { body }).subscribe();
   expect(key()).toBe(first);
-  TestBed.inject(Api)
+  TestBed.inject(ApiClient)
     .create('keepMeasure', { body: { ...body, litres: 6 } })
     .subscribe();
   expect(key()).not.toBe(first);

@@ -3,7 +3,7 @@ import { type About } from '#contract/about';
 import { type EntryData } from '#contract/record';
 import { replaces, subjectOf } from '#contract/record-subject';
 import { type PlantEvent } from '#core/plants/planting';
-import { Delivery, refusalOf, type Taken } from './delivery';
+import { Delivery, refusalOf, type TakenByServer } from './delivery';
 import { FolderHere } from './folder-here';
 import { keptNames, readKept, writeKept } from './kept';
 import { NurseryService } from './nursery';
@@ -54,7 +54,7 @@ export class Outbox {
   private readonly unkept = signal(false);
   private readonly strange = signal(false);
   /** Told of all that the server has acknowledged. */
-  private readonly listeners = new Set<(taken: Taken) => void>();
+  private readonly listeners = new Set<(taken: TakenByServer) => void>();
   private readonly tabs =
     typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('welcome.outbox');
   /** Being written to the device, or taken from it, at this moment. */
@@ -87,7 +87,7 @@ export class Outbox {
   }
 
   /** @returns how to stop listening */
-  acknowledged(listen: (taken: Taken) => void): () => void {
+  acknowledged(listen: (taken: TakenByServer) => void): () => void {
     this.listeners.add(listen);
     return () => this.listeners.delete(listen);
   }

@@ -5,7 +5,7 @@ import { MemoryOutbox } from '#testing/memory-outbox';
 import { bench } from '#testing/page';
 import { Outbox } from './outbox';
 import { OUTBOX_STORE } from './outbox-store';
-import { PlantRecord } from './plant-record';
+import { PlantRecordService } from './plant-record';
 
 const on = '2031-03-04';
 const SEVEN = { id: 7, key: 'c0ffee00-0000-4000-8000-000000000007' };
@@ -16,13 +16,13 @@ const settle = async (): Promise<void> => {
 };
 let device: MemoryOutbox;
 let http: HttpTestingController;
-let record: PlantRecord;
+let record: PlantRecordService;
 let told: number;
 
 async function openPage(folder = 'a'.repeat(32)): Promise<void> {
   TestBed.resetTestingModule();
-  http = bench([PlantRecord, { provide: OUTBOX_STORE, useValue: device }]);
-  record = TestBed.inject(PlantRecord);
+  http = bench([PlantRecordService, { provide: OUTBOX_STORE, useValue: device }]);
+  record = TestBed.inject(PlantRecordService);
   told = 0;
   record.follow(() => told++);
   http.expectOne('/api/nursery').flush({ id: folder, timeZone: 'UTC', today: on });

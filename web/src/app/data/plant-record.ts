@@ -15,7 +15,7 @@ export type OwnEvent = KeptEvent & { planting: number; key: string; sent: boolea
  * network loses nothing. Provided per page.
  */
 @Injectable()
-export class PlantRecord {
+export class PlantRecordService {
   private readonly outbox = inject(Outbox);
   private readonly taken = signal<readonly { key: string; planting: number; made: KeptPlantEvent }[]>([]);
   private told: (() => void) | null = null;

@@ -12,20 +12,20 @@ import {
   type PlantList,
   type Trial,
 } from '#contract/plants';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Making } from './making';
 import { type ForThing } from './outbox';
 import { Resource } from './resource';
 import { plants as texts } from '#words/en/places/data/plants';
 
-export type PlantCare = Answer<'plantCare'>[number];
+export type PlantCareHere = Answer<'plantCare'>[number];
 export type PlantingGiven = Omit<BodyGiven<'addPlanting'>, 'key'>;
 export type TrialGiven = Omit<BodyGiven<'addTrial'>, 'key'>;
 
 /** Plantings and what became of them. */
 @Injectable({ providedIn: 'root' })
 export class PlantsService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   private readonly making = inject(Making);
 
   /** A page of the list, for a page that looks at it. */

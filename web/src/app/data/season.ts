@@ -4,7 +4,7 @@ import { type Answer, type BodyGiven } from '#contract/endpoints';
 import { type NewCrop, type SourcedCrop } from '#contract/crop';
 import { type Plan, type SeasonDue } from '#contract/plan';
 import { type SeasonLine, type SeasonSettings } from '#core/season/line';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 
 export type LineGiven = BodyGiven<'changeLine'>;
@@ -12,7 +12,7 @@ export type LineGiven = BodyGiven<'changeLine'>;
 /** Crops, and the season that is planned of them. */
 @Injectable({ providedIn: 'root' })
 export class SeasonService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   readonly crops = new Resource<readonly SourcedCrop[]>(() => this.api.call('crops'));
   readonly plan = new Resource<Plan>(() => this.api.call('plan'));
 

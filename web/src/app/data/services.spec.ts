@@ -7,7 +7,7 @@ import { MixesService } from './mixes';
 import { LibraryService } from './library';
 import { Notices } from './notices';
 import { ShelfService } from './shelf';
-import { SchoolChoice, USUAL_SCHOOL } from './school-choice';
+import { ApproachChoice, USUAL_APPROACH } from './approach-choice';
 import { SpreadChoice } from './spread-choice';
 import { Units } from './units';
 
@@ -74,15 +74,15 @@ describe('choices of the device', () => {
     return TestBed.inject(what);
   };
 
-  test('a way of working is remembered; one that is none is not', () => {
-    expect(again(SchoolChoice).school().id).toBe(USUAL_SCHOOL);
-    again(SchoolChoice).follow('coir');
-    expect(again(SchoolChoice).school().id).toBe('coir');
+  test('an approach is remembered; one that is none is not', () => {
+    expect(again(ApproachChoice).approach().id).toBe(USUAL_APPROACH);
+    again(ApproachChoice).follow('coir');
+    expect(again(ApproachChoice).approach().id).toBe('coir');
     localStorage.setItem('welcome.school', 'of fish');
-    expect(again(SchoolChoice).school().id).toBe(USUAL_SCHOOL);
+    expect(again(ApproachChoice).approach().id).toBe(USUAL_APPROACH);
     // As an earlier version kept it.
     localStorage.setItem('welcome.school', 'acid-peat');
-    expect(again(SchoolChoice).school().id).toBe('acid-peat');
+    expect(again(ApproachChoice).approach().id).toBe('acid-peat');
   });
 
   test('spreads are remembered as far as they make sense, and forgotten', () => {

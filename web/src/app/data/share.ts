@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type SharedFile, type ShareLine } from '#contract/share';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { LibraryService } from './library';
 import { MixesService } from './mixes';
 import { SeasonService } from './season';
@@ -9,7 +9,7 @@ import { SeasonService } from './season';
 /** Own things as a file for another grower, and theirs. */
 @Injectable({ providedIn: 'root' })
 export class ShareService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   private readonly library = inject(LibraryService);
   private readonly mixes = inject(MixesService);
   private readonly season = inject(SeasonService);

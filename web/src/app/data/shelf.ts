@@ -1,12 +1,12 @@
 import { inject, Injectable } from '@angular/core';
 import { type ShelfChange, type ShelfLine } from '#contract/shelf';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 
 /** What stands on the shelf. A change shows at once and is taken back when it could not be kept. */
 @Injectable({ providedIn: 'root' })
 export class ShelfService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   readonly lines = new Resource<readonly ShelfLine[]>(() => this.api.call('shelf'));
 
   line(material: string): ShelfLine {

@@ -1,11 +1,11 @@
 import { inject, Injectable } from '@angular/core';
 import { type DueStep } from '#contract/today';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 
 @Injectable({ providedIn: 'root' })
 export class TodayService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
 
   /** What is due, for a page that looks at it. */
   due(): Resource<DueStep[]> {

@@ -1,13 +1,13 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type NewWater, type OwnWater } from '#contract/water';
-import { Api } from './api';
+import { ApiClient } from './api';
 import { Resource } from './resource';
 
 /** The nursery's waters: mains, well, rain. */
 @Injectable({ providedIn: 'root' })
 export class WatersService {
-  private readonly api = inject(Api);
+  private readonly api = inject(ApiClient);
   readonly all = new Resource<readonly OwnWater[]>(() => this.api.call('waters'));
 
   add(water: Omit<NewWater, 'key'>): Observable<OwnWater> {

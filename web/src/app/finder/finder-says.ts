@@ -7,7 +7,7 @@ import { fixed, significant } from '#core/units/show';
 import { volumeL } from '#core/vessel/vessel';
 import { RecipeStore } from '../bench/recipe-store';
 import { ReaderHere } from '../data/reader-here';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { oddsWords, readingWords, shortName } from '../ui/words/words';
 import { FinderSearch, type Listed } from './finder-search';
 import { FoundList } from './found-list';
@@ -20,7 +20,7 @@ const MOST_NEIGHBOURS = 4;
 export class FinderSays {
   private readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
-  private readonly way = inject(SchoolChoice);
+  private readonly way = inject(ApproachChoice);
   private readonly search = inject(FinderSearch);
   private readonly list = inject(FoundList);
   readonly sliders: { name: keyof Preferences; label: string }[] = [
@@ -57,10 +57,10 @@ export class FinderSays {
     };
   });
 
-  /** The starting mix of the way of working, where the shelf holds all of it. */
+  /** The starting mix of the approach, where the shelf holds all of it. */
   readonly familiar = computed(() => {
     const job = this.search.answeredJob();
-    const mix = this.way.school().mixes[this.store.recipe().stage];
+    const mix = this.way.approach().mixes[this.store.recipe().stage];
     if (!job || !mix) return null;
     const ids = job.shelved.map((s) => s.material.id);
     if (mix.components.some((c) => !ids.includes(c.material) || !Number.isInteger(c.parts))) return null;

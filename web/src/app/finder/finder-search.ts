@@ -5,7 +5,7 @@ import { merged, type SearchResult } from '#core/finder/search';
 import { SpreadChoice } from '../data/spread-choice';
 import { FINDER_WORKER } from '../workers/tokens';
 import { heard, type Hired, Newest, type Progress, refusalOf } from '../workers/calls';
-import { type FinderApi, type Told, type ToldAll, type Why } from '../workers/finder.protocol';
+import { type FinderApi, type Told, type ToldAll, type WhyThere } from '../workers/finder.protocol';
 import { ReaderHere } from '../data/reader-here';
 
 const KEEP = 24;
@@ -46,7 +46,7 @@ export class FinderSearch {
     perSet: [],
   });
   private readonly answered = signal<FinderJob | null>(null);
-  private readonly explained = signal<{ parts: string; why: Why } | null>(null);
+  private readonly explained = signal<{ parts: string; why: WhyThere } | null>(null);
   readonly reasons = this.explained.asReadonly();
 
   /** Every recipe by rank, or only the best of each set of materials. */

@@ -6,7 +6,7 @@ import { windowsWanted } from '#core/recipe/windows-wanted';
 import { aimsLike } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
 import { Prices } from '../data/prices';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { ShelfService } from '../data/shelf';
 import { RecipeStore } from '../bench/recipe-store';
 
@@ -24,7 +24,7 @@ export class Wishes {
   private readonly store = inject(RecipeStore);
   private readonly shelf = inject(ShelfService);
   private readonly prices = inject(Prices);
-  private readonly way = inject(SchoolChoice);
+  private readonly way = inject(ApproachChoice);
   private readonly wished = signal<Preferences>(usual);
   private readonly bounded = signal<ReadonlyMap<string, Bounds>>(new Map());
   private readonly total = signal(10);
@@ -93,7 +93,7 @@ export class Wishes {
         useUp: here.some(({ line }) => line.useUp) ? wished.useUp : 0,
       },
       ...(windows && { windows }),
-      habits: this.way.school().habits ?? {},
+      habits: this.way.approach().habits ?? {},
       ...(target && { like: aimsLike(target) }),
       lime: limeOf(recipe.lime?.amendment, library.amendments),
       starter,

@@ -113,7 +113,7 @@ import { DayPipe } from '../ui/words/day';
   `,
   imports: [DayPipe, TitlePipe, FetchState, RouterLink, SaidPipe, TableFiles],
 })
-export class PlantList {
+export class PlantListPage {
   protected readonly texts = texts;
   private readonly plants = inject(PlantsService);
   private readonly notices = inject(Notices);

@@ -35,7 +35,7 @@ import { keptHere } from '../data/making';
 import { type ForThing } from '../data/outbox';
 import { NurseryService } from '../data/nursery';
 import { PlantWater } from './plant-water';
-import { PlantRecord } from '../data/plant-record';
+import { PlantRecordService } from '../data/plant-record';
 import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
 import { SeasonService } from '../data/season';
@@ -60,7 +60,7 @@ const HOUSE_C = 20;
 /** The life of one planting: what happened, what it wants, what is wrong with it, and what to change. */
 @Component({
   selector: 'app-plant-page',
-  providers: [PlantRecord],
+  providers: [PlantRecordService],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plant-page.html',
   styleUrl: './plant-page.scss',
@@ -93,7 +93,7 @@ export class PlantPage {
   private readonly mixes = inject(MixesService);
   private readonly library = inject(LibraryService).library;
   private readonly crops = inject(SeasonService).crops;
-  protected readonly record = inject(PlantRecord);
+  protected readonly record = inject(PlantRecordService);
   private readonly sheet = viewChild(EventSheet);
   protected readonly there = resourceOf(this.id, (id) => this.plants.one(id));
   protected readonly problem = signal('');

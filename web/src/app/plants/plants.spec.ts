@@ -7,7 +7,7 @@ import { EventSheet } from './event-sheet';
 import { metric, us } from '#testing/readers';
 import { eventSays, read } from '#words/read';
 import { PlantCurves } from './plant-curves';
-import { PlantList } from './plant-list';
+import { PlantListPage } from './plant-list';
 import { PlantNew } from './plant-new';
 import { TrayPicture } from './tray-picture';
 import { TrialPage } from './trial-page';
@@ -135,7 +135,7 @@ describe('what happened, in two presses and a number', () => {
 });
 
 test('what stands, what is done with and what was put away are three lists', () => {
-  const fixture = show(PlantList);
+  const fixture = show(PlantListPage);
   http.expectOne('/api/plants?finished=no').flush([line]);
   http.expectOne('/api/plants?finished=yes').flush([]);
   http.expectOne('/api/plants?finished=away').flush([{ ...line, id: 9, name: 'By mistake', putAway: true }]);

@@ -13,7 +13,7 @@ import { addressOf } from '#contract/routes';
 import { trayWarning } from '#core/plants/trial';
 import { verdictOf } from '#core/plants/verdict';
 import { NurseryService } from '../data/nursery';
-import { PlantRecord } from '../data/plant-record';
+import { PlantRecordService } from '../data/plant-record';
 import { PlantsService, type Trial } from '../data/plants';
 import { type ForPlanting } from '../data/outbox-store';
 import { resourceOf } from '../data/resource';
@@ -30,7 +30,7 @@ type Tray = Trial['trays'][number];
 /** A trial: where each tray stands, what came up in it, and in one sentence what came out. */
 @Component({
   selector: 'app-trial-page',
-  providers: [PlantRecord],
+  providers: [PlantRecordService],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="there" [what]="texts.theTrial" />
@@ -140,7 +140,7 @@ export class TrialPage {
   private readonly plants = inject(PlantsService);
   private readonly nursery = inject(NurseryService);
   private readonly units = inject(Units);
-  protected readonly record = inject(PlantRecord);
+  protected readonly record = inject(PlantRecordService);
   protected readonly there = resourceOf(this.id, (id) => this.plants.trial(id));
   /** Counts of this device that were taken before the trial was told last: they are in it. */
   private readonly told = linkedSignal({

@@ -5,7 +5,7 @@ import { type FinderJob, starterFor } from '#core/finder/formulate';
 import { windowsWanted } from '#core/recipe/windows-wanted';
 import { showQuantity, withUnit } from '#core/units/said';
 import { MOST_CASES } from '#core/season/few-mixes';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { ShelfService } from '../data/shelf';
 import { SpreadChoice } from '../data/spread-choice';
 import { Units } from '../data/units';
@@ -65,7 +65,7 @@ export class FewPage {
   protected readonly search = inject(SeasonSearch);
   protected readonly shelf = inject(ShelfService).lines;
   private readonly store = inject(RecipeStore);
-  private readonly school = inject(SchoolChoice).school;
+  private readonly approach = inject(ApproachChoice).approach;
   private readonly spreads = inject(SpreadChoice).spreads;
   private readonly units = inject(Units);
   protected readonly parts = PARTS;
@@ -103,7 +103,7 @@ export class FewPage {
             lime: crop.acid ? null : (library.amendments.get('lime-dolomitic') ?? null),
             starter: starterFor(step.stage, library.amendments),
             fixedDoses: [],
-            habits: this.school().habits ?? {},
+            habits: this.approach().habits ?? {},
             ...(windows && { windows }),
           },
         });

@@ -25,7 +25,7 @@ import { shownIn } from '../ui/words/shown-in';
 import { stockAmount } from '../ui/words/stock-amount';
 import { lineGiven } from './line-draft';
 import { SeasonCharts } from './season-charts';
-import { type Moved } from './season-row';
+import { type BarMoved } from './season-row';
 import { SeasonStrip } from './season-strip';
 import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
@@ -184,7 +184,7 @@ export class PlanPage {
   private before: SeasonLine | null = null;
 
   /** A bar under the hand: all follows while it moves, and one press takes it back. */
-  protected moved({ line: id, sowing, days, rests }: Moved): void {
+  protected moved({ line: id, sowing, days, rests }: BarMoved): void {
     const now = this.service.plan.value()?.lines.find((line) => line.id === id);
     if (!now) return;
     this.before ??= now;

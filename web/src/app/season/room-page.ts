@@ -8,7 +8,7 @@ import {
   untracked,
 } from '@angular/core';
 import { isValid, parseISO } from 'date-fns';
-import { schools } from '#core/recipe/schools';
+import { approaches } from '#core/recipe/approaches';
 import { type Bench } from '#core/season/line';
 import { Notices } from '../data/notices';
 import { type SeasonSettings, SeasonService } from '../data/season';
@@ -144,7 +144,10 @@ export class RoomPage {
   private readonly notices = inject(Notices);
   protected readonly problem = signal('');
   protected readonly draft = signal<SeasonSettings | null>(null);
-  protected readonly ways = schools.map(({ id }) => ({ id, name: this.reader.word(`approach.${id}.name`) }));
+  protected readonly ways = approaches.map(({ id }) => ({
+    id,
+    name: this.reader.word(`approach.${id}.name`),
+  }));
   protected readonly frosts = [
     { id: 'early', name: texts.earlyOneYearOfTen },
     { id: 'usual', name: texts.usual },

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 
 /** A sowing was moved by so many days from where it was taken up; `rests` once the hand lets go. */
-export interface Moved {
+export interface BarMoved {
   line: number;
   sowing: number;
   days: number;
@@ -42,7 +42,7 @@ export class SeasonRow {
   readonly row = input.required<StripRow>();
   /** Days that the strip is wide. */
   readonly days = input.required<number>();
-  readonly moved = output<Moved>();
+  readonly moved = output<BarMoved>();
   readonly opened = output<number>();
   /** Whether a hand holds a bar: the ground must not slip meanwhile. */
   readonly held = output<boolean>();

@@ -7,7 +7,7 @@ import { type MixingDay } from '#core/season/mixing';
 import { type SeasonSowing } from '#core/season/season';
 import { nameOf, seasonSay } from '#core/season/season-facts';
 import { named } from '#core/units/message';
-import { type Moved, SeasonRow, type StripBar, type StripLane, type StripRow } from './season-row';
+import { type BarMoved, SeasonRow, type StripBar, type StripLane, type StripRow } from './season-row';
 import { Units } from '../data/units';
 import { seasonStrip as texts } from '#words/en/places/season/season-strip';
 import { common } from '#words/en/places/common';
@@ -31,7 +31,7 @@ export class SeasonStrip {
   readonly frost = input.required<FrostDates>();
   readonly today = input.required<string>();
   readonly begun = input.required<(line: number, sowing: number) => boolean>();
-  readonly moved = output<Moved>();
+  readonly moved = output<BarMoved>();
   readonly opened = output<number>();
   private readonly reader = inject(ReaderHere);
   private readonly units = inject(Units);

@@ -16,7 +16,7 @@ import { BuyPage } from './buy-page';
 import { LinePage } from './line-page';
 import { PlanPage } from './plan-page';
 import { RoomPage } from './room-page';
-import { type Moved, SeasonRow, type StripRow } from './season-row';
+import { type BarMoved, SeasonRow, type StripRow } from './season-row';
 import { SeasonStrip } from './season-strip';
 import { SeasonView } from './season-view';
 
@@ -124,7 +124,7 @@ test('a row draws a bar for every sowing; a drag tells days while it goes and on
     ],
   };
   const fixture = show(SeasonRow, { row, days: 100 });
-  const told: (Moved | number | boolean)[] = [];
+  const told: (BarMoved | number | boolean)[] = [];
   fixture.componentInstance.moved.subscribe((one) => told.push(one));
   fixture.componentInstance.opened.subscribe((one) => told.push(one));
   const bar = page(fixture).querySelector<HTMLElement>('.bar')!;

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { stageWindows } from '#core/judge/windows';
 import { type Stage, stages } from '#core/mix/stage';
 import { type WindowId, windowLimits } from '#core/mix/windows-asked';
-import { windowsOfSchool } from '#core/recipe/schools';
+import { windowsOfApproach } from '#core/recipe/approaches';
 import {
   askedTogether,
   type CropGroup,
@@ -13,7 +13,7 @@ import {
 } from '#core/recipe/windows-wanted';
 import { limits } from '#core/units/limits';
 import { Notices } from '../data/notices';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { Units } from '../data/units';
 import { WindowsService } from '../data/windows';
 import { FetchState } from '../ui/fetch-state';
@@ -81,7 +81,7 @@ export class OwnWindowsForm {
   private readonly service = inject(WindowsService);
   private readonly notices = inject(Notices);
   private readonly units = inject(Units);
-  private readonly way = inject(SchoolChoice);
+  private readonly way = inject(ApproachChoice);
   protected readonly fetched = this.service.own;
   protected readonly groups: { id: Of; name: string }[] = [
     ...stages.map((id) => ({ id, name: stageNames[id].name })),
@@ -94,7 +94,7 @@ export class OwnWindowsForm {
   protected readonly rows = computed(() => {
     const of = this.of();
     const own = this.fetched.value();
-    const asked = askedTogether(windowsOfSchool(this.way.school()));
+    const asked = askedTogether(windowsOfApproach(this.way.approach()));
     const usual = isCrop(of)
       ? { ...cropDefaults[of], ...asked.crops[of] }
       : { ...stageWindows[of], ...asked.stages[of] };

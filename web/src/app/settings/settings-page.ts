@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { type ApproachId, schools, type School } from '#core/recipe/schools';
+import { type ApproachId, approaches, type Approach } from '#core/recipe/approaches';
 import { ownTimeZone } from '#core/units/day';
 import { stages, type Stage } from '#core/mix/stage';
 import { type Recipe } from '#core/recipe/recipe';
 import { type Spreads } from '#core/spread/spreads';
 import { NurseryService } from '../data/nursery';
 import { Notices } from '../data/notices';
-import { SchoolChoice } from '../data/school-choice';
+import { ApproachChoice } from '../data/approach-choice';
 import { SpreadChoice } from '../data/spread-choice';
 import { RecipeStore } from '../bench/recipe-store';
 import { FetchState } from '../ui/fetch-state';
@@ -82,7 +82,7 @@ export class SettingsPage {
   protected readonly reach = inject(Reach);
   /** Not on a device that came in from the network. */
   protected readonly atTheMachine = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
-  protected readonly way = inject(SchoolChoice);
+  protected readonly way = inject(ApproachChoice);
   protected readonly money = inject(Money);
   protected readonly nursery = inject(NurseryService);
   private readonly notices = inject(Notices);
@@ -90,7 +90,7 @@ export class SettingsPage {
   protected readonly scatter = inject(SpreadChoice);
   private readonly store = inject(RecipeStore);
   private readonly router = inject(Router);
-  protected readonly schools = schools;
+  protected readonly approaches = approaches;
 
   protected says(id: ApproachId, part: 'name' | 'says' | 'goodAt' | 'costs' | 'risks'): string {
     return this.reader.word(`approach.${id}.${part}`);
@@ -99,14 +99,14 @@ export class SettingsPage {
   protected readonly spreadWords = spreadWords;
   protected readonly stageNames = stageNames;
 
-  protected mixesOf(school: School): { stage: Stage; recipe: Recipe }[] {
+  protected mixesOf(school: Approach): { stage: Stage; recipe: Recipe }[] {
     return stages.flatMap((stage) => {
       const recipe = school.mixes[stage];
       return recipe ? [{ stage, recipe }] : [];
     });
   }
 
-  protected start(school: School, recipe: Recipe): void {
+  protected start(school: Approach, recipe: Recipe): void {
     this.way.follow(school.id);
     this.store.startWith(recipe);
     void this.router.navigateByUrl('/mix');

@@ -10,7 +10,7 @@ import { TableFiles } from '../ui/table-files';
 import { BinFill } from '../ui/pictures/bin-fill';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
-import { NewLot } from './new-lot';
+import { NewLotForm } from './new-lot';
 import { lotList as texts } from '#words/en/places/shelf/lot-list';
 import { common } from '#words/en/places/common';
 import { DayPipe } from '../ui/words/day';
@@ -101,7 +101,7 @@ const headings: Record<StockKind, string> = {
       }
     }
   `,
-  imports: [DayPipe, BinFill, FetchState, NewLot, RouterLink, TableFiles],
+  imports: [DayPipe, BinFill, FetchState, NewLotForm, RouterLink, TableFiles],
 })
 export class LotList {
   protected readonly texts = texts;

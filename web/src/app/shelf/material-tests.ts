@@ -20,14 +20,14 @@ export type Figure =
   | 'largestMm'
   | 'falls';
 
-export interface TestForm {
+export interface TestFields {
   id: TestId;
   name: string;
   howTo: string;
   asked: Asked<Figure>[];
   chooses?: 'method' | 'vessel' | 'lime';
 }
-export const testForms: TestForm[] = [
+export const testForms: TestFields[] = [
   {
     ...{
       id: 'weigh',

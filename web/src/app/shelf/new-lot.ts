@@ -107,7 +107,7 @@ const round: Asked<Figure>[] = [
   `,
   imports: [ChoiceField, DayField, NumberList, PackageForm, Segments, TextField, TickField],
 })
-export class NewLot {
+export class NewLotForm {
   protected readonly reader = inject(ReaderHere);
   protected readonly texts = texts;
   protected readonly common = common;

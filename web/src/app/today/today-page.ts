@@ -13,7 +13,7 @@ import { FetchState } from '../ui/fetch-state';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { NurseryService } from '../data/nursery';
-import { type PlantCare, PlantsService } from '../data/plants';
+import { type PlantCareHere, PlantsService } from '../data/plants';
 import { type SeasonDue, SeasonService } from '../data/season';
 import { LotsService } from '../data/lots';
 import { Units } from '../data/units';
@@ -34,7 +34,7 @@ interface Line {
   on: string;
   step?: DueStep;
   task?: SeasonDue;
-  care?: PlantCare;
+  care?: PlantCareHere;
 }
 
 /** What is due: steps and re-tests of the batches, mixes that rest or cool, and tonight's risk. */

@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 
 /** The name of a piece of the page, or what is to be worked out before the pieces behind it. */
-export type Step<Piece extends string> = Piece | (() => unknown);
+export type TurnStep<Piece extends string> = Piece | (() => unknown);
 
 /**
  * Lets a page stand piece by piece once it is ready, each in a task of its own, so that a slow phone shows the first
@@ -21,7 +21,7 @@ export type Step<Piece extends string> = Piece | (() => unknown);
  * @example const stands = inTurn(['answer', () => inject(Prices), 'costs'], () => library() !== null);
  */
 export function inTurn<Piece extends string>(
-  steps: readonly Step<Piece>[],
+  steps: readonly TurnStep<Piece>[],
   ready: () => boolean,
 ): (piece: Piece) => boolean {
   const standing = signal<ReadonlySet<Piece>>(new Set());

@@ -22,7 +22,7 @@ export interface ToldAll {
 }
 
 /** Why a recipe is where it is. */
-export interface Why {
+export interface WhyThere {
   binding: { id: ReadingId; costs: number } | null;
   neighbours: Neighbour[];
   missing: Missing | null;
@@ -46,7 +46,7 @@ export interface FinderApi {
       familiar: Uint8Array | null,
       elsewhere: Material[],
     ]
-  ): Why;
+  ): WhyThere;
   swaps(input: MixInput, from: string, candidates: Material[], help: SwapHelp): Swap[];
   stop(): void;
 }

@@ -7,7 +7,7 @@ import { litresIn } from '#core/units/factors';
 import { showLength, type UnitSystem } from '#core/units/show';
 import { vesselsOf } from '#core/recipe/recipe';
 import { byShape, volumeL, type Vessel } from '#core/vessel/vessel';
-import { SchoolChoice } from '../../data/school-choice';
+import { ApproachChoice } from '../../data/approach-choice';
 import { Units } from '../../data/units';
 import { Amount } from '../../ui/words/amount';
 import { ChoiceField } from '../../ui/fields/choice-field';
@@ -49,7 +49,7 @@ export class JobPanel {
   protected readonly common = common;
   private readonly reader = inject(ReaderHere);
   protected readonly store = inject(RecipeStore);
-  protected readonly way = inject(SchoolChoice);
+  protected readonly way = inject(ApproachChoice);
   private readonly units = inject(Units);
   protected readonly stages = stages.map((id) => ({ id, ...stageNames[id] }));
   protected readonly kinds = this.store.vessels;
@@ -92,7 +92,7 @@ export class JobPanel {
       .filter(({ id }) => id !== this.store.kind().id && !this.also().some(({ vessel }) => vessel === id))
       .map(({ id, name }) => ({ id, name })),
   );
-  protected readonly approach = computed(() => this.reader.word(`approach.${this.way.school().id}.name`));
+  protected readonly approach = computed(() => this.reader.word(`approach.${this.way.approach().id}.name`));
   protected readonly alsoWords = computed(() =>
     this.also()
       .map(({ vessel, count }) => texts.andOf(count, nameIn(this.nameOf(vessel), this.units.system())))

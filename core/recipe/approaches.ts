@@ -37,7 +37,7 @@ export type ApproachFacts = Record<
  * An approach, as the screen calls it, with a starting mix for each stage that it serves. It changes what a recipe starts from and how
  * loudly some rules speak; it never silences a `stop`.
  */
-export interface School {
+export interface Approach {
   id: ApproachId;
   mixes: Partial<Record<Stage, Recipe>>;
   /** Where it wants other windows than the trade at large. */
@@ -46,7 +46,7 @@ export interface School {
   habits?: OwnHabits;
   /** What it would never reach for. */
   never?: readonly Family[];
-  /** Rules that this school takes more or less to heart. */
+  /** Rules that this approach takes more or less to heart. */
   loudness: Partial<Record<FlagCode, Loudness>>;
 }
 
@@ -66,7 +66,7 @@ const sour = wants('sown acid against damping off');
 const alive = wants('fed by compost, which holds much that is not yet free');
 const pressedCompost = wants('compost pressed into blocks, watered through before sowing');
 
-export const schools: readonly School[] = [
+export const approaches: readonly Approach[] = [
   {
     id: 'acid-peat',
     mixes: {
@@ -283,9 +283,12 @@ export const schools: readonly School[] = [
   },
 ];
 
-export function school(id: string): School | undefined {
-  return schools.find((s) => s.id === id);
+export function approachOf(id: string): Approach | undefined {
+  return approaches.find((s) => s.id === id);
 }
 
-/** The windows of a way of working, as a library carries them. */
-export const windowsOfSchool = ({ windows = {} }: School): WindowsAsked => ({ stages: windows, crops: {} });
+/** The windows of an approach, as a library carries them. */
+export const windowsOfApproach = ({ windows = {} }: Approach): WindowsAsked => ({
+  stages: windows,
+  crops: {},
+});
