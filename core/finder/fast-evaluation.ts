@@ -13,19 +13,12 @@ import { starterDoseGPerL } from '#core/finder/starter';
 import { phHighAt, phLowAt } from '#core/judge/windows';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { MOST_COMPACTION } from '#core/mix/composition';
-import {
-  acidityOf,
-  type AcidSums,
-  limeDoseGPerL,
-  limedMeqPerL,
-  linearAcidity,
-  phAfter,
-  type Dose,
-} from '#core/mix/ph';
+import { acidityOf, limeDoseGPerL, limedMeqPerL, linearAcidity, phAfter, type Dose } from '#core/mix/ph';
 import { pressed, type Pressing } from '#core/mix/water-air';
 import { dosedSaltsMeqPerL, elementsOfDoses, MOST_HARMLESS_EC, sparing } from '#core/mix/salts';
 import { shrinkageOf } from '#core/mix/packing';
 import { checkRange, OutOfRange } from '#core/units/check';
+import { meansOf, noMeans } from '#core/finder/fast-means';
 import { FastTable } from '#core/finder/fast-table';
 import { type Unusual, UsualShares } from '#core/finder/usual-shares';
 import {
@@ -57,6 +50,9 @@ export class FastEvaluation {
   private readonly limeStrength: number;
   private readonly limeN: number;
   private readonly usual: UsualShares | null;
+  private readonly means = noMeans();
+  /** Every reading of the recipe looked at, scored or not. */
+  private readonly read = Object.fromEntries(scoredIds.map((id) => [id, 0.1])) as Record<ScoredId, number>;
 
   /** @throws RangeError for an empty or too long shelf, or a number out of range */
   constructor(readonly spec: FastEvaluationSpec) {
@@ -157,71 +153,35 @@ export class FastEvaluation {
     unusual = this.unusualCost(members, parts),
   ): boolean {
     const { spec, looked, table } = this;
-    const m = members.length;
     const shrinkage = shrinkageOf(table.packing, members, parts, this.solidsScratch);
     const mixed = 1 / (1 - shrinkage);
     const firmed = 1 / (1 - spec.compaction);
     const d = mixed * firmed;
-    let total = 0;
-    for (let i = 0; i < m; i++) total += parts[i]!;
-    let [solid, residual, salts, n, drawn] = [0, 0, 0, 0, 0];
-    let [a, b, c, carbonate, carbonatePh, ph] = [0, 0, 0, 0, 0, 0];
-    let [cohesion, largest, w10, w50, earthy, coir, peat] = [0, 0, 0, 0, 0, 0, 0];
-    let [cost, gone, density] = [0, 0, 0];
-    for (let i = 0; i < m; i++) {
-      const at = members[i]!;
-      const f = parts[i]! / total;
-      solid += f * table.solid[at]!;
-      residual += f * table.residual[at]!;
-      const acid = table.acid[at]!;
-      a += f * acid.a;
-      b += f * acid.b;
-      c += f * acid.c;
-      carbonate += f * acid.carbonate;
-      carbonatePh += f * acid.carbonatePh;
-      ph += f * acid.ph;
-      salts += f * table.salts[at]!;
-      n += f * table.n[at]!;
-      drawn += f * table.drawdown[at]!;
-      cohesion += f * table.cohesion[at]!;
-      if (table.largest[at]! > largest) largest = table.largest[at]!;
-      w10 += f * table.water10[at]!;
-      w50 += f * table.water50[at]!;
-      earthy += f * table.earthy[at]!;
-      coir += f * table.coir[at]!;
-      peat += f * table.peat[at]!;
-      cost += f * table.cost[at]!;
-      gone += f * table.useUp[at]!;
-      density += f * table.density[at]!;
-    }
+    const mean = meansOf(table, members, parts, this.means);
+    const { total, solid } = mean;
     const pores = 1 - d * solid;
     if (pores <= 0.02) return false;
 
     pressing.pores = pores;
     pressing.loosePores = 1 - mixed * solid;
-    pressing.residual = mixed * residual;
+    pressing.residual = mixed * mean.residual;
     pressing.firmed = firmed;
     const water = table.drainedWater(members, parts, total, mixed, pressing);
     const air = Math.max(0, pores - water);
-    const easy = pressed(pressing, mixed * w10) - pressed(pressing, mixed * w50);
+    const easy = pressed(pressing, mixed * mean.w10) - pressed(pressing, mixed * mean.w50);
 
     const { ph: phAim, phSlides } = spec.aims;
-    const phLow = phSlides ? phLowAt(phAim.low, earthy) : phAim.low;
-    const phHigh = phSlides ? phHighAt(phAim.high, earthy, coir) : phAim.high;
-    sums.a = a;
-    sums.b = b;
-    sums.c = c;
-    sums.carbonate = carbonate;
-    sums.carbonatePh = carbonatePh;
-    sums.ph = ph;
-    acidityOf(sums, d, acidityScratch);
+    const phLow = phSlides ? phLowAt(phAim.low, mean.earthy) : phAim.low;
+    const phHigh = phSlides ? phHighAt(phAim.high, mean.earthy, mean.coir) : phAim.high;
+    acidityOf(mean, d, acidityScratch);
     const limeGPerL = spec.lime
       ? limeDoseGPerL(acidityScratch, spec.lime, (phLow + phHigh) / 2, this.fixed.meq)
       : 0;
     const finalPh = phAfter(acidityScratch, this.fixed.meq + limeGPerL * this.limeStrength);
 
-    const n0 = d * (n - drawn) + this.fixed.n + limeGPerL * this.limeN;
-    const salts0 = d * salts + this.fixed.salts + limeGPerL * (spec.lime ? spec.lime.solubleSaltsMeqPerG : 0);
+    const n0 = d * (mean.n - mean.drawn) + this.fixed.n + limeGPerL * this.limeN;
+    const salts0 =
+      d * mean.salts + this.fixed.salts + limeGPerL * (spec.lime ? spec.lime.solubleSaltsMeqPerG : 0);
     const { starter } = spec;
     const gypsumEc = this.gypsum ? sparing(spec.fixedDoses, pores).ecMSPerCm : 0;
     const harmless = Math.min(MOST_HARMLESS_EC, gypsumEc);
@@ -239,51 +199,42 @@ export class FastEvaluation {
           )
         : 0;
 
-    const costPerL = d * cost;
-    const { values } = looked;
+    const costPerL = d * mean.cost;
+    const { read } = this;
     const p = spec.preferences;
     const { wishes } = looked;
     wishes[0] = p.price * (costPerL / this.referenceCost);
-    wishes[1] = p.peat * peat;
-    wishes[2] = p.weight * ((d * density + 1000 * water) / 1500);
-    wishes[3] = p.ingredients * (m - 1) * 0.1;
-    wishes[4] = p.useUp * (1 - gone);
+    wishes[1] = p.peat * mean.peat;
+    wishes[2] = p.weight * ((d * mean.density + 1000 * water) / 1500);
+    wishes[3] = p.ingredients * (members.length - 1) * 0.1;
+    wishes[4] = p.useUp * (1 - mean.gone);
     wishes[5] = p.water * Math.max(0, 1 - easy / ENOUGH_EASY_WATER);
+    read.air = air * 100;
+    read.airAfterDrydown = Math.min(pores, air + easy / 2) * 100;
+    read.cohesion = mean.cohesion;
+    read.ph = finalPh;
+    read.ecSaturated = (salts0 + starterGPerL * (starter ? starter.saltsMeqPerG : 0)) / pores / 10 + gypsumEc;
+    read.n = Math.max(0, n0 + starterGPerL * (starter ? starter.nMgPerG : 0));
+    read.largestParticle = mean.largest;
+    read.easilyAvailableWater = easy * 100;
+    read.wetDensity = (d * mean.density) / 1000 + water;
+    this.scoreOf(phLow, phHigh, harmless, unusual);
+    looked.limeGPerL = limeGPerL;
+    looked.starterGPerL = starterGPerL;
+    looked.costPerL = this.pricedWhole ? costPerL : NaN;
+    return true;
+  }
+
+  /** Scores what was read against the windows, and adds what its habits and the wishes do. */
+  private scoreOf(phLow: number, phHigh: number, harmless: number, unusual: number): void {
+    const { looked, read } = this;
+    const { values, wishes } = looked;
     let windows = 0;
     let met = 0;
     for (let r = 0; r < this.scored.length; r++) {
       const id = this.scored[r]!;
       const aim = this.aims[r]!;
-      let value: number;
-      switch (id) {
-        case 'air':
-          value = air * 100;
-          break;
-        case 'airAfterDrydown':
-          value = Math.min(pores, air + easy / 2) * 100;
-          break;
-        case 'cohesion':
-          value = cohesion;
-          break;
-        case 'ph':
-          value = finalPh;
-          break;
-        case 'ecSaturated':
-          value = (salts0 + starterGPerL * (starter ? starter.saltsMeqPerG : 0)) / pores / 10 + gypsumEc;
-          break;
-        case 'n':
-          value = Math.max(0, n0 + starterGPerL * (starter ? starter.nMgPerG : 0));
-          break;
-        case 'largestParticle':
-          value = largest;
-          break;
-        case 'easilyAvailableWater':
-          value = easy * 100;
-          break;
-        case 'wetDensity':
-          value = (d * density) / 1000 + water;
-          break;
-      }
+      const value = read[id];
       values[r] = value;
       const low = id === 'ph' ? phLow : aim.low;
       const high = id === 'ph' ? phHigh : id === 'ecSaturated' ? aim.high + harmless : aim.high;
@@ -296,10 +247,6 @@ export class FastEvaluation {
     looked.score = this.rounded(windows) + looked.unusual;
     for (const wish of wishes) looked.score += wish;
     looked.met = met;
-    looked.limeGPerL = limeGPerL;
-    looked.starterGPerL = starterGPerL;
-    looked.costPerL = this.pricedWhole ? costPerL : NaN;
-    return true;
   }
 
   /** Every recipe of these materials meets every scored window where `met` equals this. */
@@ -325,5 +272,4 @@ export class FastEvaluation {
 }
 
 const acidityScratch = linearAcidity(0, 0);
-const sums: AcidSums = { a: 0, b: 0, c: 0, carbonate: 0, carbonatePh: 0, ph: 0 };
 const pressing: Pressing = { loosePores: 0, pores: 0, residual: 0, firmed: 1 };
