@@ -1,3 +1,4 @@
+import { type ProblemFacts } from '#words/problem-facts';
 import { type TestContext, type TestValues } from '#core/batch/tests/bench-test';
 import { type BenchTestId, benchTestIds, runBenchTest } from '#core/batch/tests/bench-tests';
 import { type Named, none } from '#core/units/message';
@@ -19,7 +20,9 @@ const trays = {
 };
 
 /** Facts for every message that has some, the plain and the odd case of each: for tests that read all there is. */
-export const samples: { [Code in keyof AllFacts]?: readonly AllFacts[Code][] } = {
+export const samples: {
+  [Code in keyof (AllFacts & ProblemFacts)]?: readonly (AllFacts & ProblemFacts)[Code][];
+} = {
   'step.screen': [{ material: peat, mm: 6, onLitres: 44, throughLitres: 40 }],
   'step.screen.why': [{ overLitres: 4 }],
   'step.screen-coarse': [{ materials: [peat, own], mm: 10 }],

@@ -17,9 +17,9 @@ import { type UsualFacts } from '#core/finder/usual-shares';
 import { type WeatherFacts } from '#core/mix/dry-down';
 import { type JarFacts } from '#core/mix/lime-reaction';
 import { type CostFacts } from '#core/units/money';
+import { type FigureUnits } from '#core/spread/learn-material';
 import { type RestFacts } from '#core/package/rest';
 import { type TrayFacts } from '#core/plants/trial';
-import { type ProblemFacts, type ProblemTitles } from '#words/problem-facts';
 import { type Formats } from '#words/formats';
 
 /** A sentence for each message of a table: one that lacks, or that uses a fact which is not there, does not compile. */
@@ -68,10 +68,9 @@ export type AllFacts = StepFacts &
   CorrectionFacts &
   UsualFacts &
   AllowedFacts &
-  ProblemFacts &
-  ProblemTitles &
   JarFacts &
   RestFacts &
+  FigureUnits &
   CostFacts &
   WeatherFacts &
   TrayFacts &

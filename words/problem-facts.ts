@@ -1,3 +1,4 @@
+import { type Words } from '#words/catalog';
 import { type MessageOf, messages, type None } from '#core/units/message';
 
 /** Things that are asked for by their number. */
@@ -71,3 +72,5 @@ export type ProblemTitles = Record<`title.${keyof ProblemFacts}`, None>;
 export type ProblemMessage = MessageOf<ProblemFacts>;
 /** Makes one. */
 export const problem = messages<ProblemFacts>();
+/** What a language says of problems: of the server alone, so that no page has to load it. */
+export type ProblemWords = Words<ProblemFacts & ProblemTitles>;

@@ -8,6 +8,7 @@ import { FORBIDDEN, METRIC } from '#testing/plain-english';
 import { metric, us } from '#testing/readers';
 import { beside, formatsFor, inSentence } from '#words/formats';
 import { en } from '#words/en/index';
+import { problems } from '#words/en/problems';
 import { nameIn } from '#words/names';
 import { chooseLanguage, type Filling, line, place, type PlaceTexts } from '#words/place';
 import { type Reader } from '#words/reader';
@@ -19,7 +20,7 @@ const plain = (text: string): string => text.replaceAll('\u00a0', ' ').replaceAl
 /** Everything that a language says, of every sample. */
 function* all(reader: Reader): Generator<[code: string, text: string]> {
   const formats = formatsFor(reader);
-  for (const [code, words] of Object.entries(en))
+  for (const [code, words] of Object.entries({ ...en, ...problems }))
     for (const facts of samplesOf(code))
       yield [code, plain((words as (f: unknown, g: unknown) => string)(facts, formats))];
 }

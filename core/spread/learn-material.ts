@@ -1,3 +1,4 @@
+import { type None } from '#core/units/message';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Learnable, type Material, materialToRow, materialFromRow } from '#core/material/material';
 import { withPores } from '#core/material/pores';
@@ -11,10 +12,12 @@ import { checkRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
 import { type Vessel } from '#core/vessel/vessel';
 
+/** What each figure is counted in, as the screen says it; pH has no unit. */
+export type FigureUnits = Record<`figure.unit.${Exclude<Learned['figure'], 'ph'>}`, None>;
+
 /** A figure of the book, the grower's own, and how sure each is (one standard deviation). */
 export interface Learned {
   figure: 'density' | 'moisture' | 'air' | 'ph' | 'salts' | 'buffer' | 'size' | 'cohesion';
-  unit: string;
   book: Estimate;
   yours: Estimate;
   tests: number;
@@ -79,7 +82,6 @@ interface Learning {
 /** Moves a figure by what was found, and writes it down. @returns the figure as it is now */
 type Took = (
   figure: Learned['figure'],
-  unit: string,
   prior: Estimate,
   found: readonly { value: number; sd: number }[],
   narrows?: Learnable,
@@ -104,7 +106,7 @@ const lessons: {
   dry: (dried, m, book, took) => {
     const prior = { mean: 100 * book.moistureWetBasis, sd: BOOK.moisture };
     const found = dried.map(({ wetG, dryG }) => ({ value: (100 * (wetG - dryG)) / wetG, sd: TEST.moisture }));
-    return { ...m, moistureWetBasis: took('moisture', '%', prior, found) / 100 };
+    return { ...m, moistureWetBasis: took('moisture', prior, found) / 100 };
   },
 
   /** A struck measure, weighed, tells the weight; the water in it is told before. */
@@ -112,13 +114,7 @@ const lessons: {
     const dryGPerL = ({ litres, kg }: { litres: number; kg: number }): number =>
       (1000 * kg * (1 - m.moistureWetBasis)) / litres;
     const found = weighed.map((one) => ({ value: dryGPerL(one), sd: TEST.density * dryGPerL(one) }));
-    const density = took(
-      'density',
-      'g/L',
-      relative(book.dryBulkDensityGPerL, BOOK.density),
-      found,
-      'density',
-    );
+    const density = took('density', relative(book.dryBulkDensityGPerL, BOOK.density), found, 'density');
     return {
       ...m,
       dryBulkDensityGPerL: checkRange('dryBulkDensityGPerL', density, ...limits.bulkDensityGPerL),
@@ -133,7 +129,7 @@ const lessons: {
       const value = largestMm * Math.exp(-Math.max(0.05, spread));
       return { value, sd: TEST.size * value };
     });
-    const size = took('size', 'mm', relative(book.particleMm, BOOK.size), found, 'particle');
+    const size = took('size', relative(book.particleMm, BOOK.size), found, 'particle');
     return { ...m, particleMm: Math.min(size, largest), maxParticleMm: largest };
   },
 
@@ -155,14 +151,14 @@ const lessons: {
       const airAt = (x: number): number => 100 * airIn(withPores(before, Math.exp(x)), vessel);
       return { mean: airAt(mean), sd: (airAt(mean + sd) - airAt(mean - sd)) / 2 };
     };
-    const wider = took('air', '%', { mean: 0, sd: BOOK.logPores }, found, 'poreSize', shown);
+    const wider = took('air', { mean: 0, sd: BOOK.logPores }, found, 'poreSize', shown);
     return withPores(m, Math.exp(wider));
   },
 
   /** A pen tells the pH. */
   ph: (soured, m, book, took) => {
     const found = soured.map(({ ph }) => ({ value: ph, sd: TEST.ph }));
-    return { ...m, ph: took('ph', '', { mean: book.ph, sd: BOOK.ph }, found, 'phUnits') };
+    return { ...m, ph: took('ph', { mean: book.ph, sd: BOOK.ph }, found, 'phUnits') };
   },
 
   /** A pen tells the salts. */
@@ -178,7 +174,7 @@ const lessons: {
         convertEc(meq / MEQ_PER_MS / at.totalPorosity, 'saturated', 'oneToFive', at);
       return { mean: ec(mean), sd: ec(sd) };
     };
-    const salts = Math.max(0, took('salts', 'mS/cm', prior, found, 'salts', inEc));
+    const salts = Math.max(0, took('salts', prior, found, 'salts', inEc));
     return withSalts(m, salts);
   },
 
@@ -189,7 +185,7 @@ const lessons: {
       return { value, sd: TEST.buffer * value };
     });
     const prior = { mean: book.bufferMeqPerLPerPh, sd: Math.max(1, BOOK.buffer * book.bufferMeqPerLPerPh) };
-    return { ...m, bufferMeqPerLPerPh: took('buffer', 'meq/L', prior, found, 'buffer') };
+    return { ...m, bufferMeqPerLPerPh: took('buffer', prior, found, 'buffer') };
   },
 
   /** A dropped block tells how it holds together. */
@@ -197,10 +193,7 @@ const lessons: {
     const found = dropped.map(({ falls }) => ({ value: cohesionOfFalls(falls), sd: TEST.cohesion }));
     return {
       ...m,
-      cohesion: Math.min(
-        1,
-        Math.max(0, took('cohesion', '', { mean: book.cohesion, sd: BOOK.cohesion }, found)),
-      ),
+      cohesion: Math.min(1, Math.max(0, took('cohesion', { mean: book.cohesion, sd: BOOK.cohesion }, found))),
     };
   },
 };
@@ -215,9 +208,9 @@ export function learnMaterial(book: Material, tests: readonly LotTest[]): Learni
   tests.forEach(checkTest);
   const figures: Learned[] = [];
   const sure: Partial<Record<Learnable, number>> = { ...book.sure };
-  const took: Took = (figure, unit, prior, found, narrows, shown = (value) => value) => {
+  const took: Took = (figure, prior, found, narrows, shown = (value) => value) => {
     const now = learn(prior, found);
-    figures.push({ figure, unit, book: shown(prior), yours: shown(now), tests: found.length });
+    figures.push({ figure, book: shown(prior), yours: shown(now), tests: found.length });
     if (narrows) sure[narrows] = Math.min(1, now.sd / prior.sd);
     return now.mean;
   };

@@ -1,3 +1,7 @@
+import { type Learned, learnMaterial } from '#core/spread/learn-material';
+import { readerOf } from '#server/base/http/reader';
+import { word } from '#words/read';
+import { type Reader } from '#words/reader';
 import { type Stores } from '#server/kept/stores';
 import { ownMaterialSchema, ownProductSchema, ownVesselSchema } from '#contract/own';
 import { notFound } from '#server/base/http/problem';
@@ -5,7 +9,6 @@ import { Again, type Api } from '#server/base/http/serve';
 import { resolved } from '#server/kept/library/learned';
 import { type LibraryStore } from '#server/kept/library/library';
 import { type Calendar } from '#server/kept/nursery/calendar';
-import { learnMaterial } from '#core/spread/learn-material';
 import { materialFromRow, materialToRow } from '#core/material/material';
 import { type LearnedAnswer } from '#contract/lots';
 
@@ -63,15 +66,19 @@ function learnedRoutes(
     const { source: _, own: __, ...bare } = row;
     return materialFromRow(bare);
   };
-  const answer = (item: string): LearnedAnswer => {
+  const answer = (item: string, reader: Reader): LearnedAnswer => {
+    const inUnits = (one: Learned) => ({
+      ...one,
+      unit: one.figure === 'ph' ? '' : word(`figure.unit.${one.figure}`, reader),
+    });
     const book = bookOf(item);
     const { figures, misfit } = learned.learn(book, library.library());
-    return { book: materialToRow(book), misfit, tests: learned.testsOf(item), figures };
+    return { book: materialToRow(book), misfit, tests: learned.testsOf(item), figures: figures.map(inUnits) };
   };
-  api.serve('learned', ({ params }) => answer(params.material));
-  api.serve('addTest', ({ params: { material }, body }) => {
+  api.serve('learned', ({ params, req }) => answer(params.material, readerOf(req)));
+  api.serve('addTest', ({ params: { material }, body, req }) => {
     const known = learned.known(body.key);
-    if (known !== null) return new Again(answer(known));
+    if (known !== null) return new Again(answer(known, readerOf(req)));
     calendar.notLaterThanToday('on', body.on);
     if (body.lot != null && !learned.hasLot(body.lot)) throw notFound('lot', body.lot);
     // With all that was tested before: what cannot be together is refused as well.
@@ -82,13 +89,13 @@ function learnedRoutes(
     );
     learned.add(material, body, now().toISOString());
     noted(null);
-    return answer(material);
+    return answer(material, readerOf(req));
   });
-  api.serve('layTestAside', ({ params: { id }, body }) => {
+  api.serve('layTestAside', ({ params: { id }, body, req }) => {
     const item = learned.itemOf(id);
     if (item === null) throw notFound('test', id);
     learned.lay(id, body.aside);
     noted(null);
-    return answer(item);
+    return answer(item, readerOf(req));
   });
 }

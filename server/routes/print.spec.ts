@@ -93,7 +93,7 @@ test('the card uses only signs that the print font has', async () => {
   const batch = (await request(app).get(`/api/batches/${id}`)).body as Batch;
   for (const units of ['metric', 'us'] as const) {
     for (const scoop of scoops) {
-      const text = JSON.stringify(await benchCard(batch, units, scoop, 'http://x/1'));
+      const text = JSON.stringify(await benchCard(batch, { language: 'en', units }, scoop, 'http://x/1'));
       const missing = [...text].filter((c) => c > '~' && !font.hasGlyphForCodePoint(c.codePointAt(0)!));
       expect(new Set(missing)).toEqual(new Set());
     }

@@ -10,6 +10,7 @@ import { type Heavy } from '#server/out/heavy/heavy';
 import { type Api } from '#server/base/http/serve';
 import { addressFor } from '#server/base/http/address-for';
 import { benchCard } from '#server/out/print/card';
+import { readerOf } from '#server/base/http/reader';
 import { labelSheet } from '#server/out/print/labels';
 
 /** Cards and labels as PDF, each with a code back to the batch. */
@@ -53,6 +54,14 @@ export function printRoutes(api: Api, { batches, measures }: Stores, heavy: Heav
       wanted && (scoop !== undefined || wanted.system === units)
         ? wanted
         : scoops.find((one) => one.system === units)!;
-    return pdf(await benchCard(batch, units, counted, addressFor(req, `/batches/${batch.id}`), sign));
+    return pdf(
+      await benchCard(
+        batch,
+        { ...readerOf(req), units },
+        counted,
+        addressFor(req, `/batches/${batch.id}`),
+        sign,
+      ),
+    );
   });
 }

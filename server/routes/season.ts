@@ -3,6 +3,7 @@ import { notFound } from '#server/base/http/problem';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
 import { type Heavy } from '#server/out/heavy/heavy';
+import { readerOf } from '#server/base/http/reader';
 import { addressFor } from '#server/base/http/address-for';
 import { type PlantStates } from '#server/book/plants/plant-states';
 import { calendarOf } from '#server/out/season/calendar';
@@ -74,12 +75,14 @@ export function seasonRoutes(
   api.serve('calendar', () =>
     calendarOf(planner, folder.id, `${calendar.today()}T00:00:00Z`, plants.care(CALENDAR_DAYS)),
   );
-  api.serve('weekSheet', async ({ params, query }) =>
-    Buffer.from(await heavy.run('pdf', weekSheet(planner, params.week, query.units))),
-  );
+  api.serve('weekSheet', async ({ params, query: { units }, req }) => {
+    const sheet = weekSheet(planner, params.week, { ...readerOf(req), units });
+    return Buffer.from(await heavy.run('pdf', sheet));
+  });
   api.serve('runLabels', async ({ params: { id }, query, req }) => {
     lineOf(id);
     const url = addressFor(req, `/season?line=${id}`);
-    return Buffer.from(await heavy.run('pdf', await runLabel(planner, id, query, url)));
+    const reader = { ...readerOf(req), units: query.units };
+    return Buffer.from(await heavy.run('pdf', await runLabel(planner, id, query, reader, url)));
   });
 }

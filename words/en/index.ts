@@ -10,9 +10,9 @@ import { links } from '#words/en/links';
 import { approaches } from '#words/en/approaches';
 import { tests } from '#words/en/tests';
 import { allowed } from '#words/en/allowed';
+import { figures } from '#words/en/figures';
 import { jars } from '#words/en/jars';
 import { costs, labelSizes, rests, weathers } from '#words/en/papers';
-import { problems } from '#words/en/problems';
 import { usual } from '#words/en/usual';
 import { type Catalog } from '#words/catalog';
 
@@ -34,9 +34,9 @@ export const en: Catalog = {
   ...care,
   ...usual,
   ...allowed,
-  ...problems,
   ...jars,
   ...rests,
+  ...figures,
   ...costs,
   ...weathers,
   ...labelSizes,

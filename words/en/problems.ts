@@ -1,5 +1,4 @@
-import { type ProblemFacts, type ProblemTitles, type Thing } from '#words/problem-facts';
-import { type Words } from '#words/catalog';
+import { type ProblemWords, type Thing } from '#words/problem-facts';
 
 const things: Record<Thing, string> = {
   batch: 'batch',
@@ -30,7 +29,7 @@ const things: Record<Thing, string> = {
 };
 
 /** What went wrong with a request: a title, and what to do. */
-export const problems: Words<ProblemFacts & ProblemTitles> = {
+export const problems: ProblemWords = {
   'title.problem.busy': () => 'Too much at once',
   'problem.busy': ({ under, waiting }, f) =>
     `${f.count(under)} long jobs are under way and ${f.count(waiting)} wait: try again in a few seconds`,

@@ -42,7 +42,7 @@ const withoutSource = (value: unknown): unknown =>
 async function cardSaysWhatItSaid(now: Batch, { snapshot: then }: Batch): Promise<void> {
   for (const units of ['metric', 'us'] as const) {
     const scoop = scoops.find((s) => s.system === units)!;
-    const card = plain(words(await benchCard(now, units, scoop, 'http://x/1')));
+    const card = plain(words(await benchCard(now, { language: 'en', units }, scoop, 'http://x/1')));
     const amounts: Quantity[] = [
       { volumeL: then.sheet.waterLitres },
       { volumeL: then.sheet.litres },

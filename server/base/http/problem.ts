@@ -6,7 +6,8 @@ import { type ProblemBody } from '#contract/problem';
 import { type Allowed } from '#core/units/allowed';
 import { allowedSays, labelOf } from '#words/problem';
 import { problem, type ProblemMessage, type Thing } from '#words/problem-facts';
-import { read, word } from '#words/read';
+import { problemSaid } from '#words/problem-said';
+import { word } from '#words/read';
 import { type Reader } from '#words/reader';
 import { readerOf } from '#server/base/http/reader';
 import { OutOfRange } from '#core/units/check';
@@ -94,9 +95,8 @@ export const problems: ErrorRequestHandler = (error: unknown, req, res, next) =>
   if (status >= 500) req.log?.error(error);
   const body: ProblemBody = {
     type: 'about:blank',
-    title: word(`title.${says.say}`, reader),
     status,
-    detail: read(says, reader),
+    ...problemSaid(says, reader),
     ...(issues && { issues: issues.map((one) => ({ ...one, allowed: allowedSays(one.allowed, reader) })) }),
   };
   res.status(status).type('application/problem+json').send(JSON.stringify(body));

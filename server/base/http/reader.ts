@@ -1,8 +1,11 @@
 import { type Request } from 'express';
-import { type Reader } from '#words/reader';
+import { type Language, languages, type Reader } from '#words/reader';
 
-/** Whom an answer's texts are for: by the header `Welcome-Units` (metric, us); metric where it says nothing else. */
+/**
+ * Whom an answer's texts are for: by the headers `Accept-Language` and `Welcome-Units` (metric, us); English and metric
+ * where they say nothing that there is.
+ */
 export const readerOf = (req: Request): Reader => ({
-  language: 'en',
+  language: (req.acceptsLanguages([...languages]) || languages[0]) as Language,
   units: req.get('welcome-units')?.trim().toLowerCase() === 'us' ? 'us' : 'metric',
 });

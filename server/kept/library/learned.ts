@@ -1,3 +1,5 @@
+import { refusedByName } from '#words/problem';
+import { type Reader } from '#words/reader';
 import { OutOfRange } from '#core/units/check';
 import { lotTestSchema, type LearnedAnswer, type LotTestGiven, type NewTest } from '#contract/lots';
 import { type Material } from '#core/material/material';
@@ -25,6 +27,9 @@ export function resolved(given: LotTestGiven, { vessels, amendments }: Named): L
   if (given.test === 'jar') return { ...given, lime: lookUp(amendments, given.lime, 'values.lime') };
   return given;
 }
+
+/** As the book is: metric. */
+const READER: Reader = { language: 'en', units: 'metric' };
 
 /** Tests of materials: each moves its figures until it is laid aside. */
 export class LearnedStore {
@@ -93,7 +98,7 @@ export class LearnedStore {
       return { ...learnMaterial(book, resolvedTests), misfit: null };
     } catch (error) {
       if (!(error instanceof OutOfRange)) throw error;
-      return { material: book, figures: [], misfit: error.message };
+      return { material: book, figures: [], misfit: refusedByName(error, READER) };
     }
   }
 }

@@ -1,3 +1,5 @@
+import { refusedByName } from '#words/problem';
+import { type Reader } from '#words/reader';
 import { z } from 'zod';
 import { cropSchema } from '#contract/crop';
 import { day, moment } from '#contract/fields';
@@ -16,6 +18,9 @@ import { isTimeZone } from '#core/units/day';
 import { readMaterial, readProduct } from '#server/kept/library/library';
 import { type Db } from '#server/base/database/db';
 import { tablesOf } from '#server/out/archive/form';
+
+/** An archive is metric, and its names are those of the tables. */
+const READER: Reader = { language: 'en', units: 'metric' };
 
 /** What columns of JSON hold, where the contract knows it. What an older version wrote may have less. */
 export const held: Readonly<Record<string, z.ZodType>> = {
@@ -129,7 +134,7 @@ export function checkRows(db: Db): void {
       } catch (error) {
         if (!(error instanceof OutOfRange) && !(error instanceof z.ZodError)) throw error;
         const which = String(row['id'] ?? row['key'] ?? '');
-        const says = error instanceof OutOfRange ? error.message : error.issues[0]!.message;
+        const says = error instanceof OutOfRange ? refusedByName(error, READER) : error.issues[0]!.message;
         throw new OutOfRange(
           `archive: ${table}, row ${which}`,
           'what is there',

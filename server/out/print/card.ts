@@ -9,7 +9,6 @@ import { inSpoons, type Scoop } from '#core/batch/scoops';
 import { costSays } from '#core/units/money';
 import { inScoops, scoopText } from '#core/units/scooped';
 import { readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
-import { type UnitSystem } from '#core/units/show';
 import { type Batch } from '#contract/batches';
 
 /** The narrow space has no sign of its own in the print font. */
@@ -21,12 +20,12 @@ const shortName = (name: string): string => name.replace(/\s*\([^)]* mm[^)]*\)$/
 /** The bench card on one page, plain black on white. */
 export async function benchCard(
   { id, name, madeOn, snapshot }: Batch,
-  units: UnitSystem,
+  reader: Reader,
   scoop: Scoop,
   url: string,
   sign = '',
 ): Promise<TDocumentDefinitions> {
-  const reader: Reader = { language: 'en', units };
+  const { units } = reader;
   const amount = (q: Quantity): string => withUnit(showQuantity(q, units));
   const { sheet, materials, amendments } = snapshot;
   const qr = await QRCode.toDataURL(url, { errorCorrectionLevel: 'M', margin: 2, scale: 4 });

@@ -86,7 +86,7 @@ test('the paper says what the page says: the same flags, amounts, steps and unit
         page.flags.map((f) => [f.code, f.severity]),
       );
       const scoop = scoops.find((s) => s.system === units)!;
-      const card = plain(words(await benchCard(batch, units, scoop, 'http://x/1')));
+      const card = plain(words(await benchCard(batch, { language: 'en', units }, scoop, 'http://x/1')));
       const amount = (q: Parameters<typeof showQuantity>[0]): string =>
         plain(withUnit(showQuantity(q, units)));
       for (const flag of snapshot.flags.filter((f) => f.severity !== 'note' || isCare(f)))

@@ -8,13 +8,12 @@ import { read } from '#words/read';
 import { type Reader } from '#words/reader';
 import { OutOfRange } from '#core/units/check';
 import { showQuantity, withUnit } from '#core/units/said';
-import { type UnitSystem } from '#core/units/show';
 import { labelSheet } from '#server/out/print/labels';
 import { type Planner } from '#server/book/season/planner';
 
 /** A week of the season on one page, for the wall of the potting shed. @throws OutOfRange where there is no such week */
-export function weekSheet(planner: Planner, week: string, units: UnitSystem): TDocumentDefinitions {
-  const reader: Reader = { language: 'en', units };
+export function weekSheet(planner: Planner, week: string, reader: Reader): TDocumentDefinitions {
+  const { units } = reader;
   const monday = mondayOf(weekOfName(week));
   const season = planner.season();
   const tasks = planner.tasks(season);
@@ -64,10 +63,10 @@ export function weekSheet(planner: Planner, week: string, units: UnitSystem): TD
 export async function runLabel(
   planner: Planner,
   line: number,
-  { sowing, size, units }: { sowing: number; size?: string | undefined; units: UnitSystem },
+  { sowing, size }: { sowing: number; size?: string | undefined },
+  reader: Reader,
   url: string,
 ): Promise<TDocumentDefinitions> {
-  const reader: Reader = { language: 'en', units };
   const season = planner.season();
   const all = season.sowings.filter((one) => one.line.id === line);
   const one = all.find((each) => each.sowing === sowing);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { RowProblem } from '#contract/csv';
 import { OutOfRange } from '#core/units/check';
 import { refusedByName } from '#words/problem';
-import { read } from '#words/read';
+import { problemSaid } from '#words/problem-said';
 import { type Reader } from '#words/reader';
 import { Problem } from '#server/base/http/problem';
 
@@ -11,7 +11,7 @@ const READER: Reader = { language: 'en', units: 'metric' };
 /** A table is written in metric units and by the names of its columns: so is what is wrong in it. */
 function saysOf(error: unknown): string {
   if (error instanceof OutOfRange) return refusedByName(error, READER);
-  return error instanceof Problem ? read(error.says, READER) : (error as Error).message;
+  return error instanceof Problem ? problemSaid(error.says, READER).detail : (error as Error).message;
 }
 
 /** @throws RowProblem with the line of the file before what was wrong in it */

@@ -22,7 +22,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberList } from '../ui/fields/number-list';
 import { FetchState } from '../ui/fetch-state';
 import { shownIn } from '../ui/words/shown-in';
-import { type Figure, figureNames, figureUnits, type TestId, testForms } from './material-tests';
+import { type Figure, figureNames, type TestId, testForms } from './material-tests';
 import { ecMethodNames, shortName } from '../ui/words/words';
 import { materialPage as texts } from '#words/en/places/shelf/material-page';
 import { common } from '#words/en/places/common';
@@ -59,7 +59,7 @@ import { TitlePipe } from '../ui/words/title';
             @for (row of rows(); track row.figure) {
               <tr>
                 <th scope="row">
-                  {{ names[row.figure] }}<span class="term">{{ unitNames[row.figure] }}</span>
+                  {{ names[row.figure] }}<span class="term">{{ row.unit }}</span>
                 </th>
                 <td>{{ row.book }}</td>
                 <td>
@@ -235,7 +235,6 @@ export class MaterialPage {
   private readonly units = inject(Units);
   protected readonly forms = testForms;
   protected readonly names = figureNames;
-  protected readonly unitNames = figureUnits;
   protected readonly methods = ecMethods.map((id) => ({ id, name: ecMethodNames[id] }));
   protected readonly learned = signal<Resource<LearnedAnswer> | null>(null);
   protected readonly answer = computed(() => this.learned()?.value() ?? null);

@@ -116,15 +116,3 @@ export const figureNames: Record<LearnedAnswer['figures'][number]['figure'], str
   size: texts.usualBit,
   cohesion: texts.holdsTogether,
 };
-
-/** Units of the figures, as their tests are read. */
-export const figureUnits: Record<LearnedAnswer['figures'][number]['figure'], string> = {
-  density: texts.gPerLDry,
-  moisture: texts.pctOfItsWetWeight,
-  air: texts.pctAirInThatVessel,
-  ph: '',
-  salts: texts.oneInFive,
-  buffer: texts.meqForAPhUnit,
-  size: 'mm',
-  cohesion: texts.ofOne,
-};

@@ -26,7 +26,7 @@ export const plantPage = place('plants/plant-page', {
   to: ' to ',
   whereItComesFrom: 'Where it comes from',
   mix: 'Mix:',
-  lot: 'Lot:',
+  lot: 'Delivery:',
   from: 'From',
   movedTo: 'Moved to',
   plants: (plants: Filling) => line`, ${plants} plants`,

@@ -34,10 +34,4 @@ export const materialTests = place('shelf/material-tests', {
   answerToLime: 'Answer to lime',
   usualBit: 'Usual bit',
   holdsTogether: 'Holds together',
-  gPerLDry: 'g/L dry',
-  pctOfItsWetWeight: '% of its wet weight',
-  pctAirInThatVessel: '% air in that vessel',
-  oneInFive: 'mS/cm, 1 part in 5',
-  meqForAPhUnit: 'meq/L for a pH unit',
-  ofOne: 'of 1',
 });
