@@ -182,7 +182,7 @@ test('lots both ways, uses, and impossible entries', async ({ page }) => {
   await begin(page, '/mix', 'Traced');
   await page.getByText('A new lot').click();
   await page.getByLabel('Name on the bag, bale or heap').fill('Bale 17');
-  await page.getByRole('button', { name: 'of sphagnum peat, fine' }).click();
+  await page.getByRole('button', { name: 'of fine sphagnum peat' }).click();
   await expect(page.getByRole('list', { name: 'Record' })).toContainText('Sphagnum peat, fine from Bale 17');
   await page.getByLabel('Sowing, cuttings or pots').fill('Leeks');
   await page.locator('app-use-form').getByLabel('How many').fill('400');
@@ -207,7 +207,7 @@ test('a measured yield stands for the mix from now on', async ({ page }) => {
   await page.getByRole('link', { name: /Rosemary under mist/ }).click();
   await page.getByRole('link', { name: 'Make it, step by step' }).click();
   await page.locator('summary', { hasText: 'Yield' }).click();
-  const asked = /from ([\d.]+) to ([\d.]+) L/;
+  const asked = /from ([\d.]+)\sL to ([\d.]+)\sL/;
   await field(page, 'Finished mix, L').fill('1');
   const [, , all] = asked.exec(await page.getByRole('alert').innerText())!;
   await field(page, 'Finished mix, L').fill(String(0.9 * Number(all)));

@@ -3,6 +3,9 @@ import { type Words } from '#words/catalog';
 
 const elements = { n: 'nitrogen', p: 'phosphorus', k: 'potassium', lime: 'lime value' } as const;
 
+/** A round number is said as it was typed: "20 g", not "20.0 g". */
+const whole = (text: string): string => text.replace(/\.0+(?=\D|$)/, '');
+
 /** What would have been taken, as it follows "must be". */
 export const allowed: Words<AllowedFacts> = {
   'allowed.known-key': () => 'not a known key here',
@@ -13,15 +16,16 @@ export const allowed: Words<AllowedFacts> = {
     `at most ${f.celsius(celsius)}: more water than that would stand in the mix`,
   'allowed.between-readings': ({ ambientC, startC }, f) =>
     `between the surroundings (${f.celsius(ambientC)}) and the first reading (${f.celsius(startC)})`,
-  'allowed.nine-tenths-of-pot': ({ litres }, f) => `at most nine tenths of the pot, ${f.volume(litres)}`,
+  'allowed.nine-tenths-of-pot': ({ litres }, f) =>
+    `at most nine tenths of the pot, ${whole(f.volume(litres))}`,
   'allowed.since-it-stood': ({ seconds }, f) =>
     `at least the ${f.counted(seconds, { one: 'second', other: 'seconds' })} that water stood`,
-  'allowed.more-than-empty': ({ grams }, f) => `more than the empty vessel, ${f.mass(grams)}`,
-  'allowed.more-than-dish': ({ grams }, f) => `more than the dish, ${f.mass(grams)}`,
-  'allowed.at-least-dry': ({ grams }, f) => `at least the dry weight, ${f.mass(grams)}`,
-  'allowed.most-sample': ({ grams }, f) => `at most the sample, ${f.mass(grams)}`,
+  'allowed.more-than-empty': ({ grams }, f) => `more than the empty vessel, ${whole(f.mass(grams))}`,
+  'allowed.more-than-dish': ({ grams }, f) => `more than the dish, ${whole(f.mass(grams))}`,
+  'allowed.at-least-dry': ({ grams }, f) => `at least the dry weight, ${whole(f.mass(grams))}`,
+  'allowed.most-sample': ({ grams }, f) => `at most the sample, ${whole(f.mass(grams))}`,
   'allowed.half-of-scooped': ({ low, high }, f) =>
-    `from ${f.volume(low)} to ${f.volume(high)}: half to all of what was scooped`,
+    `from ${whole(f.volume(low))} to ${whole(f.volume(high))}: half to all of what was scooped`,
   'allowed.under-largest': ({ fromMm, underMm }, f) =>
     `${f.length(fromMm)} to under ${f.length(underMm)}, its largest piece`,
   'allowed.leaves-pores': ({ pct }, f) => `at most ${f.pct(pct)} for this mix: more leaves no pores`,
@@ -48,16 +52,17 @@ export const allowed: Words<AllowedFacts> = {
   'allowed.cold-to-warm': () => 'from cold to warm',
   'allowed.task-form': () => 'a name, “@ start” or “@ plant”, and days: “dome off @ start +10”',
   'allowed.one-after-other': () => 'one after the other',
-  'allowed.dry-of-wet': ({ grams }, f) => `above 0 and at most the ${f.mass(grams)} that it weighed wet`,
+  'allowed.dry-of-wet': ({ grams }, f) =>
+    `above 0 and at most the ${whole(f.mass(grams))} that it weighed wet`,
   'allowed.nine-tenths-of-vessel': ({ litres }, f) =>
-    `at most nine tenths of the vessel, ${f.volume(litres)}`,
+    `at most nine tenths of the vessel, ${whole(f.volume(litres))}`,
   'allowed.above-before-lime': ({ ph }, f) => `above the ${f.ph(ph)} that it was before lime`,
   'allowed.at-least-screen': ({ mm }, f) => `at least the screen, ${f.length(mm)}`,
   'allowed.time-zone': () => 'a time zone like Australia/Adelaide',
   'allowed.sack-weighed': () => 'another way: the sack has no weight yet',
   'allowed.not-for-blocks': () => 'left out for a block',
   'allowed.water-of-mouth': ({ low, high }, f) =>
-    `${f.mass(low)} to ${f.mass(high)} for this mouth and depth`,
+    `${whole(f.mass(low))} to ${whole(f.mass(high))} for this mouth and depth`,
   'allowed.blocks-of-mix': ({ fewest, most, mm }, f) =>
     `${f.count(fewest)} to ${f.count(most)} from so much mix, ${f.length(mm)} high`,
   'allowed.counted-in-nitrogen': () => 'above 0: the strength is counted in nitrogen',

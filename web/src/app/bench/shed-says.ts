@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ReaderHere } from '../data/reader-here';
 import { RouterLink } from '@angular/router';
 import { litresIn } from '#core/units/factors';
 import { Money } from '../data/money';
 import { Units } from '../data/units';
 import { InTheShed } from './in-the-shed';
 import { stockAmount } from '../ui/words/stock-amount';
-import { shortName } from '../ui/words/words';
 import { shedSays as texts } from '#words/en/places/bench/shed-says';
 
 /** What is in the shed for this recipe, and what it costs: two lines beside the choice. */
@@ -46,15 +46,20 @@ import { shedSays as texts } from '#words/en/places/bench/shed-says';
   imports: [RouterLink],
 })
 export class ShedSays {
+  protected readonly reader = inject(ReaderHere);
   protected readonly texts = texts;
   private readonly shed = inject(InTheShed);
   private readonly units = inject(Units);
   private readonly money = inject(Money);
 
+  private named(id: string): string {
+    return this.reader.formats().name({ id, name: this.shed.nameOf(id) });
+  }
+
   protected readonly makes = computed(() => {
     const stock = this.shed.stock();
     if (!stock) return '';
-    const first = stock.endsFirst && shortName(this.shed.nameOf(stock.endsFirst)).toLowerCase();
+    const first = stock.endsFirst && this.named(stock.endsFirst);
     if (stock.litres !== null)
       return texts.yourStockMakesOfIt(stockAmount('material', stock.litres, this.units.system()), first);
     return '';
@@ -64,7 +69,7 @@ export class ShedSays {
     if (short.length === 0) return '';
     const each = short.map(({ item, by }) => {
       const amount = stockAmount(this.shed.kindOf(item), by, this.units.system());
-      return texts.ofIt(amount, shortName(this.shed.nameOf(item)).toLowerCase());
+      return texts.ofIt(amount, this.named(item));
     });
     return texts.shortForThisJob(each.join(', '));
   });
@@ -74,9 +79,7 @@ export class ShedSays {
     const us = this.units.system() === 'us';
     const each = this.money.say(us ? perLitre * litresIn.gallon : perLitre);
     const without =
-      unpriced.length === 0
-        ? ''
-        : texts.without(unpriced.map((item) => shortName(this.shed.nameOf(item)).toLowerCase()).join(', '));
+      unpriced.length === 0 ? '' : texts.without(unpriced.map((item) => this.named(item)).join(', '));
     return texts.costsAAForThe(
       each,
       us ? 'gallon' : 'litre',

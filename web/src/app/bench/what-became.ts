@@ -12,7 +12,7 @@ import { fixed } from '#core/units/show';
 import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
 import { ApproachChoice } from '../data/approach-choice';
-import { readingWords, shortName } from '../ui/words/words';
+import { readingWords } from '../ui/words/words';
 import { RecipeStore } from './recipe-store';
 import { whatBecame as texts } from '#words/en/places/bench/what-became';
 import { DayPipe } from '../ui/words/day';
@@ -188,7 +188,10 @@ export class WhatBecame {
   private whatOne(fix: SingleFix): string {
     const library = this.store.library();
     const named = (id: string): string =>
-      shortName(library?.materials.get(id)?.name ?? library?.amendments.get(id)?.name ?? id).toLowerCase();
+      this.reader.formats().name({
+        id,
+        name: library?.materials.get(id)?.name ?? library?.amendments.get(id)?.name ?? id,
+      });
     switch (fix.kind) {
       case 'limeToPh':
         return texts.limeToPh(fixed(fix.ph, 1));

@@ -1,4 +1,5 @@
 import { computed, inject, Injectable } from '@angular/core';
+import { inSentence } from '#words/formats';
 import { windowScore, type ScoredId } from '#core/finder/aims';
 import { differences, type Lead } from '#core/finder/compare';
 import { type FinderJob, type Formulated } from '#core/finder/formulate';
@@ -8,7 +9,7 @@ import { volumeL } from '#core/vessel/vessel';
 import { RecipeStore } from '../bench/recipe-store';
 import { ReaderHere } from '../data/reader-here';
 import { ApproachChoice } from '../data/approach-choice';
-import { oddsWords, readingWords, shortName } from '../ui/words/words';
+import { oddsWords, readingWords } from '../ui/words/words';
 import { FinderSearch, type Listed } from './finder-search';
 import { FoundList } from './found-list';
 import { finderPage as texts } from '#words/en/places/finder/finder-page';
@@ -97,11 +98,11 @@ export class FinderSays {
   private ifWords(edge: Lead | null): string {
     switch (edge?.by) {
       case 'window':
-        return texts.ifItsWereFurtherInside(this.nameOf(edge.id).toLowerCase());
+        return texts.ifItsWereFurtherInside(inSentence(this.nameOf(edge.id)));
       case 'unusual':
         return texts.ifItsSharesWereThe;
       case 'wish':
-        return texts.ifYouCaredLessFor(this.sliders.find((s) => s.name === edge.wish)!.label.toLowerCase());
+        return texts.ifYouCaredLessFor(inSentence(this.sliders.find((s) => s.name === edge.wish)!.label));
       case 'fewer':
         return texts.ifOneMaterialMoreCounted;
       case 'rounder':
@@ -133,8 +134,8 @@ export class FinderSays {
       .sort((a, b) => a.scoreChange - b.scoreChange)
       .slice(0, MOST_NEIGHBOURS)
       .map((n) => ({
-        text: `${n.by > 0 ? texts.oneMore : texts.oneLess} ${this.materialName(n.material).toLowerCase()}`,
-        effect: `${this.nameOf(n.moves.id).toLowerCase()} ${signed(n.moves.by)}`,
+        text: `${n.by > 0 ? texts.oneMore : texts.oneLess} ${this.materialName(n.material)}`,
+        effect: `${inSentence(this.nameOf(n.moves.id))} ${signed(n.moves.by)}`,
         better: n.scoreChange < 0,
       }));
     const { binding, missing } = reasons ?? { binding: null, missing: null };
@@ -160,8 +161,8 @@ export class FinderSays {
         missing &&
         texts.ofNotOnTheShelf(
           missing.parts,
-          shortName(missing.material.name).toLowerCase(),
-          missing.instead ? texts.inPlaceOfThe(shortName(missing.instead.name).toLowerCase()) : '',
+          this.reader.formats().name(missing.material),
+          missing.instead ? texts.inPlaceOfThe(this.reader.formats().name(missing.instead)) : '',
         ),
     };
   });
@@ -188,7 +189,7 @@ export class FinderSays {
   }
 
   private materialName(id: string): string {
-    return shortName(this.store.library()?.materials.get(id)?.name ?? id);
+    return this.reader.formats().name({ id, name: this.store.library()?.materials.get(id)?.name ?? id });
   }
 }
 
@@ -199,7 +200,7 @@ function partsText(parts: Readonly<Record<string, number>>, name: (id: string) =
   return Object.entries(parts)
     .filter(([, n]) => n > 0)
     .sort(([, a], [, b]) => b - a)
-    .map(([id, n]) => `${n} ${name(id).toLowerCase()}`)
+    .map(([id, n]) => `${n} ${name(id)}`)
     .join(' · ');
 }
 

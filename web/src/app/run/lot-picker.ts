@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ReaderHere } from '../data/reader-here';
 import { RouterLink } from '@angular/router';
 import { type Lot } from '#contract/lots';
 import { LotsService } from '../data/lots';
@@ -74,7 +75,7 @@ import { DayPipe } from '../ui/words/day';
       <div class="acts">
         @for (item of run.items(); track item.id) {
           <button type="button" class="press" [disabled]="name().trim() === ''" (click)="add(item.id)">
-            {{ texts.ofIt(item.name.toLowerCase()) }}
+            {{ texts.ofIt(reader.formats().name(item)) }}
           </button>
         }
       </div>
@@ -110,6 +111,7 @@ import { DayPipe } from '../ui/words/day';
   imports: [DayPipe, ChoiceField, FetchState, NumberField, RouterLink, TextField],
 })
 export class LotPicker {
+  protected readonly reader = inject(ReaderHere);
   protected readonly texts = texts;
   protected readonly common = common;
   protected readonly run = inject(RunState);

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { inSentence } from '#words/formats';
 import { RouterLink } from '@angular/router';
 import { noPreferences, MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { type FinderJob, starterFor } from '#core/finder/formulate';
@@ -112,21 +113,21 @@ export class FewPage {
   });
 
   protected look(): void {
-    this.search.lookForFew(
+    void this.search.lookForFew(
       this.cases().map(({ job }) => job),
       this.spreads(),
     );
   }
 
   protected partsOf({ parts }: BaseTold): string {
-    return parts.map((one) => `${one.parts} ${shortName(one.name).toLowerCase()}`).join(' : ');
+    return parts.map((one) => `${one.parts} ${inSentence(shortName(one.name))}`).join(' : ');
   }
 
   protected dosesOf(doses: BaseTold['cases'][number]['doses']): string {
     if (doses.length === 0) return texts.asItIs;
     const said = doses.map(
       ({ name, gPerL }) =>
-        `${withUnit(showQuantity({ doseGPerL: gPerL }, this.units.system()))} ${shortName(name).toLowerCase()}`,
+        `${withUnit(showQuantity({ doseGPerL: gPerL }, this.units.system()))} ${inSentence(shortName(name))}`,
     );
     return texts.withIt(said.join(', '));
   }

@@ -217,7 +217,7 @@ export class PlanPage {
     const items = fitItems(season, this.view.today(), this.view.begun(), (kind) =>
       block && kind.perTray > 1 && usualMoisture(kind.vessel) === 'sowing' ? block : null,
     );
-    this.search.lookForFit(items, season.benchM2);
+    void this.search.lookForFit(items, season.benchM2);
   }
 
   protected readonly fitSays = computed(() => {

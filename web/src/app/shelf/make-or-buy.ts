@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ReaderHere } from '../data/reader-here';
 import { vesselCost } from '#core/package/bill';
 import { makeOrBuy } from '#core/package/make-or-buy';
 import { type PackageUnit, packageUnits } from '#core/package/package';
@@ -201,6 +202,7 @@ const year: Asked<Figure>[] = [
   imports: [TitlePipe, ChoiceField, NumberList],
 })
 export class MakeOrBuyPage {
+  protected readonly reader = inject(ReaderHere);
   protected readonly texts = texts;
   protected readonly common = common;
   protected readonly shed = inject(InTheShed);
@@ -224,7 +226,7 @@ export class MakeOrBuyPage {
   protected readonly unpriced = computed(() =>
     this.shed
       .bill()
-      .unpriced.map((item) => shortName(this.shed.nameOf(item)).toLowerCase())
+      .unpriced.map((item) => this.reader.formats().name({ id: item, name: this.shed.nameOf(item) }))
       .join(', '),
   );
 

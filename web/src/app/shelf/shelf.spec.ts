@@ -127,7 +127,7 @@ describe('the shed beside a recipe', () => {
       { item: 'peat-fine', left: 1000, pricePerUnit: 0.1 },
       { item: 'perlite-coarse', left: 5, pricePerUnit: 0.2 },
     ]);
-    expect(said(says)).toMatch(/Short for this job: .*gal of perlite, coarse\. Deliveries and stock/);
+    expect(said(says)).toMatch(/Short for this job: .*gal of coarse perlite\. Deliveries and stock/);
     expect(said(says)).toMatch(
       /Costs €\d\.\d\d a gallon, €0\.0\d\d a cell, €\d+\.\d\d for the job, without /,
     );

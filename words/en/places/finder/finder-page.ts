@@ -42,7 +42,7 @@ export const finderPage = place('finder/finder-page', {
   furtherInsideItsWindowsThan: 'Further inside its windows than the open recipe.',
   nowRight: ', now right',
   nowOut: ', now out',
-  againstTheBench: (nowOut: Filling) => line`against the bench${nowOut}`,
+  againstTheOpenRecipe: (nowOut: Filling) => line`against the open recipe${nowOut}`,
   behavesLikeTheOpenRecipe: 'Behaves like the open recipe.',
   isClosestToTheEnd: 'is closest to the end of its window: that holds it back.',
   betterButPastYourLimits: 'better, but past your limits',

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { inSentence } from '#words/formats';
 import { type AmountWay, amountWays, asFraction, fromAmounts } from '#core/recipe/from-amounts';
 import { lookUp } from '#core/recipe/library';
 import { RecipeStore } from '../../bench/recipe-store';
@@ -153,7 +154,7 @@ export class FromAmounts {
     }));
     const made = fromAmounts(given, this.holds.value(), compactionPct / 100);
     const parts = made.parts
-      .map((one) => `${one.parts} ${this.nameOf(one.material).toLowerCase()}`)
+      .map((one) => `${one.parts} ${inSentence(this.nameOf(one.material))}`)
       .join(' : ');
     return { ...made, says: texts.whichMakes(parts, this.reader.formats().volume(made.litres)) };
   });
@@ -167,7 +168,7 @@ export class FromAmounts {
     const whole = asFraction(fraction, rest, null);
     const one = this.of() ?? rest[0]!.material;
     const ofOne = asFraction(fraction, rest, one);
-    return texts.ofAllTheRestThat(whole, this.nameOf(one).toLowerCase(), ofOne);
+    return texts.ofAllTheRestThat(whole, inSentence(this.nameOf(one)), ofOne);
   });
 
   protected inWay(material: string): AmountWay {

@@ -1,5 +1,6 @@
 import { inSentence } from '#words/formats';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ReaderHere } from '../../data/reader-here';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Swap } from '#core/finder/swap';
 import { type Material } from '#core/material/material';
@@ -94,6 +95,7 @@ const SHOWN = 7;
   imports: [Amount, NgbDropdownModule, NumberField, Swatch],
 })
 export class SwapMaterial {
+  protected readonly reader = inject(ReaderHere);
   protected readonly texts = texts;
   private readonly store = inject(RecipeStore);
   private readonly search = inject(SwapSearch);
@@ -119,9 +121,7 @@ export class SwapMaterial {
         swap,
         here: this.shelf.line(swap.to.id).here,
         name: shortName(swap.to.name),
-        parts: swap.components
-          .map((c) => `${c.parts} ${shortName(c.material.name).toLowerCase()}`)
-          .join(' · '),
+        parts: swap.components.map((c) => `${c.parts} ${this.reader.formats().name(c.material)}`).join(' · '),
         told: this.told(swap),
       }))
       .sort((a, b) => a.swap.unmatched.length - b.swap.unmatched.length || Number(b.here) - Number(a.here))
@@ -144,7 +144,7 @@ export class SwapMaterial {
 
   protected opened(open: boolean): void {
     const outcome = this.store.outcome();
-    if (open && outcome.state === 'computed') this.search.ask(outcome.judgement, this.material().id);
+    if (open && outcome.state === 'computed') void this.search.ask(outcome.judgement, this.material().id);
   }
 
   protected take(swap: Swap): void {
