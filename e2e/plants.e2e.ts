@@ -39,7 +39,7 @@ test.describe('on the phone', () => {
     await page.getByRole('button', { name: 'Lost' }).click();
     await field(page, 'So many').fill('60');
     await page.getByRole('button', { name: 'Save' }).click();
-    await expect(page.getByText(/at most 40, as many as stand/)).toBeVisible();
+    await expect(page.getByText(/at most 40, as many as there are/)).toBeVisible();
     await expect(field(page, 'So many')).toHaveValue('60');
     await field(page, 'So many').fill('6');
     await page.getByRole('button', { name: 'Save' }).click();

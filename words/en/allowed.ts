@@ -1,10 +1,14 @@
 import { type AllowedFacts } from '#core/units/allowed';
+import { type Formats } from '#words/formats';
 import { type Words } from '#words/catalog';
 
 const elements = { n: 'nitrogen', p: 'phosphorus', k: 'potassium', lime: 'lime value' } as const;
 
 /** A round number is said as it was typed: "20 g", not "20.0 g". */
 const whole = (text: string): string => text.replace(/\.0+(?=\D|$)/, '');
+
+/** A hormone is bought and thinned by its ppm, in both systems. */
+const ppm = (mgPerL: number, f: Formats): string => `${f.count(mgPerL)}\u00a0ppm`;
 
 /** What would have been taken, as it follows "must be". */
 export const allowed: Words<AllowedFacts> = {
@@ -34,9 +38,9 @@ export const allowed: Words<AllowedFacts> = {
   'allowed.material-with-pores': () => 'a material that leaves pores at this firming',
   'allowed.neutralises-acid': () => 'a product that neutralises acid',
   'allowed.does-not-lime': () => 'a product that does not lime',
-  'allowed.no-stronger': ({ mgPerL }, f) => `at most ${f.strength(mgPerL)}, as strong as what there is`,
+  'allowed.no-stronger': ({ mgPerL }, f) => `at most ${ppm(mgPerL, f)}, as strong as what there is`,
   'allowed.burns-the-base': ({ mgPerL, wood }, f) =>
-    `at most ${f.strength(mgPerL)} for ${wood}: stronger burns the base`,
+    `at most ${ppm(mgPerL, f)} for ${wood}: stronger burns the base`,
   'allowed.since-it-began': ({ day }, f) => `on or after ${f.day(day)}, when it began`,
   'allowed.cells-there': ({ cells }, f) => `cells of the ${f.count(cells)} that there are`,
   'allowed.can-be-undone': () => 'an entry of this record that can be undone',

@@ -2,14 +2,19 @@ import { type LabelSizeFacts } from '#core/batch/label-sizes';
 import { type WeatherFacts } from '#core/mix/dry-down';
 import { type RestFacts } from '#core/package/rest';
 import { type CostFacts, moneySaid } from '#core/units/money';
+import { type Formats } from '#words/formats';
 import { type Words } from '#words/catalog';
+
+/** Both sides, the unit said once. */
+const size = (acrossMm: number, downMm: number, f: Formats): string =>
+  `${f.length(acrossMm).split('\u00a0')[0]} × ${f.length(downMm)}`;
 
 const papers = { a4: 'A4', letter: 'Letter' } as const;
 
 export const labelSizes: Words<LabelSizeFacts> = {
   'labels.sheet': ({ paper, count, acrossMm, downMm }, f) =>
-    `${papers[paper]}, ${count} of ${f.length(acrossMm)} × ${f.length(downMm)}`,
-  'labels.single': ({ acrossMm, downMm }, f) => `one label, ${f.length(acrossMm)} × ${f.length(downMm)}`,
+    `${papers[paper]}, ${count} of ${size(acrossMm, downMm, f)}`,
+  'labels.single': ({ acrossMm, downMm }, f) => `one label, ${size(acrossMm, downMm, f)}`,
 };
 
 export const weathers: Words<WeatherFacts> = {

@@ -314,7 +314,7 @@ describe('damage is noticed, and nothing is filled in', () => {
     const read = await put();
     expect([read.status, read.body.detail]).toEqual([
       503,
-      expect.stringMatching(/cannot be written.*nothing was saved.*still works/),
+      expect.stringMatching(/cannot be written.*nothing was saved.*look things up/),
     ]);
     db.pragma('query_only = OFF');
     db.pragma(`max_page_count = ${db.pragma('page_count', { simple: true }) as number}`);
