@@ -214,7 +214,7 @@ describe('quantities', () => {
  */
 const OTHER_SENTENCES = [
   /^core\/(judge\/(flags|flag\.ts|remedies|readings|windows|good)|recipe\/(windows-wanted|approaches|starter-mixes|flag)|material\/retention)/,
-  /^server\/(kept\/plants\/plant-events|kept\/library\/own|out\/(demo|archive|backup|share|tables)|base\/(http\/openapi|database|simulated)|main|opened|restore|kept\/library\/library)/,
+  /^server\/(kept\/plants\/plant-events|kept\/library\/own|out\/(demo|archive\/(schema|csv|held))|base\/(http\/openapi|database|simulated)|main|opened|restore|kept\/library\/library)/,
 ];
 /** Four words in a row, the first of them no code of a program. */
 const SENTENCE = /[A-Za-z][a-z’']*,? [a-z’']+,? [a-z’']+,? [a-z’']+/;

@@ -1,3 +1,4 @@
+import { files as texts } from '#words/en/places/files';
 import { createHash } from 'node:crypto';
 import { type Readable } from 'node:stream';
 import { crc32 } from 'node:zlib';
@@ -24,7 +25,7 @@ export class Members {
   static async of(archive: string, free: number): Promise<Members> {
     const zip = await new Promise<ZipFile>((done, failed) =>
       open(archive, { lazyEntries: true, autoClose: false, strictFileNames: true }, (error, it) => {
-        if (error) failed(wrong('file', error.message.slice(0, 100), 'a zip file that is whole'));
+        if (error) failed(wrong('file', error.message.slice(0, 100), texts.wholeZip));
         else done(it);
       }),
     );
@@ -36,11 +37,7 @@ export class Members {
           failed(
             error instanceof OutOfRange
               ? error
-              : wrong(
-                  'a file in it',
-                  error.message.slice(0, 100),
-                  `${HEAD_FILE}, schema.json, or in tables/ or pictures/`,
-                ),
+              : wrong(texts.fileInIt, error.message.slice(0, 100), texts.membersOnly(HEAD_FILE)),
           ),
         );
         zip.on('end', done);
@@ -48,16 +45,9 @@ export class Members {
           const { fileName: name } = entry;
           bytes += entry.uncompressedSize;
           if (!FILE_NAME.test(name))
-            failed(
-              wrong(
-                'a file in it',
-                name.slice(0, 100),
-                `${HEAD_FILE}, schema.json, or in tables/ or pictures/`,
-              ),
-            );
-          else if (entries.has(name)) failed(wrong('a file in it', name, 'a name that is there once'));
-          else if (bytes > free)
-            failed(wrong('bytes when unpacked', bytes, `at most ${free}: so much room the disk has`));
+            failed(wrong(texts.fileInIt, name.slice(0, 100), texts.membersOnly(HEAD_FILE)));
+          else if (entries.has(name)) failed(wrong(texts.fileInIt, name, texts.nameOnce));
+          else if (bytes > free) failed(wrong(texts.bytesUnpacked, bytes, texts.roomOnDisk(free)));
           else {
             entries.set(name, entry);
             zip.readEntry();
@@ -88,11 +78,8 @@ export class Members {
    */
   async *pieces(name: string, sum?: string): AsyncGenerator<Buffer, void> {
     const entry = this.entries.get(name);
-    if (!entry) throw wrong(name, 'nothing', 'a file that is there');
-    const [hash, altered] = [
-      createHash('sha256'),
-      (): OutOfRange => wrong(name, 'altered', 'as it was when it was packed'),
-    ];
+    if (!entry) throw wrong(name, 'nothing', texts.fileThere);
+    const [hash, altered] = [createHash('sha256'), (): OutOfRange => wrong(name, 'altered', texts.asPacked)];
     let crc = 0;
     try {
       const stream = await new Promise<Readable>((done, failed) =>
@@ -116,7 +103,7 @@ export class Members {
     let bytes = 0;
     for await (const piece of this.pieces(name, sum)) {
       bytes += piece.length;
-      if (bytes > most) throw wrong(name, `over ${most} bytes`, `at most ${most}`);
+      if (bytes > most) throw wrong(name, texts.overBytes(most), `at most ${most}`);
       pieces.push(piece);
     }
     return Buffer.concat(pieces);
@@ -135,7 +122,7 @@ export class Members {
       left.push(piece.subarray(from));
       bytes += piece.length - from;
       if (bytes > ARCHIVE_LIMITS.lineBytes)
-        throw wrong(name, `a line of ${bytes} bytes`, `at most ${ARCHIVE_LIMITS.lineBytes}`);
+        throw wrong(name, texts.lineOf(bytes), `at most ${ARCHIVE_LIMITS.lineBytes}`);
     }
     if (bytes > 0) yield Buffer.concat(left).toString('utf8');
   }

@@ -1,3 +1,4 @@
+import { files as texts } from '#words/en/places/files';
 import Database from 'better-sqlite3';
 import { rmSync, statfsSync } from 'node:fs';
 import { dirname } from 'node:path';
@@ -39,35 +40,33 @@ function depthOf(json: string): number {
 
 function parsed(json: string, where: string): Record<string, unknown> {
   if (json.length > ARCHIVE_LIMITS.lineBytes)
-    throw wrong(where, `${json.length} letters`, `at most ${ARCHIVE_LIMITS.lineBytes}`);
+    throw wrong(where, texts.letters(json.length), `at most ${ARCHIVE_LIMITS.lineBytes}`);
   if (depthOf(json) > ARCHIVE_LIMITS.depth)
-    throw wrong(where, 'what was given', `nested at most ${ARCHIVE_LIMITS.depth} deep`);
+    throw wrong(where, texts.given, texts.nested(ARCHIVE_LIMITS.depth));
   try {
     const it: unknown = JSON.parse(json);
     if (typeof it === 'object' && it !== null && !Array.isArray(it)) return it as Record<string, unknown>;
   } catch {
     // Told below.
   }
-  throw wrong(where, json.slice(0, 60), 'an object of JSON');
+  throw wrong(where, json.slice(0, 60), texts.jsonObject);
 }
 
 async function headOf(members: Members): Promise<Head> {
-  if (!members.names.includes(HEAD_FILE))
-    throw wrong('file', 'none', `an archive of Welcome: it has ${HEAD_FILE}`);
+  if (!members.names.includes(HEAD_FILE)) throw wrong('file', 'none', texts.archiveOfWelcome(HEAD_FILE));
   const head = parsed(
     (await members.whole(HEAD_FILE, HEAD_BYTES)).toString('utf8'),
     HEAD_FILE,
   ) as unknown as Head;
   if (head.format !== ARCHIVE_FORMAT && head.format !== 1)
-    throw wrong('format', head.format, `1 or ${ARCHIVE_FORMAT}: it is of another Welcome`);
-  if (!Number.isInteger(head.schema) || head.schema < 1)
-    throw wrong('schema', head.schema, 'a whole number from 1');
+    throw wrong('format', head.format, texts.anotherWelcome(ARCHIVE_FORMAT));
+  if (!Number.isInteger(head.schema) || head.schema < 1) throw wrong('schema', head.schema, texts.wholeFrom1);
   for (const [name, it] of [
     ['tables', head.tables],
     // Format 1 had none.
     ...(head.format === 1 ? [] : [['sums', head.sums] as const]),
   ] as const)
-    if (typeof it !== 'object' || it === null) throw wrong(name, String(it), 'a list by name');
+    if (typeof it !== 'object' || it === null) throw wrong(name, String(it), texts.listByName);
   return head;
 }
 
@@ -75,7 +74,7 @@ async function headOf(members: Members): Promise<Head> {
 function sumOf({ format, sums }: Head, name: string): string | undefined {
   if (format === 1) return undefined;
   const sum = sums?.[name];
-  if (typeof sum !== 'string') throw wrong(name, 'no sum', `a SHA-256 in ${HEAD_FILE}`);
+  if (typeof sum !== 'string') throw wrong(name, 'no sum', texts.sumIn(HEAD_FILE));
   return sum;
 }
 
@@ -94,7 +93,7 @@ function valueOf(
   throw wrong(
     `${where}, ${name}`,
     typeof value,
-    { text: 'text', integer: 'a whole number', real: 'a number' }[kind],
+    { text: texts.text, integer: texts.wholeNumber, real: texts.number }[kind],
   );
 }
 
@@ -117,17 +116,17 @@ async function fill(db: Db, table: Table, members: Members, head: Head): Promise
     const row = parsed(line, where);
     const strange = Object.keys(row).find((name) => !known.has(name));
     if (strange !== undefined)
-      throw wrong(`${where}, ${strange.slice(0, 60)}`, 'a column', `of ${[...known].join(', ')}`);
+      throw wrong(`${where}, ${strange.slice(0, 60)}`, texts.aColumn, `of ${[...known].join(', ')}`);
     const values: unknown[] = table.columns.map((column) => valueOf(row[column.name], column, where));
     if (pictured) {
       const picture = pictureFile(row['id'] as number);
-      if (!members.names.includes(picture)) throw wrong(where, 'no picture', `a picture in ${picture}`);
+      if (!members.names.includes(picture)) throw wrong(where, 'no picture', texts.pictureIn(picture));
       values.push(await members.whole(picture, ARCHIVE_LIMITS.pictureBytes, sumOf(head, picture)));
     }
     try {
       put.run(...values);
     } catch (error) {
-      throw wrong(where, (error as Error).message, 'a row that the table takes');
+      throw wrong(where, (error as Error).message, texts.tableTakes);
     }
   }
   return rows;
@@ -163,16 +162,15 @@ export async function unpack({ archive, to, room = roomAt(to) }: Unpacking): Pro
     const tables = tablesOf(db);
     const names = new Set(tables.map(({ table }) => tableFile(table)));
     const strange = members.names.find((name) => name.startsWith('tables/') && !names.has(name));
-    if (strange !== undefined) throw wrong('a file in it', strange, 'a table of Welcome');
+    if (strange !== undefined) throw wrong(texts.fileInIt, strange, texts.tableOfWelcome);
     const read = new Set([HEAD_FILE, ...names]);
     db.exec('BEGIN IMMEDIATE');
     for (const table of tables) {
       const [rows, told] = [await fill(db, table, members, head), head.tables[table.table]];
-      if (rows !== told)
-        throw wrong(tableFile(table.table), rows, `${String(told)} lines, as its head tells`);
+      if (rows !== told) throw wrong(tableFile(table.table), rows, texts.linesTold(String(told)));
     }
     const [loose] = db.pragma('foreign_key_check') as { table: string }[];
-    if (loose) throw wrong(tableFile(loose.table), 'rows', 'rows that point to what is there');
+    if (loose) throw wrong(tableFile(loose.table), 'rows', texts.pointsThere);
     leaveMachineBehind(db);
     db.exec('COMMIT');
     // What is not taken in must be what it was too: who packed it may have meant it.

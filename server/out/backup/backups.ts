@@ -1,3 +1,4 @@
+import { files as texts } from '#words/en/places/files';
 import Database from 'better-sqlite3';
 import { randomUUID } from 'node:crypto';
 import {
@@ -143,9 +144,7 @@ export class BackupFolder {
       : null;
     if (!looked.good || off) {
       rmSync(part, { force: true });
-      throw new Error(
-        looked.good ? `the copy has ${off![1]} rows in ${off![0]}, not those of the nursery` : looked.why,
-      );
+      throw new Error(looked.good ? texts.copyHas(off![1], off![0]) : looked.why);
     }
     return await this.finish(name, at, why, looked);
   }
@@ -161,8 +160,7 @@ export class BackupFolder {
       await write(part);
       this.leaveMachineBehind(part);
       const looked = await this.work.seal(part);
-      if (!looked.good)
-        throw new OutOfRange('file', 'what was given', `a whole backup or archive of Welcome: ${looked.why}`);
+      if (!looked.good) throw new OutOfRange('file', texts.given, texts.wholeOfWelcome(looked.why));
       return await this.finish(name, at, 'brought', looked);
     } catch (error) {
       rmSync(part, { force: true });

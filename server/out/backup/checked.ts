@@ -1,3 +1,4 @@
+import { files as texts } from '#words/en/places/files';
 import Database from 'better-sqlite3';
 import { createHash } from 'node:crypto';
 import { closeSync, existsSync, openSync, readFileSync, readSync, statSync } from 'node:fs';
@@ -42,9 +43,7 @@ function altered(file: string): string | null {
   const { sha256: noted } = JSON.parse(readFileSync(note, 'utf8')) as { sha256?: unknown };
   if (typeof noted !== 'string') return null;
   const is = sha256(file);
-  return is === noted
-    ? null
-    : `it is not as it was when it was made: its SHA-256 is ${is}, and should be ${noted}`;
+  return is === noted ? null : texts.altered(is, noted);
 }
 
 /**
@@ -53,8 +52,8 @@ function altered(file: string): string | null {
  * Nothing is written to it, nor beside it.
  */
 export function lookAt(file: string): Checked {
-  if (!existsSync(file)) return { good: false, why: 'it is not there' };
-  if (statSync(file).size === 0) return { good: false, why: 'it is empty' };
+  if (!existsSync(file)) return { good: false, why: texts.notThere };
+  if (statSync(file).size === 0) return { good: false, why: texts.empty };
   let db: Database.Database | undefined;
   try {
     const why = altered(file);
@@ -62,19 +61,19 @@ export function lookAt(file: string): Checked {
     db = new Database(file, { readonly: true, fileMustExist: true });
     const faults = db.pragma('integrity_check(3)', { simple: false }) as { integrity_check: string }[];
     if (faults[0]?.integrity_check !== 'ok')
-      return { good: false, why: `it is damaged: ${faults[0]?.integrity_check ?? 'no answer'}` };
+      return { good: false, why: texts.damaged(faults[0]?.integrity_check ?? texts.noAnswer) };
     const loose = db.pragma('foreign_key_check') as { table: string }[];
-    if (loose[0]) return { good: false, why: `rows of ${loose[0].table} point to what is not there` };
+    if (loose[0]) return { good: false, why: texts.loose(loose[0].table) };
     const schema = db.pragma('user_version', { simple: true }) as number;
-    if (schema > newestSchema()) return { good: false, why: `it is of a newer Welcome (schema ${schema})` };
-    if (schema < 1) return { good: false, why: 'it is a database, but not of Welcome' };
+    if (schema > newestSchema()) return { good: false, why: texts.newer(schema) };
+    if (schema < 1) return { good: false, why: texts.notOfWelcome };
     const named = db.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'folder'`).get() !== undefined;
     const id = named
       ? (db.prepare<[], string>(`SELECT value FROM folder WHERE key = 'id'`).pluck().get() ?? '')
       : '';
     return { good: true, counts: countsOf(db), schema, id };
   } catch (error) {
-    return { good: false, why: `it cannot be read: ${(error as Error).message}` };
+    return { good: false, why: texts.cannotBeRead((error as Error).message) };
   } finally {
     db?.close();
   }

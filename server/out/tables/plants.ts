@@ -1,3 +1,4 @@
+import { files as texts } from '#words/en/places/files';
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { readCsv, writeCsv, RowProblem } from '#contract/csv';
@@ -113,8 +114,7 @@ export const plantTables = {
       for (const { line, row } of read)
         atLine(line, () => {
           if (row.id !== undefined) {
-            if (!store.one(row.id))
-              throw new RowProblem(`id: there is no planting ${row.id}: leave it out for a new one`);
+            if (!store.one(row.id)) throw new RowProblem(texts.noPlanting(row.id));
             taken.same++;
           } else {
             entries.add(plantingOf(row), now);
@@ -140,9 +140,7 @@ export const plantTables = {
         atLine(line, () => {
           if (row.id !== undefined) {
             if (!events.of(row.planting).some((one) => one.id === row.id))
-              throw new RowProblem(
-                `id: planting ${row.planting} has no entry ${row.id}: leave it out for a new one`,
-              );
+              throw new RowProblem(texts.noEntry(row.planting, row.id));
             taken.same++;
           } else {
             const event = eventOf(row);

@@ -1,3 +1,4 @@
+import { files as texts } from '#words/en/places/files';
 import { RowProblem } from '#contract/csv';
 import { z } from 'zod';
 import { amendmentSchema } from '#contract/amendment';
@@ -173,8 +174,7 @@ export function lineOfRow(
   { id: _, seedCame, seedOf, path, shifts, ...row }: SeasonCsv,
   start: Crop['start'],
 ) {
-  if ((seedCame === undefined) !== (seedOf === undefined))
-    throw new RowProblem('seed_came and seed_of: both, or neither');
+  if ((seedCame === undefined) !== (seedOf === undefined)) throw new RowProblem(texts.bothOrNeither);
   return changedLineSchema.parse({
     ...row,
     seedTest: seedCame === undefined ? null : { came: seedCame, of: seedOf },

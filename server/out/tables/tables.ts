@@ -1,3 +1,4 @@
+import { files as texts } from '#words/en/places/files';
 import { type Stores } from '#server/kept/stores';
 import { randomUUID } from 'node:crypto';
 import { readCsv, snake, writeCsv, type CsvRow, RowProblem } from '#contract/csv';
@@ -48,12 +49,7 @@ function takeOwn<R extends { id?: string | undefined; name: string }, O extends 
   for (const { line, row } of read) {
     const one = there.find(({ id, name, own }) => (row.id ? id === row.id : own && name === row.name));
     if (one && same(row, one)) taken.same++;
-    else if (one && !one.own)
-      refuse(
-        line,
-        'id',
-        `${one.id} is of the starter library and stays as it is: leave the id out for one of your own`,
-      );
+    else if (one && !one.own) refuse(line, 'id', texts.ofTheStarter(one.id));
     else if (one) {
       atLine(line, () => change(one.id, row));
       taken.changed.push(row.name);
@@ -75,7 +71,7 @@ const alike =
           word((row as Record<string, unknown>)[field]) === word((one as Record<string, unknown>)[field]),
       );
 
-const FROM_TABLE = 'yours, from a table';
+const FROM_TABLE = texts.fromATable;
 const bare = <R extends { id?: unknown; source?: unknown }>({
   id: _,
   source: __,
@@ -195,8 +191,7 @@ function takeSeason(csv: string, { library, crops, season, now }: TableParts): T
         (each) => each.id === row.id || (row.id === undefined && same(written, rows.rowOfLine(each))),
       );
       const name = made.name ? `${crop.name} “${made.name}”` : crop.name;
-      if (row.id !== undefined && !one)
-        throw new RowProblem(`id: there is no line ${row.id}: leave it out for a new one`);
+      if (row.id !== undefined && !one) throw new RowProblem(texts.noLine(row.id));
       if (one && same(written, rows.rowOfLine(one))) taken.same++;
       else if (one) {
         season.change(one.id, made);
@@ -230,11 +225,11 @@ function takeLots(csv: string, { library, lots, calendar, now }: TableParts): Ta
       taken.same++;
       continue;
     }
-    if (id !== undefined) refuse(line, 'id', `there is no lot ${id}: leave it out for a new one`);
+    if (id !== undefined) refuse(line, 'id', texts.noLot(id));
     if (lot.kind !== 'seed' && !there[lot.kind].has(lot.item))
-      refuse(line, 'item', `no ${lot.kind} of this id, was "${lot.item}"`);
+      refuse(line, 'item', texts.noSuch(lot.kind, lot.item));
     if (unit !== undefined && unit !== stockUnits[lot.kind])
-      refuse(line, 'unit', `must be ${stockUnits[lot.kind]} for a ${lot.kind}, was "${unit}"`);
+      refuse(line, 'unit', texts.unitMustBe(stockUnits[lot.kind], lot.kind, unit));
     atLine(line, () => calendar.notLaterThanToday('received_on', lot.receivedOn));
     const seed = lot.kind === 'seed' ? { year: seedYear ?? null, germination: germination ?? null } : null;
     const made: NewLot = { ...lot, key: randomUUID(), from: null, seed };

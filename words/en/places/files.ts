@@ -1,0 +1,58 @@
+import { type Filling, line, place } from '#words/place';
+
+/** What is wrong with a file that somebody brings: an archive, a backup, a table. */
+export const files = place('files', {
+  wholeZip: 'a zip file that is whole',
+  fileInIt: 'a file in it',
+  membersOnly: (head: Filling) => line`${head}, schema.json, or in tables/ or pictures/`,
+  nameOnce: 'a name that is there once',
+  bytesUnpacked: 'bytes when unpacked',
+  roomOnDisk: (bytes: Filling) => line`at most ${bytes}: so much room the disk has`,
+  fileThere: 'a file that is there',
+  asPacked: 'as it was when it was packed',
+  overBytes: (most: Filling) => line`over ${most} bytes`,
+  lineOf: (bytes: Filling) => line`a line of ${bytes} bytes`,
+  letters: (count: Filling) => line`${count} letters`,
+  nested: (deep: Filling) => line`nested at most ${deep} deep`,
+  given: 'what was given',
+  jsonObject: 'an object of JSON',
+  archiveOfWelcome: (head: Filling) => line`an archive of Welcome: it has ${head}`,
+  anotherWelcome: (format: Filling) => line`1 or ${format}: it is of another Welcome`,
+  wholeFrom1: 'a whole number from 1',
+  listByName: 'a list by name',
+  sumIn: (head: Filling) => line`a SHA-256 in ${head}`,
+  wholeNumber: 'a whole number',
+  number: 'a number',
+  text: 'text',
+  aColumn: 'a column',
+  pictureIn: (file: Filling) => line`a picture in ${file}`,
+  tableTakes: 'a row that the table takes',
+  tableOfWelcome: 'a table of Welcome',
+  linesTold: (count: Filling) => line`${count} lines, as its head tells`,
+  pointsThere: 'rows that point to what is there',
+  altered: (is: Filling, noted: Filling) =>
+    line`it is not as it was when it was made: its SHA-256 is ${is}, and should be ${noted}`,
+  notThere: 'it is not there',
+  empty: 'it is empty',
+  damaged: (fault: Filling) => line`it is damaged: ${fault}`,
+  noAnswer: 'no answer',
+  loose: (table: Filling) => line`rows of ${table} point to what is not there`,
+  newer: (schema: Filling) => line`it is of a newer Welcome (schema ${schema})`,
+  notOfWelcome: 'it is a database, but not of Welcome',
+  cannotBeRead: (why: Filling) => line`it cannot be read: ${why}`,
+  wholeOfWelcome: (why: Filling) => line`a whole backup or archive of Welcome: ${why}`,
+  copyHas: (rows: Filling, table: Filling) =>
+    line`the copy has ${rows} rows in ${table}, not those of the nursery`,
+  ofTheStarter: (id: Filling) =>
+    line`${id} is of the starter library and stays as it is: leave the id out for one of your own`,
+  noLot: (id: Filling) => line`there is no lot ${id}: leave it out for a new one`,
+  noLine: (id: Filling) => line`id: there is no line ${id}: leave it out for a new one`,
+  noPlanting: (id: Filling) => line`id: there is no planting ${id}: leave it out for a new one`,
+  noEntry: (planting: Filling, id: Filling) =>
+    line`id: planting ${planting} has no entry ${id}: leave it out for a new one`,
+  noSuch: (kind: Filling, id: Filling) => line`no ${kind} of this id, was "${id}"`,
+  unitMustBe: (unit: Filling, kind: Filling, given: Filling) =>
+    line`must be ${unit} for a ${kind}, was "${given}"`,
+  bothOrNeither: 'seed_came and seed_of: both, or neither',
+  fromATable: 'yours, from a table',
+});
