@@ -16,6 +16,9 @@ let language: Readonly<Record<string, PlaceTexts>> = {};
 export const line = (strings: TemplateStringsArray, ...fillings: Filling[]): string =>
   strings.reduce((text, part, i) => `${text}${fillings[i - 1] ?? ''}${part}`);
 
+/** The word that goes with a count, in English. @example many(1, 'day', 'days') // 'day' */
+export const many = (count: number, one: string, other: string): string => (count === 1 ? one : other);
+
 /**
  * The texts of a place, in the language that was chosen. Pieces of the page keep the object and read it whenever
  * they draw.

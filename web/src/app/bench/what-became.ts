@@ -198,7 +198,7 @@ export class WhatBecame {
       case 'dose':
         return `${named(fix.amendment)} ${this.reader.formats().dose(fix.gPerL)}`;
       case 'addPart':
-        return texts.moreOf(fix.parts ?? 1, (fix.parts ?? 1) === 1 ? 'part' : 'parts', named(fix.material));
+        return texts.moreOf(fix.parts ?? 1, named(fix.material));
       default:
         return texts.anotherRecipe;
     }

@@ -80,12 +80,7 @@ export class FinderSays {
     const answer = this.search.reasons();
     const isFirst = familiar !== null && familiar.parts.join() === first.parts.join();
     return {
-      first: texts.firstAllInRangeWith(
-        oddsWords(first.odds),
-        count,
-        count === 1 ? 'material' : 'materials',
-        odd,
-      ),
+      first: texts.firstAllInRangeWith(oddsWords(first.odds), count, odd),
       familiar:
         familiar && answer
           ? isFirst

@@ -14,7 +14,7 @@ export function tallySays({ tally, start }: Pick<PlantingLine, 'tally' | 'start'
   const gone = [
     ...(moved > 0 ? [texts.movedOn(moved)] : []),
     ...(out > 0 ? [texts.out(out)] : []),
-    `${alive} ${alive === 1 ? 'stands' : 'stand'}`,
+    texts.stand(alive),
   ];
   return `${up}, ${gone.join(', ')}`;
 }

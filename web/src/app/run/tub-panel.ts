@@ -111,7 +111,7 @@ export class TubPanel {
     const kind = this.kind();
     if (!kind) return '';
     const count = fills(this.run.left(), volumeL(kind.vessel));
-    return texts.fillsMoreOf(count, kind.noun, count === 1 ? '' : 's', this.reader.formats().title(kind));
+    return texts.fillsMoreOf(count, kind.noun, this.reader.formats().title(kind));
   });
 
   /** What stayed on the screens, by part, as it was reckoned when the batch was made. */

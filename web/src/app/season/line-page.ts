@@ -218,7 +218,7 @@ export class LinePage {
     const chance = frostChance(plan.settings.frost, first.plantOn);
     if (chance < 0.005) return texts.hardlyAnyFrostAfterIt;
     const [n, of] = chance < 0.095 ? [Math.round(100 * chance), 100] : [Math.round(10 * chance), 10];
-    return texts.frostAfterItInOf(n, n === 1 ? 'year' : 'years', of);
+    return texts.frostAfterItInOf(n, of);
   });
   /** Begun today it is ready then. */
   protected readonly begunToday = computed(() => {

@@ -195,7 +195,7 @@ export class PlanPage {
     this.before = null;
     if (days === 0) return;
     const crop = this.view.crops().get(line.crop)?.name ?? texts.it;
-    this.save(line, before, texts.movedBy(crop, days, Math.abs(days) === 1 ? 'day' : 'days'));
+    this.save(line, before, texts.movedBy(crop, days));
   }
 
   private save(line: SeasonLine, before: SeasonLine, says: string): void {

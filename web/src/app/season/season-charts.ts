@@ -131,7 +131,6 @@ export class SeasonCharts {
       unit,
       there === null ? '' : texts.ofIt(there.toFixed(1)),
       over.length,
-      over.length === 1 ? 'week' : 'weeks',
     );
     return {
       rows,

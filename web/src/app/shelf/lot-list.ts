@@ -140,7 +140,7 @@ export class LotList {
         lot.left !== null && lot.left <= 0
           ? 'empty'
           : days !== null && days < SHORT_DAYS
-            ? texts.lastsAboutAtThisPace(Math.round(days), Math.round(days) === 1 ? 'day' : 'days')
+            ? texts.lastsAboutAtThisPace(Math.round(days))
             : '',
     };
   }

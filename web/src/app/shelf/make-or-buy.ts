@@ -253,7 +253,7 @@ export class MakeOrBuyPage {
         it.saved > 0 ? texts.makingItSavesOnThis(say(it.saved)) : texts.buyingItSavesOnThis(say(-it.saved)),
       rows: [
         { name: texts.made, value: say(it.costMade) },
-        { name: texts.bought, value: `${say(it.costBought)}, ${it.bags} ${it.bags === 1 ? 'bag' : 'bags'}` },
+        { name: texts.bought, value: texts.boughtFor(say(it.costBought), it.bags) },
         { name: texts.madeA(this.metric() ? 'litre' : 'gallon'), value: say(it.costPerL * this.per()) },
         ...(it.breakEvenLitres === null
           ? []

@@ -106,7 +106,7 @@ export class TodayPage {
       const named =
         library?.materials.get(item) ?? library?.amendments.get(item) ?? library?.vessels.get(item);
       const days = Math.round(daysLeft);
-      const when = left <= 0 ? texts.noneLeft : texts.lastsAboutAtThisPace(days, days === 1 ? 'day' : 'days');
+      const when = left <= 0 ? texts.noneLeft : texts.lastsAboutAtThisPace(days);
       const name = named ? shortName(named.name) : item;
       return [{ item, name, says: texts.left(stockAmount(kind, left, this.units.system()), when) }];
     });

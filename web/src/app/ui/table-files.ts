@@ -103,7 +103,7 @@ export class TableFiles {
   }
 
   protected words({ rows, added, changed, same }: Taken): string {
-    return texts.newChangedAsTheyAre(rows, rows === 1 ? 'row' : 'rows', added.length, changed.length, same);
+    return texts.newChangedAsTheyAre(rows, added.length, changed.length, same);
   }
 
   private send(dry: boolean, done: (taken: Taken) => void): void {

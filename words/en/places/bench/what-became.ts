@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const whatBecame = place('bench/what-became', {
   whatBecameOfIt: 'What became of it',
@@ -12,6 +12,6 @@ export const whatBecame = place('bench/what-became', {
     line`${name}: ${what} ${fixed} was expected and ${fixed2} was read. Test its materials and your water before changing the mix.`,
   against2: (what: Filling, name: Filling, says: Filling) => line`${what}, against “${name}”${says}`,
   limeToPh: (fixed: Filling) => line`Lime to pH ${fixed}`,
-  moreOf: (value: Filling, parts: Filling, named: Filling) => line`${value} more ${parts} of ${named}`,
+  moreOf: (parts: number, named: Filling) => line`${parts} more ${many(parts, 'part', 'parts')} of ${named}`,
   anotherRecipe: 'Another recipe',
 });

@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const finderPage = place('finder/finder-page', {
   finder: 'Finder',
@@ -60,8 +60,8 @@ export const finderPage = place('finder/finder-page', {
     line`${grouped} recipes looked at in ${fixed} s, ${met}`,
   withIt: (name: Filling, name2: Filling) => line`${name} with ${name2}`,
   nothingInItIsUnusual: ', nothing in it is unusual',
-  firstAllInRangeWith: (oddsWords: Filling, count: Filling, materials: Filling, odd: Filling) =>
-    line`First: all in range ${oddsWords}, with ${count} ${materials}${odd}.`,
+  firstAllInRangeWith: (oddsWords: Filling, count: number, odd: Filling) =>
+    line`First: all in range ${oddsWords}, with ${count} ${many(count, 'material', 'materials')}${odd}.`,
   itIsYourUsualMix: 'It is your usual mix.',
   yourUsualWouldBeAs: (name: Filling, ifWords: Filling) =>
     line`Your usual ${name} would be as high ${ifWords}.`,

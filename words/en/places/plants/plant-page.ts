@@ -1,7 +1,8 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const plantPage = place('plants/plant-page', {
   thePlanting: 'the planting',
+  vessels: (count: number, noun: string) => line`${count} ${many(count, noun, `${noun}s`)}`,
   cell: 'cell',
   bareRoot: ', bare-root',
   andItsPlantsAreBack: ', and its plants are back where they came from',

@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const plantWords = place('plants/plant-words', {
   sownOrStruckNothingCounted: (begun: Filling) => line`${begun} sown or struck, nothing counted yet`,
@@ -7,5 +7,6 @@ export const plantWords = place('plants/plant-words', {
     line`${entered} of ${begun} ${rooted} (${percent})`,
   movedOn: (moved: Filling) => line`${moved} moved on`,
   out: (out: Filling) => line`${out} out`,
+  stand: (alive: number) => line`${alive} ${many(alive, 'stands', 'stand')}`,
   setApart: 'set apart',
 });

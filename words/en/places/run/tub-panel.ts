@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const tubPanel = place('run/tub-panel', {
   leftOf: 'left of',
@@ -7,8 +7,8 @@ export const tubPanel = place('run/tub-panel', {
   enter: 'Enter',
   saveWhatIsLeftAs: 'Save what is left as a material',
   asALot: ', as a lot',
-  fillsMoreOf: (count: Filling, noun: Filling, value: Filling, name: Filling) =>
-    line`fills ${count} more ${noun}${value} of ${name}`,
+  fillsMoreOf: (count: number, noun: string, name: Filling) =>
+    line`fills ${count} more ${many(count, noun, `${noun}s`)} of ${name}`,
   whatIsLeftOf: (name: Filling) => line`What is left of ${name}`,
   yoursLeftOfBatch: (id: Filling) => line`yours, left of batch ${id}`,
   yoursWhatStayedOnThe: 'yours, what stayed on the screen',

@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const linePage = place('season/line-page', {
   thereIsNoSuchCrop: 'There is no such crop in the season.',
@@ -46,8 +46,8 @@ export const linePage = place('season/line-page', {
   noMoreCanComeUp: (of: Filling, came: Filling) =>
     line`No more can come up than the ${of} that were laid out, was ${came}`,
   hardlyAnyFrostAfterIt: 'hardly any frost after it',
-  frostAfterItInOf: (value: Filling, years: Filling, of: Filling) =>
-    line`frost after it in ${value} ${years} of ${of}`,
+  frostAfterItInOf: (years: number, of: Filling) =>
+    line`frost after it in ${years} ${many(years, 'year', 'years')} of ${of}`,
   ofIt: (stockAmount: Filling, name: Filling) => line`${stockAmount} of ${name}`,
   noMixItIsIts: 'no mix: it is its own',
   yourTestTo: (pct: Filling, pct2: Filling) => line` (your test: ${pct} to ${pct2})`,

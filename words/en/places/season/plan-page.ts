@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const planPage = place('season/plan-page', {
   sayWhatYouWillPlant:
@@ -59,7 +59,8 @@ export const planPage = place('season/plan-page', {
   weekOf: (Number: Filling, slice: Filling) => line`week ${Number} of ${slice}`,
   forIt2: (name: Filling, forWhat: Filling) => line`${name} for ${forWhat}`,
   it: 'It',
-  movedBy: (crop: Filling, days: Filling, days2: Filling) => line`${crop} moved by ${days} ${days2}.`,
+  movedBy: (crop: Filling, days: number) =>
+    line`${crop} moved by ${days} ${many(Math.abs(days), 'day', 'days')}.`,
   notMoved: (message: Filling) => line`Not moved: ${message}`,
   by: (weekName: Filling, area: Filling) => line`${weekName} by ${area}`,
   theBenchFits: 'The bench fits.',

@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const lotList = place('shelf/lot-list', {
   theLots: 'the lots',
@@ -8,5 +8,5 @@ export const lotList = place('shelf/lot-list', {
   notBefore: (readyOn: Filling) => line`not before ${readyOn}`,
   nothingYetEnterWhatStands: 'Nothing yet: enter what is in the shed, and it counts down as batches take it.',
   emptyVessels: 'Empty vessels',
-  lastsAboutAtThisPace: (round: Filling, days: Filling) => line`lasts about ${round} ${days} at this pace`,
+  lastsAboutAtThisPace: (days: number) => line`lasts about ${days} ${many(days, 'day', 'days')} at this pace`,
 });

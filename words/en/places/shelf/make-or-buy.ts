@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const makeOrBuy = place('shelf/make-or-buy', {
   forTheOpenRecipeWith:
@@ -36,6 +36,7 @@ export const makeOrBuy = place('shelf/make-or-buy', {
   bought: 'Bought',
   madeA: (gallon: Filling) => line`Made, a ${gallon}`,
   whatIsBoughtFirstIs: 'What is bought first is paid back after',
+  boughtFor: (cost: Filling, bags: number) => line`${cost}, ${bags} ${many(bags, 'bag', 'bags')}`,
   ifTheBagMeansQuarts: (liquid: Filling, bags: Filling) =>
     line`If the bag means ${liquid} quarts it takes ${bags} bags.`,
   yd: (toFixed: Filling) => line`${toFixed} yd³`,

@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const todayPage = place('today/today-page', {
   due: 'Due',
@@ -27,7 +27,7 @@ export const todayPage = place('today/today-page', {
   done: 'Done',
   until: ', until ',
   noneLeft: 'none left',
-  lastsAboutAtThisPace: (days: Filling, days2: Filling) => line`lasts about ${days} ${days2} at this pace`,
+  lastsAboutAtThisPace: (days: number) => line`lasts about ${days} ${many(days, 'day', 'days')} at this pace`,
   left: (stockAmount: Filling, when: Filling) => line`${stockAmount} left: ${when}`,
   seedOf: (item: Filling) => line`Seed of ${item}`,
   shortBy: (amount: Filling, day: Filling) => line`${amount} short by ${day}`,

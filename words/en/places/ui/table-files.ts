@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const tableFiles = place('ui/table-files', {
   thisTable: 'This table',
@@ -14,7 +14,7 @@ export const tableFiles = place('ui/table-files', {
   yourOwnAreChangedWhat: 'your own are changed, the starter library’s stay.',
   notSaved: (message: Filling) => line`Not saved: ${message}`,
   addedChanged: (count: Filling, count2: Filling) => line`${count} added, ${count2} changed.`,
-  newChangedAsTheyAre: (rows: Filling, rows2: Filling, count: Filling, count2: Filling, same: Filling) =>
-    line`${rows} ${rows2}: ${count} new, ${count2} changed, ${same} as they are.`,
+  newChangedAsTheyAre: (rows: number, count: Filling, count2: Filling, same: Filling) =>
+    line`${rows} ${many(rows, 'row', 'rows')}: ${count} new, ${count2} changed, ${same} as they are.`,
   nothingWasTaken: (message: Filling) => line`Nothing was added: ${message}`,
 });
