@@ -127,12 +127,15 @@ export class FinderSays {
     const reasons = answer?.parts === one.parts.join() ? answer.why : null;
     const steps = [...(reasons?.neighbours ?? [])]
       .sort((a, b) => a.scoreChange - b.scoreChange)
-      .slice(0, MOST_NEIGHBOURS)
       .map((n) => ({
         text: `${n.by > 0 ? texts.oneMore : texts.oneLess} ${this.materialName(n.material)}`,
-        effect: `${inSentence(this.nameOf(n.moves.id))} ${signed(n.moves.by)}`,
+        moved: signed(n.moves.by, readingWords(n.moves.id, '').places),
+        effect: inSentence(this.nameOf(n.moves.id)),
         better: n.scoreChange < 0,
-      }));
+      }))
+      // What nobody could read off is no reason.
+      .filter(({ moved }) => /[1-9]/.test(moved))
+      .slice(0, MOST_NEIGHBOURS);
     const { binding, missing } = reasons ?? { binding: null, missing: null };
     const outcome = this.store.outcome();
     const now = outcome.state === 'computed' ? outcome.judgement : null;
@@ -200,4 +203,4 @@ function partsText(parts: Readonly<Record<string, number>>, name: (id: string) =
 }
 
 const grouped = (n: number): string => fixed(n, 0);
-const signed = (n: number): string => `${n > 0 ? '+' : '−'}${significant(Math.abs(n), 2)}`;
+const signed = (n: number, places: number): string => `${n > 0 ? '+' : '−'}${fixed(Math.abs(n), places)}`;

@@ -31,19 +31,27 @@ export class WeeksTold {
   private readonly subject = inject(WeeksSubject);
   private readonly taken = inject(PlantsService).takenUp();
 
-  readonly headline = computed(() => {
+  /** That all is right, or what goes wrong first of all: the others stand below it. */
+  readonly headline = computed((): { says: string; mend: string } | null => {
     const it = this.search.lives();
-    if (!it) return '';
+    if (!it) return null;
     const weeks = Math.round(it.keeping.days / 7);
     const { allRight } = it.band;
     if (allRight > 0.5)
-      return texts.rightForAllWeeks(
-        weeks,
-        allRight > 0.985 ? texts.nearlyAlways : texts.inLives(oddsWords(allRight).replace('in 10', 'of 10')),
-      );
+      return {
+        says: texts.rightForAllWeeks(
+          weeks,
+          allRight > 0.985
+            ? texts.nearlyAlways
+            : texts.inLives(oddsWords(allRight).replace('in 10', 'of 10')),
+        ),
+        mend: '',
+      };
     const [worst] = this.comes();
-    return worst ? `${capital(worst.says)} ${worst.when}` : '';
+    return worst ? { says: `${worst.odds}: ${worst.says}, ${worst.when}.`, mend: worst.mend } : null;
   });
+  /** What else goes wrong often enough. */
+  readonly others = computed(() => (this.headline()?.mend ? this.comes().slice(1) : this.comes()));
   /** Of a planting the day is a date. */
   private dateOf(day: number): string {
     const planting = this.subject.now()?.planting;
