@@ -132,7 +132,8 @@ test('others are answered while a large shelf is searched', async () => {
     'sand-sharp',
   ];
   const order: string[] = [];
-  const large: Partial<FormulateRequest> = { maxTotalParts: 14 };
+  // Long enough that a loaded machine answers the other meanwhile.
+  const large: Partial<FormulateRequest> = { maxTotalParts: 18 };
   await Promise.all([
     post('/api/formulate', { ...job, materials, ...large, top: 1 }).then(() => order.push('large')),
     new Promise((done) => setTimeout(done, 30))
