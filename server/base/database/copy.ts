@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { renameSync, rmSync } from 'node:fs';
+import { closeSync, fsyncSync, openSync, renameSync, rmSync } from 'node:fs';
 import { type Db } from '#server/base/database/db';
 
 /**
@@ -16,4 +16,14 @@ export function backUp(db: Db, file: string): void {
   if (found?.integrity_check !== 'ok')
     throw new Error(`the backup before the upgrade is not whole: ${found?.integrity_check ?? 'no answer'}`);
   renameSync(aside, file);
+}
+
+/** Puts a file on the disk for good: it is not only on its way there. */
+export function settle(file: string): void {
+  const handle = openSync(file, 'r+');
+  try {
+    fsyncSync(handle);
+  } finally {
+    closeSync(handle);
+  }
 }

@@ -3,6 +3,7 @@ import Database from 'better-sqlite3';
 import { rmSync, statfsSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { type Db } from '#server/base/database/db';
+import { settle } from '#server/base/database/copy';
 import { leaveMachineBehind } from '#server/base/database/folder';
 import { MIGRATIONS, migrate } from '#server/base/database/migrate';
 import {
@@ -154,6 +155,8 @@ function roomAt(to: string): number {
 export async function unpack({ archive, to, room = roomAt(to) }: Unpacking): Promise<void> {
   const members = await Members.of(archive, room);
   const db = new Database(to);
+  // Nobody sees it before it is whole: one sync at its end, not one after each step.
+  db.pragma('synchronous = OFF');
   let whole = false;
   try {
     const head = await headOf(members);
@@ -179,6 +182,8 @@ export async function unpack({ archive, to, room = roomAt(to) }: Unpacking): Pro
         for await (const _ of members.pieces(name, sumOf(head, name))) void _;
     migrate(db, MIGRATIONS, null);
     checkRows(db);
+    db.close();
+    settle(to);
     whole = true;
   } finally {
     members.close();

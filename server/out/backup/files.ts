@@ -1,6 +1,7 @@
 import Database from 'better-sqlite3';
-import { closeSync, copyFileSync, fsyncSync, openSync } from 'node:fs';
+import { copyFileSync } from 'node:fs';
 import { type Checked, lookAt, sha256 } from '#server/out/backup/checked';
+import { settle } from '#server/base/database/copy';
 import { type Db } from '#server/base/database/db';
 
 /** What was looked at, with its SHA-256; why it is none otherwise. */
@@ -14,13 +15,6 @@ export interface FileWork {
   seal: (file: string) => Promise<SealedFile>;
   /** @throws Error where the copy is not the same */
   copyWhole: (from: string, to: string) => Promise<void>;
-}
-
-/** On the disk, and not only on its way there. */
-function settle(file: string): void {
-  const handle = openSync(file, 'r+');
-  fsyncSync(handle);
-  closeSync(handle);
 }
 
 /** Makes a copy one file, that anybody can open and copy on: no journal beside it. */
