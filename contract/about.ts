@@ -16,6 +16,8 @@ export interface About {
 /** Request headers: identity of the data folder that is meant, and what in it. */
 export const FOLDER_HEADER = 'welcome-folder';
 export const ABOUT_HEADER = 'welcome-about';
+/** In which units texts of an answer are said: metric, us. */
+export const UNITS_HEADER = 'welcome-units';
 
 /** @example aboutText([{ kind: 'planting', id: 29, key: '…' }]) // 'planting 29 …' */
 export const aboutText = (about: readonly About[]): string =>

@@ -1,5 +1,7 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { moment, oneOf, text } from '#contract/fields';
+import { moment, oneOf, text, taking } from '#contract/fields';
 
 export const backupCountsSchema = z.object({
   batches: z.number(),
@@ -11,6 +13,9 @@ export const backupCountsSchema = z.object({
   plant_events: z.number(),
   plant_pictures: z.number(),
 });
+/** Tables of a backup of which a person knows what they are. */
+export type CountedTable = keyof z.output<typeof backupCountsSchema>;
+export const countedTables = Object.keys(backupCountsSchema.shape) as CountedTable[];
 export type BackupCounts = z.output<typeof backupCountsSchema>;
 
 export const backupSchema = z.object({
@@ -36,7 +41,10 @@ export const backupsSchema = z.object({
 export type Backups = z.output<typeof backupsSchema>;
 
 export const secondPlaceSchema = z.strictObject({
-  folder: z.string().trim().max(500, { error: 'must be the path of a folder, or empty' }),
+  folder: z
+    .string()
+    .trim()
+    .max(500, taking(allow('allowed.folder-there', none))),
 });
 export const restoreSchema = z.strictObject({ name: text(100) });
 export const restoredSchema = z.object({

@@ -1,6 +1,8 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
 import { madeForSchema } from '#contract/plan';
-import { clientKey, day, list, moment, oneOf, rowId, text } from '#contract/fields';
+import { clientKey, day, list, moment, oneOf, rowId, text, taking } from '#contract/fields';
 import { keptKitSchema } from '#contract/kit';
 import { approachOf } from '#core/recipe/approaches';
 import { recipeSchema, stageSchema } from '#contract/recipe';
@@ -18,7 +20,7 @@ export const newBatchSchema = z.strictObject({
   scoop: text(60),
   /** Way of working that its flags are told in; null for none. */
   school: text(40)
-    .refine((id) => approachOf(id) !== undefined, { error: 'must be one of the approaches' })
+    .refine((id) => approachOf(id) !== undefined, taking(allow('allowed.an-approach', none)))
     .nullable()
     .default(null),
   /** Steps of the season that it is made for. */

@@ -31,7 +31,7 @@ test.each([
   ],
   [
     (line: string) => line.replace(',75.5,46,', ',40,46,'),
-    'waterAt10CmPct, waterAt50CmPct and waterAt100CmPct must be each at least the next',
+    'waterAt10CmPct, waterAt50CmPct and waterAt100CmPct must be falling water',
   ],
 ])('a bad cell is named with line, column and range (%#)', (spoil, message) => {
   const [head, first] = csv.split('\n') as [string, string];

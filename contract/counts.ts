@@ -1,10 +1,12 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { int, list, num, numbers, oneOf } from '#contract/fields';
+import { int, list, num, numbers, oneOf, taking } from '#contract/fields';
 import { limits } from '#core/units/limits';
 
 const count = z
   .strictObject({ alive: int([0, 1_000_000]), of: int([1, 1_000_000]) })
-  .refine((c) => c.alive <= c.of, { error: 'must be at most as many as there were', path: ['alive'] });
+  .refine((c) => c.alive <= c.of, { ...taking(allow('allowed.most-there-were', none)), path: ['alive'] });
 
 export const compareRequestSchema = z.strictObject({
   a: count,

@@ -1,5 +1,10 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
+import { allowedBy } from '#contract/fields';
+import { allow } from '#core/units/allowed';
+import { inShort } from '#core/units/check';
+import { none } from '#core/units/message';
+import { type RowFacts } from '#core/units/row';
 
 /** Column name to field name: `water_at_10cm_pct` → `waterAt10CmPct`. A letter behind a digit starts a word too. */
 export const camel = (snake: string): string =>
@@ -26,8 +31,19 @@ const disarmed = /^'(?=[=+\-@\t\r])/;
 /** More would keep everybody else waiting. */
 export const MOST_ROWS = 700;
 
-/** A file that cannot be taken: says the line, and mostly the column, the value and what is allowed. */
-export class RowProblem extends Error {}
+/** A file that cannot be taken: the line, mostly the column, what is allowed and what stood there. */
+export class RowProblem extends Error {
+  constructor(
+    readonly row: RowFacts,
+    options?: ErrorOptions,
+  ) {
+    const where = [row.line === null ? '' : `line ${row.line}`, row.column ?? ''].filter(
+      (part) => part !== '',
+    );
+    const was = row.was === undefined ? '' : `, was ${JSON.stringify(row.was)}`;
+    super(`${where.join(', ')}: must be ${inShort(row.allowed)}${was}`, options);
+  }
+}
 
 export interface CsvRow<T> {
   /** In the file, the header being the first. */
@@ -49,11 +65,20 @@ export function readCsv<T>(csv: string, schema: z.ZodType<T>): CsvRow<T>[] {
     transform: (value) => value.trim(),
   });
   const broken = errors.find(({ code }) => code === 'TooManyFields' || code === 'MissingQuotes');
-  if (broken) throw new RowProblem(`line ${(broken.row ?? 0) + 2}: ${broken.message}`);
+  if (broken)
+    throw new RowProblem({
+      line: (broken.row ?? 0) + 2,
+      column: null,
+      allowed: allow('allowed.whole-row', none),
+    });
   if (data.length > MOST_ROWS)
-    throw new RowProblem(`line ${MOST_ROWS + 2}: at most ${MOST_ROWS} rows at once: split the file`);
+    throw new RowProblem({
+      line: MOST_ROWS + 2,
+      column: null,
+      allowed: allow('allowed.most-rows', { most: MOST_ROWS }),
+    });
   if (!meta.fields || meta.fields.length === 0)
-    throw new RowProblem('line 1: must be a header with column names');
+    throw new RowProblem({ line: 1, column: null, allowed: allow('allowed.header', none) });
   return data.map((cells, index) => {
     const filled = Object.entries(cells).filter(([, cell]) => cell !== '');
     const row = Object.fromEntries(filled.map(([name, cell]) => [name, valueOf(cell, words.has(name))]));
@@ -62,10 +87,16 @@ export function readCsv<T>(csv: string, schema: z.ZodType<T>): CsvRow<T>[] {
     if (result.success) return { line, row: result.data };
     const first = result.error.issues[0]!;
     if (first.code === 'unrecognized_keys')
-      throw new RowProblem(`line 1, ${first.keys.map(snake).join(', ')}: no such column`);
+      throw new RowProblem({
+        line: 1,
+        column: first.keys.map(snake).join(', '),
+        allowed: allow('allowed.column', none),
+      });
     const column = first.path.map(String).join('.');
-    const was = row[column] === undefined ? 'nothing there' : `was ${JSON.stringify(row[column])}`;
-    throw new RowProblem(`line ${line}, ${snake(column)}: ${first.message}, ${was}`);
+    throw new RowProblem({
+      ...{ line, column: snake(column), allowed: allowedBy(first) },
+      was: row[column] ?? 'nothing there',
+    });
   });
 }
 

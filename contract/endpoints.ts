@@ -328,6 +328,7 @@ export const endpoints = {
   seasonShort: get('What the season takes that is not there, by the day', z.array(seasonShortSchema)),
   calendar: {
     says: 'The season as an iCalendar file, to be subscribed to',
+    query: weekQuerySchema,
     answer: 'calendar',
     status: 200,
   },

@@ -1,5 +1,7 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { int, list, num, numbers, oneOf, text } from '#contract/fields';
+import { int, list, num, numbers, oneOf, text, taking } from '#contract/fields';
 import { propertiesSchema } from '#contract/material';
 import { dosesSchema, limeSchema, stageSchema } from '#contract/recipe';
 import { vesselSchema } from '#contract/vessel';
@@ -15,9 +17,10 @@ const componentSchema = z
     screenedMm: num(limits.screenedMm).optional(),
     properties: propertiesSchema.optional(),
   })
-  .refine((c) => (c.material === undefined) !== (c.properties === undefined), {
-    error: 'must have either material or properties',
-  });
+  .refine(
+    (c) => (c.material === undefined) !== (c.properties === undefined),
+    taking(allow('allowed.material-or-properties', none)),
+  );
 
 const componentsSchema = list(componentSchema, limits.materialsInMix, 'materials');
 
@@ -48,11 +51,11 @@ export const batchSheetRequestSchema = z
     moisture: oneOf(moistures).optional(),
   })
   .refine((r) => (r.litres === undefined) !== (r.vessels === undefined), {
-    error: 'give either litres or vessels',
+    ...taking(allow('allowed.litres-or-vessels', none)),
     path: ['litres'],
   })
   .refine((r) => r.sparePct === undefined || r.vessels !== undefined, {
-    error: 'goes with vessels only',
+    ...taking(allow('allowed.with-vessels-only', none)),
     path: ['sparePct'],
   });
 export type BatchSheetRequest = z.output<typeof batchSheetRequestSchema>;

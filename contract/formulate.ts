@@ -1,6 +1,8 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
 import { doseAnswer, evaluationAnswerSchema, jobShape } from '#contract/evaluate';
-import { int, list, num, numbers, text } from '#contract/fields';
+import { int, list, num, numbers, text, taking } from '#contract/fields';
 import { propertiesSchema } from '#contract/material';
 import { scoredIds } from '#core/finder/aims';
 import { noPreferences } from '#core/finder/fast-spec';
@@ -8,9 +10,11 @@ import { limits } from '#core/units/limits';
 
 const wish = num(limits.wish).default(0);
 const MOST_PARTS = limits.finderParts[1];
-const wholeParts = z.record(text(60), int([0, MOST_PARTS]), {
-  error: `must be whole parts from 0 to ${MOST_PARTS} by material id`,
-});
+const wholeParts = z.record(
+  text(60),
+  int([0, MOST_PARTS]),
+  taking(allow('allowed.parts-by-id', { most: MOST_PARTS })),
+);
 
 const shelvedSchema = z.union(
   [
@@ -22,7 +26,7 @@ const shelvedSchema = z.union(
       useUp: z.boolean().optional(),
     }),
   ],
-  { error: 'must be an id, or an id with properties or costPerL' },
+  taking(allow('allowed.id-with-properties', none)),
 );
 
 export const formulateRequestSchema = z.strictObject({

@@ -1,9 +1,10 @@
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { oneOf } from '#contract/fields';
+import { oneOf, taking } from '#contract/fields';
 
 export const from = z
   .string()
-  .regex(/^\d{1,9}$/, { error: 'must be a whole number from 0' })
+  .regex(/^\d{1,9}$/, taking(allow('allowed.whole', { low: 0, high: Infinity })))
   .transform(Number)
   .default(0);
 

@@ -1,5 +1,18 @@
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { clientKey, day, int, longText, note, num, oneOf, rowId, text, yesNo } from '#contract/fields';
+import {
+  clientKey,
+  day,
+  int,
+  longText,
+  note,
+  num,
+  oneOf,
+  rowId,
+  text,
+  yesNo,
+  taking,
+} from '#contract/fields';
 import { materialRowSchema } from '#contract/material';
 import { entrySchema } from '#contract/record';
 import { stockKinds } from '#core/package/stock';
@@ -114,7 +127,7 @@ export const lotTestSchema = z.discriminatedUnion(
     }),
     z.strictObject({ test: z.literal('falls'), falls: int(limits.blockFalls) }),
   ],
-  { error: 'must be a test of kind weigh, dry, drain, ph, ec, jar, screen or falls' },
+  taking(allow('allowed.one-of', { ids: ['weigh', 'dry', 'drain', 'ph', 'ec', 'jar', 'screen', 'falls'] })),
 );
 export type LotTestGiven = z.output<typeof lotTestSchema>;
 

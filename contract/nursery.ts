@@ -1,9 +1,14 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { day } from '#contract/fields';
+import { day, taking } from '#contract/fields';
 import { isTimeZone } from '#core/units/day';
 
 export const newNurserySchema = z.strictObject({
-  timeZone: z.string().max(60).refine(isTimeZone, { error: 'must be a time zone, as Australia/Adelaide' }),
+  timeZone: z
+    .string()
+    .max(60)
+    .refine(isTimeZone, taking(allow('allowed.time-zone', none))),
 });
 
 /** What the data folder is, and whose days it counts in. */

@@ -1,16 +1,19 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
 import { cropStepsSchema } from '#contract/crop';
 import { seasonMessageSchema } from '#contract/message';
-import { clientKey, day, int, list, longText, num, rowId, slug, text, yesNo } from '#contract/fields';
+import { clientKey, day, int, list, longText, num, rowId, slug, text, yesNo, taking } from '#contract/fields';
 import { type SeasonLine, type SeasonSettings } from '#core/season/line';
 import { approachOf } from '#core/recipe/approaches';
 import { limits } from '#core/units/limits';
 
 const frostSchema = z
   .strictObject({ early: day, usual: day, late: day })
-  .refine(({ early, usual, late }) => early < usual && usual < late, {
-    error: 'must be three days, one after the other',
-  });
+  .refine(
+    ({ early, usual, late }) => early < usual && usual < late,
+    taking(allow('allowed.three-days', none)),
+  );
 
 /** What the season hangs on: when it freezes for the last time, and the room there is. */
 export const seasonSettingsSchema = z.strictObject({
@@ -23,7 +26,7 @@ export const seasonSettingsSchema = z.strictObject({
   soilC: num(limits.soilC),
   spillPct: num(limits.sparePct),
   school: text(40)
-    .refine((id) => approachOf(id) !== undefined, { error: 'must be one of the approaches' })
+    .refine((id) => approachOf(id) !== undefined, taking(allow('allowed.an-approach', none)))
     .nullable()
     .default(null),
 }) satisfies z.ZodType<SeasonSettings>;
@@ -41,7 +44,7 @@ const lineFields = z.strictObject({
   germination: num(limits.germination).nullable().default(null),
   seedTest: z
     .strictObject({ came: int([0, limits.seedTested[1]]), of: int(limits.seedTested) })
-    .refine(({ came, of }) => came <= of, { error: 'no more can come up than were laid out' })
+    .refine(({ came, of }) => came <= of, taking(allow('allowed.most-laid-out', none)))
     .nullable()
     .default(null),
   seedYear: int([1900, 2200]).nullable().default(null),
@@ -60,7 +63,7 @@ export const doneTaskSchema = z.object({ line: rowId, sowing: z.number(), task: 
 export type DoneTask = z.output<typeof doneTaskSchema>;
 export const markTaskSchema = z.strictObject({
   sowing: int(limits.sowings),
-  task: z.string().regex(/^[a-z]+(-\d+)?$/, { error: 'must be a task of a sowing, as "start" or "move-2"' }),
+  task: z.string().regex(/^[a-z]+(-\d+)?$/, taking(allow('allowed.task-id', none))),
   /** null takes it back. */
   on: day.nullable(),
 });
@@ -111,7 +114,7 @@ export const weekQuerySchema = z.strictObject({ units: z.enum(['metric', 'us']).
 export const runLabelsQuerySchema = weekQuerySchema.extend({
   sowing: z
     .string()
-    .regex(/^\d{1,3}$/, { error: 'must be the number of a sowing' })
+    .regex(/^\d{1,3}$/, taking(allow('allowed.number-of-sowing', none)))
     .transform(Number)
     .default(1),
   size: text(30).optional(),

@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { careMessageSchema } from '#contract/message';
 import { z } from 'zod';
 import {
@@ -13,6 +15,7 @@ import {
   slug,
   text,
   yesNo,
+  taking,
 } from '#contract/fields';
 import { from } from '#contract/lists';
 import { causeIds, type SignId, signIds } from '#core/plants/cause-table';
@@ -163,9 +166,10 @@ export const plantCareSchema = careSchema.extend({
 export const newPictureSchema = z.strictObject({
   key: clientKey,
   on: day,
-  jpeg: z.base64({ error: 'must be a JPEG in base64' }).min(4).max(240_000, {
-    error: 'must be at most 240000 characters: a smaller picture',
-  }),
+  jpeg: z
+    .base64(taking(allow('allowed.jpeg', none)))
+    .min(4)
+    .max(240_000, taking(allow('allowed.smaller-picture', { most: 240_000 }))),
   text: longText.default(''),
 });
 
@@ -210,7 +214,7 @@ export const plantLabelsQuerySchema = z.strictObject({
   size: text(30).optional(),
   count: z
     .string()
-    .regex(/^\d{1,3}$/, { error: 'must be how many labels, 1 to 500' })
+    .regex(/^\d{1,3}$/, taking(allow('allowed.whole', { low: 1, high: 500 })))
     .transform(Number)
     .pipe(int([1, 500]))
     .optional(),

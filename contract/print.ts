@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { day, oneOf, text } from '#contract/fields';
+import { allow } from '#core/units/allowed';
+import { day, oneOf, taking, text } from '#contract/fields';
 import { labelSizes } from '#core/batch/label-sizes';
 import { limits } from '#core/units/limits';
 
 const [fewest, most] = limits.labels;
-const error = `must be a whole number from ${fewest} to ${most}`;
+const { error } = taking(allow('allowed.whole', { low: fewest, high: most }));
 /** A count in a query, where everything is text. */
 const count = z
   .string()

@@ -1,11 +1,10 @@
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { int, list, num, oneOf, text, yesNo } from '#contract/fields';
+import { int, list, num, oneOf, text, yesNo, taking } from '#contract/fields';
 import { stages } from '#core/mix/stage';
 import { type MeasuredByHand, type Recipe } from '#core/recipe/recipe';
 import { cropGroups } from '#core/recipe/windows-wanted';
 import { limits } from '#core/units/limits';
-
-const range = ([low, high]: readonly [number, number]): string => `${low} to ${high}`;
 
 export const stageSchema = oneOf(stages);
 
@@ -24,9 +23,12 @@ export const jobSchema = z.union(
     z.strictObject({ vessels: int(limits.vessels), ...counted }),
     z.strictObject({ litres: num(limits.jobLitres) }),
   ],
-  {
-    error: `must be trays (${range(limits.trays)}) or vessels (${range(limits.vessels)}) with sparePct (${range(limits.sparePct)}), or litres (${range(limits.jobLitres)})`,
-  },
+  taking(
+    allow('allowed.trays-vessels-litres', {
+      ...{ trays: limits.trays, vessels: limits.vessels },
+      ...{ sparePct: limits.sparePct, litres: limits.jobLitres },
+    }),
+  ),
 );
 
 export const doseSchema = z.strictObject({ amendment: text(60), gPerL: num(limits.doseGPerL) });

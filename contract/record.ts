@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { clientKey, day, int, list, moment, num, oneOf, rowId, text, yesNo } from '#contract/fields';
+import { clientKey, day, int, list, moment, num, oneOf, rowId, text, yesNo, taking } from '#contract/fields';
+import { allow } from '#core/units/allowed';
 import { correctionStepSchema } from '#contract/message';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { benchTestIds } from '#core/batch/tests/bench-tests';
@@ -42,7 +43,9 @@ const otherKinds = [
   z.strictObject({ kind: z.literal('left'), litres: num(limits.stock) }),
   z.strictObject({ kind: z.literal('note'), text: text(2000) }),
 ] as const;
-const error = 'must be an entry of kind tick, test, correction, lot, use, left or note';
+const { error } = taking(
+  allow('allowed.entry-kind', { kinds: ['tick', 'test', 'correction', 'lot', 'use', 'left', 'note'] }),
+);
 
 /** What can be entered on a batch. */
 export const entryDataSchema = z.discriminatedUnion('kind', [...otherKinds, useSchema, testSchema], {

@@ -1,7 +1,9 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
 import { amendmentSchema } from '#contract/amendment';
 import { cropSchema } from '#contract/crop';
-import { clientKey, int, note, oneOf, text } from '#contract/fields';
+import { clientKey, int, note, oneOf, text, taking } from '#contract/fields';
 import { materialRowSchema } from '#contract/material';
 import { recipeSchema } from '#contract/recipe';
 import { vesselKindSchema } from '#contract/vessel';
@@ -14,8 +16,8 @@ const says = text(200);
 
 /** What one grower gives to another: own materials, products, vessels, crops and mixes. */
 export const shareSchema = z.strictObject({
-  format: z.literal('welcome-share', { error: 'must be welcome-share: a file that Welcome gave out' }),
-  version: z.literal(1, { error: 'must be 1: the file is of another Welcome' }),
+  format: z.literal('welcome-share', taking(allow('allowed.share-file', none))),
+  version: z.literal(1, taking(allow('allowed.of-this-version', { version: 1 }))),
   materials: z.array(z.strictObject({ says, row: materialRowSchema })).max(MOST),
   products: z.array(z.strictObject({ says, row: amendmentSchema })).max(MOST),
   vessels: z.array(vesselKindSchema).max(MOST),

@@ -1,5 +1,7 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { clientKey, num, rowId, text, yesNo } from '#contract/fields';
+import { clientKey, num, rowId, text, yesNo, taking } from '#contract/fields';
 import { type OwnMeasure } from '#core/batch/scoops';
 import { limits } from '#core/units/limits';
 
@@ -28,7 +30,7 @@ export const newMeasureSchema = z
     heapedLitres: num(limits.heapedLitres).nullable().default(null),
   })
   .refine((m) => m.heapedLitres === null || m.heapedLitres >= m.litres, {
-    error: 'must be at least the struck volume',
+    ...taking(allow('allowed.at-least-struck', none)),
     path: ['heapedLitres'],
   });
 

@@ -1,5 +1,7 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { int, num, oneOf, slug, text, yesNo } from '#contract/fields';
+import { int, num, oneOf, slug, text, yesNo, taking } from '#contract/fields';
 import { limits } from '#core/units/limits';
 import { type VesselKind } from '#core/vessel/tray';
 import { breathing, type Vessel } from '#core/vessel/vessel';
@@ -7,7 +9,10 @@ import { breathing, type Vessel } from '#core/vessel/vessel';
 const mm = num(limits.vesselMm);
 const headspaceMm = num(limits.headspaceMm).default(0);
 const walled = { depthMm: mm, headspaceMm, holes: yesNo.optional(), walls: oneOf(breathing).optional() };
-const pair = z.tuple([mm, mm], { error: `must be two numbers from ${limits.vesselMm.join(' to ')}` });
+const pair = z.tuple(
+  [mm, mm],
+  taking(allow('allowed.two-numbers', { low: limits.vesselMm[0], high: limits.vesselMm[1] })),
+);
 
 export const vesselSchema = z.discriminatedUnion(
   'shape',
@@ -16,7 +21,7 @@ export const vesselSchema = z.discriminatedUnion(
     z.strictObject({ shape: z.literal('rect'), topMm: pair, baseMm: pair, ...walled }),
     z.strictObject({ shape: z.literal('block'), edgeMm: pair, depthMm: mm }),
   ],
-  { error: 'must be a vessel with a shape of round, rect or block' },
+  taking(allow('allowed.vessel-shape', none)),
 ) satisfies z.ZodType<Vessel>;
 
 /** A vessel as it is bought and counted. */

@@ -1,5 +1,7 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { num } from '#contract/fields';
+import { num, taking } from '#contract/fields';
 import { stages } from '#core/mix/stage';
 import { type WindowId, windowIds, windowLimits } from '#core/mix/windows-asked';
 import { cropGroups, type OwnWindows } from '#core/recipe/windows-wanted';
@@ -9,7 +11,7 @@ const windowSchema = (id: WindowId) => {
   const end = num(limits[windowLimits[id]]);
   return z
     .strictObject({ low: end, high: end })
-    .refine(({ low, high }) => low < high, { error: 'must have its low end below its high end' })
+    .refine(({ low, high }) => low < high, taking(allow('allowed.low-below-high', none)))
     .optional();
 };
 const askedSchema = z.strictObject(

@@ -162,3 +162,26 @@ test('a batch is put right from what was measured, or not saved', async ({ page 
   await field(page, 'pH by pen').fill('19');
   await expect(page.getByRole('alert')).toHaveText('pH by pen: must be a number from 2.5 to 11');
 });
+
+test('the server answers others while a large shelf is searched', async ({ request }) => {
+  const shelf = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'coir-pith', 'compost', 'sand-sharp'];
+  let isOver = false;
+  const search = request
+    .post('/api/formulate', {
+      data: {
+        stage: 'seedling',
+        vessel: { shape: 'rect', topMm: [38, 38], baseMm: [25, 25], depthMm: 57, headspaceMm: 3 },
+        materials: shelf,
+        maxTotalParts: 18,
+        top: 1,
+      },
+    })
+    .then((answer) => {
+      isOver = true;
+      return answer.status();
+    });
+  await new Promise((done) => setTimeout(done, 200));
+  expect((await request.get('/api/health')).ok()).toBe(true);
+  expect(isOver).toBe(false);
+  expect(await search).toBe(200);
+});

@@ -1,4 +1,4 @@
-import { problem } from '#words/problem-facts';
+import { fault, type FaultMessage, problem } from '#words/problem-facts';
 import { none } from '#core/units/message';
 import { existsSync, statSync } from 'node:fs';
 import { type RequestListener, type ServerResponse } from 'node:http';
@@ -35,20 +35,27 @@ export interface Around {
   demo: boolean;
 }
 
-/** @throws Error in words for a file that is there and is no whole database: nothing is written to it */
+/** The data file is none that can be opened. */
+class CannotOpen extends Error {
+  constructor(readonly why: FaultMessage) {
+    super(why.say);
+  }
+}
+
+/** @throws CannotOpen for a file that is there and is no whole database: nothing is written to it */
 function openWhole({ data, now }: Around): Db {
   finishRestore(data, now());
   const file = dataFile(data);
   // An empty file is a lost one, not a new one.
-  if (existsSync(file) && statSync(file).size === 0) throw new Error('the data file is empty');
+  if (existsSync(file) && statSync(file).size === 0) throw new CannotOpen(fault('fault.empty', none));
   // So is one that is not there while backups of it are.
   if (!existsSync(file) && backupsIn(backupFolder(data)).length > 0)
-    throw new Error('the data file is missing, and there are backups of it');
+    throw new CannotOpen(fault('fault.with-backups', none));
   const db = openDatabase(data);
   const [first] = db.pragma('quick_check(1)') as { quick_check: string }[];
   if (first?.quick_check === 'ok') return db;
   db.close();
-  throw new Error(`the data file is damaged: ${first?.quick_check ?? 'no answer'}`);
+  throw new CannotOpen(fault('fault.damaged', { says: first?.quick_check ?? null }));
 }
 
 /** The data folder as it is served: opened, or in need of rescue; a restore opens it anew, under the same port. */
@@ -112,7 +119,8 @@ export class OpenedNursery {
       if (/newer Welcome/.test(why)) throw error;
       around.log.error(error);
       const { code = '' } = (error ?? {}) as { code?: string };
-      return rescueApp(around.data, why, restore, CANNOT_WRITE.test(code));
+      const says = error instanceof CannotOpen ? error.why : fault('fault.system', { says: why });
+      return rescueApp(around.data, says, restore, CANNOT_WRITE.test(code));
     }
   }
 

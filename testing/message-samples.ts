@@ -1,4 +1,5 @@
-import { type ProblemFacts } from '#words/problem-facts';
+import { allow } from '#core/units/allowed';
+import { type FaultFacts, problem, type ProblemFacts } from '#words/problem-facts';
 import { type TestContext, type TestValues } from '#core/batch/tests/bench-test';
 import { type BenchTestId, benchTestIds, runBenchTest } from '#core/batch/tests/bench-tests';
 import { type Named, none } from '#core/units/message';
@@ -21,7 +22,9 @@ const trays = {
 
 /** Facts for every message that has some, the plain and the odd case of each: for tests that read all there is. */
 export const samples: {
-  [Code in keyof (AllFacts & ProblemFacts)]?: readonly (AllFacts & ProblemFacts)[Code][];
+  [Code in keyof (AllFacts & ProblemFacts & FaultFacts)]?: readonly (AllFacts &
+    ProblemFacts &
+    FaultFacts)[Code][];
 } = {
   'step.screen': [{ material: peat, mm: 6, onLitres: 44, throughLitres: 40 }],
   'step.screen.why': [{ overLitres: 4 }],
@@ -217,6 +220,53 @@ export const samples: {
   'trays.too-few': [{ perMille: 120 }],
   'labels.sheet': [{ paper: 'a4', count: 24, acrossMm: 70, downMm: 37 }],
   'labels.single': [{ acrossMm: 62, downMm: 29 }],
+  'allowed.number': [
+    { low: 0, high: 10 },
+    { low: 1, high: Infinity },
+    { low: -Infinity, high: 100 },
+  ],
+  'allowed.whole': [{ low: 1, high: 20 }],
+  'allowed.two-numbers': [{ low: 5, high: 2000 }],
+  'allowed.one-of': [{ ids: ['sow', 'stick'] }],
+  'allowed.called': [{ name: 'moondust' }],
+  'allowed.entry-kind': [{ kinds: ['tick', 'test'] }],
+  'allowed.things': [
+    { low: 1, high: 20, what: 'materials' },
+    { low: 3, high: 3, what: 'ingredients' },
+    { low: 1, high: Infinity, what: 'materials' },
+    { low: 0, high: 24, what: 'step-kinds' },
+  ],
+  'allowed.text': [
+    { low: 1, high: 60 },
+    { low: 0, high: 2000 },
+  ],
+  'allowed.of-kind': [{ kind: 'string' }, { kind: 'array' }],
+  'allowed.parts-in-all': [{ most: 6 }],
+  'allowed.as-many-as-have-minimum': [{ low: 2 }],
+  'allowed.of-the-shelf': [{ ids: ['peat-fine', 'loam'] }],
+  'allowed.of-this-version': [{ version: 1 }],
+  'allowed.smaller-picture': [{ most: 240_000 }],
+  'allowed.parts-by-id': [{ most: 20 }],
+  'allowed.trays-vessels-litres': [
+    { trays: [1, 10], vessels: [1, 100], sparePct: [0, 50], litres: [0.1, 1000] },
+  ],
+  'allowed.members-only': [{ head: 'welcome.json' }],
+  'allowed.room-on-disk': [{ bytes: 3e9 }],
+  'allowed.most-bytes': [{ most: 10_000 }],
+  'allowed.nested': [{ most: 30 }],
+  'allowed.archive-with': [{ head: 'welcome.json' }],
+  'allowed.of-formats': [{ newest: 2 }],
+  'allowed.schema-here': [{ newest: 18 }],
+  'allowed.sum-in': [{ head: 'welcome.json' }],
+  'allowed.lines-of-head': [{ lines: 12 }],
+  'allowed.as-beside': [{ is: 'sow' }],
+  'allowed.about': [{ kinds: ['lot', 'batch'] }],
+  'allowed.most-rows': [{ most: 700 }],
+  'allowed.own-or-new': [{ id: 'peat-fine' }],
+  'allowed.number-or-new': [{ thing: 'lot' }],
+  'allowed.known-item': [{ kind: 'material' }],
+  'allowed.unit-of': [{ unit: 'L', kind: 'material' }],
+  'allowed.both-or-neither': [{ columns: ['seed_of'] }],
   'allowed.below-water': [{ celsius: 80 }],
   'allowed.hot-water-holds': [{ celsius: 61.4 }],
   'allowed.between-readings': [{ ambientC: 12, startC: 70 }],
@@ -255,21 +305,38 @@ export const samples: {
   'allowed.most-begun': [{ most: 24 }],
   'allowed.most-there': [{ most: 24 }],
   'allowed.most-alive': [{ most: 24 }],
+  'fault.altered': [{ is: 'ab12', noted: 'cd34' }],
+  'fault.damaged': [{ says: 'page 3' }, { says: null }],
+  'fault.loose': [{ table: 'batches' }],
+  'fault.newer': [{ schema: 99 }],
+  'fault.unreadable': [{ says: 'not a database' }],
+  'fault.other-rows': [{ table: 'batches', rows: 4 }],
+  'fault.system': [{ says: 'no room' }],
+  'problem.row': [
+    { line: 3, column: 'top_mm', allowed: allow('allowed.number', { low: 5, high: 2000 }), was: 9000 },
+    { line: 1, column: null, allowed: allow('allowed.header', none) },
+  ],
+  'problem.at-line': [{ line: 4, says: problem('problem.not-found', { thing: 'planting', id: '9' }) }],
+  'problem.none-of-welcome': [{ why: { say: 'fault.empty', with: none } }],
   'problem.busy': [{ under: 2, waiting: 16 }],
   'problem.host': [{ host: 'elsewhere' }],
   'problem.content-type': [{ kind: 'json', given: 'none' }],
   'problem.too-large': [{ kB: 256 }],
   'problem.header': [{ header: 'About', given: 'x' }],
   'problem.another-one': [{ thing: 'batch' }],
-  'problem.no-backup': [{ why: 'no room' }],
-  'problem.not-whole': [{ why: 'cut off' }],
+  'problem.no-backup': [{ why: { say: 'fault.system', with: { says: 'no room' } } }],
+  'problem.not-whole': [{ why: { say: 'fault.empty', with: none } }],
   'problem.real-device': [{ name: 'pH pen' }],
-  'problem.cannot-open': [{ why: 'not a database' }],
+  'problem.cannot-open': [{ why: { say: 'fault.empty', with: none } }],
   'problem.not-found': [{ thing: 'batch', id: '7' }],
   'problem.too-often': [{ what: 'codes' }],
   'problem.not-accepted': [{ why: null }],
-  'problem.not-understood': [{ says: 'Name must be text' }],
-  'problem.out-of-range': [{ says: 'Depth must be at most 20' }],
+  'problem.not-understood': [
+    { refusal: { argument: 'name', value: 7, allowed: allow('allowed.of-kind', { kind: 'string' }) } },
+  ],
+  'problem.out-of-range': [
+    { refusal: { argument: 'depthMm', value: 7, allowed: allow('allowed.number', { low: 10, high: 20 }) } },
+  ],
   'cost.batch': [
     { money: 14.2, litres: 120, unpriced: 0, sign: '€' },
     { money: 14.2, litres: 120, unpriced: 2, sign: '€' },

@@ -1,10 +1,8 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
-import { type Language } from '#words/reader';
+import { type Language, localeOf } from '#words/reader';
 
 const YEAR_FROM_DAYS = 300;
 const WEEK = 7;
-
-const locale = (language: Language): string => (language === 'en' ? 'en-GB' : language);
 
 /**
  * A calendar day as a person says it from another one: "today", "tomorrow", "yesterday", "Friday" within the week to
@@ -15,10 +13,16 @@ const locale = (language: Language): string => (language === 'en' ? 'en-GB' : la
 export function dayFrom(day: string, today: string, language: Language, weekday?: 'short'): string {
   const days = differenceInCalendarDays(parseISO(day), parseISO(today));
   if (Math.abs(days) <= 1)
-    return new Intl.RelativeTimeFormat(locale(language), { numeric: 'auto' }).format(days, 'day');
+    return new Intl.RelativeTimeFormat(localeOf(language), { numeric: 'auto' }).format(days, 'day');
   const say = (parts: Intl.DateTimeFormatOptions): string =>
-    new Intl.DateTimeFormat(locale(language), parts).format(parseISO(day));
+    new Intl.DateTimeFormat(localeOf(language), parts).format(parseISO(day));
   if (days > 0 && days < WEEK) return say({ weekday: 'long' });
   const year = Math.abs(days) > YEAR_FROM_DAYS ? ({ year: 'numeric' } as const) : {};
   return say({ ...(weekday && { weekday }), day: 'numeric', month: 'short', ...year });
 }
+
+/** A day by its weekday: "Monday 3 March". */
+export const weekdayOf = (day: string, language: Language): string =>
+  new Intl.DateTimeFormat(localeOf(language), { weekday: 'long', day: 'numeric', month: 'long' })
+    .format(parseISO(day))
+    .replace(',', '');

@@ -4,7 +4,7 @@ import { inches } from '#words/inches';
 import { nameIn } from '#words/names';
 import { gramsIn, litresIn, millimetresIn, fahrenheitFromCelsius } from '#core/units/factors';
 import { fixed, showDose, showLength, showMass, showVolume, significant, type Shown } from '#core/units/show';
-import { type Reader } from '#words/reader';
+import { type Language, localeOf, type Reader } from '#words/reader';
 
 /**
  * Everything that a message may hold, as it is said to a reader. A message never turns a number into text by itself:
@@ -71,8 +71,8 @@ export function beside(value: number, places: number, edge?: number): string {
 }
 
 const days = new Map<string, Intl.DateTimeFormat>();
-const dayFormat = (language: string): Intl.DateTimeFormat =>
-  new Intl.DateTimeFormat(language === 'en' ? 'en-GB' : language, {
+const dayFormat = (language: Language): Intl.DateTimeFormat =>
+  new Intl.DateTimeFormat(localeOf(language), {
     ...{ timeZone: 'UTC', day: 'numeric', month: 'long', year: 'numeric' },
   });
 const lists = new Map<string, Intl.ListFormat>();
@@ -96,7 +96,7 @@ export function formatsFor(reader: Reader): Formats {
   const { language, units } = reader;
   const us = units === 'us';
   const list = (words: readonly string[]): string =>
-    made(lists, language, () => new Intl.ListFormat(language === 'en' ? 'en-GB' : language)).format(words);
+    made(lists, language, () => new Intl.ListFormat(localeOf(language))).format(words);
   const plural = (value: number, word: Plural): string =>
     word[made(rules, language, () => new Intl.PluralRules(language)).select(Math.abs(value))] ?? word.other;
   const name = ({ id, name: called }: Named): string => {

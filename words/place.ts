@@ -9,8 +9,20 @@ export type Translated<T extends PlaceTexts> = {
   readonly [Key in keyof T]?: T[Key] extends string ? string : T[Key];
 };
 
-const places = new Map<string, { texts: PlaceTexts; english: PlaceTexts }>();
-let language: Readonly<Record<string, PlaceTexts>> = {};
+interface Open {
+  id: string;
+  texts: PlaceTexts;
+  english: PlaceTexts;
+}
+const open: Open[] = [];
+/** What the folders of other languages say, by language and place. */
+const folders = new Map<string, Readonly<Record<string, PlaceTexts>>>();
+let chosen = 'en';
+
+const inLanguage = ({ id, english }: Pick<Open, 'id' | 'english'>, language: string): PlaceTexts => ({
+  ...english,
+  ...folders.get(language)?.[id],
+});
 
 /** A text with gaps. @example line`${3} of ${5} left` // '3 of 5 left' */
 export const line = (strings: TemplateStringsArray, ...fillings: Filling[]): string =>
@@ -20,17 +32,35 @@ export const line = (strings: TemplateStringsArray, ...fillings: Filling[]): str
 export const many = (count: number, one: string, other: string): string => (count === 1 ? one : other);
 
 /**
- * The texts of a place, in the language that was chosen. Pieces of the page keep the object and read it whenever
- * they draw.
+ * The texts of a place, in the language that this device has chosen. Pieces of the page keep the object and read it
+ * whenever they draw. A server has many readers: see `textsIn`.
  */
 export function place<T extends PlaceTexts>(id: string, english: T): T {
-  const texts = { ...english, ...language[id] };
-  places.set(id, { texts, english });
+  const texts = { ...english, ...inLanguage({ id, english }, chosen) };
+  open.push({ id, texts, english });
   return texts;
 }
 
-/** Chooses the language of all places, those that are open and those to come: by their ids, what each says. */
-export function chooseLanguage(chosen: Readonly<Record<string, PlaceTexts>>): void {
-  language = chosen;
-  for (const [id, { texts, english }] of places) Object.assign(texts, english, chosen[id]);
+const said = new WeakMap<PlaceTexts, Map<string, PlaceTexts>>();
+/** The texts of a place for one reader of many. @param texts as `place` made them */
+export function textsIn<T extends PlaceTexts>(texts: T, language: string): T {
+  const all = said.get(texts) ?? new Map<string, PlaceTexts>();
+  said.set(texts, all);
+  const found = open.find((each) => each.texts === texts);
+  const made = all.get(language) ?? (found ? inLanguage(found, language) : texts);
+  all.set(language, made);
+  return made as T;
 }
+
+/** Brings the folder of a language: by the ids of places, what each says. */
+export const addLanguage = (language: string, texts: Readonly<Record<string, PlaceTexts>>): void =>
+  void folders.set(language, texts);
+
+/** Chooses the language of this device: of all places, those that are open and those to come. */
+export function chooseLanguage(language: string): void {
+  chosen = language;
+  for (const each of open) Object.assign(each.texts, inLanguage(each, language));
+}
+
+/** The language of this device. */
+export const languageHere = (): string => chosen;

@@ -1,7 +1,7 @@
 import { none } from '#core/units/message';
 import { problems } from '#words/en/problems';
 import { type Formats } from '#words/formats';
-import { type ProblemMessage, type ProblemWords } from '#words/problem-facts';
+import { type FaultMessage, type ProblemMessage, type ProblemWords } from '#words/problem-facts';
 import { formatsOf } from '#words/read';
 import { type Language, type Reader } from '#words/reader';
 
@@ -14,3 +14,10 @@ export function problemSaid(message: ProblemMessage, reader: Reader): { title: s
   const detail = words[message.say] as (facts: unknown, formats: Formats) => string;
   return { title: words[`title.${message.say}`](none, formats), detail: detail(message.with, formats) };
 }
+
+/** Why a file is none: after what it is no. */
+export const faultSaid = (why: FaultMessage, reader: Reader): string =>
+  (said[reader.language][why.say] as (facts: unknown, formats: Formats) => string)(
+    why.with,
+    formatsOf(reader),
+  );

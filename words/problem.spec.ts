@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { allow } from '#core/units/allowed';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { metric, us } from '#testing/readers';
 import { labelOf, problemSays } from '#words/problem';
@@ -18,10 +19,13 @@ test.each<[OutOfRange, string]>([
   [refused('compactionPct', 60, 0, 45), 'Firming must be from 0 % to 45 %, not 60 %'],
   [refused('vessel.depthMm', 9000, 5, 2000), 'Depth must be from 5 mm to 2 000 mm, not 9 000 mm'],
   [refused('celsius', 200, -10, 60), 'Temperature must be from −10 °C to 60 °C, not 200 °C'],
-  [new OutOfRange('to', 'sand', 'a product with nitrogen'), 'to must be a product with nitrogen, not sand'],
   [
-    new OutOfRange('compactionPct', 45, 'at most 41.3 for this mix: more leaves no pores', [-Infinity, 41.3]),
-    'Firming must be at most 41.3 %, not 45 %: more leaves no pores',
+    new OutOfRange('to', 'sand', allow('allowed.product-with', { basis: 'n' })),
+    'to must be a product with nitrogen, not “sand”',
+  ],
+  [
+    new OutOfRange('compactionPct', 45, allow('allowed.leaves-pores', { pct: 41.3 })),
+    'Firming must be at most 41 % for this mix, not 45 %: more leaves no pores',
   ],
 ])('$0.argument', (error, says) => {
   expect(plain(problemSays(error, metric))).toBe(says);

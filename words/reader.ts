@@ -9,3 +9,10 @@ export interface Reader {
   language: Language;
   units: UnitSystem;
 }
+
+/** The language of this house that goes with a tag, "en-GB" or "es_MX.UTF-8"; English where there is none. */
+export const languageOf = (tag: string | undefined): Language =>
+  languages.find((language) => tag?.toLowerCase().split(/[-_.]/)[0] === language) ?? languages[0];
+
+/** What a language is called to `Intl`. */
+export const localeOf = (language: Language): string => (language === 'en' ? 'en-GB' : language);

@@ -10,7 +10,15 @@ import { beside, formatsFor, inSentence } from '#words/formats';
 import { en } from '#words/en/index';
 import { problems } from '#words/en/problems';
 import { nameIn } from '#words/names';
-import { chooseLanguage, type Filling, line, place, type PlaceTexts } from '#words/place';
+import {
+  addLanguage,
+  chooseLanguage,
+  type Filling,
+  line,
+  place,
+  type PlaceTexts,
+  textsIn,
+} from '#words/place';
 import { type Reader } from '#words/reader';
 
 const english = formatsFor(metric);
@@ -98,10 +106,16 @@ describe('every text of every place', () => {
 
   test('another language takes the place of what it has, and leaves the rest', () => {
     const sown = place('a test', { sow: 'Sow', left: (n: Filling) => line`${n} left` });
-    chooseLanguage({ 'a test': { sow: 'Siembre' }, 'one that comes later': { sow: 'Siembre' } });
+    addLanguage('es', { 'a test': { sow: 'Siembre' }, 'one that comes later': { sow: 'Siembre' } });
+    expect([sown.sow, textsIn(sown, 'es').sow, textsIn(sown, 'es').left(3)]).toEqual([
+      'Sow',
+      'Siembre',
+      '3 left',
+    ]);
+    chooseLanguage('es');
     expect([sown.sow, sown.left(3)]).toEqual(['Siembre', '3 left']);
     expect(place('one that comes later', { sow: 'Sow' }).sow).toBe('Siembre');
-    chooseLanguage({});
+    chooseLanguage('en');
     expect(sown.sow).toBe('Sow');
   });
 });
@@ -208,13 +222,13 @@ describe('quantities', () => {
 });
 
 /**
- * Rooms whose sentences are of another kind: what a rule of the mix finds and proposes (said where it is found, until
- * the adviser says it), the made-up nursery, files that hold data or are read by machines, and what only who runs the
- * server sees.
+ * Rooms whose sentences are of another kind: what a rule of the mix finds and proposes, and where its window is from
+ * (said where it is found, until the adviser says it); the made-up nursery; files that are read by machines; sources
+ * that are kept beside the rows of the library; what only who runs the server, or writes the program, sees.
  */
 const OTHER_SENTENCES = [
-  /^core\/(judge\/(flags|flag\.ts|remedies|readings|windows|good)|recipe\/(windows-wanted|approaches|starter-mixes|flag)|material\/retention)/,
-  /^server\/(kept\/plants\/plant-events|kept\/library\/own|out\/(demo|archive\/(schema|csv|held))|base\/(http\/openapi|database|simulated)|main|opened|restore|kept\/library\/library)/,
+  /^core\/(judge\/(flags|flag\.ts|remedies|readings|windows|good)|recipe\/(windows-wanted|approaches|flag)|material\/retention)/,
+  /^server\/(kept\/(plants\/plant-events|library\/(library|own))|out\/(demo|archive\/(schema|csv))|base\/http\/openapi|main)/,
 ];
 /** Four words in a row, the first of them no code of a program. */
 const SENTENCE = /[A-Za-z][a-z’']*,? [a-z’']+,? [a-z’']+,? [a-z’']+/;

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { OutOfRange } from '#core/units/check';
 import { type MessageOf, messages } from '#core/units/message';
 
@@ -58,6 +59,6 @@ export function sheetName({
 
 export function labelSize(id: string): LabelSize {
   const size = labelSizes.find((one) => one.id === id);
-  if (!size) throw new OutOfRange('size', id, `one of ${labelSizes.map((s) => s.id).join(', ')}`);
+  if (!size) throw new OutOfRange('size', id, allow('allowed.one-of', { ids: labelSizes.map((s) => s.id) }));
   return size;
 }

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { inScoops, scoopText } from '#core/units/scooped';
 import { litresIn } from '#core/units/factors';
 import { OutOfRange } from '#core/units/check';
@@ -46,7 +47,7 @@ export function ownScoops(measures: readonly OwnMeasure[], system: UnitSystem): 
 export function scoopOf(id: string, measures: readonly OwnMeasure[], system: UnitSystem): Scoop {
   const all = [...ownScoops(measures, system), ...scoops];
   const found = all.find((s) => s.id === id);
-  if (!found) throw new OutOfRange('scoop', id, `one of ${all.map((s) => s.id).join(', ')}`);
+  if (!found) throw new OutOfRange('scoop', id, allow('allowed.one-of', { ids: all.map((s) => s.id) }));
   return found;
 }
 

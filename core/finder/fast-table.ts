@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { coirShareOf, earthyShareOf, peatShareOf } from '#core/material/families';
 import { type Material } from '#core/material/material';
 import { retentionOf, waterOf } from '#core/material/retention';
@@ -42,7 +43,11 @@ export class FastTable {
   /** @throws RangeError for an empty or too long shelf, or a price out of range */
   constructor(shelved: readonly Shelved[], vessel: Vessel, compaction: number) {
     if (shelved.length < 1 || shelved.length > MOST_ON_SHELF)
-      throw new OutOfRange('materials', shelved.length, `1 to ${MOST_ON_SHELF} materials`);
+      throw new OutOfRange(
+        'materials',
+        shelved.length,
+        allow('allowed.things', { low: 1, high: MOST_ON_SHELF, what: 'materials' }),
+      );
     this.size = shelved.length;
     const column = columnOf(vessel);
     this.heights = column.heightsMm.length;

@@ -327,35 +327,35 @@ describe('bad input', () => {
     [
       'twice',
       { shelved: [{ material: material('loam') }, { material: material('loam') }] },
-      'materials.1 must be named once only, was "loam"',
+      'materials.1 must be named once, was "loam"',
     ],
     [
       'floor over ceiling',
       { minParts: { 'peat-fine': 3 }, maxParts: { 'peat-fine': 2 } },
-      'limits.minParts.peat-fine must be at most its maxParts, 2',
+      'limits.minParts.peat-fine must be a number from 0 to 2',
     ],
     [
       'floors over the total',
       { minParts: { 'peat-fine': 4, loam: 4 } },
-      'limits.minParts must be at most 6 parts in all (maxTotalParts), was 8',
+      'limits.minParts must be parts in all {"most":6}, was 8',
     ],
     [
       'more musts than materials',
       { minParts: { 'peat-fine': 1, loam: 1 }, materialsMax: 1 },
-      'limits.materialsMax must be at least 2',
+      'limits.materialsMax must be as many as have minimum {"low":2}',
     ],
-    [
-      'a limit on nothing',
-      { maxParts: { moondust: 1 } },
-      'limits.maxParts must be for a material on the shelf',
-    ],
+    ['a limit on nothing', { maxParts: { moondust: 1 } }, 'limits.maxParts must be of the shelf'],
     [
       'half a part',
       { minParts: { loam: 0.5 } },
       'limits.minParts.loam must be a whole number from 0 to 20, was 0.5',
     ],
     ['too many parts', { maxTotal: 21 }, 'maxTotalParts must be a whole number from 1 to 20, was 21'],
-    ['all forbidden', { maxParts: { 'peat-fine': 0, loam: 0 } }, 'limits.maxParts must be above 0'],
+    [
+      'all forbidden',
+      { maxParts: { 'peat-fine': 0, loam: 0 } },
+      'limits.maxParts must be above nothing of one',
+    ],
     ['gypsum as lime', { lime: amendment('gypsum') }, 'lime must be neutralises acid'],
     [
       'ash as feed',

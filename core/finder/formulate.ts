@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { stageAims, type Aims, type ScoredId } from '#core/finder/aims';
 import { gathered } from '#core/finder/parts';
 import { Search, type Limits, type SearchResult } from '#core/finder/search';
@@ -75,7 +77,7 @@ export function fastAndLimits(job: FinderJob, otherAims?: Aims): { fast: FastEva
   const other = otherAims ?? job.like ?? null;
   const ids = job.shelved.map((s) => s.material.id);
   ids.forEach((id, i) => {
-    if (ids.indexOf(id) !== i) throw new OutOfRange(`materials.${i}`, id, 'named once only');
+    if (ids.indexOf(id) !== i) throw new OutOfRange(`materials.${i}`, id, allow('allowed.named-once', none));
   });
   for (const [name, limit] of [
     ['minParts', job.minParts],
@@ -83,7 +85,7 @@ export function fastAndLimits(job: FinderJob, otherAims?: Aims): { fast: FastEva
   ] as const) {
     for (const id of Object.keys(limit)) {
       if (!ids.includes(id))
-        throw new OutOfRange(`limits.${name}`, id, `for a material on the shelf: ${ids.join(', ')}`);
+        throw new OutOfRange(`limits.${name}`, id, allow('allowed.of-the-shelf', { ids }));
     }
   }
   const fast = new FastEvaluation({

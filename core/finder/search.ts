@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { BestOf, compareFound, type FoundRecipe } from '#core/finder/best-of';
 import { peatShareOf } from '#core/material/families';
 import { gcd, spreadOut } from '#core/finder/parts';
@@ -301,19 +303,27 @@ function checkLimits(fast: FastEvaluation, { maxTotal, min, max, materialsMax, p
   checkWhole('maxTotalParts', maxTotal, ...limits.finderParts);
   checkWhole('limits.materialsMax', materialsMax, ...limits.finderMaterials);
   if (!(peatMax >= 0 && peatMax <= 1))
-    throw new OutOfRange('limits.peatPctMax', peatMax * 100, 'from 0 to 100');
+    throw new OutOfRange('limits.peatPctMax', peatMax * 100, allow('allowed.number', { low: 0, high: 100 }));
   fast.spec.shelved.forEach(({ material: { id } }, i) => {
     checkWhole(`limits.minParts.${id}`, min[i]!, 0, MOST_PARTS);
     checkWhole(`limits.maxParts.${id}`, max[i]!, 0, MOST_PARTS);
     if (min[i]! > max[i]!)
-      throw new OutOfRange(`limits.minParts.${id}`, min[i], `at most its maxParts, ${max[i]!}`);
+      throw new OutOfRange(
+        `limits.minParts.${id}`,
+        min[i],
+        allow('allowed.number', { low: 0, high: max[i]! }),
+      );
   });
   const floor = min.reduce((a, b) => a + b, 0);
   if (floor > maxTotal)
-    throw new OutOfRange('limits.minParts', floor, `at most ${maxTotal} parts in all (maxTotalParts)`);
+    throw new OutOfRange('limits.minParts', floor, allow('allowed.parts-in-all', { most: maxTotal }));
   const must = min.filter((m) => m > 0).length;
   if (must > materialsMax)
-    throw new OutOfRange('limits.materialsMax', materialsMax, `at least ${must}: so many have a minimum`);
+    throw new OutOfRange(
+      'limits.materialsMax',
+      materialsMax,
+      allow('allowed.as-many-as-have-minimum', { low: must }),
+    );
   if (max.every((m) => m === 0))
-    throw new OutOfRange('limits.maxParts', 0, 'above 0 for at least one material');
+    throw new OutOfRange('limits.maxParts', 0, allow('allowed.above-nothing-of-one', none));
 }

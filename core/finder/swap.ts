@@ -51,7 +51,11 @@ export function swapMaterial(now: Judgement, from: string, to: Material, help: S
   const { input, evaluation } = now;
   const others = input.components.filter((c) => c.material.id !== from);
   if (others.length === input.components.length)
-    throw new OutOfRange('from', from, `one of ${input.components.map((c) => c.material.id).join(', ')}`);
+    throw new OutOfRange(
+      'from',
+      from,
+      allow('allowed.one-of', { ids: input.components.map((c) => c.material.id) }),
+    );
   if (to.id === from) throw new OutOfRange('to', to.id, allow('allowed.another-material', none));
   const already = others.some((c) => c.material.id === to.id);
   const shelved = [...others.map((c) => c.material), ...(already ? [] : [to])];

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Amendment, neutralisingMeqPerG } from '#core/material/amendment';
 import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
@@ -45,7 +46,11 @@ export function dryBlend(
   by: 'volume' | 'weight',
 ): Amendment {
   if (parts.length < 2 || parts.length > limits.blendParts[1])
-    throw new OutOfRange('parts', parts.length, `2 to ${limits.blendParts[1]} products`);
+    throw new OutOfRange(
+      'parts',
+      parts.length,
+      allow('allowed.things', { low: 2, high: limits.blendParts[1], what: 'products' }),
+    );
   parts.forEach(({ parts: n }, i) => checkRange(`parts.${i}`, n, ...limits.typedParts));
   const shares = sharesByWeight(parts, by);
   // Rounding must not make 100.00000000000001 % of it.

@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { OutOfRange } from '#core/units/check';
 import { type Amendment } from '#core/material/amendment';
 import { type Family } from '#core/material/family';
@@ -117,14 +119,14 @@ export function materialFromRow(row: MaterialRow): Material {
     throw new OutOfRange(
       `${row.id}: totalPorosityPct, waterAt10CmPct, waterAt50CmPct and waterAt100CmPct`,
       [totalPorosityPct, waterAt10CmPct, waterAt50CmPct, waterAt100CmPct].join(', '),
-      'each at least the next, and none below 0',
+      allow('allowed.falling-water', none),
     );
   }
   if (row.maxParticleMm < row.particleMm) {
     throw new OutOfRange(
       `${row.id}: maxParticleMm`,
       row.maxParticleMm,
-      `at least particleMm (${row.particleMm})`,
+      allow('allowed.number', { low: row.particleMm, high: Infinity }),
     );
   }
   return {

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Amendment, type AmendmentKind, K_PER_K2O, P_PER_P2O5 } from '#core/material/amendment';
 import { saltsByLabel } from '#core/material/label-salts';
 import { OutOfRange } from '#core/units/check';
@@ -47,7 +48,8 @@ export function productByLabel(
   changes = false,
 ): Amendment {
   const sum = printedPct(figures);
-  if (sum > 100) throw new OutOfRange('analysis', sum, 'at most 100 % of it', [-Infinity, 100]);
+  if (sum > 100)
+    throw new OutOfRange('analysis', sum, allow('allowed.number', { low: -Infinity, high: 100 }));
   const { pPct, kPct, cupG, ...same } = figures;
   const typed = Object.fromEntries(Object.entries(same).filter(([, value]) => value !== undefined));
   const row: Amendment = {

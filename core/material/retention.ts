@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { OutOfRange } from '#core/units/check';
 import { type Material } from '#core/material/material';
 
@@ -207,7 +209,7 @@ export function retentionOf(material: Material): RetentionCurve {
     material.airEntryCm,
   );
   if (fit.outcome === 'unusable')
-    throw new OutOfRange(`${material.id}: water`, fit.reason, 'such that a curve can be drawn through it');
+    throw new OutOfRange(`${material.id}: water`, fit.reason, allow('allowed.drawn-through', none));
   curves.set(material, fit.curve);
   return fit.curve;
 }

@@ -44,7 +44,7 @@ test('with its parts told a bag drains as the recipe does', () => {
 
 test.each([
   [() => bagAsMaterial({ ...bag, ingredients: [] }), 'ingredients must be a number from 1 to 12, was 0'],
-  [() => bagAsMaterial({ ...bag, parts: [1] }), 'parts must be one for each of the 3 ingredients, was 1'],
+  [() => bagAsMaterial({ ...bag, parts: [1] }), 'parts must be 3 to 3 ingredients, was 1'],
   [() => bagAsMaterial({ ...bag, ph: 14 }), 'ph must be'],
   [() => bagAsMaterial({ ...bag, nMgPerL: -1 }), 'nMgPerL must be'],
 ])('what cannot be is named (%#)', (act, message) => {

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Material, type MaterialRow, materialFromRow } from '#core/material/material';
 import { asMaterial } from '#core/mix/as-material';
 import { compose } from '#core/mix/composition';
@@ -48,7 +49,11 @@ export function sharesByOrder(n: number): number[] {
 export function bagAsMaterial({ id, name, ingredients, parts, ph, ...feed }: Bag): MaterialRow {
   checkRange('ingredients', ingredients.length, ...limits.bagIngredients);
   if (parts && parts.length !== ingredients.length)
-    throw new OutOfRange('parts', parts.length, `one for each of the ${ingredients.length} ingredients`);
+    throw new OutOfRange(
+      'parts',
+      parts.length,
+      allow('allowed.things', { low: ingredients.length, high: ingredients.length, what: 'ingredients' }),
+    );
   if (ph !== undefined) checkRange('ph', ph, ...limits.measuredPh);
   const shares = parts ?? sharesByOrder(ingredients.length);
   const components = ingredients.map((material, i) => ({ material, parts: shares[i]! * 100 }));

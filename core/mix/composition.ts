@@ -64,7 +64,11 @@ export function compose(
   firmingExponent = FIRMING_EXPONENT,
 ): Composition {
   if (parts.length < 1 || parts.length > MOST_COMPONENTS) {
-    throw new OutOfRange('components', parts.length, `1 to ${MOST_COMPONENTS} materials`);
+    throw new OutOfRange(
+      'components',
+      parts.length,
+      allow('allowed.things', { low: 1, high: MOST_COMPONENTS, what: 'materials' }),
+    );
   }
   parts.forEach((p, i) => checkRange(`components.${i}.parts`, p.parts, ...limits.scoopedParts));
   checkRange('compaction', compaction, 0, MOST_COMPACTION);
@@ -89,7 +93,6 @@ export function compose(
       'compactionPct',
       round1(compaction * 100),
       allow('allowed.leaves-pores', { pct: round1(100 * Math.max(0, most)) }),
-      [-Infinity, round1(100 * Math.max(0, most))],
     );
   }
   return {

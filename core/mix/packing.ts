@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { checkRange, OutOfRange } from '#core/units/check';
 
 /** One granular class: loose volume (any unit, all alike), envelope share of its loose heap, size in mm. */
@@ -18,7 +19,12 @@ const K_POURED = 4.1;
  * @returns fraction; 0 for one material or equal sizes, never negative
  */
 export function mixingShrinkage(grains: readonly Grains[]): number {
-  if (grains.length === 0) throw new OutOfRange('components', 'none', 'at least 1 material');
+  if (grains.length === 0)
+    throw new OutOfRange(
+      'components',
+      0,
+      allow('allowed.things', { low: 1, high: Infinity, what: 'materials' }),
+    );
   const table = packingTable(grains);
   const all = grains.map((_, i) => i);
   return shrinkageOf(

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import {
   type CauseId,
   causes,
@@ -56,7 +57,8 @@ export function rankCauses(
   taught: Taught = new Map(),
   own: CauseWeights = {},
 ): Ranked[] {
-  if (!(sign in signs)) throw new OutOfRange('sign', sign, `one of ${Object.keys(signs).join(', ')}`);
+  if (!(sign in signs))
+    throw new OutOfRange('sign', sign, allow('allowed.one-of', { ids: Object.keys(signs) }));
   // Where everything was set to nothing there is the table.
   const weighed = weightsOf(sign, own);
   const from = weighed.length > 0 ? weighed : weightsOf(sign);

@@ -50,7 +50,7 @@ describe('trays of a trial', () => {
       expect(chiSquareTail(x, 6)).toBeCloseTo(Math.exp(-x / 2) * (1 + x / 2 + x ** 2 / 8), 12);
     }
     expect(chiSquareTail(0, 3)).toBe(1);
-    expect(() => chiSquareTail(-1, 3)).toThrow(/chiSquare must be 0 or more/);
+    expect(() => chiSquareTail(-1, 3)).toThrow(/chiSquare must be at least 0/);
   });
 
   test('differ by hand, and not where there is nothing to tell', () => {

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type MessageOf, messages, none, type None } from '#core/units/message';
 import { logGamma } from '#core/stats/log-gamma';
 import { streamOf, uniformAt } from '#core/stats/normal';
@@ -72,7 +73,7 @@ export function traysDiffer(
  */
 export function chiSquareTail(x: number, k: number): number {
   if (!(x >= 0) || !(k > 0))
-    throw new OutOfRange('chiSquare', x, '0 or more, with one degree of freedom or more');
+    throw new OutOfRange('chiSquare', x, allow('allowed.number', { low: 0, high: Infinity }));
   const [a, half] = [k / 2, x / 2];
   if (half === 0) return 1;
   const front = Math.exp(a * Math.log(half) - half - logGamma(a + 1) + Math.log(a));

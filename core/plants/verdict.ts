@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Count, eachToTell, type CountedShare, shareOf } from '#core/stats/compare';
 import { fisher } from '#core/stats/counts';
 import { OutOfRange } from '#core/units/check';
@@ -72,7 +73,8 @@ export function holm(ps: readonly number[]): number[] {
  * @throws OutOfRange for fewer than two arms, or an arm of which nothing is counted
  */
 export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95): ArmComparison {
-  if (arms.length < 2) throw new OutOfRange('arms', arms.length, 'two or more');
+  if (arms.length < 2)
+    throw new OutOfRange('arms', arms.length, allow('allowed.number', { low: 2, high: Infinity }));
   const alpha = 1 - confidence;
   const shares = arms.map((arm) => shareOf(arm, confidence));
   const raw: Omit<Pair, 'holm' | 'told'>[] = [];

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { type WindowsAsked } from '#core/recipe/windows-wanted';
@@ -31,6 +32,6 @@ export function libraryOf(
 /** @throws OutOfRange naming the place, the id and what there is */
 export function lookUp<T>(rows: ReadonlyMap<string, T>, id: string, path: string): T {
   const row = rows.get(id);
-  if (row === undefined) throw new OutOfRange(path, id, `one of ${[...rows.keys()].join(', ')}`);
+  if (row === undefined) throw new OutOfRange(path, id, allow('allowed.one-of', { ids: [...rows.keys()] }));
   return row;
 }

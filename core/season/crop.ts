@@ -90,7 +90,7 @@ export function stepsFrom(text: string, start: Crop['start']): CropStep[] {
     if (!vessel) throw new OutOfRange('path', part, allow('allowed.path-of-vessels', none));
     const usual: Stage = i > 0 ? 'potting' : start === 'sow' ? 'germination' : 'rooting';
     if (stage !== undefined && !(stages as readonly string[]).includes(stage))
-      throw new OutOfRange('path', stage, `one of ${stages.join(', ')}`);
+      throw new OutOfRange('path', stage, allow('allowed.one-of', { ids: [...stages] }));
     return {
       vessel,
       stage: (stage as Stage | undefined) ?? usual,

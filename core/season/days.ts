@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { OutOfRange } from '#core/units/check';
 
 /** Days as whole numbers, so that counting back through a season of thousands of steps costs nothing. */
@@ -15,7 +17,7 @@ export function dayNumber(day: string, name = 'day'): number {
   const there = numbers.get(day);
   if (there !== undefined) return there;
   const at = Date.parse(`${day}T00:00:00Z`) / DAY_MS;
-  if (!Number.isInteger(at) || dayOf(at) !== day) throw new OutOfRange(name, day, 'a day, YYYY-MM-DD');
+  if (!Number.isInteger(at) || dayOf(at) !== day) throw new OutOfRange(name, day, allow('allowed.day', none));
   if (numbers.size > MOST_KNOWN) numbers.clear();
   numbers.set(day, at);
   return at;
@@ -51,6 +53,6 @@ export function weekOfName(name: string): number {
   const jan4 = Date.UTC(Number(year), 0, 4) / DAY_MS;
   const week = weekNumber(jan4) + Number(number) - 1;
   if (!(Number(number) >= 1) || isoWeekOf(week) !== name)
-    throw new OutOfRange('week', name, 'an ISO week, as 2027-W09');
+    throw new OutOfRange('week', name, allow('allowed.week', none));
   return week;
 }

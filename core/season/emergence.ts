@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { checkRange, OutOfRange } from '#core/units/check';
 
 /** Days from sowing to emergence at soil temperatures, °C. */
@@ -61,7 +63,7 @@ export type EmergenceCrop = keyof typeof published;
  */
 export function emergenceDays(table: EmergenceTable, celsius: number): number {
   const [first, last] = [table[0], table.at(-1)];
-  if (!first || !last) throw new OutOfRange('table', 'empty', 'at least one temperature');
+  if (!first || !last) throw new OutOfRange('table', 'empty', allow('allowed.one-temperature', none));
   checkRange('celsius', celsius, first[0], last[0]);
   for (let i = 1; i < table.length; i++) {
     const [low, high] = [table[i - 1]!, table[i]!];

@@ -79,5 +79,5 @@ test('no smaller set covers: as many as trying every subset finds', () => {
 });
 
 test('no kind of step at all, or too many, is named', () => {
-  expect(() => new FewMixes([])).toThrow('1 to 24 kinds of steps');
+  expect(() => new FewMixes([])).toThrow('1 to 24 step-kinds');
 });

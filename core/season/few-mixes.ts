@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type FastEvaluation } from '#core/finder/fast-evaluation';
 import { fastAndLimits, formulated, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { gathered, gcd } from '#core/finder/parts';
@@ -78,7 +79,11 @@ export class FewMixes {
   constructor(private readonly jobs: readonly FinderJob[]) {
     const [first] = jobs;
     if (!first || jobs.length > MOST_CASES)
-      throw new OutOfRange('steps', jobs.length, `1 to ${MOST_CASES} kinds of steps`);
+      throw new OutOfRange(
+        'steps',
+        jobs.length,
+        allow('allowed.things', { low: 1, high: MOST_CASES, what: 'step-kinds' }),
+      );
     this.fast = jobs.map((job) => fastAndLimits(job).fast);
     this.recipes = recipesOf(first.shelved.length, first.maxTotal, first.materialsMax);
     this.whole = countOf(first.shelved.length, first.maxTotal, first.materialsMax);

@@ -121,5 +121,5 @@ test.each<[string, object, RegExp]>([
   expect(() => planSeason('2027-05-15', [crop({ steps: [step(change)] })])).toThrow(message);
 });
 test('a day that does not exist is named', () => {
-  expect(() => planSeason('2027-13-40', [crop()])).toThrow(/lastFrost must be a day/);
+  expect(() => planSeason('2027-13-40', [crop()])).toThrow(/lastFrost must be day/);
 });

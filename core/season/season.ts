@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type Crop, type CropStep } from '#core/season/crop';
 import { dayNumber } from '#core/season/days';
 import { type SeasonLine, type SeasonSettings, type SeedShare, seedShare } from '#core/season/line';
@@ -59,7 +60,7 @@ function plannedOf(
   const path = line.steps ?? crop.steps;
   const kinds = path.map(({ vessel }) => {
     const kind = vessels.get(vessel);
-    if (!kind) throw new OutOfRange('vessel', vessel, `one of ${[...vessels.keys()].join(', ')}`);
+    if (!kind) throw new OutOfRange('vessel', vessel, allow('allowed.one-of', { ids: [...vessels.keys()] }));
     return kind;
   });
   const plantOutDays =
@@ -107,7 +108,7 @@ export function lineSeason(
 ): LineSeason {
   try {
     const crop = crops.get(line.crop);
-    if (!crop) throw new OutOfRange('crop', line.crop, `one of ${[...crops.keys()].join(', ')}`);
+    if (!crop) throw new OutOfRange('crop', line.crop, allow('allowed.one-of', { ids: [...crops.keys()] }));
     const { kinds, path, seed, ...planned } = plannedOf(line, crop, settings, vessels);
     const { sowings, byWeek } = planCrop(dayNumber(settings.frost.usual, 'lastFrost'), planned);
     const spill = 1 + settings.spillPct / 100;

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { readingsOf, type Reading, type ReadingId } from '#core/judge/readings';
 import { type Learnable, type Material } from '#core/material/material';
 import { adoptCurve, retentionOf } from '#core/material/retention';
@@ -116,7 +117,8 @@ export class Sampler {
   }
 
   result(): Sampled {
-    if (this.done === 0) throw new OutOfRange('draws', 0, 'at least 1');
+    if (this.done === 0)
+      throw new OutOfRange('draws', 0, allow('allowed.number', { low: 1, high: Infinity }));
     const bands = this.made.nominal.map((r): Band => {
       const sorted = Float64Array.from(this.values.get(r.id) ?? []).sort();
       const at = (share: number): number =>
@@ -157,7 +159,8 @@ export class Odds {
 
   /** Share of the draws, in the order of the recipes. */
   result(): number[] {
-    if (this.done === 0) throw new OutOfRange('draws', 0, 'at least 1');
+    if (this.done === 0)
+      throw new OutOfRange('draws', 0, allow('allowed.number', { low: 1, high: Infinity }));
     return [...this.hits].map((hits) => hits / this.done);
   }
 }

@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { fisher, wilson } from '#core/stats/counts';
 import { normalQuantile } from '#core/stats/normal';
 import { checkRange, OutOfRange } from '#core/units/check';
@@ -28,7 +30,7 @@ export function shareOf({ alive, of }: Count, confidence: number): CountedShare 
  */
 export function eachToTell(p1: number, p2: number, alpha: number, power: number): number {
   const difference = Math.abs(p1 - p2);
-  if (!(difference > 0)) throw new OutOfRange('difference', difference, 'above 0');
+  if (!(difference > 0)) throw new OutOfRange('difference', difference, allow('allowed.above-nothing', none));
   const mean = (p1 + p2) / 2;
   const za = normalQuantile(1 - alpha / 2);
   const zb = normalQuantile(power);
@@ -66,7 +68,11 @@ export function compareCounts(
     const below = p1 - detect.difference;
     const p2 = below < 0 ? p1 + detect.difference : below;
     if (p2 > 1)
-      throw new OutOfRange('detect.difference', detect.difference, `at most ${Math.max(p1, 1 - p1)} here`);
+      throw new OutOfRange(
+        'detect.difference',
+        detect.difference,
+        allow('allowed.number', { low: 0, high: Math.max(p1, 1 - p1) }),
+      );
     cells = eachToTell(p1, p2, 1 - confidence, detect.power);
   }
   return {

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { logChoose } from '#core/stats/log-gamma';
 import { checkRange, OutOfRange } from '#core/units/check';
 
@@ -36,5 +37,5 @@ export function fisher(hitsA: number, ofA: number, hitsB: number, ofB: number): 
 function checkCount(hits: number, of: number): void {
   checkRange('of', of, 1, 1_000_000);
   if (!Number.isInteger(hits) || hits < 0 || hits > of)
-    throw new OutOfRange('hits', hits, `a whole number from 0 to ${of}`);
+    throw new OutOfRange('hits', hits, allow('allowed.whole', { low: 0, high: of }));
 }

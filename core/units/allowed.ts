@@ -1,7 +1,105 @@
+import { type Range } from '#core/units/limits';
 import { type MessageOf, messages, type None } from '#core/units/message';
+
+/** Things that are counted in a list. */
+export type Things =
+  | 'materials'
+  | 'ingredients'
+  | 'products'
+  | 'step-kinds'
+  | 'steps'
+  | 'crops'
+  | 'doses'
+  | 'plantings'
+  | 'cells'
+  | 'arms'
+  | 'vessels'
+  | 'feeds'
+  | 'tests'
+  | 'values'
+  | 'benches'
+  | 'tasks';
 
 /** What would have been taken where something was refused: said in `words/`, after "must be". */
 export interface AllowedFacts {
+  /** An end may be infinite: then there is none. */
+  'allowed.number': { low: number; high: number };
+  'allowed.whole': { low: number; high: number };
+  'allowed.two-numbers': { low: number; high: number };
+  'allowed.one-of': { ids: readonly string[] };
+  /** Said by itself: nothing has this name. */
+  'allowed.called': { name: string };
+  'allowed.entry-kind': { kinds: readonly string[] };
+  'allowed.things': { low: number; high: number; what: Things };
+  'allowed.text': { low: number; high: number };
+  /** As JSON and Zod call kinds of values: string, number, int, boolean, object, array. */
+  'allowed.of-kind': { kind: string };
+  'allowed.of-schema': None;
+  'allowed.yes-no': None;
+  'allowed.day': None;
+  'allowed.week': None;
+  'allowed.moment': None;
+  'allowed.client-key': None;
+  'allowed.id': None;
+  'allowed.something': None;
+  'allowed.parts-in-all': { most: number };
+  'allowed.as-many-as-have-minimum': { low: number };
+  'allowed.above-nothing-of-one': None;
+  'allowed.named-once': None;
+  'allowed.of-the-shelf': { ids: readonly string[] };
+  'allowed.falling-water': None;
+  'allowed.drawn-through': None;
+  'allowed.one-temperature': None;
+  'allowed.share-file': None;
+  'allowed.of-this-version': { version: number };
+  'allowed.an-approach': None;
+  'allowed.most-laid-out': None;
+  'allowed.task-id': None;
+  'allowed.number-of-sowing': None;
+  'allowed.three-days': None;
+  'allowed.material-or-properties': None;
+  'allowed.litres-or-vessels': None;
+  'allowed.with-vessels-only': None;
+  'allowed.low-below-high': None;
+  'allowed.at-least-struck': None;
+  'allowed.smaller-picture': { most: number };
+  'allowed.parts-by-id': { most: number };
+  'allowed.id-with-properties': None;
+  'allowed.trays-vessels-litres': { trays: Range; vessels: Range; sparePct: Range; litres: Range };
+  'allowed.most-there-were': None;
+  'allowed.vessel-shape': None;
+  'allowed.whole-zip': None;
+  'allowed.members-only': { head: string };
+  'allowed.name-once': None;
+  'allowed.room-on-disk': { bytes: number };
+  'allowed.file-there': None;
+  'allowed.as-packed': None;
+  'allowed.most-bytes': { most: number };
+  'allowed.nested': { most: number };
+  'allowed.json-object': None;
+  'allowed.archive-with': { head: string };
+  'allowed.of-formats': { newest: number };
+  'allowed.list-by-name': None;
+  'allowed.sum-in': { head: string };
+  'allowed.place-in-season': None;
+  'allowed.from-plantings': None;
+  'allowed.schema-here': { newest: number };
+  'allowed.row-taken': None;
+  'allowed.table-of-welcome': None;
+  'allowed.lines-of-head': { lines: number };
+  'allowed.points-there': None;
+  'allowed.as-beside': { is: string };
+  'allowed.hex': None;
+  'allowed.about': { kinds: readonly string[] };
+  'allowed.column': None;
+  'allowed.header': None;
+  'allowed.most-rows': { most: number };
+  'allowed.whole-row': None;
+  'allowed.own-or-new': { id: string };
+  'allowed.number-or-new': { thing: 'lot' | 'line' | 'planting' | 'entry' };
+  'allowed.known-item': { kind: string };
+  'allowed.unit-of': { unit: string; kind: string };
+  'allowed.both-or-neither': { columns: readonly string[] };
   'allowed.known-key': None;
   'allowed.look-again': None;
   'allowed.number-and-key': None;
@@ -82,5 +180,4 @@ export interface AllowedFacts {
 }
 /** Makes one. */
 export const allow = messages<AllowedFacts>();
-/** As a code; or plain, where only a developer sees it: ranges, and lists of ids. */
-export type Allowed = string | MessageOf<AllowedFacts>;
+export type Allowed = MessageOf<AllowedFacts>;

@@ -1,22 +1,24 @@
-import { type Allowed } from '#core/units/allowed';
+import { type Allowed, allow } from '#core/units/allowed';
 
-/** What was refused: the argument, the value given and what is allowed; of a number also between which ends. */
+/** What was refused: the argument, the value given and what is allowed. */
 export interface Refusal {
   readonly argument: string;
   readonly value: unknown;
   readonly allowed: Allowed;
-  /** Inclusive; infinite where there is no end. */
-  readonly range?: readonly [low: number, high: number] | undefined;
 }
 
-/** For a developer: the code and its facts. */
-const inShort = (allowed: Allowed): string =>
-  typeof allowed === 'string'
-    ? allowed
-    : `${allowed.say.replace('allowed.', '').replaceAll('-', ' ')} ${JSON.stringify(allowed.with)}`.replace(
-        ' {}',
-        '',
-      );
+/** For a developer: a range or a list of ids; of all else the code and its facts. */
+export function inShort(allowed: Allowed): string {
+  const { say, with: facts } = allowed;
+  if (say === 'allowed.one-of') return `one of ${facts.ids.join(', ')}`;
+  if (say === 'allowed.things') return `${facts.low} to ${facts.high} ${facts.what}`;
+  const code = say.replace('allowed.', '').replaceAll('-', ' ');
+  if (say !== 'allowed.number' && say !== 'allowed.whole')
+    return `${code} ${JSON.stringify(facts)}`.replace(' {}', '');
+  if (facts.high === Infinity) return `at least ${facts.low}`;
+  if (facts.low === -Infinity) return `at most ${facts.high}`;
+  return `a ${say === 'allowed.whole' ? 'whole number' : 'number'} from ${facts.low} to ${facts.high}`;
+}
 
 /** A number or choice outside what is allowed: names the argument, the value given and what is allowed. */
 export class OutOfRange extends RangeError implements Refusal {
@@ -24,7 +26,6 @@ export class OutOfRange extends RangeError implements Refusal {
     readonly argument: string,
     readonly value: unknown,
     readonly allowed: Allowed,
-    readonly range?: readonly [low: number, high: number],
   ) {
     super(
       `${argument} must be ${inShort(allowed)}, was ${typeof value === 'string' ? `"${value}"` : String(value)}`,
@@ -43,7 +44,7 @@ export class OutOfRange extends RangeError implements Refusal {
  */
 export function checkRange(name: string, value: number, low: number, high: number): number {
   if (!Number.isFinite(value) || value < low || value > high) {
-    throw new OutOfRange(name, value, `a number from ${low} to ${high}`, [low, high]);
+    throw new OutOfRange(name, value, allow('allowed.number', { low, high }));
   }
   return value;
 }
@@ -51,7 +52,7 @@ export function checkRange(name: string, value: number, low: number, high: numbe
 /** The same for whole numbers. @throws OutOfRange when the value is not a whole number from low to high */
 export function checkWhole(name: string, value: number, low: number, high: number): number {
   if (!Number.isInteger(value) || value < low || value > high) {
-    throw new OutOfRange(name, value, `a whole number from ${low} to ${high}`, [low, high]);
+    throw new OutOfRange(name, value, allow('allowed.whole', { low, high }));
   }
   return value;
 }

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { type MixInput } from '#core/mix/evaluate';
 import { Worlds } from '#core/spread/sample';
 import { type Spreads } from '#core/spread/spreads';
@@ -83,7 +84,8 @@ export class LifeSampler {
 
   /** @throws OutOfRange before anything was drawn */
   result(): LifeBand {
-    if (this.done === 0) throw new OutOfRange('draws', 0, 'at least 1');
+    if (this.done === 0)
+      throw new OutOfRange('draws', 0, allow('allowed.number', { low: 1, high: Infinity }));
     const between = (values: readonly number[]): Between => {
       const sorted = Float64Array.from(values).sort();
       return { low: at(sorted, 0.05), middle: at(sorted, 0.5), high: at(sorted, 0.95) };

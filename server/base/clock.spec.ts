@@ -8,5 +8,5 @@ test('the machine’s own, or one set at the start that goes on; what is no mome
     '2026-11-30T12:01:30.000Z',
     '2031-03-03T20:01:30.000Z',
   ]);
-  expect(() => clockFrom('tomorrow')).toThrow('WELCOME_NOW must be a moment');
+  expect(() => clockFrom('tomorrow')).toThrow('WELCOME_NOW must be moment');
 });

@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import { OutOfRange } from '#core/units/check';
 
 /**
@@ -9,7 +11,7 @@ import { OutOfRange } from '#core/units/check';
 export function clockFrom(set: string | undefined, machine: () => number = Date.now): () => Date {
   if (!set) return () => new Date(machine());
   const at = Date.parse(set);
-  if (Number.isNaN(at)) throw new OutOfRange('WELCOME_NOW', set, 'a moment as 2031-03-03T20:00:00Z');
+  if (Number.isNaN(at)) throw new OutOfRange('WELCOME_NOW', set, allow('allowed.moment', none));
   const shift = at - machine();
   return () => new Date(machine() + shift);
 }

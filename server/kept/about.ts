@@ -62,7 +62,7 @@ export function onlyWhatIsMeant(folder: Folder, about: AboutStore): RequestHandl
     const meant = req.get(FOLDER_HEADER);
     if (meant !== undefined && meant !== folder.id)
       throw new Problem(412, problem('problem.another-nursery', none), [
-        { path: FOLDER_HEADER, value: meant, allowed: folder.id },
+        { path: FOLDER_HEADER, value: meant, allowed: allow('allowed.one-of', { ids: [folder.id] }) },
       ]);
     for (const one of (req.get(ABOUT_HEADER) ?? '').split(',').filter((text) => text.trim() !== '')) {
       const [kind = '', id = '', key = ''] = one.trim().split(/\s+/);
@@ -74,7 +74,7 @@ export function onlyWhatIsMeant(folder: Folder, about: AboutStore): RequestHandl
             {
               path: ABOUT_HEADER,
               value: one.slice(0, 100),
-              allowed: `"kind number key", kind one of ${aboutKinds.join(', ')}`,
+              allowed: allow('allowed.about', { kinds: aboutKinds }),
             },
           ],
         );

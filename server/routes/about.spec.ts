@@ -31,7 +31,10 @@ test('an entry of another folder, or about another planting under that number, i
   const cabbage = await add('cabbage', 40);
   const other = await lose(basil.id, { 'welcome-folder': 'f'.repeat(32) });
   expect([other.status, other.body.detail]).toEqual([412, expect.stringContaining('nothing was entered')]);
-  expect(other.body.issues[0]).toMatchObject({ path: 'welcome-folder', allowed: folder.id });
+  expect(other.body.issues[0]).toMatchObject({
+    path: 'welcome-folder',
+    allowed: `must be one of ${folder.id}`,
+  });
   const about = aboutText([{ kind: 'planting', id: cabbage.id, key: basil.key }]);
   const wrong = await lose(cabbage.id, { 'welcome-folder': folder.id, 'welcome-about': about });
   expect([wrong.status, wrong.body.detail]).toEqual([

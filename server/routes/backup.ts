@@ -1,4 +1,6 @@
-import { problem } from '#words/problem-facts';
+import { fault, problem } from '#words/problem-facts';
+import { problemSaid } from '#words/problem-said';
+import { readerOf } from '#server/base/http/reader';
 import { allow } from '#core/units/allowed';
 import { none } from '#core/units/message';
 import { type Stores } from '#server/kept/stores';
@@ -36,23 +38,25 @@ export function backupRoutes(
   heavy: Heavy,
   restore: Restore,
 ): void {
-  let failure = '';
+  let failure: Problem | null = null;
   const fileOf = (name: string): string => {
     const file = backups.fileOf(name);
     if (!file) throw notFound('backup', name);
     return file;
   };
-  api.serve('backups', () => ({
-    ...{ list: backups.list(), now: backups.counts(), problem: failure },
+  api.serve('backups', ({ req }) => ({
+    ...{ list: backups.list(), now: backups.counts() },
+    problem: failure ? problemSaid(failure.says, readerOf(req)).detail : '',
     ...{ secondPlace: folder.secondPlace, secondProblem: backups.secondProblem },
   }));
   api.serve('makeBackup', async () => {
     try {
       await backups.make('asked');
-      failure = '';
+      failure = null;
     } catch (error) {
-      failure = (error as Error).message;
-      throw new Problem(507, problem('problem.no-backup', { why: failure }));
+      const why = fault('fault.system', { says: (error as Error).message });
+      failure = error instanceof Problem ? error : new Problem(507, problem('problem.no-backup', { why }));
+      throw failure;
     }
   });
   api.serve('bringBackup', async ({ req }) => {

@@ -280,7 +280,7 @@ describe('bad input', () => {
       'amendments.0.amendment',
       'lime-dolomitic',
     ],
-    ['an unknown key', { ...body, colour: 'green' }, 400, 'colour', 'not a known key'],
+    ['an unknown key', { ...body, colour: 'green' }, 400, 'colour', 'nothing here has this name'],
     [
       'an unknown stage',
       { ...body, stage: 'sprouting' },
@@ -336,7 +336,7 @@ describe('bad input', () => {
       ...body,
       components: [{ parts: 1, properties: dry }],
     });
-    expect([status, answer.detail]).toEqual([400, expect.stringContaining('was "60, 75.5, 46, 39"')]);
+    expect([status, answer.detail]).toEqual([400, expect.stringContaining('not “60, 75.5, 46, 39”')]);
   });
 
   test.each([

@@ -1,6 +1,5 @@
 import request from 'supertest';
 import { formulateAnswerSchema } from '#contract/formulate';
-import { type FormulateRequest } from '#contract/formulate';
 import { type z } from 'zod';
 import { testApp } from '#testing/server';
 
@@ -120,25 +119,4 @@ test.each<[string, object, string]>([
   expect(status).toBe(400);
   expect(headers['content-type']).toContain('application/problem+json');
   expect(body.issues.map((i: { path: string }) => i.path)).toContain(path);
-});
-
-test('others are answered while a large shelf is searched', async () => {
-  const materials = [
-    'peat-fine',
-    'perlite-coarse',
-    'vermiculite-medium',
-    'coir-pith',
-    'compost',
-    'sand-sharp',
-  ];
-  const order: string[] = [];
-  // Long enough that a loaded machine answers the other meanwhile.
-  const large: Partial<FormulateRequest> = { maxTotalParts: 18 };
-  await Promise.all([
-    post('/api/formulate', { ...job, materials, ...large, top: 1 }).then(() => order.push('large')),
-    new Promise((done) => setTimeout(done, 30))
-      .then(() => request(app).get('/api/health'))
-      .then(() => order.push('health')),
-  ]);
-  expect(order).toEqual(['health', 'large']);
 });

@@ -1,5 +1,6 @@
 import { type Learned, learnMaterial } from '#core/spread/learn-material';
 import { readerOf } from '#server/base/http/reader';
+import { problemSays } from '#words/problem';
 import { word } from '#words/read';
 import { type Reader } from '#words/reader';
 import { type Stores } from '#server/kept/stores';
@@ -73,7 +74,13 @@ function learnedRoutes(
     });
     const book = bookOf(item);
     const { figures, misfit } = learned.learn(book, library.library());
-    return { book: materialToRow(book), misfit, tests: learned.testsOf(item), figures: figures.map(inUnits) };
+    const why = misfit && problemSays(misfit, reader);
+    return {
+      book: materialToRow(book),
+      misfit: why,
+      tests: learned.testsOf(item),
+      figures: figures.map(inUnits),
+    };
   };
   api.serve('learned', ({ params, req }) => answer(params.material, readerOf(req)));
   api.serve('addTest', ({ params: { material }, body, req }) => {

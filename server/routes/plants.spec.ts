@@ -290,7 +290,7 @@ test('plantings and what happened go out as tables, in again as they are, and ne
   const refused = await table('plant-events', happened(18));
   expect([refused.status, JSON.stringify(refused.body)]).toEqual([
     400,
-    expect.stringContaining('line 3: count must be at most 17'),
+    expect.stringContaining('line 3, count: must be at most 17'),
   ]);
   expect((await page(tray.id)).tally.alive).toBe(20);
   expect((await table('plant-events', happened(17))).body.added).toHaveLength(2);
@@ -333,7 +333,7 @@ test('a picture is kept with its day, comes back as it was, once for a key; what
   expect((picture.body as Buffer).toString('base64')).toBe(jpegOf(1024, 768));
   for (const [change, says] of [
     [{ jpeg: Buffer.from('no picture at all').toString('base64') }, /a picture, as JPEG/],
-    [{ jpeg: jpegOf(8000, 6000) }, /from 8 to 2.?000 dots a side, was "8000 × 6000"/],
+    [{ jpeg: jpegOf(8000, 6000) }, /from 8 to 2.?000 dots a side, not “8000 × 6000”/],
     [{ jpeg: 'A'.repeat(240_004) }, /at most 240000/],
     [{ on: '2031-01-20' }, /when it began/],
   ] as const) {

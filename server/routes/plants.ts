@@ -8,6 +8,8 @@ import { labelSize, labelSizes } from '#core/batch/label-sizes';
 import { OutOfRange } from '#core/units/check';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { addressFor } from '#server/base/http/address-for';
+import { type Language } from '#words/reader';
+import { readerOf } from '#server/base/http/reader';
 import { notFound } from '#server/base/http/problem';
 import { type PlantGroups } from '#server/book/plants/groups';
 import { plantLabel, trialLabels } from '#server/out/print/plant-labels';
@@ -68,21 +70,32 @@ export function plantRoutes(
   api.serve('plantResults', ({ query }) => results.of(query));
   api.serve('odds', () => results.odds);
   api.serve('setOdds', ({ body }) => (results.odds = body));
-  const pdf = async (size: string | undefined, labels: readonly LabelText[]): Promise<Buffer> =>
-    Buffer.from(await heavy.run('pdf', await labelSheet(labelSize(size ?? labelSizes[0]!.id), labels)));
+  const pdf = async (
+    language: Language,
+    size: string | undefined,
+    labels: readonly LabelText[],
+  ): Promise<Buffer> =>
+    Buffer.from(
+      await heavy.run('pdf', await labelSheet(language, labelSize(size ?? labelSizes[0]!.id), labels)),
+    );
   api.serve('plantLabels', ({ params: { id }, query: { units, size, count = 1 }, req }) => {
     const page = pages.page(id);
     const url = addressFor(req, `/plants/${id}`);
-    const label = plantLabel(...pages.namesOf(page), page, units, url);
+    const reader = { ...readerOf(req), units };
+    const label = plantLabel(...pages.namesOf(page), page, reader, url);
     return pdf(
+      reader.language,
       size,
       Array.from({ length: count }, () => label),
     );
   });
   api.serve('trialLabels', ({ params: { id }, query: { size }, req }) =>
     pdf(
+      readerOf(req).language,
       size,
-      trialLabels(trials.one(id), (planting) => addressFor(req, `/plants/${planting}`)),
+      trialLabels(trials.one(id), readerOf(req).language, (planting) =>
+        addressFor(req, `/plants/${planting}`),
+      ),
     ),
   );
   api.serve('addPicture', ({ params: { id }, body }) => {

@@ -1,10 +1,12 @@
+import { allow } from '#core/units/allowed';
 import { type Stores } from '#server/kept/stores';
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { labelSize } from '#core/batch/label-sizes';
 import { ownScoops, scoops } from '#core/batch/scoops';
 import { OutOfRange } from '#core/units/check';
 import { nameIn } from '#words/names';
-import { stageWord } from '#core/judge/readings';
+import { papers } from '#words/en/places/papers';
+import { textsIn } from '#words/place';
 import { batchOf } from '#server/routes/batches';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { type Api } from '#server/base/http/serve';
@@ -19,24 +21,27 @@ export function printRoutes(api: Api, { batches, measures }: Stores, heavy: Heav
     Buffer.from(await heavy.run('pdf', definition));
   api.serve('labels', async ({ params, query, req }) => {
     const batch = batchOf(batches, params.id);
-    const mix = batch.mixName && batch.mixName !== batch.name ? [`Mix: ${batch.mixName}`] : [];
+    const { language } = readerOf(req);
+    const texts = textsIn(papers, language);
+    const mix = batch.mixName && batch.mixName !== batch.name ? [texts.mix(batch.mixName)] : [];
     const text = {
       title: query.plant ?? batch.name,
       lines: [
         ...(query.plant ? [batch.name] : []),
-        `Batch ${batch.id}, mixed ${batch.madeOn}`,
+        texts.mixed(batch.id, batch.madeOn),
         ...mix,
-        `For ${stageWord[batch.snapshot.recipe.stage]}, ${nameIn(batch.snapshot.vessel.name, query.units)}`,
+        `${texts[batch.snapshot.recipe.stage]}, ${nameIn(batch.snapshot.vessel.name, query.units)}`,
       ],
       dates: [
-        { name: 'Sown', on: query.sown },
-        { name: 'Pricked out', on: query.pricked },
-        { name: 'Potted', on: query.potted },
+        { name: texts.sown, on: query.sown },
+        { name: texts.prickedOut, on: query.pricked },
+        { name: texts.potted, on: query.potted },
       ],
       url: addressFor(req, `/batches/${batch.id}`),
     };
     return pdf(
       await labelSheet(
+        language,
         labelSize(query.size),
         Array.from({ length: query.count }, () => text),
       ),
@@ -48,7 +53,7 @@ export function printRoutes(api: Api, { batches, measures }: Stores, heavy: Heav
     const all = [...(choice.measure ? [choice.measure] : []), ...ownScoops(measures.all(), units), ...scoops];
     const wanted = all.find((one) => one.id === (scoop ?? choice.scoop));
     if (scoop !== undefined && !wanted)
-      throw new OutOfRange('scoop', scoop, `one of ${all.map((one) => one.id).join(', ')}`);
+      throw new OutOfRange('scoop', scoop, allow('allowed.one-of', { ids: all.map(({ id }) => id) }));
     // One that was chosen is taken as it is; the card's own only where it fits the units.
     const counted =
       wanted && (scoop !== undefined || wanted.system === units)

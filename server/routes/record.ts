@@ -105,16 +105,20 @@ function checkEntry(
   }
   if (data.kind === 'tick') {
     const step = snapshot.steps.find((one) => one.id === data.step);
-    const all = snapshot.steps.map((one) => one.id).join(', ');
-    if (!step) throw new OutOfRange('data.step', data.step, `one of ${all}`);
+    if (!step)
+      throw new OutOfRange(
+        'data.step',
+        data.step,
+        allow('allowed.one-of', { ids: snapshot.steps.map(({ id }) => id) }),
+      );
     const loads = step.times ?? 1;
     if (data.load >= loads)
-      throw new OutOfRange('data.load', data.load, `a whole number from 0 to ${loads - 1}`);
+      throw new OutOfRange('data.load', data.load, allow('allowed.whole', { low: 0, high: loads - 1 }));
   }
   if (data.kind === 'lot') {
     const items = [...snapshot.materials, ...snapshot.amendments].map((one) => one.id);
     if (!items.includes(data.item))
-      throw new OutOfRange('data.item', data.item, `one of ${items.join(', ')}`);
+      throw new OutOfRange('data.item', data.item, allow('allowed.one-of', { ids: items }));
     for (const [path, id] of [['data.lot', data.lot] as const, ['data.rest', data.rest] as const]) {
       if (id === undefined) continue;
       const lot = lots.one(id);

@@ -1,8 +1,11 @@
-import { rescuePage as texts } from '#words/en/places/rescue-page';
-import { problem } from '#words/problem-facts';
+import { textsIn } from '#words/place';
+import { readerOf } from '#server/base/http/reader';
+import { rescuePage } from '#words/en/places/rescue-page';
+import { type FaultMessage, problem } from '#words/problem-facts';
+import { faultSaid } from '#words/problem-said';
 import { none } from '#core/units/message';
 import express, { type Express } from 'express';
-import { countsSay } from '#contract/backup-words';
+import { countsSay } from '#words/backup-counts';
 import { backupFolder, backupsIn } from '#server/out/backup/backups';
 import { lookAt } from '#server/out/backup/checked';
 import { type Restore } from '#server/routes/backup';
@@ -18,10 +21,9 @@ export const CANNOT_WRITE = /^(SQLITE_(READONLY|CANTOPEN|FULL|PERM|IOERR_WRITE)|
 /**
  * What stands in the place of everything where the data file cannot be read: nothing is filled in, nothing is changed;
  * one plain page says so and offers the backups that are whole, newest first.
- * @param why in words
  * @param cannotWrite the file may be whole: it is the folder, or the disk, that takes nothing
  */
-export function rescueApp(data: string, why: string, restore: Restore, cannotWrite = false): Express {
+export function rescueApp(data: string, why: FaultMessage, restore: Restore, cannotWrite = false): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(securityHeaders());
@@ -38,12 +40,14 @@ export function rescueApp(data: string, why: string, restore: Restore, cannotWri
     await restore(join(place, found.name));
     res.redirect(303, '/');
   });
-  app.get('/{*path}', (_req, res) => {
+  app.get('/{*path}', (req, res) => {
+    const reader = readerOf(req);
+    const texts = textsIn(rescuePage, reader.language);
     const rows = whole()
       .map(
         ({ name, at, counts }, i) => `<li><form method="post" action="/rescue">
 <input type="hidden" name="name" value="${escaped(name)}">
-<b>${escaped(at.slice(0, 16).replace('T', ', '))} UTC</b>: ${escaped(countsSay(counts) || texts.nothingInIt)}
+<b>${escaped(at.slice(0, 16).replace('T', ', '))} UTC</b>: ${escaped(countsSay(counts, reader.language) || texts.nothingInIt)}
 <button type="submit">${i === 0 ? texts.putBackNewest : texts.putBack}</button></form></li>`,
       )
       .join('\n');
@@ -52,14 +56,14 @@ export function rescueApp(data: string, why: string, restore: Restore, cannotWri
       : `<p><b>${texts.none}</b> ${texts.elsewhere} <code>npm run restore -- file</code>.</p>`;
     const heading = cannotWrite ? texts.cannotWrite : texts.cannotRead;
     const page = `<h1>${heading}</h1>
-<p>${escaped(why)}</p>
+<p>${escaped(faultSaid(why, reader))}</p>
 ${cannotWrite ? `<p><b>${texts.makeRoom}</b> ${texts.stillThere}</p>` : ''}
 <p>${texts.nothingChanged} <code>${escaped(data)}</code>; ${texts.movesItAside}</p>
 ${offer}`;
     res
       .status(503)
       .type('html')
-      .send(plainPage(res, texts.title(heading.toLowerCase()), page));
+      .send(plainPage(res, reader.language, texts.title(heading.toLowerCase()), page));
   });
   app.use(problems);
   return app;

@@ -72,9 +72,16 @@ export function seasonRoutes(
   api.serve('seasonTasks', () => planner.due());
   api.serve('seasonShort', () => planner.short());
 
-  api.serve('calendar', () =>
-    calendarOf(planner, folder.id, `${calendar.today()}T00:00:00Z`, plants.care(CALENDAR_DAYS)),
-  );
+  api.serve('calendar', ({ query: { units }, req }) => {
+    const reader = { ...readerOf(req), units };
+    return calendarOf(
+      planner,
+      folder.id,
+      `${calendar.today()}T00:00:00Z`,
+      plants.care(CALENDAR_DAYS),
+      reader,
+    );
+  });
   api.serve('weekSheet', async ({ params, query: { units }, req }) => {
     const sheet = weekSheet(planner, params.week, { ...readerOf(req), units });
     return Buffer.from(await heavy.run('pdf', sheet));

@@ -112,7 +112,7 @@ test('what a mix stands on must be here or come with it; nothing is taken by hal
     .post('/api/share')
     .send({ key: randomUUID(), share, take: [{ kind: 'mixes', at: 7 }] })
     .expect(400);
-  expect(none.body.detail).toContain('one of the 1 mixes in the file');
+  expect(none.body.detail).toContain('take.0.at must be from 0 to 0, not 7');
   const other = await request(app)
     .post('/api/share/look')
     .send({ share: { ...share, format: 'x' } })

@@ -18,7 +18,7 @@ test('a material is put on the shelf, priced and taken off; nothing else moves',
 test.each<[string, object, number, string]>([
   ['moondust', { here: true }, 404, 'there is no material moondust'],
   ['loam', { here: 'yes' }, 400, 'here must be true or false'],
-  ['loam', { here: true, costPerL: -2 }, 400, 'Price must be a number from 0 to 1000000, was -2'],
+  ['loam', { here: true, costPerL: -2 }, 400, 'Price must be from 0 to 1\u202f000\u202f000, not −2'],
   ['loam', {}, 400, 'here must be true or false'],
   ['loam', { here: true, colour: 'green' }, 400, 'colour'],
 ])('%s %j is refused', async (id, line, status, detail) => {
@@ -34,5 +34,5 @@ test('two pages change two things of one line: both hold', async () => {
   const answer = await change({});
   expect(answer.body).toEqual({ material: 'compost', here: true, costPerL: 0.4, useUp: true });
   expect((await change({ costPerL: null })).body.costPerL).toBeNull();
-  expect((await change({ costPerL: -1 })).body.detail).toContain('Price must be a number from 0 to');
+  expect((await change({ costPerL: -1 })).body.detail).toContain('Price must be from 0 to');
 });

@@ -139,7 +139,7 @@ test.each<[string, object, string]>([
   // The path has a place of its own; the sentence has the label of the screen.
   const [{ path: at, value, allowed }] = answer.body.issues;
   expect(`${at} ${allowed}, was ${JSON.stringify(value)}`).toContain(detail);
-  expect(answer.body.detail).toBe(`${labelOf(at)} ${allowed}, was ${JSON.stringify(value)}`);
+  expect(answer.body.detail).toMatch(new RegExp(`^${labelOf(at)}(:| must be )`));
 });
 
 test('counts of a million are compared beside the server', async () => {

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { tableNames, type TableName, type Taken } from '#contract/tables';
 import { OutOfRange } from '#core/units/check';
 import { type Api } from '#server/base/http/serve';
@@ -10,7 +11,7 @@ export function tableRoutes(api: Api, stores: Stores, entries: PlantEntries): vo
   const parts: TableParts = { ...stores, entries };
   const named = (table: string): TableName => {
     const name = tableNames.find((one) => one === table);
-    if (!name) throw new OutOfRange('table', table, `one of ${tableNames.join(', ')}`);
+    if (!name) throw new OutOfRange('table', table, allow('allowed.one-of', { ids: [...tableNames] }));
     return name;
   };
   api.serve('tableOut', ({ params }) => {

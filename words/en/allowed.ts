@@ -1,4 +1,4 @@
-import { type AllowedFacts } from '#core/units/allowed';
+import { type AllowedFacts, type Things } from '#core/units/allowed';
 import { type Formats } from '#words/formats';
 import { type Words } from '#words/catalog';
 
@@ -10,9 +10,125 @@ const whole = (text: string): string => text.replace(/\.0+(?=\D|$)/, '');
 /** A hormone is bought and thinned by its ppm, in both systems. */
 const ppm = (mgPerL: number, f: Formats): string => `${f.count(mgPerL)}\u00a0ppm`;
 
+const things: Record<Things, string> = {
+  materials: 'materials',
+  ingredients: 'ingredients',
+  products: 'products',
+  'step-kinds': 'kinds of steps',
+  steps: 'steps',
+  crops: 'crops',
+  doses: 'doses',
+  plantings: 'plantings',
+  cells: 'cells',
+  arms: 'arms',
+  vessels: 'vessels',
+  feeds: 'feeds',
+  tests: 'tests',
+  values: 'values',
+  benches: 'benches',
+  tasks: 'tasks',
+};
+
+const kinds: Record<string, string> = {
+  string: 'text',
+  number: 'a number',
+  int: 'a whole number',
+  boolean: 'true or false',
+  object: 'an object',
+  record: 'an object',
+  array: 'a list',
+};
+
+/** Between which ends, with the digits that were asked for: so they can be typed back, into a table too. */
+export const between = (low: number | string, high: number | string): string => {
+  if (low === -Infinity) return `at most ${high}`;
+  return high === Infinity ? `at least ${low}` : `from ${low} to ${high}`;
+};
+
+const rows = { lot: 'lot', line: 'line of the season', planting: 'planting', entry: 'entry' };
+
 /** What would have been taken, as it follows "must be". */
 export const allowed: Words<AllowedFacts> = {
-  'allowed.known-key': () => 'not a known key here',
+  'allowed.number': ({ low, high }) => `a number ${between(low, high)}`,
+  'allowed.whole': ({ low, high }) => `a whole number ${between(low, high)}`,
+  'allowed.two-numbers': ({ low, high }) => `two numbers ${between(low, high)}`,
+  'allowed.one-of': ({ ids }) => `one of ${ids.join(', ')}`,
+  'allowed.called': ({ name }) => `nothing here is called “${name}”`,
+  'allowed.entry-kind': ({ kinds }) => `an entry of kind ${kinds.join(', ')}`,
+  'allowed.things': ({ low, high, what }) => {
+    if (low === high) return `a list of ${low} ${things[what]}`;
+    return `a list of ${low > 0 ? between(low, high).replace('from ', '') : `at most ${high}`} ${things[what]}`;
+  },
+  'allowed.text': ({ low, high }) => `text of ${low > 0 ? `${low} to` : 'at most'} ${high} characters`,
+  'allowed.of-kind': ({ kind }) => kinds[kind] ?? kind,
+  'allowed.of-schema': () => 'as the description of the API has it',
+  'allowed.yes-no': () => 'true or false',
+  'allowed.day': () => 'a day, YYYY-MM-DD',
+  'allowed.week': () => 'a week in ISO form, as 2027-W09',
+  'allowed.moment': () => 'a moment in UTC, as 2031-03-03T20:00:00Z',
+  'allowed.client-key': () => 'a UUID made by the client: the same key twice is one',
+  'allowed.id': () => 'a short id of a–z, 0–9 and -',
+  'allowed.something': () => 'given',
+  'allowed.parts-in-all': ({ most }) => `at most ${most} parts in all`,
+  'allowed.as-many-as-have-minimum': ({ low }) => `at least ${low}: that many have a minimum`,
+  'allowed.above-nothing-of-one': () => 'above 0 for at least one material',
+  'allowed.named-once': () => 'named only once',
+  'allowed.of-the-shelf': ({ ids }) => `for a material on the shelf: ${ids.join(', ')}`,
+  'allowed.falling-water': () => 'each at least the next, and none below 0',
+  'allowed.drawn-through': () => 'figures that a curve can be drawn through',
+  'allowed.one-temperature': () => 'a table with at least one temperature',
+  'allowed.share-file': () => 'welcome-share: a file that Welcome gave out',
+  'allowed.of-this-version': ({ version }) => `${version}: the file is of another Welcome`,
+  'allowed.an-approach': () => 'one of the approaches',
+  'allowed.most-laid-out': () => 'one where no more came up than were laid out',
+  'allowed.task-id': () => 'a task of a sowing, like “start” or “move-2”',
+  'allowed.number-of-sowing': () => 'the number of a sowing',
+  'allowed.three-days': () => 'three days, one after the other',
+  'allowed.material-or-properties': () => 'one with a material or with properties, not both',
+  'allowed.litres-or-vessels': () => 'given, or the vessels instead: one of the two',
+  'allowed.with-vessels-only': () => 'left out where no vessels are given',
+  'allowed.low-below-high': () => 'a window with its low end below its high end',
+  'allowed.at-least-struck': () => 'at least the level volume',
+  'allowed.smaller-picture': ({ most }) => `at most ${most} characters: a smaller picture`,
+  'allowed.parts-by-id': ({ most }) => `whole parts from 0 to ${most}, by material id`,
+  'allowed.id-with-properties': () => 'an id, or an id with properties or costPerL',
+  'allowed.trays-vessels-litres': ({ trays, vessels, sparePct, litres }) =>
+    `trays ${trays.join('–')}, or vessels ${vessels.join('–')} with sparePct ${sparePct.join('–')}, or litres ${litres.join('–')}`,
+  'allowed.most-there-were': () => 'at most as many as there were',
+  'allowed.vessel-shape': () => 'a vessel with a shape of round, rect or block',
+  'allowed.whole-zip': () => 'a zip file that is whole',
+  'allowed.members-only': ({ head }) => `${head}, schema.json, or in tables/ or pictures/`,
+  'allowed.name-once': () => 'a name that is there once',
+  'allowed.room-on-disk': ({ bytes }) => `at most ${bytes} bytes when unpacked: the disk has no more room`,
+  'allowed.file-there': () => 'a file in the archive',
+  'allowed.as-packed': () => 'as it was when it was packed',
+  'allowed.most-bytes': ({ most }) => `at most ${most} bytes long`,
+  'allowed.nested': ({ most }) => `nested at most ${most} deep`,
+  'allowed.json-object': () => 'an object of JSON',
+  'allowed.archive-with': ({ head }) => `an archive of Welcome: it has ${head}`,
+  'allowed.of-formats': ({ newest }) => `1 or ${newest}: it is of another Welcome`,
+  'allowed.list-by-name': () => 'a list by name',
+  'allowed.sum-in': ({ head }) => `listed with its SHA-256 in ${head}`,
+  'allowed.place-in-season': () => 'line/sowing/step, as 3/1/0',
+  'allowed.from-plantings': () => 'planting:plants, as 12:40 14:30',
+  'allowed.schema-here': ({ newest }) => `from 1 to ${newest}: a later one is of a newer Welcome`,
+  'allowed.row-taken': () => 'a row that the table takes',
+  'allowed.table-of-welcome': () => 'a table of Welcome',
+  'allowed.lines-of-head': ({ lines }) => `${lines} lines, as its head has it`,
+  'allowed.points-there': () => 'rows that point to what is there',
+  'allowed.as-beside': ({ is }) => `${is}, as what it holds has it`,
+  'allowed.about': ({ kinds }) => `“kind number key”, with a kind of ${kinds.join(', ')}`,
+  'allowed.hex': () => '32 hex digits',
+  'allowed.column': () => 'a column of this table',
+  'allowed.header': () => 'a header with column names',
+  'allowed.most-rows': ({ most }) => `at most row ${most}: split the file`,
+  'allowed.whole-row': () => 'a row with as many cells as the header, quotes closed',
+  'allowed.own-or-new': ({ id }) => `left out for one of your own: ${id} is of the starter library`,
+  'allowed.number-or-new': ({ thing }) => `the number of a ${rows[thing]}, or left out for a new one`,
+  'allowed.known-item': ({ kind }) => `the id of a ${kind}`,
+  'allowed.unit-of': ({ unit, kind }) => `${unit} for a ${kind}`,
+  'allowed.both-or-neither': ({ columns }) => `given with ${columns.join(' and ')}: both, or neither`,
+  'allowed.known-key': () => 'left out: nothing here has this name',
   'allowed.look-again': () => 'look at it, then enter yours again',
   'allowed.number-and-key': () => 'the number and the client key of a thing that exists',
   'allowed.below-water': ({ celsius }, f) => `below the water’s ${f.celsius(celsius)}`,

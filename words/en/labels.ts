@@ -1,5 +1,11 @@
 /** What the screen calls a value that a sum or a request may refuse, by its name there. */
 export const labels: Readonly<Record<string, string>> = {
+  acid: 'Acid',
+  lastFrost: 'Last frost',
+  jpeg: 'Picture',
+  seedTest: 'Germination test',
+  product: 'Product',
+  alive: 'Alive',
   airC: 'Warmth of the air',
   airPct: 'Air after draining',
   alkalinityMgPerL: 'Alkalinity of the water',

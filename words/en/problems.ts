@@ -1,4 +1,7 @@
-import { type ProblemWords, type Thing } from '#words/problem-facts';
+import { type Words } from '#words/catalog';
+import { type Formats } from '#words/formats';
+import { problemSays, rowSays } from '#words/problem';
+import { type FaultFacts, type FaultMessage, type ProblemWords, type Thing } from '#words/problem-facts';
 
 const things: Record<Thing, string> = {
   batch: 'batch',
@@ -27,6 +30,23 @@ const things: Record<Thing, string> = {
   event: 'entry of a planting',
   entry: 'entry of a batch',
 };
+
+const faults: Words<FaultFacts> = {
+  'fault.altered': ({ is, noted }) =>
+    `it is not as it was when it was made: its SHA-256 is ${is}, and should be ${noted}`,
+  'fault.not-there': () => 'it is not there',
+  'fault.with-backups': () => 'it is missing, and there are backups of it',
+  'fault.empty': () => 'it is empty',
+  'fault.damaged': ({ says }) => `it is damaged: ${says ?? 'no answer'}`,
+  'fault.loose': ({ table }) => `rows of ${table} point to what is not there`,
+  'fault.newer': ({ schema }) => `it is of a newer Welcome (schema ${schema})`,
+  'fault.not-of-welcome': () => 'it is a database, but not of Welcome',
+  'fault.unreadable': ({ says }) => `it cannot be read: ${says}`,
+  'fault.other-rows': ({ table, rows }) => `the copy has ${rows} rows in ${table}, not those of the nursery`,
+  'fault.system': ({ says }) => says,
+};
+const faultSays = (why: FaultMessage, f: Formats): string =>
+  (faults[why.say] as (facts: unknown, formats: Formats) => string)(why.with, f);
 
 /** What went wrong with a request: a title, and what to do. */
 export const problems: ProblemWords = {
@@ -78,9 +98,10 @@ export const problems: ProblemWords = {
   'title.problem.not-paired': () => 'Not paired',
   'problem.not-paired': () => 'this device is not paired, or was shut out: open /pair',
   'title.problem.no-backup': () => 'No backup',
-  'problem.no-backup': ({ why }) => `the backup was not made: ${why}`,
+  'problem.no-backup': ({ why }, f) => `the backup was not made: ${faultSays(why, f)}`,
   'title.problem.not-whole': () => 'Not whole',
-  'problem.not-whole': ({ why }) => `this backup is not whole, and nothing was touched: ${why}`,
+  'problem.not-whole': ({ why }, f) =>
+    `this backup is not whole, and nothing was touched: ${faultSays(why, f)}`,
   'title.problem.not-open': () => 'Not open',
   'problem.not-open': () => 'the nursery is not open to its network: open it first, then pair',
   'title.problem.real-device': () => 'A real device',
@@ -92,7 +113,8 @@ export const problems: ProblemWords = {
   'title.problem.written-meanwhile': () => 'Somebody else wrote here',
   'problem.written-meanwhile': () => 'another device entered something else meanwhile',
   'title.problem.cannot-open': () => 'Damaged',
-  'problem.cannot-open': ({ why }) => `the data file cannot be opened: ${why}. Open Welcome in a browser`,
+  'problem.cannot-open': ({ why }, f) =>
+    `the data file cannot be opened: ${faultSays(why, f)}. Open Welcome in a browser`,
   'title.problem.no-whole-backup': () => 'Not found',
   'problem.no-whole-backup': () => 'there is no such whole backup',
   'title.problem.not-found': () => 'Not found',
@@ -103,7 +125,15 @@ export const problems: ProblemWords = {
   'title.problem.not-accepted': () => 'Not accepted',
   'problem.not-accepted': ({ why }) => why ?? 'the request was not accepted',
   'title.problem.not-understood': () => 'Not understood',
-  'problem.not-understood': ({ says }) => says,
+  'problem.not-understood': ({ refusal }, f) => problemSays(refusal, f),
   'title.problem.out-of-range': () => 'Out of range',
-  'problem.out-of-range': ({ says }) => says,
+  'problem.out-of-range': ({ refusal }, f) => problemSays(refusal, f),
+  'title.problem.row': () => 'Not taken',
+  'problem.row': (row, f) => rowSays(row, f.language),
+  'title.problem.at-line': () => 'Not taken',
+  'problem.at-line': ({ line, says }, f) =>
+    `line ${line}: ${(problems[says.say] as (facts: unknown, formats: Formats) => string)(says.with, f)}`,
+  'title.problem.none-of-welcome': () => 'Not of Welcome',
+  'problem.none-of-welcome': ({ why }, f) => `this is no backup or archive of Welcome: ${faultSays(why, f)}`,
+  ...faults,
 };

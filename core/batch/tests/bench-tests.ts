@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { airTest } from '#core/batch/tests/air';
 import {
   type BenchTest,
@@ -43,14 +44,22 @@ export function runBenchTest(id: BenchTestId, values: TestValues, context: TestC
     const value = values[field.id];
     if ('choices' in field) {
       if (typeof value !== 'string' || !field.choices.includes(value))
-        throw new OutOfRange(field.id, value ?? 'missing', `one of ${field.choices.join(', ')}`);
+        throw new OutOfRange(field.id, value ?? 'missing', allow('allowed.one-of', { ids: field.choices }));
     } else if (typeof value !== 'number')
-      throw new OutOfRange(field.id, value ?? 'missing', `a number from ${field.low} to ${field.high}`);
+      throw new OutOfRange(
+        field.id,
+        value ?? 'missing',
+        allow('allowed.number', { low: field.low, high: field.high }),
+      );
     else checkRange(field.id, value, field.low, field.high);
   }
   for (const name of Object.keys(values)) {
     if (!test.fields.some((f) => f.id === name))
-      throw new OutOfRange(name, values[name], `one of ${test.fields.map((f) => f.id).join(', ')}`);
+      throw new OutOfRange(
+        name,
+        values[name],
+        allow('allowed.one-of', { ids: test.fields.map((f) => f.id) }),
+      );
   }
   return test.compute(values as never, context);
 }

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { problem } from '#words/problem-facts';
 import { none } from '#core/units/message';
 import { type RequestHandler } from 'express';
@@ -19,20 +20,28 @@ export function onlyOwnHosts(names: () => readonly string[]): RequestHandler {
     const known = [...LOOPBACK, ...names()];
     if (!known.includes(nameOf(host)))
       throw new Problem(421, problem('problem.host', { host }), [
-        { path: 'host', value: host, allowed: `one of ${known.join(', ')}` },
+        { path: 'host', value: host, allowed: allow('allowed.one-of', { ids: known }) },
       ]);
     // Reading costs work too: from elsewhere one may come by a link to a page, and no other way.
     const site = req.get('sec-fetch-site');
     const isLink = req.get('sec-fetch-mode') === 'navigate' && !req.path.startsWith('/api/');
     if ((site === 'cross-site' || site === 'same-site') && !isLink)
       throw new Problem(403, problem('problem.only-own-ask', none), [
-        { path: 'sec-fetch-site', value: site, allowed: 'same-origin or none' },
+        {
+          path: 'sec-fetch-site',
+          value: site,
+          allowed: allow('allowed.one-of', { ids: ['same-origin', 'none'] }),
+        },
       ]);
     const origin = req.get('origin');
     const foreign = origin !== undefined && origin !== `${req.protocol}://${host}`;
     if ((foreign || req.get('sec-fetch-site') === 'cross-site') && !SAFE.has(req.method))
       throw new Problem(403, problem('problem.only-own-write', none), [
-        { path: 'origin', value: origin ?? null, allowed: `${req.protocol}://${host}` },
+        {
+          path: 'origin',
+          value: origin ?? null,
+          allowed: allow('allowed.one-of', { ids: [`${req.protocol}://${host}`] }),
+        },
       ]);
     next();
   };

@@ -2,22 +2,19 @@ import { none } from '#core/units/message';
 import { type ErrorRequestHandler, type RequestHandler } from 'express';
 import { type z } from 'zod';
 import { RowProblem } from '#contract/csv';
+import { allowedBy } from '#contract/fields';
 import { type ProblemBody } from '#contract/problem';
 import { type Allowed } from '#core/units/allowed';
-import { allowedSays, labelOf } from '#words/problem';
+import { allowedSays } from '#words/problem';
 import { problem, type ProblemMessage, type Thing } from '#words/problem-facts';
 import { problemSaid } from '#words/problem-said';
-import { word } from '#words/read';
-import { type Reader } from '#words/reader';
 import { readerOf } from '#server/base/http/reader';
-import { OutOfRange } from '#core/units/check';
+import { OutOfRange, type Refusal } from '#core/units/check';
 
-const METRIC: Reader = { language: 'en', units: 'metric' };
-
-type Issue = NonNullable<ProblemBody['issues']>[number];
-
-/** What is wrong with one value; `allowed` as it is said, or as the core gives it. */
-interface KeptIssue extends Omit<Issue, 'allowed'> {
+/** What is wrong with one value. */
+interface KeptIssue {
+  path: string;
+  value: unknown;
   allowed: Allowed;
 }
 
@@ -40,20 +37,21 @@ export function parse<T extends z.ZodType>(schema: T, body: unknown): z.output<T
   const result = schema.safeParse(body, { reportInput: true });
   if (result.success) return result.data;
   const issues = result.error.issues.slice(0, 20).flatMap((issue) => issuesOf(issue, body));
-  throw new Problem(400, problem('problem.not-understood', { says: sentence(issues[0]!) }), issues);
+  throw new Problem(
+    400,
+    problem('problem.not-understood', { refusal: refusalOf(issues[0]!) }),
+    issues.map((issue) => ({ ...issue, value: short(issue.value) })),
+  );
 }
 
-function issuesOf(issue: z.core.$ZodIssue, body: unknown): Issue[] {
+function issuesOf(issue: z.core.$ZodIssue, body: unknown): KeptIssue[] {
   const path = issue.path.map(String);
-  if (issue.code === 'unrecognized_keys') {
-    return issue.keys.map((key) => ({
-      path: [...path, key].join('.'),
-      value: short(valueAt(body, [...path, key])),
-      allowed: word('allowed.known-key', METRIC),
-    }));
-  }
-  return [{ path: path.join('.') || '(body)', value: short(valueAt(body, path)), allowed: issue.message }];
+  const allowed = allowedBy(issue);
+  const paths = issue.code === 'unrecognized_keys' ? issue.keys.map((key) => [...path, key]) : [path];
+  return paths.map((at) => ({ path: at.join('.') || '(body)', value: valueAt(body, at), allowed }));
 }
+
+const refusalOf = ({ path, value, allowed }: KeptIssue): Refusal => ({ argument: path, value, allowed });
 
 const valueAt = (body: unknown, path: string[]): unknown =>
   path.reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], body);
@@ -66,9 +64,6 @@ function short(value: unknown): unknown {
   if (typeof value === 'number' && !Number.isFinite(value)) return String(value);
   return typeof value === 'string' && value.length > 100 ? `${value.slice(0, 100)}…` : value;
 }
-
-const sentence = ({ path, value, allowed }: Issue): string =>
-  `${labelOf(path)} ${allowed}, was ${JSON.stringify(value)}`;
 
 /** Bodies are of one kind and say so. */
 export const only =
@@ -91,27 +86,36 @@ export const problems: ErrorRequestHandler = (error: unknown, req, res, next) =>
   // Who hung up is not answered, and that long work was cut off for it is no fault.
   if (res.closed && (error as Error).name === 'AbortError') return;
   const reader = readerOf(req);
-  const { status, says, issues } = problemOf(error, reader);
+  const { status, says, issues } = problemOf(error);
   if (status >= 500) req.log?.error(error);
   const body: ProblemBody = {
     type: 'about:blank',
     status,
     ...problemSaid(says, reader),
-    ...(issues && { issues: issues.map((one) => ({ ...one, allowed: allowedSays(one.allowed, reader) })) }),
+    ...(issues && {
+      issues: issues.map(({ path, value, allowed }) => ({
+        ...{ path, value },
+        // What takes it is a program: its units are those of the path.
+        allowed: `must be ${allowedSays(allowed, { ...reader, units: 'metric' })}`,
+      })),
+    }),
   };
   res.status(status).type('application/problem+json').send(JSON.stringify(body));
 };
 
 /** What an error is answered with. */
-export function problemOf(error: unknown, reader: Reader = METRIC): Problem {
+export function problemOf(error: unknown): Problem {
   if (error instanceof Problem) return error;
   if (error instanceof OutOfRange) {
-    const { argument, value, allowed } = error;
-    const issue = { path: argument, value, allowed: `must be ${allowedSays(allowed, reader)}` };
-    return new Problem(400, problem('problem.out-of-range', { says: sentence(issue) }), [issue]);
+    const issue = { path: error.argument, value: error.value, allowed: error.allowed };
+    return new Problem(400, problem('problem.out-of-range', { refusal: refusalOf(issue) }), [issue]);
   }
-  if (error instanceof RowProblem)
-    return problemOf(new OutOfRange('csv', 'this file', `right in every row: ${error.message}`), reader);
+  if (error instanceof RowProblem) {
+    const { row } = error;
+    return new Problem(400, problem('problem.row', row), [
+      { path: 'csv', value: row.was, allowed: row.allowed },
+    ]);
+  }
   const { code } = (error ?? {}) as { code?: unknown };
   if (typeof code === 'string' && (code.startsWith('SQLITE_') || DISK.has(code))) return storageProblem(code);
   const { type, status, limit } = (error ?? {}) as { type?: string; status?: number; limit?: number };

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 import { problem } from '#words/problem-facts';
 import { none } from '#core/units/message';
 import { createReadStream } from 'node:fs';
@@ -123,6 +124,7 @@ function bodyOf({ body }: Endpoint, req: Request): unknown {
 function paramsOf({ params }: Request): Record<string, string | number> {
   if (params['id'] === undefined) return params as Record<string, string>;
   const id = Number(params['id']);
-  if (!Number.isSafeInteger(id) || id < 1) throw new OutOfRange('id', params['id'], 'a whole number from 1');
+  if (!Number.isSafeInteger(id) || id < 1)
+    throw new OutOfRange('id', params['id'], allow('allowed.whole', { low: 1, high: Infinity }));
   return { ...(params as Record<string, string>), id };
 }

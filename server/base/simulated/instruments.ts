@@ -89,7 +89,11 @@ export class SimulatedInstrument implements Simulated {
   calibrate(references: readonly number[], at: Date): Calibration {
     if (this.fault) throw new OutOfRange('instrument', this.fault, allow('allowed.no-fault', none));
     if (references.length < 1 || references.length > 3)
-      throw new OutOfRange('references', references.length, '1 to 3 values');
+      throw new OutOfRange(
+        'references',
+        references.length,
+        allow('allowed.things', { low: 1, high: 3, what: 'values' }),
+      );
     references.forEach((r, i) => checkRange(`references.${i}`, r, this.low, this.high));
     const raw = references.map((r) => this.raw(r, at));
     const readBefore = raw.map((value) => this.corrected(value));

@@ -1,6 +1,4 @@
-import { refusedByName } from '#words/problem';
-import { type Reader } from '#words/reader';
-import { OutOfRange } from '#core/units/check';
+import { OutOfRange, type Refusal } from '#core/units/check';
 import { lotTestSchema, type LearnedAnswer, type LotTestGiven, type NewTest } from '#contract/lots';
 import { type Material } from '#core/material/material';
 import { lookUp, type Library } from '#core/recipe/library';
@@ -27,9 +25,6 @@ export function resolved(given: LotTestGiven, { vessels, amendments }: Named): L
   if (given.test === 'jar') return { ...given, lime: lookUp(amendments, given.lime, 'values.lime') };
   return given;
 }
-
-/** As the book is: metric. */
-const READER: Reader = { language: 'en', units: 'metric' };
 
 /** Tests of materials: each moves its figures until it is laid aside. */
 export class LearnedStore {
@@ -91,14 +86,14 @@ export class LearnedStore {
    * A material of the book as its tests make it. Tests that fit it no more, since it or a vessel was changed, move
    * nothing and say so: one wrong test must not take the library along.
    */
-  learn(book: Material, named: Named): ReturnType<typeof learnMaterial> & { misfit: string | null } {
+  learn(book: Material, named: Named): ReturnType<typeof learnMaterial> & { misfit: Refusal | null } {
     const tests = this.testsOf(book.id).filter((one) => !one.aside);
     try {
       const resolvedTests = tests.map(({ values }) => resolved(values, named));
       return { ...learnMaterial(book, resolvedTests), misfit: null };
     } catch (error) {
       if (!(error instanceof OutOfRange)) throw error;
-      return { material: book, figures: [], misfit: refusedByName(error, READER) };
+      return { material: book, figures: [], misfit: error };
     }
   }
 }

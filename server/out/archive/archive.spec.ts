@@ -24,10 +24,13 @@ import { ARCHIVE_LIMITS, type Head, tablesOf } from '#server/out/archive/form';
 import { pack } from '#server/out/archive/pack';
 import { unpack } from '#server/out/archive/unpack';
 import { lookAt } from '#server/out/backup/checked';
+import { problemSaid } from '#words/problem-said';
+import { problemOf } from '#server/base/http/problem';
 import { type Db } from '#server/base/database/db';
 import { openDatabase } from '#server/base/database/open';
 import { seedDemo } from '#server/out/demo/seed';
 import { jpegOf } from '#testing/jpeg';
+import { metric } from '#testing/readers';
 import { testApp, TODAY } from '#testing/server';
 
 const AT = '2031-03-04T10:00:00.000Z';
@@ -67,6 +70,12 @@ const binary = (res: unknown, done: (error: Error | null, body: Buffer) => void)
   stream.on('data', (part: Buffer) => parts.push(part));
   stream.on('end', () => done(null, Buffer.concat(parts)));
 };
+/** Why an archive is not taken, as a person reads it. */
+const whyNot = (asked: Parameters<typeof unpack>[0]): Promise<string> =>
+  unpack(asked).then(
+    () => 'taken',
+    (error: unknown) => problemSaid(problemOf(error).says, metric).detail.replaceAll(/[\u00a0\u202f]/g, ' '),
+  );
 const bring = (app: ReturnType<typeof testApp>['app'], file: Uint8Array) =>
   request(app).post('/api/backups/files').type('application/octet-stream').send(Buffer.from(file));
 
@@ -94,7 +103,7 @@ describe('everything out and in', () => {
     expect((await bring(made.app, data).expect(201)).body.counts).toEqual(body.counts);
     const before = (await request(made.app).get('/api/backups')).body.list.length;
     for (const wrong of [strToU8('no such thing'), data.subarray(0, 9000), archive.subarray(0, 4000)])
-      expect((await bring(made.app, wrong).expect(400)).body.detail).toMatch(/whole|zip/);
+      expect((await bring(made.app, wrong).expect(400)).body.detail).toMatch(/of Welcome|zip/);
     expect((await bring(made.app, new Uint8Array()).expect(400)).body.detail).toContain('a file');
     expect((await request(made.app).post('/api/backups/files').send({}).expect(415)).body.detail).toContain(
       'application/octet-stream',
@@ -205,9 +214,7 @@ describe('what somebody else might have packed', () => {
   };
   const refused = async (change: Zippable, says: RegExp): Promise<void> => {
     const to = path();
-    await expect(unpack({ archive: onDisk(zipSync(summed({ ...whole, ...change }))), to })).rejects.toThrow(
-      says,
-    );
+    expect(await whyNot({ archive: onDisk(zipSync(summed({ ...whole, ...change }))), to })).toMatch(says);
     expect(existsSync(to) && lookAt(to).good && 'a file that counts as one').toBeFalsy();
   };
   const head = (change: Partial<Head>): Uint8Array =>
@@ -221,14 +228,14 @@ describe('what somebody else might have packed', () => {
     'C:\\x',
     'a\0b',
   ])('a file called %j is not looked at: it is refused', (name) =>
-    refused({ [name]: strToU8('x') }, /a file in it must be/),
+    refused({ [name]: strToU8('x') }, /file in it must be/),
   );
 
   test('two files of one name', async () => {
     const two = zipSync({ ...whole, 'tables/mixez.jsonl': strToU8('') });
     // The same length, in the list and before the file.
     const text = Buffer.from(two).toString('latin1').replaceAll('mixez.jsonl', 'mixes.jsonl');
-    await expect(unpack({ archive: onDisk(Buffer.from(text, 'latin1')), to: path() })).rejects.toThrow(
+    expect(await whyNot({ archive: onDisk(Buffer.from(text, 'latin1')), to: path() })).toMatch(
       /a name that is there once/,
     );
   });
@@ -240,12 +247,12 @@ describe('what somebody else might have packed', () => {
     const at = list.lastIndexOf('PK\u0001\u0002', undefined, 'latin1');
     list.writeUInt32LE(3_900_000_000, at + 24);
     expect(list.length).toBeLessThan(10_000);
-    await expect(unpack({ archive: onDisk(list), to: path(), room: 3e9 })).rejects.toThrow(
-      /bytes when unpacked must be at most/,
+    expect(await whyNot({ archive: onDisk(list), to: path(), room: 3e9 })).toMatch(
+      /must be at most .* bytes when unpacked/,
     );
     list.writeUInt32LE(10, at + 24);
     // Told too small it is cut, and what is left is no line.
-    await expect(unpack({ archive: onDisk(list), to: path() })).rejects.toThrow(/archive/);
+    expect(await whyNot({ archive: onDisk(list), to: path() })).toMatch(/archive/);
   });
 
   test('lines that are nested without end, strange columns, words for numbers, rows that point nowhere', async () => {
@@ -258,11 +265,11 @@ describe('what somebody else might have packed', () => {
       new RegExp(`nested at most ${ARCHIVE_LIMITS.depth} deep`),
     );
     await refused(lines('[]'), /line 1 must be an object/);
-    await refused(lines({ ...row, evil: 1 }), /evil must be of/);
+    await refused(lines({ ...row, evil: 1 }), /evil must be one of/);
     await refused(lines({ ...row, id: 'x' }), /id must be a whole number/);
     await refused(lines({ ...row, id: 1.5 }), /id must be/);
-    await refused(lines({ ...row, name: null }), /name must be something/);
-    await refused(lines(row), /mixes.jsonl must be 0 lines, as its head tells/);
+    await refused(lines({ ...row, name: null }), /name must be given/);
+    await refused(lines(row), /mixes.jsonl must be 0 lines, as its head has it/);
     const version = {
       id: 1,
       mix_id: 9,
@@ -389,16 +396,15 @@ describe('altered, swapped and strange', () => {
       const sums = { ...head.sums, [name]: createHash('sha256').update(bytes).digest('hex') };
       const packed = { ...files, [name]: bytes, 'welcome.json': strToU8(JSON.stringify({ ...head, sums })) };
       const to = path();
-      const said = await unpack({ archive: onDisk(zipSync(packed)), to }).then(
-        () => 'taken',
-        (error: Error) => error.message,
-      );
+      const said = await whyNot({ archive: onDisk(zipSync(packed)), to });
       expect([said, existsSync(to)]).toEqual([said, false]);
       return said;
     };
-    expect(await changed('plantings', () => ({ row: {} }))).toMatch(/plantings, row 1 must be .*row\.start/);
-    expect(await changed('mix_versions', () => ({ recipe: 5 }))).toMatch(/mix_versions, row 1 .*recipe/);
-    expect(await changed('plant_events', () => ({ kind: 'eaten' }))).toMatch(/plant_events, row 1 .*kind/);
+    expect(await changed('plantings', () => ({ row: {} }))).toMatch(/plantings, row 1, row\.start must be /);
+    expect(await changed('mix_versions', () => ({ recipe: 5 }))).toMatch(/mix_versions, row 1, recipe/);
+    expect(await changed('plant_events', () => ({ kind: 'eaten' }))).toMatch(
+      /plant_events, row 1, kind must be/,
+    );
     expect(
       await changed('plant_events', ({ data }) => ({ data: { ...(data as object), kind: 'eaten' } })),
     ).toMatch(/plant_events, row 1 .*data\.kind/);

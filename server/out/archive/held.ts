@@ -1,8 +1,8 @@
-import { refusedByName } from '#words/problem';
-import { type Reader } from '#words/reader';
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { z } from 'zod';
 import { cropSchema } from '#contract/crop';
-import { day, moment } from '#contract/fields';
+import { allowedBy, day, moment, taking } from '#contract/fields';
 import { lotTestSchema, newLotSchema } from '#contract/lots';
 import { figuresSchema } from '#contract/mixes';
 import { changedLineSchema, seasonSettingsSchema } from '#contract/plan';
@@ -18,9 +18,6 @@ import { isTimeZone } from '#core/units/day';
 import { readMaterial, readProduct } from '#server/kept/library/library';
 import { type Db } from '#server/base/database/db';
 import { tablesOf } from '#server/out/archive/form';
-
-/** An archive is metric, and its names are those of the tables. */
-const READER: Reader = { language: 'en', units: 'metric' };
 
 /** What columns of JSON hold, where the contract knows it. What an older version wrote may have less. */
 export const held: Readonly<Record<string, z.ZodType>> = {
@@ -43,7 +40,7 @@ type Row = Readonly<Record<string, string | number | null>>;
 
 /** What must agree between a column and what the JSON beside it says. */
 const agree = (column: string, is: unknown, says: unknown): void => {
-  if (is !== says) throw new OutOfRange(column, is, `${String(says)}, as what it holds says`);
+  if (is !== says) throw new OutOfRange(column, is, allow('allowed.as-beside', { is: String(says) }));
 };
 
 /** By table and column of JSON, where more is asked than its schema says. */
@@ -78,15 +75,15 @@ const ofFolder: Readonly<Record<string, (value: string) => void>> = {
   id: (value) =>
     void z
       .string()
-      .regex(/^[0-9a-f]{32}$/, { error: 'must be 32 hex digits' })
+      .regex(/^[0-9a-f]{32}$/, taking(allow('allowed.hex', none)))
       .parse(value),
   demo: (value) =>
     void z
       .string()
-      .regex(/^\d{1,3}$/, { error: 'must be a whole number' })
+      .regex(/^\d{1,3}$/, taking(allow('allowed.whole', { low: 0, high: 999 })))
       .parse(value),
   'time-zone': (value) => {
-    if (!isTimeZone(value)) throw new OutOfRange('value', value, 'a time zone that there is');
+    if (!isTimeZone(value)) throw new OutOfRange('value', value, allow('allowed.time-zone', none));
   },
 };
 
@@ -99,7 +96,7 @@ function checkRow(table: string, row: Row, json: readonly string[]): void {
     if (value === null) continue;
     const asked = days.has(column) ? day : moments.has(column) ? moment : null;
     const wrong = asked?.safeParse(value).error?.issues[0];
-    if (wrong) throw new OutOfRange(column, value, wrong.message.replace(/^must be /, ''));
+    if (wrong) throw new OutOfRange(column, value, allowedBy(wrong));
   }
   if (table === 'lots') lotKind.parse(row['kind']);
   if (table === 'folder') ofFolder[String(row['key'])]?.(String(row['value']));
@@ -114,7 +111,7 @@ function checkRow(table: string, row: Row, json: readonly string[]): void {
       if (!(error instanceof z.ZodError)) throw error;
       const first = error.issues[0]!;
       const path = [column.replace(/_json$/, ''), ...first.path.map(String)].join('.');
-      throw new OutOfRange(path, 'what is there', first.message.replace(/^must be /, ''));
+      throw new OutOfRange(path, null, allowedBy(first));
     }
   }
 }
@@ -134,12 +131,12 @@ export function checkRows(db: Db): void {
       } catch (error) {
         if (!(error instanceof OutOfRange) && !(error instanceof z.ZodError)) throw error;
         const which = String(row['id'] ?? row['key'] ?? '');
-        const says = error instanceof OutOfRange ? refusedByName(error, READER) : error.issues[0]!.message;
-        throw new OutOfRange(
-          `archive: ${table}, row ${which}`,
-          'what is there',
-          `as its schema says: ${says}`,
-        );
+        const [{ argument, value, allowed }] = [
+          error instanceof OutOfRange
+            ? error
+            : { argument: '', value: null, allowed: allowedBy(error.issues[0]!) },
+        ];
+        throw new OutOfRange(`archive: ${table}, row ${which}${argument && `, ${argument}`}`, value, allowed);
       }
   }
 }

@@ -1,4 +1,5 @@
-import { files as texts } from '#words/en/places/files';
+import { none } from '#core/units/message';
+import { allow, type Allowed } from '#core/units/allowed';
 import { createHash } from 'node:crypto';
 import { type Readable } from 'node:stream';
 import { crc32 } from 'node:zlib';
@@ -6,7 +7,7 @@ import { type Entry, open, type ZipFile } from 'yauzl';
 import { OutOfRange } from '#core/units/check';
 import { ARCHIVE_LIMITS, FILE_NAME, HEAD_FILE } from '#server/out/archive/form';
 
-export const wrong = (what: string, value: unknown, allowed: string): OutOfRange =>
+export const wrong = (what: string, value: unknown, allowed: Allowed): OutOfRange =>
   new OutOfRange(`archive: ${what}`, value, allowed);
 
 /** The files of an archive, each read from the disk when it is asked for, and held against its sums. */
@@ -25,7 +26,7 @@ export class Members {
   static async of(archive: string, free: number): Promise<Members> {
     const zip = await new Promise<ZipFile>((done, failed) =>
       open(archive, { lazyEntries: true, autoClose: false, strictFileNames: true }, (error, it) => {
-        if (error) failed(wrong('file', error.message.slice(0, 100), texts.wholeZip));
+        if (error) failed(wrong('file', error.message.slice(0, 100), allow('allowed.whole-zip', none)));
         else done(it);
       }),
     );
@@ -37,7 +38,11 @@ export class Members {
           failed(
             error instanceof OutOfRange
               ? error
-              : wrong(texts.fileInIt, error.message.slice(0, 100), texts.membersOnly(HEAD_FILE)),
+              : wrong(
+                  'file in it',
+                  error.message.slice(0, 100),
+                  allow('allowed.members-only', { head: HEAD_FILE }),
+                ),
           ),
         );
         zip.on('end', done);
@@ -45,9 +50,11 @@ export class Members {
           const { fileName: name } = entry;
           bytes += entry.uncompressedSize;
           if (!FILE_NAME.test(name))
-            failed(wrong(texts.fileInIt, name.slice(0, 100), texts.membersOnly(HEAD_FILE)));
-          else if (entries.has(name)) failed(wrong(texts.fileInIt, name, texts.nameOnce));
-          else if (bytes > free) failed(wrong(texts.bytesUnpacked, bytes, texts.roomOnDisk(free)));
+            failed(
+              wrong('file in it', name.slice(0, 100), allow('allowed.members-only', { head: HEAD_FILE })),
+            );
+          else if (entries.has(name)) failed(wrong('file in it', name, allow('allowed.name-once', none)));
+          else if (bytes > free) failed(wrong('file', bytes, allow('allowed.room-on-disk', { bytes: free })));
           else {
             entries.set(name, entry);
             zip.readEntry();
@@ -78,8 +85,11 @@ export class Members {
    */
   async *pieces(name: string, sum?: string): AsyncGenerator<Buffer, void> {
     const entry = this.entries.get(name);
-    if (!entry) throw wrong(name, 'nothing', texts.fileThere);
-    const [hash, altered] = [createHash('sha256'), (): OutOfRange => wrong(name, 'altered', texts.asPacked)];
+    if (!entry) throw wrong(name, 'nothing', allow('allowed.file-there', none));
+    const [hash, altered] = [
+      createHash('sha256'),
+      (): OutOfRange => wrong(name, 'altered', allow('allowed.as-packed', none)),
+    ];
     let crc = 0;
     try {
       const stream = await new Promise<Readable>((done, failed) =>
@@ -103,7 +113,7 @@ export class Members {
     let bytes = 0;
     for await (const piece of this.pieces(name, sum)) {
       bytes += piece.length;
-      if (bytes > most) throw wrong(name, texts.overBytes(most), `at most ${most}`);
+      if (bytes > most) throw wrong(name, bytes, allow('allowed.most-bytes', { most }));
       pieces.push(piece);
     }
     return Buffer.concat(pieces);
@@ -122,7 +132,7 @@ export class Members {
       left.push(piece.subarray(from));
       bytes += piece.length - from;
       if (bytes > ARCHIVE_LIMITS.lineBytes)
-        throw wrong(name, texts.lineOf(bytes), `at most ${ARCHIVE_LIMITS.lineBytes}`);
+        throw wrong(name, bytes, allow('allowed.most-bytes', { most: ARCHIVE_LIMITS.lineBytes }));
     }
     if (bytes > 0) yield Buffer.concat(left).toString('utf8');
   }

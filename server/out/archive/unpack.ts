@@ -1,11 +1,12 @@
-import { files as texts } from '#words/en/places/files';
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import Database from 'better-sqlite3';
 import { rmSync, statfsSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { type Db } from '#server/base/database/db';
 import { settle } from '#server/base/database/copy';
 import { leaveMachineBehind } from '#server/base/database/folder';
-import { MIGRATIONS, migrate } from '#server/base/database/migrate';
+import { MIGRATIONS, migrate, newestSchema } from '#server/base/database/migrate';
 import {
   ARCHIVE_FORMAT,
   ARCHIVE_LIMITS,
@@ -41,33 +42,37 @@ function depthOf(json: string): number {
 
 function parsed(json: string, where: string): Record<string, unknown> {
   if (json.length > ARCHIVE_LIMITS.lineBytes)
-    throw wrong(where, texts.letters(json.length), `at most ${ARCHIVE_LIMITS.lineBytes}`);
+    throw wrong(where, json.length, allow('allowed.most-bytes', { most: ARCHIVE_LIMITS.lineBytes }));
   if (depthOf(json) > ARCHIVE_LIMITS.depth)
-    throw wrong(where, texts.given, texts.nested(ARCHIVE_LIMITS.depth));
+    throw wrong(where, depthOf(json), allow('allowed.nested', { most: ARCHIVE_LIMITS.depth }));
   try {
     const it: unknown = JSON.parse(json);
     if (typeof it === 'object' && it !== null && !Array.isArray(it)) return it as Record<string, unknown>;
   } catch {
     // Told below.
   }
-  throw wrong(where, json.slice(0, 60), texts.jsonObject);
+  throw wrong(where, json.slice(0, 60), allow('allowed.json-object', none));
 }
 
 async function headOf(members: Members): Promise<Head> {
-  if (!members.names.includes(HEAD_FILE)) throw wrong('file', 'none', texts.archiveOfWelcome(HEAD_FILE));
+  if (!members.names.includes(HEAD_FILE))
+    throw wrong('file', 'none', allow('allowed.archive-with', { head: HEAD_FILE }));
   const head = parsed(
     (await members.whole(HEAD_FILE, HEAD_BYTES)).toString('utf8'),
     HEAD_FILE,
   ) as unknown as Head;
   if (head.format !== ARCHIVE_FORMAT && head.format !== 1)
-    throw wrong('format', head.format, texts.anotherWelcome(ARCHIVE_FORMAT));
-  if (!Number.isInteger(head.schema) || head.schema < 1) throw wrong('schema', head.schema, texts.wholeFrom1);
+    throw wrong('format', head.format, allow('allowed.of-formats', { newest: ARCHIVE_FORMAT }));
+  const newest = newestSchema();
+  if (!Number.isInteger(head.schema) || head.schema < 1 || head.schema > newest)
+    throw wrong('schema', head.schema, allow('allowed.schema-here', { newest }));
   for (const [name, it] of [
     ['tables', head.tables],
     // Format 1 had none.
     ...(head.format === 1 ? [] : [['sums', head.sums] as const]),
   ] as const)
-    if (typeof it !== 'object' || it === null) throw wrong(name, String(it), texts.listByName);
+    if (typeof it !== 'object' || it === null)
+      throw wrong(name, String(it), allow('allowed.list-by-name', none));
   return head;
 }
 
@@ -75,7 +80,7 @@ async function headOf(members: Members): Promise<Head> {
 function sumOf({ format, sums }: Head, name: string): string | undefined {
   if (format === 1) return undefined;
   const sum = sums?.[name];
-  if (typeof sum !== 'string') throw wrong(name, 'no sum', texts.sumIn(HEAD_FILE));
+  if (typeof sum !== 'string') throw wrong(name, 'no sum', allow('allowed.sum-in', { head: HEAD_FILE }));
   return sum;
 }
 
@@ -86,7 +91,7 @@ function valueOf(
 ): string | number | null {
   if (value === null || value === undefined) {
     if (nullable && value === null) return null;
-    throw wrong(`${where}, ${name}`, value ?? 'nothing', 'something');
+    throw wrong(`${where}, ${name}`, value ?? 'nothing', allow('allowed.something', none));
   }
   if (kind === 'json') return JSON.stringify(value);
   if (kind === 'text' ? typeof value === 'string' : typeof value === 'number' && Number.isFinite(value))
@@ -94,7 +99,7 @@ function valueOf(
   throw wrong(
     `${where}, ${name}`,
     typeof value,
-    { text: texts.text, integer: texts.wholeNumber, real: texts.number }[kind],
+    allow('allowed.of-kind', { kind: { text: 'string', integer: 'int', real: 'number' }[kind] }),
   );
 }
 
@@ -117,17 +122,22 @@ async function fill(db: Db, table: Table, members: Members, head: Head): Promise
     const row = parsed(line, where);
     const strange = Object.keys(row).find((name) => !known.has(name));
     if (strange !== undefined)
-      throw wrong(`${where}, ${strange.slice(0, 60)}`, texts.aColumn, `of ${[...known].join(', ')}`);
+      throw wrong(
+        `${where}, ${strange.slice(0, 60)}`,
+        'a column',
+        allow('allowed.one-of', { ids: [...known] }),
+      );
     const values: unknown[] = table.columns.map((column) => valueOf(row[column.name], column, where));
     if (pictured) {
       const picture = pictureFile(row['id'] as number);
-      if (!members.names.includes(picture)) throw wrong(where, 'no picture', texts.pictureIn(picture));
+      if (!members.names.includes(picture))
+        throw wrong(where, 'no picture', allow('allowed.file-there', none));
       values.push(await members.whole(picture, ARCHIVE_LIMITS.pictureBytes, sumOf(head, picture)));
     }
     try {
       put.run(...values);
     } catch (error) {
-      throw wrong(where, (error as Error).message, texts.tableTakes);
+      throw wrong(where, (error as Error).message, allow('allowed.row-taken', none));
     }
   }
   return rows;
@@ -165,15 +175,16 @@ export async function unpack({ archive, to, room = roomAt(to) }: Unpacking): Pro
     const tables = tablesOf(db);
     const names = new Set(tables.map(({ table }) => tableFile(table)));
     const strange = members.names.find((name) => name.startsWith('tables/') && !names.has(name));
-    if (strange !== undefined) throw wrong(texts.fileInIt, strange, texts.tableOfWelcome);
+    if (strange !== undefined) throw wrong('file in it', strange, allow('allowed.table-of-welcome', none));
     const read = new Set([HEAD_FILE, ...names]);
     db.exec('BEGIN IMMEDIATE');
     for (const table of tables) {
       const [rows, told] = [await fill(db, table, members, head), head.tables[table.table]];
-      if (rows !== told) throw wrong(tableFile(table.table), rows, texts.linesTold(String(told)));
+      if (rows !== told)
+        throw wrong(tableFile(table.table), rows, allow('allowed.lines-of-head', { lines: told ?? 0 }));
     }
     const [loose] = db.pragma('foreign_key_check') as { table: string }[];
-    if (loose) throw wrong(tableFile(loose.table), 'rows', texts.pointsThere);
+    if (loose) throw wrong(tableFile(loose.table), 'rows', allow('allowed.points-there', none));
     leaveMachineBehind(db);
     db.exec('COMMIT');
     // What is not taken in must be what it was too: who packed it may have meant it.

@@ -1,3 +1,5 @@
+import { none } from '#core/units/message';
+import { allow } from '#core/units/allowed';
 import Database from 'better-sqlite3';
 import fc from 'fast-check';
 import { execFileSync } from 'node:child_process';
@@ -17,6 +19,7 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative } from 'node:path';
+import { fault } from '#words/problem-facts';
 import request from 'supertest';
 import { OutOfRange } from '#core/units/check';
 import { BackupFolder, backupsIn, backupFolder } from '#server/out/backup/backups';
@@ -291,7 +294,7 @@ describe('damage is noticed, and nothing is filled in', () => {
   test('a start that finds the folder taking nothing says that, and not that the file is broken', async () => {
     const said = async (cannotWrite: boolean): Promise<string> =>
       (
-        await request(rescueApp(data, 'why', () => Promise.resolve(null), cannotWrite))
+        await request(rescueApp(data, fault('fault.empty', none), () => Promise.resolve(null), cannotWrite))
           .get('/')
           .expect(503)
       ).text;
@@ -451,7 +454,9 @@ test('what the system says of a disk becomes words, from a thread beside the ser
   // A slip in the code is no fault of who asked.
   expect(problemOf(new RangeError('Invalid time value')).status).toBe(500);
   expect(problemOf(new RangeError('Maximum call stack size exceeded')).status).toBe(500);
-  expect(problemOf(new OutOfRange('depthMm', 7, 'a number from 10 to 20')).status).toBe(400);
+  expect(problemOf(new OutOfRange('depthMm', 7, allow('allowed.number', { low: 10, high: 20 }))).status).toBe(
+    400,
+  );
 });
 
 test('two who put a backup back at the same moment do not get in each other’s way', async () => {

@@ -1,4 +1,3 @@
-import { files as texts } from '#words/en/places/files';
 import Database from 'better-sqlite3';
 import { randomUUID } from 'node:crypto';
 import {
@@ -13,11 +12,12 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
-import { OutOfRange } from '#core/units/check';
 import { type Counts, countsOf } from '#server/out/backup/checked';
 import { type FileWork, here, type SealedFile } from '#server/out/backup/files';
 import { kept } from '#server/out/backup/keeping';
 import { type SentFile } from '#server/base/http/serve';
+import { fault, problem } from '#words/problem-facts';
+import { Problem } from '#server/base/http/problem';
 import { type Db } from '#server/base/database/db';
 import { type Folder, leaveMachineBehind } from '#server/base/database/folder';
 
@@ -144,7 +144,8 @@ export class BackupFolder {
       : null;
     if (!looked.good || off) {
       rmSync(part, { force: true });
-      throw new Error(looked.good ? texts.copyHas(off![1], off![0]) : looked.why);
+      const why = looked.good ? fault('fault.other-rows', { table: off![0], rows: off![1] }) : looked.why;
+      throw new Problem(507, problem('problem.no-backup', { why }));
     }
     return await this.finish(name, at, why, looked);
   }
@@ -160,7 +161,7 @@ export class BackupFolder {
       await write(part);
       this.leaveMachineBehind(part);
       const looked = await this.work.seal(part);
-      if (!looked.good) throw new OutOfRange('file', texts.given, texts.wholeOfWelcome(looked.why));
+      if (!looked.good) throw new Problem(400, problem('problem.none-of-welcome', { why: looked.why }));
       return await this.finish(name, at, 'brought', looked);
     } catch (error) {
       rmSync(part, { force: true });

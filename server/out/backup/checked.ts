@@ -1,8 +1,9 @@
-import { files as texts } from '#words/en/places/files';
+import { none } from '#core/units/message';
+import { fault, type FaultMessage } from '#words/problem-facts';
 import Database from 'better-sqlite3';
 import { createHash } from 'node:crypto';
 import { closeSync, existsSync, openSync, readFileSync, readSync, statSync } from 'node:fs';
-import { type CountedTable, countedTables } from '#contract/backup-words';
+import { type CountedTable, countedTables } from '#contract/backups';
 import { newestSchema } from '#server/base/database/migrate';
 
 export type Counts = Record<CountedTable, number>;
@@ -18,7 +19,7 @@ export function countsOf(db: Database.Database): Counts {
 }
 
 export type Checked =
-  { good: true; counts: Counts; schema: number; id: string } | { good: false; why: string };
+  { good: true; counts: Counts; schema: number; id: string } | { good: false; why: FaultMessage };
 
 const PIECE = 1 << 20;
 
@@ -37,13 +38,13 @@ export function sha256(file: string): string {
 }
 
 /** Why a file is not what it was when it was made, by the note beside it; null where it is, or there is none. */
-function altered(file: string): string | null {
+function altered(file: string): FaultMessage | null {
   const note = `${file}.json`;
   if (!existsSync(note)) return null;
   const { sha256: noted } = JSON.parse(readFileSync(note, 'utf8')) as { sha256?: unknown };
   if (typeof noted !== 'string') return null;
   const is = sha256(file);
-  return is === noted ? null : texts.altered(is, noted);
+  return is === noted ? null : fault('fault.altered', { is, noted });
 }
 
 /**
@@ -52,8 +53,8 @@ function altered(file: string): string | null {
  * Nothing is written to it, nor beside it.
  */
 export function lookAt(file: string): Checked {
-  if (!existsSync(file)) return { good: false, why: texts.notThere };
-  if (statSync(file).size === 0) return { good: false, why: texts.empty };
+  if (!existsSync(file)) return { good: false, why: fault('fault.not-there', none) };
+  if (statSync(file).size === 0) return { good: false, why: fault('fault.empty', none) };
   let db: Database.Database | undefined;
   try {
     const why = altered(file);
@@ -61,19 +62,19 @@ export function lookAt(file: string): Checked {
     db = new Database(file, { readonly: true, fileMustExist: true });
     const faults = db.pragma('integrity_check(3)', { simple: false }) as { integrity_check: string }[];
     if (faults[0]?.integrity_check !== 'ok')
-      return { good: false, why: texts.damaged(faults[0]?.integrity_check ?? texts.noAnswer) };
+      return { good: false, why: fault('fault.damaged', { says: faults[0]?.integrity_check ?? null }) };
     const loose = db.pragma('foreign_key_check') as { table: string }[];
-    if (loose[0]) return { good: false, why: texts.loose(loose[0].table) };
+    if (loose[0]) return { good: false, why: fault('fault.loose', { table: loose[0].table }) };
     const schema = db.pragma('user_version', { simple: true }) as number;
-    if (schema > newestSchema()) return { good: false, why: texts.newer(schema) };
-    if (schema < 1) return { good: false, why: texts.notOfWelcome };
+    if (schema > newestSchema()) return { good: false, why: fault('fault.newer', { schema }) };
+    if (schema < 1) return { good: false, why: fault('fault.not-of-welcome', none) };
     const named = db.prepare(`SELECT 1 FROM sqlite_master WHERE name = 'folder'`).get() !== undefined;
     const id = named
       ? (db.prepare<[], string>(`SELECT value FROM folder WHERE key = 'id'`).pluck().get() ?? '')
       : '';
     return { good: true, counts: countsOf(db), schema, id };
   } catch (error) {
-    return { good: false, why: texts.cannotBeRead((error as Error).message) };
+    return { good: false, why: fault('fault.unreadable', { says: (error as Error).message }) };
   } finally {
     db?.close();
   }

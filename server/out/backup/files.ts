@@ -2,11 +2,12 @@ import Database from 'better-sqlite3';
 import { copyFileSync } from 'node:fs';
 import { type Checked, lookAt, sha256 } from '#server/out/backup/checked';
 import { settle } from '#server/base/database/copy';
+import { type FaultMessage } from '#words/problem-facts';
 import { type Db } from '#server/base/database/db';
 
 /** What was looked at, with its SHA-256; why it is none otherwise. */
 export type SealedFile =
-  (Extract<Checked, { good: true }> & { sha256: string }) | { good: false; why: string };
+  (Extract<Checked, { good: true }> & { sha256: string }) | { good: false; why: FaultMessage };
 
 /** Work on whole files, that takes as long as they are large: it may be done in a thread beside the server. */
 export interface FileWork {

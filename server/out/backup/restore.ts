@@ -1,6 +1,8 @@
 import Database from 'better-sqlite3';
 import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { basename, join } from 'node:path';
+import { problem } from '#words/problem-facts';
+import { Problem } from '#server/base/http/problem';
 import { lookAt } from '#server/out/backup/checked';
 
 export const dataFile = (data: string): string => join(data, 'welcome.sqlite');
@@ -12,17 +14,17 @@ const BESIDE = ['', '-wal', '-shm'];
  * aside and stays; the folder gets a new identity, so that what a device still has to send waits for its person and
  * does not land on other batches.
  * @returns the folder in which the present was put aside; null where there was none
- * @throws Error in words where the file is not a whole one: nothing is touched then
+ * @throws Problem where the file is not a whole one: nothing is touched then
  */
 export function restoreInto(data: string, backup: string, now: Date): string | null {
   prepareRestore(data, backup);
   return putInPlace(data, now);
 }
 
-/** The longer half of it, which touches nothing that is there. @throws Error in words where the file is not a whole one */
+/** The longer half of it, which touches nothing that is there. @throws Problem where the file is not a whole one */
 export function prepareRestore(data: string, backup: string): void {
   const looked = lookAt(backup);
-  if (!looked.good) throw new Error(looked.why);
+  if (!looked.good) throw new Problem(409, problem('problem.not-whole', { why: looked.why }));
   mkdirSync(data, { recursive: true });
   clearComing(data);
   try {
@@ -45,7 +47,7 @@ function prepare(backup: string, to: string, named: boolean): void {
     copy.exec('DELETE FROM devices');
   copy.close();
   const again = lookAt(to);
-  if (!again.good) throw new Error(again.why);
+  if (!again.good) throw new Problem(409, problem('problem.not-whole', { why: again.why }));
 }
 
 /** What a restore that was cut short left: its journal must not be played into the next one. */

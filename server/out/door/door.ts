@@ -9,7 +9,9 @@ import { authorityFile } from '#server/base/security/authority';
 import { type DeviceStore } from '#server/kept/devices';
 import { comesFromAfar } from '#server/base/http/afar';
 import { onlyOwnHosts } from '#server/base/http/hosts';
-import { pairPage as texts } from '#words/en/places/pair-page';
+import { textsIn } from '#words/place';
+import { readerOf } from '#server/base/http/reader';
+import { pairPage as english } from '#words/en/places/pair-page';
 import { pairPage } from '#server/out/door/pair-page';
 import { Problem, problems } from '#server/base/http/problem';
 import { securityHeaders } from '#server/base/http/security';
@@ -75,7 +77,7 @@ export function door({ data, now, names, pairing, devices, answers, inside }: Be
   app.get('/pair', (req, res) => {
     const { code } = req.query;
     if (devices()?.of(tokenOf(req), now())) res.redirect(303, '/');
-    else res.type('html').send(pairPage(res, { code: tried(code) }));
+    else res.type('html').send(pairPage(res, readerOf(req).language, { code: tried(code) }));
   });
   app.post(
     '/pair',
@@ -89,6 +91,8 @@ export function door({ data, now, names, pairing, devices, answers, inside }: Be
     (req, res) => {
       const { code, name } = (req.body ?? {}) as { code?: unknown; name?: unknown };
       const called = typeof name === 'string' ? name.trim().slice(0, 60) : '';
+      const { language } = readerOf(req);
+      const texts = textsIn(english, language);
       const store = devices();
       if (!store) throw new Problem(503, problem('problem.not-now', none));
       const wrong = !called
@@ -100,7 +104,9 @@ export function door({ data, now, names, pairing, devices, answers, inside }: Be
         res
           .status(called ? 403 : 400)
           .type('html')
-          .send(pairPage(res, { code: tried(code), name: typeof name === 'string' ? name : '', wrong }));
+          .send(
+            pairPage(res, language, { code: tried(code), name: typeof name === 'string' ? name : '', wrong }),
+          );
         return;
       }
       res.cookie(COOKIE, store.add(called, now()), {

@@ -1,12 +1,16 @@
 import { type Response } from 'express';
 import { escaped, plainPage } from '#server/base/http/plain-page';
-import { pairPage as texts } from '#words/en/places/pair-page';
+import { textsIn } from '#words/place';
+import { type Language } from '#words/reader';
+import { pairPage as english } from '#words/en/places/pair-page';
 
 /** What a device that is not known sees: a form for the code, and how it works without a network too. */
 export function pairPage(
   res: Response,
+  language: Language,
   { code, name = '', wrong = '' }: { code: string; name?: string; wrong?: string },
 ): string {
+  const texts = textsIn(english, language);
   const body = `
 <h1>${texts.welcome}</h1>
 <p>${texts.notKnown}</p>
@@ -17,5 +21,5 @@ ${wrong && `<p role="alert"><b>${escaped(wrong)}</b></p>`}
 <button type="submit">${texts.pair}</button></form>
 <h2>${texts.withoutANetwork}</h2>
 <p>${texts.trust} <a href="/authority.crt">${texts.fetchTheAuthority}</a>${texts.installIt}</p>`;
-  return plainPage(res, texts.title, body);
+  return plainPage(res, language, texts.title, body);
 }

@@ -1,4 +1,5 @@
-import { papers as texts } from '#words/en/places/papers';
+import { textsIn } from '#words/place';
+import { papers } from '#words/en/places/papers';
 import { formatsOf, read } from '#words/read';
 import { type Reader } from '#words/reader';
 import { THIN } from '#core/units/show';
@@ -26,6 +27,7 @@ export async function benchCard(
   sign = '',
 ): Promise<TDocumentDefinitions> {
   const { units } = reader;
+  const texts = textsIn(papers, reader.language);
   const amount = (q: Quantity): string => withUnit(showQuantity(q, units));
   const { sheet, materials, amendments } = snapshot;
   const qr = await QRCode.toDataURL(url, { errorCorrectionLevel: 'M', margin: 2, scale: 4 });

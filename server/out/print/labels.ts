@@ -1,4 +1,6 @@
 import { papers } from '#words/en/places/papers';
+import { textsIn } from '#words/place';
+import { type Language } from '#words/reader';
 import QRCode from 'qrcode';
 import { type Content, type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { type LabelSize } from '#core/batch/label-sizes';
@@ -24,6 +26,7 @@ function datesOn({ dates }: LabelText, small: boolean): string[] {
 
 /** Labels in this order, each with its own code. Black on white only: any printer can do it. */
 export async function labelSheet(
+  language: Language,
   size: LabelSize,
   texts: readonly LabelText[],
 ): Promise<TDocumentDefinitions> {
@@ -65,7 +68,7 @@ export async function labelSheet(
   return {
     pageSize: { width: pt(size.page[0]), height: pt(size.page[1]) },
     pageMargins: [0, 0, 0, 0],
-    info: { title: papers.labels(texts[0]?.title ?? '') },
+    info: { title: textsIn(papers, language).labels(texts[0]?.title ?? '') },
     defaultStyle: { font: 'Roboto', color: '#000000', lineHeight: 1 },
     images,
     content,

@@ -1,8 +1,9 @@
-import { papers as texts } from '#words/en/places/papers';
+import { papers } from '#words/en/places/papers';
+import { textsIn } from '#words/place';
+import { type Language, type Reader } from '#words/reader';
 import { type PlantingPage, type Trial } from '#contract/plants';
 import { type Care } from '#core/plants/care';
 import { nameIn } from '#words/names';
-import { type UnitSystem } from '#core/units/show';
 import { type LabelText } from '#server/out/print/labels';
 
 const begun = { sow: 'sown', strike: 'struck', pot: 'potted', split: 'setApart' } as const;
@@ -14,9 +15,10 @@ export function plantLabel(
   name: string,
   vessel: string,
   planting: PlantingPage,
-  units: UnitSystem,
+  { units, language }: Reader,
   url: string,
 ): LabelText {
+  const texts = textsIn(papers, language);
   return {
     title: name,
     lines: [
@@ -33,8 +35,13 @@ export function plantLabel(
 }
 
 /** A label for each tray, by block and place: the arm stands on it, so that nobody has to look it up. */
-export const trialLabels = (trial: Trial, urlOf: (planting: number) => string): LabelText[] =>
-  [...trial.trays]
+export function trialLabels(
+  trial: Trial,
+  language: Language,
+  urlOf: (planting: number) => string,
+): LabelText[] {
+  const texts = textsIn(papers, language);
+  return [...trial.trays]
     .sort((a, b) => a.block - b.block || a.place - b.place)
     .map(({ planting, block, place, arm }) => ({
       title: trial.arms[arm]!.name,
@@ -45,3 +52,4 @@ export const trialLabels = (trial: Trial, urlOf: (planting: number) => string): 
       ],
       url: urlOf(planting),
     }));
+}

@@ -2,12 +2,11 @@ import ical, { ICalEventTransparency } from 'ical-generator';
 import { type PlantCare } from '#contract/plants';
 import { daysAfter } from '#core/units/day';
 import { seasonSay } from '#core/season/season-facts';
+import { papers } from '#words/en/places/papers';
+import { textsIn } from '#words/place';
 import { read } from '#words/read';
 import { type Reader } from '#words/reader';
 import { type Planner } from '#server/book/season/planner';
-
-/** One file for all who subscribe to it. */
-const READER: Reader = { language: 'en', units: 'metric' };
 
 /**
  * The season as whole days, so that no zone moves them. Ids hang on the data folder and the task alone: a second import
@@ -20,10 +19,12 @@ export function calendarOf(
   folder: string,
   stamp: string,
   care: readonly PlantCare[],
+  reader: Reader,
 ): string {
+  const texts = textsIn(papers, reader.language);
   const file = ical({
-    name: 'Welcome: the season',
-    prodId: { company: 'Welcome', product: 'Season', language: 'EN' },
+    name: texts.calendar,
+    prodId: { company: 'Welcome', product: 'Season', language: reader.language.toUpperCase() },
   });
   const add = (id: string, on: string, until: string | null, summary: string, done: boolean): void => {
     file.createEvent({
@@ -32,7 +33,7 @@ export function calendarOf(
       start: on,
       end: daysAfter(until ?? on, 1),
       allDay: true,
-      summary: done ? `Done: ${summary}` : summary,
+      summary: done ? texts.done(summary) : summary,
       transparency: ICalEventTransparency.TRANSPARENT,
     });
   };
@@ -42,7 +43,7 @@ export function calendarOf(
       `${sowing.line.id}-${sowing.sowing}-${task.id}`,
       task.on,
       task.until,
-      read(task.text, READER),
+      read(task.text, reader),
       done !== null,
     );
   const { days, mixes } = planner.needs(season);
@@ -57,12 +58,12 @@ export function calendarOf(
           ...{ mix: mixes.get(day.mix)!.name, litres: day.litres },
           ...{ why: day.rest.why, latest: day.latest },
         }),
-        READER,
+        reader,
       ),
       false,
     );
   }
   for (const { planting, id, on, until, text } of care)
-    add(`plant-${planting}-${id}`, on, until, read(text, READER), false);
+    add(`plant-${planting}-${id}`, on, until, read(text, reader), false);
   return file.toString();
 }

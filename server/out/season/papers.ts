@@ -1,10 +1,12 @@
-import { papers as texts } from '#words/en/places/papers';
-import { format, parseISO } from 'date-fns';
+import { allow } from '#core/units/allowed';
+import { textsIn } from '#words/place';
+import { papers } from '#words/en/places/papers';
 import { type TDocumentDefinitions } from 'pdfmake/interfaces';
 import { labelSize, labelSizes } from '#core/batch/label-sizes';
 import { dayOf, mondayOf, weekOfName } from '#core/season/days';
 import { nameOf, seasonSay, vesselsOf } from '#core/season/season-facts';
 import { read } from '#words/read';
+import { weekdayOf } from '#words/days';
 import { type Reader } from '#words/reader';
 import { OutOfRange } from '#core/units/check';
 import { showQuantity, withUnit } from '#core/units/said';
@@ -13,7 +15,8 @@ import { type Planner } from '#server/book/season/planner';
 
 /** A week of the season on one page, for the wall of the potting shed. @throws OutOfRange where there is no such week */
 export function weekSheet(planner: Planner, week: string, reader: Reader): TDocumentDefinitions {
-  const { units } = reader;
+  const { units, language } = reader;
+  const texts = textsIn(papers, language);
   const monday = mondayOf(weekOfName(week));
   const season = planner.season();
   const tasks = planner.tasks(season);
@@ -31,7 +34,7 @@ export function weekSheet(planner: Planner, week: string, reader: Reader): TDocu
         .map(({ task }) => read(task.text, reader)),
     ];
     return [
-      { text: format(parseISO(day), 'EEEE d MMMM'), bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
+      { text: weekdayOf(day, language), bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
       ...(lines.length > 0
         ? lines.map((text) => ({ text: `☐ ${text}`.replace('☐', '[  ]'), margin: [6, 1, 0, 1] }))
         : [{ text: texts.nothingPlanned, color: '#555555', margin: [6, 1, 0, 1] }]),
@@ -67,15 +70,16 @@ export async function runLabel(
   reader: Reader,
   url: string,
 ): Promise<TDocumentDefinitions> {
+  const texts = textsIn(papers, reader.language);
   const season = planner.season();
   const all = season.sowings.filter((one) => one.line.id === line);
   const one = all.find((each) => each.sowing === sowing);
-  if (!one) throw new OutOfRange('sowing', sowing, `from 1 to ${all.length}`);
+  if (!one) throw new OutOfRange('sowing', sowing, allow('allowed.whole', { low: 1, high: all.length }));
   const tasks = planner.tasks(season).filter((t) => t.sowing === one);
   const on = (id: string): string | null => tasks.find(({ task }) => task.id === id)?.done ?? null;
   const begun = { sow: texts.sown, stick: texts.struck, divide: texts.divided }[one.crop.start];
   const first = one.steps[0]!;
-  return labelSheet(labelSize(size ?? labelSizes[0]!.id), [
+  return labelSheet(reader.language, labelSize(size ?? labelSizes[0]!.id), [
     {
       title: read(seasonSay('season.name', nameOf(one)), reader),
       lines: [

@@ -107,7 +107,11 @@ export function take(
   const things = thingsOf(share);
   chosen.forEach(({ kind, at }, i) => {
     if (at >= things[kind].length)
-      throw new OutOfRange(`take.${i}.at`, at, `one of the ${things[kind].length} ${kind} in the file`);
+      throw new OutOfRange(
+        `take.${i}.at`,
+        at,
+        allow('allowed.whole', { low: 0, high: things[kind].length - 1 }),
+      );
   });
   const isChosen = (kind: ShareKind, at: number): boolean =>
     chosen.some((one) => one.kind === kind && one.at === at);

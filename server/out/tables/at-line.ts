@@ -1,17 +1,19 @@
 import { z } from 'zod';
 import { RowProblem } from '#contract/csv';
+import { allowedBy } from '#contract/fields';
 import { OutOfRange } from '#core/units/check';
-import { refusedByName } from '#words/problem';
-import { problemSaid } from '#words/problem-said';
-import { type Reader } from '#words/reader';
+import { type RowFacts } from '#core/units/row';
+import { problem } from '#words/problem-facts';
 import { Problem } from '#server/base/http/problem';
 
-const READER: Reader = { language: 'en', units: 'metric' };
-
-/** A table is written in metric units and by the names of its columns: so is what is wrong in it. */
-function saysOf(error: unknown): string {
-  if (error instanceof OutOfRange) return refusedByName(error, READER);
-  return error instanceof Problem ? problemSaid(error.says, READER).detail : (error as Error).message;
+/** What is wrong with a row, by the name of its column; null for what is no fault of a row. */
+function faultOf(error: unknown): RowFacts | null {
+  if (error instanceof RowProblem) return error.row;
+  if (error instanceof OutOfRange)
+    return { line: null, column: error.argument, allowed: error.allowed, was: error.value };
+  const [first] = error instanceof z.ZodError ? error.issues : [];
+  if (first) return { line: null, column: first.path.join('.'), allowed: allowedBy(first) };
+  return null;
 }
 
 /** @throws RowProblem with the line of the file before what was wrong in it */
@@ -19,10 +21,11 @@ export function atLine<T>(line: number, act: () => T): T {
   try {
     return act();
   } catch (error) {
-    const first = error instanceof z.ZodError ? error.issues[0]! : null;
-    const isOfRow = error instanceof OutOfRange || error instanceof RowProblem || error instanceof Problem;
-    if (!first && !isOfRow) throw error;
-    const says = first ? `${first.path.join('.')}: ${first.message}` : saysOf(error);
-    throw new RowProblem(`line ${line}: ${says}`, { cause: error });
+    const fault = faultOf(error);
+    if (fault) throw new RowProblem({ ...fault, line }, { cause: error });
+    // What is not there or is refused for another reason says so itself, at this line.
+    if (error instanceof Problem)
+      throw new Problem(400, problem('problem.at-line', { line, says: error.says }));
+    throw error;
   }
 }

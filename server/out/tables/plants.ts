@@ -1,8 +1,9 @@
-import { files as texts } from '#words/en/places/files';
+import { allow } from '#core/units/allowed';
+import { none } from '#core/units/message';
 import { randomUUID } from 'node:crypto';
 import { z } from 'zod';
 import { readCsv, writeCsv, RowProblem } from '#contract/csv';
-import { int, yesNoOrBit } from '#contract/fields';
+import { allowedBy, int, taking, yesNoOrBit } from '#contract/fields';
 import { keptPlantingSchema, newPlantingSchema, plantEventSchema } from '#contract/plants';
 import { type Taken } from '#contract/tables';
 import { type Planting } from '#core/plants/planting';
@@ -27,11 +28,11 @@ const plantingCsv = z.strictObject({
   halfFilled: yesNoOrBit.default(false),
   season: z
     .string()
-    .regex(/^\d+\/\d+\/\d+$/, 'must be line/sowing/step, as 3/1/0')
+    .regex(/^\d+\/\d+\/\d+$/, taking(allow('allowed.place-in-season', none)).error)
     .optional(),
   from: z
     .string()
-    .regex(/^\d+:\d+( \d+:\d+)*$/, 'must be planting:plants, as 12:40 14:30')
+    .regex(/^\d+:\d+( \d+:\d+)*$/, taking(allow('allowed.from-plantings', none)).error)
     .optional(),
   trial: z.unknown().optional(),
 });
@@ -101,8 +102,14 @@ function eventOf({ id: _, planting: __, empty, ...row }: z.output<typeof eventCs
   const read = plantEventSchema.safeParse(given);
   if (read.success) return read.data;
   const first = read.error.issues[0]!;
-  throw new RowProblem(`${first.path.join('.') || 'kind'}: ${first.message}`);
+  throw new RowProblem({ line: null, column: first.path.join('.') || 'kind', allowed: allowedBy(first) });
 }
+
+const missing = (thing: 'planting' | 'entry') => ({
+  line: null,
+  column: 'id',
+  allowed: allow('allowed.number-or-new', { thing }),
+});
 
 /** Plantings and what happened to them, out as tables and in again. What is there stays as it is: both only grow. */
 export const plantTables = {
@@ -114,7 +121,7 @@ export const plantTables = {
       for (const { line, row } of read)
         atLine(line, () => {
           if (row.id !== undefined) {
-            if (!store.one(row.id)) throw new RowProblem(texts.noPlanting(row.id));
+            if (!store.one(row.id)) throw new RowProblem({ ...missing('planting'), was: row.id });
             taken.same++;
           } else {
             entries.add(plantingOf(row), now);
@@ -140,7 +147,7 @@ export const plantTables = {
         atLine(line, () => {
           if (row.id !== undefined) {
             if (!events.of(row.planting).some((one) => one.id === row.id))
-              throw new RowProblem(texts.noEntry(row.planting, row.id));
+              throw new RowProblem({ ...missing('entry'), was: row.id });
             taken.same++;
           } else {
             const event = eventOf(row);

@@ -1,4 +1,4 @@
-import { files as texts } from '#words/en/places/files';
+import { allow } from '#core/units/allowed';
 import { RowProblem } from '#contract/csv';
 import { z } from 'zod';
 import { amendmentSchema } from '#contract/amendment';
@@ -174,7 +174,11 @@ export function lineOfRow(
   { id: _, seedCame, seedOf, path, shifts, ...row }: SeasonCsv,
   start: Crop['start'],
 ) {
-  if ((seedCame === undefined) !== (seedOf === undefined)) throw new RowProblem(texts.bothOrNeither);
+  if ((seedCame === undefined) !== (seedOf === undefined))
+    throw new RowProblem({
+      ...{ line: null, column: 'seed_came' },
+      allowed: allow('allowed.both-or-neither', { columns: ['seed_of'] }),
+    });
   return changedLineSchema.parse({
     ...row,
     seedTest: seedCame === undefined ? null : { came: seedCame, of: seedOf },

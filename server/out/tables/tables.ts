@@ -1,4 +1,5 @@
-import { files as texts } from '#words/en/places/files';
+import { allow, type Allowed } from '#core/units/allowed';
+import { fromATable } from '#words/en/places/files';
 import { type Stores } from '#server/kept/stores';
 import { randomUUID } from 'node:crypto';
 import { readCsv, snake, writeCsv, type CsvRow, RowProblem } from '#contract/csv';
@@ -24,8 +25,8 @@ interface Table {
 }
 
 /** A row that cannot be taken, by its line in the file. */
-const refuse = (line: number, column: string, why: string): never => {
-  throw new RowProblem(`line ${line}, ${snake(column)}: ${why}`);
+const refuse = (line: number | null, column: string, allowed: Allowed, was?: unknown): never => {
+  throw new RowProblem({ line, column: snake(column), allowed, was });
 };
 interface Owned {
   id: string;
@@ -49,7 +50,7 @@ function takeOwn<R extends { id?: string | undefined; name: string }, O extends 
   for (const { line, row } of read) {
     const one = there.find(({ id, name, own }) => (row.id ? id === row.id : own && name === row.name));
     if (one && same(row, one)) taken.same++;
-    else if (one && !one.own) refuse(line, 'id', texts.ofTheStarter(one.id));
+    else if (one && !one.own) refuse(line, 'id', allow('allowed.own-or-new', { id: one.id }));
     else if (one) {
       atLine(line, () => change(one.id, row));
       taken.changed.push(row.name);
@@ -71,7 +72,7 @@ const alike =
           word((row as Record<string, unknown>)[field]) === word((one as Record<string, unknown>)[field]),
       );
 
-const FROM_TABLE = texts.fromATable;
+const FROM_TABLE = fromATable.source;
 const bare = <R extends { id?: unknown; source?: unknown }>({
   id: _,
   source: __,
@@ -191,7 +192,8 @@ function takeSeason(csv: string, { library, crops, season, now }: TableParts): T
         (each) => each.id === row.id || (row.id === undefined && same(written, rows.rowOfLine(each))),
       );
       const name = made.name ? `${crop.name} “${made.name}”` : crop.name;
-      if (row.id !== undefined && !one) throw new RowProblem(texts.noLine(row.id));
+      if (row.id !== undefined && !one)
+        refuse(null, 'id', allow('allowed.number-or-new', { thing: 'line' }), row.id);
       if (one && same(written, rows.rowOfLine(one))) taken.same++;
       else if (one) {
         season.change(one.id, made);
@@ -225,11 +227,11 @@ function takeLots(csv: string, { library, lots, calendar, now }: TableParts): Ta
       taken.same++;
       continue;
     }
-    if (id !== undefined) refuse(line, 'id', texts.noLot(id));
+    if (id !== undefined) refuse(line, 'id', allow('allowed.number-or-new', { thing: 'lot' }), id);
     if (lot.kind !== 'seed' && !there[lot.kind].has(lot.item))
-      refuse(line, 'item', texts.noSuch(lot.kind, lot.item));
+      refuse(line, 'item', allow('allowed.known-item', { kind: lot.kind }), lot.item);
     if (unit !== undefined && unit !== stockUnits[lot.kind])
-      refuse(line, 'unit', texts.unitMustBe(stockUnits[lot.kind], lot.kind, unit));
+      refuse(line, 'unit', allow('allowed.unit-of', { unit: stockUnits[lot.kind], kind: lot.kind }), unit);
     atLine(line, () => calendar.notLaterThanToday('received_on', lot.receivedOn));
     const seed = lot.kind === 'seed' ? { year: seedYear ?? null, germination: germination ?? null } : null;
     const made: NewLot = { ...lot, key: randomUUID(), from: null, seed };

@@ -21,6 +21,12 @@ export const papers = place('papers', {
     'Estimates from typical figures: test pH, air and salts. Labels of products, local rules and licensed practice come before this card.',
   mix: (mix: Filling) => line`Mix: ${mix}`,
   then: ', then ',
+  mixed: (id: Filling, on: Filling) => line`Batch ${id}, mixed ${on}`,
+  germination: 'For sowing',
+  rooting: 'For striking',
+  seedling: 'For growing on',
+  potting: 'For potting up',
+  prickedOut: 'Pricked out',
   sown: 'Sown',
   struck: 'Struck',
   divided: 'Divided',
@@ -40,6 +46,8 @@ export const papers = place('papers', {
   mixOf: (volume: Filling, mix: Filling) => line`Mix ${volume} of ${mix}`,
   nothingPlanned: 'Nothing planned.',
   benchTooSmall: 'Watch out: the bench is too small this week.',
+  calendar: 'Welcome: the season',
+  done: (what: Filling) => line`Done: ${what}`,
   plantsDecide:
     'Days are estimates; the plants decide. Labels of products, local rules and licensed practice come first.',
 });

@@ -39,7 +39,7 @@ test('a dip is thinned; too strong for the wood stops with the number, and what 
   expect(said(page)).toMatch(/15\smL of what you have and 85\smL .* one part and 5\.67/);
   type(page, 'Strength you need, ppm', '9000');
   expect(said(page)).toMatch(
-    /Strength you need must be at most 8.?000.* for semi-ripe: stronger burns the base, not 9.?000/,
+    /Strength you need must be at most 8.?000.* for semi-ripe, not 9.?000: stronger burns the base/,
   );
   expect(said(page)).toContain('label and local rules');
 });

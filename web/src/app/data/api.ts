@@ -3,9 +3,11 @@ import { inject, Injectable } from '@angular/core';
 import { catchError, type Observable, tap, throwError } from 'rxjs';
 import { type Answer, type BodyGiven, type QueryGiven } from '#contract/endpoints';
 import { addressOf, type EndpointName, type Params, routes } from '#contract/routes';
-import { type About, ABOUT_HEADER, aboutText, FOLDER_HEADER } from '#contract/about';
+import { type About, ABOUT_HEADER, aboutText, FOLDER_HEADER, UNITS_HEADER } from '#contract/about';
 import { FolderHere } from './folder-here';
 import { readKept, writeKept } from './kept';
+import { Units } from './units';
+import { languageHere } from '#words/place';
 import { uuid } from './uuid';
 import { api as texts } from '#words/en/places/data/api';
 
@@ -60,6 +62,7 @@ export type GivenToCreate<K extends CreateName> = InPath<K> & {
 export class ApiClient {
   private readonly http = inject(HttpClient);
   private readonly here = inject(FolderHere);
+  private readonly units = inject(Units);
   /** Keys of what was sent and not answered, by what was sent: a reload in between makes it no second thing. */
   private readonly unanswered = keptKeys();
 
@@ -72,6 +75,8 @@ export class ApiClient {
     const headers = {
       ...(body instanceof Blob && { 'content-type': 'application/octet-stream' }),
       ...(method !== 'GET' && this.meantBy(given?.meant)),
+      // What is fetched ahead of the program goes without: only what has texts in it asks for them.
+      ...((method !== 'GET' || name === 'learned') && this.said()),
     };
     return this.http.request<Answer<K>>(method, address, { body, headers }).pipe(
       catchError((error: unknown) => {
@@ -81,6 +86,11 @@ export class ApiClient {
         return throwError(() => problem);
       }),
     );
+  }
+
+  /** For whom texts of the answer are. */
+  private said(): Record<string, string> {
+    return { [UNITS_HEADER]: this.units.system(), 'accept-language': languageHere() };
   }
 
   private meantBy({ folder = this.here.id() ?? '', about = [] }: Meant = {}): Record<string, string> {

@@ -4,14 +4,18 @@ import { OutOfRange, type Refusal } from '#core/units/check';
 import { type Text } from '#core/units/message';
 import { problemSays } from '#words/problem';
 import { formatsOf, read, word } from '#words/read';
-import { type Reader } from '#words/reader';
+import { languageHere } from '#words/place';
+import { languageOf, type Reader } from '#words/reader';
 import { Units } from './units';
 
 /** Who reads this device: a language and a system of units. */
 @Injectable({ providedIn: 'root' })
 export class ReaderHere {
   private readonly units = inject(Units);
-  readonly now = computed((): Reader => ({ language: 'en', units: this.units.system() }));
+  readonly now = computed((): Reader => ({
+    language: languageOf(languageHere()),
+    units: this.units.system(),
+  }));
   readonly formats = computed(() => formatsOf(this.now()));
 
   read(text: Text<AnyMessage>): string {

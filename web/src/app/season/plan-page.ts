@@ -119,8 +119,8 @@ export class PlanPage {
     return isoWeekOf(weekNumber(dayNumber(this.view.today())));
   }
 
-  protected readonly calendar = addressOf('calendar', {});
-  protected readonly subscribe = new URL(this.calendar, location.href).href;
+  protected readonly calendar = computed(() => addressOf('calendar', {}, { units: this.units.system() }));
+  protected readonly subscribe = computed(() => new URL(this.calendar(), location.href).href);
   protected readonly sheet = computed(() =>
     addressOf('weekSheet', { week: this.thisWeek() }, { units: this.units.system() }),
   );

@@ -1,6 +1,8 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { countsSay, missingIn } from '#contract/backup-words';
+import { countsSay, missingIn } from '#words/backup-counts';
+import { languageOf } from '#words/reader';
+import { languageHere } from '#words/place';
 import { addressOf } from '#contract/routes';
 import { type Backup, type BackupCounts, BackupsService } from '../data/backups';
 import { Doing } from '../ui/doing';
@@ -138,11 +140,11 @@ export class BackupsForm {
   /** What is there now and not in the one that is looked at. */
   protected readonly lost = computed(() => {
     const [now, one] = [this.service.all.value()?.now, this.chosen()];
-    return now && one ? missingIn(now, one.counts) : '';
+    return now && one ? missingIn(now, one.counts, languageOf(languageHere())) : '';
   });
 
   protected holds(counts: BackupCounts): string {
-    return countsSay(counts) || texts.nothingYet;
+    return countsSay(counts, languageOf(languageHere())) || texts.nothingYet;
   }
 
   protected size(bytes: number): string {

@@ -1,3 +1,4 @@
+import { allow } from '#core/units/allowed';
 /** @jest-environment node */
 import { type Endpoint, expose, wrap } from 'comlink';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
@@ -26,7 +27,7 @@ const browserPort = (port: MessagePort): Endpoint => {
 const turns = new Turns();
 const api = {
   double: (number: number): number => {
-    if (number > 9) throw new OutOfRange('number', number, 'be at most 9', [0, 9]);
+    if (number > 9) throw new OutOfRange('number', number, allow('allowed.number', { low: 0, high: 9 }));
     return 2 * number;
   },
   broken: (): number => {
@@ -57,7 +58,11 @@ test('what a worker does is called by its name, over the wire', async () => {
 test('a refusal of the core comes over whole: it is said by its label on the page', async () => {
   const error = await calls.double(12).catch((one: unknown) => one);
   expect(error).toBeInstanceOf(Refused);
-  expect(refusalOf(error)).toMatchObject({ argument: 'number', value: 12, allowed: 'be at most 9' });
+  expect(refusalOf(error)).toMatchObject({
+    argument: 'number',
+    value: 12,
+    allowed: { say: 'allowed.number', with: { low: 0, high: 9 } },
+  });
   expect(refusalOf(await calls.broken().catch((one: unknown) => one))).toBe('no such sum');
 });
 
