@@ -106,7 +106,7 @@ function wordsOf(schema: z.ZodType): ReadonlySet<string> {
     properties?: Record<string, { type?: string; anyOf?: { type?: string }[] }>;
   };
   const isText = ({ type, anyOf }: { type?: string; anyOf?: { type?: string }[] }): boolean =>
-    type === 'string' || (anyOf?.every((one) => one.type === 'string' || one.type === 'null') ?? false);
+    type === 'string' || (anyOf?.every((each) => each.type === 'string' || each.type === 'null') ?? false);
   return new Set(Object.keys(properties).filter((name) => isText(properties[name]!)));
 }
 

@@ -33,9 +33,10 @@ export class FakeHired<Api> implements Hired<Api> {
 
   /** @returns the newest call of this name */
   last(name: string): AskedFor {
-    const one = this.asked.filter((asked) => asked.name === name).at(-1);
-    if (!one) throw new Error(`${name} was never asked for, but ${this.asked.map((a) => a.name).join()}`);
-    return one;
+    const askedFor = this.asked.filter((asked) => asked.name === name).at(-1);
+    if (!askedFor)
+      throw new Error(`${name} was never asked for, but ${this.asked.map((a) => a.name).join()}`);
+    return askedFor;
   }
 }
 

@@ -112,7 +112,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
 
   let litres = 0;
   const creates = (): Create[] => {
-    const one = (endpoint: EndpointName, path: string, table: string, body: object): Create => ({
+    const each = (endpoint: EndpointName, path: string, table: string, body: object): Create => ({
       ...{ endpoint, path, table, answered: false },
       body: { key: randomUUID(), ...body },
     });
@@ -138,44 +138,44 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     };
     const entry = { seen: 1e9, data: { kind: 'note', text: 'looked at it' } };
     return [
-      one('keepMix', '/mixes', 'mixes', { name: 'Mix', recipe }),
+      each('keepMix', '/mixes', 'mixes', { name: 'Mix', recipe }),
       shared(),
       // Keeping what was kept already makes no version.
-      one('keepMixVersion', '/mixes/1/versions', 'mix_versions', {
+      each('keepMixVersion', '/mixes/1/versions', 'mix_versions', {
         recipe: { ...recipe, job: { litres: ++litres } },
       }),
-      one('keepBatch', '/batches', 'batches', { ...batch, key: randomUUID(), name: 'Batch' }),
-      one('addEntry', '/batches/1/entries', 'entries', entry),
-      one('addLot', '/lots', 'lots', { item: 'peat-fine', name: 'Bale', receivedOn: '2026-01-02' }),
-      one('keepMeasure', '/measures', 'measures', { name: 'Cup', litres: 0.25 }),
-      one('keepWater', '/waters', 'waters', well),
-      one('keepMaterial', '/materials', 'items', { says: 'like loam', row: ownRow }),
-      one('keepVessel', '/vessels', 'vessels', { kind: ownKind }),
-      one('keepProduct', '/products', 'items', { says: 'like lime', row: ownProduct }),
-      one('keepCrop', '/crops', 'crops', { says: 'like tomato', crop: ownCrop }),
-      one('addLine', '/plan/lines', 'season_lines', { crop: 'tomato', plants: 10 }),
-      one('addPlanting', '/plants', 'plantings', sown),
-      one('addPlantEvent', '/plants/1/events', 'plant_events', {
+      each('keepBatch', '/batches', 'batches', { ...batch, key: randomUUID(), name: 'Batch' }),
+      each('addEntry', '/batches/1/entries', 'entries', entry),
+      each('addLot', '/lots', 'lots', { item: 'peat-fine', name: 'Bale', receivedOn: '2026-01-02' }),
+      each('keepMeasure', '/measures', 'measures', { name: 'Cup', litres: 0.25 }),
+      each('keepWater', '/waters', 'waters', well),
+      each('keepMaterial', '/materials', 'items', { says: 'like loam', row: ownRow }),
+      each('keepVessel', '/vessels', 'vessels', { kind: ownKind }),
+      each('keepProduct', '/products', 'items', { says: 'like lime', row: ownProduct }),
+      each('keepCrop', '/crops', 'crops', { says: 'like tomato', crop: ownCrop }),
+      each('addLine', '/plan/lines', 'season_lines', { crop: 'tomato', plants: 10 }),
+      each('addPlanting', '/plants', 'plantings', sown),
+      each('addPlantEvent', '/plants/1/events', 'plant_events', {
         event: { kind: 'note', on: '2026-01-03', text: 'looked at it' },
       }),
-      one('addTrial', '/trials', 'trials', trial),
-      one('addPicture', '/plants/1/pictures', 'plant_pictures', { on: '2026-01-03', jpeg: jpegOf(64, 48) }),
-      one('addMove', '/lots/1/moves', 'stock_moves', { kind: 'came', amount: 1, on: '2026-01-02' }),
-      one('addTest', '/materials/loam/tests', 'lot_tests', {
+      each('addTrial', '/trials', 'trials', trial),
+      each('addPicture', '/plants/1/pictures', 'plant_pictures', { on: '2026-01-03', jpeg: jpegOf(64, 48) }),
+      each('addMove', '/lots/1/moves', 'stock_moves', { kind: 'came', amount: 1, on: '2026-01-02' }),
+      each('addTest', '/materials/loam/tests', 'lot_tests', {
         ...{ on: '2026-01-02', values: { test: 'falls', falls: 3 } },
       }),
-      one('addEntry', '/batches/1/entries', 'entries', entry),
+      each('addEntry', '/batches/1/entries', 'entries', entry),
     ];
   };
   const away = (
-    one: 'mixes' | 'batches' | 'measures' | 'waters' | 'plan/lines' | 'plants',
+    each: 'mixes' | 'batches' | 'measures' | 'waters' | 'plan/lines' | 'plants',
     names: readonly [EndpointName, EndpointName],
-    table: string = one,
+    table: string = each,
   ): Register => ({
     write: (turn) =>
       turn % 2
-        ? { endpoint: names[0], path: `/${one}/1` }
-        : { endpoint: names[1], path: `/${one}/1/restore` },
+        ? { endpoint: names[0], path: `/${each}/1` }
+        : { endpoint: names[1], path: `/${each}/1/restore` },
     read: `SELECT deleted_at IS NOT NULL AS value FROM ${table} WHERE id = 1`,
     value: (turn) => turn % 2,
     ...{ acknowledged: 0, begun: 0 },
@@ -340,7 +340,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     // Each comes first in turn: on a slow machine the last are not answered before the kill.
     const first = (5 * kill) % all.length;
     const turned = [...all.slice(first), ...all.slice(0, first)];
-    const shoved = kill % 4 === 3 ? made.filter((one) => !/\/1\//.test(one.path)) : made;
+    const shoved = kill % 4 === 3 ? made.filter((create) => !/\/1\//.test(create.path)) : made;
     const work = [
       ...turned.map(async (register) => {
         while (!dead) {
@@ -351,13 +351,13 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
           tally.acknowledged++;
         }
       }),
-      ...shoved.map(async (one) => {
-        await send(one.endpoint, one.path, one.body);
-        one.answered = true;
+      ...shoved.map(async (create) => {
+        await send(create.endpoint, create.path, create.body);
+        create.answered = true;
         tally.acknowledged++;
       }),
-    ].map((one) =>
-      one.catch((error: unknown) => {
+    ].map((promise) =>
+      promise.catch((error: unknown) => {
         // A connection that broke is what this is about; a refusal is not.
         if (error instanceof Refused) throw error;
       }),
@@ -370,20 +370,21 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
 
     const db = new Database(join(folder, 'welcome.sqlite'), { readonly: true });
     if (db.pragma('integrity_check', { simple: true }) !== 'ok') tally.lost.push('the file itself');
-    const count = (one: Create): number =>
+    const count = (create: Create): number =>
       (
         db
-          .prepare(`SELECT count(*) AS n FROM ${one.table} WHERE key = ?`)
-          .get(one.rowKey ?? one.body.key) as { n: number }
+          .prepare(`SELECT count(*) AS n FROM ${create.table} WHERE key = ?`)
+          .get(create.rowKey ?? create.body.key) as { n: number }
       ).n;
-    for (const one of shoved) {
-      if (one.answered && count(one) === 0) tally.lost.push(`${one.endpoint} ${one.body.key}`);
-      if (one.answered) continue;
+    for (const create of shoved) {
+      if (create.answered && count(create) === 0) tally.lost.push(`${create.endpoint} ${create.body.key}`);
+      if (create.answered) continue;
       tally.sentAgain++;
-      await send(one.endpoint, one.path, one.body);
-      if (count(one) === 0) tally.lost.push(`${one.endpoint} ${one.body.key}, sent again`);
+      await send(create.endpoint, create.path, create.body);
+      if (count(create) === 0) tally.lost.push(`${create.endpoint} ${create.body.key}, sent again`);
     }
-    for (const one of shoved) if (count(one) > 1) tally.doubled.push(`${one.endpoint} ${one.body.key}`);
+    for (const create of shoved)
+      if (count(create) > 1) tally.doubled.push(`${create.endpoint} ${create.body.key}`);
     for (const register of [...registers, ...awayAlone]) {
       const row = db.prepare(register.read).get() as { value: unknown } | undefined;
       const fits = [register.acknowledged, register.begun].find((turn) => {

@@ -16,7 +16,7 @@ export const materials: readonly Material[] = materialRowsFromCsv(table('materia
 export const amendments: readonly Amendment[] = amendmentsFromCsv(table('amendments.csv'));
 
 const find = <T extends { id: string }>(rows: readonly T[], id: string): T => {
-  const row = rows.find((one) => one.id === id);
+  const row = rows.find((each) => each.id === id);
   if (!row) throw new Error(`no ${id} in the starter library`);
   return row;
 };

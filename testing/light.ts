@@ -29,12 +29,12 @@ function grow(folder: string): void {
       .join(', ');
   const copy = (table: string, most: number): void => {
     const names = columns(table);
-    const one = db.prepare(
+    const statement = db.prepare(
       `INSERT INTO ${table} (key, ${names}) SELECT ?, ${names} FROM ${table} WHERE id = ?`,
     );
     const ids = db.prepare<[], number>(`SELECT id FROM ${table} ORDER BY id LIMIT 100`).pluck().all();
     db.transaction(() => {
-      for (let i = 0; i < most; i++) one.run(randomUUID(), ids[i % ids.length]);
+      for (let i = 0; i < most; i++) statement.run(randomUUID(), ids[i % ids.length]);
     })();
   };
   copy('batches', BATCHES);

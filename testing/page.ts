@@ -41,7 +41,7 @@ export const said = (fixture: ComponentFixture<unknown>): string =>
   page(fixture).textContent.replace(/\s+/g, ' ').trim();
 export const labelled = (fixture: ComponentFixture<unknown>, label: string): HTMLInputElement => {
   const found = Array.from(page(fixture).querySelectorAll('label')).find(
-    (one) => one.textContent.trim() === label,
+    (each) => each.textContent.trim() === label,
   );
   if (!found) throw new Error(`no field ${label} in: ${said(fixture)}`);
   return page(fixture).querySelector<HTMLInputElement>(`#${found.htmlFor}`)!;
@@ -54,7 +54,7 @@ export const type = (fixture: ComponentFixture<unknown>, label: string, text: st
 };
 export const press = (fixture: ComponentFixture<unknown>, name: string): void => {
   Array.from(page(fixture).querySelectorAll('button'))
-    .find((one) => one.textContent.trim() === name)!
+    .find((each) => each.textContent.trim() === name)!
     .click();
   TestBed.tick();
 };

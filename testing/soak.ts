@@ -84,7 +84,7 @@ export async function soak(folder: string, seconds: number, devices = 20): Promi
   server.kill('SIGKILL');
   const tenth = Math.max(1, Math.floor(memory!.length / 10));
   const mean = (of: readonly number[]): number =>
-    of.reduce((sum, one) => sum + one, 0) / Math.max(1, of.length);
+    of.reduce((sum, each) => sum + each, 0) / Math.max(1, of.length);
   light!.sort((a, b) => a - b);
   heavy!.sort((a, b) => a - b);
   return {

@@ -5,7 +5,7 @@ import { type Language } from '#words/reader';
 
 type Counts = Readonly<Record<CountedTable, number>>;
 
-const one = {
+const each = {
   batches: 'batch',
   entries: 'entry',
   mixes: 'mix',
@@ -21,7 +21,7 @@ export function countsSay(counts: Counts, language: Language): string {
   const texts = textsIn(backupCounts, language);
   return countedTables
     .filter((table) => counts[table] > 0)
-    .map((table) => `${counts[table]} ${texts[counts[table] === 1 ? one[table] : table]}`)
+    .map((table) => `${counts[table]} ${texts[counts[table] === 1 ? each[table] : table]}`)
     .join(', ');
 }
 

@@ -79,9 +79,9 @@ const lists = new Map<string, Intl.ListFormat>();
 const rules = new Map<string, Intl.PluralRules>();
 /** Made once a language: making one takes milliseconds. */
 function made<T>(all: Map<string, T>, language: string, make: () => T): T {
-  const known = all.get(language) ?? make();
-  all.set(language, known);
-  return known;
+  const existing = all.get(language) ?? make();
+  all.set(language, existing);
+  return existing;
 }
 
 const withoutSize = (name: string): string => name.replace(/\s*\(.*\)$/, '');

@@ -2,10 +2,10 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 function* files(folder: string): Generator<string> {
-  for (const one of readdirSync(folder, { withFileTypes: true })) {
-    const path = join(folder, one.name);
-    if (one.isDirectory()) yield* files(path);
-    else if (/\.ts$/.test(one.name) && !/\.spec\.ts$/.test(one.name)) yield path;
+  for (const dirent of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, dirent.name);
+    if (dirent.isDirectory()) yield* files(path);
+    else if (/\.ts$/.test(dirent.name) && !/\.spec\.ts$/.test(dirent.name)) yield path;
   }
 }
 

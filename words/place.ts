@@ -29,7 +29,7 @@ export const line = (strings: TemplateStringsArray, ...fillings: Filling[]): str
   strings.reduce((text, part, i) => `${text}${fillings[i - 1] ?? ''}${part}`);
 
 /** The word that goes with a count, in English. @example many(1, 'day', 'days') // 'day' */
-export const many = (count: number, one: string, other: string): string => (count === 1 ? one : other);
+export const many = (count: number, each: string, other: string): string => (count === 1 ? each : other);
 
 /**
  * The texts of a place, in the language that this device has chosen. Pieces of the page keep the object and read it

@@ -41,10 +41,10 @@ test('in US units nothing is metric', () => {
 });
 
 function* sources(folder: string): Generator<string> {
-  for (const one of readdirSync(folder, { withFileTypes: true })) {
-    const path = join(folder, one.name);
-    if (one.isDirectory()) yield* sources(path);
-    else if (/(?<!\.spec)\.ts$/.test(one.name)) yield path;
+  for (const dirent of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, dirent.name);
+    if (dirent.isDirectory()) yield* sources(path);
+    else if (/(?<!\.spec)\.ts$/.test(dirent.name)) yield path;
   }
 }
 

@@ -13,9 +13,9 @@ const made = new Map<string, Formats>();
 /** Forms of every quantity for a reader, made once for each. */
 export function formatsOf(reader: Reader): Formats {
   const key = `${reader.language} ${reader.units}`;
-  const known = made.get(key) ?? formatsFor(reader);
-  made.set(key, known);
-  return known;
+  const existing = made.get(key) ?? formatsFor(reader);
+  made.set(key, existing);
+  return existing;
 }
 
 /** What a message that is nothing but its code says. */

@@ -53,10 +53,10 @@ describe('every text of every message', () => {
     for (const [code, text] of all(metric)) {
       if (code.startsWith('sum.') && code.endsWith('.source')) continue;
       // A list of amounts is one thing to read for each of its items.
-      const sentences = text.split(/[.!?:;](?:\s|$)/).filter((one) => one.trim() !== '');
+      const sentences = text.split(/[.!?:;](?:\s|$)/).filter((each) => each.trim() !== '');
       for (const sentence of sentences)
         expect([code, sentence, sentence.split(/\s+/).length <= MOST_WORDS]).toEqual([code, sentence, true]);
-      const stops = text.split(/[.!?](?:\s|$)/).filter((one) => one.trim() !== '').length;
+      const stops = text.split(/[.!?](?:\s|$)/).filter((each) => each.trim() !== '').length;
       expect([code, stops <= 2]).toEqual([code, true]);
     }
   });
@@ -149,10 +149,10 @@ function textsOf(file: string): string[] {
 }
 
 function* files(folder: string): Generator<string> {
-  for (const one of readdirSync(folder, { withFileTypes: true })) {
-    const path = join(folder, one.name);
-    if (one.isDirectory()) yield* files(path);
-    else if (/\.(ts|html)$/.test(one.name) && !/\.spec\.ts$/.test(one.name)) yield path;
+  for (const dirent of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, dirent.name);
+    if (dirent.isDirectory()) yield* files(path);
+    else if (/\.(ts|html)$/.test(dirent.name) && !/\.spec\.ts$/.test(dirent.name)) yield path;
   }
 }
 

@@ -58,7 +58,7 @@ export function sheetName({
 }
 
 export function labelSize(id: string): LabelSize {
-  const size = labelSizes.find((one) => one.id === id);
+  const size = labelSizes.find((each) => each.id === id);
   if (!size) throw new OutOfRange('size', id, allow('allowed.one-of', { ids: labelSizes.map((s) => s.id) }));
   return size;
 }

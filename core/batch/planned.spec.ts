@@ -17,12 +17,12 @@ const potting = {
 const batch = snapshotBatch(potting, library, choice);
 
 test('a litre of each at 2 and a kilogram at 5: the money of all that it takes', () => {
-  const materials = new Set(batch.sheet.components.map((one) => one.material));
+  const materials = new Set(batch.sheet.components.map((component) => component.material));
   const litres = plannedItems(batch).reduce(
-    (sum, one) => sum + (materials.has(one.item) ? one.amount : 0),
+    (sum, each) => sum + (materials.has(each.item) ? each.amount : 0),
     0,
   );
-  const kilograms = batch.sheet.amendments.reduce((sum, one) => sum + one.grams / 1000, 0);
+  const kilograms = batch.sheet.amendments.reduce((sum, each) => sum + each.grams / 1000, 0);
   const cost = costOf(batch, (item) => (materials.has(item) ? 2 : 5))!;
   expect(cost.money).toBeCloseTo(2 * litres + 5 * kilograms, 9);
   expect(cost.unpriced).toBe(0);
@@ -54,11 +54,11 @@ test('a US gallon is 3.785 litres, on the money as well', () => {
 
 test('filled half for now: a step says what fills it up later, and both together fill it', () => {
   const half = snapshotBatch({ ...potting, fillPct: 50 }, library, choice);
-  const step = half.steps.find((one) => one.id === 'top-up')!;
+  const step = half.steps.find((each) => each.id === 'top-up')!;
   const more = 40 * volumeL(vesselKind('pot-11').vessel) - half.sheet.litres;
   expect(more).toBeGreaterThan(0);
   const text = read(step.text, metric).replaceAll('\u00a0', ' ');
   expect(text).toContain('Filled to 50 %');
   expect(text).toContain(`${more.toFixed(1)} L more`);
-  expect(batch.steps.map((one) => one.id)).not.toContain('top-up');
+  expect(batch.steps.map((each) => each.id)).not.toContain('top-up');
 });

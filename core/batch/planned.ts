@@ -8,7 +8,7 @@ export function plannedItems({
   return [
     ...sheet.components.map(({ material, looseLitres }) => ({
       item: material,
-      amount: looseLitres + (oversize?.find((one) => one.material === material)?.litres ?? 0),
+      amount: looseLitres + (oversize?.find((each) => each.material === material)?.litres ?? 0),
     })),
     ...sheet.amendments.map(({ amendment, grams }) => ({ item: amendment, amount: grams / 1000 })),
   ];
@@ -16,7 +16,7 @@ export function plannedItems({
 
 /** So much of one item; 0 where it is not in it. */
 export const plannedOf = (snapshot: BatchSnapshot, item: string): number =>
-  plannedItems(snapshot).find((one) => one.item === item)?.amount ?? 0;
+  plannedItems(snapshot).find((plannedItem) => plannedItem.item === item)?.amount ?? 0;
 
 /**
  * Money of all that a batch takes.

@@ -44,12 +44,12 @@ export function neighboursOf(job: FinderJob, fast: FastEvaluation, parts: ArrayL
       const changed = Array.from(parts);
       changed[i]! += by;
       if (changed[i]! < 0) return [];
-      const there = look(changed);
-      if (!there) return [];
+      const present = look(changed);
+      if (!present) return [];
       const moves = fast.scored
         .map((id, r) => ({
           id,
-          by: there.values[r]! - here.values[r]!,
+          by: present.values[r]! - here.values[r]!,
           width: aims[id]!.high - aims[id]!.low,
         }))
         .reduce((a, b) => (Math.abs(b.by / b.width) > Math.abs(a.by / a.width) ? b : a));
@@ -57,7 +57,7 @@ export function neighboursOf(job: FinderJob, fast: FastEvaluation, parts: ArrayL
         {
           material: material.id,
           by,
-          scoreChange: there.score - here.score,
+          scoreChange: present.score - here.score,
           moves: { id: moves.id, by: moves.by },
         },
       ];
@@ -129,9 +129,9 @@ const TIED_ODDS = 0.1;
 
 /** Best odds first; of those that tie, in the order in which they came. What has no odds yet keeps its place behind. */
 export function rankedByOdds<T extends { odds: number | null }>(list: readonly T[]): T[] {
-  const best = Math.max(...list.map((one) => one.odds ?? 0));
-  const step = (one: T): number =>
-    one.odds === null ? Infinity : Math.floor((best - one.odds) / TIED_ODDS + 1e-9);
+  const best = Math.max(...list.map((each) => each.odds ?? 0));
+  const step = (each: T): number =>
+    each.odds === null ? Infinity : Math.floor((best - each.odds) / TIED_ODDS + 1e-9);
   return [...list].sort((a, b) => {
     const [x, y] = [step(a), step(b)];
     return x === y ? 0 : x - y;

@@ -73,14 +73,14 @@ function naiveScore(j: FinderJob, parts: Uint8Array): Omit<FoundRecipe, 'parts'>
     j.starter.map((p) => ({ amendment: p.amendment, gPerL: (grams * p.parts) / whole }));
   const withStarter = (grams: number) =>
     evaluateMix({ ...base, amendments: [...limed.doses, ...blend(grams)] });
-  const one = withStarter(1);
+  const evaluation = withStarter(1);
   const grams =
     whole > 0
       ? starterDoseGPerL(
           limed.elementsMgPerL.n - limed.drawdownMgNPerL,
-          one.elementsMgPerL.n - limed.elementsMgPerL.n,
+          evaluation.elementsMgPerL.n - limed.elementsMgPerL.n,
           limed.ecSaturatedMSPerCm - limed.harmlessEcMSPerCm,
-          one.ecSaturatedMSPerCm - limed.ecSaturatedMSPerCm,
+          evaluation.ecSaturatedMSPerCm - limed.ecSaturatedMSPerCm,
           aims.n!,
           aims.ecSaturated!,
         )

@@ -205,11 +205,11 @@ export class Search {
     this.counts.tried++;
     let set = 0;
     for (const member of members) set |= 1 << member;
-    const known = this.perSet[set];
+    const existing = this.perSet[set];
     const unusual = fast.unusualCost(members, amounts);
-    if (this.bounded && known) {
+    if (this.bounded && existing) {
       const least = fast.leastScore(members, amounts, unusual);
-      if (least > this.best.worst && least > known.score + 1e-12) {
+      if (least > this.best.worst && least > existing.score + 1e-12) {
         this.counts.provedWorse++;
         return;
       }
@@ -221,7 +221,7 @@ export class Search {
     const { score, met } = fast.looked;
     this.metCounts[met]!++;
     const enters = score <= this.best.worst;
-    if (enters || !known || score <= known.score + 1e-12) {
+    if (enters || !existing || score <= existing.score + 1e-12) {
       const { costPerL } = fast.looked;
       // Looked at in place; only what is kept becomes a thing of its own.
       const { scratch } = this;
@@ -231,7 +231,7 @@ export class Search {
       scratch.parts.fill(0);
       for (let i = 0; i < members.length; i++) scratch.parts[members[i]!] = amounts[i]!;
       const ranks = enters && this.best.wants(scratch);
-      const leads = !known || compareFound(scratch, known) < 0;
+      const leads = !existing || compareFound(scratch, existing) < 0;
       if (ranks || leads) {
         const found = { ...scratch, parts: scratch.parts.slice() };
         if (ranks) this.best.take(found);
@@ -245,10 +245,10 @@ export class Search {
   private noteNearMiss(r: number): void {
     const { fast } = this;
     const beyond = fast.looked.penalties[r]!;
-    const known = this.nearest[r]!;
-    if (known && known.beyond < beyond) return;
+    const existing = this.nearest[r]!;
+    if (existing && existing.beyond < beyond) return;
     const parts = spreadOut(this.members, this.amounts, this.n);
-    this.nearest[r] = nearer(known, { value: fast.looked.values[r]!, beyond, parts });
+    this.nearest[r] = nearer(existing, { value: fast.looked.values[r]!, beyond, parts });
   }
 
   private peatShare(): number {
@@ -286,8 +286,8 @@ function bestOfSets(all: readonly FoundRecipe[]): FoundRecipe[] {
   const sets = new Map<string, FoundRecipe>();
   for (const found of all) {
     const set = found.parts.map((p) => Math.min(p, 1)).join('');
-    const known = sets.get(set);
-    if (!known || compareFound(found, known) < 0) sets.set(set, found);
+    const existing = sets.get(set);
+    if (!existing || compareFound(found, existing) < 0) sets.set(set, found);
   }
   return [...sets.values()].sort(compareFound);
 }

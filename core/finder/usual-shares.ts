@@ -149,7 +149,7 @@ export class UsualShares {
     this.shares = new Float64Array(this.edges.length);
     this.atMost = Float64Array.from(this.edges, (edge) => edge.atMost);
     this.sand = of(isSand);
-    const kinds = [...new Set(shelf.map((m) => m.family).filter((one) => !BASES.includes(one)))];
+    const kinds = [...new Set(shelf.map((m) => m.family).filter((each) => !BASES.includes(each)))];
     this.group = Uint8Array.from(shelf, (m) => kinds.indexOf(m.family) + 1);
     this.groups = new Float64Array(kinds.length + 1);
     this.rooting = stage === 'rooting';

@@ -154,7 +154,7 @@ export function judgeMix(input: MixInput, { loudness = {}, library = null }: Jud
   });
   const raised = new Set(flags.map((f) => f.code));
   const silent = new Set(excludes.flatMap(([said, other]) => (raised.has(said) ? [other] : [])));
-  const told = flags.filter((f) => !silent.has(f.code));
-  told.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
-  return { input, evaluation, readings, flags: told };
+  const result = flags.filter((f) => !silent.has(f.code));
+  result.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
+  return { input, evaluation, readings, flags: result };
 }

@@ -143,11 +143,11 @@ test('a material of one’s own is judged as the starter one that it is a copy o
         ...recipe,
         components: recipe.components.map((c) => ({ ...c, material: own(c.material) })),
       };
-      const told = (one: Recipe, all: typeof library) => {
-        const { readings, flags } = judgeMix(mixInputOf(one, all), { library: all });
+      const result = (each: Recipe, all: typeof library) => {
+        const { readings, flags } = judgeMix(mixInputOf(each, all), { library: all });
         return [readings, flags.map((f) => [f.code, f.severity, f.text])];
       };
-      expect(told(mine, renamed)).toEqual(told(recipe, library));
+      expect(result(mine, renamed)).toEqual(result(recipe, library));
     }),
     { numRuns: 60 },
   );

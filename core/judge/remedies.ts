@@ -58,7 +58,7 @@ function candidates(fix: SingleFix, before: Judgement, library: Library, by: Pre
   if (fix.kind === 'swapMaterial' && forbidden(library.materials.get(fix.to), by)) return [];
   const alone: SingleFix[] = fix.kind === 'addPart' ? moreParts(fix.material, library, by) : [fix];
   const withLime = fix.kind === 'limeToPh' || fix.kind === 'noLime' ? [] : alone;
-  return [...alone, ...withLime.map((one): Fix => ({ kind: 'all', fixes: [one, lime] }))];
+  return [...alone, ...withLime.map((singleFix): Fix => ({ kind: 'all', fixes: [singleFix, lime] }))];
 }
 
 /** All that is too coarse goes through the same screen. */

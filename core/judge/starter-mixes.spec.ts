@@ -60,7 +60,7 @@ describe('links', () => {
     const vessels = [...library.vessels.keys()];
     const also = fc.uniqueArray(
       fc.record({ vessel: fc.constantFrom(...vessels), count, eachL: two(1, 20) }),
-      { maxLength: 4, selector: (one) => one.vessel },
+      { maxLength: 4, selector: (each) => each.vessel },
     );
     const counted = fc
       .record({ sparePct: fc.integer({ min: 0, max: 100 }), also })
@@ -81,7 +81,7 @@ describe('links', () => {
     const any = fc.record(
       {
         ...{ vessel: fc.constantFrom(...vessels), job, fillPct: fc.integer({ min: 10, max: 100 }) },
-        amendments: fc.uniqueArray(dose, { maxLength: 5, selector: (one) => one.amendment }),
+        amendments: fc.uniqueArray(dose, { maxLength: 5, selector: (each) => each.amendment }),
         tinySeed: fc.constant(true),
       },
       { requiredKeys: ['vessel', 'job', 'amendments'], noNullPrototype: true },

@@ -84,16 +84,16 @@ test('its ceiling is where the first of its parts reaches its own', () => {
 });
 
 test('what cannot be is named', () => {
-  const one = { product: amendment('gypsum'), parts: 1 };
-  expect(() => dryBlend({ id: 'x', name: 'x' }, [one], 'weight')).toThrow(
+  const each = { product: amendment('gypsum'), parts: 1 };
+  expect(() => dryBlend({ id: 'x', name: 'x' }, [each], 'weight')).toThrow(
     'parts must be 2 to 12 products, was 1',
   );
-  expect(() => dryBlend({ id: 'x', name: 'x' }, [one, { ...one, parts: 0 }], 'weight')).toThrow('parts.1');
+  expect(() => dryBlend({ id: 'x', name: 'x' }, [each, { ...each, parts: 0 }], 'weight')).toThrow('parts.1');
 });
 
 test('any two of the library make a product that can be kept', () => {
   for (const a of amendments)
-    for (const b of amendments.filter((one) => one !== a)) {
+    for (const b of amendments.filter((each) => each !== a)) {
       const parts = [
         { product: a, parts: 4 },
         { product: b, parts: 1 },

@@ -185,10 +185,10 @@ const heldAt = new WeakMap<Material, Map<number, number>>();
 
 /** Water of a loose material at a suction, remembered: recipes ask for the same few suctions again and again. */
 export function waterOf(material: Material, suctionCm: number): number {
-  let known = heldAt.get(material);
-  if (!known) heldAt.set(material, (known = new Map<number, number>()));
-  let water = known.get(suctionCm);
-  if (water === undefined) known.set(suctionCm, (water = waterAt(retentionOf(material), suctionCm)));
+  let existing = heldAt.get(material);
+  if (!existing) heldAt.set(material, (existing = new Map<number, number>()));
+  let water = existing.get(suctionCm);
+  if (water === undefined) existing.set(suctionCm, (water = waterAt(retentionOf(material), suctionCm)));
   return water;
 }
 
@@ -197,8 +197,8 @@ export function waterOf(material: Material, suctionCm: number): number {
  * @throws RangeError when its points cannot be used
  */
 export function retentionOf(material: Material): RetentionCurve {
-  const known = curves.get(material);
-  if (known) return known;
+  const existing = curves.get(material);
+  if (existing) return existing;
   const fit = fitRetention(
     [
       { suctionCm: 10, water: material.waterAt10Cm },

@@ -22,11 +22,11 @@ const made = new WeakMap<Material, Map<number, Screened>>();
 export function screened(material: Material, apertureMm: number): Screened {
   checkRange('screenedMm', apertureMm, ...limits.screenedMm);
   if (apertureMm >= material.maxParticleMm) return { material, oversizeShare: 0 };
-  let known = made.get(material);
-  if (!known) made.set(material, (known = new Map<number, Screened>()));
-  let one = known.get(apertureMm);
-  if (!one) known.set(apertureMm, (one = screen(material, apertureMm)));
-  return one;
+  let existing = made.get(material);
+  if (!existing) made.set(material, (existing = new Map<number, Screened>()));
+  let each = existing.get(apertureMm);
+  if (!each) existing.set(apertureMm, (each = screen(material, apertureMm)));
+  return each;
 }
 
 function screen(material: Material, apertureMm: number): Screened {

@@ -9,9 +9,10 @@ import { starterMixes } from '#core/recipe/starter-mixes';
 import { library } from '#testing/library';
 
 const fresh = { weeks: 0, celsius: 18 };
-const mixes = [...Object.values(starterMixes), ...approaches.flatMap((one) => Object.values(one.mixes))].map(
-  (recipe) => mixInputOf(recipe, library),
-);
+const mixes = [
+  ...Object.values(starterMixes),
+  ...approaches.flatMap((approach) => Object.values(approach.mixes)),
+].map((recipe) => mixInputOf(recipe, library));
 
 const made = (input: MixInput, age = fresh) => {
   const evaluation = evaluateMix(input);

@@ -122,7 +122,7 @@ export function asMaterial(
     doubt: DOUBT_OF_MIX,
     madeOf: { peat: evaluation.peat, coir: share(coirShareOf), earthy: share(earthyShareOf) },
     ...(feeds.length > 0 && {
-      carries: stillCarried(feeds, age).map((one) => ({ ...one, gPerL: one.gPerL * perLoose })),
+      carries: stillCarried(feeds, age).map((each) => ({ ...each, gPerL: each.gPerL * perLoose })),
     }),
   };
   return materialToRow({ ...row, airEntryCm: airEntryOf(row, waterHeld(loose, NEAR_SATURATION_CM)) });

@@ -34,8 +34,11 @@ test('what is printed holds, what is not stays wide', () => {
 });
 
 test('with its parts told a bag drains as the recipe does', () => {
-  const told = materialFromRow(bagAsMaterial({ ...bag, parts: [4, 2, 1] }));
-  const is = evaluateMix({ ...recipe({}, { vessel: 'pot-9' }), components: [{ material: told, parts: 1 }] });
+  const result = materialFromRow(bagAsMaterial({ ...bag, parts: [4, 2, 1] }));
+  const is = evaluateMix({
+    ...recipe({}, { vessel: 'pot-9' }),
+    components: [{ material: result, parts: 1 }],
+  });
   const was = evaluateMix(
     recipe({ 'peat-fine': 4, 'perlite-coarse': 2, 'vermiculite-medium': 1 }, { vessel: 'pot-9' }),
   );

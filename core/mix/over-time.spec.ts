@@ -243,9 +243,9 @@ describe('"I have this product instead"', () => {
 
   test('lime by lime value; there and back is the same', () => {
     const [a, b] = [amendment('lime-dolomitic'), amendment('eggshell-crushed')];
-    const there = swapAnalysis(a, 4, b, 'lime').gPerL;
-    expect(there).toBeGreaterThan(6);
-    expect(swapAnalysis(b, there, a, 'lime').gPerL).toBeCloseTo(4, 12);
+    const present = swapAnalysis(a, 4, b, 'lime').gPerL;
+    expect(present).toBeGreaterThan(6);
+    expect(swapAnalysis(b, present, a, 'lime').gPerL).toBeCloseTo(4, 12);
     expect(usualBasis(a)).toBe('lime');
     expect(usualBasis(amendment('trace-elements'))).toBeNull();
   });

@@ -47,13 +47,13 @@ test('order of the classes, and splitting one class in two, change nothing', () 
 
 test('shrinkage is never negative, never more than the voids, and does not depend on the batch', () => {
   const size = fc.double({ min: 0.1, max: 20, noNaN: true });
-  const one = fc.record({
+  const arbitrary = fc.record({
     volume: fc.double({ min: 0.1, max: 50, noNaN: true }),
     particleMm: size,
     packingFraction: fc.double({ min: 0.4, max: 0.65, noNaN: true }),
   });
   fc.assert(
-    fc.property(fc.array(one, { minLength: 1, maxLength: 6 }), (grains) => {
+    fc.property(fc.array(arbitrary, { minLength: 1, maxLength: 6 }), (grains) => {
       const s = mixingShrinkage(grains);
       expect(s).toBeGreaterThanOrEqual(0);
       expect(s).toBeLessThan(0.45);

@@ -97,9 +97,9 @@ export function acidityOf(sums: AcidSums, d: number, state: Acidity): void {
 export function acidity(composition: Composition): Acidity {
   const sums: AcidSums = { a: 0, b: 0, c: 0, carbonate: 0, carbonatePh: 0, ph: 0 };
   composition.parts.forEach(({ material }, i) => {
-    const one = acidSumsOf(material);
+    const acidSums = acidSumsOf(material);
     for (const name of Object.keys(sums) as (keyof AcidSums)[])
-      sums[name] += composition.shares[i]! * one[name];
+      sums[name] += composition.shares[i]! * acidSums[name];
   });
   const state = linearAcidity(0, 0);
   acidityOf(sums, composition.densification, state);

@@ -25,8 +25,8 @@ const columns = new WeakMap<Vessel, Column>();
 
 /** Prepared once per vessel object: forty heights, crowded nowhere, exact for polynomials of degree 7 per panel. */
 export function columnOf(vessel: Vessel): Column {
-  const known = columns.get(vessel);
-  if (known) return known;
+  const existing = columns.get(vessel);
+  if (existing) return existing;
   const depth = fillDepthMm(vessel);
   const volume = volumeL(vessel);
   const heightsMm = new Float64Array(PANELS * GAUSS.length);

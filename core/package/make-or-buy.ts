@@ -30,8 +30,8 @@ export function makeOrBuy({ litres, ingredients, doses, labour, outlay, bought }
   checkRange('bought.litres', bought.litres, ...limits.boughtLitres);
   checkRange('bought.price', bought.price, ...limits.money);
   const costMade =
-    ingredients.reduce((sum, one) => sum + one.litres * one.pricePerL, 0) +
-    doses.reduce((sum, one) => sum + (one.grams / 1000) * one.pricePerKg, 0) +
+    ingredients.reduce((sum, each) => sum + each.litres * each.pricePerL, 0) +
+    doses.reduce((sum, each) => sum + (each.grams / 1000) * each.pricePerKg, 0) +
     (labour ? (labour.minutes / 60) * labour.perHour : 0);
   // A bag that is full to rounding is one bag.
   const bags = Math.ceil(litres / bought.litres - 1e-9);

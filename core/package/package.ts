@@ -33,27 +33,27 @@ export interface Opened {
   waterToHydrateLitres: number | null;
 }
 
-function looseLitres(one: Package): number {
-  switch (one.kind) {
+function looseLitres(each: Package): number {
+  switch (each.kind) {
     case 'bag':
-      return checkRange('volume', one.volume, ...limits.packageVolume) * packageUnits[one.unit];
+      return checkRange('volume', each.volume, ...limits.packageVolume) * packageUnits[each.unit];
     case 'bale':
       return (
-        checkRange('volume', one.volume, ...limits.packageVolume) *
-        packageUnits[one.unit] *
-        checkRange('loosening', one.loosening, ...limits.loosening)
+        checkRange('volume', each.volume, ...limits.packageVolume) *
+        packageUnits[each.unit] *
+        checkRange('loosening', each.loosening, ...limits.loosening)
       );
     case 'brick':
       return (
-        checkRange('massKg', one.massKg, ...limits.packageKg) *
-        checkRange('litresPerKg', one.litresPerKg, ...limits.litresPerKg)
+        checkRange('massKg', each.massKg, ...limits.packageKg) *
+        checkRange('litresPerKg', each.litresPerKg, ...limits.litresPerKg)
       );
     case 'bulk':
       return (
-        (checkRange('massKg', one.massKg, ...limits.packageKg) *
+        (checkRange('massKg', each.massKg, ...limits.packageKg) *
           1000 *
-          (1 - checkRange('moisturePctWb', one.moisturePctWb, ...limits.moisturePctWb) / 100)) /
-        checkRange('dryBulkDensityGPerL', one.dryBulkDensityGPerL, ...limits.bulkDensityGPerL)
+          (1 - checkRange('moisturePctWb', each.moisturePctWb, ...limits.moisturePctWb) / 100)) /
+        checkRange('dryBulkDensityGPerL', each.dryBulkDensityGPerL, ...limits.bulkDensityGPerL)
       );
   }
 }
@@ -64,10 +64,10 @@ function looseLitres(one: Package): number {
  * @example openPackage({ kind: 'bag', volume: 5, unit: 'ft3' }).litres // 141.58
  * @throws OutOfRange naming the figure and its range
  */
-export function openPackage(one: Package, screenLossPct = 0, price?: number): Opened {
+export function openPackage(each: Package, screenLossPct = 0, price?: number): Opened {
   checkRange('screenLossPct', screenLossPct, ...limits.screenLossPct);
   if (price !== undefined) checkRange('price', price, ...limits.price);
-  const litres = looseLitres(one);
+  const litres = looseLitres(each);
   const usableLitres = litres * (1 - screenLossPct / 100);
   if (!(usableLitres > 0)) throw new OutOfRange('litres', usableLitres, allow('allowed.above-nothing', none));
   return {
@@ -75,8 +75,8 @@ export function openPackage(one: Package, screenLossPct = 0, price?: number): Op
     usableLitres,
     pricePerL: price === undefined ? null : price / usableLitres,
     waterToHydrateLitres:
-      one.kind === 'brick'
-        ? one.massKg * checkRange('waterLitresPerKg', one.waterLitresPerKg, ...limits.waterLitresPerKg)
+      each.kind === 'brick'
+        ? each.massKg * checkRange('waterLitresPerKg', each.waterLitresPerKg, ...limits.waterLitresPerKg)
         : null,
   };
 }

@@ -57,16 +57,16 @@ export function makeable(
   litres: number,
 ): Makeable {
   if (!(litres > 0)) throw new OutOfRange('litres', litres, allow('allowed.above-nothing', none));
-  const used = wanted.filter((one) => one.perLitre > NOTHING);
+  const used = wanted.filter((each) => each.perLitre > NOTHING);
   const unknown = used.filter(({ item }) => (left.get(item) ?? null) === null).map(({ item }) => item);
   let [most, endsFirst] = [Infinity, null as string | null];
   const short: Makeable['short'] = [];
   for (const { item, perLitre } of used) {
-    const there = left.get(item) ?? null;
-    if (there === null) continue;
-    const makes = Math.max(0, there) / perLitre;
+    const present = left.get(item) ?? null;
+    if (present === null) continue;
+    const makes = Math.max(0, present) / perLitre;
     if (makes < most) [most, endsFirst] = [makes, item];
-    const by = perLitre * litres - Math.max(0, there);
+    const by = perLitre * litres - Math.max(0, present);
     if (by > NOTHING) short.push({ item, by });
   }
   return { litres: unknown.length > 0 || most === Infinity ? null : most, endsFirst, short, unknown };
@@ -94,7 +94,7 @@ export type TubEntry = { kind: 'use'; litres?: number | undefined } | { kind: 'l
 /** Litres left in the tub: the last reading of it, or what was made, less what was filled since. Never below 0. */
 export function tubLeft(madeL: number, entries: readonly TubEntry[]): number {
   const left = entries.reduce(
-    (there, entry) => (entry.kind === 'left' ? entry.litres : there - (entry.litres ?? 0)),
+    (present, entry) => (entry.kind === 'left' ? entry.litres : present - (entry.litres ?? 0)),
     madeL,
   );
   return Math.max(0, left);

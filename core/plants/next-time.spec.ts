@@ -64,17 +64,17 @@ describe('trays of a trial', () => {
   });
 
   test('trays that are alike are called different about once in twenty', () => {
-    let told = 0;
+    let result = 0;
     for (let trial = 0; trial < 1000; trial++) {
       const trays = [0, 1, 2, 3, 4, 5].map((block): TrayCount => {
         let alive = 0;
         for (let cell = 0; cell < 72; cell++) if (uniformAt(5, trial * 6 + block, cell) < 0.7) alive++;
         return { arm: 0, block: block + 1, alive, of: 72 };
       });
-      if (traysDiffer(trays)!.p < 0.05) told++;
+      if (traysDiffer(trays)!.p < 0.05) result++;
     }
     // Within four standard deviations of fifty.
-    expect(Math.abs(told - 50)).toBeLessThan(4 * Math.sqrt(1000 * 0.05 * 0.95));
+    expect(Math.abs(result - 50)).toBeLessThan(4 * Math.sqrt(1000 * 0.05 * 0.95));
   });
 
   test('blocks tell by all ways that they could have stood: six alike are a sign test, and draws come near it', () => {
@@ -170,26 +170,26 @@ describe('next time', () => {
     ...{ today: '2027-03-25', ph: { low: 5.5, high: 6.5 }, ec: { low: 0.5, high: 1.5 } },
     ...{ coldestC: 5, mostDays: 42, firstFeedDays: 40 },
   };
-  const told = (...events: PlantEvent[]): Suspect[] =>
+  const result = (...events: PlantEvent[]): Suspect[] =>
     suspectsOf([{ planting: tray, events: kept(...events), about }]);
 
   test('what the plants tell: signs, readings, losses; what helped has the last word', () => {
     const on = '2027-03-20';
-    expect(told({ kind: 'ph', on, value: 4.9 })).toEqual([{ cause: 'sour', weight: 0.5, plantings: 1 }]);
-    const [first] = told({ kind: 'ph', on, value: 7.4 }, { kind: 'sign', on, sign: 'yellow-veins' });
+    expect(result({ kind: 'ph', on, value: 4.9 })).toEqual([{ cause: 'sour', weight: 0.5, plantings: 1 }]);
+    const [first] = result({ kind: 'ph', on, value: 7.4 }, { kind: 'sign', on, sign: 'yellow-veins' });
     expect(first).toMatchObject({ cause: 'sweet' });
     expect(first!.weight).toBeGreaterThan(0.8);
     expect(
-      told(
+      result(
         { kind: 'ph', on, value: 7.4 },
         { kind: 'sign', on, sign: 'yellow-veins' },
         { kind: 'helped', on, cause: 'sweet', helped: false },
       ).map(({ cause }) => cause),
     ).not.toContain('sweet');
     expect(
-      told({ kind: 'up', on, count: 60 }, { kind: 'lost', on, count: 20, cause: 'damped off' })[0],
+      result({ kind: 'up', on, count: 60 }, { kind: 'lost', on, count: 20, cause: 'damped off' })[0],
     ).toMatchObject({ cause: 'damping' });
-    expect(told({ kind: 'up', on, count: 60 })).toEqual([]);
+    expect(result({ kind: 'up', on, count: 60 })).toEqual([]);
     // Two plantings that tell of one thing weigh twice.
     const events = kept({ kind: 'ph', on, value: 4.9 });
     const record = { planting: tray, events, about };
@@ -206,7 +206,7 @@ describe('next time', () => {
   });
 
   const reading = (recipe: (typeof starterMixes)['potting'], id: string): number =>
-    judgeMix(mixInputOf(recipe, library), { library }).readings.find((one) => one.id === id)!.value;
+    judgeMix(mixInputOf(recipe, library), { library }).readings.find((each) => each.id === id)!.value;
 
   test('a potting mix whose plants were sour gets more lime, and only words for what no mix mends', () => {
     const recipe = { ...starterMixes.potting, lime: { amendment: 'lime-dolomitic', ph: 5.6 } };
@@ -243,7 +243,8 @@ describe('next time', () => {
   });
 
   const wrong = (recipe: (typeof starterMixes)['potting']): number =>
-    judgeMix(mixInputOf(recipe, library), { library }).readings.filter((one) => one.verdict !== 'ok').length;
+    judgeMix(mixInputOf(recipe, library), { library }).readings.filter((each) => each.verdict !== 'ok')
+      .length;
 
   test('at most three, none puts more readings out of their windows, whatever the plants told', () =>
     fc.assert(

@@ -61,8 +61,8 @@ export function suspectsOf(records: readonly PlantRecord[], taught?: Taught, odd
         else own.delete(event.cause);
       }
     for (const [cause, weight] of own) {
-      const known = sums.get(cause) ?? { cause, weight: 0, plantings: 0 };
-      sums.set(cause, { cause, weight: known.weight + weight, plantings: known.plantings + 1 });
+      const existing = sums.get(cause) ?? { cause, weight: 0, plantings: 0 };
+      sums.set(cause, { cause, weight: existing.weight + weight, plantings: existing.plantings + 1 });
     }
   }
   return [...sums.values()].sort((a, b) => b.weight - a.weight);
@@ -167,7 +167,7 @@ export function nextTime(
       if (added && never.includes(added.family)) continue;
       const change = tried(fix, cause, recipe, before, library);
       if (!change) continue;
-      if (!found.some((one) => JSON.stringify(one.fix) === JSON.stringify(fix))) found.push(change);
+      if (!found.some((each) => JSON.stringify(each.fix) === JSON.stringify(fix))) found.push(change);
       break;
     }
   }
@@ -185,7 +185,7 @@ function tried(
     const after = judgeMix(mixInputOf(applyFix(recipe, fix, library), library), { library });
     const changes = changesOf(before, after);
     const moves = (wants[cause] ?? []).some(([id, way]) =>
-      changes.some((one) => one.id === id && (one.to - one.from) * way > 1e-6),
+      changes.some((change) => change.id === id && (change.to - change.from) * way > 1e-6),
     );
     return moves && !makesWorse(before, after) ? { cause, fix, changes } : null;
   } catch (error) {

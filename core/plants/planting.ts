@@ -98,7 +98,7 @@ function inOrder(a: KeptEvent, b: KeptEvent): number {
 export function countsApart(events: readonly KeptEvent[]): { holds: CountOf; earlier: CountOf }[] {
   const counts = standing(events).filter((event): event is CountOf => event.kind === 'count');
   return counts.flatMap((earlier) => {
-    const holds = counts.filter((one) => one.on === earlier.on).at(-1)!;
+    const holds = counts.filter((count) => count.on === earlier.on).at(-1)!;
     return holds.id < earlier.id && holds.alive !== earlier.alive ? [{ holds, earlier }] : [];
   });
 }
@@ -125,7 +125,7 @@ export const UNSEEN = 'not seen';
 
 /** Adds the record up. */
 export function tallyOf({ start, cells, perCell, from }: Planting, events: readonly KeptEvent[]): Tally {
-  const begun = from.length > 0 ? from.reduce((sum, one) => sum + one.plants, 0) : cells * perCell;
+  const begun = from.length > 0 ? from.reduce((sum, each) => sum + each.plants, 0) : cells * perCell;
   let entered: number | null = isCounted(start) ? begun : null;
   const lost = new Map<string, number>();
   let [lostSum, thinned, moved, out] = [0, 0, 0, 0];

@@ -197,23 +197,23 @@ describe('compare results', () => {
   });
 
   test('chance alone is called a difference no oftener than said: 1,000 trials of four mixes that are alike', () => {
-    let told = 0;
+    let result = 0;
     for (let trial = 0; trial < 1000; trial++) {
       const arms = [0, 1, 2, 3].map((a) => {
         let alive = 0;
         for (let cell = 0; cell < 72; cell++) if (uniformAt(11, trial * 4 + a, cell) < 0.8) alive++;
         return { name: `${a}`, alive, of: 72 };
       });
-      if (verdictOf(arms, 'came up').pairs.some((pair) => pair.told)) told++;
+      if (verdictOf(arms, 'came up').pairs.some((pair) => pair.told)) result++;
     }
-    expect(told / 1000).toBeLessThanOrEqual(0.05);
+    expect(result / 1000).toBeLessThanOrEqual(0.05);
   });
 
   test('a trial is laid out in whole blocks, again and again the same, and fairly', () => {
     const trays = layOut(20_270_301, 3, 8);
     expect(trays).toHaveLength(24);
     for (let block = 1; block <= 8; block++) {
-      const of = trays.filter((one) => one.block === block);
+      const of = trays.filter((trialTray) => trialTray.block === block);
       expect(of.map(({ arm }) => arm).sort()).toEqual([0, 1, 2]);
       expect(of.map(({ place }) => place)).toEqual([1, 2, 3]);
     }

@@ -57,9 +57,11 @@ export function traysDiffer(
   trays: readonly TrayCount[],
 ): { chiSquare: number; freedom: number; p: number } | null {
   let [chiSquare, freedom] = [0, 0];
-  for (const arm of new Set(trays.map((one) => one.arm))) {
-    const own = trays.filter((one) => one.arm === arm);
-    const share = own.reduce((sum, one) => sum + one.alive, 0) / own.reduce((sum, one) => sum + one.of, 0);
+  for (const arm of new Set(trays.map((tray) => tray.arm))) {
+    const own = trays.filter((tray) => tray.arm === arm);
+    const share =
+      own.reduce((sum, trayCount) => sum + trayCount.alive, 0) /
+      own.reduce((sum, trayCount) => sum + trayCount.of, 0);
     if (own.length < 2 || !(share > 0 && share < 1)) continue;
     freedom += own.length - 1;
     for (const { alive, of } of own) chiSquare += (alive - of * share) ** 2 / (of * share * (1 - share));
@@ -109,7 +111,7 @@ const DRAWS = 20_000;
  */
 export function blocksTell(trays: readonly TrayCount[], a: number, b: number, seed = 1): number | null {
   const share = ({ alive, of }: TrayCount): number => alive / of;
-  const differences = [...new Set(trays.map((one) => one.block))].flatMap((block) => {
+  const differences = [...new Set(trays.map((tray) => tray.block))].flatMap((block) => {
     const [one, other] = [a, b].map((arm) =>
       trays.find((t) => t.block === block && t.arm === arm && t.of > 0),
     );
@@ -117,7 +119,7 @@ export function blocksTell(trays: readonly TrayCount[], a: number, b: number, se
   });
   const blocks = differences.length;
   if (blocks === 0) return null;
-  const seen = Math.abs(differences.reduce((sum, one) => sum + one, 0)) - 1e-12;
+  const seen = Math.abs(differences.reduce((sum, each) => sum + each, 0)) - 1e-12;
   const exact = blocks <= EXACT_BLOCKS;
   const ways = exact ? 2 ** blocks : DRAWS;
   const stream = streamOf('blocks');

@@ -93,15 +93,15 @@ export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95)
   const share = (i: number): ShareFacts => ({
     ...{ name: arms[i]!.name, pct: 100 * shares[i]!.share, of: arms[i]!.of },
   });
-  const told = pairs.find((pair) => pair.told);
+  const result = pairs.find((pair) => pair.told);
   const worth = shares[best]!.share - shares[last]!.share >= WORTH - 1e-9;
-  const moreEach = told
+  const moreEach = result
     ? null
     : more(shares[best]!.share, shares[last]!.share, Math.min(arms[best]!.of, arms[last]!.of), alpha);
   const says = ((): ArmComparison['says'] => {
-    if (told) {
-      const compared = { what, best: share(told.better), last: share(told.worse) };
-      return say('verdict.better', { ...compared, byChancePerMille: 1000 * told.holm });
+    if (result) {
+      const compared = { what, best: share(result.better), last: share(result.worse) };
+      return say('verdict.better', { ...compared, byChancePerMille: 1000 * result.holm });
     }
     const compared = { what, best: share(best), last: share(last) };
     return worth ? say('verdict.ahead', { ...compared, moreEach }) : say('verdict.alike', compared);

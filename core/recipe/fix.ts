@@ -51,18 +51,18 @@ export function applyFix(recipe: Recipe, fix: Fix, library: Library): Recipe {
       const merged = new Map<string, RecipePart>();
       for (const c of recipe.components) {
         const { screenedMm: _, ...changed } = { ...c, material: fix.to };
-        const one = c.material === fix.from ? changed : c;
-        const there = merged.get(one.material);
-        merged.set(one.material, there ? { ...there, parts: there.parts + one.parts } : one);
+        const each = c.material === fix.from ? changed : c;
+        const present = merged.get(each.material);
+        merged.set(each.material, present ? { ...present, parts: present.parts + each.parts } : each);
       }
       return { ...recipe, components: [...merged.values()] };
     }
     case 'addPart': {
       const { material, parts = 1 } = fix;
-      const there = recipe.components.some((c) => c.material === material);
+      const present = recipe.components.some((c) => c.material === material);
       return {
         ...recipe,
-        components: there
+        components: present
           ? recipe.components.map((c) => (c.material === material ? { ...c, parts: c.parts + parts } : c))
           : [...recipe.components, { material, parts }],
       };
@@ -77,7 +77,7 @@ export function applyFix(recipe: Recipe, fix: Fix, library: Library): Recipe {
     case 'vessel':
       return intoVessel(recipe, fix.vessel, library);
     case 'all':
-      return fix.fixes.reduce<Recipe>((changed, one) => applyFix(changed, one, library), recipe);
+      return fix.fixes.reduce<Recipe>((changed, singleFix) => applyFix(changed, singleFix, library), recipe);
   }
 }
 

@@ -76,7 +76,7 @@ export function fromAmounts(
   of: AmountSetting,
   compaction: number,
 ): RecipeFromAmounts {
-  const loose = amounts.map((one) => looseLitresOf(one, of));
+  const loose = amounts.map((amount) => looseLitresOf(amount, of));
   const least = Math.min(...loose);
   const parts = amounts.map(({ material }, i) => ({
     material: material.id,
@@ -103,8 +103,8 @@ export function asFraction(
     throw new OutOfRange('fraction', fraction, allow('allowed.above-nothing-to', { most: 20 }));
   const base =
     of === null
-      ? others.reduce((sum, one) => sum + one.parts, 0)
-      : (others.find((one) => one.material === of)?.parts ?? 0);
+      ? others.reduce((sum, each) => sum + each.parts, 0)
+      : (others.find((other) => other.material === of)?.parts ?? 0);
   if (!(base > 0)) throw new OutOfRange('of', of ?? 'the rest', allow('allowed.another-part', none));
   return Math.round(fraction * base * 100) / 100;
 }

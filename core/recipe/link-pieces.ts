@@ -45,7 +45,7 @@ export class LinkPieces {
   known<T extends string>(part: LinkPart, all: readonly T[], otherwise: T): T {
     const given = this.get(part);
     if (given === null) return otherwise;
-    const found = all.find((one) => one === given);
+    const found = all.find((each) => each === given);
     if (!found) this.unknown(part, given);
     return found ?? otherwise;
   }
@@ -78,8 +78,8 @@ export class LinkPieces {
     return (this.get(part) ?? '').split(',').filter((piece) => piece.trim() !== '');
   }
 
-  private problem(one: MessageOf<LinkFacts>): void {
-    const { part, given } = one.with;
-    this.wrong.set(`${part} ${'of' in one.with ? one.with.of : ''} ${given}`, one);
+  private problem(messageOf: MessageOf<LinkFacts>): void {
+    const { part, given } = messageOf.with;
+    this.wrong.set(`${part} ${'of' in messageOf.with ? messageOf.with.of : ''} ${given}`, messageOf);
   }
 }

@@ -46,7 +46,9 @@ export function recipeToLink(recipe: Recipe): LinkParams {
     also:
       'litres' in job
         ? null
-        : (job.also ?? []).map((one) => `${one.vessel}:${one.count}:${one.eachL}`).join(',') || null,
+        : (job.also ?? [])
+            .map((alsoFilled) => `${alsoFilled.vessel}:${alsoFilled.count}:${alsoFilled.eachL}`)
+            .join(',') || null,
     fill: recipe.fillPct === undefined ? null : String(recipe.fillPct),
     seed: recipe.tinySeed ? 'tiny' : null,
     for: recipe.crops ?? null,

@@ -48,17 +48,20 @@ export const cropDefaults: Record<CropGroup, AskedWindows> = {
 
 /** The later ones outrank the earlier: an approach, then what the user typed. */
 export function askedTogether(...all: readonly (WindowsAsked | undefined)[]): WindowsAsked {
-  const given = all.filter((one) => one !== undefined);
+  const given = all.filter((windowsAsked) => windowsAsked !== undefined);
   const merged = <K extends string>(
-    of: (one: WindowsAsked) => Partial<Record<K, AskedWindows>>,
+    of: (windowsAsked: WindowsAsked) => Partial<Record<K, AskedWindows>>,
   ): Partial<Record<K, AskedWindows>> => {
     const sum: Partial<Record<K, AskedWindows>> = {};
-    for (const one of given)
-      for (const [key, asked] of Object.entries(of(one)) as [K, AskedWindows][])
+    for (const windowsAsked of given)
+      for (const [key, asked] of Object.entries(of(windowsAsked)) as [K, AskedWindows][])
         sum[key] = { ...sum[key], ...asked };
     return sum;
   };
-  return { stages: merged((one) => one.stages), crops: merged((one) => one.crops) };
+  return {
+    stages: merged((windowsAsked) => windowsAsked.stages),
+    crops: merged((windowsAsked) => windowsAsked.crops),
+  };
 }
 
 /** What is wanted of a recipe; undefined where that is what its stage wants. */

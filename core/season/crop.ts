@@ -82,7 +82,7 @@ const inRange = (name: string, value: number, [low, high]: Range, text: string):
  * @throws OutOfRange naming what cannot be read
  */
 export function stepsFrom(text: string, start: Crop['start']): CropStep[] {
-  const parts = text.split('>').map((one) => one.trim());
+  const parts = text.split('>').map((each) => each.trim());
   if (parts.length > limits.cropSteps[1])
     throw new OutOfRange('path', text, allow('allowed.most-vessels', { most: limits.cropSteps[1] }));
   return parts.map((part, i) => {
@@ -116,10 +116,10 @@ export function emergenceFrom(text: string): Crop['emergence'] {
     .trim()
     .split(/\s+/)
     .filter(Boolean)
-    .map((one): [number, number] => {
-      const [celsius, days] = one.split(':').map(Number) as [number, number];
+    .map((each): [number, number] => {
+      const [celsius, days] = each.split(':').map(Number) as [number, number];
       if (!(celsius >= -5 && celsius <= 45 && days > 0 && days <= 400))
-        throw new OutOfRange('emergence', one, allow('allowed.emergence-pairs', none));
+        throw new OutOfRange('emergence', each, allow('allowed.emergence-pairs', none));
       return [celsius, days];
     });
   if (points.some(([celsius], i) => i > 0 && celsius <= points[i - 1]![0]))
@@ -135,12 +135,12 @@ const TASK = /^(.+?) @ ?(start|plant) ?([+-]\d+)?(?: for (\d+))?$/;
 export function tasksFrom(text: string): CropTask[] {
   return text
     .split(';')
-    .map((one) => one.trim())
+    .map((each) => each.trim())
     .filter(Boolean)
-    .map((one) => {
-      const [, name, from, days = '0', long] = TASK.exec(one) ?? [];
-      if (!name) throw new OutOfRange('tasks', one, allow('allowed.task-form', none));
-      inRange('tasks', Number(days), limits.plantOutDays, one);
+    .map((each) => {
+      const [, name, from, days = '0', long] = TASK.exec(each) ?? [];
+      if (!name) throw new OutOfRange('tasks', each, allow('allowed.task-form', none));
+      inRange('tasks', Number(days), limits.plantOutDays, each);
       return {
         name,
         from: from as CropTask['from'],

@@ -53,9 +53,9 @@ test('counted back and counted forward are the same days', () => {
         const [crop] = planSeason('2027-05-15', [
           {
             ...{ id: 'x', plants: 10, plantOutDays, sparePct: 0, sowings: { count: 1, everyDays: 1 } },
-            steps: weeks.map((one) => ({
+            steps: weeks.map((week) => ({
               vessel: { ...vessel, edgeMm: [50, 50] as [number, number] },
-              ...{ perTray: 20, trayM2: 0.1, weeks: one, lossPct: 0 },
+              ...{ perTray: 20, trayM2: 0.1, weeks: week, lossPct: 0 },
             })),
           },
         ]).crops;

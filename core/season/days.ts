@@ -10,12 +10,12 @@ const FIRST_MONDAY = 4;
 /** Ten years of a season; what is beyond is not worth keeping. */
 const MOST_KNOWN = 4000;
 const numbers = new Map<string, number>();
-const known = new Map<number, string>();
+const existing = new Map<number, string>();
 
 /** Days since 1 January 1970. @throws OutOfRange for a day that does not exist */
 export function dayNumber(day: string, name = 'day'): number {
-  const there = numbers.get(day);
-  if (there !== undefined) return there;
+  const present = numbers.get(day);
+  if (present !== undefined) return present;
   const at = Date.parse(`${day}T00:00:00Z`) / DAY_MS;
   if (!Number.isInteger(at) || dayOf(at) !== day) throw new OutOfRange(name, day, allow('allowed.day', none));
   if (numbers.size > MOST_KNOWN) numbers.clear();
@@ -25,11 +25,11 @@ export function dayNumber(day: string, name = 'day'): number {
 
 /** @example dayOf(0) // '1970-01-01' */
 export function dayOf(number: number): string {
-  let day = known.get(number);
+  let day = existing.get(number);
   if (day === undefined) {
     day = new Date(number * DAY_MS).toISOString().slice(0, 10);
-    if (known.size > MOST_KNOWN) known.clear();
-    known.set(number, day);
+    if (existing.size > MOST_KNOWN) existing.clear();
+    existing.set(number, day);
   }
   return day;
 }

@@ -32,11 +32,11 @@ export function toBuy(
   leftOf: (kind: Demand['kind'], item: string) => number | null,
 ): ToBuy[] {
   const byItem = new Map<string, Demand[]>();
-  for (const one of demands) {
-    const key = `${one.kind}/${one.item}`;
-    const known = byItem.get(key);
-    if (known) known.push(one);
-    else byItem.set(key, [one]);
+  for (const demand of demands) {
+    const key = `${demand.kind}/${demand.item}`;
+    const existing = byItem.get(key);
+    if (existing) existing.push(demand);
+    else byItem.set(key, [demand]);
   }
   const lines = [...byItem.values()].map((all): ToBuy => {
     const { kind, item } = all[0]!;
@@ -71,9 +71,9 @@ export function leftIn(
 ): number | null {
   const name = item.toLowerCase();
   const those = stock.filter(
-    (one) =>
-      one.kind === kind && (kind === 'seed' ? one.item.toLowerCase().startsWith(name) : one.item === item),
+    (each) =>
+      each.kind === kind && (kind === 'seed' ? each.item.toLowerCase().startsWith(name) : each.item === item),
   );
-  const told = those.flatMap(({ left }) => (left === null ? [] : [left]));
-  return told.length > 0 ? told.reduce((sum, left) => sum + left, 0) : null;
+  const result = those.flatMap(({ left }) => (left === null ? [] : [left]));
+  return result.length > 0 ? result.reduce((sum, left) => sum + left, 0) : null;
 }

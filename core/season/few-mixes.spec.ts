@@ -15,13 +15,13 @@ const job = (stage: Stage, vessel: string, shelf: readonly string[]): FinderJob 
 const shelf = ['peat-fine', 'peat-medium', 'perlite-coarse', 'vermiculite-medium', 'bark-pine'];
 
 test('every recipe is looked at, and a case alone finds what the finder finds', () => {
-  const one = job('seedling', 'pot-9', shelf);
-  const few = new FewMixes([one]);
+  const finderJob = job('seedling', 'pot-9', shelf);
+  const few = new FewMixes([finderJob]);
   let steps = 0;
   while (!few.step(100)) steps++;
   expect(steps).toBeGreaterThan(1);
   const found = few.result();
-  const { fast, limits } = fastAndLimits(one);
+  const { fast, limits } = fastAndLimits(finderJob);
   const best = searchAll(fast, limits, 1).best[0]!;
   expect(found.chosen).toHaveLength(1);
   expect(found.chosen[0]!.scores[0]).toBeCloseTo(best.score, 9);

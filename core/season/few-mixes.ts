@@ -121,8 +121,8 @@ export class FewMixes {
     });
     if (mask === 0) return;
     const base: Base = { parts, mask, scores };
-    const known = this.byMask.get(mask);
-    const better = !known || totalOf(base) < totalOf(known);
+    const existing = this.byMask.get(mask);
+    const better = !existing || totalOf(base) < totalOf(existing);
     const leads = scores.some((score, c) => score < (this.byCase[c]?.scores[c] ?? Infinity));
     if (!better && !leads) return;
     base.parts = parts.slice();
@@ -137,9 +137,9 @@ export class FewMixes {
     const can = bases.reduce((all, { mask }) => all | mask, 0);
     const impossible = this.jobs.flatMap((_, c) => (can & (1 << c) ? [] : [c]));
     const chosen = can === 0 ? [] : fewestCovering(bases, can);
-    const candidates = [...bases, ...this.byCase.flatMap((one) => one ?? [])];
+    const candidates = [...bases, ...this.byCase.flatMap((each) => each ?? [])];
     const further: Further[] = [];
-    const now = this.jobs.map((_, c) => Math.min(...chosen.map((one) => one.scores[c]!)));
+    const now = this.jobs.map((_, c) => Math.min(...chosen.map((each) => each.scores[c]!)));
     while (further.length < FURTHER) {
       const best = candidates
         .map((base) => ({
@@ -184,14 +184,14 @@ function countOf(n: number, total: number, most: number): number {
  */
 export function fewestCovering(bases: readonly Base[], whole: number): Base[] {
   const largest = bases.filter(
-    (one) =>
-      !bases.some((other) => other !== one && other.mask !== one.mask && (one.mask & ~other.mask) === 0),
+    (base) =>
+      !bases.some((other) => other !== base && other.mask !== base.mask && (base.mask & ~other.mask) === 0),
   );
   let best: { chosen: Base[]; score: number } | null = null;
   const look = (chosen: Base[], covered: number, left: number): void => {
     if ((covered & whole) === whole) {
       const score = chosen[0]!.scores.reduce((sum, _, c) => {
-        const least = Math.min(...chosen.map((one) => one.scores[c]!));
+        const least = Math.min(...chosen.map((base) => base.scores[c]!));
         return least === Infinity ? sum : sum + least;
       }, 0);
       if (!best || score < best.score) best = { chosen: [...chosen], score };
@@ -200,7 +200,7 @@ export function fewestCovering(bases: readonly Base[], whole: number): Base[] {
     if (left === 0) return;
     const missing = whole & ~covered;
     const bit = missing & -missing;
-    for (const one of largest) if (one.mask & bit) look([...chosen, one], covered | one.mask, left - 1);
+    for (const base of largest) if (base.mask & bit) look([...chosen, base], covered | base.mask, left - 1);
   };
   for (let size = 1; best === null; size++) look([], 0, size);
   return (best as { chosen: Base[] }).chosen;

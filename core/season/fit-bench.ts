@@ -141,13 +141,13 @@ interface Relief {
  */
 function bestOfEach(reliefs: readonly Relief[]): Relief[] {
   const best = new Map<number, Relief>();
-  for (const one of reliefs) {
-    const known = best.get(one.i);
-    if (!known) best.set(one.i, { ...one });
-    else if (one.relief > known.relief) {
+  for (const relief of reliefs) {
+    const existing = best.get(relief.i);
+    if (!existing) best.set(relief.i, { ...relief });
+    else if (relief.relief > existing.relief) {
       // The first is the cheapest by the square metre.
-      known.plantDays = (known.plantDays / known.relief) * one.relief;
-      known.relief = one.relief;
+      existing.plantDays = (existing.plantDays / existing.relief) * relief.relief;
+      existing.relief = relief.relief;
     }
   }
   return [...best.values()].sort((a, b) => a.plantDays / a.relief - b.plantDays / b.relief);

@@ -14,8 +14,8 @@ export interface RunStep {
  */
 export function forward(from: string, weeks: readonly number[]): { steps: RunStep[]; readyOn: string } {
   let day = from;
-  const steps = weeks.map((one, i) => {
-    const to = daysAfter(day, Math.round(7 * checkRange(`weeks.${i}`, one, ...limits.stepWeeks)));
+  const steps = weeks.map((week, i) => {
+    const to = daysAfter(day, Math.round(7 * checkRange(`weeks.${i}`, week, ...limits.stepWeeks)));
     const step = { from: day, to };
     day = to;
     return step;

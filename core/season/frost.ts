@@ -20,7 +20,7 @@ const Z90 = 1.2815515655446004;
  * @throws OutOfRange for days that do not exist or do not follow each other
  */
 export function frostChance({ early, usual, late }: FrostDates, day: string): number {
-  const [e, u, l] = [early, usual, late].map((one) => dayNumber(one)) as [number, number, number];
+  const [e, u, l] = [early, usual, late].map((each) => dayNumber(each)) as [number, number, number];
   if (!(e < u && u < l))
     throw new OutOfRange(
       'early, usual, late',

@@ -63,8 +63,8 @@ test('no need is lost, none is made too late, and fewer days would not do', () =
         const days = mixingDays(needs, () => rest, dayOf(19_000));
         expect(days.reduce((sum, d) => sum + d.litres, 0)).toBe(uses.length);
         for (const day of days)
-          for (const one of day.needs) {
-            const wait = dayNumber(one.on) - dayNumber(day.on);
+          for (const mixNeed of day.needs) {
+            const wait = dayNumber(mixNeed.on) - dayNumber(day.on);
             expect(wait).toBeGreaterThanOrEqual(least);
             expect(wait).toBeLessThanOrEqual(rest.usual + 7);
           }
@@ -122,8 +122,8 @@ test('what must be bought, by when: trays come back, mix does not, and what nobo
 function byTrying(items: readonly FitItem[], benchM2: number): number | null {
   let best: number | null = null;
   const loads = new Map<number, number>();
-  const add = (one: ReadonlyMap<number, number>, sign: number): void =>
-    one.forEach((m2, week) => loads.set(week, (loads.get(week) ?? 0) + sign * m2));
+  const add = (readonlyMap: ReadonlyMap<number, number>, sign: number): void =>
+    readonlyMap.forEach((m2, week) => loads.set(week, (loads.get(week) ?? 0) + sign * m2));
   const from = (i: number, cost: number): void => {
     if (i === items.length) {
       if ([...loads.values()].every((m2) => m2 <= benchM2 + 1e-9) && (best === null || cost < best))
@@ -174,7 +174,7 @@ test('the bench is fitted by the fewest plant-days: as many as trying everything
       const moved = new Map(fit.moves.map(({ option }) => [option.loads, option]));
       expect(moved.size).toBe(fit.moves.length);
       for (const item of items) {
-        const option = item.options.find((one) => moved.has(one.loads));
+        const option = item.options.find((each) => moved.has(each.loads));
         for (const [week, m2] of option?.loads ?? item.loads) sums.set(week, (sums.get(week) ?? 0) + m2);
       }
       for (const m2 of sums.values()) expect(m2).toBeLessThanOrEqual(benchM2 + 1e-9);
@@ -209,14 +209,14 @@ test('a season over its bench comes under it within what its crops allow, blocks
     }
   }
   // Moved so, the counting back says the same.
-  const shifted = lines.map((one) => ({
-    ...one,
-    shifts: Array.from({ length: one.count }, (_, k) => {
-      const move = fit.moves.find((m) => m.line === one.id && m.sowing === k + 1)?.option.move;
+  const shifted = lines.map((seasonLine) => ({
+    ...seasonLine,
+    shifts: Array.from({ length: seasonLine.count }, (_, k) => {
+      const move = fit.moves.find((m) => m.line === seasonLine.id && m.sowing === k + 1)?.option.move;
       return move && 'days' in move ? move.days : 0;
     }),
-    ...(fit.moves.some((m) => m.line === one.id && 'vessel' in m.option.move) && {
-      steps: crops.get(one.crop)!.steps.map((s, i) => (i === 0 ? { ...s, vessel: 'block-40' } : s)),
+    ...(fit.moves.some((m) => m.line === seasonLine.id && 'vessel' in m.option.move) && {
+      steps: crops.get(seasonLine.crop)!.steps.map((s, i) => (i === 0 ? { ...s, vessel: 'block-40' } : s)),
     }),
   }));
   const again = seasonOf(someSettings, shifted, crops, library.vessels);

@@ -88,12 +88,12 @@ export function mixingDays(
   const byMix = new Map<string, MixNeed[]>();
   for (const need of needs) {
     if (need.litres <= 0) continue;
-    const known = byMix.get(need.mix);
-    if (known) known.push(need);
+    const existing = byMix.get(need.mix);
+    if (existing) existing.push(need);
     else byMix.set(need.mix, [need]);
   }
   const now = dayNumber(today, 'today');
-  const weather = new Map(forecast.map((one) => [dayNumber(one.day), one]));
+  const weather = new Map(forecast.map((dayForecast) => [dayNumber(dayForecast.day), dayForecast]));
   const days: MixingDay[] = [];
   for (const [mix, all] of byMix) {
     const rest = restOf(mix);
@@ -132,13 +132,13 @@ function fairDay(
   to: number,
   weather: ReadonlyMap<number, DayForecast>,
 ): { on: number; said: MixingDay['weather'] } {
-  const there = weather.get(wanted);
-  if (!there) return { on: wanted, said: null };
-  if (isFair(there)) return { on: wanted, said: 'fair' };
+  const present = weather.get(wanted);
+  if (!present) return { on: wanted, said: null };
+  if (isFair(present)) return { on: wanted, said: 'fair' };
   for (let away = 1; away <= Math.max(wanted - from, to - wanted); away++)
     for (const day of [wanted - away, wanted + away]) {
-      const one = day >= from && day <= to ? weather.get(day) : undefined;
-      if (one && isFair(one)) return { on: day, said: 'moved' };
+      const dayForecast = day >= from && day <= to ? weather.get(day) : undefined;
+      if (dayForecast && isFair(dayForecast)) return { on: day, said: 'moved' };
     }
   return { on: wanted, said: 'foul' };
 }

@@ -88,29 +88,34 @@ export function needsOf(
   const needs: MixNeed[] = [];
   const demands: Demand[] = [];
   for (const { line, crop, sowing, steps } of sowings)
-    steps.forEach((one, i) => {
-      if (one.from < today || (i === 0 && begun(line.id, sowing))) return;
-      const mix = keyOf(one.step);
-      if (one.mixL > 0 && !made(line.id, sowing, i))
-        needs.push({ mix, on: one.from, litres: one.mixL, line: line.id, sowing, step: i });
-      if (one.kind.vessel.shape !== 'block')
+    steps.forEach((seasonStep, i) => {
+      if (seasonStep.from < today || (i === 0 && begun(line.id, sowing))) return;
+      const mix = keyOf(seasonStep.step);
+      if (seasonStep.mixL > 0 && !made(line.id, sowing, i))
+        needs.push({ mix, on: seasonStep.from, litres: seasonStep.mixL, line: line.id, sowing, step: i });
+      if (seasonStep.kind.vessel.shape !== 'block')
         demands.push({
           kind: 'vessel',
-          item: one.kind.id,
-          amount: vesselsOfStep(one),
-          on: one.from,
+          item: seasonStep.kind.id,
+          amount: vesselsOfStep(seasonStep),
+          on: seasonStep.from,
           // Trays come back; a single pot goes with its plant.
-          backOn: one.kind.perTray > 1 ? one.to : null,
+          backOn: seasonStep.kind.perTray > 1 ? seasonStep.to : null,
         });
-      if (one.cover.with === 'vermiculite' || one.cover.with === 'sand')
+      if (seasonStep.cover.with === 'vermiculite' || seasonStep.cover.with === 'sand')
         demands.push({
           kind: 'material',
-          item: COVERING[one.cover.with],
-          amount: one.cover.litres,
-          on: one.from,
+          item: COVERING[seasonStep.cover.with],
+          amount: seasonStep.cover.litres,
+          on: seasonStep.from,
         });
       if (i === 0 && crop.start === 'sow')
-        demands.push({ kind: 'seed', item: crop.name, amount: one.cells * crop.perCell, on: one.from });
+        demands.push({
+          kind: 'seed',
+          item: crop.name,
+          amount: seasonStep.cells * crop.perCell,
+          on: seasonStep.from,
+        });
     });
   const rests = new Map([...mixes].map(([key, { recipe }]) => [key, mixRestOf(recipe, library)]));
   const days = mixingDays(needs, (mix) => rests.get(mix)!, today, forecast);
@@ -122,5 +127,5 @@ export function needsOf(
         ...{ item, amount: perLitre * day.litres, on: day.on },
       });
   }
-  return { mixes, days, demands: demands.filter((one) => one.amount > 0) };
+  return { mixes, days, demands: demands.filter((demand) => demand.amount > 0) };
 }

@@ -86,7 +86,7 @@ test('forward again it comes to the planting day; no plant is lost between steps
       fc.integer({ min: 1, max: 5000 }),
       fc.integer({ min: -90, max: 120 }),
       (given, plants, plantOutDays) => {
-        const made = crop({ plants, plantOutDays, steps: given.map((one) => step(one)) });
+        const made = crop({ plants, plantOutDays, steps: given.map((each) => step(each)) });
         const { crops, weeks } = planSeason('2027-04-20', [made], 5);
         const [one] = crops;
         let day = one!.steps[0]!.from;

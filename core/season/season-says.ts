@@ -40,7 +40,7 @@ export function seasonSays(
   begun: (line: number, sowing: number) => boolean,
 ): SeasonSays[] {
   const says: SeasonSays[] = [];
-  const told = new Set<string>();
+  const result = new Set<string>();
   for (const sowing of sowings) {
     const { line, crop, plantOn, steps, seed } = sowing;
     const say = (
@@ -50,8 +50,8 @@ export function seasonSays(
       moveDays?: number,
     ): void => {
       const key = `${line.id} ${code}`;
-      if (told.has(key)) return;
-      told.add(key);
+      if (result.has(key)) return;
+      result.add(key);
       const about = { code, severity, line: line.id, sowing: sowing.sowing };
       says.push({ ...about, text: text(), ...(moveDays !== undefined && { moveDays }) });
     };

@@ -20,7 +20,7 @@ import { library } from '#testing/library';
 const season = (...lines: Parameters<typeof aLine>[0][]) =>
   seasonOf(
     settings,
-    lines.map((one, i) => aLine({ id: i + 1, ...one })),
+    lines.map((line, i) => aLine({ id: i + 1, ...line })),
     crops,
     library.vessels,
   );
@@ -93,23 +93,23 @@ test('the cover is part of the sum: by its depth over the tops of all cells', ()
 });
 
 test('it speaks of what is too early, of frost, of cold nights, of old seed and of seed by habit', () => {
-  const told = (line: Parameters<typeof aLine>[0], today = '2026-12-01') =>
+  const result = (line: Parameters<typeof aLine>[0], today = '2026-12-01') =>
     seasonSays(season(line).sowings, settings, today, () => false);
   const path = stepsFrom('cell-72 20w 5%', 'sow');
-  expect(told({ crop: 'tomato', steps: path }).map((s) => s.code)).toContain('too-long');
-  expect(told({ crop: 'tomato', steps: [{ ...path[0]!, mostWeeks: 20 }] }).map((s) => s.code)).toEqual([
+  expect(result({ crop: 'tomato', steps: path }).map((s) => s.code)).toContain('too-long');
+  expect(result({ crop: 'tomato', steps: [{ ...path[0]!, mostWeeks: 20 }] }).map((s) => s.code)).toEqual([
     'per-cell',
   ]);
-  const frost = told({ crop: 'tomato', plantOn: '2027-05-06' })[0]!;
+  const frost = result({ crop: 'tomato', plantOn: '2027-05-06' })[0]!;
   expect(frost).toMatchObject({ code: 'frost', severity: 'warn', moveDays: 14 });
   expect(read(frost.text, metric)).toContain('5 years of 10');
-  expect(told({ crop: 'cabbage', plantOn: '2027-04-10' }).map((s) => s.code)).toEqual(['per-cell']);
-  const old = told({ crop: 'onion', seedTest: { came: 10, of: 20 } });
+  expect(result({ crop: 'cabbage', plantOn: '2027-04-10' }).map((s) => s.code)).toEqual(['per-cell']);
+  const old = result({ crop: 'onion', seedTest: { came: 10, of: 20 } });
   expect(old.map((s) => s.code)).toEqual(['old-seed']);
   // 0.7 × 0.9 = 0.63 of one seed: 37 % empty.
-  const thin = told({ crop: 'tomato', germination: 0.7, seedYear: 2025 });
+  const thin = result({ crop: 'tomato', germination: 0.7, seedYear: 2025 });
   expect(read(thin.find((s) => s.code === 'per-cell')!.text, metric)).toContain('leaves 37\u00a0% empty');
-  const late = told({ crop: 'tomato' }, '2027-04-10')[0]!;
+  const late = result({ crop: 'tomato' }, '2027-04-10')[0]!;
   expect(late).toMatchObject({ code: 'late', moveDays: 10 });
   expect(read(late.text, metric)).toContain('on 29 May 2027');
 });

@@ -113,15 +113,15 @@ export function lineSeason(
     const { sowings, byWeek } = planCrop(dayNumber(settings.frost.usual, 'lastFrost'), planned);
     const spill = 1 + settings.spillPct / 100;
     // The same for all sowings of a line.
-    const shared = sowings[0]!.steps.map((one, i) =>
-      sharedOf(one, path[i]!, kinds[i]!, i === 0 ? crop : null, spill),
+    const shared = sowings[0]!.steps.map((stepPlan, i) =>
+      sharedOf(stepPlan, path[i]!, kinds[i]!, i === 0 ? crop : null, spill),
     );
     const whole = sowings.map(({ sowing, plantOn, steps }): SeasonSowing => ({
       ...{ line, crop, sowing, plantOn, seed },
-      steps: steps.map((one, i): SeasonStep => {
+      steps: steps.map((stepPlan, i): SeasonStep => {
         // Written out: spreading so many objects would cost more than all the counting.
         const { step, kind, mixL, cover } = shared[i]!;
-        const { from, to, plants, cells, trays, litres, benchM2, tooLongWeeks } = one;
+        const { from, to, plants, cells, trays, litres, benchM2, tooLongWeeks } = stepPlan;
         return { from, to, plants, cells, trays, litres, benchM2, tooLongWeeks, step, kind, mixL, cover };
       }),
     }));
@@ -137,7 +137,7 @@ export function seasonOfLines(
   { benches }: Pick<SeasonSettings, 'benches'>,
   counted: readonly LineSeason[],
 ): Season & { missing: { line: SeasonLine; why: string }[] } {
-  const benchM2 = benches.length > 0 ? benches.reduce((sum, one) => sum + one.m2, 0) : null;
+  const benchM2 = benches.length > 0 ? benches.reduce((sum, bench) => sum + bench.m2, 0) : null;
   return {
     sowings: counted.flatMap(({ sowings }) => sowings),
     weeks: weeksOf(counted, benchM2 ?? undefined),
@@ -164,10 +164,16 @@ export const seasonOf = (
 type Shared = Pick<SeasonStep, 'step' | 'kind' | 'mixL' | 'cover'>;
 
 /** @param sown the crop, for its first step; null for the others */
-function sharedOf(one: StepPlan, step: CropStep, kind: VesselKind, sown: Crop | null, spill: number): Shared {
+function sharedOf(
+  stepPlan: StepPlan,
+  step: CropStep,
+  kind: VesselKind,
+  sown: Crop | null,
+  spill: number,
+): Shared {
   const coverMm = sown?.start === 'sow' && sown.cover !== 'none' ? sown.coverMm : 0;
-  const coverL = (one.trays * kind.perTray * topAreaMm2(kind.vessel) * coverMm) / 1e6;
-  const filled = kind.ownMix ? 0 : one.litres;
+  const coverL = (stepPlan.trays * kind.perTray * topAreaMm2(kind.vessel) * coverMm) / 1e6;
+  const filled = kind.ownMix ? 0 : stepPlan.litres;
   const own = sown?.cover === 'mix' ? coverL : 0;
   return { step, kind, mixL: (filled + own) * spill, cover: { with: sown?.cover ?? 'none', litres: coverL } };
 }

@@ -15,14 +15,14 @@ export function sourSays(
   kept: ReadonlyMap<number, KeptMix>,
   way: string | null,
 ): SeasonSays[] {
-  const told = new Set<number>();
+  const result = new Set<number>();
   return sowings.flatMap(({ line, crop, sowing, steps }): SeasonSays[] => {
-    if (!crop.acid || told.has(line.id)) return [];
+    if (!crop.acid || result.has(line.id)) return [];
     const limed = steps
       .map(({ step }) => mixOf(step, kept, way))
       .find(({ recipe: { lime } }) => lime !== null && lime.ph > SOUR.high);
     if (!limed) return [];
-    told.add(line.id);
+    result.add(line.id);
     return [
       {
         ...{ code: 'wants-sour', severity: 'warn', line: line.id, sowing },

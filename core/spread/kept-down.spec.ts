@@ -16,7 +16,7 @@ test.each(
     return;
   }
   // Each test lifts further; together they get there.
-  const steps = [sampled.allInside, ...said.map((one) => one.lifted)];
+  const steps = [sampled.allInside, ...said.map((each) => each.lifted)];
   expect(steps).toEqual([...steps].sort((a, b) => a - b));
   expect(steps.at(-1)).toBeGreaterThanOrEqual(GOOD_ODDS);
 });

@@ -12,7 +12,7 @@ import { recipe } from '#testing/recipe';
 const pot = vesselKind('pot-9').vessel;
 const compost = material('compost');
 const figure = (tests: LotTest[], of: string, book = compost) =>
-  learnMaterial(book, tests).figures.find((one) => one.figure === of)!;
+  learnMaterial(book, tests).figures.find((learned) => learned.figure === of)!;
 
 test('nothing tested, nothing moved', () => {
   expect(learnMaterial(compost, [])).toEqual({ material: compost, figures: [] });
@@ -78,10 +78,10 @@ test('the order of the tests does not matter', () => {
     { test: 'screen', mm: 6, overPct: 20, largestMm: 12 },
     { test: 'drain', vessel: pot, drainedMl: 60 },
   ];
-  const one = learnMaterial(compost, tests).material;
+  const each = learnMaterial(compost, tests).material;
   const other = learnMaterial(compost, [...tests].reverse()).material;
   for (const key of ['ph', 'dryBulkDensityGPerL', 'particleMm', 'waterAt10Cm', 'cohesion'] as const)
-    expect(other[key]).toBeCloseTo(one[key], 9);
+    expect(other[key]).toBeCloseTo(each[key], 9);
 });
 
 test('block falls as the bench has them', () => {
@@ -106,13 +106,13 @@ test('a tested material has a narrower band than the book, in a mix', () => {
 });
 
 test('every starter material can be learned of and stays possible', () => {
-  for (const one of materials) {
+  for (const each of materials) {
     const tests: LotTest[] = [
       { test: 'drain', vessel: pot, drainedMl: 40 },
       { test: 'ec', ec: 0.4, method: 'oneToFive' },
       { test: 'ph', ph: 6.4, method: 'oneToFive' },
     ];
-    const { material: learned } = learnMaterial(one, tests);
+    const { material: learned } = learnMaterial(each, tests);
     expect(learned.waterAt10Cm).toBeLessThanOrEqual(learned.totalPorosity);
     expect(learned.sure!.phUnits).toBeLessThan(1);
   }
@@ -128,6 +128,6 @@ test.each<[LotTest, string]>([
     'phAfter must be above',
   ],
   [{ test: 'falls', falls: -1 }, 'falls must be'],
-])('a reading that cannot be is named (%#)', (one, message) => {
-  expect(() => learnMaterial(compost, [one])).toThrow(message);
+])('a reading that cannot be is named (%#)', (lotTest, message) => {
+  expect(() => learnMaterial(compost, [lotTest])).toThrow(message);
 });

@@ -113,7 +113,7 @@ const lessons: {
   weigh: (weighed, m, book, took) => {
     const dryGPerL = ({ litres, kg }: { litres: number; kg: number }): number =>
       (1000 * kg * (1 - m.moistureWetBasis)) / litres;
-    const found = weighed.map((one) => ({ value: dryGPerL(one), sd: TEST.density * dryGPerL(one) }));
+    const found = weighed.map((each) => ({ value: dryGPerL(each), sd: TEST.density * dryGPerL(each) }));
     const density = took('density', relative(book.dryBulkDensityGPerL, BOOK.density), found, 'density');
     return {
       ...m,
@@ -123,7 +123,7 @@ const lessons: {
 
   /** Bits are spread over the logarithm of their size from the largest down, the usual size in the middle. */
   screen: (sieved, m, book, took) => {
-    const largest = Math.max(...sieved.map((one) => one.largestMm));
+    const largest = Math.max(...sieved.map((each) => each.largestMm));
     const found = sieved.map(({ mm, overPct, largestMm }) => {
       const spread = Math.log(largestMm / mm) / (2 * Math.max(0.01, overPct / 100));
       const value = largestMm * Math.exp(-Math.max(0.05, spread));
@@ -138,11 +138,11 @@ const lessons: {
     const air = ({ vessel, drainedMl }: { vessel: Vessel; drainedMl: number }): number =>
       drainedMl / 1000 / columnOf(vessel).volumeL;
     const vessel = drained.at(-1)!.vessel;
-    const found = drained.map((one) => {
-      const value = logPoresOf(m, one.vessel, air(one));
+    const found = drained.map((each) => {
+      const value = logPoresOf(m, each.vessel, air(each));
       const slope =
-        (airIn(withPores(m, Math.exp(value + 0.1)), one.vessel) -
-          airIn(withPores(m, Math.exp(value - 0.1)), one.vessel)) /
+        (airIn(withPores(m, Math.exp(value + 0.1)), each.vessel) -
+          airIn(withPores(m, Math.exp(value - 0.1)), each.vessel)) /
         0.2;
       return { value, sd: TEST.airPct / 100 / Math.max(0.02, slope) };
     });
@@ -215,7 +215,7 @@ export function learnMaterial(book: Material, tests: readonly LotTest[]): Learni
     return now.mean;
   };
   const teach = <Id extends LotTestId>(id: Id, m: Material): Material => {
-    const done = tests.filter((one): one is Extract<LotTest, { test: Id }> => one.test === id);
+    const done = tests.filter((lotTest): lotTest is Extract<LotTest, { test: Id }> => lotTest.test === id);
     return done.length > 0 ? lessons[id](done, m, book, took) : m;
   };
   const m = order.reduce((so, id) => teach(id, so), book);

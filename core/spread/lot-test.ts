@@ -25,51 +25,55 @@ export type LotTest =
 export type LotTestId = LotTest['test'];
 
 /** @throws OutOfRange for a reading that cannot be */
-export function checkTest(one: LotTest): void {
-  switch (one.test) {
+export function checkTest(lotTest: LotTest): void {
+  switch (lotTest.test) {
     case 'weigh':
-      checkRange('litres', one.litres, ...limits.measureLitres);
-      checkRange('kg', one.kg, ...limits.packageKg);
+      checkRange('litres', lotTest.litres, ...limits.measureLitres);
+      checkRange('kg', lotTest.kg, ...limits.packageKg);
       return;
     case 'dry':
-      checkRange('wetG', one.wetG, ...limits.sampleG);
-      if (!(one.dryG > 0 && one.dryG <= one.wetG))
-        throw new OutOfRange('dryG', one.dryG, allow('allowed.dry-of-wet', { grams: one.wetG }));
+      checkRange('wetG', lotTest.wetG, ...limits.sampleG);
+      if (!(lotTest.dryG > 0 && lotTest.dryG <= lotTest.wetG))
+        throw new OutOfRange('dryG', lotTest.dryG, allow('allowed.dry-of-wet', { grams: lotTest.wetG }));
       return;
     case 'drain': {
-      const most = 900 * columnOf(one.vessel).volumeL;
-      if (!(one.drainedMl >= 0 && one.drainedMl <= most))
+      const most = 900 * columnOf(lotTest.vessel).volumeL;
+      if (!(lotTest.drainedMl >= 0 && lotTest.drainedMl <= most))
         throw new OutOfRange(
           'drainedMl',
-          one.drainedMl,
+          lotTest.drainedMl,
           allow('allowed.nine-tenths-of-vessel', { litres: most / 1000 }),
         );
       return;
     }
     case 'ph':
-      checkRange('ph', one.ph, ...limits.measuredPh);
+      checkRange('ph', lotTest.ph, ...limits.measuredPh);
       return;
     case 'ec':
-      checkRange('ec', one.ec, ...limits.measuredEcMSPerCm);
+      checkRange('ec', lotTest.ec, ...limits.measuredEcMSPerCm);
       return;
     case 'jar':
-      checkRange('gPerL', one.gPerL, ...limits.doseGPerL);
-      checkRange('phBefore', one.phBefore, ...limits.measuredPh);
-      checkRange('phAfter', one.phAfter, ...limits.measuredPh);
-      if (!(one.phAfter > one.phBefore + 0.05))
+      checkRange('gPerL', lotTest.gPerL, ...limits.doseGPerL);
+      checkRange('phBefore', lotTest.phBefore, ...limits.measuredPh);
+      checkRange('phAfter', lotTest.phAfter, ...limits.measuredPh);
+      if (!(lotTest.phAfter > lotTest.phBefore + 0.05))
         throw new OutOfRange(
           'phAfter',
-          one.phAfter,
-          allow('allowed.above-before-lime', { ph: one.phBefore }),
+          lotTest.phAfter,
+          allow('allowed.above-before-lime', { ph: lotTest.phBefore }),
         );
       return;
     case 'screen':
-      checkRange('mm', one.mm, ...limits.screenedMm);
-      checkRange('overPct', one.overPct, ...limits.pctOfParts);
-      if (!(one.largestMm >= one.mm))
-        throw new OutOfRange('largestMm', one.largestMm, allow('allowed.at-least-screen', { mm: one.mm }));
+      checkRange('mm', lotTest.mm, ...limits.screenedMm);
+      checkRange('overPct', lotTest.overPct, ...limits.pctOfParts);
+      if (!(lotTest.largestMm >= lotTest.mm))
+        throw new OutOfRange(
+          'largestMm',
+          lotTest.largestMm,
+          allow('allowed.at-least-screen', { mm: lotTest.mm }),
+        );
       return;
     case 'falls':
-      checkRange('falls', one.falls, ...limits.blockFalls);
+      checkRange('falls', lotTest.falls, ...limits.blockFalls);
   }
 }

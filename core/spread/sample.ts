@@ -243,12 +243,12 @@ const widened = new WeakMap<Spreads, Map<number, Spreads>>();
 /** Spreads of a material that is known less well, or better, than usual. */
 function doubted(spreads: Spreads, doubt: number): Spreads {
   if (doubt === 1) return spreads;
-  let known = widened.get(spreads);
-  if (!known) widened.set(spreads, (known = new Map<number, Spreads>()));
-  let wide = known.get(doubt);
+  let existing = widened.get(spreads);
+  if (!existing) widened.set(spreads, (existing = new Map<number, Spreads>()));
+  let wide = existing.get(doubt);
   if (!wide) {
     const all = Object.entries(spreads) as [keyof Spreads, number][];
-    known.set(
+    existing.set(
       doubt,
       (wide = Object.fromEntries(all.map(([name, v]) => [name, v * doubt])) as unknown as Spreads),
     );

@@ -59,7 +59,7 @@ export function compareCounts(
   checkRange('confidence', confidence, ...limits.confidence);
   const [shareA, shareB] = [shareOf(a, confidence), shareOf(b, confidence)];
   const fisherP = fisher(a.alive, a.of, b.alive, b.of);
-  const told = fisherP <= 1 - confidence && shareA.share !== shareB.share;
+  const result = fisherP <= 1 - confidence && shareA.share !== shareB.share;
   const p1 = shareA.share;
   let cells: number | null = null;
   if (detect && p1 > 0 && p1 < 1) {
@@ -79,7 +79,7 @@ export function compareCounts(
     a: shareA,
     b: shareB,
     fisherP,
-    better: told ? (shareA.share > shareB.share ? 'a' : 'b') : 'neither',
+    better: result ? (shareA.share > shareB.share ? 'a' : 'b') : 'neither',
     cellsEachToTell: cells,
   };
 }

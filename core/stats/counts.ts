@@ -28,8 +28,8 @@ export function fisher(hitsA: number, ofA: number, hitsB: number, ofB: number): 
   const seen = logP(hitsA);
   let p = 0;
   for (let a = Math.max(0, hits - ofB); a <= Math.min(ofA, hits); a++) {
-    const one = logP(a);
-    if (one <= seen + 1e-7) p += Math.exp(one);
+    const each = logP(a);
+    if (each <= seen + 1e-7) p += Math.exp(each);
   }
   return Math.min(1, p);
 }

@@ -18,9 +18,9 @@ export function learn(prior: Estimate, tests: readonly { value: number; sd: numb
   let weight = 1 / checkRange('prior.sd', prior.sd, ...SPREAD) ** 2;
   let sum = prior.mean * weight;
   tests.forEach(({ value, sd }, i) => {
-    const one = 1 / checkRange(`tests.${i}.sd`, sd, ...SPREAD) ** 2;
-    weight += one;
-    sum += one * checkRange(`tests.${i}.value`, value, ...FIGURE);
+    const each = 1 / checkRange(`tests.${i}.sd`, sd, ...SPREAD) ** 2;
+    weight += each;
+    sum += each * checkRange(`tests.${i}.value`, value, ...FIGURE);
   });
   return { mean: sum / weight, sd: Math.sqrt(1 / weight) };
 }

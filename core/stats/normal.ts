@@ -40,7 +40,7 @@ export function normalQuantile(p: number): number {
     2.938163982698783,
   ];
   const d = [0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416];
-  const poly = (k: readonly number[], x: number): number => k.reduce((sum, one) => sum * x + one, 0);
+  const poly = (k: readonly number[], x: number): number => k.reduce((sum, each) => sum * x + each, 0);
   const LOW = 0.02425;
   if (p < LOW) {
     const q = Math.sqrt(-2 * Math.log(p));

@@ -18,8 +18,8 @@ export function dayIn(moment: Date, zone: string): string {
 const formats = new Map<string, Intl.DateTimeFormat>();
 
 function formatOf(zone: string): Intl.DateTimeFormat {
-  const known = formats.get(zone);
-  if (known) return known;
+  const existing = formats.get(zone);
+  if (existing) return existing;
   if (!isTimeZone(zone)) throw new OutOfRange('timeZone', zone, allow('allowed.time-zone', none));
   const format = new Intl.DateTimeFormat('en', {
     timeZone: zone,

@@ -27,7 +27,7 @@ test('said in any way and read back it is the same dose', () => {
       fc.double({ min: 0.001, max: 100, noNaN: true }),
       fc.constantFrom(...doseWays),
       (gPerL, way) => {
-        const { amount } = doseInWays(gPerL, setting).find((one) => one.way === way)!;
+        const { amount } = doseInWays(gPerL, setting).find((doseInWay) => doseInWay.way === way)!;
         expect(doseFrom(amount, way, setting)).toBeCloseTo(gPerL, 9);
       },
     ),
@@ -36,6 +36,6 @@ test('said in any way and read back it is the same dose', () => {
 
 test('a sack that nobody weighed is no measure', () => {
   const unweighed = { ...setting, sackKg: null };
-  expect(doseInWays(1, unweighed).map((one) => one.way)).not.toContain('sacksPerBatch');
+  expect(doseInWays(1, unweighed).map((doseInWay) => doseInWay.way)).not.toContain('sacksPerBatch');
   expect(() => doseFrom(1, 'sacksPerBatch', unweighed)).toThrow('sack weighed');
 });

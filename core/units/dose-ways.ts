@@ -55,15 +55,15 @@ export function gPerLInOne(way: DoseWay, of: DoseSetting): number | null {
 
 /** A dose said in one way, in grams per litre of finished mix. @throws OutOfRange where it cannot be said so */
 export function doseFrom(amount: number, way: DoseWay, of: DoseSetting): number {
-  const one = gPerLInOne(way, of);
-  if (one === null || !(one > 0)) throw new OutOfRange('way', way, allow('allowed.sack-weighed', none));
-  return amount * one;
+  const each = gPerLInOne(way, of);
+  if (each === null || !(each > 0)) throw new OutOfRange('way', way, allow('allowed.sack-weighed', none));
+  return amount * each;
 }
 
 /** The same dose in every way in which it can be said. */
 export function doseInWays(gPerL: number, of: DoseSetting): { way: DoseWay; amount: number }[] {
   return doseWays.flatMap((way) => {
-    const one = gPerLInOne(way, of);
-    return one === null ? [] : [{ way, amount: gPerL / one }];
+    const each = gPerLInOne(way, of);
+    return each === null ? [] : [{ way, amount: gPerL / each }];
   });
 }

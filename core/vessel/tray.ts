@@ -45,13 +45,13 @@ export function filledTo(kind: VesselKind, fillPct: number): VesselKind {
   checkRange('fillPct', fillPct, ...limits.fillPct);
   const { vessel } = kind;
   if (vessel.shape === 'block' || fillPct === 100) return kind;
-  let known = filled.get(kind);
-  if (!known) filled.set(kind, (known = new Map<number, VesselKind>()));
-  let made = known.get(fillPct);
+  let existing = filled.get(kind);
+  if (!existing) filled.set(kind, (existing = new Map<number, VesselKind>()));
+  let made = existing.get(fillPct);
   if (!made) {
     const depth = Math.max(limits.vesselMm[0], (fillDepthMm(vessel) * fillPct) / 100);
     made = { ...kind, vessel: { ...vessel, headspaceMm: vessel.depthMm - depth } };
-    known.set(fillPct, made);
+    existing.set(fillPct, made);
   }
   return made;
 }

@@ -63,18 +63,18 @@ export class LifeSampler {
         ...this.keeping,
         seed,
         ...(this.keeping.readings && {
-          readings: this.keeping.readings.map((one, n) => misread(one, seed, n)),
+          readings: this.keeping.readings.map((reading, n) => misread(reading, seed, n)),
         }),
       });
       days.forEach((day, n) => {
-        const there = (this.values[n] ??= {
+        const present = (this.values[n] ??= {
           waterMl: [],
           airPct: [],
           ph: [],
           ecSaturatedMSPerCm: [],
           nMgPerL: [],
         });
-        for (const line of lines) there[line].push(day[line]);
+        for (const line of lines) present[line].push(day[line]);
       });
       for (const trouble of troubles) if (first[trouble] !== null) this.firsts[trouble].push(first[trouble]);
       if (troubles.every((trouble) => first[trouble] === null)) this.right++;

@@ -157,10 +157,10 @@ test('a life goes through its readings on their day, goes on from there, and its
             { day, of: 'ecDisplacedMSPerCm', value: ec },
           ],
         });
-        const there = read.days[day - 1]!;
-        expect(there.ph).toBeCloseTo(ph, 9);
+        const present = read.days[day - 1]!;
+        expect(present.ph).toBeCloseTo(ph, 9);
         const { totalPorosity } = e.composition;
-        expect((there.ecSaturatedMSPerCm * totalPorosity) / e.drained.water).toBeCloseTo(ec, 9);
+        expect((present.ecSaturatedMSPerCm * totalPorosity) / e.drained.water).toBeCloseTo(ec, 9);
         expect(read.days.slice(0, day - 1)).toEqual(plain.days.slice(0, day - 1));
         // What waters and feeds do later they do to either line.
         expect(read.days.at(-1)!.ph - ph).toBeCloseTo(plain.days.at(-1)!.ph - plain.days[day - 1]!.ph, 9);

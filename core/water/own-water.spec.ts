@@ -13,7 +13,7 @@ const well: Water = {
 };
 
 test('a blend is between its waters in all that both tell, its own inverse, and tells no pH', () => {
-  const one = fc.record({
+  const arbitrary = fc.record({
     alkalinityMgPerL: fc.double({ min: 0, max: 1000, noNaN: true }),
     ecMSPerCm: fc.double({ min: 0, max: 10, noNaN: true }),
     ph: fc.constant(7),
@@ -23,7 +23,7 @@ test('a blend is between its waters in all that both tell, its own inverse, and 
     clMgPerL: fc.constant(null),
   });
   fc.assert(
-    fc.property(one, one, fc.double({ min: 0, max: 1, noNaN: true }), (a, b, share) => {
+    fc.property(arbitrary, arbitrary, fc.double({ min: 0, max: 1, noNaN: true }), (a, b, share) => {
       const made = blendOf(a, b, share);
       expect(made).toMatchObject({ ph: null, clMgPerL: null });
       expect(made.mgMgPerL).toBeCloseTo(3, 9);

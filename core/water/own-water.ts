@@ -91,8 +91,8 @@ export function remarksOn(water: Water): WaterRemark[] {
   const cations = (['caMgPerL', 'mgMgPerL', 'naMgPerL'] as const).map((ion) =>
     water[ion] === null ? null : water[ion] / MG_PER_MEQ[ion],
   );
-  if (cations.every((one) => one !== null)) {
-    const sum = cations.reduce((all, one) => all + one, 0);
+  if (cations.every((cation) => cation !== null)) {
+    const sum = cations.reduce((all, each) => all + each, 0);
     const anions = alkalinityMgPerL / MG_CACO3_PER_MEQ + (clMgPerL ?? 0) / MG_PER_MEQ.clMgPerL;
     if (anions > ANIONS_OVER * sum + 0.2) remarks.push('balance');
     const byEc = MEQ_PER_MS * ecMSPerCm;

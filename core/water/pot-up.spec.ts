@@ -41,8 +41,8 @@ test('at the joint the ball has the water that it would have in a column of its 
   const { drained, baseMm } = potUp(fine, around);
   for (const mm of [3, 10, 20, 26]) {
     const here = phasesAt(fine.composition, fine.column, drained, mm);
-    const there = phasesAt(column.composition, column.column, column.drained, baseMm + mm);
-    expect(here.water).toBeCloseTo(there.water, 3);
+    const present = phasesAt(column.composition, column.column, column.drained, baseMm + mm);
+    expect(here.water).toBeCloseTo(present.water, 3);
   }
 });
 

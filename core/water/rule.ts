@@ -57,7 +57,7 @@ export class RuleSearch {
         first[trouble] === null ? [] : [{ trouble, first: first[trouble] }],
       );
       const waterings = days.reduce((sum, day) => sum + Number(day.watered), 0);
-      const sooner = left.reduce((sum, one) => sum + days.length - one.first, 0);
+      const sooner = left.reduce((sum, each) => sum + days.length - each.first, 0);
       const score = [left.length, sooner, waterings, rule.feedNMgPerL, rule.leachPct, -rule.feedFromDay];
       if (this.best === null || before(score, this.best.score)) this.best = { rule, waterings, left, score };
     }

@@ -27,14 +27,14 @@ describe('many lives', () => {
     const sampler = new LifeSampler(inputOf(stage), usual, none);
     sampler.draw(1);
     const { days, allRight, troubles: came } = sampler.result();
-    const one = lifeOf(inputOf(stage), usual);
+    const life = lifeOf(inputOf(stage), usual);
     days.forEach((day, i) => {
       for (const line of lines)
         for (const at of ['low', 'middle', 'high'] as const)
-          expect(day[line][at]).toBeCloseTo(one.days[i]![line], 9);
+          expect(day[line][at]).toBeCloseTo(life.days[i]![line], 9);
     });
-    for (const trouble of troubles) expect(came[trouble].first).toBe(one.first[trouble]);
-    expect(allRight).toBe(troubles.every((trouble) => one.first[trouble] === null) ? 1 : 0);
+    for (const trouble of troubles) expect(came[trouble].first).toBe(life.first[trouble]);
+    expect(allRight).toBe(troubles.every((trouble) => life.first[trouble] === null) ? 1 : 0);
   });
 
   test('the middle lies near the one life, nine in ten lie between, and more scatter is a wider band', () => {
@@ -47,9 +47,9 @@ describe('many lives', () => {
       return sampler.result();
     };
     const [narrow, wide] = [band(0.5), band(1)];
-    const one = lifeOf(inputOf('seedling'), usual);
+    const life = lifeOf(inputOf('seedling'), usual);
     const last = wide.days.at(-1)!;
-    expect(Math.abs(last.ph.middle - one.days.at(-1)!.ph)).toBeLessThan(0.15);
+    expect(Math.abs(last.ph.middle - life.days.at(-1)!.ph)).toBeLessThan(0.15);
     for (const line of ['ph', 'ecSaturatedMSPerCm'] as const) {
       expect(last[line].low).toBeLessThan(last[line].middle);
       expect(last[line].middle).toBeLessThan(last[line].high);
@@ -138,9 +138,13 @@ test('own tests of the mix are where its lines start', () => {
 
 test('with readings the band is as narrow as their error on their day', () => {
   const sampler = (readings: Keeping['readings']) => {
-    const one = new LifeSampler(inputOf('seedling'), { ...usual, readings: readings! }, defaultSpreads);
-    one.draw(300);
-    return one.result().days[20]!;
+    const lifeSampler = new LifeSampler(
+      inputOf('seedling'),
+      { ...usual, readings: readings! },
+      defaultSpreads,
+    );
+    lifeSampler.draw(300);
+    return lifeSampler.result().days[20]!;
   };
   const [open, read] = [sampler([]), sampler([{ day: 21, of: 'ph', value: 6.4 }])];
   expect(read.ph.middle).toBeCloseTo(6.4, 1);

@@ -64,16 +64,16 @@ export function onlyWhatIsMeant(folder: Folder, about: AboutStore): RequestHandl
       throw new Problem(412, problem('problem.another-nursery', none), [
         { path: FOLDER_HEADER, value: meant, allowed: allow('allowed.one-of', { ids: [folder.id] }) },
       ]);
-    for (const one of (req.get(ABOUT_HEADER) ?? '').split(',').filter((text) => text.trim() !== '')) {
-      const [kind = '', id = '', key = ''] = one.trim().split(/\s+/);
+    for (const each of (req.get(ABOUT_HEADER) ?? '').split(',').filter((text) => text.trim() !== '')) {
+      const [kind = '', id = '', key = ''] = each.trim().split(/\s+/);
       if (!isKind(kind) || !/^\d{1,15}$/.test(id) || key === '')
         throw new Problem(
           400,
-          problem('problem.header', { header: ABOUT_HEADER, given: JSON.stringify(one.slice(0, 100)) }),
+          problem('problem.header', { header: ABOUT_HEADER, given: JSON.stringify(each.slice(0, 100)) }),
           [
             {
               path: ABOUT_HEADER,
-              value: one.slice(0, 100),
+              value: each.slice(0, 100),
               allowed: allow('allowed.about', { kinds: aboutKinds }),
             },
           ],
@@ -82,7 +82,7 @@ export function onlyWhatIsMeant(folder: Folder, about: AboutStore): RequestHandl
         throw new Problem(412, problem('problem.another-one', { thing: kind }), [
           {
             path: ABOUT_HEADER,
-            value: one.trim(),
+            value: each.trim(),
             allowed: allow('allowed.number-and-key', none),
           },
         ]);

@@ -131,11 +131,11 @@ export class LotStore {
   addMove(lot: number, { key, kind, amount, on, note }: NewMove, now: string): Lot {
     return this.db
       .transaction(() => {
-        const there = this.one(lot)!;
-        if (there.left === null && kind === 'counted') {
+        const present = this.one(lot)!;
+        if (present.left === null && kind === 'counted') {
           // What nobody counted is counted now: that is what there is of it, and what batches took came before.
           this.startCount.run(lot);
-        } else if (there.left === null) {
+        } else if (present.left === null) {
           throw new OutOfRange('kind', kind, allow('allowed.counted-before', none));
         }
         const { left } = this.one(lot)!;

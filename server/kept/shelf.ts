@@ -32,13 +32,13 @@ export class ShelfStore {
   change(material: string, change: ShelfChange, now: string): ShelfLine {
     return this.db
       .transaction(() => {
-        const there = this.all().find((line) => line.material === material);
+        const present = this.all().find((line) => line.material === material);
         const { here, costPerL, useUp } = change;
         const line = {
           material,
-          here: here ?? there?.here ?? false,
-          costPerL: costPerL === undefined ? (there?.costPerL ?? null) : costPerL,
-          useUp: useUp ?? there?.useUp ?? false,
+          here: here ?? present?.here ?? false,
+          costPerL: costPerL === undefined ? (present?.costPerL ?? null) : costPerL,
+          useUp: useUp ?? present?.useUp ?? false,
         };
         this.put(line, now);
         return line;

@@ -81,7 +81,9 @@ test('counts carry the time at which they were made, put right by the clock of t
   const { tally, events } = (await request(app).get(`/api/plants/${id}`)).body;
   expect(tally.alive).toBe(90);
   // Both stay in the record, each with its time.
-  expect(events.map((one: { at: string; event: { alive: number } }) => [one.event.alive, one.at])).toEqual([
+  expect(
+    events.map((event: { at: string; event: { alive: number } }) => [event.event.alive, event.at]),
+  ).toEqual([
     [90, '2031-03-03T19:00:00.000Z'],
     [95, '2031-03-03T18:00:00.000Z'],
   ]);

@@ -24,8 +24,8 @@ export function batchRoutes(
   api.serve('batches', ({ query }) => batches.all(query));
   api.serve('keepBatch', ({ body }) => {
     const { units, scoop, recipe, kit, school: by, madeFor, ...given } = body;
-    const known = batches.byKey(given.key);
-    if (known) return new Again(known);
+    const existing = batches.byKey(given.key);
+    if (existing) return new Again(existing);
     if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
       throw notFound('version', given.mixVersionId);
     }

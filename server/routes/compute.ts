@@ -47,7 +47,7 @@ export function computeRoutes(api: Api, { library: store }: Stores, heavy: Heavy
   );
   api.serve('life', ({ body }) => {
     const { days, seed, weather, water, rule, plant, ...recipe } = body;
-    const { evaporationMmPerH } = weathers.find((one) => one.id === weather.house)!;
+    const { evaporationMmPerH } = weathers.find((each) => each.id === weather.house)!;
     const input = resolveMix(recipe, store.library());
     const { tempC } = weather;
     const life = lifeOf(input, { days, seed, weather: { evaporationMmPerH, tempC }, water, rule, plant });

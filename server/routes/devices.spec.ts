@@ -24,15 +24,15 @@ import { newBatch, testApp } from '#testing/server';
 let data: string;
 const opened: Sharing[] = [];
 const sharing = (at: string, port: number, listener: RequestListener): Sharing => {
-  const one = new Sharing({ data: at, port, now: () => new Date(), machineNow: () => new Date(), listener });
-  opened.push(one);
-  return one;
+  const each = new Sharing({ data: at, port, now: () => new Date(), machineNow: () => new Date(), listener });
+  opened.push(each);
+  return each;
 };
 beforeEach(() => {
   data = mkdtempSync(join(tmpdir(), 'welcome-door-'));
 });
 afterEach(async () => {
-  for (const one of opened.splice(0)) await one.shut();
+  for (const each of opened.splice(0)) await each.shut();
   rmSync(data, { recursive: true, force: true });
 });
 
@@ -337,9 +337,9 @@ describe('the certificate', () => {
   });
 
   test('a port that is taken is said in words', async () => {
-    const one = sharing(data, 0, () => undefined);
-    await one.set('plain');
-    const { port } = one['server']!.address() as { port: number };
+    const each = sharing(data, 0, () => undefined);
+    await each.set('plain');
+    const { port } = each['server']!.address() as { port: number };
     const two = sharing(data, port, () => undefined);
     await two.set('plain');
     expect([two.isOpen, two.problem]).toEqual([false, expect.stringContaining('WELCOME_SHARE_PORT')]);
@@ -402,8 +402,8 @@ test('so many connections from one address and no more; one that says nothing is
   await share.set('plain');
   const { port } = share['server']!.address() as { port: number };
   const sockets = Array.from({ length: 80 }, () => connect(port, '127.0.0.1').on('error', () => undefined));
-  const closed = (): number => sockets.filter((one) => one.destroyed || one.closed).length;
-  for (const one of sockets) one.resume();
+  const closed = (): number => sockets.filter((socket) => socket.destroyed || socket.closed).length;
+  for (const socket of sockets) socket.resume();
   for (let i = 0; i < 100 && closed() < 16; i++) await new Promise((done) => setTimeout(done, 30));
   expect(closed()).toBe(16);
   // Those that stay silent go after fifteen seconds: whoever comes then is let in.

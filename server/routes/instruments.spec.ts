@@ -10,48 +10,53 @@ import { testApp } from '#testing/server';
 
 const START = new Date('2031-03-04T08:00:00Z');
 const later = (hours: number): Date => new Date(START.getTime() + hours * 3_600_000);
-const pen = (): SimulatedInstrument => simulatedBench(START).find((one) => one.id === 'pen-ph')!;
-const mean = (one: SimulatedInstrument, at: Date, n = 200): number =>
-  Array.from({ length: n }, () => one.read(at).value!).reduce((a, b) => a + b) / n;
+const pen = (): SimulatedInstrument =>
+  simulatedBench(START).find((simulatedInstrument) => simulatedInstrument.id === 'pen-ph')!;
+const mean = (simulatedInstrument: SimulatedInstrument, at: Date, n = 200): number =>
+  Array.from({ length: n }, () => simulatedInstrument.read(at).value!).reduce((a, b) => a + b) / n;
 
 describe('the stand-ins', () => {
   test('an uncalibrated pen is off and drifts; two buffers put it right', () => {
-    const one = pen();
-    one.put(5.8);
-    expect(Math.abs(mean(one, START) - 5.8)).toBeGreaterThan(0.05);
-    const { readBefore, gain } = one.calibrate([4.01, 7], START);
+    const simulatedInstrument = pen();
+    simulatedInstrument.put(5.8);
+    expect(Math.abs(mean(simulatedInstrument, START) - 5.8)).toBeGreaterThan(0.05);
+    const { readBefore, gain } = simulatedInstrument.calibrate([4.01, 7], START);
     expect(readBefore[0]).not.toBeCloseTo(4.01, 1);
     expect(gain).toBeGreaterThan(1);
-    expect(mean(one, START)).toBeCloseTo(5.8, 1);
-    expect(mean(one, later(20)) - mean(one, START)).toBeCloseTo(0.2, 1);
+    expect(mean(simulatedInstrument, START)).toBeCloseTo(5.8, 1);
+    expect(mean(simulatedInstrument, later(20)) - mean(simulatedInstrument, START)).toBeCloseTo(0.2, 1);
   });
 
   test('noise is there, and the same seed makes the same noise', () => {
     const values = Array.from({ length: 50 }, () => pen().read(START).value);
     expect(new Set(values).size).toBe(1);
-    const one = pen();
-    expect(new Set(Array.from({ length: 50 }, () => one.read(START).value)).size).toBeGreaterThan(3);
+    const simulatedInstrument = pen();
+    expect(
+      new Set(Array.from({ length: 50 }, () => simulatedInstrument.read(START).value)).size,
+    ).toBeGreaterThan(3);
   });
 
   test.each(['flat-battery', 'out-of-range', 'disconnected'] as const)(
     '%s gives no value, and ends',
     (fault) => {
-      const one = pen();
-      one.fail(fault);
-      expect(one.read(START)).toMatchObject({ value: null, fault });
-      expect(() => one.calibrate([7], START)).toThrow('no fault');
-      one.fail(null);
-      expect(one.read(START).value).not.toBeNull();
+      const simulatedInstrument = pen();
+      simulatedInstrument.fail(fault);
+      expect(simulatedInstrument.read(START)).toMatchObject({ value: null, fault });
+      expect(() => simulatedInstrument.calibrate([7], START)).toThrow('no fault');
+      simulatedInstrument.fail(null);
+      expect(simulatedInstrument.read(START).value).not.toBeNull();
     },
   );
 
   test('past its range it says so; wrong references are refused', () => {
-    const one = pen();
-    one.put(60);
-    expect(one.read(START)).toMatchObject({ value: null, fault: 'out-of-range' });
-    expect(() => one.calibrate([4, 4], START)).toThrow('references must be values differ');
-    expect(() => one.calibrate([], START)).toThrow('references must be 1 to 3 values');
-    expect(() => one.calibrate([99], START)).toThrow('references.0 must be a number from 0 to 14');
+    const simulatedInstrument = pen();
+    simulatedInstrument.put(60);
+    expect(simulatedInstrument.read(START)).toMatchObject({ value: null, fault: 'out-of-range' });
+    expect(() => simulatedInstrument.calibrate([4, 4], START)).toThrow('references must be values differ');
+    expect(() => simulatedInstrument.calibrate([], START)).toThrow('references must be 1 to 3 values');
+    expect(() => simulatedInstrument.calibrate([99], START)).toThrow(
+      'references.0 must be a number from 0 to 14',
+    );
   });
 });
 

@@ -8,29 +8,30 @@ import { type InstrumentHub } from '#server/base/instruments/hub';
 import { isSimulated, type Instrument, type Simulated } from '#server/base/instruments/instrument';
 import { forecastFor } from '#server/base/simulated/weather';
 
-const about = (one: Instrument): InstrumentInfo => ({
-  id: one.id,
-  kind: one.kind,
-  name: one.name,
-  unit: one.unit,
-  low: one.low,
-  high: one.high,
-  references: [...one.references],
-  calibrated: one.calibrated,
-  simulated: isSimulated(one),
+const about = (instrument: Instrument): InstrumentInfo => ({
+  id: instrument.id,
+  kind: instrument.kind,
+  name: instrument.name,
+  unit: instrument.unit,
+  low: instrument.low,
+  high: instrument.high,
+  references: [...instrument.references],
+  calibrated: instrument.calibrated,
+  simulated: isSimulated(instrument),
 });
 
 /** Devices: listed, read, streamed, calibrated; the stand-ins can be told what lies on them, and to fail. */
 export function instrumentRoutes(api: Api, hub: InstrumentHub, now: () => Date): void {
   const find = (id: string): Instrument => {
-    const one = hub.find(id);
-    if (!one) throw notFound('instrument', id);
-    return one;
+    const instrument = hub.find(id);
+    if (!instrument) throw notFound('instrument', id);
+    return instrument;
   };
   const simulated = (id: string): Simulated => {
-    const one = find(id);
-    if (!isSimulated(one)) throw new Problem(409, problem('problem.real-device', { name: one.name }));
-    return one;
+    const instrument = find(id);
+    if (!isSimulated(instrument))
+      throw new Problem(409, problem('problem.real-device', { name: instrument.name }));
+    return instrument;
   };
   api.serve('instruments', () => hub.instruments.map(about));
   api.serve('instrumentReadings', () => hub.readAll(now()));
@@ -48,8 +49,8 @@ export function instrumentRoutes(api: Api, hub: InstrumentHub, now: () => Date):
     stream.onEnd(hub.listen((readings) => stream.send('readings', readings)));
   });
   api.serve('calibrate', ({ params, body }) => {
-    const one = find(params.instrument);
-    return one.calibrate(body.references ?? one.references, now());
+    const instrument = find(params.instrument);
+    return instrument.calibrate(body.references ?? instrument.references, now());
   });
   api.serve('putOnInstrument', ({ params, body }) => simulated(params.instrument).put(body.truth));
   api.serve('failInstrument', ({ params, body }) => simulated(params.instrument).fail(body.fault));

@@ -86,13 +86,13 @@ test('a test that fits no more moves nothing, says so, and does not take the lib
   const { materials } = (await request(app).get('/api/library').expect(200)).body as LibraryAnswer;
   const bark = materials.find((m) => m.id === 'bark-pine')!;
   expect(bark.source).toContain('do not fit it any more');
-  const told = (await request(app).get('/api/materials/bark-pine/tests').expect(200)).body as LearnedAnswer;
-  expect(told).toMatchObject({
+  const result = (await request(app).get('/api/materials/bark-pine/tests').expect(200)).body as LearnedAnswer;
+  expect(result).toMatchObject({
     figures: [],
     misfit: expect.stringContaining('Ran out must be at most nine tenths') as string,
   });
-  expect(told.book.waterAt10CmPct).toBe(bark.waterAt10CmPct);
-  await request(app).put(`/api/tests/${told.tests[0]!.id}`).send({ aside: true }).expect(200);
+  expect(result.book.waterAt10CmPct).toBe(bark.waterAt10CmPct);
+  await request(app).put(`/api/tests/${result.tests[0]!.id}`).send({ aside: true }).expect(200);
   expect(
     ((await request(app).get('/api/materials/bark-pine/tests')).body as LearnedAnswer).misfit,
   ).toBeNull();

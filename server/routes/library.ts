@@ -20,8 +20,8 @@ export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores)
     return made;
   };
   api.serve('keepMaterial', ({ body }) => {
-    const known = own.known('items', body.key);
-    if (known) return new Again(ownMaterialSchema.parse(known));
+    const existing = own.known('items', body.key);
+    if (existing) return new Again(ownMaterialSchema.parse(existing));
     return noted(own.addMaterial(body, now().toISOString()));
   });
   api.serve('changeMaterial', ({ params, body }) => {
@@ -30,8 +30,8 @@ export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores)
     return noted(changed);
   });
   api.serve('keepProduct', ({ body }) => {
-    const known = own.known('items', body.key);
-    if (known) return new Again(ownProductSchema.parse(known));
+    const existing = own.known('items', body.key);
+    if (existing) return new Again(ownProductSchema.parse(existing));
     return noted(own.addProduct(body));
   });
   api.serve('changeProduct', ({ params, body }) => {
@@ -41,8 +41,8 @@ export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores)
   });
   learnedRoutes(api, library, noted, calendar, now);
   api.serve('keepVessel', ({ body }) => {
-    const known = own.known('vessels', body.key);
-    if (known) return new Again(ownVesselSchema.parse(known));
+    const existing = own.known('vessels', body.key);
+    if (existing) return new Again(ownVesselSchema.parse(existing));
     return noted(own.addVessel(body));
   });
   api.serve('changeVessel', ({ params, body }) => {
@@ -62,15 +62,15 @@ function learnedRoutes(
 ): void {
   const { learned } = library;
   const bookOf = (id: string) => {
-    const row = library.book().materials.find((one) => one.id === id);
+    const row = library.book().materials.find((each) => each.id === id);
     if (!row) throw notFound('material', id);
     const { source: _, own: __, ...bare } = row;
     return materialFromRow(bare);
   };
   const answer = (item: string, reader: Reader): LearnedAnswer => {
-    const inUnits = (one: Learned) => ({
-      ...one,
-      unit: one.figure === 'ph' ? '' : word(`figure.unit.${one.figure}`, reader),
+    const inUnits = (each: Learned) => ({
+      ...each,
+      unit: each.figure === 'ph' ? '' : word(`figure.unit.${each.figure}`, reader),
     });
     const book = bookOf(item);
     const { figures, misfit } = learned.learn(book, library.library());
@@ -84,15 +84,15 @@ function learnedRoutes(
   };
   api.serve('learned', ({ params, req }) => answer(params.material, readerOf(req)));
   api.serve('addTest', ({ params: { material }, body, req }) => {
-    const known = learned.known(body.key);
-    if (known !== null) return new Again(answer(known, readerOf(req)));
+    const existing = learned.known(body.key);
+    if (existing !== null) return new Again(answer(existing, readerOf(req)));
     calendar.notLaterThanToday('on', body.on);
     if (body.lot != null && !learned.hasLot(body.lot)) throw notFound('lot', body.lot);
     // With all that was tested before: what cannot be together is refused as well.
-    const before = learned.testsOf(material).filter((one) => !one.aside);
+    const before = learned.testsOf(material).filter((each) => !each.aside);
     learnMaterial(
       bookOf(material),
-      [...before.map((one) => one.values), body.values].map((one) => resolved(one, library.library())),
+      [...before.map((each) => each.values), body.values].map((each) => resolved(each, library.library())),
     );
     learned.add(material, body, now().toISOString());
     noted(null);

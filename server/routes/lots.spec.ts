@@ -22,7 +22,7 @@ function bench() {
   const lot = async (more: object = {}): Promise<Lot> =>
     (await post('/api/lots', lotOf(more)).expect(201)).body as Lot;
   const lots = async (): Promise<Lot[]> => (await request(app).get('/api/lots')).body as Lot[];
-  const one = async (id: number): Promise<Lot> => (await lots()).find((l) => l.id === id)!;
+  const each = async (id: number): Promise<Lot> => (await lots()).find((l) => l.id === id)!;
   const batch = async () =>
     (await post('/api/batches', newBatch()).expect(201)).body as {
       id: number;
@@ -35,7 +35,7 @@ function bench() {
     post(`/api/batches/${id}/entries`, { key, seen: 1e9, data });
   const move = (id: number, kind: string, amount: number, key = randomUUID()) =>
     post(`/api/lots/${id}/moves`, { key, kind, amount, on: '2031-03-02' });
-  return { app, db, post, lot, lots, one, batch, enter, move };
+  return { app, db, post, lot, lots, one: each, batch, enter, move };
 }
 
 test('what a batch takes is taken off, once, whatever is repeated, and comes back when another lot is named', async () => {
@@ -108,13 +108,13 @@ test('bought less used less lost is left: any order of moves, batches, repeats a
   );
   // The sums that are kept are those of the record.
   const kept = db.prepare('SELECT count(*) AS n FROM takes').get() as { n: number };
-  const told = db
+  const result = db
     .prepare(
       `SELECT count(*) AS n FROM entries e WHERE kind = 'lot' AND data_json ->> '$.amount' > 0
        AND id = (SELECT max(id) FROM entries WHERE batch_id = e.batch_id AND subject = e.subject)`,
     )
     .get() as { n: number };
-  expect(kept.n).toBe(told.n);
+  expect(kept.n).toBe(result.n);
 }, 60_000);
 
 test('a move is refused by name: more lost than there is, lost of what nobody counted, a day to come', async () => {

@@ -9,8 +9,8 @@ export function lotRoutes(api: Api, { lots, record, library, calendar, now }: St
   api.serve('lots', () => lots.all());
   api.serve('stock', () => stockLines(lots, calendar.today()));
   api.serve('addLot', ({ body }) => {
-    const known = lots.byKey(body.key);
-    if (known) return new Again(known);
+    const existing = lots.byKey(body.key);
+    if (existing) return new Again(existing);
     calendar.notLaterThanToday('receivedOn', body.receivedOn);
     return lots.add({ ...body, kind: kindOf(library, body) }, now().toISOString());
   });
@@ -20,8 +20,8 @@ export function lotRoutes(api: Api, { lots, record, library, calendar, now }: St
     return changed;
   });
   api.serve('addMove', ({ params: { id }, body }) => {
-    const known = lots.moveKnown(body.key);
-    if (known !== null) return new Again(lots.one(known)!);
+    const existing = lots.moveKnown(body.key);
+    if (existing !== null) return new Again(lots.one(existing)!);
     if (!lots.one(id)) throw notFound('lot', id);
     calendar.notLaterThanToday('on', body.on);
     return lots.addMove(id, body, now().toISOString());
@@ -29,10 +29,10 @@ export function lotRoutes(api: Api, { lots, record, library, calendar, now }: St
   api.serve('lotTrace', ({ params: { id } }) => {
     const lot = lots.one(id);
     if (!lot) throw notFound('lot', id);
-    const amounts = new Map(lots.takers(id).map((one) => [one.id, one]));
+    const amounts = new Map(lots.takers(id).map((taker) => [taker.id, taker]));
     // A batch that named the lot and took nothing of it is told as well.
-    for (const one of record.batchesOfLot(id))
-      if (!amounts.has(one.id)) amounts.set(one.id, { ...one, amount: 0 });
+    for (const each of record.batchesOfLot(id))
+      if (!amounts.has(each.id)) amounts.set(each.id, { ...each, amount: 0 });
     const batches = [...amounts.values()];
     return { lot, batches, uses: record.usesOf(batches.map((b) => b.id)), moves: lots.moves(id) };
   });

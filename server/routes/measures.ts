@@ -5,8 +5,8 @@ import { Again, type Api } from '#server/base/http/serve';
 export function measureRoutes(api: Api, { measures, now }: Stores): void {
   api.serve('measures', () => measures.all());
   api.serve('keepMeasure', ({ body }) => {
-    const known = measures.byKey(body.key);
-    return known ? new Again(known) : measures.add(body, now().toISOString());
+    const existing = measures.byKey(body.key);
+    return existing ? new Again(existing) : measures.add(body, now().toISOString());
   });
   putAwayRoutes(api, 'measure', ['putAwayMeasure', 'restoreMeasure'], measures, now);
 }

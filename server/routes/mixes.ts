@@ -11,8 +11,8 @@ export function mixRoutes(api: Api, { mixes, library, now }: Stores): void {
   const figures = (recipe: Recipe): Figures => figuresOf(mixInputOf(recipe, library.library(), 'recipe.'));
   api.serve('mixes', ({ query }) => mixes.all(query));
   api.serve('keepMix', ({ body: { key, name, note, recipe } }) => {
-    const known = mixes.byKey(key);
-    if (known) return new Again(known);
+    const existing = mixes.byKey(key);
+    if (existing) return new Again(existing);
     return mixes.create(key, name, note, recipe, figures(recipe), now().toISOString());
   });
   api.serve('mixVersions', ({ params: { id } }) => {
@@ -21,8 +21,8 @@ export function mixRoutes(api: Api, { mixes, library, now }: Stores): void {
     return versions;
   });
   api.serve('keepMixVersion', ({ params: { id }, body: { key, recipe, why } }) => {
-    const known = mixes.byKey(key);
-    if (known) return new Again(known);
+    const existing = mixes.byKey(key);
+    if (existing) return new Again(existing);
     if (mixes.versions(id).length === 0) throw notFound('mix', id);
     return mixes.addVersion(key, id, recipe, figures(recipe), now().toISOString(), why);
   });

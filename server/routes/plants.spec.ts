@@ -42,7 +42,7 @@ test('bare-root rescue: two trays into one lot of pots, every plant accounted fo
     { id: potted.body.id, name: 'Tomato “Long Red”', way: 'to', plants: 30 },
   ]);
   expect(batchName).toBe(batch.name);
-  expect(allCare.map((one: { id: string }) => one.id)).toEqual(['water', 'look', 'feed', 'pot-up']);
+  expect(allCare.map((each: { id: string }) => each.id)).toEqual(['water', 'look', 'feed', 'pot-up']);
   // More than stand: nothing of it is kept.
   const tooMany = await plant({
     ...{ start: 'pot', vessel: 'pot-9', cells: 9, on: '2031-02-21' },
@@ -98,7 +98,7 @@ test('what is done with leaves the list of what stands, and comes back when its 
   await enter(tray.id, { kind: 'up', on: '2031-02-12', count: 3 });
   const { body: sold } = await enter(tray.id, { kind: 'out', on: '2031-02-20', count: 3, way: 'sold' });
   const listed = async (finished: string): Promise<number[]> =>
-    (await request(app).get(`/api/plants?finished=${finished}`)).body.map((one: { id: number }) => one.id);
+    (await request(app).get(`/api/plants?finished=${finished}`)).body.map((each: { id: number }) => each.id);
   expect(await listed('yes')).toContain(tray.id);
   expect(await listed('no')).not.toContain(tray.id);
   await enter(tray.id, { kind: 'undo', on: '2031-02-20', of: sold.id });
@@ -117,7 +117,7 @@ test('a potting entered by mistake gives its plants back, and brought back takes
     return [tally.alive, tally.moved];
   };
   const away = async (): Promise<number[]> =>
-    (await request(app).get('/api/plants?finished=away')).body.map((one: { id: number }) => one.id);
+    (await request(app).get('/api/plants?finished=away')).body.map((each: { id: number }) => each.id);
   expect(await alive()).toEqual([0, 60]);
   // What others came from is not put away before them.
   const refused = await request(app).delete(`/api/plants/${tray.id}`);
@@ -185,7 +185,7 @@ test('those set apart or potted on are the same plants: counted once as begun, a
   await enter(potted.id, { kind: 'lost', on: '2031-02-26', count: 3, cause: 'cold' }).expect(201);
   const group = async (by: string) =>
     (await request(app).get(`/api/plants/groups?by=${by}&crop=lettuce`)).body.find(
-      (one: { key: string }) => one.key === (by === 'seed' ? 'Split bag' : 'pot-9'),
+      (each: { key: string }) => each.key === (by === 'seed' ? 'Split bag' : 'pot-9'),
     );
   // Of 72 seeds 60 came up, and 8 of them were lost since.
   expect(await group('seed')).toMatchObject({ made: { alive: 52, of: 72 }, up: { alive: 60, of: 72 } });
@@ -211,13 +211,15 @@ test('a weighed or watered tray is lifted again when half of its water may be go
     id: string;
     state: string;
   }[];
-  expect(care.find((one) => one.planting === tray.id && one.id === 'lift')).toMatchObject({ state: 'due' });
+  expect(care.find((each) => each.planting === tray.id && each.id === 'lift')).toMatchObject({
+    state: 'due',
+  });
   await enter(tray.id, { kind: 'undo', on: '2031-03-03', of: dry.body.id }).expect(201);
   expect((await lift())!.on).toBe(full);
   // Days later nobody is told any more.
   await enter(tray.id, { kind: 'weight', on: '2031-02-22', grams: 500 }).expect(201);
   const later = (await request(app).get('/api/plants/care')).body as { planting: number; id: string }[];
-  expect(later.filter((one) => one.planting === tray.id && one.id === 'lift')).toEqual([]);
+  expect(later.filter((each) => each.planting === tray.id && each.id === 'lift')).toEqual([]);
 });
 
 test('own timings of watering from below are told by vessel, without what was taken back', async () => {
@@ -228,13 +230,13 @@ test('own timings of watering from below are told by vessel, without what was ta
   for (const minutes of [20, 44, 50]) await water(minutes);
   const wrong = await water(600);
   await water();
-  const told = async () =>
+  const result = async () =>
     (await request(app).get('/api/plants/taken-up')).body.find(
       ({ vessel }: { vessel: string }) => vessel === 'cell-24',
     );
-  expect(await told()).toEqual({ vessel: 'cell-24', minutes: 50, times: 4 });
+  expect(await result()).toEqual({ vessel: 'cell-24', minutes: 50, times: 4 });
   await enter(tray.id, { kind: 'undo', on: '2031-02-20', of: wrong }).expect(201);
-  expect(await told()).toEqual({ vessel: 'cell-24', minutes: 44, times: 3 });
+  expect(await result()).toEqual({ vessel: 'cell-24', minutes: 44, times: 3 });
 });
 
 test('a trial is laid out from its seed, each arm once in a block, and collects its counts', async () => {
@@ -250,7 +252,7 @@ test('a trial is laid out from its seed, each arm once in a block, and collects 
   for (const block of [1, 2, 3, 4])
     expect(
       trays
-        .filter((one) => one.block === block)
+        .filter((tray) => tray.block === block)
         .map(({ arm }) => arm)
         .sort(),
     ).toEqual([0, 1]);
@@ -452,7 +454,7 @@ test('no plant is lost or made by potting together and apart, setting apart, los
       for (const id of ids) {
         const { tally, putAway } = await page(id);
         expect(tally.alive).toBeGreaterThanOrEqual(0);
-        const lost = tally.lost.reduce((all: number, one: { count: number }) => all + one.count, 0);
+        const lost = tally.lost.reduce((all: number, each: { count: number }) => all + each.count, 0);
         if (!putAway) sum += (tally.alive as number) + lost + (tally.out as number);
       }
       expect(sum).toBe(110);

@@ -51,15 +51,15 @@ export function plantRoutes(
 ): void {
   /** What a key entered already. @throws OutOfRange where that was for another planting */
   const eventOf = (key: string, planting: number): KeptPlantEvent | null => {
-    const known = plantEvents.byKey(key);
-    if (known && known.planting !== planting)
+    const existing = plantEvents.byKey(key);
+    if (existing && existing.planting !== planting)
       throw new OutOfRange('key', key, allow('allowed.key-of-one', none));
-    return known && { id: known.id, at: known.at, event: known.event };
+    return existing && { id: existing.id, at: existing.at, event: existing.event };
   };
   api.serve('plantings', ({ query: { finished, from } }) => states.lines(store.page(finished, from)));
   api.serve('addPlanting', ({ body }) => {
-    const known = store.byKey(body.key);
-    if (known) return new Again(states.lines([known])[0]!);
+    const existing = store.byKey(body.key);
+    if (existing) return new Again(states.lines([existing])[0]!);
     return entries.add(body, now().toISOString());
   });
   api.serve('plantCare', () => states.care());
@@ -99,8 +99,8 @@ export function plantRoutes(
     ),
   );
   api.serve('addPicture', ({ params: { id }, body }) => {
-    const known = eventOf(body.key, id);
-    return known ? new Again(known) : entries.addPicture(id, body, now().toISOString());
+    const existing = eventOf(body.key, id);
+    return existing ? new Again(existing) : entries.addPicture(id, body, now().toISOString());
   });
   api.serve('picture', ({ params: { id } }) => {
     const jpeg = pictures.one(id);
@@ -109,8 +109,8 @@ export function plantRoutes(
   });
   api.serve('planting', ({ params }) => pages.page(params.id));
   api.serve('addPlantEvent', ({ params: { id }, body: { key, event, madeAt, sentAt } }) => {
-    const known = eventOf(key, id);
-    if (known) return new Again(known);
+    const existing = eventOf(key, id);
+    if (existing) return new Again(existing);
     const at = now();
     return entries.addEvent(id, key, event, at.toISOString(), madeAtHere(at, madeAt, sentAt));
   });
@@ -118,8 +118,8 @@ export function plantRoutes(
   putAwayRoutes(api, 'planting', ['putAwayPlanting', 'restorePlanting'], { putAway }, now);
   api.serve('trials', () => trialStore.all());
   api.serve('addTrial', ({ body }) => {
-    const known = trialStore.byKey(body.key);
-    if (known) return new Again(trials.one(known.id));
+    const existing = trialStore.byKey(body.key);
+    if (existing) return new Again(trials.one(existing.id));
     return trials.add(body, now().toISOString());
   });
   api.serve('trial', ({ params }) => trials.one(params.id));

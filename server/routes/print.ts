@@ -51,14 +51,14 @@ export function printRoutes(api: Api, { batches, measures }: Stores, heavy: Heav
     const batch = batchOf(batches, params.id);
     const { choice } = batch.snapshot;
     const all = [...(choice.measure ? [choice.measure] : []), ...ownScoops(measures.all(), units), ...scoops];
-    const wanted = all.find((one) => one.id === (scoop ?? choice.scoop));
+    const wanted = all.find((each) => each.id === (scoop ?? choice.scoop));
     if (scoop !== undefined && !wanted)
       throw new OutOfRange('scoop', scoop, allow('allowed.one-of', { ids: all.map(({ id }) => id) }));
     // One that was chosen is taken as it is; the card's own only where it fits the units.
     const counted =
       wanted && (scoop !== undefined || wanted.system === units)
         ? wanted
-        : scoops.find((one) => one.system === units)!;
+        : scoops.find((each) => each.system === units)!;
     return pdf(
       await benchCard(
         batch,

@@ -118,13 +118,13 @@ describe('streams', () => {
     return text;
   }
 
-  const told = (text: string): { id: number | null; event: string; data: unknown }[] =>
+  const result = (text: string): { id: number | null; event: string; data: unknown }[] =>
     [...text.matchAll(/^(?:id: (\d+)\n)?event: (\w+)\ndata: (.*)$/gm)].map(([, id, event, data]) => ({
       id: id === undefined ? null : Number(id),
       event: event!,
       data: JSON.parse(data!),
     }));
-  const idsOf = (said: ReturnType<typeof told>): number[] =>
+  const idsOf = (said: ReturnType<typeof result>): number[] =>
     said
       .filter(({ event }) => event !== 'whole')
       .flatMap(({ data }) => [data].flat() as { id: number }[])
@@ -138,7 +138,7 @@ describe('streams', () => {
     });
     await new Promise((done) => setTimeout(done, 100));
     await enter({ kind: 'note', text: 'fresh word' });
-    const said = told(await heard);
+    const said = result(await heard);
     const [two, last] = [all.at(-2)!.id, all.at(-1)!.id];
     expect(said.map(({ id, event }) => [id, event])).toEqual([
       [null, 'entries'],
@@ -161,7 +161,7 @@ describe('streams', () => {
       for (let i = 0; i < 5000; i++)
         record.add(long, randomUUID(), { kind: 'note', text: `line ${i}` }, '2031-03-01T09:00:00Z');
     })();
-    const said = told(await read(`/api/batches/${long}/stream`, (text) => text.includes('event: whole')));
+    const said = result(await read(`/api/batches/${long}/stream`, (text) => text.includes('event: whole')));
     const first = said[0]!.data as { id: number; data: { text?: string } }[];
     expect(first.length).toBeLessThan(600);
     expect([first[0]!.id, first.at(-1)!.data.text]).toEqual([tick.id, 'line 4999']);

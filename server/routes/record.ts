@@ -24,10 +24,10 @@ export function recordRoutes(api: Api, { batches, record, lots, library, calenda
     const batch = batchOf(batches, params.id);
     if (batchKey !== undefined && batchKey !== batch.key)
       throw new Problem(410, problem('problem.another-one', { thing: 'batch' }), []);
-    const known = record.byKey(key);
-    if (known && known.batchId !== batch.id)
+    const existing = record.byKey(key);
+    if (existing && existing.batchId !== batch.id)
       throw new OutOfRange('key', key, allow('allowed.key-of-one', none));
-    if (known) return new Again(known);
+    if (existing) return new Again(existing);
     if (batches.isAway(batch.id)) throw new Problem(410, problem('problem.archived', none), []);
     checkEntry(data, batch, lots, library, calendar);
     const kept = keptOf(data, batch, library);
@@ -104,7 +104,7 @@ function checkEntry(
     }
   }
   if (data.kind === 'tick') {
-    const step = snapshot.steps.find((one) => one.id === data.step);
+    const step = snapshot.steps.find((each) => each.id === data.step);
     if (!step)
       throw new OutOfRange(
         'data.step',
@@ -116,7 +116,7 @@ function checkEntry(
       throw new OutOfRange('data.load', data.load, allow('allowed.whole', { low: 0, high: loads - 1 }));
   }
   if (data.kind === 'lot') {
-    const items = [...snapshot.materials, ...snapshot.amendments].map((one) => one.id);
+    const items = [...snapshot.materials, ...snapshot.amendments].map((material) => material.id);
     if (!items.includes(data.item))
       throw new OutOfRange('data.item', data.item, allow('allowed.one-of', { ids: items }));
     for (const [path, id] of [['data.lot', data.lot] as const, ['data.rest', data.rest] as const]) {

@@ -35,7 +35,7 @@ export function rescueApp(data: string, why: FaultMessage, restore: Restore, can
   });
   app.post('/rescue', express.urlencoded({ extended: false, limit: '2kb' }), async (req, res) => {
     const { name } = (req.body ?? {}) as { name?: unknown };
-    const found = whole().find((one) => one.name === name);
+    const found = whole().find((backupMade) => backupMade.name === name);
     if (!found) throw new Problem(404, problem('problem.no-whole-backup', none));
     await restore(join(place, found.name));
     res.redirect(303, '/');

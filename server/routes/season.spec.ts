@@ -108,7 +108,7 @@ test('a batch made for a step is no more to be mixed, and its materials are no m
     (await request(app).get('/api/plan/short')).body;
   const before = await short();
   const perlite = starterMixes.potting.components.find((c) => c.material !== 'peat-medium')!.material;
-  expect(before.map((one) => one.item)).toEqual(
+  expect(before.map((each) => each.item)).toEqual(
     expect.arrayContaining(['Tomato', 'cell-72', 'pot-9', perlite]),
   );
   const made = (
@@ -118,7 +118,7 @@ test('a batch made for a step is no more to be mixed, and its materials are no m
       .expect(201)
   ).body as { id: number };
   expect((await plan()).made).toEqual([0, 1].map((step) => ({ batch: made.id, line: id, sowing: 1, step })));
-  const after = (await short()).map((one) => one.item);
+  const after = (await short()).map((each) => each.item);
   expect(after).toEqual(expect.arrayContaining(['Tomato', 'cell-72', 'pot-9']));
   expect(after).not.toContain(perlite);
 });

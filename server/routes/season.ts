@@ -39,8 +39,8 @@ export function seasonRoutes(
 
   api.serve('crops', () => [...crops.all()]);
   api.serve('keepCrop', ({ body }) => {
-    const known = crops.byKey(body.key);
-    if (known) return new Again(known);
+    const existing = crops.byKey(body.key);
+    if (existing) return new Again(existing);
     checkSteps(body.crop.steps);
     return crops.add(body);
   });
@@ -54,8 +54,8 @@ export function seasonRoutes(
   api.serve('plan', () => store.plan(calendar.today()));
   api.serve('setSeason', ({ body }) => store.setSettings(body));
   api.serve('addLine', ({ body }) => {
-    const known = store.byKey(body.key);
-    if (known) return new Again(known);
+    const existing = store.byKey(body.key);
+    if (existing) return new Again(existing);
     return store.add(checked(body), now().toISOString());
   });
   api.serve('changeLine', ({ params: { id }, body }) => {

@@ -26,7 +26,7 @@ export function shareRoutes(api: Api, { db, library, own, crops, mixes, now }: S
   api.serve('share', () => asShare(true));
   api.serve('lookAtShare', ({ body: { share } }) => look(share, here()));
   api.serve('takeShare', ({ body: { key, share, take: chosen } }) => {
-    const fresh = chosen.filter(({ kind, at }) => !known(keyOf(key, kind, at), kind));
+    const fresh = chosen.filter(({ kind, at }) => !existing(keyOf(key, kind, at), kind));
     const add: Into['add'] = {
       materials: (id, { says, row: { id: _, ...row } }) => {
         const made = own.addMaterial({ key: id, says, row }, now().toISOString());
@@ -57,7 +57,7 @@ export function shareRoutes(api: Api, { db, library, own, crops, mixes, now }: S
       crops.changed();
     }
   });
-  const known = (key: string, kind: keyof Into['here']): boolean =>
+  const existing = (key: string, kind: keyof Into['here']): boolean =>
     kind === 'mixes'
       ? mixes.byKey(key) !== null
       : kind === 'crops'

@@ -94,7 +94,7 @@ test('a mix that is changed by a table keeps what no cell can hold', async () =>
   const body = { key: randomUUID(), says: 'ours', row: { ...row, ...beside, name: 'Last year' } };
   await request(app).post('/api/materials').send(body).expect(201);
   const { data, meta } = Papa.parse<Record<string, string>>(await out('materials'), { header: true });
-  const mine = data.find((one) => one['name'] === 'Last year')!;
+  const mine = data.find((each) => each['name'] === 'Last year')!;
   const csv = Papa.unparse({ fields: meta.fields!, data: [{ ...mine, ph: '6.1' }] });
   expect((await take('materials', csv)).body).toMatchObject({ changed: ['Last year'] });
   expect((await library()).materials.find((m) => m.name === 'Last year')).toMatchObject({
@@ -159,7 +159,7 @@ test.each(['288', '00123', '1e5', '0.10', '0x10', '-5', 'Infinity', ' 7 '])(
       const { body: taken } = await request(app).post(`/api/tables/${table}`).send({ csv: fresh });
       expect([table, taken.rows]).toEqual([table, 1]);
       const { body } = await request(app).get(list);
-      const names = (table === 'season' ? body.lines : body).map((one: { name: string }) => one.name);
+      const names = (table === 'season' ? body.lines : body).map((each: { name: string }) => each.name);
       expect([table, [...new Set(names)]]).toEqual([table, [name.trim()]]);
     }
   },

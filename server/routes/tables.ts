@@ -10,7 +10,7 @@ import { type TableParts, tables } from '#server/out/tables/tables';
 export function tableRoutes(api: Api, stores: Stores, entries: PlantEntries): void {
   const parts: TableParts = { ...stores, entries };
   const named = (table: string): TableName => {
-    const name = tableNames.find((one) => one === table);
+    const name = tableNames.find((tableName) => tableName === table);
     if (!name) throw new OutOfRange('table', table, allow('allowed.one-of', { ids: [...tableNames] }));
     return name;
   };

@@ -30,8 +30,8 @@ test('re-tests by their day, rests, and the next step of what is begun; what is 
   await make('Forgotten', '2030-11-01');
   const fed = { ...starterMixes.potting, amendments: [{ amendment: 'blood-meal', gPerL: 1 }] };
   await make('Fed', '2031-03-01', fed);
-  const told = (await due()).map((d) => [d.batch, d.step, d.state, d.on]);
-  expect(told).toEqual([
+  const result = (await due()).map((d) => [d.batch, d.step, d.state, d.on]);
+  expect(result).toEqual([
     ['A week old', 're-test', 'due', '2031-03-04'],
     ['Fed', 're-test', 'waiting', '2031-03-08'],
     ['Fresh', 're-test', 'waiting', '2031-03-10'],

@@ -5,8 +5,8 @@ import { Again, type Api } from '#server/base/http/serve';
 export function waterRoutes(api: Api, { waters, now }: Stores): void {
   api.serve('waters', () => waters.all());
   api.serve('keepWater', ({ body }) => {
-    const known = waters.byKey(body.key);
-    return known ? new Again(known) : waters.add(body, now().toISOString());
+    const existing = waters.byKey(body.key);
+    return existing ? new Again(existing) : waters.add(body, now().toISOString());
   });
   putAwayRoutes(api, 'water', ['putAwayWater', 'restoreWater'], waters, now);
 }

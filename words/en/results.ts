@@ -26,9 +26,9 @@ export const results: Words<ResultFacts & VerdictFacts & TrayFacts> = {
   'result.batch': ({ up, plantings, lost, suspects }, f) => {
     const share =
       up.of > 0 ? `${f.pct((100 * up.alive) / up.of)} of ${f.count(up.of)} came up` : 'nothing counted yet';
-    const likely = suspects.slice(0, MOST_SUSPECTS).map((one) => {
-      const name = causes[`cause.${one.cause}.name`](none, f).split(':')[0]!;
-      return `${inSentence(name)} in ${one.plantings} of ${plantings}`;
+    const likely = suspects.slice(0, MOST_SUSPECTS).map((suspect) => {
+      const name = causes[`cause.${suspect.cause}.name`](none, f).split(':')[0]!;
+      return `${inSentence(name)} in ${suspect.plantings} of ${plantings}`;
     });
     const worst = lost[0];
     return [share, ...(worst ? [`${f.count(worst.count)} lost, ${worst.cause}`] : []), ...likely].join('; ');

@@ -48,6 +48,6 @@ export class Known<K, V> {
 
   private heldOf(key: K, stands: readonly unknown[]): Held<V> | undefined {
     const held = this.held.get(key);
-    return held?.stands.every((one, i) => Object.is(one, stands[i])) ? held : undefined;
+    return held?.stands.every((stand, i) => Object.is(stand, stands[i])) ? held : undefined;
   }
 }

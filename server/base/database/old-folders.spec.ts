@@ -60,17 +60,17 @@ test.each(made)(
   'a data folder of %s opens and means the same',
   async (name) => {
     copyFileSync(`testing/folders/${name}.sqlite`, join(folder, 'welcome.sqlite'));
-    const told = JSON.parse(readFileSync(`testing/folders/${name}.json`, 'utf8')) as Told;
+    const result = JSON.parse(readFileSync(`testing/folders/${name}.json`, 'utf8')) as Told;
     const db = openDatabase(folder);
     const { app } = testApp(db);
     const get = async <T>(path: string): Promise<T> => (await request(app).get(path).expect(200)).body as T;
 
-    expect(await get('/api/batches')).toMatchObject(told.batches);
+    expect(await get('/api/batches')).toMatchObject(result.batches);
     // Figures and reasons are kept since: what is from before has none.
     expect(await get('/api/mixes')).toMatchObject(
-      told.mixes.map((mix) => ({ ...mix, figures: null, why: '' })),
+      result.mixes.map((mix) => ({ ...mix, figures: null, why: '' })),
     );
-    for (const [i, batch] of told.batch.entries()) {
+    for (const [i, batch] of result.batch.entries()) {
       const now = await get<{ snapshot: Row }>(`/api/batches/${batch.id}`);
       expect(now.snapshot['format']).toBe(3);
       const before = withoutSource({ ...batch, snapshot: { ...batch.snapshot, format: 3 } }) as {
@@ -84,29 +84,29 @@ test.each(made)(
       const entries = await get<{ id: number; at: string; subject: string; data: Row }[]>(
         `/api/batches/${batch.id}/entries`,
       );
-      for (const [k, entry] of (told.entries[i] ?? []).entries()) {
+      for (const [k, entry] of (result.entries[i] ?? []).entries()) {
         const { values, ...rest } = entry['data'] as Row;
         expect(entries[k]).toMatchObject({ ...entry, data: rest });
         // What was chosen by position then has a name now; what was read is the same.
         if (!['squeeze', 'ec'].includes(rest['test'] as string))
           expect(entries[k]!.data['values']).toEqual(values);
       }
-      expect(entries).toHaveLength(told.entries[i]?.length ?? 0);
+      expect(entries).toHaveLength(result.entries[i]?.length ?? 0);
     }
     // How much came of a lot was not asked then: what is left of it is not known.
     const lots = await get<Row[]>('/api/lots');
-    expect(lots).toMatchObject(told.lots ?? []);
+    expect(lots).toMatchObject(result.lots ?? []);
     for (const lot of lots) expect(lot).toMatchObject({ quantity: null, left: null });
-    expect(await get('/api/measures')).toEqual(told.measures ?? []);
-    expect(await get('/api/shelf')).toEqual(told.shelf ?? []);
+    expect(await get('/api/measures')).toEqual(result.measures ?? []);
+    expect(await get('/api/shelf')).toEqual(result.shelf ?? []);
 
     // A folder of the demo as it was lacks what the demo has had since; one that has it all gains nothing.
     seedDemo(db, TODAY);
     expect((await get<Row[]>('/api/lots')).length).toBe(
-      (told.lots?.length ?? demoLots.length) + demoStock.length,
+      (result.lots?.length ?? demoLots.length) + demoStock.length,
     );
-    expect((await get<Row[]>('/api/shelf')).length).toBe(told.shelf?.length ?? 8);
-    expect(await get('/api/batches')).toMatchObject(told.batches);
+    expect((await get<Row[]>('/api/shelf')).length).toBe(result.shelf?.length ?? 8);
+    expect(await get('/api/batches')).toMatchObject(result.batches);
     db.close();
     // Two cards to each of its batches.
   },
@@ -144,13 +144,13 @@ function lifted(path: string, body: unknown): unknown {
 
 test('a data folder of schema-16, with all that the demo had and some of everything else, says what it said', async () => {
   copyFileSync('testing/folders/schema-16.sqlite', join(folder, 'welcome.sqlite'));
-  const told = JSON.parse(readFileSync('testing/folders/schema-16.json', 'utf8')) as Record<string, object>;
+  const result = JSON.parse(readFileSync('testing/folders/schema-16.json', 'utf8')) as Record<string, object>;
   const db = openDatabase(folder);
   const { app } = testApp(db);
   for (const path of askedOfFolders) {
     const { body } = await request(app).get(`/api${path}`).expect(200);
     // Newer answers may say more beside it.
-    expect({ path, body: lifted(path, body) }).toMatchObject({ path, body: lifted(path, told[path]) });
+    expect({ path, body: lifted(path, body) }).toMatchObject({ path, body: lifted(path, result[path]) });
   }
   db.close();
 });

@@ -56,7 +56,7 @@ const garbage: unknown[] = [
     "'; DROP TABLE mixes; --",
   ],
 ];
-const known = [
+const existing = [
   'peat-fine',
   'perlite-fine',
   'cell-72',
@@ -84,7 +84,7 @@ function nearly(schema: Schema, depth = 0): unknown {
       ]);
     case 'array':
       return schema.prefixItems
-        ? schema.prefixItems.map((one) => nearly(one, depth + 1))
+        ? schema.prefixItems.map((prefixItem) => nearly(prefixItem, depth + 1))
         : Array.from({ length: Math.floor(4 * random()) }, () => nearly(schema.items ?? {}, depth + 1));
     case 'number':
     case 'integer': {
@@ -98,7 +98,7 @@ function nearly(schema: Schema, depth = 0): unknown {
       if (schema.format === 'uuid') return '6fa459ea-ee8a-4ca4-894e-db77e160355e';
       if (schema.format === 'date' || /\\d\{4\}/.test(schema.pattern ?? ''))
         return pick(['2031-03-01', '2031-02-30', '9999-12-31']);
-      return pick(known);
+      return pick(existing);
   }
 }
 const schemaOf = (schema: z.ZodType): Schema =>

@@ -17,10 +17,10 @@ const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 export function onlyOwnHosts(names: () => readonly string[]): RequestHandler {
   return (req, _res, next) => {
     const host = req.headers.host ?? '';
-    const known = [...LOOPBACK, ...names()];
-    if (!known.includes(nameOf(host)))
+    const existing = [...LOOPBACK, ...names()];
+    if (!existing.includes(nameOf(host)))
       throw new Problem(421, problem('problem.host', { host }), [
-        { path: 'host', value: host, allowed: allow('allowed.one-of', { ids: known }) },
+        { path: 'host', value: host, allowed: allow('allowed.one-of', { ids: existing }) },
       ]);
     // Reading costs work too: from elsewhere one may come by a link to a page, and no other way.
     const site = req.get('sec-fetch-site');

@@ -75,10 +75,10 @@ const real = (path: string): string =>
     .replace('{name}', backup);
 
 test('everything that it tells of is there', async () => {
-  const told: string[] = [];
+  const result: string[] = [];
   for (const [path, operations] of Object.entries(paths)) {
     for (const [method, operation] of Object.entries(operations)) {
-      told.push(`${method} ${path}`);
+      result.push(`${method} ${path}`);
       if (path.endsWith('/stream')) continue;
       const takes = 'requestBody' in operation;
       const ask = request(app)[method as 'get' | 'post' | 'put' | 'delete'](real(path));
@@ -97,7 +97,7 @@ test('everything that it tells of is there', async () => {
       if (takes) expect(answer.headers['content-type']).toContain('problem+json');
     }
   }
-  expect(told.length).toBeGreaterThan(28);
+  expect(result.length).toBeGreaterThan(28);
   // Two of them print.
 }, 20_000);
 
@@ -116,10 +116,10 @@ test('nothing is served that it does not tell of', () => {
     .filter((stack) => stack.some(({ route }) => route?.path === '/health'));
   expect(api).toHaveLength(1);
   walk(api[0]!, '/api');
-  const told = Object.entries(paths).flatMap(([path, operations]) =>
+  const result = Object.entries(paths).flatMap(([path, operations]) =>
     Object.keys(operations).map((method) => `${method} ${path.replace(/\{(\w+)\}/g, ':$1')}`),
   );
-  expect(served.sort()).toEqual(told.sort());
+  expect(served.sort()).toEqual(result.sort());
 });
 
 /** What the door answers, and the gate: on every operation. */

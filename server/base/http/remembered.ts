@@ -36,7 +36,7 @@ export function remembered(db: Db, today: () => string): RequestHandler {
   const written = db.prepare<[], number>('SELECT total_changes()').pluck();
   const stateNow = (): string =>
     `${today()} ${written.get()} ${db.pragma('data_version', { simple: true }) as number}`;
-  const known = new Known<string, Packed>({ most: MOST });
+  const existing = new Known<string, Packed>({ most: MOST });
   return (req, res, next) => {
     if (req.method !== 'GET' || !paths.has(req.path)) {
       next();
@@ -45,7 +45,7 @@ export function remembered(db: Db, today: () => string): RequestHandler {
     const now = stateNow();
     const packs = req.acceptsEncodings('gzip') === 'gzip';
     const key = `${packs} ${req.url}`;
-    const answer = known.get(key, [now]);
+    const answer = existing.get(key, [now]);
     if (answer) {
       send(res, answer);
       return;
@@ -57,7 +57,7 @@ export function remembered(db: Db, today: () => string): RequestHandler {
       const gzip = packs && plain.length >= PACKED_FROM;
       const packed = { gzip, body: gzip ? gzipSync(plain, PACKING) : plain };
       // Something may have been written since it was asked.
-      if (stateNow() === now) known.keep(key, [now], packed);
+      if (stateNow() === now) existing.keep(key, [now], packed);
       return send(res, packed);
     };
     next();

@@ -15,11 +15,11 @@ export class InstrumentHub {
   ) {}
 
   find(id: string): Instrument | undefined {
-    return this.instruments.find((one) => one.id === id);
+    return this.instruments.find((instrument) => instrument.id === id);
   }
 
   readAll(at: Date): InstrumentReading[] {
-    return this.instruments.map((one) => one.read(at));
+    return this.instruments.map((instrument) => instrument.read(at));
   }
 
   /** @returns how to stop listening */

@@ -182,8 +182,8 @@ export function sealed(data: string, all: readonly string[], now: Date): Sealed 
   const names = all.filter(isPrivate);
   let authority = read(data, 'authority');
   if (!authority) write(data, 'authority', (authority = makeAuthority(now)));
-  const known = read(data, 'server');
-  if (known && holds(known, authority, names, now)) return known;
+  const existing = read(data, 'server');
+  if (existing && holds(existing, authority, names, now)) return existing;
   const made = certify(authority, names, now);
   write(data, 'server', made);
   return made;

@@ -37,8 +37,8 @@ export class PlantGroups {
         group.up = { alive: group.up.alive + Math.min(up, of), of: group.up.of + of };
       // Those set apart or potted within the group began, and went on, once: only what was lost since is new.
       const again = planting.from
-        .filter((one) => keys.get(one.planting) === found.key)
-        .reduce((sum, one) => sum + one.plants, 0);
+        .filter((each) => keys.get(each.planting) === found.key)
+        .reduce((sum, each) => sum + each.plants, 0);
       if (made !== null)
         group.made = {
           alive: group.made.alive + Math.min(made, of) - again,
@@ -47,8 +47,8 @@ export class PlantGroups {
       const first = standing(own).find((event) => event.kind === 'up' && event.count > 0);
       if (first) group.days.push(dayNumber(first.on) - dayNumber(planting.on));
       for (const [cause, count] of tally.lost) {
-        const known = group.lost.find((one) => one.cause === cause);
-        if (known) known.count += count;
+        const existing = group.lost.find((each) => each.cause === cause);
+        if (existing) existing.count += count;
         else group.lost.push({ cause, count });
       }
     }
@@ -59,7 +59,9 @@ export class PlantGroups {
     }));
   }
 
-  private keyer(by: (typeof compareBy)[number]): (one: Planting) => { key: string; name: string } | null {
+  private keyer(
+    by: (typeof compareBy)[number],
+  ): (planting: Planting) => { key: string; name: string } | null {
     const mixOfBatch = new Map<number, { key: string; name: string }>();
     switch (by) {
       case 'batch':

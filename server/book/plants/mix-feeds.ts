@@ -31,10 +31,10 @@ export class MixFeeds {
 
   /** What a tray of it weighs and holds; undefined where its mix is not known. */
   tray(batch: number | null, kind: VesselKind, cells: number): TrayWater | undefined {
-    const one = this.of(batch, kind);
-    if (!one) return undefined;
+    const feeds = this.of(batch, kind);
+    if (!feeds) return undefined;
     const count = Math.min(kind.perTray, cells);
-    return { wetG: count * one.wetG, availableMl: count * one.availableMl, daysToHalf: one.daysToHalf };
+    return { wetG: count * feeds.wetG, availableMl: count * feeds.availableMl, daysToHalf: feeds.daysToHalf };
   }
 
   private of(batch: number | null, kind: VesselKind): Feeds | undefined {

@@ -92,8 +92,8 @@ export class PlantEntries {
         const moved = kept.filter((event) => event.kind === 'moved' && event.to === id);
         if (at !== null) {
           const stands = standing(kept);
-          const one = moved.find((event) => stands.some((each) => each.id === event.id));
-          if (one) this.write(from, kept, randomUUID(), { kind: 'undo', on, of: one.id }, now);
+          const keptEvent = moved.find((event) => stands.some((each) => each.id === event.id));
+          if (keptEvent) this.write(from, kept, randomUUID(), { kind: 'undo', on, of: keptEvent.id }, now);
         } else if (moved[0]) {
           const { id: _, at: __, ...again } = moved[0];
           this.enter(from, randomUUID(), again, now, 'id');

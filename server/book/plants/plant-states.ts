@@ -69,7 +69,7 @@ export class PlantStates {
       const care = this.careFor(planting, tally, events, around);
       const batchName = planting.batch === null ? null : this.stores.batches.nameOf(planting.batch);
       const key = this.stores.plants.keyOf(planting.id);
-      return { care, line: { ...planting, key, tally: told(tally), batchName, care: care[0] ?? null } };
+      return { care, line: { ...planting, key, tally: result(tally), batchName, care: care[0] ?? null } };
     });
   }
 
@@ -82,7 +82,7 @@ export class PlantStates {
     const crop = crops.get(planting.crop);
     if (!crop) return [];
     const kind = vessels.get(planting.vessel);
-    const step = crop.steps.find((one) => one.vessel === planting.vessel);
+    const step = crop.steps.find((cropStep) => cropStep.vessel === planting.vessel);
     const mostDays = kind
       ? Math.round(7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks))
       : NO_VESSEL_DAYS;
@@ -95,10 +95,10 @@ export class PlantStates {
 
   /** Set apart, they stand in their vessel since those that they came from. */
   private vesselSince(planting: Planting): string {
-    let one = planting;
-    for (let i = 0; i < MOST_SPLITS && one.start === 'split' && one.from[0]; i++)
-      one = this.stores.plants.one(one.from[0].planting) ?? one;
-    return one.on;
+    let each = planting;
+    for (let i = 0; i < MOST_SPLITS && each.start === 'split' && each.from[0]; i++)
+      each = this.stores.plants.one(each.from[0].planting) ?? each;
+    return each.on;
   }
 
   /** All that one planting wants, in order. */
@@ -119,9 +119,9 @@ export class PlantStates {
         return this.told.of(planting.id, [state, from, to], () =>
           state.care
             .filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
-            .map((one) => ({
-              ...{ ...one, planting: planting.id },
-              state: one.on <= today ? ('due' as const) : ('waiting' as const),
+            .map((each) => ({
+              ...{ ...each, planting: planting.id },
+              state: each.on <= today ? ('due' as const) : ('waiting' as const),
             })),
         );
       })
@@ -147,7 +147,7 @@ export class PlantStates {
   }
 }
 
-const told = ({ lost, lostSum: _, ...tally }: Tally): PlantingLine['tally'] => ({
+const result = ({ lost, lostSum: _, ...tally }: Tally): PlantingLine['tally'] => ({
   ...tally,
   lost: [...lost].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count),
 });

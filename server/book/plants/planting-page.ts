@@ -18,16 +18,16 @@ export class PlantingPages {
     const events = this.stores.plantEvents.of(id);
     const kept = events.map(({ id: number, at, event }) => ({ ...event, id: number, at }));
     const [line] = this.states.lines([planting]);
-    const named = (one: Planting): string =>
-      called(one, this.stores.crops.byId().get(one.crop) ?? { name: one.crop });
+    const named = (each: Planting): string =>
+      called(each, this.stores.crops.byId().get(each.crop) ?? { name: each.crop });
     const kin: PlantingPage['kin'] = planting.from.flatMap(({ planting: parent, plants }) => {
-      const one = this.stores.plants.one(parent);
-      return one ? [{ id: one.id, name: named(one), way: 'from' as const, plants }] : [];
+      const each = this.stores.plants.one(parent);
+      return each ? [{ id: each.id, name: named(each), way: 'from' as const, plants }] : [];
     });
     for (const child of this.stores.plants.childrenOf(id))
       kin.push({
         ...{ id: child.id, name: named(child), way: 'to' },
-        plants: child.from.find((one) => one.planting === id)?.plants ?? 0,
+        plants: child.from.find((each) => each.planting === id)?.plants ?? 0,
       });
     const lots = planting.batch === null ? [] : this.lotsOf(planting.batch);
     return {

@@ -33,7 +33,7 @@ export class PlantResults {
   /** Of batches in which something stands or stood. */
   of({ of, id }: z.output<typeof resultsQuerySchema>): BatchResult[] {
     if (of === 'batch') return this.ofBatch(id, null);
-    const versions = new Map(this.stores.mixes.versions(id).map((one) => [one.id, one.version]));
+    const versions = new Map(this.stores.mixes.versions(id).map((version) => [version.id, version.version]));
     return this.stores.plants
       .batchesOf([...versions.keys()], MOST_BATCHES)
       .flatMap(({ batch, mixVersion }) => this.ofBatch(batch, versions.get(mixVersion) ?? null));
@@ -44,7 +44,7 @@ export class PlantResults {
     const plantings = this.stores.plants.ofBatch(id);
     if (!batch || plantings.length === 0) return [];
     const { readings, materials } = batch.snapshot;
-    const reading = (name: string) => readings.find((one) => one.id === name);
+    const reading = (name: string) => readings.find((each) => each.id === name);
     const [crops, { vessels }] = [this.stores.crops.byId(), this.stores.library.library()];
     const today = this.stores.calendar.today();
     const { soilC } = this.stores.season.settings(today);
@@ -53,7 +53,7 @@ export class PlantResults {
     const records = plantings.flatMap((planting): PlantRecord[] => {
       const events = this.stores.plantEvents
         .of(planting.id)
-        .map((one) => ({ ...one.event, id: one.id, at: one.at }));
+        .map((each) => ({ ...each.event, id: each.id, at: each.at }));
       const tally = tallyOf(planting, events);
       const share = sharesOf(tally);
       if (share.up !== null && !isCounted(planting.start)) {
@@ -64,7 +64,7 @@ export class PlantResults {
       const [crop, kind] = [crops.get(planting.crop), vessels.get(planting.vessel)];
       if (!crop || !kind) return [];
       const air = reading('air') ?? reading('airAfterDrydown');
-      const step = crop.steps.find((one) => one.vessel === planting.vessel);
+      const step = crop.steps.find((cropStep) => cropStep.vessel === planting.vessel);
       const mixFeedsDays = this.feeds.days(id, kind);
       const about = {
         ...{
@@ -74,11 +74,11 @@ export class PlantResults {
         },
         ...{ ph: reading('ph'), ec: reading('ecSaturated'), ...(air && { airPct: air.value, air }) },
         mostDays: 7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks),
-        ...{ madeOn: batch.madeOn, living: materials.some((one) => one.living) },
+        ...{ madeOn: batch.madeOn, living: materials.some((material) => material.living) },
       };
       return [{ planting, events, about }];
     });
-    const taught = new Map<CauseId, number>(this.lessons.taught().map((one) => [one.cause, one.helped]));
+    const taught = new Map<CauseId, number>(this.lessons.taught().map((each) => [each.cause, each.helped]));
     return [
       {
         ...{ batch: id, name: batch.name, madeOn: batch.madeOn, version, plantings: plantings.length, up },

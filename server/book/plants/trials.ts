@@ -48,14 +48,14 @@ export class Trials {
     const trial = this.stores.trials.one(id);
     if (!trial) throw notFound('trial', id);
     const plantings = this.stores.plants.traysOf(id);
-    const events = this.stores.plantEvents.countsOf(plantings.map((one) => one.id));
+    const events = this.stores.plantEvents.countsOf(plantings.map((each) => each.id));
     const laid = layOut(trial.seed, trial.arms.length, trial.blocks);
     return {
       ...trial,
       trays: plantings.map((planting) => {
         const { arm, block } = planting.trial!;
         const { begun, entered, alive } = tallyOf(planting, events.get(planting.id) ?? []);
-        const { place } = laid.find((one) => one.arm === arm && one.block === block)!;
+        const { place } = laid.find((trialTray) => trialTray.arm === arm && trialTray.block === block)!;
         const key = this.stores.plants.keyOf(planting.id);
         return { planting: planting.id, key, block, place, arm, begun, alive, up: entered };
       }),

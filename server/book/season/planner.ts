@@ -48,9 +48,9 @@ export class Planner {
 
   needs(season: Season = this.season()): SeasonNeeds {
     const { made, done } = this.stores.season.plan(this.stores.calendar.today());
-    const known = new Set(made.map((one) => `${one.line} ${one.sowing} ${one.step}`));
+    const existing = new Set(made.map((each) => `${each.line} ${each.sowing} ${each.step}`));
     const started = new Set(
-      done.flatMap((one) => (one.task === 'start' ? [`${one.line} ${one.sowing}`] : [])),
+      done.flatMap((each) => (each.task === 'start' ? [`${each.line} ${each.sowing}`] : [])),
     );
     return needsOf(
       season,
@@ -59,7 +59,7 @@ export class Planner {
       this.stores.library.library(),
       this.stores.calendar.today(),
       {
-        made: (...step) => known.has(step.join(' ')),
+        made: (...step) => existing.has(step.join(' ')),
         begun: (...sowing) => started.has(sowing.join(' ')),
       },
     );
@@ -69,12 +69,12 @@ export class Planner {
   tasks(season: Season = this.season()): TaskOfSowing[] {
     const settings = this.settings();
     const { done } = this.stores.season.plan(this.stores.calendar.today());
-    const known = new Map(done.map((one) => [`${one.line} ${one.sowing} ${one.task}`, one.on]));
+    const existing = new Map(done.map((each) => [`${each.line} ${each.sowing} ${each.task}`, each.on]));
     return season.sowings
       .flatMap((sowing) =>
         tasksOf(sowing, settings).map((task) => ({
           ...{ sowing, task },
-          done: known.get(`${sowing.line.id} ${sowing.sowing} ${task.id}`) ?? null,
+          done: existing.get(`${sowing.line.id} ${sowing.sowing} ${task.id}`) ?? null,
         })),
       )
       .sort((a, b) => (a.task.on < b.task.on ? -1 : a.task.on > b.task.on ? 1 : 0));
@@ -112,7 +112,7 @@ export class Planner {
   short(): ToBuy[] {
     const stock = stockLines(this.stores.lots, this.stores.calendar.today());
     return toBuy(this.needs().demands, (kind, item) => leftIn(stock, kind, item)).filter(
-      (one) => one.short > 0,
+      (each) => each.short > 0,
     );
   }
 

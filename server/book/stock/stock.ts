@@ -9,7 +9,7 @@ const PACE_DAYS = 56;
 /** All lots of an item together: what is left of those that may be used, how long it lasts, what it costs. */
 export function stockLines(lots: LotStore, today: string): StockLine[] {
   const took = new Map(
-    lots.takenSince(daysAfter(today, -PACE_DAYS)).map((one) => [`${one.kind}/${one.item}`, one.took]),
+    lots.takenSince(daysAfter(today, -PACE_DAYS)).map((each) => [`${each.kind}/${each.item}`, each.took]),
   );
   const byItem = new Map<string, Lot[]>();
   for (const lot of lots.all()) {
@@ -17,10 +17,10 @@ export function stockLines(lots: LotStore, today: string): StockLine[] {
     byItem.set(key, [...(byItem.get(key) ?? []), lot]);
   }
   return [...byItem].map(([key, all]) => {
-    const told = all.filter((lot) => lot.left !== null);
+    const result = all.filter((lot) => lot.left !== null);
     // What still rests or rots is there, and no use yet.
-    const usable = told.filter((lot) => lot.readyOn === null || lot.readyOn <= today);
-    const left = told.length === 0 ? null : usable.reduce((sum, lot) => sum + Math.max(0, lot.left!), 0);
+    const usable = result.filter((lot) => lot.readyOn === null || lot.readyOn <= today);
+    const left = result.length === 0 ? null : usable.reduce((sum, lot) => sum + Math.max(0, lot.left!), 0);
     const priced = all.find((lot) => lot.price !== null && lot.quantity !== null && lot.quantity > 0);
     return {
       ...{ kind: all[0]!.kind, item: all[0]!.item, name: all[0]!.name, left },

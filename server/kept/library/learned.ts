@@ -87,7 +87,7 @@ export class LearnedStore {
    * nothing and say so: one wrong test must not take the library along.
    */
   learn(book: Material, named: Named): ReturnType<typeof learnMaterial> & { misfit: Refusal | null } {
-    const tests = this.testsOf(book.id).filter((one) => !one.aside);
+    const tests = this.testsOf(book.id).filter((each) => !each.aside);
     try {
       const resolvedTests = tests.map(({ values }) => resolved(values, named));
       return { ...learnMaterial(book, resolvedTests), misfit: null };

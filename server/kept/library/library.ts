@@ -115,9 +115,9 @@ export class LibraryStore {
       if (!tested.has(row.id)) return row;
       const { material, figures, misfit } = this.learned.learn(materialFromRow(bare(row)), named);
       if (misfit !== null) return { ...row, source: `${row.source}; your own tests do not fit it any more` };
-      const tests = figures.reduce((sum, one) => sum + one.tests, 0);
-      const told = `${row.source}; moved by ${tests} of your own tests`;
-      return { ...materialToRow(material), source: told, own: row.own };
+      const tests = figures.reduce((sum, learned) => sum + learned.tests, 0);
+      const result = `${row.source}; moved by ${tests} of your own tests`;
+      return { ...materialToRow(material), source: result, own: row.own };
     });
     const library = libraryOf(
       materials.map((m) => materialFromRow(bare(m))),

@@ -59,8 +59,8 @@ export class PlantEventStore {
     const by = new Map<number, readonly KeptEvent[]>();
     const unknown = new Map<number, KeptEvent[]>();
     for (const id of ids) {
-      const known = this.counting.get(id);
-      if (known) by.set(id, known);
+      const existing = this.counting.get(id);
+      if (existing) by.set(id, existing);
       else unknown.set(id, []);
     }
     if (unknown.size === 0) return by;

@@ -161,11 +161,11 @@ describe('everything out and in', () => {
   test('the ten lines of docs/read-archive.mjs read it', () => {
     const file = join(folder, 'welcome.zip');
     writeFileSync(file, archive);
-    const told = execFileSync(process.execPath, ['docs/read-archive.mjs', file, 'plantings'], {
+    const result = execFileSync(process.execPath, ['docs/read-archive.mjs', file, 'plantings'], {
       encoding: 'utf8',
     });
     const { count } = made.db.prepare('SELECT COUNT(*) AS count FROM plantings').get() as { count: number };
-    expect(told).toContain(`${count} rows of plantings`);
+    expect(result).toContain(`${count} rows of plantings`);
   });
 });
 
@@ -178,13 +178,13 @@ test.each(['schema-1', 'schema-5', 'schema-16'])(
     const packed = join(to, 'packed.zip');
     await pack({ file, at: AT, to: packed });
     await unpack({ archive: packed, to: join(to, 'welcome.sqlite') });
-    const there = mkdtempSync(join(folder, 'as-it-was-'));
-    copyFileSync(file, join(there, 'welcome.sqlite'));
-    const [one, other] = [openDatabase(to), openDatabase(there)];
+    const present = mkdtempSync(join(folder, 'as-it-was-'));
+    copyFileSync(file, join(present, 'welcome.sqlite'));
+    const [one, other] = [openDatabase(to), openDatabase(present)];
     // A folder that had no identity gets one of its own in each.
-    const known = (db: Db): unknown =>
+    const existing = (db: Db): unknown =>
       JSON.parse(JSON.stringify(all(db), (_, it: unknown) => (/^[0-9a-f]{32}$/.test(String(it)) ? '' : it)));
-    expect(known(one)).toEqual(known(other));
+    expect(existing(one)).toEqual(existing(other));
     one.close();
     other.close();
   },
@@ -204,9 +204,9 @@ describe('what somebody else might have packed', () => {
     const sums = Object.fromEntries(
       rest.map(([name, bytes]) => [name, createHash('sha256').update(bytes).digest('hex')]),
     );
-    const told = strFromU8(files['welcome.json'] as Uint8Array);
+    const result = strFromU8(files['welcome.json'] as Uint8Array);
     try {
-      const head = { ...(JSON.parse(told) as object), sums };
+      const head = { ...(JSON.parse(result) as object), sums };
       return { ...files, 'welcome.json': strToU8(JSON.stringify(head)) };
     } catch {
       return files;
@@ -241,9 +241,9 @@ describe('what somebody else might have packed', () => {
   });
 
   test('a small file that would unpack to more than there is room for', async () => {
-    const told = zipSync({ 'tables/mixes.jsonl': new Uint8Array(5_000_000) });
+    const result = zipSync({ 'tables/mixes.jsonl': new Uint8Array(5_000_000) });
     // As if it were of 3.9 GB: the size stands in the list at the end of the file.
-    const list = Buffer.from(told);
+    const list = Buffer.from(result);
     const at = list.lastIndexOf('PK\u0001\u0002', undefined, 'latin1');
     list.writeUInt32LE(3_900_000_000, at + 24);
     expect(list.length).toBeLessThan(10_000);
@@ -309,9 +309,9 @@ describe('altered, swapped and strange', () => {
   });
   const rows = (file: string): string => {
     const it = new Database(file, { readonly: true });
-    const told = JSON.stringify(all(it));
+    const result = JSON.stringify(all(it));
     it.close();
-    return told;
+    return result;
   };
   /** What comes of an archive: its rows, or why it is refused. */
   const outcome = async (bytes: Uint8Array): Promise<string> => {
@@ -371,9 +371,9 @@ describe('altered, swapped and strange', () => {
             [lines[a], lines[b]] = [lines[b]!, lines[a]!];
             bytes = zipSync({ ...files, [name]: strToU8(lines.join('\n'), true) }, { level: 0 });
           }
-          const told = await outcome(bytes);
-          if (told === 'refused') refusals++;
-          expect(told === 'refused' || told === same).toBe(true);
+          const result = await outcome(bytes);
+          if (result === 'refused') refusals++;
+          expect(result === 'refused' || result === same).toBe(true);
         },
       ),
       { numRuns: 500 },

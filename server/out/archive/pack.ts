@@ -87,12 +87,12 @@ export async function pack({ file, at, to }: { file: string; at: string; to: str
       add(csvFile(table.table), () => Buffer.from(csvOf(table, linesOf(db, table))));
     }
     if (has(PICTURES.table)) {
-      const one = db
+      const statement = db
         .prepare<[number], Buffer>(`SELECT ${PICTURES.column} FROM ${PICTURES.table} WHERE id = ?`)
         .pluck();
       const ids = db.prepare<[], number>(`SELECT id FROM ${PICTURES.table} ORDER BY id`).pluck().all();
       // A JPEG is packed already.
-      for (const id of ids) add(pictureFile(id), () => one.get(id)!, false);
+      for (const id of ids) add(pictureFile(id), () => statement.get(id)!, false);
     }
     // Last, since it holds the sums of all others.
     add(HEAD_FILE, () => json(head));

@@ -20,15 +20,17 @@ const says: Readonly<Record<string, string>> = {
 };
 
 function schemaOf(table: string, { name, kind, nullable }: TableColumn): object {
-  const known = held[`${table}.${name}`];
+  const existing = held[`${table}.${name}`];
   const usual =
     kind === 'json'
       ? { type: 'object' }
       : { type: { text: 'string', integer: 'integer', real: 'number' }[kind] };
   const { $schema: _, ...it } = (
-    known ? z.toJSONSchema(known, { io: 'input', unrepresentable: 'any', target: 'draft-2020-12' }) : usual
+    existing
+      ? z.toJSONSchema(existing, { io: 'input', unrepresentable: 'any', target: 'draft-2020-12' })
+      : usual
   ) as Record<string, unknown>;
-  const said = says[name] && !known ? { description: says[name] } : {};
+  const said = says[name] && !existing ? { description: says[name] } : {};
   return nullable ? { anyOf: [{ type: 'null' }, it], ...said } : { ...it, ...said };
 }
 

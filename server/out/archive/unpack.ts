@@ -108,24 +108,24 @@ async function fill(db: Db, table: Table, members: Members, head: Head): Promise
   const pictured = table.table === PICTURES.table;
   const columns = [...table.columns.map(({ column }) => column), ...(pictured ? [PICTURES.column] : [])];
   const put = db.prepare(
-    `INSERT INTO "${table.table}" (${columns.map((one) => `"${one}"`).join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
+    `INSERT INTO "${table.table}" (${columns.map((each) => `"${each}"`).join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`,
   );
   // What a fresh one has of itself is not of the archive.
   db.exec(`DELETE FROM "${table.table}"`);
   const file = tableFile(table.table);
   if (!members.names.includes(file)) return 0;
-  const known = new Set(table.columns.map(({ name }) => name));
+  const existing = new Set(table.columns.map(({ name }) => name));
   let rows = 0;
   for await (const line of members.lines(file, sumOf(head, file))) {
     if (line === '') continue;
     const where = `${file}, line ${++rows}`;
     const row = parsed(line, where);
-    const strange = Object.keys(row).find((name) => !known.has(name));
+    const strange = Object.keys(row).find((name) => !existing.has(name));
     if (strange !== undefined)
       throw wrong(
         `${where}, ${strange.slice(0, 60)}`,
         'a column',
-        allow('allowed.one-of', { ids: [...known] }),
+        allow('allowed.one-of', { ids: [...existing] }),
       );
     const values: unknown[] = table.columns.map((column) => valueOf(row[column.name], column, where));
     if (pictured) {

@@ -75,7 +75,7 @@ interface Told {
   now: Record<string, number>;
   secondProblem: string;
 }
-const told = async (at: Served): Promise<Told> => (await ask(at, '/backups')).body as Told;
+const result = async (at: Served): Promise<Told> => (await ask(at, '/backups')).body as Told;
 const lot = (at: Served, name: string) =>
   ask(at, '/lots', 'POST', { key: crypto.randomUUID(), item: 'loam', name, receivedOn: '2026-01-02' });
 const lots = async (at: Served): Promise<string[]> =>
@@ -130,7 +130,7 @@ test('made at the start and when asked, whole, with its counts; fetched as one f
     (await ask(served, '/backups/second-place', 'PUT', { folder: join(data, 'other disk') })).status,
   ).toBe(204);
   expect((await ask(served, '/backups', 'POST')).status).toBe(204);
-  const { list, now, secondProblem } = await told(served);
+  const { list, now, secondProblem } = await result(served);
   expect(list.map(({ why }) => why)).toEqual(['asked', 'daily']);
   expect([list[0]!.counts, secondProblem]).toEqual([now, '']);
   expect(now['lots']).toBe(1);
@@ -154,14 +154,14 @@ test('made at the start and when asked, whole, with its counts; fetched as one f
   // The disk is not in.
   rmSync(join(data, 'other disk'), { recursive: true });
   await ask(served, '/backups', 'POST');
-  expect((await told(served)).secondProblem).not.toBe('');
+  expect((await result(served)).secondProblem).not.toBe('');
 });
 
 test('put back from the page: the present is kept aside, the folder is another, and goes on at the same address', async () => {
   const served = await start();
   await lot(served, 'Before');
   await ask(served, '/backups', 'POST');
-  const { list } = await told(served);
+  const { list } = await result(served);
   await lot(served, 'After');
   const was = ((await ask(served, '/nursery')).body as { id: string }).id;
   const answer = await ask(served, '/backups/restore', 'POST', { name: list[0]!.name });
@@ -193,11 +193,11 @@ test('from the command line on an empty machine, and nothing is changed by a fil
   expect(run(join(backupFolder(data), backup!.name))).toMatch(/1 lot\.[\s\S]*It is in place/);
   const kept = data;
   data = elsewhere;
-  const there = await start();
-  expect(await lots(there)).toEqual(['Bale one']);
+  const present = await start();
+  expect(await lots(present)).toEqual(['Bale one']);
   // Put back once more: what came since is named before it is out of sight.
-  await lot(there, 'Bale two');
-  await stop(there);
+  await lot(present, 'Bale two');
+  await stop(present);
   expect(run(join(backupFolder(kept), backup!.name))).toMatch(
     /It holds 1 lot\.\s+Not in it, and out of sight afterwards: 1 lot\.\s+It is in place in .* What was there is kept in /,
   );
@@ -246,7 +246,7 @@ describe('damage is noticed, and nothing is filled in', () => {
       expect((await post('http://elsewhere.example')).status).toBe(403);
       expect((await post(served.address)).status).toBe(303);
       expect(await lots(served)).toEqual(['Bale one']);
-      const aside = readdirSync(data).find((one) => one.startsWith('aside-'))!;
+      const aside = readdirSync(data).find((each) => each.startsWith('aside-'))!;
       expect(readFileSync(join(data, aside, 'welcome.sqlite')).equals(before)).toBe(true);
     },
     30_000,
@@ -393,7 +393,7 @@ test('a backup that was changed by hand, whole as it is, is refused with what it
   const served = await start();
   await lot(served, 'Bale one');
   await ask(served, '/backups', 'POST');
-  const { name } = (await told(served)).list[0]!;
+  const { name } = (await result(served)).list[0]!;
   const path = join(backupFolder(data), name);
   const db = new Database(path);
   db.exec(`UPDATE lots SET name = 'Bale two'`);
@@ -463,7 +463,7 @@ test('two who put a backup back at the same moment do not get in each other’s 
   const served = await start();
   await lot(served, 'Bale one');
   await ask(served, '/backups', 'POST');
-  const { name } = (await told(served)).list[0]!;
+  const { name } = (await result(served)).list[0]!;
   const restore = (): Promise<number> =>
     ask(served, '/backups/restore', 'POST', { name }).then(
       ({ status }) => status,

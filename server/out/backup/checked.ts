@@ -10,11 +10,11 @@ export type Counts = Record<CountedTable, number>;
 
 /** How many rows there are, of tables that an older schema may not have yet. */
 export function countsOf(db: Database.Database): Counts {
-  const there = new Set(
+  const present = new Set(
     db.prepare<[], string>(`SELECT name FROM sqlite_master WHERE type = 'table'`).pluck().all(),
   );
   const count = (table: string): number =>
-    there.has(table) ? db.prepare<[], number>(`SELECT COUNT(*) FROM "${table}"`).pluck().get()! : 0;
+    present.has(table) ? db.prepare<[], number>(`SELECT COUNT(*) FROM "${table}"`).pluck().get()! : 0;
   return Object.fromEntries(countedTables.map((table) => [table, count(table)])) as Counts;
 }
 

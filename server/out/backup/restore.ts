@@ -68,13 +68,13 @@ export function finishRestore(data: string, now: Date): boolean {
 
 /** The shorter half: what was prepared takes the place of what is there. @returns where that was put aside */
 export function putInPlace(data: string, now: Date): string | null {
-  const there = BESIDE.map((end) => `${dataFile(data)}${end}`).filter((file) => existsSync(file));
+  const present = BESIDE.map((end) => `${dataFile(data)}${end}`).filter((file) => existsSync(file));
   let aside: string | null = null;
-  if (there.length > 0) {
+  if (present.length > 0) {
     aside = join(data, `aside-${now.toISOString().replaceAll(':', '-').replace('.', '-')}`);
     mkdirSync(aside, { recursive: true });
     // The file first: cut short here there is none, and the start finishes this; a journal never meets another's file.
-    for (const file of there) renameSync(file, join(aside, basename(file)));
+    for (const file of present) renameSync(file, join(aside, basename(file)));
   }
   renameSync(coming(data), dataFile(data));
   return aside;

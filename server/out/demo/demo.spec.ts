@@ -86,13 +86,13 @@ function seasonShown(db: Db, now: Date): Record<string, unknown> {
   const stock = stockLines(lots, today);
   const { usual } = settings.frost;
   return {
-    over: season.weeks.filter((one) => one.week >= week && one.over).length,
-    coldAtMost: coldWeeks(season, settings).filter((one) => one.week >= week).length <= 1,
+    over: season.weeks.filter((weekPlan) => weekPlan.week >= week && weekPlan.over).length,
+    coldAtMost: coldWeeks(season, settings).filter((coldWeek) => coldWeek.week >= week).length <= 1,
     benches: settings.benches.every(({ m2 }) => m2 > 0),
     mixingAhead: needs.days.some(({ on }) => on > today),
     dueToday: open.some(({ task }) => task.on === today),
     late: open.some(({ task }) => task.on < today && task.on >= daysAfter(today, -7)),
-    short: toBuy(needs.demands, (kind, item) => leftIn(stock, kind, item)).some((one) => one.short > 0),
+    short: toBuy(needs.demands, (kind, item) => leftIn(stock, kind, item)).some((each) => each.short > 0),
     missing: (season as ReturnType<typeof seasonOfLines>).missing,
     frostIn: ['04', '05'].includes(usual.slice(5, 7)) && usual > daysAfter(today, -140),
     // Nothing that frost kills is planted into the frosts.

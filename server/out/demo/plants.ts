@@ -289,7 +289,7 @@ export function demoPlants(
       );
       const count = Array.from({ length: cells }, (_, cell) =>
         Number(uniformAt(seed, stream, cell) < of.chance),
-      ).reduce((sum, one) => sum + one, 0);
+      ).reduce((sum, each) => sum + each, 0);
       enter(planting, [[10, { kind: 'up', count }]]);
       stream++;
     }

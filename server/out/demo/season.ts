@@ -135,10 +135,10 @@ export function demoSeason(db: Db, now: Date, key: (n: number) => string): void 
     ...{ offsetDays: null, count: 1, everyDays: 7, sparePct: 10, confidence: 0.9, germination: null },
     ...{ plantOn: null, seedTest: null, seedYear: null, steps: null, shifts: [], note: '', name: '' },
   };
-  const known = crops.byId();
+  const existing = crops.byId();
   const planned = demoLines[turnOf(today)].map(
     ({ begunAgo, ...line }, i): Omit<NewLine, 'key'> & { id: number } => {
-      const crop = known.get(line.crop)!;
+      const crop = existing.get(line.crop)!;
       return {
         ...{ ...given, id: i + 1 },
         // Sown in the house mix where the nursery keeps it; the approach has one for the rest.
@@ -154,7 +154,9 @@ export function demoSeason(db: Db, now: Date, key: (n: number) => string): void 
   );
   const week = isoWeekOf(weekNumber(dayNumber(today)));
   const fullest = (lines: readonly PlannedLine[]): [week: WeekPlan, next: number] => {
-    const weeks = seasonOf(settings, lines, known, vessels).weeks.filter((one) => one.week >= week);
+    const weeks = seasonOf(settings, lines, existing, vessels).weeks.filter(
+      (weekPlan) => weekPlan.week >= week,
+    );
     const [first, second] = weeks.sort((a, b) => b.benchM2 - a.benchM2);
     return [first!, second!.benchM2];
   };
@@ -165,7 +167,7 @@ export function demoSeason(db: Db, now: Date, key: (n: number) => string): void 
   const clear = movedAbout(planned).find(isClear) ?? planned;
   const [top] = fullest(clear);
   const lines = clear.map(({ id: _, ...line }, i) => store.add({ ...line, key: key(i) }, now.toISOString()));
-  const season = seasonOf(settings, lines, known, vessels);
+  const season = seasonOf(settings, lines, existing, vessels);
   // Between the fullest week and the next, in whole tenths of a square metre.
   const m2 = Math.floor(10 * (top.benchM2 - 1e-6)) / 10;
   store.setSettings({ ...settings, benches: benchesOf(season, settings, m2, week) });
@@ -201,7 +203,7 @@ function benchesOf(
 ): SeasonSettings['benches'] {
   const bench = (name: string, of: number, warm: boolean) => ({ name, m2: of, heated: warm, lights: warm });
   const wanted = coldWeeks(season, { ...settings, benches: [bench('', 0, false)] }).filter(
-    (one) => one.week >= week,
+    (coldWeek) => coldWeek.week >= week,
   );
   const warm = Math.min(
     Math.round(10 * m2) - 1,

@@ -165,8 +165,8 @@ function stock(db: Db, now: Date): void {
     'UPDATE lots SET quantity = ?, price = ?, kind = ? WHERE key = ? AND quantity IS NULL',
   );
   demoLots.forEach(([item], i) => {
-    const told = demoAmounts[item];
-    if (told) priced.run(told.quantity, told.price, told.kind ?? 'material', keyOf('b000', i));
+    const result = demoAmounts[item];
+    if (result) priced.run(result.quantity, result.price, result.kind ?? 'material', keyOf('b000', i));
   });
   demoStock.forEach(({ daysAgo, readyInDays, ...lot }, i) => {
     const readyOn = readyInDays === undefined ? null : daysAfter(today, readyInDays);
@@ -186,13 +186,13 @@ function stock(db: Db, now: Date): void {
 function recordOf(
   { name, madeOn, snapshot }: Batch,
   lotOf: ReadonlyMap<string, number>,
-  told: { left: number; entries: readonly EntryData[] },
+  result: { left: number; entries: readonly EntryData[] },
 ): KeptData[] {
   const lots = [...snapshot.materials, ...snapshot.amendments].flatMap(({ id }): EntryData[] => {
     const lot = lotOf.get(id);
     return lot === undefined ? [] : [{ kind: 'lot', item: id, lot }];
   });
-  const ticks = snapshot.steps.slice(0, snapshot.steps.length - told.left).flatMap((step) =>
+  const ticks = snapshot.steps.slice(0, snapshot.steps.length - result.left).flatMap((step) =>
     Array.from({ length: step.times ?? 1 }, (_, load): EntryData => ({
       kind: 'tick',
       step: step.id,
@@ -203,7 +203,7 @@ function recordOf(
   const each = volumeL(snapshot.vessel.vessel);
   const count = Math.min(60 * 8, fills(snapshot.sheet.litres, each));
   const use: KeptData[] =
-    told.left === 0
+    result.left === 0
       ? [
           {
             ...{ kind: 'use', what: name, count, on: madeOn },
@@ -211,5 +211,5 @@ function recordOf(
           },
         ]
       : [];
-  return [...lots, ...ticks, ...told.entries, ...use];
+  return [...lots, ...ticks, ...result.entries, ...use];
 }

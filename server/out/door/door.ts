@@ -39,7 +39,7 @@ const TRY_MS = 10 * 60_000;
 const tokenOf = (req: Request): string =>
   (req.headers.cookie ?? '')
     .split(';')
-    .map((one) => one.trim().split('='))
+    .map((each) => each.trim().split('='))
     .find(([name]) => name === COOKIE)?.[1] ?? '';
 
 const tried = (code: unknown): string => (typeof code === 'string' ? code.slice(0, 20) : '');

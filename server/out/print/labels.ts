@@ -20,8 +20,8 @@ export interface LabelText {
 /** A small label has room for the dates that are known, on one line; a large one also for those to write in. */
 function datesOn({ dates }: LabelText, small: boolean): string[] {
   if (!small) return dates.map(({ name, on }) => `${name} ${on ?? '_________'}`);
-  const known = dates.flatMap(({ name, on }) => (on ? [`${name} ${on}`] : []));
-  return known.length > 0 ? [known.join(', ')] : [];
+  const existing = dates.flatMap(({ name, on }) => (on ? [`${name} ${on}`] : []));
+  return existing.length > 0 ? [existing.join(', ')] : [];
 }
 
 /** Labels in this order, each with its own code. Black on white only: any printer can do it. */

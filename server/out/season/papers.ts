@@ -25,9 +25,12 @@ export function weekSheet(planner: Planner, week: string, reader: Reader): TDocu
     const day = dayOf(monday + i);
     const lines = [
       ...days
-        .filter((one) => one.on === day)
-        .map((one) =>
-          texts.mixOf(withUnit(showQuantity({ volumeL: one.litres }, units)), mixes.get(one.mix)!.name),
+        .filter((mixingDay) => mixingDay.on === day)
+        .map((mixingDay) =>
+          texts.mixOf(
+            withUnit(showQuantity({ volumeL: mixingDay.litres }, units)),
+            mixes.get(mixingDay.mix)!.name,
+          ),
         ),
       ...tasks
         .filter(({ task, done }) => task.on === day && done === null)
@@ -40,7 +43,7 @@ export function weekSheet(planner: Planner, week: string, reader: Reader): TDocu
         : [{ text: texts.nothingPlanned, color: '#555555', margin: [6, 1, 0, 1] }]),
     ];
   }).flat();
-  const bench = season.weeks.find((one) => one.week === week);
+  const bench = season.weeks.find((weekPlan) => weekPlan.week === week);
   return {
     pageSize: units === 'us' ? 'LETTER' : 'A4',
     pageMargins: [40, 34, 40, 30],
@@ -72,23 +75,26 @@ export async function runLabel(
 ): Promise<TDocumentDefinitions> {
   const texts = textsIn(papers, reader.language);
   const season = planner.season();
-  const all = season.sowings.filter((one) => one.line.id === line);
-  const one = all.find((each) => each.sowing === sowing);
-  if (!one) throw new OutOfRange('sowing', sowing, allow('allowed.whole', { low: 1, high: all.length }));
-  const tasks = planner.tasks(season).filter((t) => t.sowing === one);
+  const all = season.sowings.filter((seasonSowing) => seasonSowing.line.id === line);
+  const seasonSowing = all.find((each) => each.sowing === sowing);
+  if (!seasonSowing)
+    throw new OutOfRange('sowing', sowing, allow('allowed.whole', { low: 1, high: all.length }));
+  const tasks = planner.tasks(season).filter((t) => t.sowing === seasonSowing);
   const on = (id: string): string | null => tasks.find(({ task }) => task.id === id)?.done ?? null;
-  const begun = { sow: texts.sown, stick: texts.struck, divide: texts.divided }[one.crop.start];
-  const first = one.steps[0]!;
+  const begun = { sow: texts.sown, stick: texts.struck, divide: texts.divided }[seasonSowing.crop.start];
+  const first = seasonSowing.steps[0]!;
   return labelSheet(reader.language, labelSize(size ?? labelSizes[0]!.id), [
     {
-      title: read(seasonSay('season.name', nameOf(one)), reader),
+      title: read(seasonSay('season.name', nameOf(seasonSowing)), reader),
       lines: [
         read(seasonSay('season.vessels', vesselsOf(first)), reader),
-        texts.mix([...new Set(one.steps.map((step) => planner.mixName(step.step)))].join(texts.then)),
+        texts.mix(
+          [...new Set(seasonSowing.steps.map((step) => planner.mixName(step.step)))].join(texts.then),
+        ),
       ],
       dates: [
         { name: begun, on: on('start') ?? first.from },
-        ...one.steps.slice(1).map((_, i) => ({ name: texts.potted, on: on(`move-${i + 2}`) })),
+        ...seasonSowing.steps.slice(1).map((_, i) => ({ name: texts.potted, on: on(`move-${i + 2}`) })),
         { name: texts.out, on: on('plant') },
       ],
       url,

@@ -65,8 +65,8 @@ function matches(
     other.size > 0 &&
     JSON.stringify(what, (_, it: unknown) => (other.has(String(it)) ? '\u0000' : it)).includes('\\u0000');
   const above = (kind: 'crops' | 'mixes'): ReturnType<typeof match>[] =>
-    plainly(kind).map((one, at) =>
-      one.state === 'same' && standsOn(things[kind][at]!.what) ? { state: 'different', id: null } : one,
+    plainly(kind).map((each, at) =>
+      each.state === 'same' && standsOn(things[kind][at]!.what) ? { state: 'different', id: null } : each,
     );
   return { materials, products, vessels, crops: above('crops'), mixes: above('mixes') };
 }
@@ -114,7 +114,7 @@ export function take(
       );
   });
   const isChosen = (kind: ShareKind, at: number): boolean =>
-    chosen.some((one) => one.kind === kind && one.at === at);
+    chosen.some((each) => each.kind === kind && each.at === at);
   /** Ids of the file, and what they are here. */
   const ids: Record<ShareKind, Map<string, string>> = {
     ...{ materials: new Map(), products: new Map(), vessels: new Map() },
@@ -123,9 +123,9 @@ export function take(
   const found = matches(things, here);
   const taken: string[] = [];
   const idOf = (kind: ShareKind, id: string, of: string): string => {
-    const known = ids[kind].get(id) ?? here[kind].find((one) => one.id === id)?.id;
-    if (known === undefined) throw new OutOfRange(kind, id, allow('allowed.here-or-taken', { of }));
-    return known;
+    const existing = ids[kind].get(id) ?? here[kind].find((sharedThing) => sharedThing.id === id)?.id;
+    if (existing === undefined) throw new OutOfRange(kind, id, allow('allowed.here-or-taken', { of }));
+    return existing;
   };
   for (const kind of shareKinds)
     things[kind].forEach((thing, at) => {
@@ -182,12 +182,21 @@ function repointed(
   return {
     ...recipe,
     vessel: idOf('vessels', recipe.vessel, name),
-    components: recipe.components.map((one) => ({ ...one, material: idOf('materials', one.material, name) })),
+    components: recipe.components.map((component) => ({
+      ...component,
+      material: idOf('materials', component.material, name),
+    })),
     lime: recipe.lime && product(recipe.lime),
     amendments: recipe.amendments.map(product),
     job:
       'also' in job && job.also
-        ? { ...job, also: job.also.map((one) => ({ ...one, vessel: idOf('vessels', one.vessel, name) })) }
+        ? {
+            ...job,
+            also: job.also.map((alsoFilled) => ({
+              ...alsoFilled,
+              vessel: idOf('vessels', alsoFilled.vessel, name),
+            })),
+          }
         : job,
   };
 }

@@ -41,7 +41,7 @@ type PlantingCsv = z.output<typeof plantingCsv>;
 const rowOf = ({ season, from, trial, ...planting }: Planting): Record<string, unknown> => ({
   ...planting,
   season: season ? `${season.line}/${season.sowing}/${season.step}` : undefined,
-  from: from.map((one) => `${one.planting}:${one.plants}`).join(' '),
+  from: from.map((each) => `${each.planting}:${each.plants}`).join(' '),
   trial: trial ? `${trial.id}/${trial.arm}/${trial.block}` : undefined,
 });
 
@@ -52,8 +52,8 @@ function plantingOf({ id: _, trial: __, season, from, ...row }: PlantingCsv) {
     ...row,
     key: randomUUID(),
     season: season ? { line, sowing, step } : null,
-    from: (from?.split(' ') ?? []).map((one) => {
-      const [planting, plants] = one.split(':').map(Number);
+    from: (from?.split(' ') ?? []).map((each) => {
+      const [planting, plants] = each.split(':').map(Number);
       return { planting, plants };
     }),
   });
@@ -146,7 +146,7 @@ export const plantTables = {
       for (const { line, row } of read)
         atLine(line, () => {
           if (row.id !== undefined) {
-            if (!events.of(row.planting).some((one) => one.id === row.id))
+            if (!events.of(row.planting).some((each) => each.id === row.id))
               throw new RowProblem({ ...missing('entry'), was: row.id });
             taken.same++;
           } else {

@@ -41,18 +41,18 @@ const word = (value: unknown): string => JSON.stringify(value ?? null);
  */
 function takeOwn<R extends { id?: string | undefined; name: string }, O extends Owned>(
   read: readonly CsvRow<R>[],
-  there: readonly O[],
-  same: (row: R, one: O) => boolean,
+  present: readonly O[],
+  same: (row: R, each: O) => boolean,
   add: (row: R) => void,
   change: (id: string, row: R) => void,
 ): Taken {
   const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
   for (const { line, row } of read) {
-    const one = there.find(({ id, name, own }) => (row.id ? id === row.id : own && name === row.name));
-    if (one && same(row, one)) taken.same++;
-    else if (one && !one.own) refuse(line, 'id', allow('allowed.own-or-new', { id: one.id }));
-    else if (one) {
-      atLine(line, () => change(one.id, row));
+    const each = present.find(({ id, name, own }) => (row.id ? id === row.id : own && name === row.name));
+    if (each && same(row, each)) taken.same++;
+    else if (each && !each.own) refuse(line, 'id', allow('allowed.own-or-new', { id: each.id }));
+    else if (each) {
+      atLine(line, () => change(each.id, row));
       taken.changed.push(row.name);
     } else {
       atLine(line, () => add(row));
@@ -64,12 +64,12 @@ function takeOwn<R extends { id?: string | undefined; name: string }, O extends 
 
 const alike =
   (fields: readonly string[]) =>
-  (row: object, one: object): boolean =>
+  (row: object, each: object): boolean =>
     fields
       .filter((field) => field !== 'source' && field !== 'id')
       .every(
         (field) =>
-          word((row as Record<string, unknown>)[field]) === word((one as Record<string, unknown>)[field]),
+          word((row as Record<string, unknown>)[field]) === word((each as Record<string, unknown>)[field]),
       );
 
 const FROM_TABLE = fromATable.source;
@@ -81,7 +81,7 @@ const bare = <R extends { id?: unknown; source?: unknown }>({
 
 /** What a cell cannot hold stays with the material: what it is made of, and the feed that it carries. */
 function beside(library: LibraryStore, id: string) {
-  const row = library.book().materials.find((one) => one.id === id);
+  const row = library.book().materials.find((material) => material.id === id);
   const { sure, madeOf, carries } = row ?? {};
   return { sure, madeOf, carries };
 }
@@ -121,10 +121,10 @@ export const tables: Record<TableName, Table> = {
       takeOwn(
         readCsv(csv, rows.vesselCsv),
         library.book().vessels,
-        (row, one) =>
+        (row, each) =>
           alike(rows.vesselFields)(
             rows.rowOfVessel({ id: '', ...rows.vesselOfRow(row) }),
-            rows.rowOfVessel(one),
+            rows.rowOfVessel(each),
           ),
         (row) => own.addVessel({ key: randomUUID(), kind: rows.vesselOfRow(row) }),
         (id, row) => own.changeVessel(id, rows.vesselOfRow(row)),
@@ -180,7 +180,7 @@ function takeSeason(csv: string, { library, crops, season, now }: TableParts): T
   const read = readCsv(csv, rows.seasonCsv);
   const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
   const [known, { vessels }] = [crops.byId(), library.library()];
-  const there = season.lines();
+  const present = season.lines();
   for (const { line, row } of read) {
     atLine(line, () => {
       const crop = lookUp(known, row.crop, 'crop');
@@ -188,15 +188,15 @@ function takeSeason(csv: string, { library, crops, season, now }: TableParts): T
       made.steps?.forEach(({ vessel }) => lookUp(vessels, vessel, 'path'));
       const same = alike(rows.seasonFields);
       const written = rows.rowOfLine({ ...made, id: 0 });
-      const one = there.find(
+      const seasonLine = present.find(
         (each) => each.id === row.id || (row.id === undefined && same(written, rows.rowOfLine(each))),
       );
       const name = made.name ? `${crop.name} “${made.name}”` : crop.name;
-      if (row.id !== undefined && !one)
+      if (row.id !== undefined && !seasonLine)
         refuse(null, 'id', allow('allowed.number-or-new', { thing: 'line' }), row.id);
-      if (one && same(written, rows.rowOfLine(one))) taken.same++;
-      else if (one) {
-        season.change(one.id, made);
+      if (seasonLine && same(written, rows.rowOfLine(seasonLine))) taken.same++;
+      else if (seasonLine) {
+        season.change(seasonLine.id, made);
         taken.changed.push(name);
       } else {
         season.add({ ...made, key: randomUUID() }, now().toISOString());
@@ -212,23 +212,23 @@ function takeLots(csv: string, { library, lots, calendar, now }: TableParts): Ta
   const taken: Taken = { rows: read.length, added: [], changed: [], same: 0 };
   const { materials, amendments, vessels } = library.library();
   const all = lots.all();
-  const there = { material: materials, product: amendments, vessel: vessels };
+  const present = { material: materials, product: amendments, vessel: vessels };
   for (const { line, row } of read) {
     const { id, unit, seedYear, germination, left: _, ...lot } = row;
-    const known = all.find(
-      (one) =>
-        one.id === id ||
+    const existing = all.find(
+      (each) =>
+        each.id === id ||
         (id === undefined &&
-          one.item === lot.item &&
-          one.name === lot.name &&
-          one.receivedOn === lot.receivedOn),
+          each.item === lot.item &&
+          each.name === lot.name &&
+          each.receivedOn === lot.receivedOn),
     );
-    if (known) {
+    if (existing) {
       taken.same++;
       continue;
     }
     if (id !== undefined) refuse(line, 'id', allow('allowed.number-or-new', { thing: 'lot' }), id);
-    if (lot.kind !== 'seed' && !there[lot.kind].has(lot.item))
+    if (lot.kind !== 'seed' && !present[lot.kind].has(lot.item))
       refuse(line, 'item', allow('allowed.known-item', { kind: lot.kind }), lot.item);
     if (unit !== undefined && unit !== stockUnits[lot.kind])
       refuse(line, 'unit', allow('allowed.unit-of', { unit: stockUnits[lot.kind], kind: lot.kind }), unit);

@@ -27,13 +27,13 @@ export class App {
   protected readonly outbox = inject(Outbox);
   protected readonly reach = inject(Reach);
   protected readonly here = inject(FolderHere);
-  protected readonly since = computed(() => this.outbox.items().find((one) => one.state === 'waiting')?.at);
+  protected readonly since = computed(() => this.outbox.items().find((item) => item.state === 'waiting')?.at);
   /** What waits to be made, by what it is called. */
   protected readonly toMake = computed(() =>
     this.outbox
       .items()
       .filter(isForMaking)
-      .filter((one) => one.state === 'waiting')
+      .filter((item) => item.state === 'waiting')
       .map(({ called }) => called)
       .join(', '),
   );

@@ -56,7 +56,9 @@ export class BatchCard {
     const { recipe, vessel } = this.snapshot();
     const { job } = recipe;
     if ('litres' in job) return texts.forIt(vessel.name);
-    const also = (job.also ?? []).map((one) => `, ${one.count} × ${this.nameOf(one.vessel)}`).join('');
+    const also = (job.also ?? [])
+      .map((alsoFilled) => `, ${alsoFilled.count} × ${this.nameOf(alsoFilled.vessel)}`)
+      .join('');
     const spare = `${also}${job.sparePct > 0 ? texts.extra(job.sparePct) : ''}`;
     const single = vesselsOf(job, vessel);
     if ('vessels' in job) return texts.sOf(single, vessel.noun, vessel.name, spare);

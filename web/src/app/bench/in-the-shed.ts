@@ -21,7 +21,7 @@ export class InTheShed {
   });
   /** How much can still be made of it, what ends first, what is missing for the job. */
   readonly stock = computed(() => {
-    const left = new Map((this.lots.stock.value() ?? []).map((one) => [one.item, one.left]));
+    const left = new Map((this.lots.stock.value() ?? []).map((each) => [each.item, each.left]));
     return this.takes().length === 0
       ? null
       : makeable(this.takes(), left, Math.max(0.001, this.store.litres()));

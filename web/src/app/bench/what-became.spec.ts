@@ -48,7 +48,7 @@ test('a change goes on the bench with its reason, and the reason stays with the 
   const fixture = shown([result]);
   const store = TestBed.inject(RecipeStore);
   const taken: { recipe: Recipe; why: string }[] = [];
-  fixture.componentInstance.taken.subscribe((one) => taken.push(one));
+  fixture.componentInstance.taken.subscribe((each) => taken.push(each));
   expect(said(fixture)).toMatch(/Lime to pH .* against: Too acid ?It would do: pH 5\.\d → \d\.\d/);
   page(fixture).querySelector<HTMLButtonElement>('.changes button')!.click();
   const [change] = taken;

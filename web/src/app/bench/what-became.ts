@@ -106,21 +106,21 @@ export class WhatBecame {
     () => this.plants.results(this.of(), this.id()),
   );
   protected readonly results = computed(() =>
-    (this.there.value() ?? []).map((one) => ({
-      ...one,
-      says: this.reader.read({ say: 'result.batch', with: one }),
+    (this.there.value() ?? []).map((each) => ({
+      ...each,
+      says: this.reader.read({ say: 'result.batch', with: each }),
     })),
   );
   /** Of all batches together. */
   protected readonly suspects = computed((): Suspect[] => {
     const sums = new Map<string, Suspect>();
     for (const { suspects } of this.results())
-      for (const one of suspects) {
-        const known = sums.get(one.cause) ?? { cause: one.cause, weight: 0, plantings: 0 };
-        sums.set(one.cause, {
-          ...known,
-          weight: known.weight + one.weight,
-          plantings: known.plantings + one.plantings,
+      for (const suspect of suspects) {
+        const existing = sums.get(suspect.cause) ?? { cause: suspect.cause, weight: 0, plantings: 0 };
+        sums.set(suspect.cause, {
+          ...existing,
+          weight: existing.weight + suspect.weight,
+          plantings: existing.plantings + suspect.plantings,
         });
       }
     return [...sums.values()].sort((a, b) => b.weight - a.weight);
@@ -131,7 +131,7 @@ export class WhatBecame {
     const library = this.store.library();
     if (!library) return [];
     const readings = readingsIn(this.recipe(), library);
-    const reckoned = (id: string): number | undefined => readings.find((one) => one.id === id)?.value;
+    const reckoned = (id: string): number | undefined => readings.find((reading) => reading.id === id)?.value;
     const [ph, ec] = [reckoned('ph'), reckoned('ecSaturated')];
     if (ph === undefined || ec === undefined) return [];
     return this.results().flatMap(({ name, read }) =>
@@ -146,11 +146,11 @@ export class WhatBecame {
     const library = this.store.library();
     if (!library) return [];
     try {
-      return nextTime(this.recipe(), this.suspects(), library, this.approach().never).map((one) => ({
-        ...one,
-        name: this.name(one.cause),
-        what: this.what(one.fix),
-        does: this.does(one),
+      return nextTime(this.recipe(), this.suspects(), library, this.approach().never).map((each) => ({
+        ...each,
+        name: this.name(each.cause),
+        what: this.what(each.fix),
+        does: this.does(each),
       }));
     } catch (error) {
       // A material that the recipe names may be gone from the library.
@@ -181,7 +181,7 @@ export class WhatBecame {
 
   /** A change in words. */
   private what(fix: NextTime['fix']): string {
-    if (fix.kind === 'all') return fix.fixes.map((one) => this.whatOne(one)).join(', ');
+    if (fix.kind === 'all') return fix.fixes.map((singleFix) => this.whatOne(singleFix)).join(', ');
     return this.whatOne(fix);
   }
 

@@ -131,7 +131,7 @@ export class CuttingsPage {
   protected readonly told = computed((): { says: string; warn: boolean }[] => {
     const { airC, humidity, baseC } = this.choice.now();
     const { celsius, celsiusRange } = this.reader.formats();
-    const told: { says: string; warn: boolean }[] = [];
+    const result: { says: string; warn: boolean }[] = [];
     if (humidity !== null) {
       const kPa = vpdKPa(airC, humidity);
       const stage = this.stageNow();
@@ -140,7 +140,7 @@ export class CuttingsPage {
       const so = { more: texts.mistMoreOrShade, right: texts.thatIsRight, less: texts.mistLessLetAirIn }[
         mist
       ];
-      told.push({
+      result.push({
         says: texts.airPulls(
           ...[celsius(airC), humidity, fixed(kPa, 2)],
           ...[stageSays[stage].toLowerCase(), fixed(low, 1), fixed(high, 1), so],
@@ -149,7 +149,7 @@ export class CuttingsPage {
       });
     }
     if (baseC < baseHeatC.low || baseC > baseHeatC.high)
-      told.push({
+      result.push({
         says:
           baseC < baseHeatC.low
             ? texts.rootsAreSlow(celsius(baseC), celsiusRange(baseHeatC.low, baseHeatC.high))
@@ -161,7 +161,7 @@ export class CuttingsPage {
       const { low, high, limit, surelyFrom, perhapsFrom } = mix.air;
       const whose = mix.own ? texts.theRootingMixThatIs : texts.theUsualRootingMix;
       const holds = texts.hasToAirAfterThree(whose, mix.noun, fixed(low, 0), fixed(high, 0), fixed(limit, 0));
-      told.push(
+      result.push(
         perhapsFrom === null
           ? { says: texts.staysAbove(holds), warn: false }
           : {
@@ -173,8 +173,8 @@ export class CuttingsPage {
               warn: true,
             },
       );
-    } else if (mix) told.push({ says: mix.why, warn: true });
-    return told;
+    } else if (mix) result.push({ says: mix.why, warn: true });
+    return result;
   });
 
   protected readonly wants = computed(() => {

@@ -63,13 +63,13 @@ test.each([
     'parts must be a number',
   ],
 ])('status %i with %j is said in words', (status, body, words) => {
-  let told: unknown;
-  api.call('today').subscribe({ error: (error: unknown) => (told = error) });
+  let result: unknown;
+  api.call('today').subscribe({ error: (error: unknown) => (result = error) });
   const sent = http.expectOne('/api/today');
   if (status === 0) sent.error(new ProgressEvent('x'), { status: 0 });
   else if (status === 200) sent.error(new ProgressEvent('parse'), { status: 200, statusText: 'OK' });
   else sent.flush(body, { status, statusText: 'Broken' });
-  expect(told).toBeInstanceOf(ApiError);
-  expect((told as ApiError).message).toBe(words);
-  expect((told as ApiError).issues).toHaveLength(status === 400 ? 1 : 0);
+  expect(result).toBeInstanceOf(ApiError);
+  expect((result as ApiError).message).toBe(words);
+  expect((result as ApiError).issues).toHaveLength(status === 400 ? 1 : 0);
 });

@@ -95,10 +95,10 @@ export class Delivery {
    */
   async forHere(item: Waiting, folder: string): Promise<Waiting | null> {
     const here = new Map<string, About>();
-    for (const one of item.about ?? []) {
-      const found = await this.where(one.kind, one.key);
+    for (const about of item.about ?? []) {
+      const found = await this.where(about.kind, about.key);
       if (!found) return null;
-      here.set(`${one.kind} ${one.id}`, { ...one, id: found.id });
+      here.set(`${about.kind} ${about.id}`, { ...about, id: found.id });
     }
     return readdressed({ ...item, folder }, (kind, id) => here.get(`${kind} ${id}`)?.id);
   }

@@ -20,9 +20,9 @@ export class FolderHere {
   }
 
   isNow(id: string): void {
-    const known = this.told();
-    if (known !== null && known !== id) this.other.set(true);
-    if (known !== null) return;
+    const existing = this.told();
+    if (existing !== null && existing !== id) this.other.set(true);
+    if (existing !== null) return;
     this.told.set(id);
     writeKept(KEPT, id);
   }

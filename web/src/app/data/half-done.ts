@@ -5,20 +5,20 @@ export class HalfDone<T extends object> {
   constructor(private readonly form: string) {}
 
   /** @param one which of the things that the form is for; "new" for one that is not there yet */
-  of(one: string): T | null {
-    const there = readKept(this.name(one), 'tab');
-    return typeof there === 'object' ? (there as T | null) : null;
+  of(each: string): T | null {
+    const present = readKept(this.name(each), 'tab');
+    return typeof present === 'object' ? (present as T | null) : null;
   }
 
-  keep(one: string, as: T): void {
-    writeKept(this.name(one), as, 'tab');
+  keep(each: string, as: T): void {
+    writeKept(this.name(each), as, 'tab');
   }
 
-  forget(one: string): void {
-    writeKept(this.name(one), undefined, 'tab');
+  forget(each: string): void {
+    writeKept(this.name(each), undefined, 'tab');
   }
 
-  private name(one: string): string {
-    return `half-done.${this.form}.${one}`;
+  private name(each: string): string {
+    return `half-done.${this.form}.${each}`;
   }
 }

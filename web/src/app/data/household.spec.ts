@@ -215,40 +215,40 @@ test('two phones and a laptop, with cuts, kills, restores, doors that shut, undo
       });
       /** Keys of what was entered for the batch, of what its person let go, and what was sown. */
       const [inBatch, letGo, sowings] = [new Set<string>(), new Set<string>(), new Map<string, string>()];
-      const at = (one: Device, act: () => void): void => {
+      const at = (each: Device, act: () => void): void => {
         globalThis.Date = class extends RealDate {
           constructor(...given: []) {
-            super(...((given.length > 0 ? given : [RealDate.now() + one.clockOffMs]) as []));
+            super(...((given.length > 0 ? given : [RealDate.now() + each.clockOffMs]) as []));
           }
         } as DateConstructor;
-        const before = new Set(one.outbox.items().map(({ key }) => key));
+        const before = new Set(each.outbox.items().map(({ key }) => key));
         try {
           act();
         } finally {
           globalThis.Date = RealDate;
         }
-        for (const item of one.outbox.items())
+        for (const item of each.outbox.items())
           if (!before.has(item.key) && 'batch' in item) inBatch.add(item.key);
       };
       const before = said;
       /** Events of plants by their keys, and the texts of those that were taken back. */
       const entries = new Map<string, { who: Device; text: string }>();
       const undone = new Set<string>();
-      const look = async (one: Device): Promise<void> => {
+      const look = async (each: Device): Promise<void> => {
         const entries = await get<{ id: number }[]>(`/batches/${batch.id}/entries`);
-        one.seen = entries.at(-1)?.id ?? 0;
+        each.seen = entries.at(-1)?.id ?? 0;
       };
-      const decide = async (one: Device, mine: boolean): Promise<void> => {
-        for (const { key, state, ...item } of one.outbox.undecided()) {
-          if (state === 'elsewhere' || !one.outbox.isHere(item as never)) {
+      const decide = async (each: Device, mine: boolean): Promise<void> => {
+        for (const { key, state, ...item } of each.outbox.undecided()) {
+          if (state === 'elsewhere' || !each.outbox.isHere(item as never)) {
             // Every one that is shown as such is entered in the nursery that there is.
-            if (mine) await one.outbox.enterHere(key).catch(() => false);
+            if (mine) await each.outbox.enterHere(key).catch(() => false);
           } else if (mine) {
-            await look(one);
-            one.outbox.again(key, one.seen);
+            await look(each);
+            each.outbox.again(key, each.seen);
           } else {
             letGo.add(key);
-            one.outbox.drop(key);
+            each.outbox.drop(key);
           }
         }
       };
@@ -265,14 +265,14 @@ test('two phones and a laptop, with cuts, kills, restores, doors that shut, undo
         await gone;
         served = await serve(folder, Number(new URL(served.address).port));
       };
-      for (const one of day) {
-        const who = 'device' in one ? devices[one.device]! : devices[0]!;
-        switch (one.kind) {
+      for (const each of day) {
+        const who = 'device' in each ? devices[each.device]! : devices[0]!;
+        switch (each.kind) {
           case 'tick':
             at(who, () =>
               who.outbox.enter(
                 batch,
-                { kind: 'tick', step: steps[one.step]!.id, load: 0, done: one.done },
+                { kind: 'tick', step: steps[each.step]!.id, load: 0, done: each.done },
                 who.seen,
               ),
             );
@@ -311,7 +311,7 @@ test('two phones and a laptop, with cuts, kills, restores, doors that shut, undo
             break;
           }
           case 'wire':
-            who.wire.state = one.state;
+            who.wire.state = each.state;
             break;
           case 'reload': {
             // What was just entered is on its way into the device's own database.
@@ -335,25 +335,25 @@ test('two phones and a laptop, with cuts, kills, restores, doors that shut, undo
             break;
           case 'restore':
             // Nobody is in the middle of sending: what they sent is in the backup.
-            for (const one of devices) one.wire.state = 'cut';
+            for (const each of devices) each.wire.state = 'cut';
             await wait(200);
             await restore();
             break;
           case 'wait':
-            await wait(one.ms);
+            await wait(each.ms);
         }
       }
       // Evening: all are in reach, and every person has decided.
-      for (const one of devices) {
-        one.wire.state = 'cut';
-        one.wire = new Wire(() => served.address);
-        one.outbox = open(one);
+      for (const each of devices) {
+        each.wire.state = 'cut';
+        each.wire = new Wire(() => served.address);
+        each.outbox = open(each);
       }
       await wait(50);
       for (let round = 0; round < 400; round++) {
-        for (const one of devices) {
-          await decide(one, true);
-          void one.outbox.send();
+        for (const each of devices) {
+          await decide(each, true);
+          void each.outbox.send();
         }
         await wait(30);
         if (devices.every(({ outbox }) => outbox.items().length === 0)) break;

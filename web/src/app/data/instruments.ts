@@ -32,7 +32,10 @@ export class InstrumentsService {
   readonly byKind = computed(
     () =>
       new Map(
-        this.instruments().map((one) => [one.kind, { info: one, reading: this.live().get(one.id) ?? null }]),
+        this.instruments().map((instrument) => [
+          instrument.kind,
+          { info: instrument, reading: this.live().get(instrument.id) ?? null },
+        ]),
       ),
   );
 

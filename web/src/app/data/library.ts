@@ -29,7 +29,11 @@ export class LibraryService {
           amendments.map(bare),
           vessels.map(bare),
         ),
-        own: new Set([...materials, ...amendments, ...vessels].filter((one) => one.own).map((one) => one.id)),
+        own: new Set(
+          [...materials, ...amendments, ...vessels]
+            .filter((material) => material.own)
+            .map((material) => material.id),
+        ),
       })),
     ),
   );

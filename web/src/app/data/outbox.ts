@@ -70,9 +70,9 @@ export class Outbox {
   private waitMs = RETRY_MS;
 
   readonly items = this.box.asReadonly();
-  readonly waiting = computed(() => this.box().filter((one) => this.willBeSent(one)).length);
+  readonly waiting = computed(() => this.box().filter((each) => this.willBeSent(each)).length);
   /** Those that their person has to decide on. */
-  readonly undecided = computed(() => this.box().filter((one) => !this.willBeSent(one)));
+  readonly undecided = computed(() => this.box().filter((waiting) => !this.willBeSent(waiting)));
   /** The server does not know this device any more: it is to be paired again; what was entered stays. */
   readonly unpaired = this.strange.asReadonly();
   /** The device has no room: what is entered is in this open page alone until it is sent. */
@@ -99,9 +99,9 @@ export class Outbox {
   enter(batch: ForThing, data: EntryData, seen: number, about: readonly About[] = []): void {
     const own = this.box()
       .filter(isForRecord)
-      .filter((one) => one.batch === batch.id)
-      .filter((one) => subjectOf(one.data) === subjectOf(data) && replaces(data))
-      .map((one) => one.key);
+      .filter((forRecord) => forRecord.batch === batch.id)
+      .filter((forRecord) => subjectOf(forRecord.data) === subjectOf(data) && replaces(data))
+      .map((forRecord) => forRecord.key);
     this.add({
       ...this.written([{ kind: 'batch', ...batch }, ...about], batch.name),
       ...{ batch: batch.id, batchKey: batch.key, seen, own: own.slice(-MOST_OWN), data },
@@ -124,7 +124,7 @@ export class Outbox {
    * @param on day of the taking back
    */
   undoEvent(planting: ForThing, key: string, on: string): void {
-    const item = this.box().find((one) => one.key === key);
+    const item = this.box().find((waiting) => waiting.key === key);
     const isNowhere = item && this.underWay !== key && (!item.sent || item.state === 'refused');
     // What its person was asked about is answered by this.
     if (item && (isNowhere || item.state !== 'waiting')) this.drop(key);
@@ -146,7 +146,11 @@ export class Outbox {
     const same = JSON.stringify([make, params, body]);
     return this.box()
       .filter(isForMaking)
-      .some((one) => one.state === 'waiting' && JSON.stringify([one.make, one.params, one.body]) === same);
+      .some(
+        (forMaking) =>
+          forMaking.state === 'waiting' &&
+          JSON.stringify([forMaking.make, forMaking.params, forMaking.body]) === same,
+      );
   }
 
   private written(
@@ -165,7 +169,7 @@ export class Outbox {
 
   /** Enters it after all, over what the other device wrote: both stay in the record. */
   again(key: string, seen = 0): void {
-    const item = this.box().find((one) => one.key === key);
+    const item = this.box().find((waiting) => waiting.key === key);
     if (!item) return;
     const rest = { ...item };
     delete rest.theirs;
@@ -184,7 +188,7 @@ export class Outbox {
    * @throws ApiError where nobody answers
    */
   async enterHere(key: string): Promise<boolean> {
-    const [item, folder] = [this.box().find((one) => one.key === key), this.here.id()];
+    const [item, folder] = [this.box().find((waiting) => waiting.key === key), this.here.id()];
     if (!item || folder === null) return false;
     const moved = await this.delivery.forHere(item, folder);
     if (!moved) return false;
@@ -195,7 +199,7 @@ export class Outbox {
 
   /** Enters an event under another day: the device's clock was ahead. */
   onDay(key: string, on: string): void {
-    const item = this.box().find((one) => one.key === key);
+    const item = this.box().find((waiting) => waiting.key === key);
     if (!item || !isForPlanting(item)) return;
     this.replace({ ...item, event: { ...item.event, on } });
     this.again(key);
@@ -203,7 +207,7 @@ export class Outbox {
 
   /** Lets it go: theirs holds, or it was a slip. */
   drop(key: string): void {
-    this.box.update((all) => all.filter((one) => one.key !== key));
+    this.box.update((all) => all.filter((waiting) => waiting.key !== key));
     void this.forget(key);
   }
 
@@ -211,8 +215,8 @@ export class Outbox {
   arrived(keys: readonly string[]): void {
     const box = this.box();
     if (box.length === 0) return;
-    const there = new Set(keys);
-    for (const { key } of box) if (there.has(key)) this.drop(key);
+    const present = new Set(keys);
+    for (const { key } of box) if (present.has(key)) this.drop(key);
   }
 
   /** Sends what waits, oldest first; tabs take turns. */
@@ -235,8 +239,8 @@ export class Outbox {
 
   /** The oldest; what takes something back comes after it. */
   private next(): Waiting | undefined {
-    const waiting = this.box().filter((one) => this.willBeSent(one));
-    return waiting.find((one) => !isForUndo(one) || !waiting.some(({ key }) => key === one.undo));
+    const waiting = this.box().filter((each) => this.willBeSent(each));
+    return waiting.find((each) => !isForUndo(each) || !waiting.some(({ key }) => key === each.undo));
   }
 
   /** @returns false when nobody answered, or not now: it is tried again later */
@@ -283,7 +287,7 @@ export class Outbox {
       if (!isStuck) this.waitMs = Math.min(LONGEST_RETRY_MS, RETRY_MS * 2 ** (broke - 1));
       return isStuck;
     }
-    const undo = this.box().find((one) => isForUndo(one) && one.undo === item.key);
+    const undo = this.box().find((waiting) => isForUndo(waiting) && waiting.undo === item.key);
     if (undo && refusal.state === 'refused') {
       // It was to be taken back anyway.
       this.drop(item.key);
@@ -312,7 +316,7 @@ export class Outbox {
   }
 
   private replace(item: Waiting): void {
-    this.box.update((all) => all.map((one) => (one.key === item.key ? item : one)));
+    this.box.update((all) => all.map((waiting) => (waiting.key === item.key ? item : waiting)));
   }
 
   private change(item: Waiting, thenSend = true): void {
@@ -362,8 +366,10 @@ export class Outbox {
       while (read !== this.changes) [read, kept] = [this.changes, await this.store.all()];
       this.box.update((all) => {
         // What this page is just writing, or could not write, is newer than what is kept.
-        const newer = all.filter((one) => this.coming.has(one.key));
-        const settled = kept.filter((one) => !this.going.has(one.key) && !this.coming.has(one.key));
+        const newer = all.filter((waiting) => this.coming.has(waiting.key));
+        const settled = kept.filter(
+          (waiting) => !this.going.has(waiting.key) && !this.coming.has(waiting.key),
+        );
         return [...settled, ...newer];
       });
     } catch {
@@ -376,7 +382,7 @@ export class Outbox {
   private async takeOver(): Promise<void> {
     for (const name of keptNames(/^outbox-now\./)) {
       const item = readKept(name) as Waiting | undefined;
-      if (!item?.key || this.box().some((one) => one.key === item.key)) continue;
+      if (!item?.key || this.box().some((waiting) => waiting.key === item.key)) continue;
       this.box.update((all) => [...all, item]);
       await this.keep(item);
     }

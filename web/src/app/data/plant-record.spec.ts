@@ -17,14 +17,14 @@ const settle = async (): Promise<void> => {
 let device: MemoryOutbox;
 let http: HttpTestingController;
 let record: PlantRecordService;
-let told: number;
+let result: number;
 
 async function openPage(folder = 'a'.repeat(32)): Promise<void> {
   TestBed.resetTestingModule();
   http = bench([PlantRecordService, { provide: OUTBOX_STORE, useValue: device }]);
   record = TestBed.inject(PlantRecordService);
-  told = 0;
-  record.follow(() => told++);
+  result = 0;
+  record.follow(() => result++);
   http.expectOne('/api/nursery').flush({ id: folder, timeZone: 'UTC', today: on });
   await settle();
 }
@@ -41,7 +41,8 @@ const found = async (key: string, id: number | null): Promise<void> => {
   else asked.flush({ id, name: 'count', planting: 7 });
   await settle();
 };
-const alive = (): unknown[] => record.of(7, []).map((one) => ('alive' in one ? one.alive : one.kind));
+const alive = (): unknown[] =>
+  record.of(7, []).map((keptEvent) => ('alive' in keptEvent ? keptEvent.alive : keptEvent.kind));
 
 beforeEach(async () => {
   jest.useFakeTimers();
@@ -55,7 +56,7 @@ test('what is entered stands at once, is kept on the device, and stays while the
   await settle();
   expect([alive(), device.items.size, record.own()[0]!.sent]).toEqual([[60], 1, false]);
   await take(sent(), 12);
-  expect([alive(), device.items.size, record.own()[0]!.sent, told]).toEqual([[60], 0, true, 1]);
+  expect([alive(), device.items.size, record.own()[0]!.sent, result]).toEqual([[60], 0, true, 1]);
   // Once the page has it, it stands once.
   expect(record.of(7, [{ id: 12, at: '', event: count(60) }])).toHaveLength(1);
 });

@@ -35,7 +35,7 @@ export class PlantRecordService {
     const taken = this.taken();
     const keys = new Set(taken.map(({ key }) => key));
     const undone = this.undone();
-    const there = taken.map(({ key, planting, made }) => ({
+    const present = taken.map(({ key, planting, made }) => ({
       ...{ ...made.event, id: made.id, at: made.at },
       ...{ planting, key, sent: true },
     }));
@@ -45,7 +45,7 @@ export class PlantRecordService {
         ...{ ...event, id: FIRST_UNSENT + i, at },
         ...{ planting, key, sent: false },
       }));
-    return [...there, ...underWay].filter(({ key }) => !undone.has(key));
+    return [...present, ...underWay].filter(({ key }) => !undone.has(key));
   });
   /** Those that the server would not take: their person decides. */
   readonly refused = computed(() => this.items('refused'));
@@ -61,18 +61,20 @@ export class PlantRecordService {
   }
 
   /** @param told of each entry that the server has taken */
-  follow(told: () => void): void {
-    this.told = told;
+  follow(result: () => void): void {
+    this.told = result;
   }
 
   /** What is known of a planting: what the server told, and what this device entered since, but for what it takes back. */
-  of(planting: number, known: readonly KeptPlantEvent[]): KeptEvent[] {
+  of(planting: number, existing: readonly KeptPlantEvent[]): KeptEvent[] {
     const undone = this.undone();
     const gone = new Set(this.taken().flatMap(({ key, made }) => (undone.has(key) ? [made.id] : [])));
-    const there = new Set(known.map(({ id }) => id));
-    const own = this.own().filter((one) => one.planting === planting && !there.has(one.id));
-    const told = known.filter(({ id }) => !gone.has(id)).map(({ id, at, event }) => ({ ...event, id, at }));
-    return [...told, ...own];
+    const present = new Set(existing.map(({ id }) => id));
+    const own = this.own().filter((ownEvent) => ownEvent.planting === planting && !present.has(ownEvent.id));
+    const result = existing
+      .filter(({ id }) => !gone.has(id))
+      .map(({ id, at, event }) => ({ ...event, id, at }));
+    return [...result, ...own];
   }
 
   /** @param about what else it names @returns its key */
@@ -97,7 +99,8 @@ export class PlantRecordService {
     return this.outbox
       .items()
       .filter(
-        (one): one is ForPlanting => isForPlanting(one) && one.state === state && this.outbox.isHere(one),
+        (item): item is ForPlanting =>
+          isForPlanting(item) && item.state === state && this.outbox.isHere(item),
       );
   }
 }

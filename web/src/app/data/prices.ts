@@ -8,7 +8,7 @@ export class Prices {
   private readonly lots = inject(LotsService);
   private readonly shelf = inject(ShelfService);
   private readonly byLot = computed(
-    () => new Map((this.lots.stock.value() ?? []).map((one) => [one.item, one.pricePerUnit])),
+    () => new Map((this.lots.stock.value() ?? []).map((each) => [each.item, each.pricePerUnit])),
   );
 
   /** Of a loose litre of a material, a kilogram of a product; null where nobody told. */

@@ -19,56 +19,56 @@ class NotHere extends Error {}
  * @returns null where it names something that is not there, or of which it does not say what it is
  */
 export function readdressed<T extends Waiting>(item: T, idHere: IdHere): T | null {
-  const there = (kind: AboutKind, id: number): number => {
+  const present = (kind: AboutKind, id: number): number => {
     const found = idHere(kind, id);
     if (found === undefined) throw new NotHere();
     return found;
   };
   try {
-    const about = item.about?.map((one) => ({ ...one, id: there(one.kind, one.id) }));
-    return { ...item, ...(about && { about }), ...numbersOf(item, there) };
+    const about = item.about?.map((each) => ({ ...each, id: present(each.kind, each.id) }));
+    return { ...item, ...(about && { about }), ...numbersOf(item, present) };
   } catch (error) {
     if (error instanceof NotHere) return null;
     throw error;
   }
 }
 
-function numbersOf(item: Waiting, there: (kind: AboutKind, id: number) => number): Partial<Waiting> {
+function numbersOf(item: Waiting, present: (kind: AboutKind, id: number) => number): Partial<Waiting> {
   // It finds what it takes back by its key.
   if (isForUndo(item)) return {};
   if (isForPlanting(item)) {
     const { planting, event } = item;
-    const of = event.kind === 'undo' ? { event: { ...event, of: there('event', event.of) } } : {};
-    return { planting: there('planting', planting), ...of };
+    const of = event.kind === 'undo' ? { event: { ...event, of: present('event', event.of) } } : {};
+    return { planting: present('planting', planting), ...of };
   }
   if (isForRecord(item)) {
     const { batch, data } = item;
     const lots =
       data.kind === 'lot' || data.kind === 'use'
         ? {
-            ...(data.lot !== undefined && { lot: there('lot', data.lot) }),
-            ...('rest' in data && data.rest !== undefined && { rest: there('lot', data.rest) }),
+            ...(data.lot !== undefined && { lot: present('lot', data.lot) }),
+            ...('rest' in data && data.rest !== undefined && { rest: present('lot', data.rest) }),
           }
         : {};
     // What it had seen of the record has other numbers too.
-    return { batch: there('batch', batch), seen: 0, data: { ...data, ...lots } as typeof data };
+    return { batch: present('batch', batch), seen: 0, data: { ...data, ...lots } as typeof data };
   }
-  return isForMaking(item) ? making(item, there) : {};
+  return isForMaking(item) ? making(item, present) : {};
 }
 
 function making(
   { make, params, body }: ForMaking,
-  there: (kind: AboutKind, id: number) => number,
+  present: (kind: AboutKind, id: number) => number,
 ): Partial<ForMaking> {
-  if (make === 'addPicture') return { params: { id: there('planting', Number(params!['id'])) } };
-  if (make === 'keepMixVersion') return { params: { id: there('mix', Number(params!['id'])) } };
+  if (make === 'addPicture') return { params: { id: present('planting', Number(params!['id'])) } };
+  if (make === 'keepMixVersion') return { params: { id: present('mix', Number(params!['id'])) } };
   if (make === 'keepBatch') {
     const { mixVersionId, madeFor = [] } = body as NewBatch;
     return {
       body: {
         ...body,
-        ...(mixVersionId != null && { mixVersionId: there('version', mixVersionId) }),
-        madeFor: madeFor.map((one) => ({ ...one, line: there('line', one.line) })),
+        ...(mixVersionId != null && { mixVersionId: present('version', mixVersionId) }),
+        madeFor: madeFor.map((each) => ({ ...each, line: present('line', each.line) })),
       },
     };
   }
@@ -77,9 +77,9 @@ function making(
   return {
     body: {
       ...body,
-      ...(batch != null && { batch: there('batch', batch) }),
-      ...(season && { season: { ...season, line: there('line', season.line) } }),
-      from: from.map((one) => ({ ...one, planting: there('planting', one.planting) })),
+      ...(batch != null && { batch: present('batch', batch) }),
+      ...(season && { season: { ...season, line: present('line', season.line) } }),
+      from: from.map((each) => ({ ...each, planting: present('planting', each.planting) })),
     },
   };
 }

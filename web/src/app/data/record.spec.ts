@@ -117,7 +117,7 @@ test('two tabs without a network do not overwrite each other: all five entries a
   for (const step of ['d', 'e']) record.enter(tick(step));
   await settle();
   expect(
-    [...device.items.values()].map((one) => (one as unknown as { data: { step: string } }).data.step),
+    [...device.items.values()].map((value) => (value as unknown as { data: { step: string } }).data.step),
   ).toEqual(['a', 'b', 'c', 'd', 'e']);
 });
 
@@ -168,14 +168,14 @@ test('three clashes stay, a reload later too, and each is decided on by itself',
     await settle();
   }
   await openPage();
-  expect(record.conflicts().map((one) => one.data)).toEqual(tests);
+  expect(record.conflicts().map((conflict) => conflict.data)).toEqual(tests);
   expect(record.conflicts()[0]!.theirs).toEqual(theirs);
   hear(entry(9, theirs));
   record.leaveIt(record.conflicts()[0]!.key);
   record.keepMine(record.conflicts()[0]!.key);
   await settle();
   expect(http.expectOne(url).request.body).toMatchObject({ seen: 9, data: tests[1] });
-  expect(record.conflicts().map((one) => one.data)).toEqual([tests[2]]);
+  expect(record.conflicts().map((conflict) => conflict.data)).toEqual([tests[2]]);
 });
 
 test('what the server refuses stays with its reason, and does not hold up what comes after', async () => {

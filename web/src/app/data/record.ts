@@ -32,21 +32,21 @@ export class BatchRecord {
   readonly entries = this.known;
   private readonly mine = computed(() => {
     const batch = this.batch();
-    const there = new Set(this.known().map((entry) => entry.key));
+    const present = new Set(this.known().map((entry) => entry.key));
     return (
       this.outbox
         .items()
         .filter(isForRecord)
         // A number alone may mean another batch in a folder that was put back.
-        .filter((one) => (one.batchKey ? one.batchKey === batch?.key : one.batch === batch?.id))
-        .filter((one) => !there.has(one.key))
+        .filter((item) => (item.batchKey ? item.batchKey === batch?.key : item.batch === batch?.id))
+        .filter((item) => !present.has(item.key))
     );
   });
-  readonly waiting = computed(() => this.mine().filter((one) => one.state === 'waiting').length);
+  readonly waiting = computed(() => this.mine().filter((forRecord) => forRecord.state === 'waiting').length);
   /** Entries of this device that another device's word stands against, each to be decided on. */
-  readonly conflicts = computed(() => this.mine().filter((one) => one.state === 'conflict'));
+  readonly conflicts = computed(() => this.mine().filter((forRecord) => forRecord.state === 'conflict'));
   /** Entries that the server would not take. */
-  readonly refused = computed(() => this.mine().filter((one) => one.state === 'refused'));
+  readonly refused = computed(() => this.mine().filter((forRecord) => forRecord.state === 'refused'));
   readonly connected = this.open.asReadonly();
   /** What holds: the last word on each subject, this device's unsent words included. */
   readonly holds = computed(() => {

@@ -48,8 +48,8 @@ export function resourceOf<T>(id: Signal<string>, fetch: (id: number) => Observa
   effect(() => {
     id();
     untracked(() => {
-      const there = made();
-      if (there) there.clear();
+      const present = made();
+      if (present) present.clear();
       else made.set(new Resource(() => fetch(Number(id()))));
     });
   });

@@ -26,18 +26,19 @@ export function followStream(address: string, remember: Remember, heard: Heard):
   let past: Told[] = [];
   let letGo = (): void => undefined;
 
-  const pass = (told: Told): void => {
-    if (told.kind === 'open') opened = told.is;
-    if (told.kind === 'event') {
-      if (remember === 'last') past = past.filter((one) => one.kind !== 'event' || one.name !== told.name);
-      past.push(told);
+  const pass = (result: Told): void => {
+    if (result.kind === 'open') opened = result.is;
+    if (result.kind === 'event') {
+      if (remember === 'last')
+        past = past.filter((each) => each.kind !== 'event' || each.name !== result.name);
+      past.push(result);
     }
-    channel.postMessage(told);
+    channel.postMessage(result);
   };
   channel.addEventListener('message', ({ data: told }: MessageEvent<Told>) => {
     if (told.kind === 'hello') {
       if (!holding) return;
-      for (const one of past) channel.postMessage(one);
+      for (const each of past) channel.postMessage(each);
       channel.postMessage({ kind: 'open', is: opened } satisfies Told);
     } else if (!holding) {
       if (told.kind === 'open') heard.open(told.is);

@@ -84,39 +84,39 @@ export class CompareTable {
       cells,
       differs: new Set(cells).size > 1,
     });
-    const materials = [...new Set(list.flatMap((one) => Object.keys(one.found.parts)))];
+    const materials = [...new Set(list.flatMap((listed) => Object.keys(listed.found.parts)))];
     const library = this.store.library();
     const kind = this.store.kind();
     return [
       ...materials.map((id) =>
         row(
           shortName(library?.materials.get(id)?.name ?? id),
-          list.map((one) => String(one.found.parts[id] ?? 0)),
+          list.map((listed) => String(listed.found.parts[id] ?? 0)),
         ),
       ),
       ...list[0]!.found.judgement.readings.map((r) =>
         row(
           readingWords(r.id, kind.noun).name,
-          list.map((one) => {
-            const there = one.found.judgement.readings.find((x) => x.id === r.id);
-            return there ? fixed(there.value, readingWords(r.id, '').places) : '–';
+          list.map((listed) => {
+            const present = listed.found.judgement.readings.find((x) => x.id === r.id);
+            return present ? fixed(present.value, readingWords(r.id, '').places) : '–';
           }),
         ),
       ),
       row(
         texts.allRight,
-        list.map((one) => (one.odds === null ? '…' : oddsWords(one.odds))),
+        list.map((listed) => (listed.odds === null ? '…' : oddsWords(listed.odds))),
       ),
       row(
         texts.peat,
-        list.map((one) => fixed(one.found.judgement.evaluation.peat * 100, 0)),
+        list.map((listed) => fixed(listed.found.judgement.evaluation.peat * 100, 0)),
       ),
       row(
         texts.priceA(this.counted()),
-        list.map((one) =>
-          one.found.costPerL === null
+        list.map((listed) =>
+          listed.found.costPerL === null
             ? '–'
-            : fixed(one.found.costPerL * volumeL(kind.vessel) * kind.perTray, 2),
+            : fixed(listed.found.costPerL * volumeL(kind.vessel) * kind.perTray, 2),
         ),
       ),
     ];

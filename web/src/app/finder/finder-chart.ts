@@ -35,7 +35,7 @@ export class FinderChart {
   protected readonly byPeat = signal(false);
 
   private readonly points = computed(() =>
-    this.list().map((one) => [this.across(one.found), (one.odds ?? 0) * 100] as const),
+    this.list().map((listed) => [this.across(listed.found), (listed.odds ?? 0) * 100] as const),
   );
   protected readonly says = computed(() => {
     const odds = this.points().map(([, y]) => y);
@@ -48,8 +48,8 @@ export class FinderChart {
   });
   protected readonly options = computed(() => {
     const chosen = this.chosen();
-    const data = this.list().map((one, i) => {
-      const on = keyOf(one.found) === chosen;
+    const data = this.list().map((listed, i) => {
+      const on = keyOf(listed.found) === chosen;
       return {
         value: this.points()[i],
         symbolSize: on ? 20 : 13,

@@ -62,8 +62,10 @@ export class FinderPage {
   protected readonly says = inject(FinderSays);
   /** Odds that come in later do not make it another recipe. */
   private readonly chosenParts = computed(() => {
-    const one = this.list.chosen();
-    return one && this.search.answeredJob() ? one.parts.join() + JSON.stringify(one.found.doses) : null;
+    const listed = this.list.chosen();
+    return listed && this.search.answeredJob()
+      ? listed.parts.join() + JSON.stringify(listed.found.doses)
+      : null;
   });
 
   protected readonly progress = computed(() => {
@@ -81,20 +83,20 @@ export class FinderPage {
     });
     effect(() => {
       const parts = this.chosenParts();
-      const one = untracked(this.list.chosen);
+      const listed = untracked(this.list.chosen);
       const library = untracked(this.store.library);
       const [first] = untracked(this.list.ranked);
-      if (parts && one && first && library)
-        void this.search.explain(one, first, this.says.familiar()?.parts ?? null, [
+      if (parts && listed && first && library)
+        void this.search.explain(listed, first, this.says.familiar()?.parts ?? null, [
           ...library.materials.values(),
         ]);
     });
   }
 
-  protected readonly key = (one: Listed): string => keyOf(one.found);
+  protected readonly key = (listed: Listed): string => keyOf(listed.found);
 
-  protected take(one: Listed): void {
-    const { found } = one;
+  protected take(listed: Listed): void {
+    const { found } = listed;
     const lime = found.lime;
     this.store.patch(
       {

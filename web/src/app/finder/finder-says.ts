@@ -121,10 +121,10 @@ export class FinderSays {
 
   /** All that explains the one looked at. */
   readonly why = computed(() => {
-    const one = this.list.chosen();
-    if (!one) return null;
+    const listed = this.list.chosen();
+    if (!listed) return null;
     const answer = this.search.reasons();
-    const reasons = answer?.parts === one.parts.join() ? answer.why : null;
+    const reasons = answer?.parts === listed.parts.join() ? answer.why : null;
     const steps = [...(reasons?.neighbours ?? [])]
       .sort((a, b) => a.scoreChange - b.scoreChange)
       .map((n) => ({
@@ -144,7 +144,7 @@ export class FinderSays {
       steps,
       against:
         now &&
-        differences(now.readings, one.found.judgement.readings)
+        differences(now.readings, listed.found.judgement.readings)
           .map((d) => ({
             name: this.nameOf(d.id),
             from: fixed(d.from.value, readingWords(d.id, '').places),
@@ -154,7 +154,7 @@ export class FinderSays {
           }))
           .filter((row) => row.from !== row.to)
           .slice(0, 4),
-      beats: now ? windowScore(now.readings) - windowScore(one.found.judgement.readings) : 0,
+      beats: now ? windowScore(now.readings) - windowScore(listed.found.judgement.readings) : 0,
       missing:
         missing &&
         texts.ofNotOnTheShelf(
@@ -169,8 +169,8 @@ export class FinderSays {
     return partsText(found.parts, (id) => this.materialName(id));
   }
 
-  odds(one: Listed): string {
-    return one.odds === null ? '…' : oddsWords(one.odds);
+  odds(listed: Listed): string {
+    return listed.odds === null ? '…' : oddsWords(listed.odds);
   }
 
   /** Price of one tray, or of one vessel where they are counted singly. */

@@ -75,12 +75,12 @@ export class FinderSearch {
       );
       if (!result) return;
       // One worker works the best out in full, so that the page never waits for it.
-      const told = await this.newest.call(() => this.workers[0]!.calls.tell(job, result, KEEP));
-      if (!told) return;
+      const answer = await this.newest.call(() => this.workers[0]!.calls.tell(job, result, KEEP));
+      if (!answer) return;
       const { tried, feasible } = result;
       const ms = performance.now() - startedAt;
-      this.now.set({ state: 'done', tried, feasible, ms, conflict: told.conflict });
-      await this.drawOdds(this.show(job, told));
+      this.now.set({ state: 'done', tried, feasible, ms, conflict: answer.conflict });
+      await this.drawOdds(this.show(job, answer));
     } catch (error) {
       this.now.set({ state: 'impossible', why: this.reader.problem(refusalOf(error)) });
     }
@@ -113,7 +113,7 @@ export class FinderSearch {
   private async searchAll(job: FinderJob, progress: Progress): Promise<SearchResult | null> {
     const of = this.workers.length;
     const each = this.workers.map(() => ({ share: 0, tried: 0 }));
-    const sum = (key: 'share' | 'tried'): number => each.reduce((all, one) => all + one[key], 0);
+    const sum = (key: 'share' | 'tried'): number => each.reduce((all, item) => all + item[key], 0);
     const results = await Promise.all(
       this.workers.map(async ({ calls }, worker) => {
         const tell = (share: number, tried = 0): void => {
@@ -125,17 +125,17 @@ export class FinderSearch {
         return result;
       }),
     );
-    const found = results.filter((one) => one !== null);
+    const found = results.filter((searchResult) => searchResult !== null);
     return found.length === of ? merged(found, KEEP) : null;
   }
 
   /** Shows what was found. @returns every recipe of the lists, once */
   private show(job: FinderJob, { every, perSet }: ToldAll): readonly Listed[] {
     const made = new Map<Told, Listed>();
-    const listed = (told: Told): Listed => {
-      let one = made.get(told);
-      if (!one) made.set(told, (one = { ...told, odds: null }));
-      return one;
+    const listed = (result: Told): Listed => {
+      let each = made.get(result);
+      if (!each) made.set(result, (each = { ...result, odds: null }));
+      return each;
     };
     this.answered.set(job);
     this.listed.set({ every: every.map(listed), perSet: perSet.map(listed) });
@@ -149,16 +149,16 @@ export class FinderSearch {
       this.workers.map(async ({ calls }, worker) => {
         const dealt = drawn.filter((_, i) => i % this.workers.length === worker);
         if (dealt.length === 0) return;
-        const inputs = dealt.map((one) => one.found.judgement.input);
+        const inputs = dealt.map((listed) => listed.found.judgement.input);
         const odds = await calls.odds(inputs, spreads, SEED, DRAWS);
-        if (odds) this.tellOdds(new Map(dealt.map((one, i) => [one.found, odds[i] ?? null])));
+        if (odds) this.tellOdds(new Map(dealt.map((listed, i) => [listed.found, odds[i] ?? null])));
       }),
     );
   }
 
   private tellOdds(odds: ReadonlyMap<Formulated, number | null>): void {
     const withOdds = (list: readonly Listed[]): Listed[] =>
-      list.map((one) => (odds.has(one.found) ? { ...one, odds: odds.get(one.found)! } : one));
+      list.map((listed) => (odds.has(listed.found) ? { ...listed, odds: odds.get(listed.found)! } : listed));
     this.listed.update(({ every, perSet }) => ({ every: withOdds(every), perSet: withOdds(perSet) }));
   }
 }

@@ -101,24 +101,24 @@ describe('the search in workers', () => {
     await asked(0, 'search').answer(result);
     expect(search.busy()).toBe(true);
     await asked(1, 'search').answer({ ...result, best: [], perSet: [] });
-    const told = result.best
+    const answer = result.best
       .slice(0, 3)
       .map(({ parts }) => ({ parts, found: formulated(job, made.fast, parts) }));
     const conflict = conflictOf(made.fast, result);
-    await asked(0, 'tell').answer({ every: told, perSet: told.slice(0, 2), conflict });
+    await asked(0, 'tell').answer({ every: answer, perSet: answer.slice(0, 2), conflict });
     expect(search.state()).toMatchObject({ state: 'done', tried: 2 * result.tried });
     expect(search.list()).toHaveLength(2);
     search.everyRecipe.set(true);
-    expect(search.list().map((one) => one.odds)).toEqual([null, null, null]);
+    expect(search.list().map((listed) => listed.odds)).toEqual([null, null, null]);
 
     expect(asked(0, 'odds').given[0]).toHaveLength(2);
     await asked(1, 'odds').answer([0.4]);
-    expect(search.list().map((one) => one.odds)).toEqual([null, 0.4, null]);
+    expect(search.list().map((listed) => listed.odds)).toEqual([null, 0.4, null]);
     // How far the search was comes late by another port: it is over.
     searchOf(0).progress(0.9, 90);
     expect(search.state()).toMatchObject({ state: 'done' });
     await asked(0, 'odds').answer([0.7, 0.6]);
-    expect(search.list().map((one) => one.odds)).toEqual([0.7, 0.4, 0.6]);
+    expect(search.list().map((listed) => listed.odds)).toEqual([0.7, 0.4, 0.6]);
   });
 
   test('a newer search makes the older unheard, whatever it still answers', async () => {
@@ -128,7 +128,7 @@ describe('the search in workers', () => {
     const late = searchOf(0).progress;
     void search.start(wishes.job()!);
     late(0.7, 70);
-    for (const one of older) await one.answer(null);
+    for (const askedFor of older) await askedFor.answer(null);
     expect(search.state()).toEqual({ state: 'searching', share: 0, tried: 0 });
   });
 
@@ -136,7 +136,7 @@ describe('the search in workers', () => {
     const search = TestBed.inject(FinderSearch);
     void search.start(wishes.job()!);
     search.stop();
-    expect(workers.map((one) => one.asked.at(-1)!.name)).toEqual(['stop', 'stop']);
+    expect(workers.map((fakeHired) => fakeHired.asked.at(-1)!.name)).toEqual(['stop', 'stop']);
     searchOf(0).progress(1, 9);
     for (const worker of workers) await worker.last('search').answer(null);
     expect(search.state()).toEqual({ state: 'stopped' });

@@ -12,7 +12,7 @@ export class FoundList {
   private readonly search = inject(FinderSearch);
   readonly byOdds = signal(true);
   readonly length = signal(SHOWN);
-  readonly oddsKnown = computed(() => this.search.list().every((one) => one.odds !== null));
+  readonly oddsKnown = computed(() => this.search.list().every((listed) => listed.odds !== null));
   readonly ranked = computed((): readonly Listed[] => {
     const list = this.search.list();
     // One move when all odds are there, not one with each that comes in.
@@ -24,37 +24,37 @@ export class FoundList {
     computation: (list, before) => {
       // Odds that come in may bring another to the top: who has not chosen looks at the first.
       const chosen = before?.value;
-      const still = chosen !== undefined && list.some((one) => keyOf(one.found) === chosen);
+      const still = chosen !== undefined && list.some((listed) => keyOf(listed.found) === chosen);
       const wasFirst = before?.source[0] !== undefined && keyOf(before.source[0].found) === chosen;
       return still && !wasFirst ? chosen : list[0] ? keyOf(list[0].found) : null;
     },
   });
   readonly chosen = computed(
-    () => this.search.list().find((one) => keyOf(one.found) === this.looked()) ?? null,
+    () => this.search.list().find((listed) => keyOf(listed.found) === this.looked()) ?? null,
   );
   private readonly picked = linkedSignal<readonly Listed[], readonly string[]>({
     source: this.search.list,
     computation: (list, before) => {
-      const there = new Set(list.map((one) => keyOf(one.found)));
-      return (before?.value ?? []).filter((key) => there.has(key));
+      const present = new Set(list.map((listed) => keyOf(listed.found)));
+      return (before?.value ?? []).filter((key) => present.has(key));
     },
   });
   readonly compared = computed(() =>
-    this.picked().flatMap((key) => this.search.list().filter((one) => keyOf(one.found) === key)),
+    this.picked().flatMap((key) => this.search.list().filter((listed) => keyOf(listed.found) === key)),
   );
   readonly fullCompare = computed(() => this.compared().length >= MOST_COMPARED);
 
-  isPicked(one: Listed): boolean {
-    return this.picked().includes(keyOf(one.found));
+  isPicked(listed: Listed): boolean {
+    return this.picked().includes(keyOf(listed.found));
   }
 
-  pick(one: Listed, yes: boolean): void {
-    const key = keyOf(one.found);
+  pick(listed: Listed, yes: boolean): void {
+    const key = keyOf(listed.found);
     this.picked.update((all) => (yes ? [...all, key].slice(-MOST_COMPARED) : all.filter((k) => k !== key)));
   }
 
   lookAt(index: number): void {
-    const one = this.search.list()[index];
-    if (one) this.looked.set(keyOf(one.found));
+    const listed = this.search.list()[index];
+    if (listed) this.looked.set(keyOf(listed.found));
   }
 }

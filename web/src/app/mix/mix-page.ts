@@ -179,7 +179,9 @@ export class MixPage {
       untracked(() => {
         if (JSON.stringify(recipe) !== JSON.stringify(this.store.recipe())) this.store.start(recipe);
         if (problems.length > 0)
-          this.notices.say(texts.partOfTheLinkCould(problems.map((one) => this.reader.read(one)).join(' ')));
+          this.notices.say(
+            texts.partOfTheLinkCould(problems.map((problem) => this.reader.read(problem)).join(' ')),
+          );
       });
     });
     effect((onCleanup) => {

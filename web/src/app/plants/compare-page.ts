@@ -172,6 +172,6 @@ export class ComparePage {
   }
 
   protected take(key: string, taken: boolean): void {
-    this.left.update((left) => (taken ? left.filter((one) => one !== key) : [...left, key]));
+    this.left.update((left) => (taken ? left.filter((each) => each !== key) : [...left, key]));
   }
 }

@@ -249,7 +249,12 @@ export class EventSheet {
         return cause ? { kind: 'lost', on, count: n!, cause } : null;
       }
       case 'out':
-        return { kind: 'out', on, count: n!, way: outWays.find((one) => one === this.way()) ?? 'planted' };
+        return {
+          kind: 'out',
+          on,
+          count: n!,
+          way: outWays.find((outWay) => outWay === this.way()) ?? 'planted',
+        };
       case 'watered':
         return { kind: 'watered', on, litres: n, minutes: this.minutes() };
       case 'ph':
@@ -271,8 +276,8 @@ export class EventSheet {
     this.tried() && !this.event() ? texts.somethingIsNotFilledIn : '',
   );
 
-  protected choose(one: Asked): void {
-    this.open.update((now) => (now?.kind === one.kind ? null : one));
+  protected choose(each: Asked): void {
+    this.open.update((now) => (now?.kind === each.kind ? null : each));
     this.empty();
   }
 

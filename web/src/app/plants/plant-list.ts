@@ -127,7 +127,7 @@ export class PlantListPage {
   private readonly older = signal<readonly PlantingLine[]>([]);
   protected readonly shown = computed(() => [...(this.lines.value() ?? []), ...this.older()]);
   protected readonly hasMore = computed(() => mayHaveMore(this.shown()));
-  private readonly names = computed(() => new Map((this.crops.value() ?? []).map((one) => [one.id, one])));
+  private readonly names = computed(() => new Map((this.crops.value() ?? []).map((each) => [each.id, each])));
   protected readonly startWords = startWords;
   protected readonly says = tallySays;
   protected readonly PAGE = PAGE;
@@ -139,12 +139,12 @@ export class PlantListPage {
       .subscribe(() => this.lines.refresh());
   }
 
-  protected name(one: PlantingLine): string {
-    return called(one, this.names().get(one.crop) ?? { name: one.crop });
+  protected name(each: PlantingLine): string {
+    return called(each, this.names().get(each.crop) ?? { name: each.crop });
   }
 
-  protected vessel(one: PlantingLine): string {
-    return this.library()?.vessels.get(one.vessel)?.name ?? one.vessel;
+  protected vessel(each: PlantingLine): string {
+    return this.library()?.vessels.get(each.vessel)?.name ?? each.vessel;
   }
 
   protected share({ tally }: PlantingLine, part: 'gone' | 'alive' | 'lost'): number {
@@ -154,13 +154,13 @@ export class PlantListPage {
         ? (alive ?? 0)
         : part === 'gone'
           ? moved + out
-          : lost.reduce((sum, one) => sum + one.count, 0);
+          : lost.reduce((sum, each) => sum + each.count, 0);
     return Math.min(100, (100 * count) / Math.max(1, begun));
   }
 
   protected more(): void {
     this.plants.more('no', this.shown().length).subscribe({
-      next: (lines) => this.older.update((there) => [...there, ...lines]),
+      next: (lines) => this.older.update((present) => [...present, ...lines]),
       error: (error: Error) => this.notices.say(texts.couldNotLoadTheOlder(error.message)),
     });
   }

@@ -105,14 +105,14 @@ export class PlantNew {
   );
   /** What plants may be taken from. */
   protected readonly sources = computed(() => {
-    const names = new Map((this.season.crops.value() ?? []).map((one) => [one.id, one]));
+    const names = new Map((this.season.crops.value() ?? []).map((each) => [each.id, each]));
     return (this.standing.value() ?? [])
-      .filter((one) => (one.tally.alive ?? one.tally.begun) > 0)
-      .map((one: PlantingLine) => ({
-        id: String(one.id),
+      .filter((each) => (each.tally.alive ?? each.tally.begun) > 0)
+      .map((each: PlantingLine) => ({
+        id: String(each.id),
         name: texts.there(
-          called(one, names.get(one.crop) ?? { name: one.crop }),
-          one.tally.alive ?? one.tally.begun,
+          called(each, names.get(each.crop) ?? { name: each.crop }),
+          each.tally.alive ?? each.tally.begun,
         ),
       }));
   });
@@ -127,7 +127,7 @@ export class PlantNew {
   );
   /** Plants that come from others. */
   protected readonly fromSum = computed(() =>
-    this.draft().from.reduce((sum, one) => sum + (one.plants ?? 0), 0),
+    this.draft().from.reduce((sum, each) => sum + (each.plants ?? 0), 0),
   );
   protected readonly deep = computed(() =>
     this.crop()?.depth === 'deep' ? texts.deepUpToTheFirst : texts.atItsOldLevelNo,
@@ -144,7 +144,7 @@ export class PlantNew {
     return (
       cells !== undefined &&
       perCell !== undefined &&
-      from.every((one) => one.plants !== undefined && one.planting > 0) &&
+      from.every((each) => each.plants !== undefined && each.planting > 0) &&
       !this.dayProblem()
     );
   });
@@ -153,7 +153,7 @@ export class PlantNew {
     const { crop, name, seed, vessel, cells, perCell, line, sowing, step, start, from, batch } = this.query;
     const parent = Number(from);
     return {
-      start: starts.find((one) => one === start) ?? 'sow',
+      start: starts.find((each) => each === start) ?? 'sow',
       crop: crop ?? 'tomato',
       name: name ?? '',
       seed: seed ?? '',
@@ -177,7 +177,7 @@ export class PlantNew {
   }
 
   protected setFrom(at: number, change: { planting?: number; plants?: number | undefined }): void {
-    this.patch({ from: this.draft().from.map((one, i) => (i === at ? { ...one, ...change } : one)) });
+    this.patch({ from: this.draft().from.map((each, i) => (i === at ? { ...each, ...change } : each)) });
   }
 
   protected addFrom(): void {
@@ -199,7 +199,7 @@ export class PlantNew {
   /** What it names, by the keys that this page was told. */
   private aboutOf(batch: number | null, line: number | undefined, from: Draft['from']): About[] {
     const keyed = (kind: AboutKind, all: readonly { id: number; key?: string }[], id: number): About[] => {
-      const key = all.find((one) => one.id === id)?.key;
+      const key = all.find((each) => each.id === id)?.key;
       return key === undefined ? [] : [{ kind, id, key }];
     };
     const lineKey = this.season.plan.value()?.keys[String(line)];
@@ -218,7 +218,7 @@ export class PlantNew {
     this.busy.set(true);
     this.problem.set('');
     const source = takes ? from : [];
-    const known = called(draft, this.crop() ?? { name: draft.crop });
+    const existing = called(draft, this.crop() ?? { name: draft.crop });
     this.plants
       .add(
         {
@@ -228,16 +228,16 @@ export class PlantNew {
           cells: checkWhole('cells', cells!, ...limits.plantCells),
           perCell: perCell!,
           batch: batch ? Number(batch) : null,
-          from: source.map((one) => ({ planting: one.planting, plants: one.plants! })),
+          from: source.map((each) => ({ planting: each.planting, plants: each.plants! })),
         },
-        known,
+        existing,
         this.aboutOf(batch ? Number(batch) : null, draft.season?.line, source),
       )
       .subscribe({
         next: (made) => {
           this.leave();
           if (!made) {
-            this.notices.say(keptHere(known));
+            this.notices.say(keptHere(existing));
             void this.router.navigate(['/plants/growing'], { replaceUrl: true });
             return;
           }

@@ -143,7 +143,7 @@ export class PlantPage {
   /** Newest first; what was taken back stays in sight, struck through. */
   protected readonly lines = computed(() => {
     const stands = new Set(standing(this.events()).map(({ id }) => id));
-    const unsent = new Set(this.record.own().flatMap((one) => (one.sent ? [] : [one.id])));
+    const unsent = new Set(this.record.own().flatMap((ownEvent) => (ownEvent.sent ? [] : [ownEvent.id])));
     return [...this.events()]
       .filter(({ kind }) => kind !== 'undo')
       .sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : b.id - a.id))
@@ -176,7 +176,7 @@ export class PlantPage {
     addressOf('plantLabels', { id: Number(this.id()) }, { units: this.units.system() }),
   );
   protected readonly reading = (id: 'ph' | 'ecSaturated' | 'air' | 'airAfterDrydown') =>
-    this.batch()?.snapshot.readings.find((one) => one.id === id);
+    this.batch()?.snapshot.readings.find((each) => each.id === id);
   protected readonly ph = computed(() => this.reading('ph'));
   protected readonly ec = computed(() => this.reading('ecSaturated'));
   protected readonly volume = computed(() => {
@@ -189,7 +189,7 @@ export class PlantPage {
     if (!planting || !crop || !kind) return {};
     const batch = this.batch();
     const air = this.reading('air') ?? this.reading('airAfterDrydown');
-    const step = crop.steps.find((one) => one.vessel === planting.vessel);
+    const step = crop.steps.find((each) => each.vessel === planting.vessel);
     // As it is told under what it wants; fed or past that it is by the crop.
     const feed = planting.allCare.find(({ id }) => id === 'feed');
     return foundOf(planting, this.events(), {
@@ -201,7 +201,7 @@ export class PlantPage {
         ? dayNumber(feed.on) - dayNumber(planting.on)
         : daysToFeed(planting.start, crop, HOUSE_C, undefined),
       madeOn: batch?.madeOn,
-      living: batch?.snapshot.materials.some((one) => one.living),
+      living: batch?.snapshot.materials.some((material) => material.living),
     });
   });
 

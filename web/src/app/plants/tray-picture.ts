@@ -77,7 +77,7 @@ export class TrayPicture {
 
   protected turn(cell: number): void {
     this.empty.update((now) =>
-      now.includes(cell) ? now.filter((one) => one !== cell) : [...now, cell].sort((a, b) => a - b),
+      now.includes(cell) ? now.filter((each) => each !== cell) : [...now, cell].sort((a, b) => a - b),
     );
   }
 }

@@ -152,7 +152,7 @@ export class TrialPage {
     (this.there.value()?.trays ?? []).map((tray) => {
       const counted = this.record
         .own()
-        .findLast((one) => one.planting === tray.planting && one.kind === 'up');
+        .findLast((ownEvent) => ownEvent.planting === tray.planting && ownEvent.kind === 'up');
       return counted?.kind === 'up' && !this.told().has(counted.key) ? { ...tray, up: counted.count } : tray;
     }),
   );
@@ -167,7 +167,7 @@ export class TrialPage {
   protected readonly arms = computed(() => {
     const trial = this.there.value();
     return (trial?.arms ?? []).map(({ name }, arm) => {
-      const trays = this.trays().filter((one) => one.arm === arm && one.up !== null);
+      const trays = this.trays().filter((each) => each.arm === arm && each.up !== null);
       const sum = (of: (tray: Tray) => number): number => trays.reduce((all, tray) => all + of(tray), 0);
       return { name, alive: sum((tray) => Math.min(tray.up!, tray.begun)), of: sum((tray) => tray.begun) };
     });
@@ -220,7 +220,7 @@ export class TrialPage {
   }
 
   protected refusedOf(planting: number): readonly ForPlanting[] {
-    return this.record.refused().filter((one) => one.planting === planting);
+    return this.record.refused().filter((forPlanting) => forPlanting.planting === planting);
   }
 
   protected print(): void {

@@ -187,7 +187,7 @@ export class WhatsWrong {
   private readonly answered = signal<Found>({});
   private readonly known = computed((): Found => ({ ...this.found(), ...this.answered() }));
   private readonly taught = computed(
-    () => new Map<CauseId, number>((this.lessons.value() ?? []).map((one) => [one.cause, one.helped])),
+    () => new Map<CauseId, number>((this.lessons.value() ?? []).map((each) => [each.cause, each.helped])),
   );
 
   protected readonly answer = computed(() => {

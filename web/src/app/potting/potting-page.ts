@@ -104,7 +104,7 @@ export class PottingPage {
 
   private recipeOf(id: string): Recipe {
     const [what = '', rest = ''] = [id.slice(0, id.indexOf('-')), id.slice(id.indexOf('-') + 1)];
-    const stage = stages.find((one) => one === rest);
+    const stage = stages.find((each) => each === rest);
     if (what === 'starter' && stage) return starterMixes[stage];
     const mix = what === 'mix' && this.kept.value()?.find(({ mixId }) => String(mixId) === rest);
     return mix ? mix.recipe : this.store.recipe();

@@ -44,7 +44,7 @@ export class LabelForm {
   private readonly money = inject(Money);
   private readonly reader = inject(ReaderHere);
   protected readonly sizes = computed(() =>
-    labelSizes.map((one) => ({ id: one.id, name: this.reader.read(sheetName(one)) })),
+    labelSizes.map((labelSize) => ({ id: labelSize.id, name: this.reader.read(sheetName(labelSize)) })),
   );
   protected readonly size = signal<string>(labelSizes[0]!.id);
   protected readonly count = signal<number | undefined>(24);

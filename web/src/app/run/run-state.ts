@@ -58,7 +58,7 @@ export class RunState {
     const snapshot = this.made()?.snapshot;
     if (!snapshot) return [];
     const { sheet, materials, amendments, oversize } = snapshot;
-    const over = (id: string): number => oversize?.find((one) => one.material === id)?.litres ?? 0;
+    const over = (id: string): number => oversize?.find((each) => each.material === id)?.litres ?? 0;
     const rows = [
       ...materials.map((m, i) => ({
         ...m,
@@ -73,10 +73,10 @@ export class RunState {
     ];
     return rows.map(({ id, name, product, planned }) => {
       const data = this.record.holds().get(`lot/${id}`);
-      const told = data?.kind === 'lot' ? data : null;
+      const result = data?.kind === 'lot' ? data : null;
       return {
         ...{ id, name: shortName(name), product, planned, lots: this.lots.of(id) },
-        ...{ chosen: told?.lot ?? null, amount: told?.amount ?? null, rest: told?.rest ?? null },
+        ...{ chosen: result?.lot ?? null, amount: result?.amount ?? null, rest: result?.rest ?? null },
       };
     });
   });

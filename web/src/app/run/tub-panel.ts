@@ -171,12 +171,12 @@ export class TubPanel {
   private keep(row: MaterialRow, says: string, litres: number, what: NonNullable<Lot['from']>['what']): void {
     const { id: _, ...bare } = row;
     const name = row.name.slice(0, 80);
-    const known = [...(this.library.library()?.materials.values() ?? [])].find(
+    const existing = [...(this.library.library()?.materials.values() ?? [])].find(
       (m) => m.name === name && this.library.library()?.own?.has(m.id),
     );
     this.problem.set('');
     this.library
-      .keepMaterial(known?.id ?? null, says, { ...bare, name })
+      .keepMaterial(existing?.id ?? null, says, { ...bare, name })
       .pipe(
         switchMap(({ id }) =>
           this.lots.add({

@@ -98,16 +98,16 @@ export class BuyPage {
 
   protected readonly weeks = computed(() => {
     const weeks = new Map<string, ReturnType<BuyPage['row']>[]>();
-    for (const one of this.view.toBuy() ?? []) {
-      if (one.by === null) continue;
-      const [year, week] = isoWeekOf(weekNumber(dayNumber(one.by))).split('-W');
+    for (const toBuy of this.view.toBuy() ?? []) {
+      if (toBuy.by === null) continue;
+      const [year, week] = isoWeekOf(weekNumber(dayNumber(toBuy.by))).split('-W');
       const name = texts.week(week, year);
-      weeks.set(name, [...(weeks.get(name) ?? []), this.row(one)]);
+      weeks.set(name, [...(weeks.get(name) ?? []), this.row(toBuy)]);
     }
     return [...weeks].map(([name, rows]) => ({ name, rows }));
   });
   protected readonly enough = computed(() =>
-    (this.view.toBuy() ?? []).filter((one) => one.by === null).map((one) => this.row(one)),
+    (this.view.toBuy() ?? []).filter((toBuy) => toBuy.by === null).map((toBuy) => this.row(toBuy)),
   );
 
   private row({ kind, item, needed, left, short, by }: ToBuy) {

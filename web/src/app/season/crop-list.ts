@@ -142,9 +142,9 @@ export class CropList {
     );
   }
 
-  protected take(one: SourcedCrop, change: boolean): void {
-    const { source: _, own: __, ...crop } = one;
-    this.like.set(one);
+  protected take(each: SourcedCrop, change: boolean): void {
+    const { source: _, own: __, ...crop } = each;
+    this.like.set(each);
     this.draft.set({ ...crop, ...(!change && { id: '', name: texts.ours(crop.name) }) });
     this.emergence.set(emergenceText(crop.emergence));
     this.tasks.set(tasksText(crop.tasks));

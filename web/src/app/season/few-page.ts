@@ -77,17 +77,17 @@ export class FewPage {
     const cases = new Map<string, { name: string; crops: Set<string>; stage: string; job: FinderJob }>();
     const library = this.store.library();
     const shelved = (this.shelf.value() ?? []).flatMap(({ material, here }) => {
-      const one = here ? library?.materials.get(material) : undefined;
-      return one ? [{ material: one }] : [];
+      const each = here ? library?.materials.get(material) : undefined;
+      return each ? [{ material: each }] : [];
     });
     if (!library || shelved.length === 0) return [];
     for (const { crop, steps } of this.view.season()?.sowings ?? [])
       for (const { step, kind } of steps) {
         if (kind.ownMix) continue;
         const key = `${step.stage} ${kind.id} ${crop.acid}`;
-        const known = cases.get(key);
-        if (known) {
-          known.crops.add(crop.name);
+        const existing = cases.get(key);
+        if (existing) {
+          existing.crops.add(crop.name);
           continue;
         }
         if (cases.size === MOST_CASES) continue;
@@ -109,7 +109,7 @@ export class FewPage {
           },
         });
       }
-    return [...cases.values()].map((one) => ({ ...one, crops: [...one.crops].join(', ') }));
+    return [...cases.values()].map((value) => ({ ...value, crops: [...value.crops].join(', ') }));
   });
 
   protected look(): void {
@@ -120,7 +120,7 @@ export class FewPage {
   }
 
   protected partsOf({ parts }: BaseTold): string {
-    return parts.map((one) => `${one.parts} ${inSentence(shortName(one.name))}`).join(' : ');
+    return parts.map((part) => `${part.parts} ${inSentence(shortName(part.name))}`).join(' : ');
   }
 
   protected dosesOf(doses: BaseTold['cases'][number]['doses']): string {

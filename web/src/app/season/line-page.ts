@@ -123,14 +123,14 @@ export class LinePage {
       const [id, plan] = [this.id(), this.service.plan.value()];
       if (!plan || this.taken === id) return;
       untracked(() => {
-        const known = plan.lines.find((line) => String(line.id) === id);
+        const existing = plan.lines.find((line) => String(line.id) === id);
         const left = this.halfDone.of(id);
         if (left) {
           this.draft.set({ ...newLine('tomato'), ...left.line });
           this.tested.set(left.tested);
           this.hangs.set(left.hangs);
-        } else if (known) this.take(known);
-        if (known || id === 'new') this.taken = id;
+        } else if (existing) this.take(existing);
+        if (existing || id === 'new') this.taken = id;
       });
     });
   }
@@ -274,7 +274,7 @@ export class LinePage {
 
   private batchFor(line: number, sowing: number): { batch?: number } {
     const made = (this.service.plan.value()?.made ?? []).find(
-      (one) => one.line === line && one.sowing === sowing && one.step === 0,
+      (each) => each.line === line && each.sowing === sowing && each.step === 0,
     );
     return made ? { batch: made.batch } : {};
   }

@@ -162,7 +162,7 @@ export class PlanPage {
     if (!mix || !season) return;
     const biggest = day.needs.reduce((a, b) => (b.litres > a.litres ? b : a));
     const sowing = season.sowings.find(
-      (one) => one.line.id === biggest.line && one.sowing === biggest.sowing,
+      (seasonSowing) => seasonSowing.line.id === biggest.line && seasonSowing.sowing === biggest.sowing,
     );
     const kind = sowing?.steps[biggest.step]?.kind;
     const { measured: _, ...bare } = mix.recipe;
@@ -229,7 +229,9 @@ export class PlanPage {
         .map(({ week, m2 }) => texts.by(this.weekName(isoWeekOf(week)), this.area(m2)))
         .join(', '),
       moves: fit.moves.map(({ line, sowing, option }) => {
-        const of = season.sowings.find((one) => one.line.id === line && one.sowing === sowing)!;
+        const of = season.sowings.find(
+          (seasonSowing) => seasonSowing.line.id === line && seasonSowing.sowing === sowing,
+        )!;
         const { move } = option;
         return this.reader.read(
           'vessel' in move

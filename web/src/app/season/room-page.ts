@@ -185,7 +185,7 @@ export class RoomPage {
 
   protected setBench(index: number, change: Partial<Bench>): void {
     const benches = this.draft()?.benches ?? [];
-    this.patch({ benches: benches.map((one, i) => (i === index ? { ...one, ...change } : one)) });
+    this.patch({ benches: benches.map((bench, i) => (i === index ? { ...bench, ...change } : bench)) });
   }
 
   protected dropBench(index: number): void {

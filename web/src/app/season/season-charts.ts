@@ -118,7 +118,7 @@ export class SeasonCharts {
   protected readonly bench = computed(() => {
     const { weeks, benchM2 } = this.season();
     const { unit, per } = this.area();
-    const there = benchM2 === null ? null : benchM2 / per;
+    const present = benchM2 === null ? null : benchM2 / per;
     const over = weeks.filter((week) => week.over);
     const shown = (m2: number): string => (m2 / per).toFixed(1);
     const rows = weeks.map((week) => ({
@@ -129,7 +129,7 @@ export class SeasonCharts {
     const says = texts.benchByWeekAtMost(
       shown(Math.max(0, ...weeks.map((w) => w.benchM2))),
       unit,
-      there === null ? '' : texts.ofIt(there.toFixed(1)),
+      present === null ? '' : texts.ofIt(present.toFixed(1)),
       over.length,
     );
     return {
@@ -149,7 +149,7 @@ export class SeasonCharts {
                 ? { color: chartLook.action, borderColor: chartLook.ink }
                 : { color: chartLook.window, borderColor: chartLook.windowEdge },
             })),
-            ...(there !== null && {
+            ...(present !== null && {
               markLine: {
                 symbol: 'none',
                 silent: true,
@@ -160,7 +160,7 @@ export class SeasonCharts {
                   color: chartLook.ink,
                   fontSize: 13,
                 },
-                data: [{ yAxis: there }],
+                data: [{ yAxis: present }],
               },
             }),
           },
@@ -176,32 +176,32 @@ export class SeasonCharts {
       for (const step of steps) {
         if (step.mixL === 0) continue;
         const { key, name }: NamedMix = mixOf(step.step, this.kept(), this.way());
-        let known = byMix.get(key);
-        if (!known) byMix.set(key, (known = { name, weeks: new Map() }));
+        let existing = byMix.get(key);
+        if (!existing) byMix.set(key, (existing = { name, weeks: new Map() }));
         const week = weekNumber(dayNumber(step.from));
-        known.weeks.set(week, (known.weeks.get(week) ?? 0) + step.mixL / per);
+        existing.weeks.set(week, (existing.weeks.get(week) ?? 0) + step.mixL / per);
       }
     const all = [...byMix.values()];
-    const numbers = [...new Set(all.flatMap((one) => [...one.weeks.keys()]))].sort((a, b) => a - b);
+    const numbers = [...new Set(all.flatMap((each) => [...each.weeks.keys()]))].sort((a, b) => a - b);
     const [first, last] = [numbers[0] ?? 0, numbers.at(-1) ?? -1];
     const weeks = Array.from({ length: last - first + 1 }, (_, i) => first + i);
-    const whole = all.reduce((sum, one) => sum + [...one.weeks.values()].reduce((a, b) => a + b, 0), 0);
+    const whole = all.reduce((sum, each) => sum + [...each.weeks.values()].reduce((a, b) => a + b, 0), 0);
     return {
-      names: all.map((one) => one.name),
+      names: all.map((each) => each.name),
       rows: numbers.map((week) => ({
         week: isoWeekOf(week),
-        cells: all.map((one) => one.weeks.get(week)?.toFixed(1) ?? ''),
+        cells: all.map((each) => each.weeks.get(week)?.toFixed(1) ?? ''),
       })),
-      says: texts.mixByTheWeekIn(all.map((one) => one.name).join(', '), whole.toFixed(0), unit),
+      says: texts.mixByTheWeekIn(all.map((each) => each.name).join(', '), whole.toFixed(0), unit),
       options: {
         ...base,
         grid: { ...base.grid, top: 34 },
         legend: { top: 0, left: 40, itemGap: 14, textStyle: { color: chartLook.ink, fontSize: 13 } },
         xAxis: axis('week', { type: 'category', data: weeks.map((week) => isoWeekOf(week).slice(6)) }),
         yAxis: axis(unit, { type: 'value', nameGap: 40 }),
-        series: all.map((one, i) => ({
+        series: all.map((each, i) => ({
           type: 'bar',
-          name: one.name,
+          name: each.name,
           stack: 'mix',
           barCategoryGap: '12%',
           itemStyle: {
@@ -210,7 +210,7 @@ export class SeasonCharts {
               decal: { symbol: decals[i % decals.length], color: 'rgba(255,255,255,0.35)', symbolSize: 0.5 },
             }),
           },
-          data: weeks.map((week) => Number((one.weeks.get(week) ?? 0).toFixed(2))),
+          data: weeks.map((week) => Number((each.weeks.get(week) ?? 0).toFixed(2))),
         })),
       },
     };

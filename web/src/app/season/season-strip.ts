@@ -45,7 +45,11 @@ export class SeasonStrip {
       dayNumber(steps[0]!.from),
       dayNumber(plantOn),
     ]);
-    const all = [...days, dayNumber(this.today()), ...this.mixing().map((one) => dayNumber(one.on))];
+    const all = [
+      ...days,
+      dayNumber(this.today()),
+      ...this.mixing().map((mixingDay) => dayNumber(mixingDay.on)),
+    ];
     const first = all.reduce((a, b) => Math.min(a, b));
     const last = all.reduce((a, b) => Math.max(a, b));
     return { first: mondayOf(weekNumber(first)), last: mondayOf(weekNumber(last) + 2) };
@@ -90,7 +94,7 @@ export class SeasonStrip {
     return { left: a, width: b - a, usual: at(dayNumber(usual)) };
   });
   protected readonly mixed = computed(() =>
-    this.mixing().map((one) => ({ left: this.at()(dayNumber(one.on)), ...one })),
+    this.mixing().map((mixingDay) => ({ left: this.at()(dayNumber(mixingDay.on)), ...mixingDay })),
   );
 
   private readonly most = computed(() =>
@@ -105,8 +109,8 @@ export class SeasonStrip {
     const { first, last } = this.range();
     const byLine = new Map<number, SeasonSowing[]>();
     for (const of of this.sowings()) {
-      const known = byLine.get(of.line.id);
-      if (known) known.push(of);
+      const existing = byLine.get(of.line.id);
+      if (existing) existing.push(of);
       else byLine.set(of.line.id, [of]);
     }
     const same = [first, last, this.most(), this.frost(), this.units.system()];
@@ -115,7 +119,7 @@ export class SeasonStrip {
       const begun = sowings.map((of) => this.begun()(id, of.sowing));
       const sign = [...same, sowings[0]!.line, sowings[0]!.crop, begun.join()];
       const before = this.drawnBefore.get(id);
-      const still = before !== undefined && sign.every((one, i) => one === before.sign[i]);
+      const still = before !== undefined && sign.every((each, i) => each === before.sign[i]);
       drawn.set(id, still ? before : { sign, row: this.rowOf(sowings, begun) });
     }
     this.drawnBefore = drawn;
@@ -127,7 +131,7 @@ export class SeasonStrip {
     const lanes: (StripLane & { end: number })[] = [];
     sowings.forEach((of, i) => {
       const from = dayNumber(of.steps[0]!.from);
-      let lane = lanes.find((one) => one.end <= from);
+      let lane = lanes.find((each) => each.end <= from);
       if (!lane) lanes.push((lane = { end: 0, bars: [] }));
       lane.end = dayNumber(of.plantOn);
       lane.bars.push(this.barOf(of, begun[i]!));

@@ -28,7 +28,7 @@ export class SeasonView {
   private readonly forecast = inject(InstrumentsService).weather();
 
   readonly today = this.nursery.today;
-  readonly crops = computed(() => new Map((this.service.crops.value() ?? []).map((one) => [one.id, one])));
+  readonly crops = computed(() => new Map((this.service.crops.value() ?? []).map((each) => [each.id, each])));
   readonly kept = computed(
     (): ReadonlyMap<number, KeptMix> =>
       new Map(
@@ -42,13 +42,15 @@ export class SeasonView {
   private readonly done = computed(
     () =>
       new Map(
-        (this.doneList() ?? []).map((one) => [`${one.line} ${one.sowing} ${one.task}`, one.on] as const),
+        (this.doneList() ?? []).map((each) => [`${each.line} ${each.sowing} ${each.task}`, each.on] as const),
       ),
   );
   private readonly made = computed(
     () =>
       new Map(
-        (this.madeList() ?? []).map((one) => [`${one.line} ${one.sowing} ${one.step}`, one.batch] as const),
+        (this.madeList() ?? []).map(
+          (each) => [`${each.line} ${each.sowing} ${each.step}`, each.batch] as const,
+        ),
       ),
   );
 
@@ -85,7 +87,7 @@ export class SeasonView {
 
   readonly begun = computed(() => {
     const begun = new Set(
-      (this.doneList() ?? []).flatMap((one) => (one.task === 'start' ? [place(one)] : [])),
+      (this.doneList() ?? []).flatMap((each) => (each.task === 'start' ? [place(each)] : [])),
     );
     return (line: number, sowing: number): boolean => begun.has(place({ line, sowing }));
   });
@@ -93,11 +95,11 @@ export class SeasonView {
   /** By the day, which no signal tells. */
   private readonly sayOn = computed(() => {
     const [settings, begun] = [this.settings(), this.begun()];
-    let of: { today: string; says: (one: LineSeason) => SeasonSays[] } | null = null;
-    return (today: string): ((one: LineSeason) => SeasonSays[]) => {
+    let of: { today: string; says: (each: LineSeason) => SeasonSays[] } | null = null;
+    return (today: string): ((each: LineSeason) => SeasonSays[]) => {
       if (!settings) return () => [];
       if (of?.today !== today)
-        of = { today, says: once((one) => seasonSays(one.sowings, settings, today, begun)) };
+        of = { today, says: once((each) => seasonSays(each.sowings, settings, today, begun)) };
       return of.says;
     };
   });
@@ -154,12 +156,12 @@ export class SeasonView {
 
 /** Reckons each thing once, as long as somebody holds it. */
 function once<K extends object, V>(reckon: (key: K) => V): (key: K) => V {
-  const known = new WeakMap<K, V>();
+  const existing = new WeakMap<K, V>();
   return (key) => {
-    const there = known.get(key);
-    if (there !== undefined) return there;
+    const present = existing.get(key);
+    if (present !== undefined) return present;
     const made = reckon(key);
-    known.set(key, made);
+    existing.set(key, made);
     return made;
   };
 }

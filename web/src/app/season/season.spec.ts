@@ -54,7 +54,8 @@ function give(plan: Partial<Plan> = {}, stock: object[] = [], library = true): v
     '/api/instruments/weather': [],
   };
   for (const [address, body] of Object.entries(answers))
-    for (const asked of http.match((one) => one.urlWithParams === address)) asked.flush(body as object);
+    for (const asked of http.match((httpRequest) => httpRequest.urlWithParams === address))
+      asked.flush(body as object);
   TestBed.tick();
   jest.advanceTimersByTime(500);
   TestBed.tick();
@@ -101,9 +102,12 @@ test('two presses in a row: what the first one answers late does not undo the se
   key();
   key();
   const sent = http.match('/api/plan/lines/1');
-  expect(sent.map((one) => (one.request.body as { shifts: number[] }).shifts)).toEqual([[7], [14]]);
-  for (const one of sent) {
-    one.flush({ ...lines[0], ...(one.request.body as object) });
+  expect(sent.map((testRequest) => (testRequest.request.body as { shifts: number[] }).shifts)).toEqual([
+    [7],
+    [14],
+  ]);
+  for (const testRequest of sent) {
+    testRequest.flush({ ...lines[0], ...(testRequest.request.body as object) });
     TestBed.tick();
     expect(TestBed.inject(SeasonView).season()!.sowings[0]!.line.shifts).toEqual([14]);
   }
@@ -124,9 +128,9 @@ test('a row draws a bar for every sowing; a drag tells days while it goes and on
     ],
   };
   const fixture = show(SeasonRow, { row, days: 100 });
-  const told: (BarMoved | number | boolean)[] = [];
-  fixture.componentInstance.moved.subscribe((one) => told.push(one));
-  fixture.componentInstance.opened.subscribe((one) => told.push(one));
+  const result: (BarMoved | number | boolean)[] = [];
+  fixture.componentInstance.moved.subscribe((barMoved) => result.push(barMoved));
+  fixture.componentInstance.opened.subscribe((each) => result.push(each));
   const bar = page(fixture).querySelector<HTMLElement>('.bar')!;
   bar.setPointerCapture = () => undefined;
   bar.parentElement!.getBoundingClientRect = () => ({ width: 500 }) as DOMRect;
@@ -136,12 +140,12 @@ test('a row draws a bar for every sowing; a drag tells days while it goes and on
   hand('pointerdown', 0);
   hand('pointermove', 2);
   hand('pointerup', 2);
-  expect(told).toEqual([7]);
+  expect(result).toEqual([7]);
   hand('pointerdown', 0);
   hand('pointermove', 50);
   hand('pointerup', 50);
   // 500 px are 100 days.
-  expect(told.slice(1)).toEqual([
+  expect(result.slice(1)).toEqual([
     { line: 7, sowing: 1, days: 10, rests: false },
     { line: 7, sowing: 1, days: 10, rests: true },
   ]);

@@ -106,7 +106,7 @@ export class StepsForm {
   );
 
   protected set(index: number, change: Partial<CropStep>): void {
-    this.steps.update((steps) => steps.map((one, i) => (i === index ? { ...one, ...change } : one)));
+    this.steps.update((steps) => steps.map((step, i) => (i === index ? { ...step, ...change } : step)));
   }
 
   protected typed(
@@ -123,7 +123,7 @@ export class StepsForm {
   }
 
   protected setStage(index: number, id: string | null): void {
-    const stage = stages.find((one) => one.id === id)?.id;
+    const stage = stages.find((each) => each.id === id)?.id;
     if (stage) this.set(index, { stage });
   }
 

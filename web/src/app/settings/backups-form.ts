@@ -162,7 +162,7 @@ export class BackupsForm {
   protected bring(input: HTMLInputElement): void {
     const file = input.files?.[0];
     input.value = '';
-    if (file) this.doing.run(this.service.bring(file), texts.notAdded, (one) => this.chosen.set(one));
+    if (file) this.doing.run(this.service.bring(file), texts.notAdded, (each) => this.chosen.set(each));
   }
 
   protected keepSecond(): void {

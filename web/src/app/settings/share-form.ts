@@ -95,7 +95,7 @@ export class ShareForm {
   protected readonly problem = signal('');
   protected readonly done = signal('');
   private readonly wanted = computed(() =>
-    (this.lines() ?? []).filter((one) => this.chosen().has(idOf(one))),
+    (this.lines() ?? []).filter((line) => this.chosen().has(idOf(line))),
   );
 
   protected read(input: HTMLInputElement): void {
@@ -120,9 +120,9 @@ export class ShareForm {
       .catch(() => this.problem.set(texts.thisFileCannotBeRead2));
   }
 
-  protected choose(one: ShareLine, wanted: boolean): void {
+  protected choose(each: ShareLine, wanted: boolean): void {
     this.chosen.update(
-      (all) => new Set(wanted ? [...all, idOf(one)] : [...all].filter((id) => id !== idOf(one))),
+      (all) => new Set(wanted ? [...all, idOf(each)] : [...all].filter((id) => id !== idOf(each))),
     );
   }
 

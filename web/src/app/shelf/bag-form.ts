@@ -121,11 +121,11 @@ export class BagForm {
   protected readonly made = computed((): { row: MaterialRow } | { why: string } | null => {
     const ingredients = this.ingredients();
     if (ingredients.length === 0) return null;
-    const told = ingredients.map(({ id }) => this.parts()[id]);
-    const whole = told.every((n) => n !== undefined);
+    const result = ingredients.map(({ id }) => this.parts()[id]);
+    const whole = result.every((n) => n !== undefined);
     const bag: Bag = {
       ...{ id: 'own-bag', name: this.name().trim() || texts.theBag, ingredients, ...this.figures() },
-      ...(whole && { parts: told }),
+      ...(whole && { parts: result }),
     };
     return this.reader.attempt(() => ({ row: bagAsMaterial(bag) }));
   });
@@ -139,7 +139,7 @@ export class BagForm {
   }
 
   protected drop(id: string): void {
-    this.taken.update((all) => all.filter((one) => one !== id));
+    this.taken.update((all) => all.filter((each) => each !== id));
   }
 
   protected tell(id: string, parts: number | undefined): void {

@@ -52,22 +52,22 @@ export class InstrumentsPage {
     });
   }
 
-  protected put(one: InstrumentInfo, truth: number | undefined): void {
+  protected put(each: InstrumentInfo, truth: number | undefined): void {
     if (truth !== undefined)
-      this.service.put(one.id, truth).subscribe({ error: (e: Error) => this.failed(e) });
+      this.service.put(each.id, truth).subscribe({ error: (e: Error) => this.failed(e) });
   }
 
-  protected fail(one: InstrumentInfo, fault: string): void {
-    this.service.fail(one.id, fault === '' ? null : (fault as Fault)).subscribe({
+  protected fail(each: InstrumentInfo, fault: string): void {
+    this.service.fail(each.id, fault === '' ? null : (fault as Fault)).subscribe({
       error: (e: Error) => this.failed(e),
     });
   }
 
-  protected calibrate(one: InstrumentInfo): void {
-    this.service.calibrate(one.id).subscribe({
+  protected calibrate(each: InstrumentInfo): void {
+    this.service.calibrate(each.id).subscribe({
       next: ({ references, readBefore }) => {
         const text = references.map((r, i) => texts.inItRead(r, readBefore[i]!.toFixed(2))).join(', ');
-        this.before.update((all) => new Map(all).set(one.id, text));
+        this.before.update((all) => new Map(all).set(each.id, text));
         this.service.all.refresh();
       },
       error: (e: Error) => this.failed(e),

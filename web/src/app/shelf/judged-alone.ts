@@ -88,7 +88,7 @@ export class JudgedAlone {
       { library },
     );
     return {
-      readings: readings.map((one) => this.shown(one, kind.noun)),
+      readings: readings.map((reading) => this.shown(reading, kind.noun)),
       flags: flags.filter((flag) => flag.severity !== 'note').slice(0, 3),
     };
   });

@@ -112,7 +112,7 @@ export class LotList {
   protected readonly headings = headings;
 
   protected readonly groups = computed(() => {
-    const lines = new Map((this.lots.stock.value() ?? []).map((one) => [`${one.kind}/${one.item}`, one]));
+    const lines = new Map((this.lots.stock.value() ?? []).map((each) => [`${each.kind}/${each.item}`, each]));
     const all = [...(this.lots.all.value() ?? [])].sort(
       (a, b) => b.receivedOn.localeCompare(a.receivedOn) || b.id - a.id,
     );

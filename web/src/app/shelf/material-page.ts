@@ -239,7 +239,7 @@ export class MaterialPage {
   protected readonly learned = signal<Resource<LearnedAnswer> | null>(null);
   protected readonly answer = computed(() => this.learned()?.value() ?? null);
   protected readonly test = signal<TestId>('weigh');
-  protected readonly form = computed(() => testForms.find((one) => one.id === this.test())!);
+  protected readonly form = computed(() => testForms.find((testForm) => testForm.id === this.test())!);
   protected readonly figures = signal<Partial<Record<Figure, number | undefined>>>({});
   protected readonly method = signal<string | null>('oneToFive');
   protected readonly vessel = signal<string | null>('pot-9');
@@ -276,7 +276,7 @@ export class MaterialPage {
     }),
   );
   protected readonly ready = computed(() =>
-    this.form().asked.every((one) => this.figures()[one.name] !== undefined),
+    this.form().asked.every((asked) => this.figures()[asked.name] !== undefined),
   );
 
   constructor() {
@@ -333,7 +333,7 @@ export class MaterialPage {
 
   /** A test in a line. */
   protected told(values: LotTestGiven): string {
-    const form = testForms.find((one) => one.id === values.test)!;
+    const form = testForms.find((testForm) => testForm.id === values.test)!;
     const read = values as unknown as Record<string, number | undefined>;
     const numbers = form.asked.map(({ name, label, unit = '' }) => {
       const { unit: shown, per, zero } = shownIn(unit, this.units.system());

@@ -261,17 +261,17 @@ export class ProductList {
     return this.library.library()?.own?.has(id) ?? false;
   }
 
-  protected analysisOf(one: Amendment): string {
+  protected analysisOf(amendment: Amendment): string {
     const n = (value: number): string => String(Number(value.toFixed(1)));
     const more = [
-      one.caPct > 0 ? `Ca ${n(one.caPct)} %` : '',
-      one.mgPct > 0 ? `Mg ${n(one.mgPct)} %` : '',
-      one.ccePct > 0 ? texts.limesLikeCalciumCarbonate(n(one.ccePct)) : '',
-      one.traces ? texts.withTraces : '',
-      one.kind === 'coated' ? texts.lastsWeeks(n(one.longevityWeeks21C)) : '',
-      texts.aLevelCupWeighs2(this.cupOf(one)),
+      amendment.caPct > 0 ? `Ca ${n(amendment.caPct)} %` : '',
+      amendment.mgPct > 0 ? `Mg ${n(amendment.mgPct)} %` : '',
+      amendment.ccePct > 0 ? texts.limesLikeCalciumCarbonate(n(amendment.ccePct)) : '',
+      amendment.traces ? texts.withTraces : '',
+      amendment.kind === 'coated' ? texts.lastsWeeks(n(amendment.longevityWeeks21C)) : '',
+      texts.aLevelCupWeighs2(this.cupOf(amendment)),
     ].filter(Boolean);
-    return `${n(one.nPct)}-${n(one.p2O5Pct)}-${n(one.k2OPct)}; ${more.join(', ')}`;
+    return `${n(amendment.nPct)}-${n(amendment.p2O5Pct)}-${n(amendment.k2OPct)}; ${more.join(', ')}`;
   }
 
   private cupOf({ bulkDensityGPerMl }: Amendment): string {
@@ -299,14 +299,14 @@ export class ProductList {
     });
   }
 
-  protected change(one: Amendment): void {
+  protected change(amendment: Amendment): void {
     this.clear();
-    this.changing.set(one.id);
-    this.name.set(one.name);
-    this.kind.set(one.kind);
-    this.traces.set(one.traces ?? false);
-    const { nPct, caPct, mgPct, sPct } = one;
-    this.figures.set({ nPct, pPct: one.p2O5Pct, kPct: one.k2OPct, caPct, mgPct, sPct });
+    this.changing.set(amendment.id);
+    this.name.set(amendment.name);
+    this.kind.set(amendment.kind);
+    this.traces.set(amendment.traces ?? false);
+    const { nPct, caPct, mgPct, sPct } = amendment;
+    this.figures.set({ nPct, pPct: amendment.p2O5Pct, kPct: amendment.k2OPct, caPct, mgPct, sPct });
   }
 
   protected clear(): void {

@@ -25,10 +25,10 @@ function giveShed(
   stock: { item: string; left: number | null; pricePerUnit: number | null }[],
   shelf: { material: string; costPerL: number | null }[] = [],
 ): void {
-  const whole = stock.map((one) => ({ kind: 'material', name: 'Lot', daysLeft: null, ...one }));
+  const whole = stock.map((each) => ({ kind: 'material', name: 'Lot', daysLeft: null, ...each }));
   for (const asked of http.match('/api/stock')) asked.flush(whole);
   for (const asked of http.match('/api/shelf'))
-    asked.flush(shelf.map((one) => ({ here: true, useUp: false, ...one })));
+    asked.flush(shelf.map((each) => ({ here: true, useUp: false, ...each })));
   for (const asked of http.match('/api/lots')) asked.flush([]);
   TestBed.tick();
 }
@@ -36,44 +36,44 @@ function giveShed(
 describe('what came, in litres', () => {
   const came = (fixture: ComponentFixture<PackageForm>): (Came | null)[] => {
     const all: (Came | null)[] = [];
-    fixture.componentInstance.came.subscribe((one) => all.push(one));
+    fixture.componentInstance.came.subscribe((each) => all.push(each));
     return all;
   };
 
   test('bags, with what stays on the screen and what a litre costs', () => {
     const form = show(PackageForm, { material: material('compost') });
-    const told = came(form);
+    const result = came(form);
     type(form, 'How many', '10');
     type(form, 'Volume of one', '40');
     type(form, 'Stays on the screen, %', '25');
     type(form, 'Price of all of it', '60');
     expect(said(form)).toContain('300');
     expect(said(form)).toContain('0.200 for a litre');
-    expect(told.at(-1)).toEqual({ usableLitres: 300, price: 60 });
+    expect(result.at(-1)).toEqual({ usableLitres: 300, price: 60 });
   });
 
   test('bricks tell their water, loads go by weight and moisture', () => {
     const peat = material('peat-fine');
     const form = show(PackageForm, { material: peat });
-    const told = came(form);
+    const result = came(form);
     press(form, 'Bricks');
     type(form, 'Weight of one, kg', '5');
     expect(said(form)).toContain('with 25.0');
-    expect(told.at(-1)!.usableLitres).toBeCloseTo(5 * 14, 9);
+    expect(result.at(-1)!.usableLitres).toBeCloseTo(5 * 14, 9);
     press(form, 'A load by weight');
     type(form, 'Weight of the load, kg', '500');
     type(form, 'Water in it, % of its wet weight', '50');
-    expect(told.at(-1)!.usableLitres).toBeCloseTo((500 * 1000 * 0.5) / peat.dryBulkDensityGPerL, 6);
+    expect(result.at(-1)!.usableLitres).toBeCloseTo((500 * 1000 * 0.5) / peat.dryBulkDensityGPerL, 6);
   });
 
   test('what cannot be is said, stays typed, and nothing came', () => {
     const form = show(PackageForm, { material: material('compost') });
-    const told = came(form);
+    const result = came(form);
     type(form, 'Volume of one', '40');
     type(form, 'Stays on the screen, %', '120');
     expect(labelled(form, 'Stays on the screen, %').value).toBe('120');
     expect(said(form)).toContain('must be a number from 0 to 99');
-    expect(told.at(-1)!.usableLitres).toBe(40);
+    expect(result.at(-1)!.usableLitres).toBe(40);
   });
 });
 

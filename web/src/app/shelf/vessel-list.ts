@@ -183,7 +183,7 @@ export class VesselList {
   protected readonly volumeL = volumeL;
   protected readonly changing = signal<string | null>(null);
   protected readonly form = signal<Form>('round');
-  private readonly kind = computed(() => shapes.find((one) => one.id === this.form())!);
+  private readonly kind = computed(() => shapes.find((shape) => shape.id === this.form())!);
   protected readonly holes = signal(true);
   protected readonly wallKinds = wallKinds;
   protected readonly walls = signal<(typeof wallKinds)[number]['id']>('closed');
@@ -254,7 +254,9 @@ export class VesselList {
     const { id, name, noun, vessel, perTray, usualCompaction } = kind;
     this.changing.set(id);
     this.name.set(name);
-    this.form.set(shapes.find((one) => one.shape === vessel.shape && one.noun === noun)?.id ?? vessel.shape);
+    this.form.set(
+      shapes.find((shape) => shape.shape === vessel.shape && shape.noun === noun)?.id ?? vessel.shape,
+    );
     this.holes.set(vessel.shape === 'block' || vessel.holes !== false);
     this.walls.set((vessel.shape !== 'block' && vessel.walls) || 'closed');
     this.ownMix.set(kind.ownMix ?? false);

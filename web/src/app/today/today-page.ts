@@ -66,7 +66,7 @@ export class TodayPage {
   /** Nothing is shown in pieces that push each other about: a list that cannot be had counts as known. */
   protected readonly settled = computed(() =>
     [this.due, this.tasks, this.care, this.standing, this.shortSeason, this.forecast, this.lots.stock].every(
-      (one) => one.state().state !== 'loading',
+      (each) => each.state().state !== 'loading',
     ),
   );
   protected readonly risks = computed(() => weatherRisks(this.forecast.value() ?? []));
@@ -74,7 +74,7 @@ export class TodayPage {
   protected readonly cold = computed(() => {
     const low = this.forecast.value()?.[0]?.minC;
     const all = low === undefined ? [] : coldTonight(this.standing.value() ?? [], low);
-    return all.map((one) => ({ ...one, bears: this.reader.formats().celsius(one.coldestC) }));
+    return all.map((tender) => ({ ...tender, bears: this.reader.formats().celsius(tender.coldestC) }));
   });
   protected readonly week = computed(() =>
     (this.forecast.value() ?? []).map((d) => ({
@@ -102,7 +102,7 @@ export class TodayPage {
     return (this.lots.stock.value() ?? []).flatMap(({ kind, item, left, daysLeft }) => {
       if (daysLeft === null || daysLeft >= SHORT_DAYS || left === null) return [];
       // What the season misses of it is told by its day.
-      if (this.missing().some((one) => one.key === `${kind} ${item}`)) return [];
+      if (this.missing().some((each) => each.key === `${kind} ${item}`)) return [];
       const named =
         library?.materials.get(item) ?? library?.amendments.get(item) ?? library?.vessels.get(item);
       const days = Math.round(daysLeft);

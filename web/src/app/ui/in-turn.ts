@@ -38,7 +38,7 @@ export function inTurn<Piece extends string>(
       goOn(at + 1);
       return;
     }
-    standing.update((there) => new Set(there).add(step));
+    standing.update((present) => new Set(present).add(step));
     // Made at once and laid out with the next frame: two tasks, not one. A page out of sight has no frames.
     app.tick();
     if (document.hidden) goOn(at + 1);

@@ -10,7 +10,7 @@ test('text has its six sizes, and no others', () => {
   const sizes = styles.flatMap(([file, text]) =>
     [...text.matchAll(/font-size: ([^;]+);/g)].map((found) => `${file}: ${found[1]}`),
   );
-  const odd = sizes.filter((one) => !/: (var\(--(small|note|text|lead|head|numeral)\)|inherit)$/.test(one));
+  const odd = sizes.filter((size) => !/: (var\(--(small|note|text|lead|head|numeral)\)|inherit)$/.test(size));
   expect(odd).toEqual([]);
   expect(sizes.length).toBeGreaterThan(30);
 });

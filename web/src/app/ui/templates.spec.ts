@@ -6,10 +6,10 @@ import ts from 'typescript';
 const APP = join(__dirname, '..');
 
 function* files(folder: string): Generator<string> {
-  for (const one of readdirSync(folder, { withFileTypes: true })) {
-    const path = join(folder, one.name);
-    if (one.isDirectory()) yield* files(path);
-    else if (/(?<!\.spec)\.ts$/.test(one.name)) yield path;
+  for (const dirent of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, dirent.name);
+    if (dirent.isDirectory()) yield* files(path);
+    else if (/(?<!\.spec)\.ts$/.test(dirent.name)) yield path;
   }
 }
 

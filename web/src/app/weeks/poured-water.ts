@@ -22,7 +22,7 @@ export class PouredWater {
   /** The one poured, of the nursery's own; undefined where it is given by its figures. */
   readonly own = computed(() => {
     const { waterId, blendId, blendPct } = this.keeping.now();
-    const of = (id: number | null) => this.waters.all.value()?.find((one) => one.id === id);
+    const of = (id: number | null) => this.waters.all.value()?.find((each) => each.id === id);
     const [poured, other] = [of(waterId), of(blendId)];
     return poured && { poured, other, water: other ? blendOf(poured, other, blendPct / 100) : poured };
   });
@@ -31,7 +31,7 @@ export class PouredWater {
   readonly noBlend = computed(() => {
     const [asked, own] = [this.blendAsked(), this.own()];
     if (asked === null || !own?.other || blendTo(own.poured, own.other, asked) !== null) return '';
-    const ends = [own.poured, own.other].map((one) => one.alkalinityMgPerL).sort((a, b) => a - b);
+    const ends = [own.poured, own.other].map((each) => each.alkalinityMgPerL).sort((a, b) => a - b);
     const { unit } = shownIn('mg/L', this.units.system());
     return texts.theseTwoTogetherHaveFrom(fixed(ends[0]!, 0), fixed(ends[1]!, 0), unit, fixed(asked, 0));
   });

@@ -46,7 +46,7 @@ export function drySays(e: Evaluation, leafCover: number): string {
     if (days < 1) return texts.hoursOfDay(fixed(10 * days, 0));
     return days > 30 ? texts.overAMonth : texts.days(fixed(days, days < 3 ? 1 : 0));
   };
-  const [dull, bright, sun] = weathers.map((one) => lasts(one.evaporationMmPerH));
+  const [dull, bright, sun] = weathers.map((weather) => lasts(weather.evaporationMmPerH));
   return texts.notWateredItIsDry(dull, bright, sun);
 }
 

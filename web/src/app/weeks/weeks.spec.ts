@@ -208,7 +208,7 @@ describe('of a planting', () => {
     const page = show(WeeksPage);
     giveLibrary(http);
     http.expectOne('/api/plants/7').flush(planting(change));
-    http.match('/api/batches/3').forEach((one) => one.flush(batch));
+    http.match('/api/batches/3').forEach((testRequest) => testRequest.flush(batch));
     TestBed.tick();
     jest.advanceTimersByTime(300);
     return page;

@@ -56,14 +56,14 @@ test('what a worker does is called by its name, over the wire', async () => {
 });
 
 test('a refusal of the core comes over whole: it is said by its label on the page', async () => {
-  const error = await calls.double(12).catch((one: unknown) => one);
+  const error = await calls.double(12).catch((each: unknown) => each);
   expect(error).toBeInstanceOf(Refused);
   expect(refusalOf(error)).toMatchObject({
     argument: 'number',
     value: 12,
     allowed: { say: 'allowed.number', with: { low: 0, high: 9 } },
   });
-  expect(refusalOf(await calls.broken().catch((one: unknown) => one))).toBe('no such sum');
+  expect(refusalOf(await calls.broken().catch((each: unknown) => each))).toBe('no such sum');
 });
 
 test('of two long calls the older comes to nothing', async () => {
@@ -73,7 +73,7 @@ test('of two long calls the older comes to nothing', async () => {
 
 test('the page hears the newest call alone, and nothing of how far it is once it has answered', async () => {
   const newest = new Newest();
-  const told: number[] = [];
+  const result: number[] = [];
   const kept: Progress[] = [];
   const answers: ((value: number) => void)[] = [];
   const ask = (): Promise<number | null> =>
@@ -82,7 +82,7 @@ test('the page hears the newest call alone, and nothing of how far it is once it
         kept.push(progress);
         return new Promise((answer) => answers.push(answer));
       },
-      (share) => told.push(share),
+      (share) => result.push(share),
     );
   const first = ask();
   const second = ask();
@@ -92,6 +92,6 @@ test('the page hears the newest call alone, and nothing of how far it is once it
   answers[0]!(11);
   expect([await first, await second]).toEqual([null, 22]);
   kept[1]!(0.9);
-  expect(told).toEqual([0.2]);
+  expect(result).toEqual([0.2]);
   expect(heard(kept[0]!)).toBe(kept[0]);
 });

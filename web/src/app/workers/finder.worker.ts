@@ -19,12 +19,12 @@ const turns = new Turns();
 let wanted = turns.next();
 
 /** The same material as one object, whichever message brings it: its fitted curve hangs on the object. */
-const known = new Map<string, Material>();
+const existing = new Map<string, Material>();
 function same(material: Material): Material {
   const key = JSON.stringify(material);
-  let one = known.get(key);
-  if (!one) known.set(key, (one = material));
-  return one;
+  let each = existing.get(key);
+  if (!each) existing.set(key, (each = material));
+  return each;
 }
 
 const sameJob = (job: FinderJob): FinderJob => ({
@@ -68,14 +68,14 @@ const api: FinderApi = {
     const { fast } = fastAndLimits(job);
     // A recipe that is in both lists is one object, so its odds are drawn once.
     const made = new Map<string, Told>();
-    const told = ({ parts }: { parts: Uint8Array }): Told => {
-      let one = made.get(parts.join());
-      if (!one) made.set(parts.join(), (one = { parts, found: formulated(job, fast, parts) }));
-      return one;
+    const answer = ({ parts }: { parts: Uint8Array }): Told => {
+      let each = made.get(parts.join());
+      if (!each) made.set(parts.join(), (each = { parts, found: formulated(job, fast, parts) }));
+      return each;
     };
     return {
-      every: result.best.slice(0, keep).map(told),
-      perSet: result.perSet.slice(0, keep).map(told),
+      every: result.best.slice(0, keep).map(answer),
+      perSet: result.perSet.slice(0, keep).map(answer),
       conflict: conflictOf(fast, result),
     };
   },

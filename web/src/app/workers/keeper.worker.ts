@@ -102,5 +102,5 @@ async function keep(cache: Cache, request: Request, fresh: Response): Promise<vo
   headers.set('x-welcome-kept', new Date().toISOString());
   await cache.put(request, new Response(await fresh.blob(), { headers }));
   const all = await cache.keys();
-  await Promise.all(all.slice(0, Math.max(0, all.length - MOST_ANSWERS)).map((one) => cache.delete(one)));
+  await Promise.all(all.slice(0, Math.max(0, all.length - MOST_ANSWERS)).map((each) => cache.delete(each)));
 }

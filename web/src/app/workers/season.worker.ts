@@ -28,13 +28,14 @@ const api: SeasonApi = {
       if (!(await wanted())) return null;
     }
     const { tried, impossible, chosen, further } = search.result();
-    const told = chosen.map((base) => tellBase(search, jobs, base, spreads));
-    const oddsOf = (one: BaseTold, of: number): number => one.cases.find((c) => c.of === of)?.odds ?? 0;
-    const best = jobs.map((_, of) => Math.max(0, ...told.map((one) => oddsOf(one, of))));
+    const result = chosen.map((base) => tellBase(search, jobs, base, spreads));
+    const oddsOf = (baseTold: BaseTold, of: number): number =>
+      baseTold.cases.find((c) => c.of === of)?.odds ?? 0;
+    const best = jobs.map((_, of) => Math.max(0, ...result.map((baseTold) => oddsOf(baseTold, of))));
     return {
       tried,
       impossible,
-      chosen: told,
+      chosen: result,
       further: further.map(({ base: one, gains }) => {
         const base = tellBase(search, jobs, one, spreads);
         // Said in odds, as everywhere: the score is for the search alone.

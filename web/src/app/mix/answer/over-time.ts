@@ -67,16 +67,16 @@ export class OverTime {
     const { input, evaluation } = this.judgement();
     const all = besides(input, evaluation);
     const ppm = this.units.system() === 'us' ? 'ppm' : 'mg/L';
-    return all.flatMap((one) => {
-      if (one.week === undefined) return [];
-      const n = one.id === 'nAtWorst';
+    return all.flatMap((beside) => {
+      if (beside.week === undefined) return [];
+      const n = beside.id === 'nAtWorst';
       return [
         {
           says: n ? 'nitrogen' : 'salts',
-          value: fixed(one.value, n ? 0 : 2),
+          value: fixed(beside.value, n ? 0 : 2),
           unit: n ? ppm : 'mS/cm',
-          when: one.week === 0 ? texts.onTheFirstDay : texts.inWeek(one.week),
-          off: one.verdict === 'high' ? texts.isTheMost(fixed(one.high!, n ? 0 : 2)) : '',
+          when: beside.week === 0 ? texts.onTheFirstDay : texts.inWeek(beside.week),
+          off: beside.verdict === 'high' ? texts.isTheMost(fixed(beside.high!, n ? 0 : 2)) : '',
         },
       ];
     });

@@ -67,7 +67,7 @@ export class DoseList {
 
   protected readonly sought = signal('');
   protected readonly offered = computed(() =>
-    this.absent().filter((one) => isSought(this.sought(), one.name, kinds[one.kind])),
+    this.absent().filter((amendment) => isSought(this.sought(), amendment.name, kinds[amendment.kind])),
   );
 
   /** What the stepper of a dose counts in: g/L, or lb/yd³ of US trade sheets. */

@@ -92,7 +92,7 @@ export class SwapMenu {
       .filter((to) => to.id !== from.id && usualBasis(to) === by)
       .map((amendment) => {
         const { gPerL, changes } = swapAnalysis(from, this.gPerL(), amendment, by);
-        return { amendment, gPerL, changes: changes.map((one) => this.says(one)).join(' · ') };
+        return { amendment, gPerL, changes: changes.map((change) => this.says(change)).join(' · ') };
       });
   });
 

@@ -128,7 +128,7 @@ export class JobPanel {
     const { job } = this.store.recipe();
     const kind = this.kinds().find(({ id }) => id === vessel);
     if ('litres' in job || !kind) return;
-    const others = (job.also ?? []).filter((one) => one.vessel !== vessel);
+    const others = (job.also ?? []).filter((alsoFilled) => alsoFilled.vessel !== vessel);
     const eachL = Number(volumeL(kind.vessel).toPrecision(6));
     const also = count === undefined ? others : [...others, { vessel, count, eachL }];
     const { also: _, ...bare } = job;

@@ -154,7 +154,7 @@ export class FromAmounts {
     }));
     const made = fromAmounts(given, this.holds.value(), compactionPct / 100);
     const parts = made.parts
-      .map((one) => `${one.parts} ${inSentence(this.nameOf(one.material))}`)
+      .map((part) => `${part.parts} ${inSentence(this.nameOf(part.material))}`)
       .join(' : ');
     return { ...made, says: texts.whichMakes(parts, this.reader.formats().volume(made.litres)) };
   });
@@ -166,9 +166,9 @@ export class FromAmounts {
     const rest = this.store.recipe().components.filter(({ material }) => material !== id);
     if (rest.length === 0) return '';
     const whole = asFraction(fraction, rest, null);
-    const one = this.of() ?? rest[0]!.material;
-    const ofOne = asFraction(fraction, rest, one);
-    return texts.ofAllTheRestThat(whole, inSentence(this.nameOf(one)), ofOne);
+    const each = this.of() ?? rest[0]!.material;
+    const ofOne = asFraction(fraction, rest, each);
+    return texts.ofAllTheRestThat(whole, inSentence(this.nameOf(each)), ofOne);
   });
 
   protected inWay(material: string): AmountWay {
@@ -190,7 +190,7 @@ export class FromAmounts {
   protected take(): void {
     const sum = this.sum();
     if (!sum) return;
-    const parts = new Map(sum.parts.map((one) => [one.material, one.parts]));
+    const parts = new Map(sum.parts.map((part) => [part.material, part.parts]));
     const components = this.store
       .recipe()
       .components.map((c) => ({ ...c, parts: parts.get(c.material) ?? c.parts }));

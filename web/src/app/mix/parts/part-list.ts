@@ -64,9 +64,9 @@ export class PartList {
     const { components = [] } = outcome?.sheet ?? {};
     const { shares = [] } = outcome?.judgement.evaluation.composition ?? {};
     return new Map(
-      components.map((one, i) => {
+      components.map((component, i) => {
         const share = shares[i]!;
-        return [one.material, { ...one, share, pct: fixed(100 * share, 0) }] as const;
+        return [component.material, { ...component, share, pct: fixed(100 * share, 0) }] as const;
       }),
     );
   });

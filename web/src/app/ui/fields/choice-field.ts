@@ -43,7 +43,7 @@ export class ChoiceField {
   protected readonly elsewhere = computed(() => {
     const value = this.value() ?? '';
     if (value === '') return this.none() === null ? 'choose' : '';
-    const known = this.choices().length === 0 || this.choices().some((one) => one.id === value);
-    return known ? '' : texts.aChoiceFromThisList;
+    const existing = this.choices().length === 0 || this.choices().some((choice) => choice.id === value);
+    return existing ? '' : texts.aChoiceFromThisList;
   });
 }

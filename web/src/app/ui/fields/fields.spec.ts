@@ -126,7 +126,7 @@ describe('one of a list', () => {
     box.dispatchEvent(new Event('change'));
     fixture.detectChanges();
     expect(host.value()).toBe('1');
-    expect([...box.options].map((one) => one.textContent?.trim())).toEqual(['Cells', 'Pots']);
+    expect([...box.options].map((option) => option.textContent?.trim())).toEqual(['Cells', 'Pots']);
   });
 });
 
@@ -175,9 +175,9 @@ describe('a number shown in another unit than it is kept in', () => {
   test('reads in its own, gives back what is kept, and holds the ends of the range', () => {
     const { kept, field, step } = host();
     expect([field.value, step.value]).toEqual(['10', '10']);
-    for (const one of [field, step]) {
-      one.value = '2';
-      one.dispatchEvent(new Event('input'));
+    for (const each of [field, step]) {
+      each.value = '2';
+      each.dispatchEvent(new Event('input'));
     }
     expect(kept[0]).toBeCloseTo(2 * gallons, 9);
     expect(kept[1]).toBeCloseTo(2 * gallons, 9);

@@ -31,6 +31,6 @@ export function fixWords(fix: Fix, library: Library, formats: Formats): string {
         formats.title(library.vessels.get(fix.vessel) ?? { id: fix.vessel, name: fix.vessel }),
       );
     case 'all':
-      return fix.fixes.map((one) => fixWords(one, library, formats)).join(', ');
+      return fix.fixes.map((singleFix) => fixWords(singleFix, library, formats)).join(', ');
   }
 }
