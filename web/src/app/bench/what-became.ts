@@ -35,31 +35,32 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
     @if (results().length > 0) {
       <h2>{{ texts.whatBecameOfIt }}</h2>
       <ul class="rows">
-        @for (one of results(); track one.batch) {
+        @for (result of results(); track result.batch) {
           <li>
-            <b>{{ one.name }}</b>&ngsp;
+            <b>{{ result.name }}</b>&ngsp;
             <span class="term"
-              >{{ one.madeOn | day }}{{ one.version === null ? '' : texts.version + one.version }}</span
+              >{{ result.madeOn | day
+              }}{{ result.version === null ? '' : texts.version + result.version }}</span
             >&ngsp;
-            <span class="says">{{ one.says }}</span>
+            <span class="says">{{ result.says }}</span>
           </li>
         }
       </ul>
       @if (suspects().length > 0) {
         <details>
           <summary>{{ texts.whatWouldYouChange }}</summary>
-          @for (one of odd(); track one) {
-            <p>{{ one }}</p>
+          @for (each of odd(); track each) {
+            <p>{{ each }}</p>
           }
           <ol class="changes">
-            @for (one of changes(); track one.cause) {
+            @for (change of changes(); track change.cause) {
               <li>
                 <p>
-                  <b>{{ one.what }}</b>&ngsp; <span class="term">{{ texts.against(one.name) }}</span>
+                  <b>{{ change.what }}</b>&ngsp; <span class="term">{{ texts.against(change.name) }}</span>
                 </p>
-                <p class="term">{{ texts.itWouldDo(one.does) }}</p>
-                <button type="button" class="press" (click)="take(one)">
-                  {{ texts.openIt }}<span class="visually-hidden">: {{ one.what }}</span>
+                <p class="term">{{ texts.itWouldDo(change.does) }}</p>
+                <button type="button" class="press" (click)="take(change)">
+                  {{ texts.openIt }}<span class="visually-hidden">: {{ change.what }}</span>
                 </button>
               </li>
             }
@@ -67,8 +68,8 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
           @if (changes().length === 0) {
             <p>{{ texts.noChangeOfTheMix }}</p>
           }
-          @for (one of beside(); track one) {
-            <p class="term">{{ name(one) }}: {{ next(one) }}.</p>
+          @for (item of beside(); track item) {
+            <p class="term">{{ name(item) }}: {{ next(item) }}.</p>
           }
         </details>
       }

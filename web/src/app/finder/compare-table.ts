@@ -18,7 +18,7 @@ import { compareTable as texts } from '#words/en/places/finder/compare-table';
             <th scope="col">
               <span class="visually-hidden">{{ texts.what }}</span>
             </th>
-            @for (one of list(); track $index) {
+            @for (each of list(); track $index) {
               <th scope="col">{{ 'ABC'[$index] }}</th>
             }
           </tr>

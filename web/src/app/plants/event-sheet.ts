@@ -83,14 +83,14 @@ const asked: readonly Asked[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="presses" role="group" [attr.aria-label]="common.whatHappened">
-      @for (one of asked; track one.kind) {
+      @for (each of asked; track each.kind) {
         <button
           type="button"
           class="press"
-          [attr.aria-pressed]="open()?.kind === one.kind"
-          (click)="choose(one)"
+          [attr.aria-pressed]="open()?.kind === each.kind"
+          (click)="choose(each)"
         >
-          {{ one.kind === 'up' && struck() ? texts.rooted : one.name }}
+          {{ each.kind === 'up' && struck() ? texts.rooted : each.name }}
         </button>
       }
     </div>

@@ -24,21 +24,21 @@ import { DayPipe } from '../ui/words/day';
     <a class="press next" routerLink="/plants/new">{{ texts.newPlanting }}</a>
     <app-fetch-state [of]="lines" [what]="texts.thePlants" />
     <ul class="rows">
-      @for (one of shown(); track one.id) {
+      @for (each of shown(); track each.id) {
         <li>
-          <a [routerLink]="['/plants', one.id]">
-            <b>{{ name(one) }}</b>
+          <a [routerLink]="['/plants', each.id]">
+            <b>{{ name(each) }}</b>
             <span class="term">
-              {{ startWords[one.start] }} {{ one.on | day }}, {{ vessel(one) | title
-              }}{{ one.batchName ? ', ' + one.batchName : '' }}
+              {{ startWords[each.start] }} {{ each.on | day }}, {{ vessel(each) | title
+              }}{{ each.batchName ? ', ' + each.batchName : '' }}
             </span>
-            <span>{{ says(one) }}</span>
+            <span>{{ says(each) }}</span>
             <span class="bar" aria-hidden="true">
-              <i class="out" [style.width.%]="share(one, 'gone')"></i
-              ><i class="stand" [style.width.%]="share(one, 'alive')"></i
-              ><i class="lost" [style.width.%]="share(one, 'lost')"></i>
+              <i class="out" [style.width.%]="share(each, 'gone')"></i
+              ><i class="stand" [style.width.%]="share(each, 'alive')"></i
+              ><i class="lost" [style.width.%]="share(each, 'lost')"></i>
             </span>
-            @if (one.care; as care) {
+            @if (each.care; as care) {
               <span class="term">{{ care.on | day: 'first' }}: {{ care.text | said }}</span>
             }
           </a>
@@ -52,12 +52,12 @@ import { DayPipe } from '../ui/words/day';
     @if (hasMore()) {
       <button type="button" class="press quiet" (click)="more()">{{ texts.olderOnes }}</button>
     }
-    @for (one of others; track one.name) {
-      @if (one.list.value(); as lines) {
+    @for (other of others; track other.name) {
+      @if (other.list.value(); as lines) {
         @if (lines.length > 0) {
           <details>
             <summary>
-              {{ one.name }} ({{ lines.length }}{{ lines.length === PAGE ? texts.newest : '' }})
+              {{ other.name }} ({{ lines.length }}{{ lines.length === PAGE ? texts.newest : '' }})
             </summary>
             <ul class="rows">
               @for (it of lines; track it.id) {

@@ -22,12 +22,12 @@ import { DayPipe } from '../ui/words/day';
   template: `
     <app-fetch-state [of]="trials" [what]="texts.theTrials" />
     <ul class="rows">
-      @for (one of trials.value() ?? []; track one.id) {
+      @for (trial of trials.value() ?? []; track trial.id) {
         <li>
-          <a [routerLink]="['/plants/trials', one.id]"
-            ><b>{{ one.name }}</b></a
+          <a [routerLink]="['/plants/trials', trial.id]"
+            ><b>{{ trial.name }}</b></a
           >
-          <span class="term">{{ texts.mixesInGroups(one.on | day, one.arms.length, one.blocks) }}</span>
+          <span class="term">{{ texts.mixesInGroups(trial.on | day, trial.arms.length, trial.blocks) }}</span>
         </li>
       } @empty {
         @if (trials.value()) {

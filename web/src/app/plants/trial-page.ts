@@ -69,10 +69,10 @@ type Tray = Trial['trays'][number];
                     {{ texts.theCountOfTrayBlock(tray.place, block.block) }}</span
                   >
                 </button>
-                @for (one of refusedOf(tray.planting); track one.key) {
+                @for (each of refusedOf(tray.planting); track each.key) {
                   <p class="wrong" role="alert">
-                    {{ texts.notSaved(one.why) }}
-                    <button type="button" class="press" (click)="record.leaveIt(one.key)">
+                    {{ texts.notSaved(each.why) }}
+                    <button type="button" class="press" (click)="record.leaveIt(each.key)">
                       {{ common.delete }}
                     </button>
                   </p>

@@ -50,10 +50,10 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
           <p class="term">{{ texts.fromTheRecord(knownSays()) }}</p>
         }
         <ol class="causes">
-          @for (one of it.ranked; track one.cause) {
+          @for (each of it.ranked; track each.cause) {
             <li>
-              <b>{{ cause(one.cause, 'name') }}</b>&ngsp; <span>{{ inTen(one.share) }}</span>
-              <span class="term">{{ cause(one.cause, 'why') }}{{ because(one.because) }}</span>
+              <b>{{ cause(each.cause, 'name') }}</b>&ngsp; <span>{{ inTen(each.share) }}</span>
+              <span class="term">{{ cause(each.cause, 'why') }}{{ because(each.because) }}</span>
             </li>
           }
         </ol>
@@ -92,12 +92,14 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
           {{ texts.howOftenEachIsBehind }}
         </p>
         <div class="fields">
-          @for (one of weights(); track one.cause) {
+          @for (weight of weights(); track weight.cause) {
             <app-number-field
-              [label]="cause(one.cause, 'name') + (one.own ? texts.yoursTheTableSays + one.book + ')' : '')"
+              [label]="
+                cause(weight.cause, 'name') + (weight.own ? texts.yoursTheTableSays + weight.book + ')' : '')
+              "
               within="causeWeight"
-              [value]="one.weight"
-              (valueChange)="weigh(id, one.cause, $event)"
+              [value]="weight.weight"
+              (valueChange)="weigh(id, weight.cause, $event)"
             />
           }
         </div>
@@ -111,11 +113,11 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
         }
       </details>
     }
-    @for (one of open(); track one.id) {
+    @for (item of open(); track item.id) {
       <p class="told">
-        {{ texts.doneAgainstOnDidIt(cause(one.cause, 'name'), one.on) }}
-        <button type="button" class="press" (click)="helped(one.cause, true)">{{ texts.itHelped }}</button>
-        <button type="button" class="press" (click)="helped(one.cause, false)">{{ texts.itDidNot }}</button>
+        {{ texts.doneAgainstOnDidIt(cause(item.cause, 'name'), item.on) }}
+        <button type="button" class="press" (click)="helped(item.cause, true)">{{ texts.itHelped }}</button>
+        <button type="button" class="press" (click)="helped(item.cause, false)">{{ texts.itDidNot }}</button>
       </p>
     }
   `,

@@ -13,10 +13,10 @@ import { ReaderHere } from '../data/reader-here';
   template: `
     <app-fetch-state [of]="instruments.all" [what]="texts.theInstruments" />
     <ul class="plain" [attr.aria-label]="common.instruments">
-      @for (one of instruments.instruments(); track one.id) {
+      @for (instrument of instruments.instruments(); track instrument.id) {
         <li>
-          <span>{{ one.name }}</span>
-          <b>{{ live(instruments.readings().get(one.id) ?? null, one.unit) }}</b>
+          <span>{{ instrument.name }}</span>
+          <b>{{ live(instruments.readings().get(instrument.id) ?? null, instrument.unit) }}</b>
         </li>
       }
     </ul>

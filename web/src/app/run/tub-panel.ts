@@ -51,9 +51,9 @@ const SHED_C = 12;
       @if (run.left() > 0.5) {
         <button type="button" class="press" (click)="keepRest()">{{ texts.saveWhatIsLeftAs }}</button>
       }
-      @for (one of oversize(); track one.name) {
-        <button type="button" class="press" (click)="keepOversize(one)">
-          {{ texts.saveThe(one.name.toLowerCase()) }}&nbsp;<app-amount [of]="{ volumeL: one.litres }" />{{
+      @for (each of oversize(); track each.name) {
+        <button type="button" class="press" (click)="keepOversize(each)">
+          {{ texts.saveThe(each.name.toLowerCase()) }}&nbsp;<app-amount [of]="{ volumeL: each.litres }" />{{
             texts.asALot
           }}
         </button>

@@ -34,12 +34,12 @@ import { ReaderHere } from '../data/reader-here';
           {{ texts.enterThreeDaysFrostIs }}
         </p>
         <div class="fields">
-          @for (one of frosts; track one.id) {
+          @for (frost of frosts; track frost.id) {
             <app-text-field
               kind="date"
-              [label]="one.name"
-              [value]="it.frost[one.id]"
-              (valueChange)="setFrost(one.id, $event)"
+              [label]="frost.name"
+              [value]="it.frost[frost.id]"
+              (valueChange)="setFrost(frost.id, $event)"
             />
           }
         </div>

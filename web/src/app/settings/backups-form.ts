@@ -56,20 +56,20 @@ const whys: Readonly<Record<Backup['why'], string>> = {
         {{ texts.theArchiveHoldsEveryRecord }}
       </p>
       <ul class="rows">
-        @for (one of it.list; track one.name) {
+        @for (each of it.list; track each.name) {
           <li>
             <span>
-              <b>{{ one.at | date: 'd MMM y, HH:mm' }}</b>
-              <span class="term">{{ whys[one.why] }}, {{ size(one.bytes) }}</span>
+              <b>{{ each.at | date: 'd MMM y, HH:mm' }}</b>
+              <span class="term">{{ whys[each.why] }}, {{ size(each.bytes) }}</span>
             </span>
             <span class="acts">
-              <a class="press quiet" [href]="address(one)" [download]="one.name"
+              <a class="press quiet" [href]="address(each)" [download]="each.name"
                 >{{ texts.fetchTheFile
-                }}<span class="visually-hidden"> {{ texts.ofIt(one.at | date: 'd MMM y, HH:mm') }}</span></a
+                }}<span class="visually-hidden"> {{ texts.ofIt(each.at | date: 'd MMM y, HH:mm') }}</span></a
               >
-              <button type="button" class="press quiet" (click)="chosen.set(one)">
+              <button type="button" class="press quiet" (click)="chosen.set(each)">
                 {{ texts.restoreIt
-                }}<span class="visually-hidden"> {{ texts.ofIt(one.at | date: 'd MMM y, HH:mm') }}</span>
+                }}<span class="visually-hidden"> {{ texts.ofIt(each.at | date: 'd MMM y, HH:mm') }}</span>
               </button>
             </span>
           </li>

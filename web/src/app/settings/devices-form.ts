@@ -91,26 +91,33 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
         </div>
       }
       <ul class="rows">
-        @for (one of it.devices; track one.id) {
+        @for (device of it.devices; track device.id) {
           <li>
-            @if (renaming() === one.id) {
-              <app-text-field [label]="texts.itsName" [value]="one.name" (valueChange)="name.set($event)" />
-              <button type="button" class="press" (click)="rename(one)">{{ texts.saveTheName }}</button>
+            @if (renaming() === device.id) {
+              <app-text-field
+                [label]="texts.itsName"
+                [value]="device.name"
+                (valueChange)="name.set($event)"
+              />
+              <button type="button" class="press" (click)="rename(device)">{{ texts.saveTheName }}</button>
             } @else {
               <span>
-                <b>{{ one.name }}</b>
+                <b>{{ device.name }}</b>
                 <span class="term">
                   {{
-                    texts.pairedSeen(one.pairedAt | date: 'd MMM y', one.seenAt | date: 'd MMM y, HH:mm')
+                    texts.pairedSeen(
+                      device.pairedAt | date: 'd MMM y',
+                      device.seenAt | date: 'd MMM y, HH:mm'
+                    )
                   }}</span
                 >
               </span>
               <span class="acts">
-                <button type="button" class="press quiet" (click)="begin(one)">
-                  {{ texts.rename }}<span class="visually-hidden"> {{ one.name }}</span>
+                <button type="button" class="press quiet" (click)="begin(device)">
+                  {{ texts.rename }}<span class="visually-hidden"> {{ device.name }}</span>
                 </button>
-                <button type="button" class="press quiet" (click)="run(service.takeAway(one.id))">
-                  {{ texts.removeThisDevice }}<span class="visually-hidden">: {{ one.name }}</span>
+                <button type="button" class="press quiet" (click)="run(service.takeAway(device.id))">
+                  {{ texts.removeThisDevice }}<span class="visually-hidden">: {{ device.name }}</span>
                 </button>
               </span>
             }

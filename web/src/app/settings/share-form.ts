@@ -33,18 +33,18 @@ const idOf = ({ kind, at }: Pick<ShareLine, 'kind' | 'at'>): string => `${kind}/
     </div>
     @if (lines(); as all) {
       <ul class="rows">
-        @for (one of all; track idOf(one)) {
+        @for (each of all; track idOf(each)) {
           <li>
-            @if (one.state === 'same') {
+            @if (each.state === 'same') {
               <span
-                ><b>{{ one.name }}</b></span
+                ><b>{{ each.name }}</b></span
               >
             } @else {
-              <app-tick-field [checked]="chosen().has(idOf(one))" (checkedChange)="choose(one, $event)"
-                ><b>{{ one.name }}</b></app-tick-field
+              <app-tick-field [checked]="chosen().has(idOf(each))" (checkedChange)="choose(each, $event)"
+                ><b>{{ each.name }}</b></app-tick-field
               >
             }
-            <span class="term">{{ kinds[one.kind] }}, {{ states[one.state] }}</span>
+            <span class="term">{{ kinds[each.kind] }}, {{ states[each.state] }}</span>
           </li>
         } @empty {
           <li>{{ texts.thereIsNothingInThis }}</li>

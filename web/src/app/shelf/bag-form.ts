@@ -41,18 +41,18 @@ const asked: Asked<Printed>[] = [
     </div>
     @if (ingredients().length > 0) {
       <ol [attr.aria-label]="texts.ingredients">
-        @for (one of ingredients(); track one.id; let i = $index) {
+        @for (ingredient of ingredients(); track ingredient.id; let i = $index) {
           <li>
-            <span>{{ shortName(one.name) }}</span>
+            <span>{{ shortName(ingredient.name) }}</span>
             <app-number-field
-              [label]="texts.partsOf + shortName(one.name).toLowerCase() + texts.ifGiven"
+              [label]="texts.partsOf + shortName(ingredient.name).toLowerCase() + texts.ifGiven"
               within="typedParts"
-              [value]="parts()[one.id]"
-              (valueChange)="tell(one.id, $event)"
+              [value]="parts()[ingredient.id]"
+              (valueChange)="tell(ingredient.id, $event)"
             />
-            <button type="button" class="press square" (click)="drop(one.id)">
+            <button type="button" class="press square" (click)="drop(ingredient.id)">
               <i class="bi bi-x-lg" aria-hidden="true"></i
-              ><span class="visually-hidden">{{ texts.remove(one.name) }}</span>
+              ><span class="visually-hidden">{{ texts.remove(ingredient.name) }}</span>
             </button>
           </li>
         }

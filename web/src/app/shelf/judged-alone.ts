@@ -21,11 +21,11 @@ import { judgedAlone as texts } from '#words/en/places/shelf/judged-alone';
     </div>
     @if (judged(); as it) {
       <ul class="plain" role="status" [attr.aria-label]="texts.byItself">
-        @for (one of it.readings; track one.id) {
-          <li [class.off]="one.verdict !== 'ok'">
-            <span>{{ one.name }}</span>
-            <b>{{ one.value }}</b>
-            <span class="term">{{ one.says }}</span>
+        @for (reading of it.readings; track reading.id) {
+          <li [class.off]="reading.verdict !== 'ok'">
+            <span>{{ reading.name }}</span>
+            <b>{{ reading.value }}</b>
+            <span class="term">{{ reading.says }}</span>
           </li>
         }
       </ul>

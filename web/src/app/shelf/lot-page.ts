@@ -101,8 +101,10 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
         <section>
           <h3>{{ texts.whatElseHappened }}</h3>
           <ul class="rows">
-            @for (one of it.moves; track one.id) {
-              <li>{{ one.on | day: 'first' }}: {{ amountOf(it.lot, one.amount) }} {{ moved[one.kind] }}</li>
+            @for (move of it.moves; track move.id) {
+              <li>
+                {{ move.on | day: 'first' }}: {{ amountOf(it.lot, move.amount) }} {{ moved[move.kind] }}
+              </li>
             }
           </ul>
         </section>

@@ -90,14 +90,14 @@ import { TitlePipe } from '../ui/words/title';
     <section aria-labelledby="test-it">
       <h2 id="test-it">{{ texts.testIt }}</h2>
       <div class="tests" role="group" [attr.aria-label]="texts.whichTest">
-        @for (one of forms; track one.id) {
+        @for (each of forms; track each.id) {
           <button
             type="button"
             class="press"
-            [attr.aria-pressed]="test() === one.id"
-            (click)="choose(one.id)"
+            [attr.aria-pressed]="test() === each.id"
+            (click)="choose(each.id)"
           >
-            {{ one.name }}
+            {{ each.name }}
           </button>
         }
       </div>
@@ -131,11 +131,11 @@ import { TitlePipe } from '../ui/words/title';
         <section>
           <h2>{{ texts.doneSoFar }}</h2>
           <ul class="rows">
-            @for (one of tests; track one.id) {
-              <li [class.aside]="one.aside">
-                <span>{{ one.on | day: 'first' }}: {{ told(one.values) }}</span>
-                <button type="button" class="press quiet" (click)="lay(one.id, !one.aside)">
-                  {{ one.aside ? texts.useItAgain : texts.setItAside }}
+            @for (test of tests; track test.id) {
+              <li [class.aside]="test.aside">
+                <span>{{ test.on | day: 'first' }}: {{ told(test.values) }}</span>
+                <button type="button" class="press quiet" (click)="lay(test.id, !test.aside)">
+                  {{ test.aside ? texts.useItAgain : texts.setItAside }}
                 </button>
               </li>
             }

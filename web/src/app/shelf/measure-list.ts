@@ -16,17 +16,17 @@ import { common } from '#words/en/places/common';
   template: `
     <app-fetch-state [of]="measures.all" [what]="texts.yourMeasures" />
     <ul class="rows ended">
-      @for (one of measures.all.value() ?? []; track one.id) {
+      @for (measure of measures.all.value() ?? []; track measure.id) {
         <li>
-          <b>{{ one.name }}</b>
+          <b>{{ measure.name }}</b>
           <span
-            ><app-amount [of]="{ volumeL: one.litres }" /> {{ texts.struck }}
-            @if (one.heapedLitres !== null) {
-              , <app-amount [of]="{ volumeL: one.heapedLitres }" /> {{ texts.heaped }}
+            ><app-amount [of]="{ volumeL: measure.litres }" /> {{ texts.struck }}
+            @if (measure.heapedLitres !== null) {
+              , <app-amount [of]="{ volumeL: measure.heapedLitres }" /> {{ texts.heaped }}
             }
           </span>
-          <button type="button" class="press" (click)="putAway(one)">
-            {{ common.archive }}<span class="visually-hidden"> {{ one.name }}</span>
+          <button type="button" class="press" (click)="putAway(measure)">
+            {{ common.archive }}<span class="visually-hidden"> {{ measure.name }}</span>
           </button>
         </li>
       } @empty {

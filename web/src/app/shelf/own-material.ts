@@ -66,11 +66,11 @@ const asked: Asked<Figure>[] = [
       @if (mine().length > 0) {
         <h3>{{ texts.yours }}</h3>
         <ul class="rows">
-          @for (one of mine(); track one.id) {
+          @for (each of mine(); track each.id) {
             <li>
-              <b>{{ one.name }}</b>
-              <button type="button" class="press" (click)="change(one.id)">
-                {{ common.change }}<span class="visually-hidden"> {{ one.name }}</span>
+              <b>{{ each.name }}</b>
+              <button type="button" class="press" (click)="change(each.id)">
+                {{ common.change }}<span class="visually-hidden"> {{ each.name }}</span>
               </button>
             </li>
           }

@@ -93,19 +93,19 @@ const kinds: { id: AmendmentKind; name: string }[] = [
           />
         </div>
         <ul class="plain parts" [attr.aria-label]="texts.partsOfTheBlend">
-          @for (one of parts(); track one.product.id) {
+          @for (part of parts(); track part.product.id) {
             <li>
               <app-number-field
                 [label]="
-                  shortName(one.product.name) + ', ' + (by() === 'volume' ? texts.cups : texts.partsByWeight)
+                  shortName(part.product.name) + ', ' + (by() === 'volume' ? texts.cups : texts.partsByWeight)
                 "
                 within="typedParts"
-                [value]="one.parts"
-                (valueChange)="tell(one.product.id, $event)"
+                [value]="part.parts"
+                (valueChange)="tell(part.product.id, $event)"
               />
-              <button type="button" class="press square" (click)="tell(one.product.id, undefined)">
+              <button type="button" class="press square" (click)="tell(part.product.id, undefined)">
                 <i class="bi bi-x-lg" aria-hidden="true"></i
-                ><span class="visually-hidden">{{ texts.remove(one.product.name) }}</span>
+                ><span class="visually-hidden">{{ texts.remove(part.product.name) }}</span>
               </button>
             </li>
           }
@@ -131,15 +131,15 @@ const kinds: { id: AmendmentKind; name: string }[] = [
     </details>
     <app-table-files table="products" />
     <ul class="rows listed" [attr.aria-label]="common.fertilisersAndLime">
-      @for (one of products(); track one.id) {
+      @for (product of products(); track product.id) {
         <li>
           <span>
-            <b>{{ shortName(one.name) }}</b>
-            <span class="term">{{ analysisOf(one) }}</span>
+            <b>{{ shortName(product.name) }}</b>
+            <span class="term">{{ analysisOf(product) }}</span>
           </span>
-          @if (isOwn(one.id)) {
-            <button type="button" class="press" (click)="change(one)">
-              {{ common.change }}<span class="visually-hidden"> {{ one.name }}</span>
+          @if (isOwn(product.id)) {
+            <button type="button" class="press" (click)="change(product)">
+              {{ common.change }}<span class="visually-hidden"> {{ product.name }}</span>
             </button>
           }
         </li>

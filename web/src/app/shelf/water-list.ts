@@ -36,14 +36,14 @@ const ionNames: Record<Ion, string> = {
     <p class="lead">{{ texts.whatTheMainsTheWell }}</p>
     <app-fetch-state [of]="waters.all" [what]="texts.yourWaters" />
     <ul class="rows ended">
-      @for (one of told(); track one.water.id) {
+      @for (each of told(); track each.water.id) {
         <li>
-          <b>{{ one.water.name }}</b>
-          <span>{{ one.says }}</span>
-          <button type="button" class="press" (click)="putAway(one.water)">
-            {{ common.archive }}<span class="visually-hidden"> {{ one.water.name }}</span>
+          <b>{{ each.water.name }}</b>
+          <span>{{ each.says }}</span>
+          <button type="button" class="press" (click)="putAway(each.water)">
+            {{ common.archive }}<span class="visually-hidden"> {{ each.water.name }}</span>
           </button>
-          @for (remark of one.remarks; track remark) {
+          @for (remark of each.remarks; track remark) {
             <p class="told">{{ remark }}</p>
           }
         </li>

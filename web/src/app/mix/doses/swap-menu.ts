@@ -40,12 +40,12 @@ const changeWords: Record<SwapChange['what'], [name: string, unit: string]> = {
         <div ngbDropdownMenu>
           @if (menu.isOpen()) {
             <p class="term">{{ texts.eachBrings(words[by]) }}</p>
-            @for (one of others(); track one.amendment.id) {
-              <button type="button" ngbDropdownItem (click)="take(one.amendment.id, one.gPerL)">
+            @for (other of others(); track other.amendment.id) {
+              <button type="button" ngbDropdownItem (click)="take(other.amendment.id, other.gPerL)">
                 <span>
-                  <b>{{ shortName(one.amendment.name) }}</b>&ngsp;
-                  <app-amount [of]="{ doseGPerL: one.gPerL }" />
-                  <span class="term">{{ one.changes }}</span>
+                  <b>{{ shortName(other.amendment.name) }}</b>&ngsp;
+                  <app-amount [of]="{ doseGPerL: other.gPerL }" />
+                  <span class="term">{{ other.changes }}</span>
                 </span>
               </button>
             } @empty {

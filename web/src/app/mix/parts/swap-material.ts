@@ -45,13 +45,13 @@ const SHOWN = 7;
             />
           </div>
           <p class="term">{{ texts.inItsPlaceMadeTo }}</p>
-          @for (one of swaps(); track one.swap.to.id) {
-            <button type="button" ngbDropdownItem (click)="take(one.swap)">
-              <app-swatch class="small" [material]="one.swap.to.id" />
+          @for (swap of swaps(); track swap.swap.to.id) {
+            <button type="button" ngbDropdownItem (click)="take(swap.swap)">
+              <app-swatch class="small" [material]="swap.swap.to.id" />
               <span>
-                <b>{{ one.name }}</b>{{ one.here ? texts.onYourShelf : '' }}
-                <span class="term">{{ one.parts }}</span>
-                <span class="term">{{ one.told }}</span>
+                <b>{{ swap.name }}</b>{{ swap.here ? texts.onYourShelf : '' }}
+                <span class="term">{{ swap.parts }}</span>
+                <span class="term">{{ swap.told }}</span>
               </span>
             </button>
           } @empty {

@@ -23,8 +23,8 @@ let count = 0;
       @if (elsewhere(); as words) {
         <option [value]="value()" selected disabled>{{ words }}</option>
       }
-      @for (one of choices(); track one.id) {
-        <option [value]="one.id" [selected]="one.id === value()">{{ one | title }}</option>
+      @for (choice of choices(); track choice.id) {
+        <option [value]="choice.id" [selected]="choice.id === value()">{{ choice | title }}</option>
       }
     </select>
   `,

@@ -17,14 +17,14 @@ export interface Asked<Name extends string> {
   selector: 'app-number-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @for (one of asked(); track one.name) {
+    @for (each of asked(); track each.name) {
       <app-number-field
-        [label]="one.label"
-        [unit]="one.unit ?? ''"
-        [within]="one.within"
-        [whole]="one.whole ?? false"
-        [value]="values()[one.name]"
-        (valueChange)="typed.emit([one.name, $event])"
+        [label]="each.label"
+        [unit]="each.unit ?? ''"
+        [within]="each.within"
+        [whole]="each.whole ?? false"
+        [value]="values()[each.name]"
+        (valueChange)="typed.emit([each.name, $event])"
       />
     }
   `,

@@ -6,9 +6,9 @@ import { ChangeDetectionStrategy, Component, input, model } from '@angular/core'
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="segments" role="group" [attr.aria-label]="label()">
-      @for (one of choices(); track one.id) {
-        <button type="button" [attr.aria-pressed]="value() === one.id" (click)="value.set(one.id)">
-          {{ one.name }}
+      @for (choice of choices(); track choice.id) {
+        <button type="button" [attr.aria-pressed]="value() === choice.id" (click)="value.set(choice.id)">
+          {{ choice.name }}
         </button>
       }
     </div>
