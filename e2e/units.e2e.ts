@@ -45,3 +45,35 @@ for (const units of ['metric', 'us'] as const)
     }
     expect([...new Set(wrong)]).toEqual([]);
   });
+
+test('nothing is said twice on one page, but in rows that say the same of two things', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const twice: string[] = [];
+  for (const [name, address] of places) {
+    await page.goto(address);
+    await expect(page.locator('main h1').first()).toBeAttached();
+    await page.waitForLoadState('networkidle');
+    const said = await page.evaluate(() => {
+      const walk = document.createTreeWalker(
+        document.querySelector('main') as HTMLElement,
+        NodeFilter.SHOW_TEXT,
+      );
+      const sentences: string[] = [];
+      while (walk.nextNode()) {
+        const inside = walk.currentNode.parentElement;
+        if (!inside?.checkVisibility() || inside.closest('li, tr, option, app-own-windows, .visually-hidden')) continue;
+        sentences.push(
+          ...(walk.currentNode.textContent ?? '')
+            .replaceAll(/\s+/g, ' ')
+            .trim()
+            .split(/(?<=[.!?:;]) /),
+        );
+      }
+      return sentences.filter((sentence) => sentence.split(' ').length > 4);
+    });
+    twice.push(...said.filter((text, i) => said.indexOf(text) < i).map((text) => `${name}: ${text}`));
+  }
+  expect(twice).toEqual([]);
+});

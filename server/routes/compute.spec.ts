@@ -362,3 +362,19 @@ describe('bad input', () => {
     expect((await request(app).get('/nowhere.js')).type).toBe('application/problem+json');
   });
 });
+
+test('what is refused is said by its label in the reader’s units; the path and its range stay those of the API', async () => {
+  const sent = { ...body, vessel: { ...body.vessel, depthMm: 9000 } };
+  const plain = (text: string): string => text.replaceAll(/[\u00a0\u202f]/g, ' ');
+  for (const [units, says] of [
+    ['metric', 'Depth must be from 5 mm to 2 000 mm, not 9 000 mm'],
+    ['us', 'Depth must be from 0.20 in to 78 ¾ in, not 354 ¼ in'],
+  ] as const) {
+    const { body: answer } = await post('/api/evaluate', sent).set('welcome-units', units).expect(400);
+    expect(plain(answer.detail as string)).toBe(says);
+    expect(answer.issues[0]).toEqual({
+      ...{ path: 'vessel.depthMm', value: 9000 },
+      allowed: 'must be a number from 5 to 2000',
+    });
+  }
+});

@@ -14,6 +14,6 @@ export const care: Words<CareFacts> = {
   'care.lift': ({ name, weighed }) =>
     `Lift ${plants(name)}: about half of its water may be gone since it was ${weighed ? 'weighed' : 'watered from below'}`,
   'care.feed': ({ name, mixFeeds }) =>
-    `First feed of ${plants(name)}: weak, by its label${mixFeeds ? '. Its mix gives enough until then' : ''}`,
+    `First feed of ${plants(name)}: weak, by its label${mixFeeds ? ', as its mix runs out' : ''}`,
   'care.pot-up': ({ name }) => `Pot up or plant ${plants(name)} before its roots go around`,
 };

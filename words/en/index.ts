@@ -12,7 +12,10 @@ import { tests } from '#words/en/tests';
 import { allowed } from '#words/en/allowed';
 import { figures } from '#words/en/figures';
 import { jars } from '#words/en/jars';
-import { costs, labelSizes, rests, weathers } from '#words/en/papers';
+import { costs } from '#words/en/costs';
+import { labelSizes } from '#words/en/label-sizes';
+import { rests } from '#words/en/rests';
+import { weathers } from '#words/en/weathers';
 import { usual } from '#words/en/usual';
 import { type Catalog } from '#words/catalog';
 

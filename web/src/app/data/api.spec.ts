@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { bench } from '#testing/page';
 import { ApiClient, ApiError } from './api';
+import { Units } from './units';
 
 let http: HttpTestingController;
 let api: ApiClient;
@@ -30,6 +31,15 @@ test('an endpoint is called by its name: method, path, query and body follow', (
   // Every body is JSON, also of what has nothing to say.
   api.call('restoreMix', { params: { id: 1 } }).subscribe(quiet);
   expect(http.expectOne('/api/mixes/1/restore').request.body).toEqual({});
+});
+
+test('what is written says in which units its answer is to be said; what is fetched ahead goes as it was fetched', () => {
+  TestBed.inject(Units).use('us');
+  api.call('restoreMix', { params: { id: 1 } }).subscribe(quiet);
+  const { headers } = http.expectOne('/api/mixes/1/restore').request;
+  expect([headers.get('welcome-units'), headers.get('accept-language')]).toEqual(['us', 'en']);
+  api.call('batches').subscribe(quiet);
+  expect(http.expectOne('/api/batches').request.headers.keys()).toEqual([]);
 });
 
 test('the same thing made again after a lost answer goes under the same key; another thing does not', () => {

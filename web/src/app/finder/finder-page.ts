@@ -1,3 +1,4 @@
+import { ThingPipe } from '../ui/words/thing';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { significant } from '#core/units/show';
@@ -30,6 +31,7 @@ const PAUSE_MS = 350;
   templateUrl: './finder-page.html',
   styleUrl: './finder-page.scss',
   imports: [
+    ThingPipe,
     TitlePipe,
     Amount,
     ChoiceField,

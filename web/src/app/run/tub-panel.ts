@@ -1,3 +1,4 @@
+import { ThingPipe } from '../ui/words/thing';
 import { OutOfRange } from '#core/units/check';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { Router } from '@angular/router';
@@ -53,7 +54,7 @@ const SHED_C = 12;
       }
       @for (each of oversize(); track each.name) {
         <button type="button" class="press" (click)="keepOversize(each)">
-          {{ texts.saveThe(each.name.toLowerCase()) }}&nbsp;<app-amount [of]="{ volumeL: each.litres }" />{{
+          {{ texts.saveThe(each.material | thing) }}&nbsp;<app-amount [of]="{ volumeL: each.litres }" />{{
             texts.asALot
           }}
         </button>
@@ -83,7 +84,7 @@ const SHED_C = 12;
       margin: 8px 0;
     }
   `,
-  imports: [Amount, BinFill, ChoiceField, NumberField],
+  imports: [ThingPipe, Amount, BinFill, ChoiceField, NumberField],
 })
 export class TubPanel {
   protected readonly texts = texts;

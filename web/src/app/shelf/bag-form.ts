@@ -1,3 +1,4 @@
+import { ThingPipe } from '../ui/words/thing';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { type Bag, bagAsMaterial } from '#core/mix/bag';
 import { type MaterialRow } from '#core/material/material';
@@ -45,7 +46,7 @@ const asked: Asked<Printed>[] = [
           <li>
             <span>{{ shortName(ingredient.name) }}</span>
             <app-number-field
-              [label]="texts.partsOf + shortName(ingredient.name).toLowerCase() + texts.ifGiven"
+              [label]="texts.partsOf + (ingredient | thing) + texts.ifGiven"
               within="typedParts"
               [value]="parts()[ingredient.id]"
               (valueChange)="tell(ingredient.id, $event)"
@@ -95,7 +96,7 @@ const asked: Asked<Printed>[] = [
       min-width: 170px;
     }
   `,
-  imports: [ChoiceField, JudgedAlone, NumberField, NumberList, TextField],
+  imports: [ThingPipe, ChoiceField, JudgedAlone, NumberField, NumberList, TextField],
 })
 export class BagForm {
   protected readonly texts = texts;

@@ -190,7 +190,8 @@ export class OwnMaterial {
     const made = this.made();
     if (!made || !('row' in made)) return;
     const changing = this.changing();
-    const says = changing === null ? texts.yoursLike(made.kin.name.toLowerCase()) : texts.yoursAsYouChangedIt;
+    const says =
+      changing === null ? texts.yoursLike(this.reader.formats().name(made.kin)) : texts.yoursAsYouChangedIt;
     this.keeper.keep(changing, says, made.row, () => this.clear());
   }
 }

@@ -93,7 +93,7 @@ export interface Came {
       </p>
     }
     @if (kind() === 'bulk') {
-      <p class="term">{{ texts.fromWhatWeighsDryBy(material()?.name?.toLowerCase() ?? texts.it) }}</p>
+      <p class="term">{{ texts.fromWhatWeighsDryBy(thing()) }}</p>
     }
   `,
   imports: [ChoiceField, NumberList, Segments],
@@ -101,6 +101,10 @@ export interface Came {
 export class PackageForm {
   protected readonly texts = texts;
   private readonly reader = inject(ReaderHere);
+  protected readonly thing = computed(() => {
+    const material = this.material();
+    return material ? this.reader.formats().name(material) : texts.it;
+  });
   protected readonly system = inject(Units).system;
   /** What it is a package of: loads are reckoned by its weight. */
   readonly material = input<Material | null>(null);

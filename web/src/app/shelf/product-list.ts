@@ -1,3 +1,4 @@
+import { ThingPipe } from '../ui/words/thing';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { type Amendment, type AmendmentKind } from '#core/material/amendment';
 import { type BlendPart, dryBlend } from '#core/material/dry-blend';
@@ -78,7 +79,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
           {{ texts.itsLabelNamesTraceElements }}
         </app-tick-field>
         <p class="term">
-          {{ texts.whatYouLeaveOutIs(shortName(kin().name).toLowerCase()) }}
+          {{ texts.whatYouLeaveOutIs(kin() | thing) }}
         </p>
       } @else {
         <div class="fields">
@@ -169,7 +170,17 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       gap: 12px;
     }
   `,
-  imports: [ChoiceField, FetchState, NumberField, NumberList, Segments, TextField, TickField, TableFiles],
+  imports: [
+    ThingPipe,
+    ChoiceField,
+    FetchState,
+    NumberField,
+    NumberList,
+    Segments,
+    TextField,
+    TickField,
+    TableFiles,
+  ],
 })
 export class ProductList {
   protected readonly texts = texts;

@@ -51,7 +51,13 @@ export class WeeksTold {
     return worst ? { says: `${worst.odds}: ${worst.says}, ${worst.when}.`, mend: worst.mend } : null;
   });
   /** What else goes wrong often enough. */
-  readonly others = computed(() => (this.headline()?.mend ? this.comes().slice(1) : this.comes()));
+  readonly others = computed(() => {
+    const headline = this.headline()?.mend ?? '';
+    const others = headline ? this.comes().slice(1) : this.comes();
+    // What mends several is said with the first of them.
+    const mends = [headline, ...others.map(({ mend }) => mend)];
+    return others.map((other, i) => (mends.indexOf(other.mend) <= i ? { ...other, mend: '' } : other));
+  });
   /** Of a planting the day is a date. */
   private dateOf(day: number): string {
     const planting = this.subject.now()?.planting;

@@ -1,0 +1,8 @@
+import { type WeatherFacts } from '#core/mix/dry-down';
+import { type Words } from '#words/catalog';
+
+export const weathers: Words<WeatherFacts> = {
+  'weather.dull': () => 'dull and still',
+  'weather.bright': () => 'bright house',
+  'weather.sun': () => 'sun and wind',
+};
