@@ -4,6 +4,12 @@ import { type Language, localeOf } from '#words/reader';
 const YEAR_FROM_DAYS = 300;
 const WEEK = 7;
 
+const daysTo = (day: string, today: string): number =>
+  differenceInCalendarDays(parseISO(day), parseISO(today));
+
+/** Whether it is today, tomorrow or yesterday. */
+export const isNear = (day: string, today: string): boolean => Math.abs(daysTo(day, today)) <= 1;
+
 /**
  * A calendar day as a person says it from another one: "today", "tomorrow", "yesterday", "Friday" within the week to
  * come, "9 May", and "9 May 2032" where that is more than 300 days away.
@@ -11,8 +17,8 @@ const WEEK = 7;
  * @example dayFrom('2031-03-04', '2031-03-03', 'en') // 'tomorrow'
  */
 export function dayFrom(day: string, today: string, language: Language, weekday?: 'short'): string {
-  const days = differenceInCalendarDays(parseISO(day), parseISO(today));
-  if (Math.abs(days) <= 1)
+  const days = daysTo(day, today);
+  if (isNear(day, today))
     return new Intl.RelativeTimeFormat(localeOf(language), { numeric: 'auto' }).format(days, 'day');
   const say = (parts: Intl.DateTimeFormatOptions): string =>
     new Intl.DateTimeFormat(localeOf(language), parts).format(parseISO(day));

@@ -4,6 +4,7 @@ import { inches } from '#words/inches';
 import { nameIn } from '#words/names';
 import { gramsIn, litresIn, millimetresIn, fahrenheitFromCelsius } from '#core/units/factors';
 import { fixed, showDose, showLength, showMass, showVolume, significant, type Shown } from '#core/units/show';
+import { dayFrom, isNear } from '#words/days';
 import { type Language, localeOf, type Reader } from '#words/reader';
 
 /**
@@ -42,8 +43,10 @@ export interface Formats extends Reader {
   reading: (value: number, unit: string) => string;
   /** Rain: "4 mm"; "0.16 in". */
   rain: (mm: number) => string;
-  /** A day of the calendar: "9 May 2027". */
+  /** A day of the calendar: "tomorrow", "Friday", "9 May"; "9 May 2027" to a reader without a day of their own. */
   day: (day: string) => string;
+  /** Whether a day is said by itself, "tomorrow", where others stand after a word: "on Friday". */
+  isNear: (day: string) => boolean;
   /** "2 kettles": the count and the word that goes with it. */
   counted: (value: number, word: Plural) => string;
   /** The word alone that goes with a count. */
@@ -135,7 +138,10 @@ export function formatsFor(reader: Reader): Formats {
     },
     rain: (mm: number) => (us ? `${fixed(mm / millimetresIn.inch, 2)}\u00a0in` : `${fixed(mm, 0)}\u00a0mm`),
     day: (day: string) =>
-      made(days, language, () => dayFormat(language)).format(new Date(`${day}T00:00:00Z`)),
+      reader.today === undefined
+        ? made(days, language, () => dayFormat(language)).format(new Date(`${day}T00:00:00Z`))
+        : dayFrom(day, reader.today, language),
+    isNear: (day: string) => reader.today !== undefined && isNear(day, reader.today),
     digits: significant,
     counted: (value: number, word: Plural) => `${fixed(value, 0)}\u00a0${plural(value, word)}`,
     plural,

@@ -8,6 +8,8 @@ export type Language = (typeof languages)[number];
 export interface Reader {
   language: Language;
   units: UnitSystem;
+  /** Their calendar day, YYYY-MM-DD, where days are said from it: tomorrow, Friday. On paper there is none. */
+  today?: string;
 }
 
 /** The language of this house that goes with a tag, "en-GB" or "es_MX.UTF-8"; English where there is none. */

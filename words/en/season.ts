@@ -3,6 +3,8 @@ import { type Words } from '#words/catalog';
 import { type Formats } from '#words/formats';
 
 /** "Tomato “Long Red”, sowing 2 of 3". */
+const onDay = (day: string, f: Formats): string => (f.isNear(day) ? f.day(day) : `on ${f.day(day)}`);
+
 const sowing = ({ crop, sort, sowing: which, of }: SowingName): string =>
   `${crop.name}${sort ? ` “${sort}”` : ''}${of > 1 ? `, sowing ${which} of ${of}` : ''}`;
 
@@ -62,9 +64,9 @@ export const season: Words<SeasonFacts> = {
   'task.mix': ({ why, latest }, f) =>
     latest === null ? `${rests[why]}: it is late` : `no later than ${f.day(latest)}: ${rests[why]}`,
   'season.late': ({ name, on, days, ready }, f) =>
-    `${sowing(name)} was to begin on ${f.day(on)}. Begun today it is ready ${f.counted(days, { one: 'day', other: 'days' })} later, on ${f.day(ready)}.`,
+    `${sowing(name)} was to begin ${onDay(on, f)}. Begun today it is ready ${f.counted(days, { one: 'day', other: 'days' })} later, ${onDay(ready, f)}.`,
   'season.too-long': ({ name, vessel, weeks: over, beginOn }, f) =>
-    `${sowing(name)} begins too early: ${weeks(over, f)} too long in its ${f.title(vessel)}. Begin on ${f.day(beginOn)}, or pot on sooner.`,
+    `${sowing(name)} begins too early: ${weeks(over, f)} too long in its ${f.title(vessel)}. Begin ${onDay(beginOn, f)}, or pot on sooner.`,
   'season.frost': ({ name, after, chance, safe }, f) =>
     `${sowing(name)} dies of frost: after ${f.day(after)} it still freezes in ${Math.round(10 * chance)} years of 10. From ${f.day(safe)} on it is one in ten.`,
   'season.cold-nights': ({ name, celsius, mild }, f) =>

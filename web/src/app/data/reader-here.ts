@@ -1,4 +1,4 @@
-import { computed, inject, Injectable } from '@angular/core';
+import { inject, Injectable } from '@angular/core';
 import { type AnyMessage, type BareCode } from '#words/catalog';
 import { OutOfRange, type Refusal } from '#core/units/check';
 import { type Text } from '#core/units/message';
@@ -6,17 +6,26 @@ import { problemSays } from '#words/problem';
 import { formatsOf, read, word } from '#words/read';
 import { languageHere } from '#words/place';
 import { languageOf, type Reader } from '#words/reader';
+import { type Formats } from '#words/formats';
+import { NurseryService } from './nursery';
 import { Units } from './units';
 
 /** Who reads this device: a language and a system of units. */
 @Injectable({ providedIn: 'root' })
 export class ReaderHere {
   private readonly units = inject(Units);
-  readonly now = computed((): Reader => ({
-    language: languageOf(languageHere()),
-    units: this.units.system(),
-  }));
-  readonly formats = computed(() => formatsOf(this.now()));
+  private readonly nursery = inject(NurseryService);
+  private last: Reader | null = null;
+
+  /** The same object until units, language or day are others: a page may stay open overnight. */
+  readonly now = (): Reader => {
+    const language = languageOf(languageHere());
+    const [units, today] = [this.units.system(), this.nursery.today()];
+    const { last } = this;
+    if (last?.units === units && last.today === today && last.language === language) return last;
+    return (this.last = { language, units, today });
+  };
+  readonly formats = (): Formats => formatsOf(this.now());
 
   read(text: Text<AnyMessage>): string {
     return read(text, this.now());

@@ -1,4 +1,3 @@
-import { formatDate } from '@angular/common';
 import { inject, Injectable, computed } from '@angular/core';
 import { footprintOf } from '#core/vessel/tray';
 import { daysAfter } from '#core/units/day';
@@ -62,7 +61,7 @@ export class WeeksTold {
   private dateOf(day: number): string {
     const planting = this.subject.now()?.planting;
     if (!planting) return '';
-    return `, ${formatDate(daysAfter(planting.on, day - 1), 'd MMM', 'en')}`;
+    return `, ${this.reader.formats().day(daysAfter(planting.on, day - 1))}`;
   }
   /** What goes wrong often enough, the likeliest first. */
   readonly comes = computed(() => {
