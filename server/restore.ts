@@ -5,8 +5,7 @@ import { join, resolve } from 'node:path';
 import { countsSay, missingIn } from '#words/backup-counts';
 import { restore } from '#words/en/places/restore';
 import { textsIn } from '#words/place';
-import { problem } from '#words/problem-facts';
-import { problemSaid } from '#words/problem-said';
+import { faultSaid, problemSaid } from '#words/problem-said';
 import { languageOf, type Reader } from '#words/reader';
 import { OutOfRange } from '#core/units/check';
 import { Problem, problemOf } from '#server/base/http/problem';
@@ -49,7 +48,7 @@ if (!given) {
     const letGo = holdFolder(data);
     const file = given.endsWith('.zip') ? await unpacked(resolve(given)) : resolve(given);
     const looked = lookAt(file);
-    if (!looked.good) throw new Problem(409, problem('problem.not-whole', { why: looked.why }));
+    if (!looked.good) throw new Error(faultSaid(looked.why, reader));
     console.log(texts.holds(countsSay(looked.counts, reader.language) || texts.nothingYet));
     const present = lookAt(dataFile(data));
     if (present.good)

@@ -195,6 +195,11 @@ export const samples: {
   'weather.dry': [{ days: 5 }],
   'weather.wet': [{ mm: 17 }],
   'plants.name': [plants, { ...plants, sort: '' }],
+  'care.hardly-up': [{ name: plants, celsius: 8, low: 15, high: 30 }],
+  'season.hardly-up': [
+    { name: tomato, celsius: 8, low: 15, high: 30 },
+    { name: tomato, celsius: 33, low: 5, high: 25 },
+  ],
   'care.up': [
     { name: plants, sown: true },
     { name: plants, sown: false },

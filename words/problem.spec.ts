@@ -25,7 +25,7 @@ test.each<[OutOfRange, string]>([
   ],
   [
     new OutOfRange('compactionPct', 45, allow('allowed.leaves-pores', { pct: 41.3 })),
-    'Firming must be at most 41 % for this mix, not 45 %: more leaves no pores',
+    'Firming must be at most 41.3 % for this mix, not 45 %: more leaves no pores',
   ],
 ])('$0.argument', (error, says) => {
   expect(plain(problemSays(error, metric))).toBe(says);

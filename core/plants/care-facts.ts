@@ -9,6 +9,7 @@ export interface PlantName {
 export interface CareFacts {
   'plants.name': PlantName;
   'care.up': { name: PlantName; sown: boolean };
+  'care.hardly-up': { name: PlantName; celsius: number; low: number; high: number };
   'care.water': { name: PlantName };
   'care.look': { name: PlantName };
   'care.top-up': { name: PlantName };

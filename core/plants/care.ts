@@ -3,7 +3,7 @@ import { type Crop } from '#core/season/crop';
 import { dayNumber, dayOf } from '#core/season/days';
 import { type CareMessage, careSays, type PlantName } from '#core/plants/care-facts';
 import { named } from '#core/units/message';
-import { emergenceDays } from '#core/season/emergence';
+import { emergenceAt } from '#core/season/emergence';
 
 /** Something that a planting wants on a day. */
 export interface Care {
@@ -21,7 +21,7 @@ const LOOK_AGAIN_DAYS = 21;
 const TOP_UP_DAYS = 14;
 
 const daysToUp = (start: Planting['start'], crop: Crop, soilC: number): number =>
-  isCounted(start) ? 0 : Math.round(emergenceDays(crop.emergence, soilC));
+  isCounted(start) ? 0 : Math.round(emergenceAt(crop.emergence, soilC).days);
 
 /** Days to the first feed: by what the mix still gives where that is known, else by the crop; never before it is up. */
 export function daysToFeed(
@@ -82,8 +82,15 @@ export function careOf(
     care.push({ id, on: dayOf(day), until: until === null ? null : dayOf(until), text });
   };
   const up = daysToUp(planting.start, crop, soilC);
-  if (!isCounted(planting.start) && !has(['up', 'count']))
-    add('up', began + up, careSays('care.up', { name, sown: planting.start === 'sow' }));
+  if (!isCounted(planting.start) && !has(['up', 'count'])) {
+    const sown = planting.start === 'sow';
+    const { outside } = emergenceAt(crop.emergence, soilC);
+    const says =
+      sown && outside
+        ? careSays('care.hardly-up', { name, celsius: soilC, low: outside[0], high: outside[1] })
+        : careSays('care.up', { name, sown });
+    add('up', began + up, says);
+  }
   if (planting.bareRoot) {
     add('water', began, careSays('care.water', { name }), began + BARE_WATER_DAYS);
     if (!has(['count'], LOOK_AGAIN_DAYS - 5))

@@ -134,6 +134,21 @@ describe('what became of them', () => {
     checkEvent(tray, events, { ...moved, on: '2027-03-21' });
   });
 
+  test('every crop can be sown at any temperature of the mix; outside its span it is said that few come up', () => {
+    for (const crop of crops.values())
+      for (const soilC of [2, 12, 20, 33]) {
+        const sown: Planting = { ...tray, crop: crop.id };
+        const [first] = careOf(sown, crop, tallyOf(sown, []), [], { mostDays: 400, soilC });
+        const low = crop.emergence[0]?.[0] ?? soilC;
+        const high = crop.emergence.at(-1)?.[0] ?? soilC;
+        const isOutside = crop.emergence.length > 1 && (soilC < low || soilC > high);
+        expect([crop.id, soilC, first?.id, first?.text.say]).toEqual([
+          ...[crop.id, soilC, 'up'],
+          isOutside ? 'care.hardly-up' : 'care.up',
+        ]);
+      }
+  });
+
   test('care: counted when it should be up, watered and looked at when moved bare-root, fed, potted up', () => {
     const tomato = crops.get('tomato')!;
     const care = (planting: Planting, ...events: PlantEvent[]) =>

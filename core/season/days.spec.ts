@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { emergenceDays, published as emerges } from '#core/season/emergence';
+import { emergenceAt, emergenceDays, published as emerges } from '#core/season/emergence';
 import { forward } from '#core/season/forward';
 import { frostChance } from '#core/season/frost';
 import { planSeason } from '#core/season/plan';
@@ -23,6 +23,16 @@ test('between the points on 1/days by a straight line, by hand', () => {
   // Tomato half way from 15 (14 d) to 20 °C (8 d): 2/(1/14 + 1/8).
   expect(emergenceDays(emerges.tomato, 17.5)).toBeCloseTo(2 / (1 / 14 + 1 / 8), 12);
   expect(() => emergenceDays(emerges.tomato, 4)).toThrow('celsius must be a number from 10 to 30, was 4');
+});
+
+test('outside the published span nothing is invented: few or none come up there', () => {
+  // Harrington & Minges: pepper none at 10 °C, lettuce none at 35 °C (from memory).
+  expect(emergenceAt(emerges.pepper, 8)).toEqual({ days: 25, outside: [15, 30] });
+  expect(emergenceAt(emerges.lettuce, 33)).toEqual({ days: 2, outside: [5, 25] });
+  expect(emergenceAt(emerges.pepper, 17.5).outside).toBeNull();
+  // One temperature alone, or none, says nothing of others.
+  expect(emergenceAt([[18, 12]], 25)).toEqual({ days: 12, outside: null });
+  expect(emergenceAt([], 25)).toEqual({ days: 14, outside: null });
 });
 
 test('the share below a quantile is that of the quantile', () => {

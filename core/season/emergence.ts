@@ -74,10 +74,27 @@ export function emergenceDays(table: EmergenceTable, celsius: number): number {
   return first[1];
 }
 
-/** As `emergenceDays`, but beyond the table its nearest point, and said to be a guess. An empty table is a fortnight. */
-export function daysUp(table: EmergenceTable, celsius: number): { days: number; guessed: boolean } {
+/** Temperatures of the mix that a table tells of, °C. */
+export type EmergenceSpan = readonly [low: number, high: number];
+
+export interface Emergence {
+  /** Days from sowing on which what comes is looked for; beyond the table those of its nearest end. */
+  days: number;
+  /** Where the mix is colder or warmer than the table: few or none come up there. */
+  outside: EmergenceSpan | null;
+}
+
+/** A fortnight, where nothing is known. Common practice, no source. */
+const UNKNOWN_DAYS = 14;
+
+/**
+ * When a sowing comes up at a temperature, or that it hardly does. One temperature alone says nothing of others: its
+ * days are taken for them too (model § 25).
+ */
+export function emergenceAt(table: EmergenceTable, celsius: number): Emergence {
   const [first, last] = [table[0], table.at(-1)];
-  if (!first || !last) return { days: 14, guessed: true };
+  if (!first || !last) return { days: UNKNOWN_DAYS, outside: null };
+  if (table.length === 1) return { days: first[1], outside: null };
   const within = Math.min(Math.max(celsius, first[0]), last[0]);
-  return { days: emergenceDays(table, within), guessed: within !== celsius };
+  return { days: emergenceDays(table, within), outside: within === celsius ? null : [first[0], last[0]] };
 }

@@ -54,6 +54,7 @@ export interface SeasonFacts {
   'season.too-long': { name: SowingName; vessel: Named; weeks: number; beginOn: string };
   'season.frost': { name: SowingName; after: string; chance: number; safe: string };
   'season.cold-nights': { name: SowingName; celsius: number; mild: string };
+  'season.hardly-up': { name: SowingName; celsius: number; low: number; high: number };
   'season.tested-seed': { name: SowingName; low: number; high: number; share: number };
   'season.old-seed': { name: SowingName; years: number; share: number };
   'season.per-cell': { name: SowingName; perCell: number; empty: number; oneMore: number; share: number };

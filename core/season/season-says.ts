@@ -1,5 +1,6 @@
 import { type Severity } from '#core/judge/flag';
 import { dayNumber, dayOf } from '#core/season/days';
+import { emergenceAt } from '#core/season/emergence';
 import { frostChance } from '#core/season/frost';
 import { type SeasonSettings } from '#core/season/line';
 import { type SeasonSowing } from '#core/season/season';
@@ -9,7 +10,15 @@ import { named } from '#core/units/message';
 /** What a sowing of the season has to be told. */
 export interface SeasonSays {
   code:
-    'too-long' | 'frost' | 'cold-nights' | 'late' | 'old-seed' | 'per-cell' | 'seed-to-spare' | 'wants-sour';
+    | 'too-long'
+    | 'hardly-up'
+    | 'frost'
+    | 'cold-nights'
+    | 'late'
+    | 'old-seed'
+    | 'per-cell'
+    | 'seed-to-spare'
+    | 'wants-sour';
   severity: Exclude<Severity, 'stop'>;
   line: number;
   sowing: number;
@@ -35,7 +44,7 @@ const EMPTY = 0.1;
  */
 export function seasonSays(
   sowings: readonly SeasonSowing[],
-  { frost }: SeasonSettings,
+  { frost, soilC }: SeasonSettings,
   today: string,
   begun: (line: number, sowing: number) => boolean,
 ): SeasonSays[] {
@@ -104,6 +113,14 @@ export function seasonSays(
         );
     }
     if (crop.start === 'sow') {
+      const { outside } = emergenceAt(crop.emergence, soilC);
+      if (outside && !started)
+        say('hardly-up', 'warn', () =>
+          seasonSay('season.hardly-up', {
+            ...{ name: nameOf(sowing), celsius: soilC },
+            ...{ low: outside[0], high: outside[1] },
+          }),
+        );
       const g = seed.share;
       if (g < OLD_SHARE && (seed.years > 1 || seed.from === 'test'))
         say('old-seed', 'warn', () =>

@@ -1,4 +1,4 @@
-import { daysUp } from '#core/season/emergence';
+import { emergenceAt } from '#core/season/emergence';
 import { dayNumber, dayOf } from '#core/season/days';
 import { type SeasonSettings } from '#core/season/line';
 import { type SeasonSowing } from '#core/season/season';
@@ -25,7 +25,7 @@ export function tasksOf(sowing: SeasonSowing, settings: Pick<SeasonSettings, 'so
   const name = nameOf(sowing);
   const begun = dayNumber(first.from);
   const end = dayNumber(plantOn);
-  const up = begun + Math.round(daysUp(crop.emergence, settings.soilC).days);
+  const up = begun + Math.round(emergenceAt(crop.emergence, settings.soilC).days);
   const tasks: SeasonTask[] = [];
   const add = (id: string, on: number, text: SeasonMessage, until: number | null = null): void => {
     tasks.push({ id, on: dayOf(on), until: until === null ? null : dayOf(until), text });

@@ -495,3 +495,17 @@ test('the day of the first feed follows a vessel that is changed', async () => {
   expect(small).toBeDefined();
   expect(large! > small!).toBe(true);
 });
+
+test('every crop can be begun, in a mix as cold as a shed and as warm as a heated bench', async () => {
+  const { body: crops } = await request(app).get('/api/crops').expect(200);
+  const { body: plan } = await request(app).get('/api/plan').expect(200);
+  expect(crops.length).toBeGreaterThan(60);
+  for (const soilC of [8, 33]) {
+    await request(app).put('/api/plan/settings').send({ ...plan.settings, soilC });
+    for (const { id, start } of crops as { id: string; start: string }[]) {
+      const { status, body } = await plant({ crop: id, start: start === 'stick' ? 'strike' : 'sow' });
+      expect([id, status]).toEqual([id, 201]);
+      expect([id, (await page(body.id)).allCare[0].on > '2031-02-01']).toEqual([id, true]);
+    }
+  }
+});

@@ -15,6 +15,8 @@ import { Problem, problems } from '#server/base/http/problem';
 import { securityHeaders } from '#server/base/http/security';
 import { join } from 'node:path';
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** Codes of a folder, or a disk, that takes nothing. */
 export const CANNOT_WRITE = /^(SQLITE_(READONLY|CANTOPEN|FULL|PERM|IOERR_WRITE)|EACCES|EROFS|ENOSPC)/;
 
@@ -56,7 +58,7 @@ export function rescueApp(data: string, why: FaultMessage, restore: Restore, can
       : `<p><b>${texts.none}</b> ${texts.elsewhere} <code>npm run restore -- file</code>.</p>`;
     const heading = cannotWrite ? texts.cannotWrite : texts.cannotRead;
     const page = `<h1>${heading}</h1>
-<p>${escaped(faultSaid(why, reader))}</p>
+<p>${escaped(capital(faultSaid(why, reader)))}</p>
 ${cannotWrite ? `<p><b>${texts.makeRoom}</b> ${texts.stillThere}</p>` : ''}
 <p>${texts.nothingChanged} <code>${escaped(data)}</code>; ${texts.movesItAside}</p>
 ${offer}`;

@@ -148,7 +148,8 @@ export const allowed: Words<AllowedFacts> = {
     `from ${whole(f.volume(low))} to ${whole(f.volume(high))}: half to all of what was scooped`,
   'allowed.under-largest': ({ fromMm, underMm }, f) =>
     `${f.length(fromMm)} to under ${f.length(underMm)}, its largest piece`,
-  'allowed.leaves-pores': ({ pct }, f) => `at most ${f.pct(pct)} for this mix: more leaves no pores`,
+  'allowed.leaves-pores': ({ pct }, f) =>
+    `at most ${f.digits(pct, 3)}\u00a0% for this mix: more leaves no pores`,
   'allowed.product-with': ({ basis }) => `a product with ${elements[basis]}`,
   'allowed.another-material': () => 'another material',
   'allowed.material-with-pores': () => 'a material that leaves pores at this firming',

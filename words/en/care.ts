@@ -7,6 +7,8 @@ const plants = ({ crop, sort }: PlantName): string => `${crop.name}${sort ? ` â€
 export const care: Words<CareFacts> = {
   'plants.name': (name) => plants(name),
   'care.up': ({ name, sown }) => `Count what ${sown ? 'came up' : 'has rooted'} of ${plants(name)}`,
+  'care.hardly-up': ({ name, celsius, low, high }, f) =>
+    `Count what came up of ${plants(name)}: few or none do at ${f.celsius(celsius)}, only at ${f.celsiusRange(low, high)}`,
   'care.water': ({ name }) =>
     `Water ${plants(name)} morning and evening, out of sun and wind: it was moved bare-root`,
   'care.look': ({ name }) => `Count ${plants(name)} again, three weeks after it was moved`,

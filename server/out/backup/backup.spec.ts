@@ -206,7 +206,7 @@ test('from the command line on an empty machine, and nothing is changed by a fil
 
 describe('damage is noticed, and nothing is filled in', () => {
   const damaged: [string, () => void, RegExp][] = [
-    ['an empty file', () => truncateSync(file(), 0), /the data file is empty/],
+    ['an empty file', () => truncateSync(file(), 0), /It is empty/],
     ['a truncated file', () => truncateSync(file(), 8192), /damaged|malformed/],
     [
       'a zeroed page',
@@ -420,7 +420,7 @@ test('a data file that is missing while backups of it are there is a lost one: n
   const page = await fetch(`${served.address}/today`);
   expect([page.status, await page.text()]).toEqual([
     503,
-    expect.stringContaining('the data file is missing'),
+    expect.stringContaining('It is missing, and there are backups of it'),
   ]);
   expect(existsSync(file())).toBe(false);
   const { name } = backupsIn(backupFolder(data))[0]!;
