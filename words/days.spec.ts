@@ -1,4 +1,4 @@
-import { dayFrom } from '#words/days';
+import { dateIn, dayFrom } from '#words/days';
 
 test.each([
   ['2031-03-03', 'today'],
@@ -16,4 +16,18 @@ test.each([
   ['2030-05-06', '6 May 2030'],
 ])('%s, on the third of March 2031, is %s', (day, says) => {
   expect(dayFrom(day, '2031-03-03', 'en')).toBe(says);
+});
+
+test.each([
+  ['2031-05-09', 'short', '9 May'],
+  ['2031-05-09', 'dated', '9 May 2031'],
+  ['2031-05-09', 'weekdayDay', 'Fri 9'],
+  ['2031-05-09', 'weekdayDated', 'Fri 9 May 2031'],
+  ['2031-05-09', 'weekdayLong', 'Friday 9 May'],
+  ['2031-05-09T04:35:00Z', 'time', '14:05'],
+  ['2031-05-09T04:35:00Z', 'datedMoment', '9 May 2031, 14:05'],
+  // Midnight is no twenty-fourth hour.
+  ['2031-05-08T14:30:00Z', 'moment', '9 May, 00:00'],
+] as const)('%s as %s is written %s, in the zone of the tests', (at, how, says) => {
+  expect(dateIn(at, how, 'en')).toBe(says);
 });

@@ -27,8 +27,46 @@ export function dayFrom(day: string, today: string, language: Language, weekday?
   return say({ ...(weekday && { weekday }), day: 'numeric', month: 'short', ...year });
 }
 
-/** A day by its weekday: "Monday 3 March". */
-export const weekdayOf = (day: string, language: Language): string =>
-  new Intl.DateTimeFormat(localeOf(language), { weekday: 'long', day: 'numeric', month: 'long' })
-    .format(parseISO(day))
-    .replace(',', '');
+const twoDigits = { hour: '2-digit', minute: '2-digit', hour12: false } as const;
+const dayAndMonth = { day: 'numeric', month: 'short' } as const;
+/** Ways to write a day or a moment by the calendar, where no other day stands beside it. */
+const written = {
+  /** 14:05 */
+  time: twoDigits,
+  /** 9 May */
+  short: dayAndMonth,
+  /** 9 May, 14:05 */
+  moment: { ...dayAndMonth, ...twoDigits },
+  /** 9 May 2031 */
+  dated: { ...dayAndMonth, year: 'numeric' },
+  /** 9 May 2031, 14:05 */
+  datedMoment: { ...dayAndMonth, year: 'numeric', ...twoDigits },
+  /** 9 May 2031, the month in full */
+  full: { day: 'numeric', month: 'long', year: 'numeric' },
+  /** 9 May, the month in full */
+  longMonth: { day: 'numeric', month: 'long' },
+  /** Fri 9 */
+  weekdayDay: { weekday: 'short', day: 'numeric' },
+  /** Fri 9 May 2031 */
+  weekdayDated: { weekday: 'short', ...dayAndMonth, year: 'numeric' },
+  /** Friday 9 May */
+  weekdayLong: { weekday: 'long', day: 'numeric', month: 'long' },
+  /** May */
+  month: { month: 'short' },
+} as const satisfies Record<string, Intl.DateTimeFormatOptions>;
+export type Written = keyof typeof written;
+
+const made = new Map<string, Intl.DateTimeFormat>();
+/**
+ * A calendar day, or a moment on this machine's clock, as it is written.
+ * @param at YYYY-MM-DD, an ISO moment, or milliseconds
+ * @example dateIn('2031-05-09', 'weekdayDated', 'en') // 'Fri 9 May 2031'
+ */
+export function dateIn(at: string | number | Date, how: Written, language: Language): string {
+  const key = `${language} ${how}`;
+  const format = made.get(key) ?? new Intl.DateTimeFormat(localeOf(language), written[how]);
+  made.set(key, format);
+  const text = format.format(typeof at === 'string' ? parseISO(at) : at);
+  // A comma stands between a day and its time only.
+  return how.startsWith('weekday') ? text.replace(',', '') : text;
+}

@@ -36,7 +36,8 @@ export function fixed(value: number, places: number): string {
   const rounded = moved ? Number(`${Math.round(Number(`${size}e${places}`))}e-${places}`) : size;
   const [whole, part] = rounded.toFixed(places).split('.') as [string, string?];
   const text = whole.replace(/\B(?=(\d{3})+$)/g, THIN) + (part === undefined ? '' : `.${part}`);
-  return value < 0 || Object.is(value, -0) ? `−${text}` : text;
+  // What rounds to nothing has no sign.
+  return value < 0 && /[1-9]/.test(text) ? `−${text}` : text;
 }
 
 /** Whole from one on: nobody measures a tenth of a millilitre. */

@@ -138,7 +138,11 @@ test.each([NaN, Infinity, -1, 11])('a bad number is named with its range: %p', (
 
 describe('numbers to so many places, against the number format of the language', () => {
   const intl = (value: number, places: number): string =>
-    new Intl.NumberFormat('en-GB', { minimumFractionDigits: places, maximumFractionDigits: places })
+    new Intl.NumberFormat('en-GB', {
+      signDisplay: 'negative',
+      minimumFractionDigits: places,
+      maximumFractionDigits: places,
+    })
       .format(value)
       .replace('-', '−')
       // No comma, so that what is printed can be typed back.
@@ -170,4 +174,8 @@ describe('numbers to so many places, against the number format of the language',
       ),
       { numRuns: 3000 },
     ));
+});
+
+test('what rounds to nothing has no sign', () => {
+  expect([fixed(-0.3, 0), fixed(-0, 1), fixed(-0.6, 0)]).toEqual(['0', '0.0', '−1']);
 });

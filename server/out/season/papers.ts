@@ -6,7 +6,7 @@ import { labelSize, labelSizes } from '#core/batch/label-sizes';
 import { dayOf, mondayOf, weekOfName } from '#core/season/days';
 import { nameOf, seasonSay, vesselsOf } from '#core/season/season-facts';
 import { read } from '#words/read';
-import { weekdayOf } from '#words/days';
+import { dateIn } from '#words/days';
 import { type Reader } from '#words/reader';
 import { OutOfRange } from '#core/units/check';
 import { showQuantity, withUnit } from '#core/units/said';
@@ -37,7 +37,7 @@ export function weekSheet(planner: Planner, week: string, reader: Reader): TDocu
         .map(({ task }) => read(task.text, reader)),
     ];
     return [
-      { text: weekdayOf(day, language), bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
+      { text: dateIn(day, 'weekdayLong', language), bold: true, fontSize: 12, margin: [0, 8, 0, 2] },
       ...(lines.length > 0
         ? lines.map((text) => ({ text: `☐ ${text}`.replace('☐', '[  ]'), margin: [6, 1, 0, 1] }))
         : [{ text: texts.nothingPlanned, color: '#555555', margin: [6, 1, 0, 1] }]),

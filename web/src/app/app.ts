@@ -1,5 +1,5 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { DatePipe } from '@angular/common';
+import { WrittenPipe } from './ui/words/written';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Units } from './data/units';
 import { Outbox } from './data/outbox';
@@ -17,7 +17,7 @@ const KEEP_AFTER_MS = 3000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './app.html',
   styleUrl: './app.scss',
-  imports: [DatePipe, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [WrittenPipe, RouterLink, RouterLinkActive, RouterOutlet],
 })
 export class App {
   protected readonly texts = texts;

@@ -1,4 +1,4 @@
-import { DatePipe } from '@angular/common';
+import { WrittenPipe } from '../ui/words/written';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { isCare } from '#core/judge/flag';
 import { inSpoons, ownScoops, scoops } from '#core/batch/scoops';
@@ -27,7 +27,7 @@ import { TitlePipe } from '../ui/words/title';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-card.html',
   styleUrl: './batch-card.scss',
-  imports: [TitlePipe, DatePipe, Amount, SaidPipe, Swatch],
+  imports: [TitlePipe, WrittenPipe, Amount, SaidPipe, Swatch],
 })
 export class BatchCard {
   protected readonly texts = texts;

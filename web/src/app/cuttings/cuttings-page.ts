@@ -1,4 +1,4 @@
-import { formatDate } from '@angular/common';
+import { dateIn } from '#words/days';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -89,7 +89,7 @@ export class CuttingsPage {
   private readonly days = computed(() => cuttingDays(this.cutting(), this.on(), this.choice.now().baseC));
 
   private said(day: string): string {
-    return formatDate(day, 'd MMM', 'en');
+    return dateIn(day, 'short', this.reader.now().language);
   }
 
   protected readonly headline = computed(() => {

@@ -1,7 +1,7 @@
 import { inSentence } from '#words/formats';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { DatePipe } from '@angular/common';
+import { WrittenPipe } from '../ui/words/written';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Observable } from 'rxjs';
 import { MODEL, movedSince } from '#core/judge/figures';
@@ -23,7 +23,7 @@ import { common } from '#words/en/places/common';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-bar.html',
   styleUrl: './recipe-bar.scss',
-  imports: [DatePipe, FetchState, NgbDropdownModule, TextField],
+  imports: [WrittenPipe, FetchState, NgbDropdownModule, TextField],
 })
 export class RecipeBar {
   protected readonly texts = texts;

@@ -1,5 +1,5 @@
 import { OutOfRange } from '#core/units/check';
-import { DatePipe } from '@angular/common';
+import { WrittenPipe } from '../ui/words/written';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -67,7 +67,7 @@ const HOUSE_C = 20;
   imports: [
     DayPipe,
     TitlePipe,
-    DatePipe,
+    WrittenPipe,
     EventSheet,
     FetchState,
     PlantCurves,

@@ -1,4 +1,4 @@
-import { DatePipe } from '@angular/common';
+import { WrittenPipe } from '../ui/words/written';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -40,7 +40,7 @@ const HISTORY = 100;
   styleUrl: './run-page.scss',
   imports: [
     CorrectBatch,
-    DatePipe,
+    WrittenPipe,
     FetchState,
     LabelForm,
     LiveList,

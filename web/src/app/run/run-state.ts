@@ -1,5 +1,6 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
-import { addDays, format, parseISO } from 'date-fns';
+import { addDays, parseISO } from 'date-fns';
+import { dateIn } from '#words/days';
 import { type Step } from '#core/batch/step';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { type BenchTestId } from '#core/batch/tests/bench-tests';
@@ -157,6 +158,6 @@ export class RunState {
   private dueOn(step: Step): string | null {
     const batch = this.made();
     if (!batch || step.waitDays === undefined) return null;
-    return format(addDays(parseISO(batch.madeOn), step.waitDays), 'd MMMM');
+    return dateIn(addDays(parseISO(batch.madeOn), step.waitDays), 'longMonth', this.reader.now().language);
   }
 }

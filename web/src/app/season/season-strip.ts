@@ -1,6 +1,6 @@
 import { ReaderHere } from '../data/reader-here';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { format, parseISO } from 'date-fns';
+import { dateIn } from '#words/days';
 import { dayNumber, dayOf, isoWeekOf, mondayOf, weekNumber } from '#core/season/days';
 import { type FrostDates } from '#core/season/frost';
 import { type MixingDay } from '#core/season/mixing';
@@ -71,7 +71,7 @@ export class SeasonStrip {
     for (let day = first; day < last; day++) {
       const date = dayOf(day);
       if (day === first || date.endsWith('-01'))
-        months.push({ left: at(day), name: format(parseISO(date), 'MMM') });
+        months.push({ left: at(day), name: dateIn(date, 'month', this.reader.now().language) });
     }
     // Too little of the first month to write it.
     const second = months[1];

@@ -1,4 +1,4 @@
-import { DatePipe } from '@angular/common';
+import { WrittenPipe } from '../ui/words/written';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { countsSay, missingIn } from '#words/backup-counts';
 import { languageOf } from '#words/reader';
@@ -25,7 +25,7 @@ const whys: Readonly<Record<Backup['why'], string>> = {
     @if (service.all.value(); as it) {
       <p role="status">
         @if (it.list[0]; as newest) {
-          {{ texts.theNewestIsOf(newest.at | date: 'd MMM y, HH:mm', size(newest.bytes)) }}
+          {{ texts.theNewestIsOf(newest.at | written: 'datedMoment', size(newest.bytes)) }}
         } @else {
           {{ texts.thereIsNoneYet }}
         }
@@ -59,17 +59,17 @@ const whys: Readonly<Record<Backup['why'], string>> = {
         @for (each of it.list; track each.name) {
           <li>
             <span>
-              <b>{{ each.at | date: 'd MMM y, HH:mm' }}</b>
+              <b>{{ each.at | written: 'datedMoment' }}</b>
               <span class="term">{{ whys[each.why] }}, {{ size(each.bytes) }}</span>
             </span>
             <span class="acts">
               <a class="press quiet" [href]="address(each)" [download]="each.name"
                 >{{ texts.fetchTheFile
-                }}<span class="visually-hidden"> {{ texts.ofIt(each.at | date: 'd MMM y, HH:mm') }}</span></a
+                }}<span class="visually-hidden"> {{ texts.ofIt(each.at | written: 'datedMoment') }}</span></a
               >
               <button type="button" class="press quiet" (click)="chosen.set(each)">
                 {{ texts.restoreIt
-                }}<span class="visually-hidden"> {{ texts.ofIt(each.at | date: 'd MMM y, HH:mm') }}</span>
+                }}<span class="visually-hidden"> {{ texts.ofIt(each.at | written: 'datedMoment') }}</span>
               </button>
             </span>
           </li>
@@ -78,7 +78,7 @@ const whys: Readonly<Record<Backup['why'], string>> = {
       @if (chosen(); as one) {
         <div class="sure" role="group" [attr.aria-label]="texts.beforeItIsPutBack">
           <p>
-            <b>{{ texts.theBackupOf(one.at | date: 'd MMM y, HH:mm') }}</b>
+            <b>{{ texts.theBackupOf(one.at | written: 'datedMoment') }}</b>
             {{ texts.holds(holds(one.counts)) }}
           </p>
           <p>
@@ -121,7 +121,7 @@ const whys: Readonly<Record<Backup['why'], string>> = {
       background: var(--surface);
     }
   `,
-  imports: [DatePipe, FetchState, TextField],
+  imports: [WrittenPipe, FetchState, TextField],
 })
 export class BackupsForm {
   protected readonly texts = texts;

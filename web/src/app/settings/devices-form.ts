@@ -1,4 +1,4 @@
-import { DatePipe } from '@angular/common';
+import { WrittenPipe } from '../ui/words/written';
 import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject, signal } from '@angular/core';
 import { type Observable } from 'rxjs';
 import { type Device, DevicesService, type ShareWay } from '../data/devices';
@@ -81,7 +81,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
               {{ texts.onItAndType }}
             </p>
             <p class="text">{{ code.text }}</p>
-            <p class="term">{{ texts.forOneDeviceUntil(code.until | date: 'HH:mm') }}</p>
+            <p class="term">{{ texts.forOneDeviceUntil(code.until | written: 'time') }}</p>
             @if (it.way === 'sealed') {
               <p class="term">
                 {{ texts.atFirstItWarnsOf }}
@@ -106,8 +106,8 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
                 <span class="term">
                   {{
                     texts.pairedSeen(
-                      device.pairedAt | date: 'd MMM y',
-                      device.seenAt | date: 'd MMM y, HH:mm'
+                      device.pairedAt | written: 'dated',
+                      device.seenAt | written: 'datedMoment'
                     )
                   }}</span
                 >
@@ -176,7 +176,7 @@ const ways: readonly { id: ShareWay; name: string; says: string }[] = [
       gap: 8px;
     }
   `,
-  imports: [DatePipe, FetchState, TextField],
+  imports: [WrittenPipe, FetchState, TextField],
 })
 export class DevicesForm {
   protected readonly texts = texts;

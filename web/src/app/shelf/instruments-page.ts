@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
-import { DatePipe } from '@angular/common';
+import { WrittenPipe } from '../ui/words/written';
 import { type Fault, faultWords, type InstrumentInfo, InstrumentsService } from '../data/instruments';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
@@ -17,7 +17,7 @@ const faults = Object.entries(faultWords).map(([id, name]) => ({ id, name }));
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './instruments-page.html',
   styleUrl: './instruments-page.scss',
-  imports: [ChoiceField, DatePipe, FetchState, NumberField, TickField],
+  imports: [ChoiceField, WrittenPipe, FetchState, NumberField, TickField],
 })
 export class InstrumentsPage {
   protected readonly texts = texts;

@@ -1,11 +1,10 @@
-import { dayFrom } from '#words/days';
+import { dateIn, dayFrom } from '#words/days';
 import { ReaderHere } from '../data/reader-here';
 import { readShort } from '#words/read';
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
-import { format, parseISO } from 'date-fns';
 import { coldTonight } from '#core/plants/care';
 import { weatherRisks } from '#core/season/weather-risks';
 import { InstrumentsService } from '../data/instruments';
@@ -79,7 +78,7 @@ export class TodayPage {
   protected readonly week = computed(() =>
     (this.forecast.value() ?? []).map((d) => ({
       ...d,
-      name: format(parseISO(d.day), 'EEE d'),
+      name: dateIn(d.day, 'weekdayDay', this.reader.now().language),
       warmth: this.reader.formats().celsiusRange(d.minC, d.maxC),
       rain: this.reader.formats().rain(d.rainMm),
     })),

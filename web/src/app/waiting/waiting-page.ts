@@ -1,4 +1,4 @@
-import { DatePipe } from '@angular/common';
+import { WrittenPipe } from '../ui/words/written';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LibraryService } from '../data/library';
@@ -25,7 +25,7 @@ import { ReaderHere } from '../data/reader-here';
         <li>
           <span>
             <b>{{ row.what }}</b>: {{ row.says }}
-            <span class="term">{{ texts.entered(row.item.at | date: 'd MMM, HH:mm') }}</span>
+            <span class="term">{{ texts.entered(row.item.at | written: 'moment') }}</span>
             @if (row.why) {
               <span class="why">{{ row.why }}</span>
             }
@@ -79,7 +79,7 @@ import { ReaderHere } from '../data/reader-here';
       gap: 8px;
     }
   `,
-  imports: [DatePipe, RouterLink],
+  imports: [WrittenPipe, RouterLink],
 })
 export class WaitingPage {
   protected readonly texts = texts;
