@@ -29,7 +29,7 @@ import { type BarMoved } from './season-row';
 import { SeasonStrip } from './season-strip';
 import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
-import { planPage as texts } from '#words/en/places/season/plan-page';
+import { planPage as texts, restWhy } from '#words/en/places/season/plan-page';
 import { common } from '#words/en/places/common';
 import { NurseryService } from '../data/nursery';
 
@@ -109,6 +109,7 @@ export class PlanPage {
     return { next, mixing, fullest, over: coming.filter((week) => week.over).length };
   });
 
+  protected readonly restWhy = restWhy;
   protected readonly mixing = computed(() => {
     const days = this.view.needs()?.days ?? [];
     return this.allDays() ? days : days.slice(0, DAYS_LISTED);

@@ -65,3 +65,12 @@ export const planPage = place('season/plan-page', {
   by: (weekName: Filling, area: Filling) => line`${weekName} by ${area}`,
   theBenchFits: 'The bench fits.',
 });
+
+/** Why a mix rests before it is filled, in two words. */
+export const restWhy = place('rest-why', {
+  bark: 'bark settles',
+  organic: 'organic feed starts',
+  lime: 'lime acts',
+  coir: 'coir soaks',
+  none: 'needs no rest',
+});
