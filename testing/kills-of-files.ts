@@ -52,7 +52,7 @@ export async function killFiles(
   const file = join(data, 'welcome.sqlite');
   const lotsNow = (): number => {
     const looked = lookAt(file);
-    if (!looked.good) tally.wrong.push(`the data file: ${looked.why}`);
+    if (!looked.good) tally.wrong.push(`the data file: ${looked.why.say}`);
     return looked.good ? looked.counts.lots : -1;
   };
   let lots = 0;
@@ -72,7 +72,7 @@ export async function killFiles(
       const looked = lookAt(join(backupFolder(data), name));
       tally.looked++;
       if (!looked.good || JSON.stringify(looked.counts) !== JSON.stringify(counts))
-        tally.wrong.push(`${name}: ${looked.good ? 'other counts than its note' : looked.why}`);
+        tally.wrong.push(`${name}: ${looked.good ? 'other counts than its note' : looked.why.say}`);
     }
     if (lotsNow() !== lots) tally.wrong.push(`${lotsNow()} lots where ${lots} were acknowledged`);
   };
@@ -102,7 +102,7 @@ export async function killFiles(
         tally.wrong.push(`${now} lots after a restore of ${newest.counts.lots}`);
       // A file with its journal beside it: opened by who wants it, counted as it is.
       if (!before.good && !existsSync(join(data, aside.at(-1)!, 'welcome.sqlite-wal')))
-        tally.wrong.push(`aside: ${before.why}`);
+        tally.wrong.push(`aside: ${before.why.say}`);
     } else if (now !== lots) tally.wrong.push(`${now} lots where ${lots} were, and nothing was restored`);
     lots = now;
   };
@@ -119,7 +119,8 @@ export async function killFiles(
     await kill(starting);
     await kill((await serve(to, 0, quiet)).process);
     const after = lookAt(join(to, 'welcome.sqlite'));
-    if (!before.good || !after.good) tally.wrong.push(`${from}: ${after.good ? 'no such file' : after.why}`);
+    if (!before.good || !after.good)
+      tally.wrong.push(`${from}: ${after.good ? 'no such file' : after.why.say}`);
     else if (JSON.stringify(before.counts) !== JSON.stringify(after.counts))
       tally.wrong.push(`${from}: other counts after its upgrade`);
     rmSync(to, { recursive: true, force: true });

@@ -501,7 +501,9 @@ test('every crop can be begun, in a mix as cold as a shed and as warm as a heate
   const { body: plan } = await request(app).get('/api/plan').expect(200);
   expect(crops.length).toBeGreaterThan(60);
   for (const soilC of [8, 33]) {
-    await request(app).put('/api/plan/settings').send({ ...plan.settings, soilC });
+    await request(app)
+      .put('/api/plan/settings')
+      .send({ ...plan.settings, soilC });
     for (const { id, start } of crops as { id: string; start: string }[]) {
       const { status, body } = await plant({ crop: id, start: start === 'stick' ? 'strike' : 'sow' });
       expect([id, status]).toEqual([id, 201]);
