@@ -46,9 +46,7 @@ for (const units of ['metric', 'us'] as const)
     expect([...new Set(wrong)]).toEqual([]);
   });
 
-test('nothing is said twice on one page, but in rows that say the same of two things', async ({
-  page,
-}) => {
+test('nothing is said twice on one page, but in rows that say the same of two things', async ({ page }) => {
   test.setTimeout(240_000);
   const twice: string[] = [];
   for (const [name, address] of places) {
@@ -63,7 +61,8 @@ test('nothing is said twice on one page, but in rows that say the same of two th
       const sentences: string[] = [];
       while (walk.nextNode()) {
         const inside = walk.currentNode.parentElement;
-        if (!inside?.checkVisibility() || inside.closest('li, tr, option, app-own-windows, .visually-hidden')) continue;
+        if (!inside?.checkVisibility() || inside.closest('li, tr, option, app-own-windows, .visually-hidden'))
+          continue;
         sentences.push(
           ...(walk.currentNode.textContent ?? '')
             .replaceAll(/\s+/g, ' ')
