@@ -20,11 +20,10 @@ export function dayFrom(day: string, today: string, language: Language, weekday?
   const days = daysTo(day, today);
   if (isNear(day, today))
     return new Intl.RelativeTimeFormat(localeOf(language), { numeric: 'auto' }).format(days, 'day');
-  const say = (parts: Intl.DateTimeFormatOptions): string =>
-    new Intl.DateTimeFormat(localeOf(language), parts).format(parseISO(day));
-  if (days > 0 && days < WEEK) return say({ weekday: 'long' });
-  const year = Math.abs(days) > YEAR_FROM_DAYS ? ({ year: 'numeric' } as const) : {};
-  return say({ ...(weekday && { weekday }), day: 'numeric', month: 'short', ...year });
+  if (days > 0 && days < WEEK) return dateIn(day, 'weekday', language);
+  const isFar = Math.abs(days) > YEAR_FROM_DAYS;
+  if (weekday) return dateIn(day, isFar ? 'weekdayDated' : 'weekdayShort', language);
+  return dateIn(day, isFar ? 'dated' : 'short', language);
 }
 
 const twoDigits = { hour: '2-digit', minute: '2-digit', hour12: false } as const;
@@ -45,6 +44,10 @@ const written = {
   full: { day: 'numeric', month: 'long', year: 'numeric' },
   /** 9 May, the month in full */
   longMonth: { day: 'numeric', month: 'long' },
+  /** Friday */
+  weekday: { weekday: 'long' },
+  /** Fri 9 May */
+  weekdayShort: { weekday: 'short', ...dayAndMonth },
   /** Fri 9 */
   weekdayDay: { weekday: 'short', day: 'numeric' },
   /** Fri 9 May 2031 */

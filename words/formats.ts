@@ -4,8 +4,8 @@ import { inches } from '#words/inches';
 import { nameIn } from '#words/names';
 import { gramsIn, litresIn, millimetresIn, fahrenheitFromCelsius } from '#core/units/factors';
 import { fixed, showDose, showLength, showMass, showVolume, significant, type Shown } from '#core/units/show';
-import { dayFrom, isNear } from '#words/days';
-import { type Language, localeOf, type Reader } from '#words/reader';
+import { dateIn, dayFrom, isNear } from '#words/days';
+import { localeOf, type Reader } from '#words/reader';
 
 /**
  * Everything that a message may hold, as it is said to a reader. A message never turns a number into text by itself:
@@ -73,11 +73,6 @@ export function beside(value: number, places: number, edge?: number): string {
   return fixed(value, most);
 }
 
-const days = new Map<string, Intl.DateTimeFormat>();
-const dayFormat = (language: Language): Intl.DateTimeFormat =>
-  new Intl.DateTimeFormat(localeOf(language), {
-    ...{ timeZone: 'UTC', day: 'numeric', month: 'long', year: 'numeric' },
-  });
 const lists = new Map<string, Intl.ListFormat>();
 const rules = new Map<string, Intl.PluralRules>();
 /** Made once a language: making one takes milliseconds. */
@@ -138,9 +133,7 @@ export function formatsFor(reader: Reader): Formats {
     },
     rain: (mm: number) => (us ? `${fixed(mm / millimetresIn.inch, 2)}\u00a0in` : `${fixed(mm, 0)}\u00a0mm`),
     day: (day: string) =>
-      reader.today === undefined
-        ? made(days, language, () => dayFormat(language)).format(new Date(`${day}T00:00:00Z`))
-        : dayFrom(day, reader.today, language),
+      reader.today === undefined ? dateIn(day, 'full', language) : dayFrom(day, reader.today, language),
     isNear: (day: string) => reader.today !== undefined && isNear(day, reader.today),
     digits: significant,
     counted: (value: number, word: Plural) => `${fixed(value, 0)}\u00a0${plural(value, word)}`,

@@ -29,7 +29,7 @@ export const line = (strings: TemplateStringsArray, ...fillings: Filling[]): str
   strings.reduce((text, part, i) => `${text}${fillings[i - 1] ?? ''}${part}`);
 
 /** The word that goes with a count, in English. @example many(1, 'day', 'days') // 'day' */
-export const many = (count: number, each: string, other: string): string => (count === 1 ? each : other);
+export const many = (count: number, single: string, other: string): string => (count === 1 ? single : other);
 
 /**
  * The texts of a place, in the language that this device has chosen. Pieces of the page keep the object and read it
@@ -45,10 +45,11 @@ const said = new WeakMap<PlaceTexts, Map<string, PlaceTexts>>();
 /** The texts of a place for one reader of many. @param texts as `place` made them */
 export function textsIn<T extends PlaceTexts>(texts: T, language: string): T {
   const all = said.get(texts) ?? new Map<string, PlaceTexts>();
-  said.set(texts, all);
+  const before = all.get(language);
+  if (before) return before as T;
   const found = open.find((each) => each.texts === texts);
-  const made = all.get(language) ?? (found ? inLanguage(found, language) : texts);
-  all.set(language, made);
+  const made = found ? inLanguage(found, language) : texts;
+  said.set(texts, all.set(language, made));
   return made as T;
 }
 

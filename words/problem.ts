@@ -13,10 +13,6 @@ export function labelOf(path: string): string {
   return Object.hasOwn(labels, name) ? labels[name]! : path;
 }
 
-/** A refusal by the name of what was refused, as a table or a script has it: "count must be at most 17, was 18". */
-export const refusedByName = ({ argument, value, allowed }: Refusal, reader: Reader): string =>
-  `${argument} must be ${allowedSays(allowed, reader)}, was ${JSON.stringify(value)}`;
-
 const LONGEST_LIST = 60;
 
 /** Numbers are said in the unit that the end of their name gives. */
