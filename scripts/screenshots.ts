@@ -23,7 +23,7 @@ test('pictures of the main views', async ({ page }) => {
   await shoot(page, 'mix-phone', '/mix', 'phone', 'app-reading-ruler');
   await shoot(page, 'weeks', '/mix/weeks', 'desk', 'app-weeks-chart canvas');
   await shoot(page, 'potting', '/mix/potting', 'desk', 'app-cut-through svg');
-  await shoot(page, 'cuttings', '/mix/cuttings', 'desk', '.told');
+  await shoot(page, 'cuttings', '/mix/cuttings', 'desk', '.remark');
   const wrong =
     '/mix?stage=germination&into=cell-128&parts=peat-fine:4,perlite-coarse:2&lime=none&dose=lime-dolomitic:60';
   await shoot(page, 'mix-flags', wrong, 'desk', 'app-reading-ruler');

@@ -205,9 +205,9 @@ describe('compare results', () => {
       [arm('A', 60, 72), arm('B', 62, 72), arm('C', 40, 72), arm('D', 61, 72)],
       'came up',
     );
-    expect(four.pairs.filter(({ told }) => told).map(({ better, worse }) => [better, worse].join())).toEqual(
-      expect.arrayContaining(['1,2']),
-    );
+    expect(
+      four.pairs.filter(({ differs }) => differs).map(({ better, worse }) => [better, worse].join()),
+    ).toEqual(expect.arrayContaining(['1,2']));
     expect(() => verdictOf([arm('A', 1, 2)], 'came up')).toThrow(/arms must be at least 2/);
   });
 
@@ -219,7 +219,7 @@ describe('compare results', () => {
         for (let cell = 0; cell < 72; cell++) if (uniformAt(11, trial * 4 + a, cell) < 0.8) alive++;
         return { name: `${a}`, alive, of: 72 };
       });
-      if (verdictOf(arms, 'came up').pairs.some((pair) => pair.told)) result++;
+      if (verdictOf(arms, 'came up').pairs.some((pair) => pair.differs)) result++;
     }
     expect(result / 1000).toBeLessThanOrEqual(0.05);
   });

@@ -16,7 +16,7 @@ export interface Pair {
   /** Fisher's exact test, and after Holm for all pairs together. */
   p: number;
   holm: number;
-  told: boolean;
+  differs: boolean;
 }
 
 export interface ArmComparison {
@@ -77,7 +77,7 @@ export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95)
     throw new OutOfRange('arms', arms.length, allow('allowed.number', { low: 2, high: Infinity }));
   const alpha = 1 - confidence;
   const shares = arms.map((arm) => shareOf(arm, confidence));
-  const raw: Omit<Pair, 'holm' | 'told'>[] = [];
+  const raw: Omit<Pair, 'holm' | 'differs'>[] = [];
   for (let i = 0; i < arms.length; i++)
     for (let j = i + 1; j < arms.length; j++) {
       const [a, b] = [arms[i]!, arms[j]!];
@@ -86,14 +86,14 @@ export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95)
     }
   const adjusted = holm(raw.map(({ p }) => p));
   const pairs = raw
-    .map((pair, i): Pair => ({ ...pair, holm: adjusted[i]!, told: adjusted[i]! <= alpha }))
+    .map((pair, i): Pair => ({ ...pair, holm: adjusted[i]!, differs: adjusted[i]! <= alpha }))
     .sort((a, b) => a.holm - b.holm || a.p - b.p);
   const order = shares.map((_, i) => i).sort((a, b) => shares[b]!.share - shares[a]!.share);
   const [best, last] = [order[0]!, order.at(-1)!];
   const share = (i: number): ShareFacts => ({
     ...{ name: arms[i]!.name, pct: 100 * shares[i]!.share, of: arms[i]!.of },
   });
-  const result = pairs.find((pair) => pair.told);
+  const result = pairs.find((pair) => pair.differs);
   const worth = shares[best]!.share - shares[last]!.share >= WORTH - 1e-9;
   const moreEach = result
     ? null

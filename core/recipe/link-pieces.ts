@@ -42,7 +42,7 @@ export class LinkPieces {
   }
 
   /** One of these; `otherwise` where it is left out, or is told as unknown. */
-  known<T extends string>(part: LinkPart, all: readonly T[], otherwise: T): T {
+  among<T extends string>(part: LinkPart, all: readonly T[], otherwise: T): T {
     const given = this.get(part);
     if (given === null) return otherwise;
     const found = all.find((each) => each === given);

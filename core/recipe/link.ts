@@ -72,10 +72,10 @@ export function recipeFromLink(
 ): LinkReading {
   const pieces = new LinkPieces(get);
   const crops =
-    get('for') === null ? undefined : pieces.known<CropGroup | ''>('for', cropGroups, '') || undefined;
+    get('for') === null ? undefined : pieces.among<CropGroup | ''>('for', cropGroups, '') || undefined;
   const fillPct = pieces.optional('fill', limits.fillPct);
-  const seed = pieces.known<'tiny' | ''>('seed', ['tiny'], '');
-  const vessel = pieces.known('into', [...library.vessels.keys()], fallback.vessel);
+  const seed = pieces.among<'tiny' | ''>('seed', ['tiny'], '');
+  const vessel = pieces.among('into', [...library.vessels.keys()], fallback.vessel);
   const parts = pieces.pairs('parts', library.materials, limits.parts).slice(0, limits.materialsInMix[1]);
   /** Third piece of a part: the aperture of its screen. */
   const apertures = pieces.thirds('parts', 'screen', limits.screenedMm);
@@ -84,7 +84,7 @@ export function recipeFromLink(
     limeGiven === 'none' ? undefined : pieces.pairs('lime', library.amendments, limits.limeToPh)[0];
   const layers = pieces.thirds('dose', 'layer', limits.layerPct);
   const recipe: Recipe = {
-    stage: pieces.known('stage', stages, fallback.stage),
+    stage: pieces.among('stage', stages, fallback.stage),
     vessel,
     compactionPct: pieces.optional('firm', limits.compactionPct) ?? usualCompactionPct(vessel, library),
     components: parts.length

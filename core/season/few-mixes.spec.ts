@@ -40,7 +40,7 @@ test('each chosen base stands inside every window that it is chosen for, judged 
   for (const base of chosen)
     jobs.forEach((_, c) => {
       if (!(base.mask & (1 << c))) return;
-      const { judgement } = few.told(base, c);
+      const { judgement } = few.formulated(base, c);
       expect(judgement.readings.filter((r) => r.verdict !== 'ok').map((r) => r.id)).toEqual([]);
     });
   const covered = chosen.reduce((mask, base) => mask | base.mask, 0);

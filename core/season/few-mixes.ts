@@ -155,7 +155,7 @@ export class FewMixes {
   }
 
   /** A base in a case, in full: judged by every rule, with its lime and charge. */
-  told(base: Base, of: number): Formulated {
+  formulated(base: Base, of: number): Formulated {
     return formulated(this.jobs[of]!, this.fast[of]!, base.parts);
   }
 }

@@ -55,15 +55,15 @@ function confirmed(id: ReadingId, input: MixInput): { test: LiftingTest; measure
  */
 export function keptDown(input: MixInput, now: Sampled, spreads: Spreads, seed: number): KeptDown[] {
   const said: KeptDown[] = [];
-  let [known, odds] = [input, now];
+  let [settled, odds] = [input, now];
   while (odds.allInside < GOOD_ODDS && said.length < 2) {
     const worst = [...odds.bands]
       .sort((a, b) => a.inside - b.inside)
-      .find((band) => band.inside < 0.95 && untested(band.id, known));
-    const test = worst && confirmed(worst.id, known);
+      .find((band) => band.inside < 0.95 && untested(band.id, settled));
+    const test = worst && confirmed(worst.id, settled);
     if (!worst || !test) break;
-    known = { ...known, measured: { ...known.measured, ...test.measured } };
-    const after = sampleReadings(known, spreads, seed, DRAWS);
+    settled = { ...settled, measured: { ...settled.measured, ...test.measured } };
+    const after = sampleReadings(settled, spreads, seed, DRAWS);
     if (after.allInside < odds.allInside + 0.03) break;
     said.push({ id: worst.id, inside: worst.inside, test: test.test, lifted: after.allInside });
     odds = after;

@@ -17,7 +17,7 @@ const read = ({ dataJson, format, ...row }: Row): Entry => ({
 
 /** The record of every batch: entries are added and told to whoever listens. */
 export class RecordStore {
-  private readonly told = new EventEmitter().setMaxListeners(0);
+  private readonly arrivals = new EventEmitter().setMaxListeners(0);
   private readonly after;
   private readonly head;
   private readonly between;
@@ -126,19 +126,19 @@ export class RecordStore {
         return made;
       })
       .immediate();
-    this.told.emit(String(batchId), entry);
+    this.arrivals.emit(String(batchId), entry);
     return entry;
   }
 
   /** @returns how to stop listening */
   listen(batchId: number, hear: (entry: Entry) => void): () => void {
-    this.told.on(String(batchId), hear);
-    return () => this.told.off(String(batchId), hear);
+    this.arrivals.on(String(batchId), hear);
+    return () => this.arrivals.off(String(batchId), hear);
   }
 
   /** For tests: nobody may be left behind. */
   listeners(batchId: number): number {
-    return this.told.listenerCount(String(batchId));
+    return this.arrivals.listenerCount(String(batchId));
   }
 
   /** Batches into which a lot went, by their newest word on that item. */

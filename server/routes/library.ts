@@ -20,7 +20,7 @@ export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores)
     return made;
   };
   api.serve('keepMaterial', ({ body }) => {
-    const existing = own.known('items', body.key);
+    const existing = own.byKey('items', body.key);
     if (existing) return new Again(ownMaterialSchema.parse(existing));
     return noted(own.addMaterial(body, now().toISOString()));
   });
@@ -30,7 +30,7 @@ export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores)
     return noted(changed);
   });
   api.serve('keepProduct', ({ body }) => {
-    const existing = own.known('items', body.key);
+    const existing = own.byKey('items', body.key);
     if (existing) return new Again(ownProductSchema.parse(existing));
     return noted(own.addProduct(body));
   });
@@ -41,7 +41,7 @@ export function libraryRoutes(api: Api, { library, own, calendar, now }: Stores)
   });
   learnedRoutes(api, library, noted, calendar, now);
   api.serve('keepVessel', ({ body }) => {
-    const existing = own.known('vessels', body.key);
+    const existing = own.byKey('vessels', body.key);
     if (existing) return new Again(ownVesselSchema.parse(existing));
     return noted(own.addVessel(body));
   });
@@ -84,7 +84,7 @@ function learnedRoutes(
   };
   api.serve('learned', ({ params, req }) => answer(params.material, readerOf(req)));
   api.serve('addTest', ({ params: { material }, body, req }) => {
-    const existing = learned.known(body.key);
+    const existing = learned.materialOf(body.key);
     if (existing !== null) return new Again(answer(existing, readerOf(req)));
     calendar.notLaterThanToday('on', body.on);
     if (body.lot != null && !learned.hasLot(body.lot)) throw notFound('lot', body.lot);

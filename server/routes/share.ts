@@ -62,7 +62,7 @@ export function shareRoutes(api: Api, { db, library, own, crops, mixes, now }: S
       ? mixes.byKey(key) !== null
       : kind === 'crops'
         ? crops.byKey(key) !== null
-        : own.known(kind === 'vessels' ? 'vessels' : 'items', key) !== null;
+        : own.byKey(kind === 'vessels' ? 'vessels' : 'items', key) !== null;
 }
 
 function everyMix(mixes: MixStore): SharedFile['mixes'] {

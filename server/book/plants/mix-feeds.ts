@@ -20,7 +20,7 @@ interface Feeds extends TrayWater {
 /** For how long the mix of a batch feeds what stands in it: reckoned once, until a material or a vessel is changed. */
 export class MixFeeds {
   /** By batch and vessel. */
-  private readonly known = new Known<string, Feeds | undefined>();
+  private readonly kept = new Known<string, Feeds | undefined>();
 
   constructor(private readonly stores: Stores) {}
 
@@ -40,7 +40,7 @@ export class MixFeeds {
   private of(batch: number | null, kind: VesselKind): Feeds | undefined {
     if (batch === null) return undefined;
     const library = this.stores.library.library();
-    return this.known.of(`${batch} ${kind.id}`, [library, kind], () => {
+    return this.kept.of(`${batch} ${kind.id}`, [library, kind], () => {
       const recipe = this.stores.batches.one(batch)?.snapshot.recipe;
       return recipe && this.reckon({ ...recipe, vessel: kind.id }, kind);
     });

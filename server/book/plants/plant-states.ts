@@ -34,7 +34,7 @@ interface State {
 export class PlantStates {
   private readonly states = new Known<number, State>();
   /** Of its care what was last asked for. */
-  private readonly told = new Known<number, readonly PlantCare[]>();
+  private readonly kept = new Known<number, readonly PlantCare[]>();
   private readonly tenders = new Known<number, Tender>();
 
   constructor(
@@ -116,7 +116,7 @@ export class PlantStates {
     return plantings
       .flatMap((planting) => {
         const state = this.stateOf(planting, events.get(planting.id) ?? [], around);
-        return this.told.of(planting.id, [state, from, to], () =>
+        return this.kept.of(planting.id, [state, from, to], () =>
           state.care
             .filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
             .map((each) => ({

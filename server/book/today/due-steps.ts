@@ -19,7 +19,7 @@ type Ticks = ReadonlyMap<string, boolean>;
 export class DueSteps {
   private readonly ticks = new Map<number, Map<string, boolean>>();
   private upTo = 0;
-  private readonly known = new Known<number, DueStep[]>();
+  private readonly kept = new Known<number, DueStep[]>();
 
   constructor(
     private readonly batches: BatchStore,
@@ -33,11 +33,11 @@ export class DueSteps {
     const due: DueStep[] = [];
     let fresh = 0;
     for (const id of ids) {
-      let wants = this.known.get(id, [today]);
+      let wants = this.kept.get(id, [today]);
       if (!wants) {
         if (++fresh % SLICE === 0) await new Promise(setImmediate);
         wants = wantsOf(this.batches.stepsOf(id), this.ticks.get(id) ?? new Map(), today);
-        this.known.keep(id, [today], wants);
+        this.kept.keep(id, [today], wants);
       }
       due.push(...wants);
     }
@@ -51,7 +51,7 @@ export class DueSteps {
       if (data.kind !== 'tick') continue;
       const ticks = this.ticks.get(batchId) ?? new Map<string, boolean>();
       this.ticks.set(batchId, ticks.set(`${data.step}/${data.load}`, data.done));
-      this.known.forget(batchId);
+      this.kept.forget(batchId);
     }
   }
 }

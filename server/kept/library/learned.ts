@@ -50,7 +50,7 @@ export class LearnedStore {
   }
 
   /** The material that a test of this key was of. */
-  known(key: string): string | null {
+  materialOf(key: string): string | null {
     return this.keyed.get(key) ?? null;
   }
 

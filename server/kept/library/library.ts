@@ -14,11 +14,9 @@ import { type Db } from '#server/base/database/db';
 import { Known } from '#server/base/database/known';
 import { LearnedStore } from '#server/kept/library/learned';
 import { root } from '#server/base/root';
+import { rowSources } from '#words/en/places/shelf/row-sources';
 
 const TABLES = join(root, 'core', 'material');
-const STARTER_SOURCE =
-  'starter library: typical figures from memory of Bunt 1988, Raviv & Lieth 2008, Reed 1996 and Argo & Fisher 2002; your own tests replace them';
-const USUAL_SIZES = 'usual inside dimensions: common practice, no source; measure your own';
 /** Shape of the rows that are written now. */
 export const ROW_FORMAT = 2;
 
@@ -33,7 +31,7 @@ interface Row {
 export class LibraryStore {
   private readonly items;
   private readonly vessels;
-  private readonly known = new Known<'all', { rows: LibraryAnswer; library: Library }>();
+  private readonly kept = new Known<'all', { rows: LibraryAnswer; library: Library }>();
   readonly learned: LearnedStore;
 
   constructor(private readonly db: Db) {
@@ -48,7 +46,7 @@ export class LibraryStore {
 
   /** Something was added or changed. */
   changed(): void {
-    this.known.forget('all');
+    this.kept.forget('all');
   }
 
   /** Writes the starter rows as this version has them. */
@@ -71,13 +69,13 @@ export class LibraryStore {
       });
     this.db
       .transaction(() => {
-        const source = STARTER_SOURCE;
+        const source = rowSources.starter;
         fill(materialRowsFromCsv(table('materials.csv')), item, { kind: 'material', per: 'L', source });
         fill(amendmentsFromCsv(table('amendments.csv')), item, { kind: 'product', per: 'kg', source });
-        fill(vesselKinds, vessel, { source: USUAL_SIZES });
+        fill(vesselKinds, vessel, { source: rowSources.usualSizes });
       })
       .immediate();
-    this.known.forget('all');
+    this.kept.forget('all');
   }
 
   /** As it stands, in shelf order, moved by the nursery's own tests. */
@@ -102,7 +100,7 @@ export class LibraryStore {
   }
 
   private read(): { rows: LibraryAnswer; library: Library } {
-    return this.known.of('all', [], () => this.readAll());
+    return this.kept.of('all', [], () => this.readAll());
   }
 
   private readAll(): { rows: LibraryAnswer; library: Library } {
@@ -114,9 +112,9 @@ export class LibraryStore {
     const materials = book.materials.map((row) => {
       if (!tested.has(row.id)) return row;
       const { material, figures, misfit } = this.learned.learn(materialFromRow(bare(row)), named);
-      if (misfit !== null) return { ...row, source: `${row.source}; your own tests do not fit it any more` };
+      if (misfit !== null) return { ...row, source: rowSources.misfit(row.source) };
       const tests = figures.reduce((sum, learned) => sum + learned.tests, 0);
-      const result = `${row.source}; moved by ${tests} of your own tests`;
+      const result = rowSources.learned(row.source, tests);
       return { ...materialToRow(material), source: result, own: row.own };
     });
     const library = libraryOf(

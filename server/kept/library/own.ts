@@ -6,6 +6,7 @@ import { type NewMaterial, type NewProduct, type NewVessel } from '#contract/own
 import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { type Db } from '#server/base/database/db';
 import { ROW_FORMAT } from '#server/kept/library/library';
+import { rowSources } from '#words/en/places/shelf/row-sources';
 
 type Table = 'items' | 'vessels';
 type Sourced<T> = T & { source: string };
@@ -64,7 +65,7 @@ export class OwnStore {
   }
 
   /** What a key has made already. */
-  known(table: Table, key: string): Sourced<{ id: string }> | null {
+  byKey(table: Table, key: string): Sourced<{ id: string }> | null {
     const row = this.db
       .prepare<[string], { row_json: string; source: string }>(
         `SELECT row_json, source FROM ${table} WHERE key = ?`,
@@ -115,8 +116,8 @@ export class OwnStore {
       .transaction(() => {
         checkVessel(kind.vessel);
         const made = { ...kind, id: freeId(this.db, 'vessels', kind.name) };
-        this.insertVessel.run({ id: made.id, key, json: JSON.stringify(made), source: OWN });
-        return { ...made, source: OWN };
+        this.insertVessel.run({ id: made.id, key, json: JSON.stringify(made), source: rowSources.own });
+        return { ...made, source: rowSources.own };
       })
       .immediate();
   }
@@ -124,9 +125,7 @@ export class OwnStore {
   changeVessel(id: string, kind: NewVessel['kind']): Sourced<VesselKind> | null {
     checkVessel(kind.vessel);
     const made = { ...kind, id };
-    const { changes } = this.updateVessel.run({ id, json: JSON.stringify(made), source: OWN });
-    return changes === 1 ? { ...made, source: OWN } : null;
+    const { changes } = this.updateVessel.run({ id, json: JSON.stringify(made), source: rowSources.own });
+    return changes === 1 ? { ...made, source: rowSources.own } : null;
   }
 }
-
-const OWN = 'yours: as you measured it';

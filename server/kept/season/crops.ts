@@ -23,7 +23,7 @@ export class CropStore {
   private readonly keyed;
   private readonly insert;
   private readonly update;
-  private readonly known = new Known<'all', readonly SourcedCrop[]>();
+  private readonly kept = new Known<'all', readonly SourcedCrop[]>();
   private readonly named = new Known<'all', ReadonlyMap<string, Crop>>();
 
   constructor(private readonly db: Db) {
@@ -61,7 +61,7 @@ export class CropStore {
 
   /** Own ones first. */
   all(): readonly SourcedCrop[] {
-    return this.known.of('all', [], () => this.every.all().map(read));
+    return this.kept.of('all', [], () => this.every.all().map(read));
   }
 
   byId(): ReadonlyMap<string, Crop> {
@@ -75,7 +75,7 @@ export class CropStore {
 
   /** Forgets what was read: rows may have gone with a transaction. */
   changed(): void {
-    this.known.forget('all');
+    this.kept.forget('all');
   }
 
   byKey(key: string): SourcedCrop | null {

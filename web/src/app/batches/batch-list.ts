@@ -18,9 +18,9 @@ import { DayPipe } from '../ui/words/day';
   host: { class: 'page' },
   template: `
     <h1>{{ common.batches }}</h1>
-    <app-fetch-state [of]="there.lines" [what]="texts.theBatches" />
+    <app-fetch-state [of]="present.lines" [what]="texts.theBatches" />
     <ul class="plain">
-      @for (line of there.lines.value() ?? []; track line.id) {
+      @for (line of present.lines.value() ?? []; track line.id) {
         <li>
           <a [routerLink]="['/batches', line.id]">
             <span class="day">{{ line.madeOn | day: 'first' }}</span>
@@ -30,7 +30,7 @@ import { DayPipe } from '../ui/words/day';
           </a>
         </li>
       } @empty {
-        @if (there.lines.value()) {
+        @if (present.lines.value()) {
           <li class="empty">
             <p>{{ texts.noBatchesYetOpenA }}</p>
             <a class="press next" routerLink="/mix">{{ texts.toTheMix }}</a>
@@ -75,20 +75,20 @@ export class BatchList {
   protected readonly stageNames = stageNames;
   private readonly batches = inject(BatchesService);
   private readonly notices = inject(Notices);
-  protected readonly there = this.batches.list('no');
+  protected readonly present = this.batches.list('no');
   protected readonly away = this.batches.list('yes');
-  protected readonly hasMore = computed(() => mayHaveMore(this.there.lines.value()));
+  protected readonly hasMore = computed(() => mayHaveMore(this.present.lines.value()));
   protected readonly hasMoreAway = computed(() => mayHaveMore(this.away.lines.value()));
 
   constructor() {
     inject(DestroyRef).onDestroy(() => {
-      this.there.leave();
+      this.present.leave();
       this.away.leave();
     });
   }
 
   protected more(away: 'no' | 'yes'): void {
-    const { lines } = away === 'no' ? this.there : this.away;
+    const { lines } = away === 'no' ? this.present : this.away;
     this.batches.more(away, lines.value()?.length ?? 0).subscribe({
       next: (older) => lines.change((all) => [...all, ...older]),
       error: (error: Error) => this.notices.say(error.message),

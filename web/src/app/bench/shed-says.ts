@@ -17,7 +17,7 @@ import { shedSays as texts } from '#words/en/places/bench/shed-says';
       <p>{{ words }}</p>
     }
     @if (short(); as words) {
-      <p class="told warn">
+      <p class="remark warn">
         {{ words }} <a routerLink="/shelf/lots">{{ texts.deliveriesAndStock }}</a>
       </p>
     }

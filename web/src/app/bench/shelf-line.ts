@@ -24,7 +24,7 @@ import { shelfLine as texts } from '#words/en/places/bench/shelf-line';
       <app-swatch class="swatch" [class.away]="!line.here" [material]="material().id" />
       <span>
         {{ name() }}
-        @if (told()) {
+        @if (withState()) {
           <span class="term">{{ says() }}</span>
         }
       </span>
@@ -102,7 +102,7 @@ export class ShelfLineRow {
   /** No more may be put on the shelf. */
   readonly full = input(false);
   /** Whether it is said what the material does. */
-  readonly told = input(false);
+  readonly withState = input(false);
   /** What the button opens, for those who do not see it. */
   readonly opens = input(texts.price2);
   protected readonly opened = signal(false);

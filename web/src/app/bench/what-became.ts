@@ -102,12 +102,12 @@ export class WhatBecame {
   private readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
   private readonly approach = inject(ApproachChoice).approach;
-  private readonly there = resourceOf(
+  private readonly fetched = resourceOf(
     computed(() => `${this.of()} ${this.id()}`),
     () => this.plants.results(this.of(), this.id()),
   );
   protected readonly results = computed(() =>
-    (this.there.value() ?? []).map((each) => ({
+    (this.fetched.value() ?? []).map((each) => ({
       ...each,
       says: this.reader.read({ say: 'result.batch', with: each }),
     })),

@@ -128,7 +128,7 @@ export class CuttingsPage {
     }));
   });
 
-  protected readonly told = computed((): { says: string; warn: boolean }[] => {
+  protected readonly remarks = computed((): { says: string; warn: boolean }[] => {
     const { airC, humidity, baseC } = this.choice.now();
     const { celsius, celsiusRange } = this.reader.formats();
     const result: { says: string; warn: boolean }[] = [];

@@ -18,7 +18,7 @@ export type OwnEvent = KeptEvent & { planting: number; key: string; sent: boolea
 export class PlantRecordService {
   private readonly outbox = inject(Outbox);
   private readonly taken = signal<readonly { key: string; planting: number; made: KeptPlantEvent }[]>([]);
-  private told: (() => void) | null = null;
+  private onSaved: (() => void) | null = null;
 
   /** Keys of what is being taken back. */
   private readonly undone = computed(
@@ -55,14 +55,14 @@ export class PlantRecordService {
       if (!('planting' in taken)) return;
       const { key, planting, event: made } = taken;
       this.taken.update((all) => [...all, { key, planting, made }]);
-      this.told?.();
+      this.onSaved?.();
     });
     inject(DestroyRef).onDestroy(deaf);
   }
 
-  /** @param told of each entry that the server has taken */
+  /** @param result of each entry that the server has taken */
   follow(result: () => void): void {
-    this.told = result;
+    this.onSaved = result;
   }
 
   /** What is known of a planting: what the server told, and what this device entered since, but for what it takes back. */

@@ -18,21 +18,21 @@ const KEEP_AFTER_MS = 500;
 export class BatchRecord {
   private readonly outbox = inject(Outbox);
   /** By id; told by `arrivals`, so that thousands at once are put in order once. */
-  private readonly there = new Map<number, Entry>();
+  private readonly byId = new Map<number, Entry>();
   private readonly arrivals = signal(0);
-  private readonly known = computed((): readonly Entry[] => {
+  private readonly inOrder = computed((): readonly Entry[] => {
     this.arrivals();
-    return [...this.there.values()].sort((a, b) => a.id - b.id);
+    return [...this.byId.values()].sort((a, b) => a.id - b.id);
   });
   private readonly open = signal(false);
   private readonly batch = signal<ForThing | null>(null);
   private leave: (() => void) | null = null;
   private keeping: ReturnType<typeof setTimeout> | undefined;
 
-  readonly entries = this.known;
+  readonly entries = this.inOrder;
   private readonly mine = computed(() => {
     const batch = this.batch();
-    const present = new Set(this.known().map((entry) => entry.key));
+    const present = new Set(this.inOrder().map((entry) => entry.key));
     return (
       this.outbox
         .items()
@@ -51,7 +51,7 @@ export class BatchRecord {
   /** What holds: the last word on each subject, this device's unsent words included. */
   readonly holds = computed(() => {
     const last = new Map<string, Entry['data']>();
-    for (const entry of this.known()) if (replaces(entry.data)) last.set(entry.subject, entry.data);
+    for (const entry of this.inOrder()) if (replaces(entry.data)) last.set(entry.subject, entry.data);
     for (const { data, state } of this.mine())
       if (replaces(data) && state === 'waiting') last.set(subjectOf(data), data);
     return last;
@@ -70,11 +70,11 @@ export class BatchRecord {
   follow(batch: ForThing): void {
     this.close();
     this.batch.set(batch);
-    this.there.clear();
+    this.byId.clear();
     this.arrivals.update((n) => n + 1);
     // What this device saw last, in case there is no network.
     void keptEntries(batch.key).then((entries) => {
-      if (this.batch() === batch && this.there.size === 0) this.take(...entries);
+      if (this.batch() === batch && this.byId.size === 0) this.take(...entries);
     });
     this.leave = followStream(addressOf('batchStream', { id: batch.id }), 'all', {
       open: (is) => {
@@ -104,18 +104,18 @@ export class BatchRecord {
   }
 
   private seen(): number {
-    return this.known().at(-1)?.id ?? 0;
+    return this.inOrder().at(-1)?.id ?? 0;
   }
 
   private take(...entries: Entry[]): void {
-    const fresh = entries.filter((entry) => !this.there.has(entry.id));
+    const fresh = entries.filter((entry) => !this.byId.has(entry.id));
     this.outbox.arrived(entries.map((entry) => entry.key));
-    for (const entry of fresh) this.there.set(entry.id, entry);
+    for (const entry of fresh) this.byId.set(entry.id, entry);
     if (fresh.length === 0) return;
     this.arrivals.update((n) => n + 1);
     clearTimeout(this.keeping);
     const batch = this.batch();
-    this.keeping = setTimeout(() => void keepEntries(batch?.key ?? '', this.known()), KEEP_AFTER_MS);
+    this.keeping = setTimeout(() => void keepEntries(batch?.key ?? '', this.inOrder()), KEEP_AFTER_MS);
   }
 
   private close(): void {

@@ -27,14 +27,14 @@ export class ScoopChoice {
     return {
       id: computed(() => {
         const id = this.chosen.value()[key()];
-        return id !== undefined && this.there(id) ? id : usual(snapshot(), this.units.system());
+        return id !== undefined && this.exists(id) ? id : usual(snapshot(), this.units.system());
       }),
       choose: (id) => this.chosen.set({ ...this.chosen.value(), [key()]: id }),
     };
   }
 
   /** A measure that was put away is no choice any more. */
-  private there(id: string): boolean {
+  private exists(id: string): boolean {
     const own = /^own-(\d+)-/.exec(id);
     if (!own) return scoops.some((s) => s.id === id);
     const all = this.measures.all.value();

@@ -58,7 +58,7 @@ type What = 'up' | 'made';
                       texts.over(
                         arms()[pair.better]!.name | title,
                         arms()[pair.worse]!.name | title,
-                        pair.told ? texts.moreThanLuck : texts.mayBeLuck
+                        pair.differs ? texts.moreThanLuck : texts.mayBeLuck
                       )
                     }}
                     <span class="term">{{ texts.exactTestPForAll(shown(pair.p), shown(pair.holm)) }}</span>

@@ -95,7 +95,7 @@ export class PlantPage {
   private readonly crops = inject(SeasonService).crops;
   protected readonly record = inject(PlantRecordService);
   private readonly sheet = viewChild(EventSheet);
-  protected readonly there = resourceOf(this.id, (id) => this.plants.one(id));
+  protected readonly fetched = resourceOf(this.id, (id) => this.plants.one(id));
   protected readonly problem = signal('');
   /** Of what is done with the whole: a picture, putting away. */
   protected readonly wayProblem = signal('');
@@ -105,7 +105,7 @@ export class PlantPage {
 
   /** What it stands in, as it was made. */
   protected readonly batch = toSignal(
-    toObservable(computed(() => this.there.value()?.batch ?? null)).pipe(
+    toObservable(computed(() => this.fetched.value()?.batch ?? null)).pipe(
       switchMap((id) =>
         id === null ? of(undefined) : this.batches.one(id).pipe(catchError(() => of(undefined))),
       ),
@@ -113,10 +113,10 @@ export class PlantPage {
   );
 
   protected readonly crop = computed(() =>
-    (this.crops.value() ?? []).find(({ id }) => id === this.there.value()?.crop),
+    (this.crops.value() ?? []).find(({ id }) => id === this.fetched.value()?.crop),
   );
   protected readonly name = computed(() => {
-    const planting = this.there.value();
+    const planting = this.fetched.value();
     return planting ? called(planting, this.crop() ?? { name: planting.crop }) : '';
   });
   /** Entries that the server would not take. */
@@ -125,7 +125,7 @@ export class PlantPage {
   );
   /** How it stands, with what this device entered and has not sent yet. */
   protected readonly tally = computed(() => {
-    const planting = this.there.value();
+    const planting = this.fetched.value();
     if (!planting) return null;
     const { lost, lostSum: _, ...tally } = tallyOf(planting, this.events());
     return {
@@ -136,9 +136,9 @@ export class PlantPage {
       },
     };
   });
-  protected readonly vessel = computed(() => this.library()?.vessels.get(this.there.value()?.vessel ?? ''));
+  protected readonly vessel = computed(() => this.library()?.vessels.get(this.fetched.value()?.vessel ?? ''));
   protected readonly events = computed((): KeptEvent[] =>
-    this.record.of(Number(this.id()), this.there.value()?.events ?? []),
+    this.record.of(Number(this.id()), this.fetched.value()?.events ?? []),
   );
   /** Newest first; what was taken back stays in sight, struck through. */
   protected readonly lines = computed(() => {
@@ -185,7 +185,7 @@ export class PlantPage {
   });
 
   protected readonly found = computed(() => {
-    const [planting, crop, kind] = [this.there.value(), this.crop(), this.vessel()];
+    const [planting, crop, kind] = [this.fetched.value(), this.crop(), this.vessel()];
     if (!planting || !crop || !kind) return {};
     const batch = this.batch();
     const air = this.reading('air') ?? this.reading('airAfterDrydown');
@@ -206,16 +206,16 @@ export class PlantPage {
   });
 
   constructor() {
-    this.record.follow(() => this.there.refresh());
+    this.record.follow(() => this.fetched.refresh());
     // A picture that had waited on this device.
     this.plants
       .arrived()
       .pipe(takeUntilDestroyed())
-      .subscribe(() => this.there.refresh());
+      .subscribe(() => this.fetched.refresh());
   }
 
   protected enter(event: PlantEvent): void {
-    const planting = this.there.value();
+    const planting = this.fetched.value();
     if (!planting) return;
     try {
       checkEvent(planting, this.events(), event);
@@ -241,7 +241,7 @@ export class PlantPage {
   /** The entry that a taking back is about. */
   private aboutOf(event: PlantEvent): About[] {
     if (event.kind !== 'undo') return [];
-    const key = this.there.value()?.events.find(({ id }) => id === event.of)?.key;
+    const key = this.fetched.value()?.events.find(({ id }) => id === event.of)?.key;
     return key === undefined ? [] : [{ kind: 'event', id: event.of, key }];
   }
 
@@ -249,20 +249,20 @@ export class PlantPage {
   protected picture(file: HTMLInputElement): void {
     const taken = file.files?.[0];
     file.value = '';
-    const planting = this.there.value();
+    const planting = this.fetched.value();
     if (!taken || !planting) return;
     this.wayProblem.set('');
     smallPicture(taken)
       .then((jpeg) => firstValueFrom(this.plants.addPicture(planting, this.nursery.today(), jpeg)))
       .then((kept) => {
-        if (kept) this.there.refresh();
+        if (kept) this.fetched.refresh();
         this.notices.say(kept ? texts.thePictureIsKept : keptHere(texts.thePicture));
       })
       .catch((error: unknown) => this.wayProblem.set(texts.thePictureIsNotKept((error as Error).message)));
   }
 
   protected takeBack(of: number, on: string): void {
-    const [own, planting] = [this.record.own().find(({ id }) => id === of), this.there.value()];
+    const [own, planting] = [this.record.own().find(({ id }) => id === of), this.fetched.value()];
     if (own && planting) this.record.takeBack(this.thing(planting), own.key, on);
     else this.enter({ kind: 'undo', on, of });
   }
@@ -280,7 +280,7 @@ export class PlantPage {
 
   protected bringBack(): void {
     this.plants.bringBack(Number(this.id())).subscribe({
-      next: () => this.there.refresh(),
+      next: () => this.fetched.refresh(),
       error: (error: Error) => {
         this.wayProblem.set(texts.stillArchived(error.message));
         this.notices.say(texts.stillArchived(error.message));
@@ -293,7 +293,7 @@ export class PlantPage {
     const batch = this.batch();
     if (!batch) return;
     const kept = (this.mixes.all.value() ?? []).find(({ id }) => id === batch.mixVersionId);
-    const it = this.there.value();
+    const it = this.fetched.value();
     const why = it ? `${this.name()}: ${tallySays(it)}` : '';
     this.store.changeFor(kept?.recipe ?? batch.snapshot.recipe, kept ?? null, why);
     void this.router.navigate(['/mix']);

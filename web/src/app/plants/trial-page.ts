@@ -33,8 +33,8 @@ type Tray = Trial['trays'][number];
   providers: [PlantRecordService],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-fetch-state [of]="there" [what]="texts.theTrial" />
-    @if (there.value(); as trial) {
+    <app-fetch-state [of]="fetched" [what]="texts.theTrial" />
+    @if (fetched.value(); as trial) {
       <h2>{{ trial.name }}</h2>
       <p class="term">
         {{ texts.sownCellsInEachOf(trial.on | day, trial.cells, trial.trays.length, trial.seed) }}
@@ -141,19 +141,21 @@ export class TrialPage {
   private readonly nursery = inject(NurseryService);
   private readonly units = inject(Units);
   protected readonly record = inject(PlantRecordService);
-  protected readonly there = resourceOf(this.id, (id) => this.plants.trial(id));
+  protected readonly fetched = resourceOf(this.id, (id) => this.plants.trial(id));
   /** Counts of this device that were taken before the trial was told last: they are in it. */
-  private readonly told = linkedSignal({
-    source: this.there.value,
+  private readonly counted = linkedSignal({
+    source: this.fetched.value,
     computation: () => new Set(untracked(this.record.own).flatMap(({ key, sent }) => (sent ? [key] : []))),
   });
   /** Trays with what this device counted since. */
   private readonly trays = computed((): readonly Tray[] =>
-    (this.there.value()?.trays ?? []).map((tray) => {
+    (this.fetched.value()?.trays ?? []).map((tray) => {
       const counted = this.record
         .own()
         .findLast((ownEvent) => ownEvent.planting === tray.planting && ownEvent.kind === 'up');
-      return counted?.kind === 'up' && !this.told().has(counted.key) ? { ...tray, up: counted.count } : tray;
+      return counted?.kind === 'up' && !this.counted().has(counted.key)
+        ? { ...tray, up: counted.count }
+        : tray;
     }),
   );
   protected readonly wrong = signal<{ tray: number; says: string } | null>(null);
@@ -165,7 +167,7 @@ export class TrialPage {
   });
   /** Trays that are counted, together by arm. */
   protected readonly arms = computed(() => {
-    const trial = this.there.value();
+    const trial = this.fetched.value();
     return (trial?.arms ?? []).map(({ name }, arm) => {
       const trays = this.trays().filter((each) => each.arm === arm && each.up !== null);
       const sum = (of: (tray: Tray) => number): number => trays.reduce((all, tray) => all + of(tray), 0);
@@ -188,8 +190,8 @@ export class TrialPage {
     const warning = verdict
       ? trayWarning(
           counted,
-          verdict.pairs.find(({ told }) => told),
-          this.there.value()!.seed,
+          verdict.pairs.find(({ differs }) => differs),
+          this.fetched.value()!.seed,
         )
       : null;
     return [
@@ -206,7 +208,7 @@ export class TrialPage {
   );
 
   constructor() {
-    this.record.follow(() => this.there.refresh());
+    this.record.follow(() => this.fetched.refresh());
   }
 
   protected count(tray: Tray, typed: string): void {

@@ -71,7 +71,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
             </div>
           </div>
         }
-        <p class="told">
+        <p class="remark">
           <b>{{ texts.doIt }}</b> {{ remedyText(it.remedy) }}
           <span class="term">{{ texts.nextTime(cause(it.remedy.cause, 'next')) }}</span>
         </p>
@@ -114,7 +114,7 @@ const stateWords: Readonly<Record<EvidenceId, Readonly<Record<string, string>>>>
       </details>
     }
     @for (item of open(); track item.id) {
-      <p class="told">
+      <p class="remark">
         {{ texts.doneAgainstOnDidIt(cause(item.cause, 'name'), item.on) }}
         <button type="button" class="press" (click)="helped(item.cause, true)">{{ texts.itHelped }}</button>
         <button type="button" class="press" (click)="helped(item.cause, false)">{{ texts.itDidNot }}</button>
@@ -187,7 +187,7 @@ export class WhatsWrong {
   );
   protected readonly sign = computed(() => this.pressed() ?? this.seen());
   private readonly answered = signal<Found>({});
-  private readonly known = computed((): Found => ({ ...this.found(), ...this.answered() }));
+  private readonly given = computed((): Found => ({ ...this.found(), ...this.answered() }));
   private readonly taught = computed(
     () => new Map<CauseId, number>((this.lessons.value() ?? []).map((each) => [each.cause, each.helped])),
   );
@@ -195,15 +195,15 @@ export class WhatsWrong {
   protected readonly answer = computed(() => {
     const sign = this.sign();
     if (!sign) return null;
-    const ranked = rankCauses(sign, this.known(), this.taught(), this.own());
+    const ranked = rankCauses(sign, this.given(), this.taught(), this.own());
     return {
       ranked: ranked.slice(0, SHOWN),
-      test: tellingTest(sign, this.known(), this.taught(), this.own()),
+      test: tellingTest(sign, this.given(), this.taught(), this.own()),
       remedy: remedyFor(ranked, { cells: this.cells(), volumeL: this.volumeL() }),
     };
   });
   protected readonly knownSays = computed(() =>
-    (Object.entries(this.known()) as [EvidenceId, string][])
+    (Object.entries(this.given()) as [EvidenceId, string][])
       .map(([id, state]) => stateWords[id][state])
       .join(', '),
   );
@@ -279,7 +279,7 @@ export class WhatsWrong {
   }
 
   protected because(ids: readonly EvidenceId[]): string {
-    const said = ids.map((id) => stateWords[id][this.known()[id]!]);
+    const said = ids.map((id) => stateWords[id][this.given()[id]!]);
     return said.length > 0 ? texts.forItSpeaks(said.join(', ')) : '';
   }
 

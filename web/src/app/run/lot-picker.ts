@@ -37,10 +37,10 @@ import { DayPipe } from '../ui/words/day';
               <a [routerLink]="['/shelf/lots', lot.id]">{{ leftWords(lot) }}</a>
             </p>
             @if (lot.readyOn && lot.readyOn > nursery.today()) {
-              <p class="told warn">{{ texts.doNotUseBefore(lot.readyOn | day) }}</p>
+              <p class="remark warn">{{ texts.doNotUseBefore(lot.readyOn | day) }}</p>
             }
             @if ((lot.left ?? 0) < 0) {
-              <p class="told warn">
+              <p class="remark warn">
                 {{ texts.moreWasTakenOfIt }}
               </p>
             }

@@ -57,14 +57,14 @@ export class PlanPage {
   protected readonly router = inject(Router);
   private readonly store = inject(RecipeStore);
   private readonly madeFor = inject(MadeForChoice);
-  protected readonly allTold = signal(false);
+  protected readonly allShown = signal(false);
   protected readonly allDays = signal(false);
   protected readonly search = inject(SeasonSearch);
   protected readonly fit = this.search.fit;
 
-  protected readonly told = computed(() => {
+  protected readonly shown = computed(() => {
     const all = this.view.says();
-    return this.allTold() ? all : all.slice(0, TOLD);
+    return this.allShown() ? all : all.slice(0, TOLD);
   });
   /** The worst week of the heated bench, and of that under lights. */
   protected readonly scarce = computed(() => {
@@ -92,7 +92,7 @@ export class PlanPage {
       ...says(texts.whatIsSownInThe, texts.underLights, worst(darkWeeks(season, season.settings))),
     ];
   });
-  protected readonly untold = computed(() => this.view.says().length - this.told().length);
+  protected readonly hidden = computed(() => this.view.says().length - this.shown().length);
 
   /** The answer at a glance: the next thing to do, the next mixing day, the fullest week. */
   protected readonly facts = computed(() => {

@@ -83,7 +83,7 @@ export class SeasonStrip {
     return Array.from({ length: (last - first) / 7 }, (_, i) => ({
       left: at(first + 7 * i),
       week: isoWeekOf(weekNumber(first + 7 * i)).slice(6),
-      told: i % 2 === 0 && at(first + 7 * i) < 96,
+      labelled: i % 2 === 0 && at(first + 7 * i) < 96,
     }));
   });
   protected readonly now = computed(() => this.at()(dayNumber(this.today())));

@@ -30,7 +30,7 @@ import { judgedAlone as texts } from '#words/en/places/shelf/judged-alone';
         }
       </ul>
       @for (flag of it.flags; track flag.code) {
-        <p class="told" [class.warn]="flag.severity === 'warn'" [class.stop]="flag.severity === 'stop'">
+        <p class="remark" [class.warn]="flag.severity === 'warn'" [class.stop]="flag.severity === 'stop'">
           {{ flag.text | said }}
         </p>
       }
@@ -55,7 +55,7 @@ import { judgedAlone as texts } from '#words/en/places/shelf/judged-alone';
     .off b {
       color: var(--stop);
     }
-    .told {
+    .remark {
       margin: 6px 0;
     }
   `,

@@ -53,7 +53,7 @@ const year: Asked<Figure>[] = [
       />
     </div>
     @if (shed.bill().unpriced.length > 0) {
-      <p class="told warn">
+      <p class="remark warn">
         {{ texts.noPriceYetForIt(unpriced()) }}
       </p>
     }

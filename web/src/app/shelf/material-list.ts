@@ -27,7 +27,7 @@ import { common } from '#words/en/places/common';
     <ul class="plain" [attr.aria-label]="common.materials">
       @for (material of materials(); track material.id) {
         <li>
-          <app-shelf-line [material]="material" [full]="full()" [told]="true" />
+          <app-shelf-line [material]="material" [full]="full()" [withState]="true" />
           <a [routerLink]="[material.id]"
             >{{ texts.tests
             }}<span class="visually-hidden"> {{ texts.ofIt(shortName(material.name)) }}</span></a

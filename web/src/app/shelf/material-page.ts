@@ -78,7 +78,7 @@ import { TitlePipe } from '../ui/words/title';
           {{ texts.eachIsOneStandardDeviation }}
         </p>
       } @else if (it.misfit) {
-        <p class="told warn">
+        <p class="remark warn">
           {{ texts.theTestsBelowDoNot(it.misfit) }}
         </p>
       } @else {
@@ -133,7 +133,7 @@ import { TitlePipe } from '../ui/words/title';
           <ul class="rows">
             @for (test of tests; track test.id) {
               <li [class.aside]="test.aside">
-                <span>{{ test.on | day: 'first' }}: {{ told(test.values) }}</span>
+                <span>{{ test.on | day: 'first' }}: {{ resultsOf(test.values) }}</span>
                 <button type="button" class="press quiet" (click)="lay(test.id, !test.aside)">
                   {{ test.aside ? texts.useItAgain : texts.setItAside }}
                 </button>
@@ -332,7 +332,7 @@ export class MaterialPage {
   }
 
   /** A test in a line. */
-  protected told(values: LotTestGiven): string {
+  protected resultsOf(values: LotTestGiven): string {
     const form = testForms.find((testForm) => testForm.id === values.test)!;
     const read = values as unknown as Record<string, number | undefined>;
     const numbers = form.asked.map(({ name, label, unit = '' }) => {

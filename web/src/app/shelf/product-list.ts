@@ -212,7 +212,7 @@ export class ProductList {
   protected readonly oxides = signal<string | null>('oxides');
   protected readonly by = signal<string | null>('volume');
   protected readonly figures = signal<Partial<Record<LabelFigure, number | undefined>>>({});
-  private readonly told = signal<ReadonlyMap<string, number>>(new Map());
+  private readonly entered = signal<ReadonlyMap<string, number>>(new Map());
   protected readonly problem = signal('');
 
   /** Own ones first. */
@@ -223,11 +223,11 @@ export class ProductList {
   );
   protected readonly choices = computed(() =>
     this.products()
-      .filter(({ id }) => !this.told().has(id))
+      .filter(({ id }) => !this.entered().has(id))
       .map(({ id, name }) => ({ id, name: shortName(name) })),
   );
   protected readonly parts = computed((): BlendPart[] =>
-    [...this.told()].flatMap(([id, parts]) => {
+    [...this.entered()].flatMap(([id, parts]) => {
       const product = this.library.library()?.amendments.get(id);
       return product ? [{ product, parts }] : [];
     }),
@@ -298,11 +298,11 @@ export class ProductList {
   }
 
   protected take(id: string | null): void {
-    if (id) this.told.update((all) => new Map(all).set(id, 1));
+    if (id) this.entered.update((all) => new Map(all).set(id, 1));
   }
 
   protected tell(id: string, parts: number | undefined): void {
-    this.told.update((all) => {
+    this.entered.update((all) => {
       const next = new Map(all);
       if (parts === undefined) next.delete(id);
       else next.set(id, parts);
@@ -326,7 +326,7 @@ export class ProductList {
     this.name.set('');
     this.traces.set(false);
     this.figures.set({});
-    this.told.set(new Map());
+    this.entered.set(new Map());
     this.problem.set('');
   }
 

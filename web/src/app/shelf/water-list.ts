@@ -36,7 +36,7 @@ const ionNames: Record<Ion, string> = {
     <p class="lead">{{ texts.whatTheMainsTheWell }}</p>
     <app-fetch-state [of]="waters.all" [what]="texts.yourWaters" />
     <ul class="rows ended">
-      @for (each of told(); track each.water.id) {
+      @for (each of remarks(); track each.water.id) {
         <li>
           <b>{{ each.water.name }}</b>
           <span>{{ each.says }}</span>
@@ -44,7 +44,7 @@ const ionNames: Record<Ion, string> = {
             {{ common.archive }}<span class="visually-hidden"> {{ each.water.name }}</span>
           </button>
           @for (remark of each.remarks; track remark) {
-            <p class="told">{{ remark }}</p>
+            <p class="remark">{{ remark }}</p>
           }
         </li>
       } @empty {
@@ -142,7 +142,7 @@ export class WaterList {
   protected readonly problem = signal('');
 
   private readonly mg = computed(() => shownIn('mg/L', this.units.system()).unit);
-  protected readonly told = computed(() =>
+  protected readonly remarks = computed(() =>
     (this.waters.all.value() ?? []).map((water) => {
       const mg = this.mg();
       const more = ions

@@ -69,10 +69,10 @@ function leavesSays(mgPerL: number, unit: string): string {
         <p role="status">{{ it.says }}</p>
         <p class="term">{{ it.brings }} {{ it.leaves }}</p>
         @if (it.caution) {
-          <p class="told warn">{{ it.caution }}</p>
+          <p class="remark warn">{{ it.caution }}</p>
         }
         @if (it.strong) {
-          <p class="told warn">{{ it.strong }}</p>
+          <p class="remark warn">{{ it.strong }}</p>
         }
       }
     }

@@ -17,7 +17,7 @@ import { FeedMaker } from './feed-maker';
 import { WeeksChart, type WeeksLine } from './weeks-chart';
 import { WeeksHand } from './weeks-hand';
 import { linesOf } from './weeks-lines';
-import { WeeksTold } from './weeks-told';
+import { WeeksAnswer } from './weeks-answer';
 import { WeeksSearch } from './weeks-search';
 import { PouredWater } from './poured-water';
 import { WeeksSubject } from './weeks-subject';
@@ -31,7 +31,7 @@ const PAUSE_MS = 250;
 @Component({
   selector: 'app-weeks-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  providers: [WeeksSearch, WeeksSubject, PouredWater, WeeksHand, WeeksTold],
+  providers: [WeeksSearch, WeeksSubject, PouredWater, WeeksHand, WeeksAnswer],
   host: { class: 'page' },
   templateUrl: './weeks-page.html',
   styleUrl: './weeks-page.scss',
@@ -61,7 +61,7 @@ export class WeeksPage {
   private readonly spreads = inject(SpreadChoice).spreads;
   protected readonly stageNames = stageNames;
   protected readonly hand = inject(WeeksHand);
-  protected readonly told = inject(WeeksTold);
+  protected readonly answer = inject(WeeksAnswer);
   protected readonly why = computed(() => this.subject.why() || this.search.problem());
 
   protected readonly named = computed(() => {

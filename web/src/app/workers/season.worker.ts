@@ -56,7 +56,7 @@ function tellBase(search: FewMixes, jobs: readonly FinderJob[], base: Base, spre
     ),
     cases: jobs.flatMap((_, of) => {
       if (!(base.mask & (1 << of))) return [];
-      const { judgement, doses } = search.told(base, of);
+      const { judgement, doses } = search.formulated(base, of);
       const odds = new Odds([judgement.input], spreads, SEED);
       odds.draw(DRAWS);
       return [

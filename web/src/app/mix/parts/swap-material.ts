@@ -51,7 +51,7 @@ const SHOWN = 7;
               <span>
                 <b>{{ swap.name }}</b>{{ swap.here ? texts.onYourShelf : '' }}
                 <span class="term">{{ swap.parts }}</span>
-                <span class="term">{{ swap.told }}</span>
+                <span class="term">{{ swap.remark }}</span>
               </span>
             </button>
           } @empty {
@@ -122,7 +122,7 @@ export class SwapMaterial {
         here: this.shelf.line(swap.to.id).here,
         name: shortName(swap.to.name),
         parts: swap.components.map((c) => `${c.parts} ${this.reader.formats().name(c.material)}`).join(' · '),
-        told: this.told(swap),
+        remark: this.remarkOn(swap),
       }))
       .sort((a, b) => a.swap.unmatched.length - b.swap.unmatched.length || Number(b.here) - Number(a.here))
       .slice(0, SHOWN),
@@ -168,7 +168,7 @@ export class SwapMaterial {
     );
   }
 
-  private told({ unmatched }: Swap): string {
+  private remarkOn({ unmatched }: Swap): string {
     if (unmatched.length === 0) return texts.behavesAlike;
     const { noun } = this.store.kind();
     const all = unmatched.map(({ id, was, is }) => {

@@ -22,7 +22,7 @@ const capital = (words: string): string => words[0]!.toUpperCase() + words.slice
 
 /** What the weeks bring, as it is said; and the rule that keeps it right. */
 @Injectable()
-export class WeeksTold {
+export class WeeksAnswer {
   private readonly reader = inject(ReaderHere);
   private readonly keeping = inject(KeepingService);
   private readonly search = inject(WeeksSearch);
