@@ -58,7 +58,7 @@ test('bales come, a batch takes of them, the tub counts down, and what is left b
 test.use({ brought: /status of 400/ });
 test('a test of the heap moves it, is shown against the book, and can be laid aside', async ({ page }) => {
   await page.goto('/shelf/materials/leaf-mould');
-  await expect(page.getByText('From the book so far')).toBeVisible();
+  await expect(page.getByText('Typical figures so far')).toBeVisible();
   await page.getByRole('button', { name: 'pH' }).click();
   await field(page, 'pH').fill('5');
   await page.getByRole('button', { name: 'Enter it' }).click();
@@ -67,7 +67,7 @@ test('a test of the heap moves it, is shown against the book, and can be laid as
   await expect(row).toContainText('5.06');
   await page.getByRole('button', { name: 'Set it aside' }).click();
   await expect(page.getByRole('button', { name: 'Use it again' })).toBeVisible();
-  await expect(page.getByText('From the book so far')).toBeVisible();
+  await expect(page.getByText('Typical figures so far')).toBeVisible();
   // What cannot be stays typed and is named.
   await page.getByRole('button', { name: 'Moisture' }).click();
   await field(page, 'Wet, g').fill('100');

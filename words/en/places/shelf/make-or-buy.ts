@@ -41,5 +41,5 @@ export const makeOrBuy = place('shelf/make-or-buy', {
     line`If the bag means ${liquid} quarts it takes ${bags} bags.`,
   yd: (toFixed: Filling) => line`${toFixed} yd³`,
   ofMixAYearOf: (amount: Filling, perLitre: Filling) =>
-    line`${amount} of mix a year, ${perLitre} of what has a price.`,
+    line`${amount} of mix a year. What has a price in it costs ${perLitre}.`,
 });

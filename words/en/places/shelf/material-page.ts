@@ -12,8 +12,7 @@ export const materialPage = place('shelf/material-page', {
     'Each ± is one standard deviation. The surer a test, the more it counts against the book. Every recipe with it is judged by your figure.',
   theTestsBelowDoNot: (misfit: Filling) =>
     line`The tests below no longer fit it: ${misfit}. They change nothing: remove what is wrong.`,
-  fromTheBookSoFar:
-    'From the book so far. One test at the bench makes it yours: it moves the figure and narrows the band.',
+  fromTheBookSoFar: 'Typical figures so far. One test of yours moves them and narrows their bands.',
   testIt: 'Test it',
   whichTest: 'Which test',
   shakenAs: 'Shaken as',

@@ -16,7 +16,7 @@ export const materialTests = place('shelf/material-tests', {
   salts: 'Salts',
   limeInAJar: 'Lime in a jar',
   mixLimeIntoAMoist:
-    'Mix lime into a moist litre, keep it warm and moist in a lidded jar for two weeks. Goggles on: lime stings.',
+    'Mix lime into moist mix, keep it warm and moist in a lidded jar for two weeks. Goggles on: lime stings.',
   limeGiven: 'Lime given',
   phBefore: 'pH before',
   phAfter: 'pH after',
