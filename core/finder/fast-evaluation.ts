@@ -164,11 +164,12 @@ export class FastEvaluation {
 
     pressing.pores = pores;
     pressing.loosePores = 1 - mixed * solid;
-    pressing.residual = mixed * mean.residual;
+    const held = pressing.loosePores / (1 - solid);
+    pressing.residual = held * mean.residual;
     pressing.firmed = firmed;
-    const water = table.drainedWater(members, parts, total, mixed, pressing);
+    const water = table.drainedWater(members, parts, total, held, pressing);
     const air = Math.max(0, pores - water);
-    const easy = pressed(pressing, mixed * mean.w10) - pressed(pressing, mixed * mean.w50);
+    const easy = pressed(pressing, held * mean.w10) - pressed(pressing, held * mean.w50);
 
     const { ph: phAim, phSlides } = spec.aims;
     const phLow = phSlides ? phLowAt(phAim.low, mean.earthy) : phAim.low;

@@ -85,26 +85,26 @@ export class FastTable {
   }
 
   /**
-   * Mean of `pressed(g)` over the vessel, g = D_s Σ f θ: full below the height where g first falls under the unfirmed
+   * Mean of `pressed(g)` over the vessel, g = (TP₀/Φ) Σ f θ: full below the height where g first falls under the unfirmed
    * pores, and a straight line in g above it.
    */
   drainedWater(
     members: ArrayLike<number>,
     parts: ArrayLike<number>,
     total: number,
-    mixed: number,
+    held: number,
     pressing: Pressing,
   ): number {
     const m = members.length;
-    const scale = mixed / total;
+    const scale = held / total;
     const { loosePores, pores, residual } = pressing;
     let low = 0;
     let high = this.heights;
     while (low < high) {
       const middle = (low + high) >> 1;
-      let held = 0;
-      for (let i = 0; i < m; i++) held += parts[i]! * this.theta[members[i]!]![middle]!;
-      if (held * scale < loosePores) high = middle;
+      let water = 0;
+      for (let i = 0; i < m; i++) water += parts[i]! * this.theta[members[i]!]![middle]!;
+      if (water * scale < loosePores) high = middle;
       else low = middle + 1;
     }
     let above = 0;

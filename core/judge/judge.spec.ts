@@ -122,7 +122,7 @@ const silent: [code: string, parts: Record<string, number>, sketch: RecipeSketch
   ['ph-high', { 'vermiculite-fine': 1, 'peat-fine': 3 }, { limeToPh: 5.8 }],
   ['air-low', { 'peat-fine': 1 }, { vessel: 'pot-15', limeToPh: 5.8 }],
   ['drowns-here', { 'peat-fine': 1 }, { vessel: 'pot-15', limeToPh: 5.8 }],
-  ['air-high', { 'perlite-coarse': 1, 'peat-coarse': 3 }, { vessel: 'flat', limeToPh: 5.8 }],
+  ['air-high', { 'perlite-coarse': 1, 'peat-medium': 3 }, { vessel: 'flat', limeToPh: 5.8 }],
   ['block-air-high', { 'peat-black': 1 }, { vessel: 'block-50' }],
   ['over-ceiling', good, { stage: 'potting', doses: { 'coated-14-14-14': 6, 'trace-elements': 0.4 } }],
   ['ammonium-high', good, { stage: 'potting', doses: { 'calcium-nitrate': 0.65 } }],

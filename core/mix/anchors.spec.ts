@@ -16,9 +16,11 @@ const pot10: Vessel = { shape: 'round', topMm: 102, baseMm: 76, depthMm: 96, hea
 const cell48: Vessel = { shape: 'rect', topMm: [55, 55], baseMm: [40, 40], depthMm: 57, headspaceMm: 3 };
 const plug273: Vessel = { shape: 'rect', topMm: [21, 21], baseMm: [14, 14], depthMm: 25, headspaceMm: 0 };
 const ring: Vessel = { shape: 'round', topMm: 76, baseMm: 76, depthMm: 76, headspaceMm: 0 };
+const column10: Vessel = { shape: 'round', topMm: 80, baseMm: 80, depthMm: 100, headspaceMm: 0 };
 const plug27: Vessel = { shape: 'rect', topMm: [21, 21], baseMm: [14, 14], depthMm: 27, headspaceMm: 0 };
 
 const FONTENO = 'Fonteno, Acta Hort. 238:67 (1989) (from memory)';
+const BUNT = 'Bunt, Media and Mixes for Container-Grown Plants (1988) (from memory)';
 const BILDERBACK = 'Bilderback, Warren, Owen & Albano, HortTechnology 15:747 (2005) (from memory)';
 const peatVermiculite = { 'peat-medium': 1, 'vermiculite-medium': 1 };
 
@@ -50,6 +52,38 @@ test.each<[string, Record<string, number>, Vessel, What, [number, number], strin
   ['aged pine bark in a 15 cm pot', { 'bark-pine': 1 }, pot15, 'water', around(50, 60), BILDERBACK],
   ['bark–sand 8:1', { 'bark-pine': 8, 'sand-sharp': 1 }, pot15, 'air', around(22, 28), BILDERBACK],
   ['bark–sand 8:1', { 'bark-pine': 8, 'sand-sharp': 1 }, pot15, 'water', around(48, 55), BILDERBACK],
+  [
+    'GCRI potting mix, medium peat–fine sand 3:1, in a 10 cm column',
+    { 'peat-medium': 3, 'sand-fine': 1 },
+    column10,
+    'air',
+    [7, 15],
+    BUNT,
+  ],
+  [
+    'GCRI seed mix, medium peat–fine sand 1:1, in a 10 cm column',
+    { 'peat-medium': 1, 'sand-fine': 1 },
+    column10,
+    'air',
+    [3, 9],
+    BUNT,
+  ],
+  [
+    'John Innes potting mix, loam–peat–sand 7:3:2, in a 10 cm column',
+    { loam: 7, 'peat-medium': 3, 'sand-sharp': 2 },
+    column10,
+    'air',
+    [4, 12],
+    BUNT,
+  ],
+  [
+    'John Innes seed mix, loam–peat–sand 2:1:1, in a 10 cm column',
+    { loam: 2, 'peat-medium': 1, 'sand-sharp': 1 },
+    column10,
+    'air',
+    [4, 12],
+    BUNT,
+  ],
   ['bark–sand 8:1, kg/L', { 'bark-pine': 8, 'sand-sharp': 1 }, pot15, 'density', [0.3, 0.4], BILDERBACK],
   [
     'bark–peat–sand 3:1:1',
@@ -100,7 +134,7 @@ describe('blocks pressed by a quarter', () => {
   const source = 'model § 14, after Assouline, Vadose Zone J. 5:554 (2006) (from memory)';
   test.each<[string, Record<string, number>, number, number]>([
     ['black peat', { 'peat-black': 1 }, 16, 8],
-    ['black and white peat 7:3', { 'peat-black': 7, 'peat-medium': 3 }, 15, 8],
+    ['black and white peat 7:3', { 'peat-black': 7, 'peat-medium': 3 }, 19, 9.5],
     ['coir and compost 3:1', { 'coir-pith': 3, compost: 1 }, 20, 11],
     ['compost and sand 3:1', { compost: 3, 'sand-sharp': 1 }, 11, 5.5],
   ])('%s', (name, parts, water, air) => {
@@ -167,7 +201,7 @@ describe('lime and carbonate', () => {
   test('sphagnum to pH 5.8 takes 5–6 g/L', () => {
     published({
       what: 'lime for medium peat to 5.8',
-      source: 'Bunt, Media and Mixes for Container-Grown Plants (1988) (from memory)',
+      source: BUNT,
       published: [5, 6],
       ours: evaluateMix(recipe({ 'peat-medium': 1 }, { limeToPh: 5.8 })).lime!.gPerL,
       unit: 'g/L',

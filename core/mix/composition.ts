@@ -39,8 +39,11 @@ export interface Composition {
   compaction: number;
   /** D: loose litres in a litre of finished mix; the product of the two below. */
   densification: number;
-  /** D_s: loose litres in a litre that was mixed and not firmed. */
-  mixedDensification: number;
+  /**
+   * What the unfirmed mix holds of the pores of its loose materials, and of the water in them: TP₀/Φ, with
+   * Φ = Σ f φ. Mixing takes its volume from pores of every size alike.
+   */
+  heldShare: number;
   /** D_c: litres of that in a litre of finished mix. */
   firmedDensification: number;
   dryBulkDensityGPerL: number;
@@ -101,7 +104,10 @@ export function compose(
     shrinkage,
     compaction,
     densification,
-    mixedDensification: 1 / (1 - shrinkage),
+    heldShare: heldShareOf(
+      parts.reduce((sum, p, i) => sum + shares[i]! * p.material.totalPorosity, 0),
+      shrinkage,
+    ),
     firmedDensification: 1 / (1 - compaction),
     firmingExponent,
     dryBulkDensityGPerL: mean((m) => m.dryBulkDensityGPerL),
@@ -110,6 +116,10 @@ export function compose(
       mean((m) => (m.dryBulkDensityGPerL * m.moistureWetBasis) / (1 - m.moistureWetBasis)) / 1000,
   };
 }
+
+/** TP₀/Φ. @param loosePores Φ, 0–1 @param shrinkage S, 0–1 @example heldShareOf(0.86, 0.1) // 0.982 */
+export const heldShareOf = (loosePores: number, shrinkage: number): number =>
+  (1 - (1 - loosePores) / (1 - shrinkage)) / loosePores;
 
 /** Mean over the parts by share, without densification. */
 export function meanByShare(composition: Composition, of: (material: Material) => number): number {

@@ -88,7 +88,7 @@ export interface Pressing {
   /** Pores of the unfirmed mix and of the finished one. */
   loosePores: number;
   pores: number;
-  /** Water of the unfirmed mix that no suction takes: D_s Σ f θ_r. */
+  /** Water of the unfirmed mix that no suction takes: (TP₀/Φ) Σ f θ_r. */
   residual: number;
   /** D_c. */
   firmed: number;
@@ -99,7 +99,7 @@ export function pressingOf(composition: Composition): Pressing {
   return {
     loosePores: 1 - (1 - pores) / firmed,
     pores,
-    residual: composition.mixedDensification * meanByShare(composition, (m) => retentionOf(m).thetaR),
+    residual: composition.heldShare * meanByShare(composition, (m) => retentionOf(m).thetaR),
     firmed,
   };
 }
@@ -125,7 +125,7 @@ export function waterHeld(composition: Composition, suctionCm: number): number {
   composition.parts.forEach((p, i) => {
     sum += composition.shares[i]! * waterOf(p.material, loose);
   });
-  return pressed(pressingOf(composition), composition.mixedDensification * sum);
+  return pressed(pressingOf(composition), composition.heldShare * sum);
 }
 
 export interface Drained {
@@ -138,7 +138,7 @@ export interface Drained {
 
 /**
  * Water and air in the vessel after saturation and free drainage to a base at zero suction:
- * θ_cc = (1/V) ∫ A(z) θ(z) dz, θ(z) = min(TP, D Σ f_i θ_i(z)), firmed as `pressed` says. Same idea as Fonteno, Acta Hort. 238:67 (1989).
+ * θ_cc = (1/V) ∫ A(z) θ(z) dz, θ(z) = min(TP₀, (TP₀/Φ) Σ f_i θ_i(z)), firmed as `pressed` says. Same idea as Fonteno, Acta Hort. 238:67 (1989).
  * @param bedSuctionCm pull of a sand bed or mat below the base, cm of water, 0–100; 0 for a free base
  */
 export function drain(composition: Composition, column: Column, bedSuctionCm = 0): Drained {
@@ -149,7 +149,7 @@ export function drain(composition: Composition, column: Column, bedSuctionCm = 0
   const pressing = pressingOf(composition);
   composition.parts.forEach((p, i) => {
     const profile = retentionProfile(p.material, column, bedSuctionCm, suctionScale);
-    const share = composition.mixedDensification * composition.shares[i]!;
+    const share = composition.heldShare * composition.shares[i]!;
     for (let k = 0; k < n; k++) waterProfile[k]! += share * profile[k]!;
   });
   let water = 0;
