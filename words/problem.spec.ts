@@ -1,6 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { allow } from '#core/units/allowed';
+import { benchTests } from '#core/batch/tests/bench-tests';
+import { type BenchTest } from '#core/batch/tests/bench-test';
+import { likeLimits } from '#core/material/like';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { metric, us } from '#testing/readers';
 import { labelOf, problemSays } from '#words/problem';
@@ -35,6 +38,9 @@ test('in US units nothing is metric', () => {
   expect(plain(problemSays(refused('vessel.depthMm', 9000, 5, 2000), us))).toMatch(
     /^Depth must be from 0\.20 in to 78 ¾ in, not 354 ¼ in$/,
   );
+  expect(plain(problemSays(refused('struckKgPerL', 159.8, 0.01, 3), us))).toMatch(
+    /^Weight of what fills the measure must be from 0\.624 lb\/ft³ to 187 lb\/ft³, not/,
+  );
   expect(plain(problemSays(refused('celsius', 200, -10, 60), us))).toBe(
     'Temperature must be from 14 °F to 140 °F, not 392 °F',
   );
@@ -55,5 +61,8 @@ test('every value that a sum can refuse has a label: none is called by a key', (
     ),
   );
   expect(keys.length).toBeGreaterThan(100);
+  // Of those whose key is a variable: answers about a material of one's own, fields of the tests, sizes of a vessel.
+  keys.push(...Object.keys(likeLimits), 'nMgPerL', 'pMgPerL', 'kMgPerL', 'vessel.topMm.0', 'vessel.edgeMm.1');
+  for (const { fields } of Object.values<BenchTest>(benchTests)) keys.push(...fields.map(({ id }) => id));
   expect([...new Set(keys)].filter((key) => /[A-Z.]/.test(key) && labelOf(key) === key)).toEqual([]);
 });

@@ -19,6 +19,7 @@ const LONGEST_LIST = 60;
 const bySuffix: readonly [RegExp, (value: number, reader: Reader) => string][] = [
   [/Mm$|^mm$/, (mm, reader) => formatsOf(reader).length(mm)],
   [/^celsius$|C$/, (celsius, reader) => formatsOf(reader).celsius(celsius)],
+  [/KgPerL$/, (kgPerL, reader) => formatsOf(reader).density(1000 * kgPerL)],
   [/GPerL$/, (gPerL, reader) => formatsOf(reader).dose(gPerL)],
   [/MgPerL$/, (mgPerL, reader) => formatsOf(reader).strength(mgPerL)],
   [/Kg$|^kg$/, (kg, reader) => formatsOf(reader).mass(1000 * kg)],
