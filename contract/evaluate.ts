@@ -6,7 +6,7 @@ import { propertiesSchema } from '#contract/material';
 import { dosesSchema, limeSchema, stageSchema } from '#contract/recipe';
 import { vesselSchema } from '#contract/vessel';
 import { severities } from '#core/judge/flag';
-import { readingIds } from '#core/judge/readings';
+import { keptReadingIds } from '#core/judge/readings';
 import { moistures } from '#core/mix/moisture';
 import { limits } from '#core/units/limits';
 
@@ -107,7 +107,7 @@ export const evaluationAnswerSchema = z.object({
   lime: doseAnswer.nullable(),
   readings: z.array(
     z.object({
-      id: z.enum([...readingIds, 'nAtWorst', 'ecAtWorst', 'wetDensity', 'easilyAvailableWater']),
+      id: z.enum([...keptReadingIds, 'nAtWorst', 'ecAtWorst', 'wetDensity', 'easilyAvailableWater']),
       value: z.number(),
       unit: z.string(),
       /** null for a figure without a window. */

@@ -8,7 +8,7 @@ import { limits } from '#core/units/limits';
 const share = num([0, 1]);
 /** How wide the scatter of a figure is once own tests told, of the usual one. */
 const sureSchema = z.partialRecord(oneOf(learnables), num([0, 5]));
-const madeOfSchema = z.strictObject({ peat: share, coir: share, earthy: share });
+const madeOfSchema = z.strictObject({ peat: share, coir: share, earthy: share, gritty: share.optional() });
 const carriedSchema = z.strictObject({ amendment: amendmentSchema, gPerL: num(limits.doseGPerL) });
 /** What a material may say of itself beside its figures. */
 export const besideFigures = {

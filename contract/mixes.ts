@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { clientKey, moment, note, oneOf, rowId, text } from '#contract/fields';
 import { type Figures } from '#core/judge/figures';
-import { readingIds } from '#core/judge/readings';
+import { keptReadingIds } from '#core/judge/readings';
 import { recipeSchema } from '#contract/recipe';
 
 export const newMixSchema = z.strictObject({ key: clientKey, name: text(80), note, recipe: recipeSchema });
@@ -16,7 +16,7 @@ export const newVersionSchema = z.strictObject({
 /** What it came to when it was kept, by the model of that day. */
 export const figuresSchema = z.object({
   model: rowId,
-  values: z.partialRecord(oneOf(readingIds), z.number()),
+  values: z.partialRecord(oneOf(keptReadingIds), z.number()),
 }) satisfies z.ZodType<Figures>;
 
 export const mixVersionSchema = z.object({

@@ -11,7 +11,7 @@ import { type BatchSnapshot } from '#core/batch/snapshot';
 import { liftSnapshot, type StoredSnapshot } from '#core/batch/snapshot-upgrade';
 import { benchTestIds } from '#core/batch/tests/bench-tests';
 import { severities } from '#core/judge/flag';
-import { readingIds } from '#core/judge/readings';
+import { keptReadingIds } from '#core/judge/readings';
 import { families } from '#core/material/family';
 import { makes, roles, type Material } from '#core/material/material';
 import { moistures } from '#core/mix/moisture';
@@ -106,7 +106,7 @@ export const snapshotSchema = z.object({
   steps: stepsSchema,
   readings: z.array(
     z.object({
-      id: oneOf(readingIds),
+      id: oneOf(keptReadingIds),
       value: z.number(),
       unit: oneOf(['%', '', 'mS/cm', 'mg/L', 'mm']),
       low: z.number(),
@@ -114,6 +114,7 @@ export const snapshotSchema = z.object({
       verdict,
       source: z.string(),
       measured: z.boolean().default(false),
+      byWater: z.literal(true).optional(),
     }),
   ),
   flags: z.array(

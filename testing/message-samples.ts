@@ -97,6 +97,7 @@ export const samples: {
   'from.per-gram': [{ meqPerG: 18.34 }],
   'from.dose': [{ gPerL: 3 }],
   'from.dissolves': [{ dissolvedGPerL: 2.1, gPerL: 5 }],
+  'from.over-size': [{ mostMm: 7.5, usualMm: 2, largestMm: 10 }],
   'from.dose-share': [{ gPerL: 0.2, pct: 15.5 }],
   'mover.part': [{ material: perlite }, { material: own }],
   'mover.dose': [{ product: lime }],

@@ -49,10 +49,10 @@ function model(job: FinderJob, total: number): string {
 /** Windows so wide that nothing in them counts. */
 export function noWindows(job: FinderJob): Aims {
   const wide = { low: -1e9, high: 1e9, kind: 'between' as const };
-  const { phSlides: _, ...aims } = stageAims(job.stage, job.vessel);
+  const { slides: _, ...aims } = stageAims(job.stage, job.vessel);
   return {
     ...(Object.fromEntries(Object.keys(aims).map((id) => [id, wide])) as typeof aims),
-    phSlides: false,
+    slides: null,
   };
 }
 

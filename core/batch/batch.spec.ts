@@ -125,7 +125,7 @@ describe('order of work', () => {
   };
 
   test('mask first, doses before layers, label and re-test after', () => {
-    expect(steps({ 'peat-medium': 3, 'perlite-coarse': 1 }).map((s) => s.id)).toEqual([
+    expect(steps({ 'peat-coarse': 3, 'perlite-coarse': 1 }).map((s) => s.id)).toEqual([
       'screen',
       'damp-down',
       'pre-blend',

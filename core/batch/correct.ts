@@ -5,7 +5,7 @@ import {
   correctionMessage,
 } from '#core/batch/correct-facts';
 import { targetSaturation, type Moisture } from '#core/mix/moisture';
-import { phWindow, windowsOf } from '#core/judge/windows';
+import { mixWindows } from '#core/judge/windows';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { waterAsBoughtGPerL, type Material } from '#core/material/material';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
@@ -171,8 +171,8 @@ function tryAdding(
   const salts = (batchSalts * state.litres + (material?.saltsMeqPerL ?? 0) * added * loose) / litres;
   const mixedEc = salts / e.composition.totalPorosity / 10;
 
-  const window = phWindow(input, e);
-  const { ecSaturatedMSPerCm: ecWindow, airPct: airWindow } = windowsOf(input);
+  const window = mixWindows(input, e).ph;
+  const { ecSaturatedMSPerCm: ecWindow, airPct: airWindow } = mixWindows(input, e);
   const sour = state.ph !== undefined && mixedPh < window.low;
   const aim = (window.low + window.high) / 2;
   const limeGrams = sour ? ((aim - mixedPh) * (batchBuffer + newBuffer)) / neutralisingMeqPerG(lime) : 0;

@@ -3,6 +3,7 @@ import { stepSays } from '#core/batch/step-facts';
 import { type BatchSheet } from '#core/batch/sheet';
 import { filledOf, loadsOf, wetKg, type Work } from '#core/batch/work';
 import { isCoir, isPeat } from '#core/material/families';
+import { apertureFor } from '#core/material/over-size';
 import { named, none } from '#core/units/message';
 
 /** Dry coir takes 4–6 L of water to the kilogram: common practice, no source. */
@@ -26,16 +27,17 @@ export function screen({ judgement, sheet, parts }: Work): Step[] {
       },
     ];
   });
-  const particles = judgement.readings.find((r) => r.id === 'largestParticle');
+  const particles = judgement.readings.find((r) => r.id === 'overSize');
   if (particles?.verdict !== 'high') return asked;
-  const coarse = parts.filter((p) => p.material.maxParticleMm > particles.high);
+  const mm = apertureFor(judgement.input.vessel);
+  const coarse = parts.filter((p) => p.material.maxParticleMm > mm);
   return [
     ...asked,
     {
       id: 'screen',
       text: stepSays('step.screen-coarse', {
         materials: coarse.map((p) => named(p.material)),
-        mm: particles.high,
+        mm,
       }),
       why: stepSays('step.screen-coarse.why', none),
       ...dust(coarse),

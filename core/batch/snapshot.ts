@@ -11,7 +11,7 @@ import { phWindow } from '#core/judge/windows';
 import { targetSaturation } from '#core/mix/moisture';
 import { type KeptFlag } from '#core/judge/flag';
 import { heatWithFeed } from '#core/judge/flags/heat-feed';
-import { type Reading } from '#core/judge/readings';
+import { type KeptReading } from '#core/judge/readings';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { lookUp, type Library } from '#core/recipe/library';
@@ -43,7 +43,7 @@ export interface BatchSnapshot {
   moisture: Moisture;
   sheet: BatchSheet;
   steps: Step[];
-  readings: Reading[];
+  readings: KeptReading[];
   flags: KeptFlag[];
   ph: number;
   shrinkage: number;

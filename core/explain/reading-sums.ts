@@ -8,6 +8,8 @@ import {
   phAfter,
   uncappedPh,
 } from '#core/mix/ph';
+import { weightInBlock } from '#core/material/families';
+import { overSizeShare, pieceLimitMm } from '#core/material/over-size';
 import { fillDepthMm } from '#core/vessel/vessel';
 import { type Evaluation } from '#core/mix/evaluate';
 import { mixEcMSPerCm } from '#core/mix/salts';
@@ -59,9 +61,12 @@ export const readingSums: Record<ReadingId, SumOf> = {
     };
   },
   cohesion: (_input, e) => {
+    const counted = e.composition.parts.map((p, i) => e.composition.shares[i]! * weightInBlock(p.material));
+    const all = counted.reduce((sum, each) => sum + each, 0);
+    const weights = counted.map((each) => each / all);
     const terms = e.composition.parts.map((p, i) =>
       term(
-        t('term.material-share', { material: named(p.material), pct: e.composition.shares[i]! * 100 }),
+        t('term.material-share', { material: named(p.material), pct: weights[i]! * 100 }),
         p.material.cohesion,
         'plain',
         LIBRARY,
@@ -70,7 +75,7 @@ export const readingSums: Record<ReadingId, SumOf> = {
     return {
       kind: 'plain',
       terms,
-      result: terms.reduce((sum, t, i) => sum + t.value * e.composition.shares[i]!, 0),
+      result: terms.reduce((sum, t, i) => sum + t.value * weights[i]!, 0),
     };
   },
   ph: (input, e) => {
@@ -196,14 +201,20 @@ export const readingSums: Record<ReadingId, SumOf> = {
       ),
     };
   },
-  largestParticle: (_input, e) => {
-    const terms = e.composition.parts.map((p) =>
-      term(t('term.material', { material: named(p.material) }), p.material.maxParticleMm, 'length', LIBRARY),
+  overSize: (input, e) => {
+    const mostMm = pieceLimitMm(input.vessel);
+    const terms = e.composition.parts.map((p, i) =>
+      term(
+        t('term.material', { material: named(p.material) }),
+        100 * e.composition.shares[i]! * overSizeShare(p.material, mostMm),
+        'pct',
+        from('from.over-size', {
+          mostMm,
+          usualMm: p.material.particleMm,
+          largestMm: p.material.maxParticleMm,
+        }),
+      ),
     );
-    return {
-      kind: 'length',
-      terms,
-      result: Math.max(...terms.map((t) => t.value)),
-    };
+    return { kind: 'pct', terms, result: terms.reduce((sum, { value }) => sum + value, 0) };
   },
 };

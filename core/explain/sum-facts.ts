@@ -49,6 +49,7 @@ export interface OriginFacts {
   'from.dose': { gPerL: number };
   'from.dissolves': { dissolvedGPerL: number; gPerL: number };
   'from.dose-share': { gPerL: number; pct: number };
+  'from.over-size': { mostMm: number; usualMm: number; largestMm: number };
 }
 
 /** What is changed to see what moves a number. */

@@ -1,6 +1,6 @@
 import { type Reading, type ReadingId, readingIds } from '#core/judge/readings';
 import { type Stage } from '#core/mix/stage';
-import { particleWindow, windowsOf } from '#core/judge/windows';
+import { FINE_OVER_SIZE_PCT, overSizeWindow, windowsOf } from '#core/judge/windows';
 import { type AskedWindows } from '#core/mix/windows-asked';
 import { type Vessel } from '#core/vessel/vessel';
 
@@ -26,8 +26,8 @@ export const scoredIds = [...readingIds, 'easilyAvailableWater', 'wetDensity'] a
 export type ScoredId = (typeof scoredIds)[number];
 export type Aims = Partial<Record<ScoredId, Aim>> & {
   ph: Aim;
-  /** Whether the pH window slides with loam, compost and coir. */
-  phSlides: boolean;
+  /** Windows that are moved by what a recipe is made of, and of which stage; null where none is. */
+  slides: { stage: Stage; ids: readonly ScoredId[] } | null;
 };
 
 /** Missing a window costs this much at its very edge: more than all others together at theirs. */
@@ -92,27 +92,30 @@ const rooms: Partial<Record<ScoredId, number>> = {
 };
 const sharesOfEnd: readonly ScoredId[] = ['ecSaturated', 'n'];
 const kinds: Partial<Record<ScoredId, Aim['kind']>> = {
-  largestParticle: 'atMost',
+  overSize: 'atMost',
   wetDensity: 'atMost',
   cohesion: 'atLeast',
   easilyAvailableWater: 'atLeast',
 };
 
-/** A window as an aim. @param block pieces may be a third of a side, which is soft */
-export function aimOf(id: ScoredId, { low, high }: { low: number; high: number }, block: boolean): Aim {
+/** A window as an aim. */
+export function aimOf(id: ScoredId, { low, high }: { low: number; high: number }): Aim {
   const room = rooms[id];
   return {
-    ...{ low, high, kind: kinds[id] ?? 'between' },
+    ...{ low, high: id === 'overSize' ? FINE_OVER_SIZE_PCT : high, kind: kinds[id] ?? 'between' },
     ...(room !== undefined && { room, roomIsShare: sharesOfEnd.includes(id) }),
-    ...(id === 'largestParticle' && block && { soft: (high * 4) / 3 }),
+    ...(id === 'overSize' && { soft: high }),
   };
 }
+
+const slidingWindow = { ph: 'ph', air: 'airPct', ecSaturated: 'ecSaturatedMSPerCm', n: 'nMgPerL' } as const;
+const sliding = Object.keys(slidingWindow) as (keyof typeof slidingWindow)[];
 
 /** The windows of a stage in a vessel, as aims. */
 export function stageAims(stage: Stage, vessel: Vessel, windows?: AskedWindows): Aims {
   const asked = windowsOf({ stage, ...(windows && { windows }) });
   const block = vessel.shape === 'block';
-  const aim = (id: ScoredId, window: { low: number; high: number }): Aim => aimOf(id, window, block);
+  const aim = (id: ScoredId, window: { low: number; high: number }): Aim => aimOf(id, window);
   return {
     ...(block
       ? {
@@ -121,10 +124,10 @@ export function stageAims(stage: Stage, vessel: Vessel, windows?: AskedWindows):
         }
       : { air: aim('air', asked.airPct) }),
     ph: aim('ph', asked.ph),
-    phSlides: windows?.ph === undefined,
+    slides: { stage, ids: sliding.filter((id) => windows?.[slidingWindow[id]] === undefined) },
     ecSaturated: aim('ecSaturated', asked.ecSaturatedMSPerCm),
     n: aim('n', asked.nMgPerL),
-    largestParticle: aim('largestParticle', particleWindow(stage, vessel)),
+    overSize: aim('overSize', overSizeWindow),
     easilyAvailableWater: aim('easilyAvailableWater', asked.easilyAvailableWaterPct),
     wetDensity: aim('wetDensity', asked.wetDensityKgPerL),
   };
@@ -132,8 +135,7 @@ export function stageAims(stage: Stage, vessel: Vessel, windows?: AskedWindows):
 
 /** What each reading costs by its own window. */
 export function readingPenalties(readings: readonly Reading[]): { id: ReadingId; costs: number }[] {
-  const block = readings.some((r) => r.id === 'cohesion');
-  return readings.map((r) => ({ id: r.id, costs: penalty(r.value, aimOf(r.id, r, block)) }));
+  return readings.map((r) => ({ id: r.id, costs: penalty(r.value, aimOf(r.id, r)) }));
 }
 
 /** Score of readings by their windows alone: below 10 where all are met. */

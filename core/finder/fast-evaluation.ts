@@ -10,7 +10,7 @@ import {
   stepped,
 } from '#core/finder/aims';
 import { starterDoseGPerL } from '#core/finder/starter';
-import { phHighAt, phLowAt } from '#core/judge/windows';
+import { grittyMoves, grittySlope, isPhByWater, PH_BY_WATER, phHighAt, phLowAt } from '#core/judge/windows';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { MOST_COMPACTION } from '#core/mix/composition';
 import { acidityOf, limeDoseGPerL, limedMeqPerL, linearAcidity, phAfter, type Dose } from '#core/mix/ph';
@@ -51,6 +51,10 @@ export class FastEvaluation {
   private readonly limeN: number;
   private readonly usual: UsualShares | null;
   private readonly means = noMeans();
+  /** Where the windows of the recipe looked at end, and whether pH slides. */
+  private readonly slide = { ph: false, phLow: 0, phHigh: 0, airLow: 0, ecHigh: 0, nHigh: 0 };
+  /** How far loam, sand and grit move ends at most; null where nothing slides. */
+  private readonly moves: { air: number; ec: number; n: number } | null;
   /** Every reading of the recipe looked at, scored or not. */
   private readonly read = Object.fromEntries(scoredIds.map((id) => [id, 0.1])) as Record<ScoredId, number>;
 
@@ -88,6 +92,14 @@ export class FastEvaluation {
         shelved.map((s) => s.material),
         spec.usual.habits,
       );
+    const { slides } = spec.aims;
+    this.slide.ph = slides?.ids.includes('ph') ?? false;
+    const moves = slides && grittyMoves(slides.stage);
+    this.moves = moves && {
+      air: slides.ids.includes('air') ? moves.airLow : 0,
+      ec: slides.ids.includes('ecSaturated') ? moves.ecHigh : 0,
+      n: slides.ids.includes('n') ? moves.nHigh : 0,
+    };
     this.looked = {
       score: 0,
       unusual: 0,
@@ -109,21 +121,21 @@ export class FastEvaluation {
     const { table } = this;
     const { preferences: p, aims } = this.spec;
     let total = 0;
-    let [peat, gone, largest] = [0, 0, 0];
+    let [peat, gone, overSize] = [0, 0, 0];
     for (let i = 0; i < members.length; i++) {
       const at = members[i]!;
       total += parts[i]!;
       peat += parts[i]! * table.peat[at]!;
       gone += parts[i]! * table.useUp[at]!;
-      if (table.largest[at]! > largest) largest = table.largest[at]!;
+      overSize += parts[i]! * table.overSize[at]!;
     }
-    const piece = aims.largestParticle;
+    const piece = aims.overSize;
     return (
       (p.peat * peat) / total +
       p.useUp * (1 - gone / total) +
       p.ingredients * (members.length - 1) * 0.1 +
       unusual +
-      this.rounded(piece ? penalty(largest, piece) : 0)
+      this.rounded(piece ? penalty(overSize / total, piece) : 0)
     );
   }
 
@@ -171,13 +183,17 @@ export class FastEvaluation {
     const air = Math.max(0, pores - water);
     const easy = pressed(pressing, held * mean.w10) - pressed(pressing, held * mean.w50);
 
-    const { ph: phAim, phSlides } = spec.aims;
-    const phLow = phSlides ? phLowAt(phAim.low, mean.earthy) : phAim.low;
-    const phHigh = phSlides ? phHighAt(phAim.high, mean.earthy, mean.coir) : phAim.high;
+    const { ph: phAim } = spec.aims;
+    const { slide, moves } = this;
     acidityOf(mean, d, acidityScratch);
-    const limeGPerL = spec.lime
-      ? limeDoseGPerL(acidityScratch, spec.lime, (phLow + phHigh) / 2, this.fixed.meq)
-      : 0;
+    const byWater = slide.ph && isPhByWater(acidityScratch);
+    const phLow = slide.ph ? phLowAt(phAim.low, mean.earthy) : phAim.low;
+    const phHigh = slide.ph ? phHighAt(phAim.high, mean.earthy, mean.coir) : phAim.high;
+    const gritty = moves ? grittySlope(mean.gritty) : 0;
+    const limeGPerL =
+      spec.lime && !byWater
+        ? limeDoseGPerL(acidityScratch, spec.lime, (phLow + phHigh) / 2, this.fixed.meq)
+        : 0;
     const finalPh = phAfter(acidityScratch, this.fixed.meq + limeGPerL * this.limeStrength);
 
     const n0 = d * (mean.n - mean.drawn) + this.fixed.n + limeGPerL * this.limeN;
@@ -212,14 +228,19 @@ export class FastEvaluation {
     wishes[5] = p.water * Math.max(0, 1 - easy / ENOUGH_EASY_WATER);
     read.air = air * 100;
     read.airAfterDrydown = Math.min(pores, air + easy / 2) * 100;
-    read.cohesion = mean.cohesion;
+    read.cohesion = mean.cohesion / mean.blockWeight;
     read.ph = finalPh;
     read.ecSaturated = (salts0 + starterGPerL * (starter ? starter.saltsMeqPerG : 0)) / pores / 10 + gypsumEc;
     read.n = Math.max(0, n0 + starterGPerL * (starter ? starter.nMgPerG : 0));
-    read.largestParticle = mean.largest;
+    read.overSize = mean.overSize;
     read.easilyAvailableWater = easy * 100;
     read.wetDensity = (d * mean.density) / 1000 + water;
-    this.scoreOf(phLow, phHigh, harmless, unusual);
+    slide.phLow = byWater ? PH_BY_WATER.low : phLow;
+    slide.phHigh = byWater ? PH_BY_WATER.high : phHigh;
+    slide.airLow = gritty * (moves?.air ?? 0);
+    slide.ecHigh = gritty * (moves?.ec ?? 0) + harmless;
+    slide.nHigh = gritty * (moves?.n ?? 0);
+    this.scoreOf(unusual);
     looked.limeGPerL = limeGPerL;
     looked.starterGPerL = starterGPerL;
     looked.costPerL = this.pricedWhole ? costPerL : NaN;
@@ -227,8 +248,8 @@ export class FastEvaluation {
   }
 
   /** Scores what was read against the windows, and adds what its habits and the wishes do. */
-  private scoreOf(phLow: number, phHigh: number, harmless: number, unusual: number): void {
-    const { looked, read } = this;
+  private scoreOf(unusual: number): void {
+    const { looked, read, slide } = this;
     const { values, wishes } = looked;
     let windows = 0;
     let met = 0;
@@ -237,8 +258,15 @@ export class FastEvaluation {
       const aim = this.aims[r]!;
       const value = read[id];
       values[r] = value;
-      const low = id === 'ph' ? phLow : aim.low;
-      const high = id === 'ph' ? phHigh : id === 'ecSaturated' ? aim.high + harmless : aim.high;
+      const low = id === 'ph' ? slide.phLow : id === 'air' ? aim.low + slide.airLow : aim.low;
+      const high =
+        id === 'ph'
+          ? slide.phHigh
+          : id === 'ecSaturated'
+            ? aim.high + slide.ecHigh
+            : id === 'n'
+              ? aim.high + slide.nHigh
+              : aim.high;
       const off = penaltyWithin(value, low, high, aim);
       looked.penalties[r] = off;
       windows += off;

@@ -1,7 +1,7 @@
 import { type FastTable } from '#core/finder/fast-table';
 import { type AcidSums } from '#core/mix/ph';
 
-/** What a recipe is on the mean of its parts, and what is largest in it. */
+/** What a recipe is on the mean of its parts. */
 export interface FastMeans extends AcidSums {
   /** Parts in all. */
   total: number;
@@ -11,12 +11,15 @@ export interface FastMeans extends AcidSums {
   salts: number;
   n: number;
   drawn: number;
+  /** Sum of weight × cohesion, and of weights; see `weightInBlock`. */
   cohesion: number;
-  largest: number;
+  blockWeight: number;
+  overSize: number;
   w10: number;
   w50: number;
   earthy: number;
   coir: number;
+  gritty: number;
   peat: number;
   cost: number;
   gone: number;
@@ -25,8 +28,8 @@ export interface FastMeans extends AcidSums {
 
 /** An empty one, to be written over again and again. */
 export const noMeans = (): FastMeans => ({
-  ...{ total: 0, solid: 0, residual: 0, salts: 0, n: 0, drawn: 0, cohesion: 0, largest: 0 },
-  ...{ w10: 0, w50: 0, earthy: 0, coir: 0, peat: 0, cost: 0, gone: 0, density: 0 },
+  ...{ total: 0, solid: 0, residual: 0, salts: 0, n: 0, drawn: 0, cohesion: 0, blockWeight: 0, overSize: 0 },
+  ...{ w10: 0, w50: 0, earthy: 0, coir: 0, gritty: 0, peat: 0, cost: 0, gone: 0, density: 0 },
   ...{ a: 0, b: 0, c: 0, carbonate: 0, carbonatePh: 0, ph: 0 },
 });
 
@@ -45,7 +48,8 @@ export function meansOf(
   for (let i = 0; i < many; i++) total += parts[i]!;
   let [solid, residual, salts, n, drawn] = [0, 0, 0, 0, 0];
   let [a, b, c, carbonate, carbonatePh, ph] = [0, 0, 0, 0, 0, 0];
-  let [cohesion, largest, w10, w50, earthy, coir, peat] = [0, 0, 0, 0, 0, 0, 0];
+  let [cohesion, blockWeight, overSize, w10, w50] = [0, 0, 0, 0, 0];
+  let [earthy, coir, gritty, peat] = [0, 0, 0, 0];
   let [cost, gone, density] = [0, 0, 0];
   for (let i = 0; i < many; i++) {
     const at = members[i]!;
@@ -63,11 +67,13 @@ export function meansOf(
     n += f * table.n[at]!;
     drawn += f * table.drawdown[at]!;
     cohesion += f * table.cohesion[at]!;
-    if (table.largest[at]! > largest) largest = table.largest[at]!;
+    blockWeight += f * table.blockWeight[at]!;
+    overSize += f * table.overSize[at]!;
     w10 += f * table.water10[at]!;
     w50 += f * table.water50[at]!;
     earthy += f * table.earthy[at]!;
     coir += f * table.coir[at]!;
+    gritty += f * table.gritty[at]!;
     peat += f * table.peat[at]!;
     cost += f * table.cost[at]!;
     gone += f * table.useUp[at]!;
@@ -80,11 +86,13 @@ export function meansOf(
   into.n = n;
   into.drawn = drawn;
   into.cohesion = cohesion;
-  into.largest = largest;
+  into.blockWeight = blockWeight;
+  into.overSize = overSize;
   into.w10 = w10;
   into.w50 = w50;
   into.earthy = earthy;
   into.coir = coir;
+  into.gritty = gritty;
   into.peat = peat;
   into.cost = cost;
   into.gone = gone;

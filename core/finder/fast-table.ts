@@ -1,6 +1,13 @@
 import { allow } from '#core/units/allowed';
-import { coirShareOf, earthyShareOf, peatShareOf } from '#core/material/families';
+import {
+  coirShareOf,
+  earthyShareOf,
+  grittyShareOf,
+  peatShareOf,
+  weightInBlock,
+} from '#core/material/families';
 import { type Material } from '#core/material/material';
+import { overSizeShare, pieceLimitMm } from '#core/material/over-size';
 import { retentionOf, waterOf } from '#core/material/retention';
 import { packingTable } from '#core/mix/packing';
 import { acidSumsOf, type AcidSums } from '#core/mix/ph';
@@ -23,14 +30,18 @@ export class FastTable {
   readonly salts: Float64Array;
   readonly n: Float64Array;
   readonly drawdown: Float64Array;
+  /** Weight in a block, and that times how well it binds. */
+  readonly blockWeight: Float64Array;
   readonly cohesion: Float64Array;
-  readonly largest: Float64Array;
+  /** Share in pieces too large for the vessel, %. */
+  readonly overSize: Float64Array;
   /** Water at 10 and 50 cm of the finished mix, of the loose material. */
   readonly water10: Float64Array;
   readonly water50: Float64Array;
-  /** 1 where it is earthy, is coir, has peat in it, wants using up; else 0. */
+  /** 1 where it is earthy, is coir, is loam or sand or grit, has peat in it, wants using up; else 0. */
   readonly earthy: Float64Array;
   readonly coir: Float64Array;
+  readonly gritty: Float64Array;
   readonly peat: Float64Array;
   readonly useUp: Float64Array;
   readonly cost: Float64Array;
@@ -71,12 +82,15 @@ export class FastTable {
     this.salts = of((m) => m.saltsMeqPerL);
     this.n = of((m) => m.availableNMgPerL);
     this.drawdown = of((m) => m.drawdownMgNPerL);
-    this.cohesion = of((m) => m.cohesion);
-    this.largest = of((m) => m.maxParticleMm);
+    this.blockWeight = of(weightInBlock);
+    this.cohesion = of((m) => weightInBlock(m) * m.cohesion);
+    const mostMm = pieceLimitMm(vessel);
+    this.overSize = of((m) => 100 * overSizeShare(m, mostMm));
     this.water10 = of((m) => waterOf(m, 10 * suctionScale));
     this.water50 = of((m) => waterOf(m, 50 * suctionScale));
     this.earthy = of(earthyShareOf);
     this.coir = of(coirShareOf);
+    this.gritty = of(grittyShareOf);
     this.peat = of(peatShareOf);
     this.cost = Float64Array.from(shelved, (s) =>
       checkRange('costPerL', s.costPerL ?? 0, ...limits.pricePerUnit),

@@ -9,7 +9,7 @@ import { noPreferences } from '#core/finder/fast-spec';
 import { UsualShares } from '#core/finder/usual-shares';
 import { starterDoseGPerL } from '#core/finder/starter';
 import { readingsOf } from '#core/judge/readings';
-import { phWindow } from '#core/judge/windows';
+import { isPhByWater, phWindow } from '#core/judge/windows';
 import { stages } from '#core/mix/stage';
 import { evaluateMix } from '#core/mix/evaluate';
 import { vesselKinds } from '#core/vessel/kinds';
@@ -66,7 +66,9 @@ function naiveScore(j: FinderJob, parts: Uint8Array): Omit<FoundRecipe, 'parts'>
   const limed = evaluateMix({
     ...base,
     amendments: j.fixedDoses,
-    ...(j.lime && { limeToPh: { amendment: j.lime, ph: (window.low + window.high) / 2 } }),
+    // Nothing is limed that does not hold a pH.
+    ...(j.lime &&
+      !isPhByWater(bare.acidity) && { limeToPh: { amendment: j.lime, ph: (window.low + window.high) / 2 } }),
   });
   const whole = j.starter.reduce((s, p) => s + p.parts, 0);
   const blend = (grams: number) =>
@@ -299,7 +301,7 @@ describe('when nothing fits', () => {
   });
 
   test('the nearest recipe misses one window only, and moving that window lets it in', () => {
-    const j = job(['peat-medium', 'perlite-coarse'], { maxTotal: 8 });
+    const j = job(['peat-medium', 'perlite-coarse'], { maxTotal: 8, vessel: vesselKind('cell-288').vessel });
     const { fast, limits } = fastAndLimits(j);
     const result = searchAll(fast, limits, 5);
     expect(result.feasible).toBe(0);

@@ -151,13 +151,13 @@ export function aimsLike(now: Judgement): Aims {
   const aims: Partial<Record<string, Aim>> = {};
   for (const r of now.readings) {
     aims[r.id] =
-      r.id === 'largestParticle'
+      r.id === 'overSize'
         ? { low: 0, high: Math.max(r.high, r.value), kind: 'atMost' }
         : around(valueOf(now, r), (r.high - r.low) / 2);
   }
   const ph = aims['ph']!;
   const easilyAvailableWater = around(now.evaluation.easilyAvailableWater * 100, EASY_WATER_HALF);
-  return { ...aims, ph, phSlides: false, easilyAvailableWater };
+  return { ...aims, ph, slides: null, easilyAvailableWater };
 }
 
 /** What the model says, also where a test stands in for it: the other recipe has no test. */

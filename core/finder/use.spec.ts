@@ -6,10 +6,11 @@ import { swapMaterial, swapsFor } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
 import { finderJob } from '#testing/finder';
-import { amendment, material, materials } from '#testing/library';
+import { amendment, material, materials, vesselKind } from '#testing/library';
 import { recipe } from '#testing/recipe';
 
-const job = (ids: string[]): FinderJob => finderJob(ids, { maxTotal: 8 });
+const job = (ids: string[], vessel = 'cell-72'): FinderJob =>
+  finderJob(ids, { maxTotal: 8, vessel: vesselKind(vessel).vessel });
 const help = { lime: amendment('lime-dolomitic'), gypsum: amendment('gypsum') };
 
 describe('why a recipe is where it is', () => {
@@ -55,9 +56,9 @@ describe('why a recipe is where it is', () => {
   });
 
   test('what is missing: the finer grade in place of the coarse one', () => {
-    const coarse = job(['peat-medium', 'sand-sharp']);
+    const coarse = job(['peat-medium', 'perlite-coarse'], 'cell-288');
     const made = fastAndLimits(coarse);
-    const only = formulated(coarse, made.fast, [3, 1]);
+    const only = formulated(coarse, made.fast, [2, 1]);
     const missing = missingMaterial(coarse, only, materials)!;
     expect(missing.instead?.id).toBe('peat-medium');
     expect(missing.material.maxParticleMm).toBeLessThanOrEqual(6);

@@ -1,5 +1,5 @@
 import { type Family } from '#core/material/family';
-import { isBark } from '#core/material/families';
+import { isBark, isFreshBark } from '#core/material/families';
 import { type Material } from '#core/material/material';
 import { type Stage } from '#core/mix/stage';
 import { type EdgeId, type OwnHabits } from '#core/recipe/habits';
@@ -60,8 +60,6 @@ const family =
     some.includes(m.family);
 
 const isSand = family('sand', 'grit');
-/** Not yet aged: it still takes nitrogen for itself by the handful. */
-const isFreshBark = (m: Material): boolean => isBark(m) && m.drawdownMgNPerL >= 80;
 
 /** The trade's usual shares for a stage in a vessel. Common practice, no source; each with its reason. */
 export function usualEdges(

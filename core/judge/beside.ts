@@ -1,5 +1,5 @@
 import { OutOfRange } from '#core/units/check';
-import { windowsOf } from '#core/judge/windows';
+import { mixWindows } from '#core/judge/windows';
 import { demandMgPerPlant, WARM_HOUSE_C, feedsIn } from '#core/mix/feeding';
 import { type Evaluation, type MixInput, evaluateMix } from '#core/mix/evaluate';
 import { ecMSPerCm, MG_PER_MEQ_N } from '#core/mix/salts';
@@ -12,7 +12,7 @@ const AT_WORST = 1.5;
 /** Firming by hand is not known better than this, fraction of volume. */
 const FIRMING = 0.04;
 
-export type BesideId = 'nAtWorst' | 'ecAtWorst' | 'wetDensity' | 'easilyAvailableWater';
+export type BesideId = 'nAtWorst' | 'ecAtWorst' | 'largestParticle' | 'wetDensity' | 'easilyAvailableWater';
 
 /** A figure that stands beside the readings; where it has no window both ends are null. */
 export interface Beside {
@@ -34,7 +34,7 @@ export interface Beside {
 export function besides(input: MixInput, e: Evaluation): Beside[] {
   const { composition, column } = e;
   const feeds = feedsIn(e);
-  const window = windowsOf(input);
+  const window = mixWindows(input, e);
   const own = e.readyNMgPerL;
   const atOnce = releasedMgPerL(feeds, 'n', 0, WARM_HOUSE_C);
   let wanted = 0;
@@ -60,6 +60,7 @@ export function besides(input: MixInput, e: Evaluation): Beside[] {
       ...{ id: 'wetDensity', unit: 'kg/L', ...free },
       value: e.wetWeightG / 1000 / column.volumeL,
     },
+    { id: 'largestParticle', value: e.largestParticleMm, unit: 'mm', ...free },
     { id: 'easilyAvailableWater', value: 100 * e.easilyAvailableWater, unit: '%', ...free },
   ];
 }

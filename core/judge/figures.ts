@@ -1,5 +1,11 @@
 import { OutOfRange } from '#core/units/check';
-import { readingIds, readingsOf, type Reading, type ReadingId } from '#core/judge/readings';
+import {
+  type KeptReadingId,
+  readingIds,
+  readingsOf,
+  type Reading,
+  type ReadingId,
+} from '#core/judge/readings';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
 
 /**
@@ -12,7 +18,7 @@ export const MODEL = 4;
 export interface Figures {
   model: number;
   /** Percent, pH, mS/cm, mg/L and mm, as readings have them. Empty where the recipe could not be computed. */
-  values: Partial<Record<ReadingId, number>>;
+  values: Partial<Record<KeptReadingId, number>>;
 }
 
 export interface MovedFigure {
@@ -40,7 +46,7 @@ const UNSEEN: Record<ReadingId, number> = {
   ph: 0.1,
   ecSaturated: 0.01,
   n: 1,
-  largestParticle: 0.1,
+  overSize: 0.1,
 };
 
 /** Readings that a later model gives otherwise than when the recipe was kept, in the order of the screen. */

@@ -21,7 +21,9 @@ const raised: Case[] = [
   ['carbonate-ceiling', 'warn', good, { doses: { 'lime-dolomitic': 40 } }],
   ['lime-underdose', 'stop', { 'peat-fine': 1 }, {}],
   ['lime-underdose', 'warn', good, { doses: { 'lime-dolomitic': 2 } }],
-  ['lime-wrong-direction', 'stop', { 'vermiculite-fine': 1, 'perlite-fine': 1 }, { doses: { chalk: 1 } }],
+  ['lime-wrong-direction', 'stop', { compost: 1, 'perlite-fine': 1 }, { doses: { chalk: 3 } }],
+  ['ph-by-water', 'note', { 'vermiculite-fine': 1, 'perlite-fine': 1 }, { doses: { chalk: 1 } }],
+  ['ph-by-water', 'note', { 'vermiculite-fine': 1, 'perlite-fine': 1 }, { stage: 'rooting' }],
   ['lime-wrong-direction', 'warn', { compost: 1, 'perlite-fine': 1 }, { stage: 'potting', limeToPh: 5.8 }],
   ['ph-read-low', 'warn', good, { limeToPh: 5.8, measured: { ph: 5.1 } }],
   ['ph-read-high', 'stop', good, { measured: { ph: 7.4 } }],
@@ -30,15 +32,28 @@ const raised: Case[] = [
   ['wood-ash', 'warn', good, { doses: { 'wood-ash': 5 } }],
   ['lime-pellets', 'warn', good, { limeToPh: 5.8, lime: 'lime-dolomitic-pellet' }],
   ['lime-pellets', 'note', good, { limeToPh: 5.8, lime: 'lime-dolomitic-pellet', vessel: 'pot-15' }],
-  ['no-magnesium', 'warn', { 'coir-pith': 1, 'peat-fine': 1 }, { limeToPh: 5.8, lime: 'chalk' }],
-  ['ph-high', 'stop', { 'vermiculite-fine': 1, 'perlite-fine': 1 }, {}],
+  ['no-magnesium', 'note', { 'coir-pith': 1, 'peat-fine': 1 }, { limeToPh: 5.8, lime: 'chalk' }],
+  [
+    'no-magnesium',
+    'warn',
+    { 'coir-pith': 1, 'peat-fine': 1 },
+    { stage: 'seedling', limeToPh: 5.8, lime: 'chalk' },
+  ],
+  [
+    'feed-not-ready',
+    'note',
+    { loam: 7, 'peat-medium': 3, 'sand-sharp': 2 },
+    { stage: 'potting', vessel: 'pot-9', doses: { 'hoof-and-horn': 1.25 } },
+  ],
+  ['ph-high', 'stop', { compost: 3, 'sand-sharp': 1 }, {}],
   ['air-low', 'stop', { 'peat-fine': 1 }, { vessel: 'cell-288', limeToPh: 5.8 }],
   ['air-high', 'warn', { 'perlite-coarse': 3, 'peat-coarse': 1 }, { vessel: 'pot-15', limeToPh: 5.8 }],
   ['block-air-high', 'warn', { 'coir-fibre': 1 }, { vessel: 'block-50', compaction: 0 }],
   ['block-air-low', 'warn', { loam: 1 }, { vessel: 'block-40', compaction: 0.15 }],
   ['cohesion-low', 'stop', { 'perlite-coarse': 2, 'peat-fine': 1 }, { vessel: 'block-50' }],
   ['particles-large', 'stop', { 'peat-coarse': 1 }, { vessel: 'cell-288' }],
-  ['particles-large', 'warn', { 'peat-medium': 1 }, {}],
+  ['particles-large', 'warn', { 'peat-medium': 1 }, { vessel: 'cell-288' }],
+  ['particles-large', 'note', { 'peat-medium': 1 }, { vessel: 'cell-128' }],
   ['salts-high', 'stop', good, { limeToPh: 5.8, doses: { 'calcium-nitrate': 3 } }],
   ['salts-high', 'stop', { compost: 1 }, {}],
   ['nitrogen-high', 'warn', good, { limeToPh: 5.8, doses: { 'calcium-nitrate': 0.5 } }],
@@ -69,8 +84,6 @@ const raised: Case[] = [
   ['press-too-wet', 'warn', { 'peat-black': 3, castings: 3 }, { vessel: 'block-50', compaction: 0.35 }],
   ['press-too-dry', 'note', { 'peat-fine': 1 }, { vessel: 'block-50' }],
   ['repels-water', 'note', { 'coir-pith': 1 }, {}],
-  ['bark-rest', 'note', { 'bark-pine': 1 }, { stage: 'potting' }],
-  ['bark-rest', 'warn', { 'bark-pine': 1 }, {}],
   ['coir-calcium', 'note', { 'coir-pith': 1 }, {}],
   ['over-ceiling', 'stop', good, { stage: 'potting', doses: { 'coated-14-14-14': 60 } }],
   ['over-ceiling', 'stop', good, { stage: 'potting', doses: { 'trace-elements': 5 } }],
@@ -85,7 +98,18 @@ const raised: Case[] = [
   ['crushed-in-block', 'warn', { 'peat-black': 2, 'vermiculite-medium': 1 }, { vessel: 'block-50' }],
 ];
 
-/** A lot that is not in the table. */
+/** Lots that are not in the table. */
+test.each([
+  ['potting', 'note'],
+  ['germination', 'warn'],
+] as const)('fresh bark for %s is a %s, aged bark is neither', (stage, severity) => {
+  const fresh = { ...material('bark-pine'), name: 'Pine bark, fresh', drawdownMgNPerL: 100 };
+  const of = (bark: typeof fresh) =>
+    judgeMix({ ...recipe({ 'bark-pine': 1 }, { stage }), components: [{ material: bark, parts: 1 }] });
+  expect(of(fresh).flags).toContainEqual(expect.objectContaining({ code: 'bark-rest', severity }));
+  expect(of(material('bark-pine')).flags.map((f) => f.code)).not.toContain('bark-rest');
+});
+
 const saltyCoir = { ...material('coir-pith'), saltsMeqPerL: 20 };
 test('salty coir is a stop with what to leach; washed coir is not', () => {
   const input = { ...recipe({ 'peat-fine': 1 }, {}), components: [{ material: saltyCoir, parts: 1 }] };
@@ -131,8 +155,12 @@ const silent: [code: string, parts: Record<string, number>, sketch: RecipeSketch
   ['no-traces', { 'peat-fine': 3, compost: 1 }, { stage: 'potting' }],
   ['crushed-in-block', { 'peat-black': 4, 'vermiculite-medium': 1 }, { vessel: 'block-50' }],
   ['block-air-low', { 'peat-fine': 1 }, { vessel: 'block-40' }],
-  ['cohesion-low', { 'perlite-coarse': 1, 'peat-fine': 3 }, { vessel: 'block-50' }],
+  ['cohesion-low', { 'perlite-coarse': 1, 'peat-fine': 4 }, { vessel: 'block-50' }],
+  ['ph-by-water', { 'vermiculite-fine': 1, 'peat-fine': 1 }, { limeToPh: 5.8 }],
+  ['ph-high', { 'vermiculite-fine': 1, 'perlite-fine': 1 }, {}],
+  ['lime-wrong-direction', { 'vermiculite-fine': 1, 'perlite-fine': 1 }, { doses: { chalk: 1 } }],
   ['particles-large', { 'peat-medium': 1 }, { stage: 'potting', vessel: 'pot-11' }],
+  ['particles-large', { 'peat-medium': 1 }, {}],
   ['salts-high', { compost: 1, 'peat-fine': 4 }, { stage: 'potting' }],
   ['nitrogen-high', good, { limeToPh: 5.8, doses: { 'calcium-nitrate': 0.2 } }],
   ['nitrogen-low', good, { stage: 'potting', limeToPh: 5.8, doses: { 'calcium-nitrate': 0.6 } }],
@@ -168,7 +196,9 @@ const silent: [code: string, parts: Record<string, number>, sketch: RecipeSketch
   ['press-too-wet', { 'peat-black': 1 }, { vessel: 'block-50', compaction: 0 }],
   ['press-too-dry', { 'peat-black': 1 }, { vessel: 'pot-11' }],
   ['repels-water', { 'peat-fine': 1 }, {}],
-  ['bark-rest', good, {}],
+  ['bark-rest', { 'bark-pine': 1 }, {}],
+  ['living-at-germination', { loam: 2, 'peat-fine': 1, 'sand-sharp': 1 }, {}],
+  ['no-magnesium', { loam: 2, 'peat-fine': 1, 'sand-sharp': 1 }, { doses: { chalk: 0.6 } }],
   ['coir-salty', { 'coir-pith': 1 }, {}],
   ['coir-calcium', { 'coir-pith': 1 }, { doses: { gypsum: 3 } }],
 ];
@@ -178,7 +208,8 @@ test.each(silent)('%s keeps quiet where it should (%#)', (code, parts, sketch) =
 });
 
 test('every rule that can speak is seen to speak and to keep quiet', () => {
-  const spoken = new Set([...raised.map(([code]) => code), 'coir-salty']);
+  // Salty coir and fresh bark are lots that the table does not have: their tests stand above.
+  const spoken = new Set<string>([...raised.map(([code]) => code), 'coir-salty', 'bark-rest']);
   const quiet = new Set(silent.map(([code]) => code));
   expect([...spoken].filter((code) => !quiet.has(code))).toEqual([]);
   expect([...quiet].filter((code) => !spoken.has(code))).toEqual([]);
@@ -244,8 +275,8 @@ test('pieces too large for a small block: through the screen, with one press', (
   const flag = flags({ 'bark-hardwood': 1 }, { stage: 'seedling', vessel: 'block-20' }).find(
     (f) => f.code === 'particles-large',
   )!;
-  expect(flag.fix).toEqual({ kind: 'screen', material: 'bark-hardwood', mm: 5 });
-  expect(readOut(flag.remedy, 'metric')).toContain('through 5\u00a0mm');
+  expect(flag.fix).toEqual({ kind: 'screen', material: 'bark-hardwood', mm: 6.5 });
+  expect(readOut(flag.remedy, 'metric')).toContain('through 6.5\u00a0mm');
 });
 
 test('every flag says why and offers a way out; the worst come first', () => {
@@ -263,7 +294,7 @@ test('every flag says why and offers a way out; the worst come first', () => {
 
 test('a pressed block is judged by air after dry-down and by binding, not by air when fresh', () => {
   const ids = judgeMix(recipe({ 'peat-black': 1 }, { vessel: 'block-50' })).readings.map((r) => r.id);
-  expect(ids).toEqual(['airAfterDrydown', 'cohesion', 'ph', 'ecSaturated', 'n', 'largestParticle']);
+  expect(ids).toEqual(['airAfterDrydown', 'cohesion', 'ph', 'ecSaturated', 'n', 'overSize']);
 });
 
 test('the pH window slides from soilless to earthy between a tenth and four tenths of compost', () => {
@@ -273,8 +304,8 @@ test('the pH window slides from soilless to earthy between a tenth and four tent
   };
   expect(window({ 'peat-fine': 9, compost: 1 })).toEqual([5.5, 6.5]);
   const [low, high] = window({ 'peat-fine': 3, compost: 1 });
-  expect([low, high]).toEqual([expect.closeTo(5.75, 9), expect.closeTo(6.65, 9)]);
-  expect(window({ 'peat-fine': 3, compost: 2 })).toEqual([6, expect.closeTo(6.8, 9)]);
+  expect([low, high]).toEqual([expect.closeTo(5.7, 9), expect.closeTo(6.65, 9)]);
+  expect(window({ 'peat-fine': 3, compost: 2 })).toEqual([expect.closeTo(5.9, 9), expect.closeTo(6.8, 9)]);
   // Coir is right where growers call it right.
   const coir = judgeMix(recipe({ 'coir-pith': 1 })).readings.find((r) => r.id === 'ph')!;
   expect([coir.low, coir.high]).toEqual([5.5, 6.3]);

@@ -45,6 +45,7 @@ import { noHoles } from '#core/judge/flags/no-holes';
 import { noMagnesium } from '#core/judge/flags/no-magnesium';
 import { particlesLarge } from '#core/judge/flags/particles';
 import { phMeasured } from '#core/judge/flags/ph-measured';
+import { phByWater } from '#core/judge/flags/ph-by-water';
 import { phHigh } from '#core/judge/flags/ph-high';
 import { saltsHigh } from '#core/judge/flags/salts';
 import { readingsOf, type Reading } from '#core/judge/readings';
@@ -60,6 +61,7 @@ export const rules: readonly Rule[] = [
   limeCaustic,
   limeUnderdose,
   phHigh,
+  phByWater,
   phMeasured,
   carbonateCeiling,
   airLow,

@@ -1,5 +1,5 @@
 import { type Stage } from '#core/mix/stage';
-import { particleWindow, phWindow, type Window, windowsOf } from '#core/judge/windows';
+import { mixWindows, overSizeWindow, PH_BY_WATER, type Window } from '#core/judge/windows';
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 
 export const readingIds = [
@@ -9,9 +9,12 @@ export const readingIds = [
   'ph',
   'ecSaturated',
   'n',
-  'largestParticle',
+  'overSize',
 ] as const;
 export type ReadingId = (typeof readingIds)[number];
+/** What recipes and batches of before may have been read by, besides. */
+export const keptReadingIds = [...readingIds, 'largestParticle'] as const;
+export type KeptReadingId = (typeof keptReadingIds)[number];
 export type Verdict = 'low' | 'ok' | 'high';
 
 /** A computed property against its window, in the units of the edge (percent, not fractions). */
@@ -25,7 +28,12 @@ export interface Reading {
   source: string;
   /** Read at the bench, not computed. */
   measured: boolean;
+  /** Set where nothing in the mix holds its pH: it has no window, the water decides. */
+  byWater?: true | undefined;
 }
+
+/** As it is kept with a batch: its id may be one of before. */
+export type KeptReading = Omit<Reading, 'id'> & { id: KeptReadingId };
 
 const TOLERANCE = 1e-9;
 
@@ -39,7 +47,7 @@ export function readingsOf(
   input: Pick<MixInput, 'stage' | 'vessel' | 'measured' | 'windows'>,
   evaluation: Evaluation,
 ): Reading[] {
-  const windows = windowsOf(input);
+  const windows = mixWindows(input, evaluation);
   const reading = (
     id: ReadingId,
     computed: number,
@@ -68,7 +76,10 @@ export function readingsOf(
         ];
   return [
     ...structure,
-    reading('ph', evaluation.ph, '', phWindow(input, evaluation), ph),
+    {
+      ...reading('ph', evaluation.ph, '', windows.ph, ph),
+      ...(windows.ph === PH_BY_WATER && { byWater: true }),
+    },
     reading(
       'ecSaturated',
       evaluation.ecSaturatedMSPerCm,
@@ -77,7 +88,7 @@ export function readingsOf(
       ecSaturatedMSPerCm,
     ),
     reading('n', evaluation.readyNMgPerL, 'mg/L', windows.nMgPerL),
-    reading('largestParticle', evaluation.largestParticleMm, 'mm', particleWindow(input.stage, input.vessel)),
+    reading('overSize', evaluation.overSize * 100, '%', overSizeWindow),
   ];
 }
 

@@ -109,7 +109,7 @@ test('a little rock phosphate without lime raises no stop', () => {
 });
 
 test('too sweet: the press brings it into the window and sets the lime with it, so that it is not sour next', () => {
-  const recipe = sketch('germination', 'cell-72', { 'vermiculite-medium': 2, 'perlite-fine': 1 });
+  const recipe = sketch('germination', 'cell-72', { compost: 2, 'perlite-fine': 3 });
   const before = judged(recipe);
   const sweet = before.flags.find((f) => f.code === 'ph-high')!;
   const remedy = remedyOf(sweet, recipe, before, library)!;

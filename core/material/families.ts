@@ -11,6 +11,8 @@ const of =
 export const isPeat = of('peat', 'black-peat');
 export const isCoir = of('coir');
 export const isBark = of('bark');
+/** Not yet aged: it still takes nitrogen for itself by the handful. */
+export const isFreshBark = (m: Material): boolean => isBark(m) && m.drawdownMgNPerL >= 80;
 export const isVermiculite = of('vermiculite');
 export const isPerlite = of('perlite');
 export const isSpentMix = of('spent-mix');
@@ -31,9 +33,14 @@ export const releasesWhenHeated = of(
   'leaf-mould',
   'spent-mix',
 );
-/** Peat, coir and what is like earth, by volume, 0–1: what the windows and the limits on peat look at. */
+/** Loam, soil, sand and grit. */
+export const isGritty = of('loam', 'sand', 'grit');
+/** Peat, coir, what is like earth, and loam, sand and grit, by volume, 0–1: what windows and limits on peat look at. */
 export const peatShareOf = (m: Material): number => m.madeOf?.peat ?? (m.peatFree ? 0 : 1);
 export const coirShareOf = (m: Material): number => m.madeOf?.coir ?? (isCoir(m) ? 1 : 0);
+export const grittyShareOf = (m: Material): number => m.madeOf?.gritty ?? (isGritty(m) ? 1 : 0);
 export const earthyShareOf = (m: Material): number => m.madeOf?.earthy ?? (isEarthy(m) ? 1 : 0);
+/** Perlite and vermiculite count against a block twice. Common practice, no source. */
+export const weightInBlock = (m: Material): number => (isPerlite(m) || isVermiculite(m) ? 2 : 1);
 /** Binds too little to press alone. On the scale of cohesion, 0–1. */
 export const isLoose: Trait = (m) => m.cohesion < 0.4;

@@ -86,6 +86,8 @@ export interface MadeOf {
   coir: number;
   /** Compost, loam and their like. */
   earthy: number;
+  /** Loam, sand and grit; rows of before do not have it. */
+  gritty?: number | undefined;
 }
 
 /** The same as it stands in the table, in files and on the wire: percentages, camelCase column names. */

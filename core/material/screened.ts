@@ -1,6 +1,8 @@
 import { allow } from '#core/units/allowed';
 import { type Material } from '#core/material/material';
+import { grainSpread, overSizeShare } from '#core/material/over-size';
 import { withPores } from '#core/material/pores';
+import { normalQuantile } from '#core/stats/normal';
 import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 
@@ -14,9 +16,8 @@ export interface Screened {
 const made = new WeakMap<Material, Map<number, Screened>>();
 
 /**
- * A material screened at an aperture. Bits are taken as spread evenly over the logarithm of their size, from the
- * largest down, with the characteristic size in the middle; what is left is finer by so much, and its pores narrower by
- * the same step. An estimate: common practice, no source; your own drain test of the screened material replaces it.
+ * A material screened at an aperture. What is over it stays on the screen (`overSizeShare`); the usual size of what
+ * goes through is the median of the rest, and its pores are narrower by the same step. An estimate: common practice, no source; your own drain test of the screened material replaces it.
  * @param apertureMm 0.5–50; at or over the largest piece nothing changes
  */
 export function screened(material: Material, apertureMm: number): Screened {
@@ -30,15 +31,12 @@ export function screened(material: Material, apertureMm: number): Screened {
 }
 
 function screen(material: Material, apertureMm: number): Screened {
-  const { maxParticleMm: largest, particleMm: middle } = material;
-  const spread = Math.log(largest / Math.min(middle, 0.99 * largest));
-  // As far below the middle as the largest is above it.
-  const oversizeShare = Math.min(0.95, Math.log(largest / apertureMm) / (2 * spread));
-  const finer = Math.exp(-spread * oversizeShare);
+  const oversizeShare = Math.min(0.95, overSizeShare(material, apertureMm));
+  const finer = Math.exp(grainSpread(material) * normalQuantile((1 - oversizeShare) / 2));
   const through = withPores(material, finer, {
     name: gradeName(material, `screened at ${apertureMm} mm`),
     maxParticleMm: apertureMm,
-    particleMm: Math.min(apertureMm, middle * finer),
+    particleMm: Math.min(apertureMm, material.particleMm * finer),
   });
   return { material: through, oversizeShare };
 }

@@ -1,4 +1,4 @@
-import { coirShareOf, earthyShareOf } from '#core/material/families';
+import { coirShareOf, earthyShareOf, grittyShareOf } from '#core/material/families';
 import { type Carried, type Material, type MaterialRow, materialToRow } from '#core/material/material';
 import { waterOf } from '#core/material/retention';
 import { type Composition, meanByShare } from '#core/mix/composition';
@@ -120,7 +120,12 @@ export function asMaterial(
     crushes: share((m) => (m.crushes ? 1 : 0)) > CRUSHES_FROM,
     living: any((m) => m.living),
     doubt: DOUBT_OF_MIX,
-    madeOf: { peat: evaluation.peat, coir: share(coirShareOf), earthy: share(earthyShareOf) },
+    madeOf: {
+      peat: evaluation.peat,
+      coir: share(coirShareOf),
+      earthy: share(earthyShareOf),
+      gritty: share(grittyShareOf),
+    },
     ...(feeds.length > 0 && {
       carries: stillCarried(feeds, age).map((each) => ({ ...each, gPerL: each.gPerL * perLoose })),
     }),

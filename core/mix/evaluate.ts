@@ -1,5 +1,6 @@
 import { type Amendment } from '#core/material/amendment';
-import { peatShareOf } from '#core/material/families';
+import { peatShareOf, weightInBlock } from '#core/material/families';
+import { overSizeShare, pieceLimitMm } from '#core/material/over-size';
 import { type Stage } from '#core/mix/stage';
 import { compose, meanByShare, type Composition, type Part } from '#core/mix/composition';
 import {
@@ -90,6 +91,8 @@ export interface Evaluation {
   /** Nitrogen that is there for roots: soluble at mixing, less that. */
   readyNMgPerL: number;
   largestParticleMm: number;
+  /** Share of the volume in pieces too large for the vessel. */
+  overSize: number;
   cohesion: number;
   peat: number;
   airAfterDrydown: number;
@@ -155,7 +158,8 @@ export function evaluateMix(input: MixInput): Evaluation {
     drawdownMgNPerL,
     readyNMgPerL: Math.max(0, elements.n - drawdownMgNPerL),
     largestParticleMm: Math.max(...composition.parts.map((p) => p.material.maxParticleMm)),
-    cohesion: meanByShare(composition, (m) => m.cohesion),
+    overSize: meanByShare(composition, (m) => overSizeShare(m, pieceLimitMm(input.vessel))),
+    cohesion: cohesionOf(composition),
     carried: carriedIn(composition),
     peat: meanByShare(composition, peatShareOf),
     airAfterDrydown: Math.min(totalPorosity, drained.air + easilyAvailableWater / 2),
@@ -164,6 +168,10 @@ export function evaluateMix(input: MixInput): Evaluation {
     soakedFootMm: soakedFootMm(composition, column, drained),
   };
 }
+
+/** How well a mix holds together pressed: Σ w f c / Σ w f (model § 22). */
+const cohesionOf = (composition: Composition): number =>
+  meanByShare(composition, (m) => weightInBlock(m) * m.cohesion) / meanByShare(composition, weightInBlock);
 
 const carriedIn = ({ parts, shares, densification }: Composition): Dose[] =>
   parts.flatMap(({ material }, i) =>

@@ -1,4 +1,4 @@
-import { isBark, isSpentMix } from '#core/material/families';
+import { isFreshBark, isSpentMix } from '#core/material/families';
 import { type None } from '#core/units/message';
 import { type Material } from '#core/material/material';
 
@@ -16,7 +16,7 @@ export interface Rest {
 /** @param own a heap of the nursery's own making, rotting */
 export function usualRest(material: Material, own: boolean): Rest | null {
   const rest = (kind: keyof typeof restDays): Rest => ({ days: restDays[kind], why: `rest.${kind}` });
-  if (isBark(material)) return rest('bark');
+  if (isFreshBark(material)) return rest('bark');
   if (isSpentMix(material)) return rest('spent-mix');
   return own && material.living ? rest('heap') : null;
 }

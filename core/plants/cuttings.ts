@@ -1,7 +1,7 @@
 import { allow } from '#core/units/allowed';
 import { wilson } from '#core/stats/counts';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
-import { windowsOf } from '#core/judge/windows';
+import { mixWindows } from '#core/judge/windows';
 import { checkRange, checkWhole, OutOfRange } from '#core/units/check';
 import { daysAfter } from '#core/units/day';
 import { limits } from '#core/units/limits';
@@ -144,8 +144,9 @@ export interface AirUnderMist {
  */
 export function airUnderMist(input: MixInput, days: number): AirUnderMist {
   checkWhole('days', days, ...limits.lifeDays);
-  const { composition } = evaluateMix(input);
-  const limit = windowsOf(input).airPct.low;
+  const evaluation = evaluateMix(input);
+  const { composition } = evaluation;
+  const limit = mixWindows(input, evaluation).airPct.low;
   const airAt = (day: number, end: 'low' | 'high'): number =>
     airOnceSettled(input, Math.min(0.5, settledAfter(composition, day)[end]));
   // A mix only ever sinks: once it has too little air it stays so.

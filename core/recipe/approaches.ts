@@ -120,7 +120,7 @@ export const approaches: readonly Approach[] = [
     id: 'living-compost',
     mixes: {
       seedling: sketch('seedling', 'pot-9', {
-        ...{ 'leaf-mould': 5, compost: 1, castings: 1, 'rice-hulls': 3, 'sand-sharp': 1 },
+        ...{ 'leaf-mould': 5, compost: 1, castings: 1, 'rice-hulls': 2, 'sand-sharp': 1 },
       }),
       potting: sketch('potting', 'pot-13', {
         ...{ compost: 3, castings: 1, 'leaf-mould': 3, 'rice-hulls': 4, 'sand-sharp': 1 },
@@ -252,7 +252,7 @@ export const approaches: readonly Approach[] = [
     windows: {
       potting: {
         wetDensityKgPerL: wants('weight is wished for')(0, 1.6),
-        airPct: wants('deep pots that are watered by hand')(8, 30),
+        airPct: wants('deep pots that are watered by hand')(8, 35),
       },
     },
     habits: { edges: { sand: 0.3, 'peat-and-coir': 0.7 } },

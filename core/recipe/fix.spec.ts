@@ -72,7 +72,7 @@ const wrong: [string, Partial<Recipe>][] = [
   ['lime-underdose', { lime: null, amendments: [] }],
   ['salts-high', { amendments: [{ amendment: 'calcium-nitrate', gPerL: 3 }] }],
   ['nitrogen-high', { amendments: [{ amendment: 'calcium-nitrate', gPerL: 0.6 }] }],
-  ['particles-large', { components: [{ material: 'peat-medium', parts: 1 }] }],
+  ['particles-large', { vessel: 'cell-288', components: [{ material: 'peat-medium', parts: 1 }] }],
   ['lime-hydrated', { lime: { amendment: 'lime-hydrated', ph: 5.8 } }],
   ['feed-idle', { amendments: [{ amendment: 'blood-meal', gPerL: 1 }] }],
 ];

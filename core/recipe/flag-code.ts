@@ -24,6 +24,7 @@ export const subjectOf = {
   'wood-ash': 'ph',
   'carbonate-ceiling': 'ph',
   'ph-high': 'ph',
+  'ph-by-water': 'ph',
   'ph-read-low': 'ph',
   'ph-read-high': 'ph',
   'salts-high': 'salts',

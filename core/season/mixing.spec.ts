@@ -29,7 +29,12 @@ test('a mix waits for the slowest thing in it', () => {
     least: 14,
     usual: 21,
   });
-  expect(rest({ 'bark-pine': 1 }, { 'lime-dolomitic': 3 })).toMatchObject({ least: 21, usual: 28 });
+  // Aged bark is no wait; a fresh lot is.
+  expect(rest({ 'bark-pine': 1 }, { 'lime-dolomitic': 3 })).toMatchObject({ least: 7, usual: 14 });
+  const bark = { ...library.materials.get('bark-pine')!, drawdownMgNPerL: 100 };
+  const fresh = { ...library, materials: new Map(library.materials).set('bark-pine', bark) };
+  const potting = sketch('potting', 'pot-9', { 'bark-pine': 1 }, { doses: { 'lime-dolomitic': 3 } });
+  expect(mixRestOf(potting, fresh)).toMatchObject({ least: 21, usual: 28 });
 });
 
 test('two weeks before the first use; what falls within a week is one batch; another mix is another', () => {

@@ -1,4 +1,4 @@
-import { isBark, isCoir } from '#core/material/families';
+import { isFreshBark, isCoir } from '#core/material/families';
 import { lookUp, type Library } from '#core/recipe/library';
 import { type Recipe } from '#core/recipe/recipe';
 import { dayNumber, dayOf } from '#core/season/days';
@@ -33,7 +33,7 @@ export function mixRestOf({ components, lime, amendments }: Recipe, library: Lib
   const kinds = amendments
     .filter((d) => d.gPerL > 0)
     .map((d) => lookUp(library.amendments, d.amendment, 'amendments').kind);
-  if (materials.some(isBark)) return RESTS.bark;
+  if (materials.some(isFreshBark)) return RESTS.bark;
   if (kinds.includes('organic')) return RESTS.organic;
   if (lime || kinds.includes('lime')) return RESTS.lime;
   return materials.some(isCoir) ? RESTS.coir : NONE;

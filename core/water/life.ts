@@ -5,7 +5,7 @@ import { feedsIn } from '#core/mix/feeding';
 import { releasedMgPerL } from '#core/mix/release';
 import { dilutionWater, MEQ_PER_MS, MG_PER_MEQ_N } from '#core/mix/salts';
 import { MG_CACO3_PER_MEQ } from '#core/water/alkalinity';
-import { windowsOf, phWindow } from '#core/judge/windows';
+import { mixWindows } from '#core/judge/windows';
 import { streamOf, uniformAt } from '#core/stats/normal';
 import { checkRange, checkWhole } from '#core/units/check';
 import { limits } from '#core/units/limits';
@@ -90,8 +90,8 @@ export function lifeOf(input: MixInput, keeping: Keeping): Life {
   const e = evaluateMix(input);
   const { rule } = keeping;
   const vessel = new Vessel(e, input, keeping);
-  const windows = windowsOf(input);
-  const ph = phWindow(input, e);
+  const windows = mixWindows(input, e);
+  const { ph } = windows;
   const first: Life['first'] = { dry: null, starved: null, salty: null, sour: null, sweet: null };
   const days: Day[] = [];
   for (let day = 1; day <= keeping.days; day++) {

@@ -62,7 +62,8 @@ describe('POST /api/evaluate', () => {
     expect(takes(answer.mix.phBeforeLime)).toBeCloseTo(0, 6);
     expect(answer.mix.ph).toBeCloseTo(5.8, 9);
     expect(answer.mix.peatPct).toBeCloseTo(62.5, 9);
-    expect(answer.mix.cohesion).toBeCloseTo((5 * 0.9 + 0.2) / 8, 9);
+    // Perlite and vermiculite count twice.
+    expect(answer.mix.cohesion).toBeCloseTo((5 * 0.9 + 2 * 0.2) / 11, 9);
     const d = 1 / (1 - answer.mix.mixingShrinkagePct / 100);
     expect(answer.mix.dryBulkDensityGPerL).toBeCloseTo((d * (5 * 95 + 2 * 100 + 105)) / 8, 9);
     // Dolomitic lime: 1000/50.04 × 1.02 × (0.6 + 0.4/2) meq per gram.
@@ -74,10 +75,11 @@ describe('POST /api/evaluate', () => {
       'ph',
       'ecSaturated',
       'n',
-      'largestParticle',
+      'overSize',
       'nAtWorst',
       'ecAtWorst',
       'wetDensity',
+      'largestParticle',
       'easilyAvailableWater',
     ]);
     const beside = (id: string) => answer.readings.find((r: { id: string }) => r.id === id);

@@ -13,7 +13,8 @@ export const sums: Words<SumTexts> = {
   'sum.airAfterDrydown.source': () => 'De Boodt & Verdonck’s suctions (from memory)',
   'sum.airAfterDrydown.limits': () =>
     'A pressed block starts almost full of water. This is how it stands half a day later.',
-  'sum.cohesion.how': () => 'How well each material binds, by its share of the parts.',
+  'sum.cohesion.how': () =>
+    'How well each material binds, by its share of the parts; perlite and vermiculite count twice.',
   'sum.cohesion.source': () => 'common practice, no source',
   'sum.cohesion.limits': () => 'A judgement from 0 to 1. A pressed block tells you more.',
   'sum.ph.how': () => 'pH of the parts, raised by the acid that the lime neutralises, divided by the buffer.',
@@ -29,9 +30,10 @@ export const sums: Words<SumTexts> = {
     'Available nitrogen of the materials and of the soluble feeds. Slow feeds count nothing on the first day.',
   'sum.n.source': () => 'labels; material table; drawdown after Handreck’s index (from memory)',
   'sum.n.limits': () => 'Organic and coated feeds come later: see Weeks ahead.',
-  'sum.largestParticle.how': () => 'The largest piece of any part, against a quarter of the narrowest side.',
-  'sum.largestParticle.source': () => 'common practice, no source',
-  'sum.largestParticle.limits': () => 'Screening changes it.',
+  'sum.overSize.how': () => 'Volume in pieces over a quarter of the narrowest side; in blocks over a third.',
+  'sum.overSize.source': () => 'common practice, no source',
+  'sum.overSize.limits': () =>
+    'From the usual and the largest size of each material. A screen test of yours replaces them.',
   'sum.limeDose.how': () =>
     'Acid to neutralise on the way to the pH wanted, divided by the strength of this lime.',
   'sum.limeDose.source': () => 'Argo & Fisher 2002; fineness by US agronomic convention (from memory)',
@@ -96,6 +98,8 @@ export const origins: Words<OriginFacts> = {
   'from.dose': ({ gPerL }, f) => f.dose(gPerL),
   'from.dissolves': ({ dissolvedGPerL, gPerL }, f) =>
     `${f.dose(dissolvedGPerL)} of ${f.dose(gPerL)} dissolves`,
+  'from.over-size': ({ mostMm, usualMm, largestMm }, f) =>
+    `over ${f.length(mostMm)}: usually ${f.length(usualMm)}, largest ${f.length(largestMm)}`,
   'from.dose-share': ({ gPerL, pct }, f) => `${f.dose(gPerL)} of ${f.digits(pct, 2)} %`,
 };
 

@@ -1,11 +1,11 @@
 import { type Rule } from '#core/judge/flag';
-import { isBark } from '#core/material/families';
+import { isFreshBark } from '#core/material/families';
 import { said } from '#core/units/said';
 import { partsWhere } from '#core/judge/flags/parts-where';
 
 /** Fresh bark heats, ties up nitrogen and can poison roots. */
 export const barkRest: Rule = (judged) => {
-  const bark = partsWhere(judged, isBark);
+  const bark = partsWhere(judged, isFreshBark);
   if (bark.length === 0) return null;
   return {
     code: 'bark-rest',

@@ -1,12 +1,12 @@
 import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
-import { isMeasured, limeState } from '#core/judge/flags/lime';
+import { isPhSettled, limeState } from '#core/judge/flags/lime';
 import { CARBONATE_CEILING_PH, limeNeededMeqPerL } from '#core/mix/ph';
 import { said } from '#core/units/said';
 
 /** Lime past what can dissolve lies in wait: it holds the mix sweet for the life of the crop. */
 export const carbonateCeiling: Rule = (judged) => {
-  if (isMeasured(judged)) return null;
+  if (isPhSettled(judged)) return null;
   const lime = limeState(judged);
   if (!lime.main || lime.uncappedPh <= CARBONATE_CEILING_PH) return null;
   const used = limeNeededMeqPerL(judged.evaluation.acidity, CARBONATE_CEILING_PH);

@@ -10,10 +10,12 @@ export const cohesionLow: Rule = (judged) => {
   const loose = judged.evaluation.composition.parts
     .filter((p) => isLoose(p.material))
     .map((p) => p.material.name);
+  const who =
+    loose.length > 0 ? ` ${capital(spoken(loose))} ${new Set(loose).size > 1 ? 'do' : 'does'} not bind.` : '';
   return {
     code: 'cohesion-low',
     severity: reading.value < 0.4 ? 'stop' : 'warn',
-    text: said`Will not hold as a block: binding ${reading.value.toFixed(2)}, it takes ${reading.low.toFixed(2)}. ${capital(spoken(loose))} ${new Set(loose).size > 1 ? 'do' : 'does'} not bind.`,
+    text: said`Will not hold as a block: binding ${reading.value.toFixed(2)}, it takes ${reading.low.toFixed(2)}.${who}`,
     remedy: said`Add a part of black peat, fine peat or loam.`,
     fix: { kind: 'addPart', material: usual.bindingPeat },
   };

@@ -1,6 +1,5 @@
 import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
-import { windowsOf } from '#core/judge/windows';
 import { comparisonPot } from '#core/vessel/kinds';
 import { columnOf, drain } from '#core/mix/water-air';
 import { said } from '#core/units/said';
@@ -15,11 +14,7 @@ export const drownsHere: Rule = (judged) => {
   if (reading?.verdict !== 'low' || reading.measured) return null;
   const pot = comparisonPot;
   const inPot = drain(judged.evaluation.composition, columnOf(pot.vessel)).air * 100;
-  if (
-    inPot < windowsOf(judged.input).airPct.low ||
-    fillDepthMm(judged.input.vessel) >= fillDepthMm(pot.vessel)
-  )
-    return null;
+  if (inPot < reading.low || fillDepthMm(judged.input.vessel) >= fillDepthMm(pot.vessel)) return null;
   const inCell = volumeL(judged.input.vessel) < PLUG_LITRES;
   return {
     code: 'drowns-here',

@@ -1,10 +1,10 @@
 import { type Rule } from '#core/judge/flag';
-import { advisedLime, isMeasured, limeState } from '#core/judge/flags/lime';
+import { advisedLime, isPhSettled, limeState } from '#core/judge/flags/lime';
 import { said } from '#core/units/said';
 
 /** More lime than the window takes. Thirty times over is not rare at the bench, and nothing shows for weeks. */
 export const limeOverdose: Rule = (judged) => {
-  if (isMeasured(judged)) return null;
+  if (isPhSettled(judged)) return null;
   const lime = limeState(judged);
   const { ph, acidity } = judged.evaluation;
   if (!lime.main || lime.neededMeqPerL <= 0 || ph <= lime.window.high + 0.005) return null;

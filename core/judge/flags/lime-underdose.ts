@@ -1,10 +1,10 @@
 import { type Rule } from '#core/judge/flag';
-import { advisedLime, isMeasured, limeState } from '#core/judge/flags/lime';
+import { advisedLime, isPhSettled, limeState } from '#core/judge/flags/lime';
 import { said } from '#core/units/said';
 
 /** Still too sour for the stage. */
 export const limeUnderdose: Rule = (judged) => {
-  if (isMeasured(judged)) return null;
+  if (isPhSettled(judged)) return null;
   const lime = limeState(judged);
   const { ph } = judged.evaluation;
   if (ph >= lime.window.low - 0.005) return null;

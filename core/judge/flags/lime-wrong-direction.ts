@@ -1,11 +1,11 @@
 import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
-import { isMeasured, limeState } from '#core/judge/flags/lime';
+import { isPhSettled, limeState } from '#core/judge/flags/lime';
 import { said } from '#core/units/said';
 
 /** Lime where the mix needs none: the parts are sweet enough already, or a lower pH was asked of it. */
 export const limeWrongDirection: Rule = (judged) => {
-  if (isMeasured(judged)) return null;
+  if (isPhSettled(judged)) return null;
   const lime = limeState(judged);
   const { phBeforeLime } = judged.evaluation.acidity;
   const asked = judged.input.limeToPh;

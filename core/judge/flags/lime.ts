@@ -2,7 +2,7 @@ import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { usual } from '#core/recipe/usual';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Judged } from '#core/judge/flag';
-import { phWindow } from '#core/judge/windows';
+import { mixWindows, phWindow } from '#core/judge/windows';
 import { limedMeqPerL, limeNeededMeqPerL, uncappedPh, type Dose } from '#core/mix/ph';
 
 /** What the lime rules share: how much acid is neutralised, and how much ought to be. */
@@ -33,7 +33,7 @@ export function limeState({ input, evaluation }: Judged): LimeState {
   );
   const strength = (d: Dose): number => d.gPerL * neutralisingMeqPerG(d.amendment);
   const main = [...limes].sort((a, b) => strength(b) - strength(a))[0];
-  const window = phWindow(input, evaluation);
+  const window = mixWindows(input, evaluation).ph;
   const aimPh = aimPhOf(input, evaluation);
   const appliedMeqPerL = limedMeqPerL(limes);
   return {
@@ -49,6 +49,10 @@ export function limeState({ input, evaluation }: Judged): LimeState {
 
 /** Somebody has read the pH of this mix: what its parts and its lime would come to no longer counts. */
 export const isMeasured = (judged: Judged): boolean => judged.reading('ph')?.measured ?? false;
+
+/** Whether no rule of lime has a say: the pH was read, or the water decides it. */
+export const isPhSettled = (judged: Judged): boolean =>
+  isMeasured(judged) || (judged.reading('ph')?.byWater ?? false);
 
 /** The lime to advise: the one in use if it is fit for media, else ground dolomitic limestone. */
 export function advisedLime({ main }: LimeState): string {

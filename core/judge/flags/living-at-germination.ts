@@ -7,7 +7,11 @@ export const livingAtGermination: Rule = ({ input, evaluation }) => {
   if (input.stage !== 'germination') return null;
   const living = evaluation.composition.parts.filter(
     // Of kitchen waste there is more to say: not-under-seed.
-    ({ material }) => isEarthy(material) && material.family !== 'kitchen-compost',
+    ({ material }) =>
+      isEarthy(material) &&
+      material.family !== 'kitchen-compost' &&
+      // Sterilised loam is what seed composts were made of.
+      (material.family !== 'loam' || material.living),
   );
   if (living.length === 0) return null;
   const names = spoken(living.map((p) => p.material.name.split(',')[0]!));

@@ -1,35 +1,48 @@
-import { type Rule } from '#core/judge/flag';
+import { type Flag, type Rule, type Severity } from '#core/judge/flag';
+import { FINE_OVER_SIZE_PCT } from '#core/judge/windows';
 import { type Material } from '#core/material/material';
+import { apertureFor, overSizeShare, pieceLimitMm } from '#core/material/over-size';
 import { type Library } from '#core/recipe/library';
 import { type SingleFix } from '#core/recipe/fix';
+import { fixed } from '#core/units/show';
 import { said } from '#core/units/said';
+
+/** From this share on the cell cannot be filled evenly, %. */
+const STOP_PCT = 30;
 
 /** The finer grade of a material: of its family, the coarsest that fits. */
 function finerGrade(coarse: Material, mostMm: number, library: Library): Material | undefined {
+  const over = (m: Material): number => 100 * overSizeShare(m, mostMm);
   const finer = [...library.materials.values()]
-    .filter((m) => m.family === coarse.family && m.maxParticleMm < coarse.maxParticleMm)
+    .filter((m) => m.family === coarse.family && over(m) < over(coarse))
     .sort((a, b) => b.maxParticleMm - a.maxParticleMm);
-  return finer.find((m) => m.maxParticleMm <= mostMm);
+  return finer.find((m) => over(m) <= FINE_OVER_SIZE_PCT);
 }
 
-/** Pieces that do not fit the cell or leave holes around the seed. */
-export const particlesLarge: Rule = (judged) => {
-  const reading = judged.reading('largestParticle');
-  if (reading?.verdict !== 'high') return null;
-  const coarse = [...judged.evaluation.composition.parts].sort(
-    (a, b) => b.material.maxParticleMm - a.material.maxParticleMm,
-  )[0]!;
+const severityOf = (pct: number, most: number): Severity =>
+  pct > STOP_PCT ? 'stop' : pct > most ? 'warn' : 'note';
+
+/** Pieces that do not fit the cell or leave holes around the seed, by their share of the volume. */
+export const particlesLarge: Rule = (judged): Flag | null => {
+  const reading = judged.reading('overSize');
+  if (!reading || reading.value <= FINE_OVER_SIZE_PCT + 1e-9) return null;
+  const mostMm = pieceLimitMm(judged.input.vessel);
+  const { parts, shares } = judged.evaluation.composition;
+  const most = parts
+    .map(({ material }, i) => ({ material, over: shares[i]! * overSizeShare(material, mostMm) }))
+    .reduce((a, b) => (b.over > a.over ? b : a)).material;
   const { library } = judged;
-  const swap = library ? finerGrade(coarse.material, reading.high, library) : undefined;
-  // Apertures come in whole and half millimetres.
-  const mm = Math.max(0.5, Math.floor(reading.high * 2) / 2);
+  const swap = library ? finerGrade(most, mostMm, library) : undefined;
+  const mm = apertureFor(judged.input.vessel);
   const fix: SingleFix = swap
-    ? { kind: 'swapMaterial', from: coarse.material.id, to: swap.id }
-    : { kind: 'screen', material: coarse.material.id, mm };
+    ? { kind: 'swapMaterial', from: most.id, to: swap.id }
+    : { kind: 'screen', material: most.id, mm };
+  const severity = severityOf(reading.value, reading.high);
+  const large = severity === 'note' ? 'Some large pieces' : 'Pieces too large';
   return {
     code: 'particles-large',
-    severity: reading.value > 2.5 * reading.high ? 'stop' : 'warn',
-    text: said`Pieces too large: ${coarse.material.name} has bits up to ${{ lengthMm: reading.value }}; this job takes ${{ lengthMm: reading.high }}.`,
+    severity,
+    text: said`${large}: ${fixed(reading.value, 0)} % of the volume is over ${{ lengthMm: mostMm }}, most of it ${most.name}.`,
     remedy: swap
       ? said`Use the finer grade, or screen it through ${{ lengthMm: mm }} while it is dry.`
       : said`Screen it through ${{ lengthMm: mm }} while it is dry: wet material will not go through.`,

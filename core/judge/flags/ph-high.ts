@@ -1,11 +1,11 @@
 import { usual } from '#core/recipe/usual';
 import { type Rule, capital, spoken } from '#core/judge/flag';
-import { isMeasured, limeState } from '#core/judge/flags/lime';
+import { isPhSettled, limeState } from '#core/judge/flags/lime';
 import { said } from '#core/units/said';
 
 /** Too sweet with no lime at all: the parts do it. */
 export const phHigh: Rule = (judged) => {
-  if (isMeasured(judged)) return null;
+  if (isPhSettled(judged)) return null;
   const lime = limeState(judged);
   const { ph, composition } = judged.evaluation;
   if (lime.main || judged.input.limeToPh || ph <= lime.window.high + 0.005) return null;

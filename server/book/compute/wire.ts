@@ -41,7 +41,11 @@ export function evaluationToWire({ input, evaluation: e, readings, flags }: Judg
     },
     lime: e.lime && { amendment: e.lime.amendment.id, gPerL: e.lime.gPerL },
     readings: [
-      ...readings.map(({ id, value, unit, low, high, verdict }) => ({ id, value, unit, low, high, verdict })),
+      ...readings.map(({ id, value, unit, low, high, verdict, byWater }) => ({
+        ...{ id, value, unit, verdict },
+        // Nothing holds this pH: it has no window.
+        ...(byWater ? { low: null, high: null } : { low, high }),
+      })),
       ...besides(input, e),
     ],
     flags: flags.map(({ code, severity, text, remedy }) => ({

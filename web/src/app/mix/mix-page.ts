@@ -55,7 +55,7 @@ const briefNames: Record<ReadingId, string> = {
   ph: 'pH',
   ecSaturated: 'EC',
   n: 'N',
-  largestParticle: 'size',
+  overSize: 'large %',
 };
 
 /** Addresses that this tab wrote last, newest first. Earlier versions kept one. */

@@ -106,7 +106,7 @@ describe('a reading', () => {
       'ph',
       'ecSaturated',
       'n',
-      'largestParticle',
+      'overSize',
       'limeDose',
       'scooped',
       'waterToAdd',

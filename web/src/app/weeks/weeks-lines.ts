@@ -1,4 +1,4 @@
-import { phWindow, windowsOf } from '#core/judge/windows';
+import { mixWindows } from '#core/judge/windows';
 import { type UnitSystem } from '#core/units/show';
 import { type Life } from '#core/water/life';
 import { type LifeBand } from '#core/water/life-band';
@@ -14,8 +14,8 @@ export function linesOf(
   { input, evaluation, kind }: MixStanding,
   system: UnitSystem,
 ): WeeksLine[] {
-  const windows = windowsOf(input);
-  const ph = phWindow(input, evaluation);
+  const windows = mixWindows(input, evaluation);
+  const { ph } = windows;
   const mL = shownIn('mL', system);
   const water = it.typical.days.map(({ waterMl }) => {
     const shown = waterMl / mL.per;

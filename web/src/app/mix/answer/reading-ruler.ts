@@ -30,19 +30,25 @@ import { readingRuler as texts } from '#words/en/places/mix/answer/reading-ruler
       <div class="likely">{{ likely() }}</div>
     </div>
     <div class="ruler" aria-hidden="true">
-      <span
-        class="window"
-        [style.left.%]="at(reading().low)"
-        [style.right.%]="100 - at(reading().high)"
-      ></span>
+      @if (!reading().byWater) {
+        <span
+          class="window"
+          [style.left.%]="at(reading().low)"
+          [style.right.%]="100 - at(reading().high)"
+        ></span>
+      }
       @if (band(); as b) {
         <span class="band" [style.left.%]="at(b.low)" [style.right.%]="100 - at(b.high)"></span>
       }
       <span class="needle" [style.transform]="needle()"><i></i></span>
     </div>
     <div class="verdict" [class.off]="reading().verdict !== 'ok'">
-      <span>{{ low() }}–{{ high() }}</span>
-      <b>{{ word() }}</b>
+      @if (reading().byWater) {
+        <b>{{ texts.yourWaters }}</b>
+      } @else {
+        <span>{{ low() }}–{{ high() }}</span>
+        <b>{{ word() }}</b>
+      }
     </div>
     @if (open()) {
       <app-where-from [judgement]="judgement()" [of]="reading().id" />

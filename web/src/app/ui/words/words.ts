@@ -1,7 +1,7 @@
 import { inSentence } from '#words/formats';
 import { type KeptDown, type LiftingTest } from '#core/spread/kept-down';
 import { type ScoredId } from '#core/finder/aims';
-import { type Reading } from '#core/judge/readings';
+import { type KeptReading, type KeptReadingId } from '#core/judge/readings';
 import { millimetresIn } from '#core/units/factors';
 import { type UnitSystem } from '#core/units/show';
 import { type Stage } from '#core/mix/stage';
@@ -48,8 +48,8 @@ export interface ReadingWords {
   reach: number;
 }
 
-export function readingWords(id: ScoredId, noun: string): ReadingWords {
-  const words: Record<ScoredId, ReadingWords> = {
+export function readingWords(id: ScoredId | KeptReadingId, noun: string): ReadingWords {
+  const words: Record<ScoredId | KeptReadingId, ReadingWords> = {
     air: { name: texts.airInThe(noun), term: texts.airFilledPorosity, places: 1, reach: 0.5 },
     airAfterDrydown: {
       name: texts.airOnceHalfDried,
@@ -63,6 +63,7 @@ export function readingWords(id: ScoredId, noun: string): ReadingWords {
     n: { name: common.availableNitrogen, term: texts.solubleN, places: 0, reach: 0.7 },
     easilyAvailableWater: { name: texts.easyWater, term: texts.easilyAvailableWater, places: 1, reach: 0.8 },
     wetDensity: { name: texts.weightWhenWet, term: texts.wetDensityWaterIs1, places: 2, reach: 0.8 },
+    overSize: { name: texts.overSize, term: texts.shareOverAQuarter, places: 0, reach: 0.8 },
     largestParticle: { name: texts.largestPiece, term: texts.againstTheNarrowestSide, places: 1, reach: 0.8 },
   };
   return words[id];
@@ -73,7 +74,7 @@ export const shortName = (name: string): string => name.replace(/\s*\([^)]* mm[^
 
 /** A reading for the eye: lengths turn to inches with the switch, all else is read the same everywhere. */
 export function inReadersUnits(
-  { value, low, high, unit }: Reading,
+  { value, low, high, unit }: Omit<KeptReading, 'id'>,
   system: UnitSystem,
 ): { value: number; low: number; high: number; unit: string; places?: number } {
   if (unit === 'mg/L' && system === 'us') return { value, low, high, unit: 'ppm' };

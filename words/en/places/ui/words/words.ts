@@ -35,6 +35,8 @@ export const words = place('ui/words/words', {
   wetDensityWaterIs1: 'wet density, water is 1',
   largestPiece: 'Largest piece',
   againstTheNarrowestSide: 'against the narrowest side',
+  overSize: 'Large pieces',
+  shareOverAQuarter: 'share of the volume too large here',
   aJarTestOfYour: 'a jar test of your lime',
   itsPhReadOnDay: 'its pH read on day 7',
   fillingAndDrainingYourOwn: 'filling and draining your own vessel once',
