@@ -1,6 +1,6 @@
 import { targetSaturation, usualMoisture } from '#core/mix/moisture';
 import { neutralisingMeqPerG } from '#core/material/amendment';
-import { bufferOnTheWay, limedMeqPerL } from '#core/mix/ph';
+import { bufferOnTheWay, givenBy, limedMeqPerL, limeNeededMeqPerL } from '#core/mix/ph';
 import { COMPUTED, LIBRARY, lostInMixing, RECIPE, term, type SumOf } from '#core/explain/sum';
 import { originSays as from, termSays as t } from '#core/explain/sum-facts';
 import { none } from '#core/units/message';
@@ -33,16 +33,29 @@ export const amountSums: Record<AmountId, SumOf> = {
       'meqPerL',
       COMPUTED,
     );
-    const need = buffer.value * (aim.value - before.value) - others.value;
+    const given = givenBy(input.amendments);
+    const needed = limeNeededMeqPerL(e.acidity, aim.value, given.whole);
+    const isCaustic = target?.amendment.caution === 'caustic';
+    const result = isCaustic
+      ? (e.lime?.gPerL ?? 0)
+      : strength > 0
+        ? Math.max(0, needed - given.lime) / strength
+        : 0;
+    const used = buffer.value * (aim.value - before.value);
+    const acting =
+      !isCaustic && needed > 0 && given.whole === 0 && e.acidity.carbonateMeqPerL <= 0
+        ? [term(t('term.lime-acting', none), (100 * used) / needed, 'pct', from('from.lime-share', none))]
+        : [];
     return {
       terms: [
         aim,
         before,
         buffer,
         others,
+        ...acting,
         term(t('term.lime-strength', none), strength, 'meqPerG', from('from.fineness', none)),
       ],
-      result: strength > 0 ? Math.max(0, need / strength) : 0,
+      result,
       kind: 'dose',
     };
   },

@@ -1,13 +1,6 @@
 import { type ReadingId } from '#core/judge/readings';
 import { neutralisingMeqPerG } from '#core/material/amendment';
-import {
-  bufferOnTheWay,
-  CARBONATE_CEILING_PH,
-  type Dose,
-  limedMeqPerL,
-  phAfter,
-  uncappedPh,
-} from '#core/mix/ph';
+import { bufferOnTheWay, type Dose, givenBy, limedMeqPerL, phAfter } from '#core/mix/ph';
 import { weightInBlock } from '#core/material/families';
 import { overSizeShare, pieceLimitMm } from '#core/material/over-size';
 import { fillDepthMm } from '#core/vessel/vessel';
@@ -79,6 +72,7 @@ export const readingSums: Record<ReadingId, SumOf> = {
     };
   },
   ph: (input, e) => {
+    const after = phAfter(e.acidity, givenBy(e.doses));
     const before = term(
       t('term.ph-before', none),
       e.acidity.phBeforeLime,
@@ -87,25 +81,25 @@ export const readingSums: Record<ReadingId, SumOf> = {
     );
     const buffer = term(
       t('term.buffer', none),
-      bufferOnTheWay(e.acidity, uncappedPh(e.acidity, limedMeqPerL(e.doses))),
+      bufferOnTheWay(e.acidity, after),
       'meqPerLPerPh',
       input.measured?.jar ? from('from.jar-test', none) : LIBRARY,
     );
     const limes = e.doses.filter((d) => d.gPerL > 0 && neutralisingMeqPerG(d.amendment) > 0);
     const meq = term(t('term.neutralised', none), limedMeqPerL(e.doses), 'meqPerL', from('from.grams', none));
-    const raised =
-      meq.value > 0
-        ? Math.min(
-            CARBONATE_CEILING_PH,
-            buffer.value > 0 ? before.value + meq.value / buffer.value : Infinity,
-          )
-        : before.value;
+    const used = buffer.value * (after - before.value);
+    const free = e.acidity.carbonateMeqPerL;
+    const acting =
+      meq.value > 0 && free <= 0 && buffer.value > 0
+        ? [term(t('term.lime-acting', none), (100 * used) / meq.value, 'pct', from('from.lime-share', none))]
+        : [];
     return {
       kind: 'ph',
       terms: [
         before,
         buffer,
         meq,
+        ...acting,
         ...(e.acidity.carbonateMeqPerL > 0
           ? [
               term(
@@ -125,10 +119,7 @@ export const readingSums: Record<ReadingId, SumOf> = {
           ),
         ),
       ],
-      result:
-        e.acidity.carbonateMeqPerL > 0
-          ? phAfter(e.acidity, limedMeqPerL(e.doses))
-          : Math.max(before.value, raised),
+      result: after,
     };
   },
   ecSaturated: (_input, e) => {

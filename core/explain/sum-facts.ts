@@ -16,6 +16,7 @@ export interface TermFacts {
   'term.ph-wanted': None;
   'term.buffer': None;
   'term.neutralised': None;
+  'term.lime-acting': None;
   'term.neutralised-by-others': None;
   'term.lime-strength': None;
   'term.free-lime': { ph: number };
@@ -45,6 +46,7 @@ export interface OriginFacts {
   'from.suctions': None;
   'from.fineness': None;
   'from.grams': None;
+  'from.lime-share': None;
   'from.per-gram': { meqPerG: number };
   'from.dose': { gPerL: number };
   'from.dissolves': { dissolvedGPerL: number; gPerL: number };

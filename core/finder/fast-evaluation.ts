@@ -13,7 +13,15 @@ import { starterDoseGPerL } from '#core/finder/starter';
 import { grittyMoves, grittySlope, isPhByWater, PH_BY_WATER, phHighAt, phLowAt } from '#core/judge/windows';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { MOST_COMPACTION } from '#core/mix/composition';
-import { acidityOf, limeDoseGPerL, limedMeqPerL, linearAcidity, phAfter, type Dose } from '#core/mix/ph';
+import {
+  acidityOf,
+  limeDoseGPerL,
+  linearAcidity,
+  phAfter,
+  type Dose,
+  type AgainstAcid,
+  givenBy,
+} from '#core/mix/ph';
 import { pressed, type Pressing } from '#core/mix/water-air';
 import { dosedSaltsMeqPerL, elementsOfDoses, MOST_HARMLESS_EC, sparing } from '#core/mix/salts';
 import { shrinkageOf } from '#core/mix/packing';
@@ -44,7 +52,7 @@ export class FastEvaluation {
   private readonly solidsScratch: Float64Array;
   private readonly referenceCost: number;
   private readonly pricedWhole: boolean;
-  private readonly fixed: { meq: number; n: number; salts: number };
+  private readonly fixed: { given: AgainstAcid; n: number; salts: number };
   /** Whether something is given that dissolves only in part. */
   private readonly gypsum: boolean;
   private readonly limeStrength: number;
@@ -54,7 +62,7 @@ export class FastEvaluation {
   /** Where the windows of the recipe looked at end, and whether pH slides. */
   private readonly slide = { ph: false, phLow: 0, phHigh: 0, airLow: 0, ecHigh: 0, nHigh: 0 };
   /** How far loam, sand and grit move ends at most; null where nothing slides. */
-  private readonly moves: { air: number; ec: number; n: number } | null;
+  private readonly moves: { air: number; ph: number; ec: number; n: number } | null;
   /** Every reading of the recipe looked at, scored or not. */
   private readonly read = Object.fromEntries(scoredIds.map((id) => [id, 0.1])) as Record<ScoredId, number>;
 
@@ -75,7 +83,7 @@ export class FastEvaluation {
     this.pricedWhole = shelved.every((s) => s.costPerL !== undefined);
     this.referenceCost = Math.max(...this.table.cost) || 1;
     this.fixed = {
-      meq: limedMeqPerL(fixedDoses),
+      given: givenBy(fixedDoses),
       n: elementsOfDoses(fixedDoses).n,
       salts: dosedSaltsMeqPerL(fixedDoses),
     };
@@ -97,6 +105,7 @@ export class FastEvaluation {
     const moves = slides && grittyMoves(slides.stage);
     this.moves = moves && {
       air: slides.ids.includes('air') ? moves.airLow : 0,
+      ph: moves.phLow,
       ec: slides.ids.includes('ecSaturated') ? moves.ecHigh : 0,
       n: slides.ids.includes('n') ? moves.nHigh : 0,
     };
@@ -187,14 +196,14 @@ export class FastEvaluation {
     const { slide, moves } = this;
     acidityOf(mean, d, acidityScratch);
     const byWater = slide.ph && isPhByWater(acidityScratch);
-    const phLow = slide.ph ? phLowAt(phAim.low, mean.earthy) : phAim.low;
-    const phHigh = slide.ph ? phHighAt(phAim.high, mean.earthy, mean.coir) : phAim.high;
     const gritty = moves ? grittySlope(mean.gritty) : 0;
-    const limeGPerL =
-      spec.lime && !byWater
-        ? limeDoseGPerL(acidityScratch, spec.lime, (phLow + phHigh) / 2, this.fixed.meq)
-        : 0;
-    const finalPh = phAfter(acidityScratch, this.fixed.meq + limeGPerL * this.limeStrength);
+    const phLow = slide.ph ? phLowAt(phAim.low + gritty * (moves?.ph ?? 0), mean.earthy) : phAim.low;
+    const phHigh = slide.ph ? phHighAt(phAim.high, mean.earthy, mean.coir) : phAim.high;
+    const { given } = this.fixed;
+    const target = (phLow + phHigh) / 2;
+    const limeGPerL = spec.lime && !byWater ? limeDoseGPerL(acidityScratch, spec.lime, target, given) : 0;
+    // Dosed to a pH it comes to that pH.
+    const finalPh = limeGPerL > 0 ? target : phAfter(acidityScratch, given);
 
     const n0 = d * (mean.n - mean.drawn) + this.fixed.n + limeGPerL * this.limeN;
     const salts0 =

@@ -107,7 +107,12 @@ export function phWindow({ stage, windows }: Asked, evaluation: Pick<Evaluation,
   const { composition } = evaluation;
   const earthy = meanByShare(composition, earthyShareOf);
   const coir = meanByShare(composition, coirShareOf);
-  return { low: phLowAt(own.low, earthy), high: phHighAt(own.high, earthy, coir), source: own.source };
+  const moved = grittySlope(meanByShare(composition, grittyShareOf)) * grittyMoves(stage).phLow;
+  return {
+    low: phLowAt(own.low + moved, earthy),
+    high: phHighAt(own.high, earthy, coir),
+    source: own.source,
+  };
 }
 
 /** With less buffer than this the water decides the pH within a watering or two, meq/L per pH. Common practice, no source. */
@@ -128,8 +133,8 @@ export const isPhByWater = ({
  */
 const GRITTY_AIR_LOW: Partial<Record<Stage, number>> = { germination: 1.5, seedling: 4, potting: 5 };
 const GRITTY_SOURCE = 'Bunt 1988 (from memory): loam and sand mixes, watered with care';
-/** And the starter charge that their authors gave under seed: GCRI seed compost, Bunt 1988 (from memory). */
-const GRITTY_SEED = { ecHigh: 0.9, nHigh: 65 };
+/** And the lime and starter charge that their authors gave under seed: GCRI seed compost, Bunt 1988 (from memory). */
+const GRITTY_SEED = { phLow: 5.4, ecHigh: 0.9, nHigh: 65 };
 /** From this share of loam, sand and grit a window begins to move, and at this one it has moved. */
 const GRITTY_SLOPE = [0.15, 0.25] as const;
 /** How far the ends have moved, 0–1. @param gritty share of loam, sand and grit, 0–1 of the parts */
@@ -137,11 +142,12 @@ export const grittySlope = (gritty: number): number =>
   Math.min(1, Math.max(0, (gritty - GRITTY_SLOPE[0]) / (GRITTY_SLOPE[1] - GRITTY_SLOPE[0])));
 
 /** By how much loam, sand and grit move ends of windows where they have moved. */
-export function grittyMoves(stage: Stage): { airLow: number; ecHigh: number; nHigh: number } {
-  const { airPct, ecSaturatedMSPerCm, nMgPerL } = stageWindows[stage];
+export function grittyMoves(stage: Stage): { airLow: number; phLow: number; ecHigh: number; nHigh: number } {
+  const { airPct, ph, ecSaturatedMSPerCm, nMgPerL } = stageWindows[stage];
   const seed = stage === 'germination';
   return {
     airLow: (GRITTY_AIR_LOW[stage] ?? airPct.low) - airPct.low,
+    phLow: seed ? GRITTY_SEED.phLow - ph.low : 0,
     ecHigh: seed ? GRITTY_SEED.ecHigh - ecSaturatedMSPerCm.high : 0,
     nHigh: seed ? GRITTY_SEED.nHigh - nMgPerL.high : 0,
   };

@@ -198,6 +198,47 @@ describe('lime and carbonate', () => {
     });
   });
 
+  test.each<[string, Record<string, number>, Record<string, number>, [number, number], string]>([
+    ...(
+      [
+        [3, [5.1, 5.6]],
+        [4, [5.5, 6]],
+        [6, [6.3, 6.9]],
+        [10, [6.8, 7.5]],
+        [60, [7.3, 7.5]],
+      ] as const
+    ).map(
+      ([gPerL, range]): [
+        string,
+        Record<string, number>,
+        Record<string, number>,
+        [number, number],
+        string,
+      ] => [
+        `peat–perlite 7:3 with ${gPerL} g/L of dolomitic lime`,
+        { 'peat-medium': 7, 'perlite-coarse': 3 },
+        { 'lime-dolomitic': gPerL },
+        [...range],
+        'model § 23: calcite at pCO₂ 10⁻² (from memory)',
+      ],
+    ),
+    [
+      'U.C. mix C: 7.5 lb dolomite and 2.5 lb calcite per yd³ of fine sand and peat 1:1',
+      { 'peat-medium': 1, 'sand-fine': 1 },
+      { 'lime-dolomitic': 7.5 * gPerLInPoundPerCubicYard, 'lime-calcitic': 2.5 * gPerLInPoundPerCubicYard },
+      [5.9, 7.3],
+      'Baker, U.C. Manual 23 (1957) (from memory)',
+    ],
+  ])('the upper half of the curve: %s', (what, parts, doses, range, source) => {
+    published({
+      what: `pH of ${what}`,
+      source,
+      published: range,
+      ours: evaluateMix(recipe(parts, { doses })).ph,
+      unit: 'pH',
+    });
+  });
+
   test('sphagnum to pH 5.8 takes 5–6 g/L', () => {
     published({
       what: 'lime for medium peat to 5.8',

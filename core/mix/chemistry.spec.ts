@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { evaluateMix } from '#core/mix/evaluate';
-import { CARBONATE_CEILING_PH } from '#core/mix/ph';
+import { CARBONATE_STOPS_PH } from '#core/mix/lime-curve';
 import { convertEc, type EcMethod, sparing } from '#core/mix/salts';
 import { readingsOf } from '#core/judge/readings';
 import { amendment } from '#testing/library';
@@ -84,7 +84,13 @@ describe('lime', () => {
 
   test('lime never lowers pH, and never lifts it past the carbonate ceiling', () => {
     expect(evaluateMix(recipe({ 'vermiculite-fine': 1 }, { limeToPh: 5.5 })).lime!.gPerL).toBe(0);
-    expect(evaluateMix(recipe({ 'peat-fine': 1 }, { doses: { chalk: 500 } })).ph).toBe(CARBONATE_CEILING_PH);
+    expect(evaluateMix(recipe({ 'peat-fine': 1 }, { doses: { chalk: 500 } })).ph).toBeLessThanOrEqual(
+      CARBONATE_STOPS_PH,
+    );
+    // Caustic lime goes past it.
+    expect(evaluateMix(recipe({ 'peat-fine': 1 }, { doses: { 'lime-hydrated': 15 } })).ph).toBeGreaterThan(
+      CARBONATE_STOPS_PH,
+    );
   });
 
   test('a product that is no lime, or a target out of range, is refused', () => {

@@ -6,7 +6,7 @@ import { compose, meanByShare, type Composition, type Part } from '#core/mix/com
 import {
   acidity,
   limeDoseGPerL,
-  limedMeqPerL,
+  givenBy,
   linearAcidity,
   phAfter,
   type Acidity,
@@ -119,10 +119,10 @@ export function evaluateMix(input: MixInput): Evaluation {
 
   const jar = input.measured?.jar;
   const state = jar ? linearAcidity(jar.bufferMeqPerLPerPh, jar.phBeforeLime) : acidity(composition);
-  const otherMeqPerL = limedMeqPerL(input.amendments);
+  const others = givenBy(input.amendments);
   const lime = input.limeToPh && {
     amendment: input.limeToPh.amendment,
-    gPerL: limeDoseGPerL(state, input.limeToPh.amendment, input.limeToPh.ph, otherMeqPerL),
+    gPerL: limeDoseGPerL(state, input.limeToPh.amendment, input.limeToPh.ph, others),
   };
   const doses = lime ? [...input.amendments, lime] : input.amendments;
 
@@ -142,7 +142,7 @@ export function evaluateMix(input: MixInput): Evaluation {
     column,
     drained,
     acidity: state,
-    ph: phAfter(state, limedMeqPerL(doses)),
+    ph: phAfter(state, givenBy(doses)),
     lime: lime ?? null,
     doses,
     waterAt10Cm,

@@ -1,6 +1,7 @@
 import { type MessageOf, messages, type Named, named, none, type None } from '#core/units/message';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
-import { phAfter, type Acidity, type Dose } from '#core/mix/ph';
+import { givenBy, phAfter, type Acidity, type Dose } from '#core/mix/ph';
+import { limeScale, phOfLimeScale } from '#core/mix/lime-curve';
 import { checkRange } from '#core/units/check';
 
 /** Rates per day in moist, warm mix: common practice, no source. */
@@ -24,11 +25,10 @@ export function limeReacted(product: Amendment, days: number): number {
 
 /** pH on a day after mixing. */
 export function phOnDay(state: Acidity, doses: readonly Dose[], days: number): number {
-  const meq = doses.reduce((sum, d) => {
-    const strength = neutralisingMeqPerG(d.amendment);
-    return strength > 0 ? sum + d.gPerL * strength * limeReacted(d.amendment, days) : sum;
-  }, 0);
-  return phAfter(state, meq);
+  const acted = doses.flatMap((d) =>
+    neutralisingMeqPerG(d.amendment) > 0 ? [{ ...d, gPerL: d.gPerL * limeReacted(d.amendment, days) }] : [],
+  );
+  return phAfter(state, givenBy(acted));
 }
 
 export interface JarReading {
@@ -49,15 +49,15 @@ const jar = messages<JarFacts>();
 const MOST_G_PER_L = 50;
 const [LOWEST_PH, HIGHEST_PH] = [2.5, 11];
 /** From here on lime does not dissolve any more. */
-const PLATEAU_PH = 7.5;
+const PLATEAU_PH = 7.3;
 
 export type JarFit =
   | { outcome: 'fitted'; phBeforeLime: number; bufferMeqPerLPerPh: number; largestMissPh: number }
   | { outcome: 'unusable'; why: MessageOf<JarFacts> };
 
 /**
- * Equal jars with 0, 2, 4, 6, 8 g/L of lime, read on day 7: a straight line through pH against dose gives the
- * buffer. Jars above pH 7.5 lie on the carbonate plateau and are left out.
+ * Equal jars with 0, 2, 4, 6, 8 g/L of lime, read on day 7: a straight line through the pH on the scale of
+ * lime (`limeScale`) against dose gives the buffer. Jars above pH 7.3 lie on the plateau of carbonate and are left out.
  * @param readings two or more usable jars
  */
 export function fitJarTest(readings: readonly JarReading[], product: Amendment): JarFit {
@@ -69,20 +69,20 @@ export function fitJarTest(readings: readonly JarReading[], product: Amendment):
     if (!(r.ph >= LOWEST_PH && r.ph <= HIGHEST_PH))
       return { outcome: 'unusable', why: jar('jar.ph', { ph: r.ph, from: LOWEST_PH, to: HIGHEST_PH }) };
   }
-  const used = readings.filter((r) => r.ph <= PLATEAU_PH);
+  const used = readings.filter((r) => r.ph <= PLATEAU_PH).map((r) => ({ ...r, y: limeScale(r.ph) }));
   if (new Set(used.map((r) => r.gPerL)).size < 2) {
     return { outcome: 'unusable', why: jar('jar.too-few', { ph: PLATEAU_PH }) };
   }
-  const mean = (of: (r: JarReading) => number): number =>
+  const mean = (of: (r: (typeof used)[number]) => number): number =>
     used.reduce((sum, r) => sum + of(r), 0) / used.length;
-  const [g0, ph0] = [mean((r) => r.gPerL), mean((r) => r.ph)];
-  const slope = mean((r) => (r.gPerL - g0) * (r.ph - ph0)) / mean((r) => (r.gPerL - g0) ** 2);
+  const [g0, y0] = [mean((r) => r.gPerL), mean((r) => r.y)];
+  const slope = mean((r) => (r.gPerL - g0) * (r.y - y0)) / mean((r) => (r.gPerL - g0) ** 2);
   if (!(slope > 0)) return { outcome: 'unusable', why: jar('jar.no-rise', none) };
-  const phBeforeLime = ph0 - slope * g0;
-  const misses = used.map((r) => Math.abs(phBeforeLime + slope * r.gPerL - r.ph));
+  const start = y0 - slope * g0;
+  const misses = used.map((r) => Math.abs(phOfLimeScale(start + slope * r.gPerL) - r.ph));
   return {
     outcome: 'fitted',
-    phBeforeLime,
+    phBeforeLime: phOfLimeScale(start),
     bufferMeqPerLPerPh: strength / slope,
     largestMissPh: Math.max(...misses),
   };

@@ -1,3 +1,4 @@
+import { limeScale } from '#core/mix/lime-curve';
 import fc from 'fast-check';
 import { lusolve, type MathNumericType } from 'mathjs';
 import { swapAnalysis, usualBasis } from '#core/mix/analysis-swap';
@@ -99,22 +100,27 @@ describe('lime over days and the jar test', () => {
       { gPerL: 6, ph: 6.2 },
       { gPerL: 8, ph: 6.8 },
     ];
-    const sum = (of: (r: { gPerL: number; ph: number }) => number): number =>
-      readings.reduce((s, r) => s + of(r), 0);
+    // On the scale of lime, written out: −ln(10^(0.5 (7.5 − pH)) − 1) / (0.5 ln 10).
+    const scaled = readings.map(({ gPerL, ph }) => ({
+      gPerL,
+      y: -Math.log(10 ** (0.5 * (7.5 - ph)) - 1) / (0.5 * Math.LN10),
+    }));
+    const sum = (of: (r: { gPerL: number; y: number }) => number): number =>
+      scaled.reduce((s, r) => s + of(r), 0);
     const solved = lusolve(
       [
         [5, sum((r) => r.gPerL)],
         [sum((r) => r.gPerL), sum((r) => r.gPerL ** 2)],
       ],
-      [sum((r) => r.ph), sum((r) => r.gPerL * r.ph)],
+      [sum((r) => r.y), sum((r) => r.gPerL * r.y)],
     ) as MathNumericType[][];
     const fit = fitJarTest(readings, amendment('lime-dolomitic'));
     if (fit.outcome !== 'fitted') throw new Error(fit.why.say);
     published({
-      what: 'intercept of a jar test',
+      what: 'intercept of a jar test, on the scale of lime',
       source: 'mathjs, normal equations',
       published: Number(solved[0]![0]),
-      ours: fit.phBeforeLime,
+      ours: limeScale(fit.phBeforeLime),
       unit: 'pH',
       within: 1e-9,
     });
@@ -170,7 +176,8 @@ describe('lime over days and the jar test', () => {
   test('a jar test takes the place of the table', () => {
     const jar = { bufferMeqPerLPerPh: 20, phBeforeLime: 4.4 };
     const e = evaluateMix(recipe({ 'peat-fine': 1 }, { limeToPh: 5.8, measured: { jar } }));
-    expect(e.lime!.gPerL).toBeCloseTo((20 * 1.4) / ((1000 / 50.04) * 1.02 * 0.8), 9);
+    const way = limeScale(5.8) - limeScale(4.4);
+    expect(e.lime!.gPerL).toBeCloseTo((20 * way) / ((1000 / 50.04) * 1.02 * 0.8), 9);
   });
 });
 

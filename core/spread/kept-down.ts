@@ -1,4 +1,5 @@
 import { type Measured, type MixInput, evaluateMix } from '#core/mix/evaluate';
+import { CARBONATE_STOPS_PH, limeScale } from '#core/mix/lime-curve';
 import { limedMeqPerL } from '#core/mix/ph';
 import { type ReadingId } from '#core/judge/readings';
 import { type Sampled, sampleReadings } from '#core/spread/sample';
@@ -30,11 +31,21 @@ function confirmed(id: ReadingId, input: MixInput): { test: LiftingTest; measure
       const { b, c } = e.acidity;
       const limed = limedMeqPerL(e.doses);
       const before = evaluateMix({ ...input, amendments: [], limeToPh: undefined }).ph;
-      // A straight line through the mix without lime and with it, as the jars would draw it.
-      return !input.measured?.jar && limed > 0 && e.ph - before > 0.05 && b > 0 && Number.isFinite(c)
+      // A straight line on the scale of lime through the mix without lime and with it, as the jars would draw it.
+      return !input.measured?.jar &&
+        limed > 0 &&
+        e.ph - before > 0.05 &&
+        e.ph < CARBONATE_STOPS_PH &&
+        b > 0 &&
+        Number.isFinite(c)
         ? {
             test: 'jar',
-            measured: { jar: { bufferMeqPerLPerPh: limed / (e.ph - before), phBeforeLime: before } },
+            measured: {
+              jar: {
+                bufferMeqPerLPerPh: limed / (limeScale(e.ph) - limeScale(before)),
+                phBeforeLime: before,
+              },
+            },
           }
         : { test: 'ph', measured: { ph: e.ph } };
     }

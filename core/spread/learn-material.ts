@@ -4,6 +4,7 @@ import { type Learnable, type Material, materialToRow, materialFromRow } from '#
 import { withPores } from '#core/material/pores';
 import { withSalts } from '#core/material/salty';
 import { compose } from '#core/mix/composition';
+import { limeScale } from '#core/mix/lime-curve';
 import { convertEc, dilutionWater, MEQ_PER_MS } from '#core/mix/salts';
 import { columnOf, drain } from '#core/mix/water-air';
 import { checkTest, type LotTest, type LotTestId } from '#core/spread/lot-test';
@@ -181,7 +182,7 @@ const lessons: {
   /** Lime in a jar tells the buffer. */
   jar: (jarred, m, book, took) => {
     const found = jarred.map(({ lime, gPerL, phBefore, phAfter }) => {
-      const value = (gPerL * neutralisingMeqPerG(lime)) / (phAfter - phBefore);
+      const value = (gPerL * neutralisingMeqPerG(lime)) / (limeScale(phAfter) - limeScale(phBefore));
       return { value, sd: TEST.buffer * value };
     });
     const prior = { mean: book.bufferMeqPerLPerPh, sd: Math.max(1, BOOK.buffer * book.bufferMeqPerLPerPh) };

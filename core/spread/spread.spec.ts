@@ -186,7 +186,7 @@ describe('where from', () => {
       expect(explain(judgement, 'waterToAdd').result).toBeCloseTo(batchSheet(e, 1, moisture).waterLitres, 9);
     }
     expect(explain(judgeMix(mix), 'limeDose').movers.map((m) => read(m.what, metric))).toContain(
-      'one part more fine sphagnum peat',
+      'one part more medium vermiculite',
     );
   });
 

@@ -1,6 +1,6 @@
 import { type Evaluation, evaluateMix, type MixInput } from '#core/mix/evaluate';
 import { demandMgPerPlant } from '#core/mix/feeding';
-import { limedMeqPerL, phAfter } from '#core/mix/ph';
+import { type AgainstAcid, givenBy, phAfter, phWatered } from '#core/mix/ph';
 import { feedsIn } from '#core/mix/feeding';
 import { releasedMgPerL } from '#core/mix/release';
 import { dilutionWater, MEQ_PER_MS, MG_PER_MEQ_N } from '#core/mix/salts';
@@ -122,7 +122,7 @@ class Vessel {
   private readonly available: number;
   private readonly evaporationMlPerDay: number;
   private readonly stream = streamOf('weather');
-  private readonly limed: number;
+  private readonly given: AgainstAcid;
   /** mL, meq, mg of the vessel; meq of lime that came with water. */
   private waterMl: number;
   private saltsMeq: number;
@@ -153,7 +153,7 @@ class Vessel {
     // Salts that dissolve whole; gypsum is counted with the reading.
     this.saltsMeq = (ec ?? e.ecSaturatedMSPerCm) * MEQ_PER_MS * pores * this.litres;
     this.nMg = e.readyNMgPerL * this.litres;
-    this.limed = limedMeqPerL(e.doses);
+    this.given = givenBy(e.doses);
     this.released = this.slow(0);
   }
 
@@ -227,7 +227,10 @@ class Vessel {
   }
 
   private get ph(): number {
-    return this.phOff + phAfter(this.e.acidity, this.limed + this.alkalineMeq / this.litres);
+    const { acidity } = this.e;
+    const more = this.alkalineMeq / this.litres;
+    if (more < 0) return this.phOff + phAfter(acidity, { ...this.given, lime: this.given.lime + more });
+    return this.phOff + phWatered(acidity, phAfter(acidity, this.given), more);
   }
 
   read({ of, value }: DayReading): void {

@@ -68,7 +68,14 @@ describe('POST /api/evaluate', () => {
     expect(answer.mix.dryBulkDensityGPerL).toBeCloseTo((d * (5 * 95 + 2 * 100 + 105)) / 8, 9);
     // Dolomitic lime: 1000/50.04 × 1.02 × (0.6 + 0.4/2) meq per gram.
     const meqPerG = (1000 / 50.04) * 1.02 * 0.8;
-    expect(answer.lime.gPerL).toBeCloseTo((d * takes(5.8)) / 8 / meqPerG, 9);
+    // Of each bit of it 1 − 10^(−0.5 (7.5 − pH)) acts: summed over ten thousand steps.
+    const [start, steps] = [answer.mix.phBeforeLime as number, 10_000];
+    let lime = 0;
+    for (let i = 0; i < steps; i++) {
+      const [low, high] = [i, i + 1].map((k) => start + ((5.8 - start) * k) / steps) as [number, number];
+      lime += (takes(high) - takes(low)) / (1 - 10 ** (-0.5 * (7.5 - (low + high) / 2)));
+    }
+    expect(answer.lime.gPerL).toBeCloseTo((d * lime) / 8 / meqPerG, 6);
     expect(answer.mix.elementsMgPerL.n).toBeCloseTo((d * 5 * 15) / 8 + 0.25 * 155, 9);
     expect(answer.readings.map((r: { id: string }) => r.id)).toEqual([
       'air',

@@ -56,7 +56,7 @@ test('a test comes back with its sum and verdict, judged by the batch itself', a
 
 test.each<[object, number, string]>([
   [{ kind: 'test', test: 'ph', values: { ph: 19 } }, 400, 'pH must be from 2.5 to 11, not 19'],
-  [{ kind: 'test', test: 'fill', values: { volumeMl: 9, emptyG: -1, filledG: 4 } }, 400, 'emptyG must be'],
+  [{ kind: 'test', test: 'fill', values: { volumeMl: 9, emptyG: -1, filledG: 4 } }, 400, 'Empty must be'],
   [{ kind: 'test', test: 'smell', values: {} }, 400, 'data.test must be one of squeeze'],
   [{ kind: 'use', what: 'Tomatoes', count: 10, on: '2031-03-05' }, 400, 'Day must be not later than today'],
   [{ kind: 'lot', item: 'peat-fine', lot: 99 }, 404, 'there is no lot 99'],

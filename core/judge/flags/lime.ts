@@ -3,7 +3,7 @@ import { usual } from '#core/recipe/usual';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Judged } from '#core/judge/flag';
 import { mixWindows, phWindow } from '#core/judge/windows';
-import { limedMeqPerL, limeNeededMeqPerL, uncappedPh, type Dose } from '#core/mix/ph';
+import { limedMeqPerL, limeNeededMeqPerL, type Dose } from '#core/mix/ph';
 
 /** What the lime rules share: how much acid is neutralised, and how much ought to be. */
 export interface LimeState {
@@ -16,8 +16,6 @@ export interface LimeState {
   aimPh: number;
   /** meq/L that bring the mix to the aim; 0 when it is there already. */
   neededMeqPerL: number;
-  /** pH if no ceiling held it. */
-  uncappedPh: number;
 }
 
 /** Where lime should bring it: the middle of the pH window, to a tenth. */
@@ -43,7 +41,6 @@ export function limeState({ input, evaluation }: Judged): LimeState {
     window,
     aimPh,
     neededMeqPerL: limeNeededMeqPerL(evaluation.acidity, aimPh),
-    uncappedPh: uncappedPh(evaluation.acidity, appliedMeqPerL),
   };
 }
 

@@ -134,12 +134,36 @@ test('tests that kept positions are read by their names', async () => {
  * Since then cards have another format, and what a task wants is a message: what it is about is compared by its id and
  * day, not by the words that were said then.
  */
+const corrected = [
+  ['bag-seed-mix', 'cohesion'],
+  ['bag-potting-mix', 'cohesion'],
+  ['superphosphate-single', 'solubilityGPerL'],
+];
+/** Lists are compared without these: their days are worked out by the model of today. */
+const isMoved = (each: unknown): boolean => {
+  const { id, mix } = (each ?? {}) as { id?: unknown; mix?: { name?: string } | null };
+  return id === 'lift' || mix?.name === 'Potting mix';
+};
+const byItem = (a: unknown, b: unknown): number => {
+  const [first, second] = [a, b].map((each) => (each as { item?: string } | null)?.item ?? '');
+  return first! < second! ? -1 : Number(first! > second!);
+};
 function lifted(path: string, body: unknown): unknown {
   const isTask = ['/plan/tasks', '/plants/care', '/today'].includes(path) || path.startsWith('/plants');
-  return JSON.parse(JSON.stringify(body), function (this: { on?: unknown }, key, value: unknown) {
-    if (key === 'format' && value === 2) return 3;
-    return key === 'text' && isTask && 'on' in this ? undefined : value;
-  });
+  return JSON.parse(
+    JSON.stringify(body),
+    function (this: { on?: unknown; id?: unknown }, key, value: unknown) {
+      if (key === 'format' && value === 2) return 3;
+      // Aged bark no longer waits four weeks: its mix is made, and what it takes is bought, on another day.
+      if (Array.isArray(value)) return (value as unknown[]).filter((each) => !isMoved(each)).sort(byItem);
+      if (key === 'by') return undefined;
+      // When to water is worked out by the model of today.
+      if (this.id === 'lift' && ['on', 'until'].includes(key)) return 'once half its water is gone';
+      // Figures of the starter library that were put right since; rows of one's own stay.
+      if (corrected.some(([id, name]) => this.id === id && key === name)) return undefined;
+      return key === 'text' && isTask && 'on' in this ? undefined : value;
+    },
+  );
 }
 
 test('a data folder of schema-16, with all that the demo had and some of everything else, says what it said', async () => {

@@ -34,7 +34,7 @@ test('a plug stands freer in a pot, less so when it is set deeper, and says what
 test('a dry ball is soaked first, fine in coarse is said, and a pot too small is refused by name', () => {
   const page = open();
   const choice = TestBed.inject(PottingService);
-  choice.patch({ dry: 'wilting' });
+  choice.patch({ dry: 'wilting', potMix: 'starter-rooting' });
   TestBed.tick();
   page.detectChanges();
   expect(said(page)).toMatch(/Soak the old balls first.*water runs around it/);
