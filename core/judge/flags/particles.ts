@@ -7,6 +7,8 @@ import { type SingleFix } from '#core/recipe/fix';
 import { fixed } from '#core/units/show';
 import { said } from '#core/units/said';
 
+/** Grades of one material lie within so much of pH. */
+const LIKE_PH = 1;
 /** From this share on the cell cannot be filled evenly, %. */
 const STOP_PCT = 30;
 
@@ -14,7 +16,10 @@ const STOP_PCT = 30;
 function finerGrade(coarse: Material, mostMm: number, library: Library): Material | undefined {
   const over = (m: Material): number => 100 * overSizeShare(m, mostMm);
   const finer = [...library.materials.values()]
-    .filter((m) => m.family === coarse.family && over(m) < over(coarse))
+    // A bag of limed mix is no grade of neat peat.
+    .filter(
+      (m) => m.family === coarse.family && Math.abs(m.ph - coarse.ph) < LIKE_PH && over(m) < over(coarse),
+    )
     .sort((a, b) => b.maxParticleMm - a.maxParticleMm);
   return finer.find((m) => over(m) <= FINE_OVER_SIZE_PCT);
 }
