@@ -39,6 +39,8 @@ import { screenWet } from '#core/judge/flags/screen-wet';
 import { shrinkageShort } from '#core/judge/flags/shrinkage-short';
 import { storeOpen } from '#core/judge/flags/store-open';
 import { tinySeed } from '#core/judge/flags/tiny-seed';
+import { coffeeStunts } from '#core/judge/flags/coffee-stunts';
+import { tooHeavy } from '#core/judge/flags/too-heavy';
 import { tooLight } from '#core/judge/flags/too-light';
 import { nitrogenHigh, nitrogenLow } from '#core/judge/flags/nitrogen';
 import { noHoles } from '#core/judge/flags/no-holes';
@@ -84,6 +86,7 @@ export const rules: readonly Rule[] = [
   pressMoisture,
   tinySeed,
   livingAtGermination,
+  coffeeStunts,
   notUnderSeed,
   reusedMix,
   coirSalty,
@@ -103,6 +106,7 @@ export const rules: readonly Rule[] = [
   repelsWater,
   screenWet,
   tooLight,
+  tooHeavy,
   storeOpen,
   manureFood,
   oldVermiculite,

@@ -47,6 +47,8 @@ export const subjectOf = {
   'screen-wet': 'pieces',
   'not-under-seed': 'pieces',
   'too-light': 'weight',
+  'too-heavy': 'weight',
+  'coffee-stunts': 'living',
   'bark-rest': 'living',
   'heat-with-feed': 'living',
   'living-at-germination': 'living',

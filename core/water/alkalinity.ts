@@ -64,3 +64,17 @@ export function acidify(alkalinityMgPerL: number, targetPh: number, acid: Acid):
   const { meqPerMl, n, p } = liquids[acid];
   return { meqPerL, neutralisedShare, acidMlPerL: meq / meqPerMl, adds: { n: meq * n, p: meq * p } };
 }
+
+/** What an acid may bring at most, and what it must leave, mg/L. Common practice, no source. */
+export const acidLimits = { nMgPerL: 50, pMgPerL: 30, leastAlkalinityMgPerL: 30 } as const;
+export type AcidRemark = 'nitrogen' | 'phosphorus' | 'no-buffer';
+
+/** What there is to say of acid in a water. @example remarksOnAcid(acidify(250, 5.8, 'nitric61')) // ['nitrogen'] */
+export function remarksOnAcid({ meqPerL, neutralisedShare, adds }: Acidified): AcidRemark[] {
+  const left = meqPerL * (1 - neutralisedShare) * MG_CACO3_PER_MEQ;
+  return [
+    ...(adds.n > acidLimits.nMgPerL ? (['nitrogen'] as const) : []),
+    ...(adds.p > acidLimits.pMgPerL ? (['phosphorus'] as const) : []),
+    ...(left < acidLimits.leastAlkalinityMgPerL ? (['no-buffer'] as const) : []),
+  ];
+}

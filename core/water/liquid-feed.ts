@@ -73,3 +73,12 @@ export function acidityMeqPerMgN(label: Analysis): number {
     throw new OutOfRange('product.nPct', label.nPct, allow('allowed.counted-in-nitrogen', none));
   return acidityMeqPerG(label) / (10 * label.nPct);
 }
+
+/** Below this ammonium and urea are hardly turned to nitrate, °C; and the share of them from which that matters, %. */
+export const coldFeed = { belowC: 15, nh4SharePct: 50 } as const;
+
+/** Whether a feed is more than half ammonium or urea where it is too cold for them. Common practice, no source. */
+export const isFeedTooCold = (
+  { nh4ShareOfNPct }: Pick<Amendment, 'nh4ShareOfNPct'>,
+  celsius: number,
+): boolean => celsius < coldFeed.belowC && nh4ShareOfNPct > coldFeed.nh4SharePct;

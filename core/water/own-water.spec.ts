@@ -60,8 +60,11 @@ test('a whole report adds up: the sum of cations is ten times the EC', () => {
 test.each<[string, Partial<Water>, string[]]>([
   ['salt of a water softener', { caMgPerL: 4, mgMgPerL: 1, naMgPerL: 130 }, ['hard', 'sodium']],
   ['a calcium mistyped', { caMgPerL: 8 }, ['hard', 'balance', 'ec']],
-  ['an EC in µS', { ecMSPerCm: 6 }, ['hard', 'salty', 'ec']],
-  ['near the sea', { naMgPerL: 90, clMgPerL: 140, ecMSPerCm: 1 }, ['hard', 'sodium', 'chloride', 'salty']],
+  ['an EC in µS', { ecMSPerCm: 6 }, ['hard', 'brackish', 'ec']],
+  ['near the sea', { naMgPerL: 90, clMgPerL: 140, ecMSPerCm: 1 }, ['hard', 'sodium', 'chloride', 'saltier']],
+  // Figures of model § 27: over 2 a stop, from 1 a warning.
+  ['at the edge', { ecMSPerCm: 2, caMgPerL: 200, mgMgPerL: 60, naMgPerL: 45 }, ['hard', 'saltier']],
+  ['hardly salty', { ecMSPerCm: 0.9 }, ['hard', 'salty']],
 ])('%s', (_, change, remarks) => {
   expect(remarksOn({ ...well, ...change })).toEqual(remarks);
 });

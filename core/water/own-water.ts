@@ -36,8 +36,23 @@ export const waterHigh = { alkalinityMgPerL: 120, naMgPerL: 50, clMgPerL: 70, ec
 /** Below it water holds so little that acid fertilisers have nothing to work against. From memory. */
 const ALKALINITY_LOW = 20;
 
-export const waterRemarks = ['hard', 'soft', 'sodium', 'chloride', 'salty', 'balance', 'ec'] as const;
+export const waterRemarks = [
+  'hard',
+  'soft',
+  'sodium',
+  'chloride',
+  'salty',
+  'saltier',
+  'brackish',
+  'balance',
+  'ec',
+] as const;
 export type WaterRemark = (typeof waterRemarks)[number];
+/** EC of water from which it is a warning, and over which it is a stop, mS/cm. Common practice, no source. */
+export const saltyWater = { warn: 1, stop: 2 } as const;
+/** How loudly each is said. */
+export const loudnessOfWater = (remark: WaterRemark): 'stop' | 'warn' | 'note' =>
+  remark === 'brackish' ? 'stop' : remark === 'saltier' ? 'warn' : 'note';
 
 /**
  * Two waters in one tank: all that is told of both mixes by volume; pH does not, and is not told.
@@ -87,7 +102,9 @@ export function remarksOn(water: Water): WaterRemark[] {
   if (alkalinityMgPerL < ALKALINITY_LOW) remarks.push('soft');
   if ((naMgPerL ?? 0) > waterHigh.naMgPerL) remarks.push('sodium');
   if ((clMgPerL ?? 0) > waterHigh.clMgPerL) remarks.push('chloride');
-  if (ecMSPerCm > waterHigh.ecMSPerCm) remarks.push('salty');
+  if (ecMSPerCm > saltyWater.stop) remarks.push('brackish');
+  else if (ecMSPerCm >= saltyWater.warn) remarks.push('saltier');
+  else if (ecMSPerCm > waterHigh.ecMSPerCm) remarks.push('salty');
   const cations = (['caMgPerL', 'mgMgPerL', 'naMgPerL'] as const).map((ion) =>
     water[ion] === null ? null : water[ion] / MG_PER_MEQ[ion],
   );

@@ -1,5 +1,11 @@
-import { acidify } from '#core/water/alkalinity';
-import { acidityMeqPerG, acidityMeqPerMgN, type Analysis, liquidFeed } from '#core/water/liquid-feed';
+import { acidify, remarksOnAcid } from '#core/water/alkalinity';
+import {
+  acidityMeqPerG,
+  acidityMeqPerMgN,
+  type Analysis,
+  isFeedTooCold,
+  liquidFeed,
+} from '#core/water/liquid-feed';
 import { gramsIn, litresIn } from '#core/units/factors';
 import { amendment } from '#testing/library';
 import { published } from '#testing/published';
@@ -110,4 +116,22 @@ test('acidity is counted by nitrogen, and a product without it is refused', () =
   const urea = { nPct: 46, p2O5Pct: 0, k2OPct: 0, caPct: 0, mgPct: 0, sPct: 0 };
   expect(acidityMeqPerMgN(urea)).toBeCloseTo(1 / 14.007 / 2, 9);
   expect(() => acidityMeqPerMgN({ ...urea, nPct: 0 })).toThrow(/nPct/);
+});
+
+test('what an acid brings too much of, and leaves too little of: model § 27', () => {
+  // 250 mg/L to 5.8: 55 mg/L of nitrogen, 121 of phosphorus; a fifth of the alkalinity stays, 55 mg/L.
+  expect(remarksOnAcid(acidify(250, 5.8, 'nitric61'))).toEqual(['nitrogen']);
+  expect(remarksOnAcid(acidify(250, 5.8, 'phosphoric75'))).toEqual(['phosphorus']);
+  expect(remarksOnAcid(acidify(250, 5.8, 'citric'))).toEqual([]);
+  expect(remarksOnAcid(acidify(120, 5.5, 'citric'))).toEqual(['no-buffer']);
+});
+
+test('more than half ammonium is no feed under 15 °C', () => {
+  const share = (nh4ShareOfNPct: number) => ({ nh4ShareOfNPct });
+  expect([
+    isFeedTooCold(share(60), 12),
+    isFeedTooCold(share(50), 12),
+    isFeedTooCold(share(60), 15),
+    isFeedTooCold(amendment('calcium-nitrate'), 5),
+  ]).toEqual([true, false, false, false]);
 });

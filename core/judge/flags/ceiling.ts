@@ -19,7 +19,8 @@ export const overCeiling: Rule = ({ input, evaluation }) => {
     return most > 0 ? gPerL / most : 0;
   };
   const worst = evaluation.doses
-    .filter((d) => d.amendment.kind !== 'lime')
+    // Wood ash is salt before it is lime.
+    .filter((d) => d.amendment.kind !== 'lime' || d.amendment.form === 'ash')
     .sort((a, b) => times(b) - times(a))[0];
   // A hair over is within how well a dose is weighed.
   if (!worst || times(worst) <= 1.02) return null;

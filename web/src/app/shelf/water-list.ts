@@ -4,6 +4,7 @@ import {
   alkalinityOfKit,
   type Ion,
   ions,
+  loudnessOfWater,
   remarksOn,
   waterKinds,
   type WaterKind,
@@ -43,8 +44,8 @@ const ionNames: Record<Ion, string> = {
           <button type="button" class="press" (click)="putAway(each.water)">
             {{ common.archive }}<span class="visually-hidden"> {{ each.water.name }}</span>
           </button>
-          @for (remark of each.remarks; track remark) {
-            <p class="remark">{{ remark }}</p>
+          @for (remark of each.remarks; track remark.says) {
+            <p class="remark" [class]="remark.loudness">{{ remark.says }}</p>
           }
         </li>
       } @empty {
@@ -160,7 +161,10 @@ export class WaterList {
           water.ph === null ? '' : `, pH ${fixed(water.ph, 1)}`,
           more && `; ${more} ${mg}`,
         ),
-        remarks: remarksOn(water).map((remark) => waterRemarkSays(remark, mg)),
+        remarks: remarksOn(water).map((remark) => ({
+          says: waterRemarkSays(remark, mg),
+          loudness: loudnessOfWater(remark),
+        })),
       };
     }),
   );

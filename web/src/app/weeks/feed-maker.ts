@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { type Elements } from '#core/mix/salts';
 import { fixed } from '#core/units/show';
 import { MG_CACO3_PER_MEQ } from '#core/water/alkalinity';
-import { acidityMeqPerMgN, liquidFeed } from '#core/water/liquid-feed';
+import { acidityMeqPerMgN, coldFeed, isFeedTooCold, liquidFeed } from '#core/water/liquid-feed';
 import { KeepingService } from '../data/keeping-choice';
 import { LibraryService } from '../data/library';
 import { Units } from '../data/units';
@@ -71,6 +71,9 @@ function leavesSays(mgPerL: number, unit: string): string {
         @if (it.caution) {
           <p class="remark warn">{{ it.caution }}</p>
         }
+        @if (it.cold) {
+          <p class="remark warn">{{ it.cold }}</p>
+        }
         @if (it.strong) {
           <p class="remark warn">{{ it.strong }}</p>
         }
@@ -102,7 +105,7 @@ export class FeedMaker {
   );
 
   protected readonly made = computed(() => {
-    const { feed, rule, injector, tankLitres } = this.keeping.now();
+    const { feed, rule, injector, tankLitres, tempC } = this.keeping.now();
     const product = feed === null ? undefined : this.library()?.amendments.get(feed);
     if (!product || rule.feedNMgPerL === 0) return null;
     return this.reader.attempt(() => {
@@ -122,6 +125,9 @@ export class FeedMaker {
         ),
         leaves: leavesSays(acidityMeqPerMgN(product) * rule.feedNMgPerL * MG_CACO3_PER_MEQ, unit),
         caution: cautionWords[product.caution],
+        cold: isFeedTooCold(product, tempC)
+          ? texts.coldForAmmonium(product.nh4ShareOfNPct, this.reader.formats().celsius(coldFeed.belowC))
+          : '',
         strong:
           rule.feedNMgPerL > MOST_FOR_SEEDLINGS ? texts.moreThanOfNitrogenIs(MOST_FOR_SEEDLINGS, unit) : '',
       };

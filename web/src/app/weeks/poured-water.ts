@@ -1,6 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { acidify } from '#core/water/alkalinity';
-import { blendOf, blendTo, remarksOn } from '#core/water/own-water';
+import { acidify, acidLimits, remarksOnAcid } from '#core/water/alkalinity';
+import { blendOf, blendTo, loudnessOfWater, remarksOn, type Water } from '#core/water/own-water';
 import { type Keeping } from '#core/water/life';
 import { fixed } from '#core/units/show';
 import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
@@ -10,6 +10,14 @@ import { Units } from '../data/units';
 import { WatersService } from '../data/waters';
 import { shownIn } from '../ui/words/shown-in';
 import { waterRemarkSays } from '../ui/words/water-words';
+
+const unknownWater = { ph: null, caMgPerL: null, mgMgPerL: null, naMgPerL: null, clMgPerL: null };
+
+const acidWords = {
+  nitrogen: (mg: string) => texts.acidBringsMuchNitrogen(acidLimits.nMgPerL, mg),
+  phosphorus: (mg: string) => texts.acidBringsMuchPhosphorus(acidLimits.pMgPerL, mg),
+  'no-buffer': (mg: string) => texts.acidLeavesNoBuffer(acidLimits.leastAlkalinityMgPerL, mg),
+};
 
 /** The water that is poured: by its figures, or of the nursery's own, blended and acidified. */
 @Injectable()
@@ -44,8 +52,14 @@ export class PouredWater {
   );
   readonly waterSays = computed(() => {
     const own = this.own();
-    if (!own) return null;
     const { unit } = shownIn('mg/L', this.units.system());
+    const said = (water: Water) =>
+      remarksOn(water).map((remark) => ({
+        says: waterRemarkSays(remark, unit),
+        loudness: loudnessOfWater(remark),
+      }));
+    // Given by two figures there is nothing to repeat, but what they mean is said.
+    if (!own) return { figures: '', remarks: said({ ...unknownWater, ...this.keeping.now().water }) };
     const { alkalinityMgPerL, ecMSPerCm, caMgPerL, mgMgPerL } = own.water;
     const brings =
       caMgPerL === null || mgMgPerL === null
@@ -53,7 +67,7 @@ export class PouredWater {
         : texts.withEachWateringItBrings(fixed(caMgPerL, 0), unit, fixed(mgMgPerL, 0));
     return {
       figures: texts.alkalinityEc(fixed(alkalinityMgPerL, 0), unit, fixed(ecMSPerCm, 2), brings),
-      remarks: remarksOn(own.water).map((remark) => waterRemarkSays(remark, unit)),
+      remarks: said(own.water),
     };
   });
 
@@ -61,6 +75,12 @@ export class PouredWater {
   readonly acidified = computed(() => {
     const { acid, acidPh } = this.keeping.now();
     return acid ? acidify(this.water().alkalinityMgPerL, acidPh, acid) : null;
+  });
+  /** What the acid brings too much of, and what it leaves too little of. */
+  readonly acidRemarks = computed(() => {
+    const it = this.acidified();
+    const { unit } = shownIn('mg/L', this.units.system());
+    return it ? remarksOnAcid(it).map((remark) => acidWords[remark](unit)) : [];
   });
   readonly acidSays = computed(() => {
     const it = this.acidified();

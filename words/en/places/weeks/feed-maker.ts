@@ -15,6 +15,8 @@ export const feedMaker = place('weeks/feed-maker', {
   atThePlant: (unit: Filling, join: Filling) => line`At the plant, ${unit}: ${join}.`,
   moreThanOfNitrogenIs: (MOST_FOR_SEEDLINGS: Filling, unit: Filling) =>
     line`More than ${MOST_FOR_SEEDLINGS} ${unit} of nitrogen is strong for seedlings. The label decides.`,
+  coldForAmmonium: (pct: Filling, celsius: Filling) =>
+    line`${pct} % of its nitrogen is ammonium or urea: below ${celsius} it stays so and harms roots. Use a nitrate feed.`,
   feedMade: (mass: Filling, product: Filling, spoons: Filling, volume: Filling, tank: Filling) =>
     line`${mass} of ${product}, ${spoons} by a level spoon or cup, in ${volume} ${tank}.`,
 });

@@ -28,6 +28,12 @@ export const weeksPage = place('weeks/weeks-page', {
   areOnTheShelf: 'are on the shelf.',
   acidBurnsEyesAndSkin:
     'Acid burns eyes and skin: wear goggles and gloves. Pour acid into water, never water into acid. The label and local rules decide. Try a little first and read its pH.',
+  acidBringsMuchNitrogen: (most: Filling, mg: Filling) =>
+    line`The acid alone brings over ${most} ${mg} of nitrogen: take it off the feed, or use another acid.`,
+  acidBringsMuchPhosphorus: (most: Filling, mg: Filling) =>
+    line`The acid alone brings over ${most} ${mg} of phosphorus: it stretches plants and locks up iron. Use another acid.`,
+  acidLeavesNoBuffer: (least: Filling, mg: Filling) =>
+    line`Under ${least} ${mg} of alkalinity stays: nothing holds the pH any more. Acidify less.`,
   dull: 'Dull',
   bright: 'Bright',
   sunAndWind: 'Sun and wind',

@@ -1,4 +1,4 @@
-import { type WaterKind, type WaterRemark, waterHigh } from '#core/water/own-water';
+import { saltyWater, type WaterKind, type WaterRemark, waterHigh } from '#core/water/own-water';
 import { waterWords as texts } from '#words/en/places/ui/words/water-words';
 
 export const waterKindNames: Record<WaterKind, string> = {
@@ -21,6 +21,10 @@ export function waterRemarkSays(remark: WaterRemark, mg: string): string {
       return texts.overOfChlorideTipsOf(waterHigh.clMgPerL, mg);
     case 'salty':
       return texts.saltyBeforeAnyFeedOver(waterHigh.ecMSPerCm);
+    case 'saltier':
+      return texts.tooSaltyForSeedlings(saltyWater.warn);
+    case 'brackish':
+      return texts.doNotWaterWithIt(saltyWater.stop);
     case 'balance':
       return texts.theReportDoesNotAdd;
     case 'ec':

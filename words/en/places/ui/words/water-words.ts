@@ -11,6 +11,10 @@ export const waterWords = place('ui/words/water-words', {
     line`Over ${clMgPerL} ${mg} of chloride: tips of tender seedlings burn. Let more run through, or dilute it with rain.`,
   saltyBeforeAnyFeedOver: (ecMSPerCm: Filling) =>
     line`Salty before any feed: over EC ${ecMSPerCm} seedlings need it diluted.`,
+  tooSaltyForSeedlings: (ecMSPerCm: Filling) =>
+    line`Too salty for seedlings: over EC ${ecMSPerCm} dilute it with rain, and let more run through.`,
+  doNotWaterWithIt: (ecMSPerCm: Filling) =>
+    line`Do not water young plants with it: over EC ${ecMSPerCm} no rule keeps their salts in range.`,
   theReportDoesNotAdd:
     'The report does not add up. Alkalinity and chloride exceed what its calcium, magnesium and sodium can carry. Check the figures and their units.',
   theEcDoesNotFit:

@@ -36,7 +36,7 @@ export const words = place('ui/words/words', {
   largestPiece: 'Largest piece',
   againstTheNarrowestSide: 'against the narrowest side',
   overSize: 'Large pieces',
-  shareOverAQuarter: 'share of the volume too large here',
+  shareOverAQuarter: 'too large for the vessel',
   aJarTestOfYour: 'a jar test of your lime',
   itsPhReadOnDay: 'its pH read on day 7',
   fillingAndDrainingYourOwn: 'filling and draining your own vessel once',
