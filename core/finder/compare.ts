@@ -4,6 +4,7 @@ import { gathered } from '#core/finder/parts';
 import { type FastEvaluation } from '#core/finder/fast-evaluation';
 import { MOST_ON_SHELF, type Preferences, wishNames } from '#core/finder/fast-spec';
 import { type Reading, type ReadingId } from '#core/judge/readings';
+import { isMixAlready } from '#core/material/families';
 import { type Material } from '#core/material/material';
 
 /** A reading of two recipes, side by side. */
@@ -136,6 +137,46 @@ export function rankedByOdds<T extends { odds: number | null }>(list: readonly T
     const [x, y] = [step(a), step(b)];
     return x === y ? 0 : x - y;
   });
+}
+
+/** A recipe of one material that is no mix itself, bought or made. */
+function isNeat({ judgement }: Formulated): boolean {
+  const { components } = judgement.input;
+  const [only] = components;
+  return components.length === 1 && only !== undefined && !isMixAlready(only.material);
+}
+const MOST_OF_FEW = 3;
+const isRight = ({ judgement }: Formulated): boolean => judgement.readings.every((r) => r.verdict === 'ok');
+const hasStop = ({ judgement }: Formulated): boolean => judgement.flags.some((f) => f.severity === 'stop');
+
+/**
+ * Two is better than one: a recipe of a single material comes after the best of two or three that has at least half its
+ * odds (or, while odds are not known, meets every window), and nothing with a stop of its own comes first. Model § 27.
+ * @param list best first
+ */
+export function twoBeforeOne<T>(
+  list: readonly T[],
+  of: (each: T) => { found: Formulated; odds: number | null },
+): T[] {
+  const order = [...list];
+  const enough = (few: T, neat: T): boolean => {
+    const { found, odds } = of(few);
+    const many = found.judgement.input.components.length;
+    if (many < 2 || many > MOST_OF_FEW || hasStop(found)) return false;
+    const other = of(neat).odds;
+    return odds === null || other === null ? isRight(found) : odds >= other / 2;
+  };
+  for (let i = order.length - 1; i >= 0; i--) {
+    const neat = order[i]!;
+    if (!isNeat(of(neat).found)) continue;
+    const after = order.findIndex((each, at) => at > i && enough(each, neat));
+    if (after < 0) continue;
+    order.splice(i, 1);
+    order.splice(after, 0, neat);
+  }
+  const first = order.findIndex((each) => !hasStop(of(each).found));
+  if (first > 0) order.unshift(...order.splice(first, 1));
+  return order;
 }
 
 /** What sets two recipes apart most, in the eyes of the search. */

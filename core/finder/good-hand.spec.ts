@@ -1,15 +1,23 @@
 import {
   formulated,
   searchAll,
+  starterFor,
   fastAndLimits,
   type FinderJob,
   type Formulated,
 } from '#core/finder/formulate';
+import { rankedByOdds, twoBeforeOne } from '#core/finder/compare';
+import { judgeMix } from '#core/judge/judge';
+import { recipe } from '#testing/recipe';
+import { Odds } from '#core/spread/sample';
+import { defaultSpreads } from '#core/spread/spreads';
 import { usualEdges, UsualShares } from '#core/finder/usual-shares';
 import { evaluateMix } from '#core/mix/evaluate';
 import { stages } from '#core/mix/stage';
 import { finderJob } from '#testing/finder';
-import { material, vesselKind } from '#testing/library';
+import { amendments, material, vesselKind } from '#testing/library';
+
+const amendmentsById = new Map(amendments.map((each) => [each.id, each]));
 
 /** What a practitioner expects of a search: common practice, no source. */
 function best(ids: string[], kind: string, change: Partial<FinderJob>, count = 3): Formulated[] {
@@ -72,6 +80,66 @@ test('pure sharp sand in a 27 mm plug has under 2 % air', () => {
     components: [{ material: material('sand-sharp'), parts: 1 }],
   });
   expect(drained.air).toBeLessThan(0.02);
+});
+
+describe('two is better than one', () => {
+  const listed = (ids: string[], kind: string, change: Partial<FinderJob>) => {
+    const found = best(ids, kind, change, 24);
+    const odds = new Odds(
+      found.map(({ judgement }) => judgement.input),
+      defaultSpreads,
+      1,
+    );
+    odds.draw(300);
+    const all = found.map((each, i) => ({ found: each, odds: odds.result()[i]! }));
+    return { all, order: twoBeforeOne(rankedByOdds(all), (each) => each) };
+  };
+  const alone = ({ found }: { found: Formulated }): boolean => Object.keys(found.parts).length === 1;
+
+  test.each([
+    ['potting', 'pot-11', ['coir-pith', 'compost', 'perlite-coarse', 'bark-pine']],
+    ['germination', 'cell-288', ['peat-fine', 'perlite-fine', 'vermiculite-fine']],
+    ['seedling', 'pot-9', ['peat-medium', 'perlite-coarse', 'compost']],
+  ] as const)(
+    '%s into %s: a single material is behind the best of two or three with half its odds',
+    (stage, kind, ids) => {
+      const { all, order } = listed([...ids], kind, { stage, starter: starterFor(stage, amendmentsById) });
+      expect(new Set(order)).toEqual(new Set(all));
+      order.filter(alone).forEach((neat) => {
+        const few = all.filter(
+          (each) =>
+            !alone(each) &&
+            Object.keys(each.found.parts).length <= 3 &&
+            each.odds >= neat.odds / 2 &&
+            each.found.judgement.flags.every(({ severity }) => severity !== 'stop'),
+        );
+        if (few.length > 0)
+          expect(Math.min(...few.map((each) => order.indexOf(each)))).toBeLessThan(order.indexOf(neat));
+      });
+      // None comes first that says stop itself, where there is one that does not.
+      const stops = (each: { found: Formulated }): boolean =>
+        each.found.judgement.flags.some(({ severity }) => severity === 'stop');
+      if (all.some((each) => !stops(each))) expect(stops(order[0]!)).toBe(false);
+    },
+  );
+
+  test('pure coir for pots led this list; a bag of mix by itself may lead', () => {
+    const { all, order } = listed(['coir-pith', 'compost', 'perlite-coarse', 'bark-pine'], 'pot-11', {
+      stage: 'potting',
+      starter: starterFor('potting', amendmentsById),
+    });
+    expect([alone(rankedByOdds(all)[0]!), alone(order[0]!)]).toEqual([true, false]);
+    const of = (parts: Record<string, number>) => ({
+      found: {
+        ...all[0]!.found,
+        parts,
+        judgement: judgeMix(recipe(parts, { stage: 'potting', vessel: 'pot-11' })),
+      },
+      odds: 0.9,
+    });
+    const bag = [of({ 'bag-potting-mix': 1 }), of({ 'bag-potting-mix': 3, 'perlite-coarse': 1 })];
+    expect(twoBeforeOne(bag, (each) => each)).toEqual(bag);
+  });
 });
 
 describe('usual shares', () => {

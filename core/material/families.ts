@@ -40,6 +40,8 @@ export const peatShareOf = (m: Material): number => m.madeOf?.peat ?? (m.peatFre
 export const coirShareOf = (m: Material): number => m.madeOf?.coir ?? (isCoir(m) ? 1 : 0);
 export const grittyShareOf = (m: Material): number => m.madeOf?.gritty ?? (isGritty(m) ? 1 : 0);
 export const earthyShareOf = (m: Material): number => m.madeOf?.earthy ?? (isEarthy(m) ? 1 : 0);
+/** Bought as a mix, or one that was made here. */
+export const isMixAlready = (m: Material): boolean => m.madeOf !== undefined || m.id.startsWith('bag-');
 /** Perlite and vermiculite count against a block twice. Common practice, no source. */
 export const weightInBlock = (m: Material): number => (isPerlite(m) || isVermiculite(m) ? 2 : 1);
 /** Binds too little to press alone. On the scale of cohesion, 0–1. */

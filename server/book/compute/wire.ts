@@ -1,3 +1,4 @@
+import { twoBeforeOne } from '#core/finder/compare';
 import { conflictOf, formulated, type FinderJob } from '#core/finder/formulate';
 import { type SearchResult } from '#core/finder/search';
 import { type FastEvaluation } from '#core/finder/fast-evaluation';
@@ -61,23 +62,22 @@ export function evaluationToWire({ input, evaluation: e, readings, flags }: Judg
 export function formulateToWire(job: FinderJob, fast: FastEvaluation, result: SearchResult, reader: Reader) {
   const conflict = conflictOf(fast, result);
   const ids = job.shelved.map((s) => s.material.id);
+  const found = result.best.map(({ parts }) => formulated(job, fast, parts));
+  const ranked = job.like ? found : twoBeforeOne(found, (each) => ({ found: each, odds: null }));
   return {
     tried: result.tried,
     commonDivisor: result.commonDivisor,
     overLimits: result.overLimits,
     noPores: result.noPores,
     feasible: result.feasible,
-    recipes: result.best.map(({ parts }) => {
-      const f = formulated(job, fast, parts);
-      return {
-        parts: f.parts,
-        score: f.score,
-        costPerL: f.costPerL,
-        lime: f.lime && { amendment: f.lime.amendment.id, gPerL: f.lime.gPerL },
-        amendments: f.doses.map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
-        evaluation: evaluationToWire(f.judgement, reader),
-      };
-    }),
+    recipes: ranked.map((f) => ({
+      parts: f.parts,
+      score: f.score,
+      costPerL: f.costPerL,
+      lime: f.lime && { amendment: f.lime.amendment.id, gPerL: f.lime.gPerL },
+      amendments: f.doses.map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
+      evaluation: evaluationToWire(f.judgement, reader),
+    })),
     conflict: conflict && {
       ...conflict,
       nearest: conflict.nearest && {

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
-import { rankedByOdds } from '#core/finder/compare';
+import { rankedByOdds, twoBeforeOne } from '#core/finder/compare';
 import { FinderSearch, keyOf, type Listed } from './finder-search';
 
 const MOST_COMPARED = 3;
@@ -16,7 +16,9 @@ export class FoundList {
   readonly ranked = computed((): readonly Listed[] => {
     const list = this.search.list();
     // One move when all odds are there, not one with each that comes in.
-    return this.byOdds() && this.oddsKnown() ? rankedByOdds(list) : list;
+    const ranked = this.byOdds() && this.oddsKnown() ? rankedByOdds(list) : list;
+    // To be like another is asked of a single material too.
+    return this.search.answeredJob()?.like ? ranked : twoBeforeOne(ranked, (listed) => listed);
   });
   /** The one looked at: the first, until another is pressed. */
   readonly looked = linkedSignal<readonly Listed[], string | null>({
