@@ -1,8 +1,14 @@
 import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
 import { usual } from '#core/recipe/usual';
-import { type Rule } from '#core/judge/flag';
+import { type Rule, type Severity } from '#core/judge/flag';
 import { stageWord } from '#core/judge/readings';
 import { said } from '#core/units/said';
+
+/** A reading is known to about a quarter: so near to the end of its window it is a note. Common practice, no source. */
+const WARN_FROM = 1.25;
+const STOP_FROM = 2;
+const severityOf = (times: number): Severity =>
+  times > STOP_FROM ? 'stop' : times > WARN_FROM ? 'warn' : 'note';
 
 /** Soft, leggy, burnt: more nitrogen than young plants take. */
 export const nitrogenHigh: Rule = (judged) => {
@@ -17,7 +23,7 @@ export const nitrogenHigh: Rule = (judged) => {
     : 0;
   return {
     code: 'nitrogen-high',
-    severity: reading.value > 2 * reading.high ? 'stop' : 'warn',
+    severity: severityOf(reading.value / reading.high),
     text: said`Too much nitrogen for ${stageWord[judged.input.stage]}: ${reading.value.toFixed(0)} mg/L, ${reading.high} is the most.`,
     remedy: feed
       ? said`Cut the ${feed.amendment.name.toLowerCase()} to ${{ doseGPerL: enough }}.`
