@@ -150,8 +150,5 @@ test('of 200 that are spoiled by a factor of three nine in ten are told', () => 
     .slice(0, 200);
   expect(mixes).toHaveLength(200);
   const silent = mixes.map(([mix, i]) => spoiled(mix, i)).filter((mix) => loud(mix).length === 0);
-  expect(silent.map(({ sketch }) => JSON.stringify(sketch)).slice(0, 40)).toHaveLength(
-    Math.min(silent.length, 20),
-  );
   expect(silent.length).toBeLessThanOrEqual(20);
 });

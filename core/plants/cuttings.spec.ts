@@ -58,10 +58,10 @@ test('a dip holds as much auxin as what went in; stronger than there is or than 
 });
 
 test('drier air wants more mist, and each stage bears drier air than the one before', () => {
-  expect(mistIn('stick', vpdKPa(25, 80))).toBe('more');
-  expect(mistIn('root', vpdKPa(25, 80))).toBe('right');
-  expect(mistIn('tone', vpdKPa(25, 95))).toBe('less');
-  const highs = cuttingStages.map((stage) => vpdWindow[stage].high);
+  expect(mistIn('leafy', 'stick', vpdKPa(25, 80))).toBe('more');
+  expect(mistIn('leafy', 'root', vpdKPa(25, 80))).toBe('right');
+  expect(mistIn('leafy', 'tone', vpdKPa(25, 95))).toBe('less');
+  const highs = cuttingStages.map((stage) => vpdWindow.leafy![stage].high);
   expect(highs).toEqual([...highs].sort((a, b) => a - b));
 });
 
@@ -86,7 +86,8 @@ test('stages follow each other; warmer is sooner; ten degrees are twice the days
     from: '2031-03-15',
     until: '2031-03-29',
   });
-  expect(baseHeatC).toEqual({ low: 21, high: 25 });
+  expect(baseHeatC.leafy).toEqual({ low: 21, high: 25 });
+  expect(baseHeatC.bare).toEqual({ low: 10, high: 18 });
   expect(() => cuttingDays(coleus, '2031-03-01', 50)).toThrow(/baseC.*50/);
 });
 
@@ -118,4 +119,23 @@ test('rooted of those tested, with its interval, and when a tray is weaned', () 
   expect(high).toBeCloseTo(0.943, 2);
   expect(rootedOf(7, 10).wean).toBe(false);
   expect(() => rootedOf(11, 10)).toThrow(/rooted.*11/);
+});
+
+test('leafless wood is never misted and stands cool; grey and fleshy leaves want drier air than soft ones', () => {
+  const of = (id: string) => cuttings.find((each) => each.id === id)!;
+  for (const id of ['currant', 'willow', 'grape', 'fig']) {
+    const { leaves, baseC } = of(id);
+    expect(cuttingStages.map((stage) => mistIn(leaves, stage, 2))).toEqual([null, null, null, null]);
+    expect(baseC).toBeLessThanOrEqual(baseHeatC[leaves].high);
+  }
+  // 20 °C and 85 %: too dry for a coleus just stuck, right for a lavender.
+  const air = vpdKPa(20, 85);
+  expect([mistIn(of('coleus').leaves, 'stick', air), mistIn(of('lavender').leaves, 'stick', air)]).toEqual([
+    'more',
+    'right',
+  ]);
+  for (const each of cuttings) {
+    expect(each.baseC).toBeGreaterThanOrEqual(baseHeatC[each.leaves].low - 5);
+    expect(each.baseC).toBeLessThanOrEqual(baseHeatC[each.leaves].high);
+  }
 });

@@ -11,6 +11,10 @@ import { airOnceSettled, settledAfter } from '#core/water/settling';
 export const woods = ['softwood', 'semi-ripe', 'hardwood'] as const;
 export type Wood = (typeof woods)[number];
 
+/** What its leaves stand: soft and leafy; grey or fleshy, which rot when they stay wet; none at all. */
+export const leafKinds = ['leafy', 'grey', 'bare'] as const;
+export type LeafKind = (typeof leafKinds)[number];
+
 export const cuttingStages = ['stick', 'callus', 'root', 'tone'] as const;
 export type CuttingStage = (typeof cuttingStages)[number];
 
@@ -19,6 +23,7 @@ export interface Cutting {
   id: string;
   name: string;
   wood: Wood;
+  leaves: LeafKind;
   callusDays: number;
   /** First and last of a batch that root. */
   rootDays: readonly [low: number, high: number];
@@ -27,15 +32,32 @@ export interface Cutting {
   hormonePpm: readonly [low: number, high: number];
 }
 
-/** Base heat until roots are there, °C. Model section 21. */
-export const baseHeatC = { low: 21, high: 25 } as const;
+/**
+ * Warmth of the mix until roots are there, °C: base heat under mist (model section 21); less of it where leaves have to
+ * stay dry; none for leafless wood, whose buds would break before it roots (model section 25). Common practice, no source.
+ */
+export const baseHeatC: Record<LeafKind, { low: number; high: number }> = {
+  leafy: { low: 21, high: 25 },
+  grey: { low: 18, high: 22 },
+  bare: { low: 10, high: 18 },
+};
 
-/** Vapour pressure deficit that a stage bears and wants, kPa. Common practice, no source. */
-export const vpdWindow: Record<CuttingStage, { low: number; high: number }> = {
-  stick: { low: 0, high: 0.3 },
-  callus: { low: 0.1, high: 0.5 },
-  root: { low: 0.3, high: 0.8 },
-  tone: { low: 0.5, high: 1.2 },
+type VpdWindow = Record<CuttingStage, { low: number; high: number }>;
+/** Vapour pressure deficit that a stage bears and wants, kPa; null where there are no leaves. Common practice, no source. */
+export const vpdWindow: Record<LeafKind, VpdWindow | null> = {
+  leafy: {
+    stick: { low: 0, high: 0.3 },
+    callus: { low: 0.1, high: 0.5 },
+    root: { low: 0.3, high: 0.8 },
+    tone: { low: 0.5, high: 1.2 },
+  },
+  grey: {
+    stick: { low: 0.3, high: 0.8 },
+    callus: { low: 0.4, high: 0.9 },
+    root: { low: 0.5, high: 1.1 },
+    tone: { low: 0.6, high: 1.3 },
+  },
+  bare: null,
 };
 
 /** Stronger dips than so burn the foot of such wood, mg/L. Common practice, no source: the label decides. */
@@ -64,9 +86,11 @@ export function vpdKPa(celsius: number, humidityPct: number): number {
   return vapourPressureKPa(celsius) * (1 - humidityPct / 100);
 }
 
-/** What mist a stage wants in such air. */
-export function mistIn(stage: CuttingStage, kPa: number): 'more' | 'right' | 'less' {
-  const { low, high } = vpdWindow[stage];
+/** What mist a stage wants in such air; null where nothing wants any. */
+export function mistIn(leaves: LeafKind, stage: CuttingStage, kPa: number): 'more' | 'right' | 'less' | null {
+  const window = vpdWindow[leaves]?.[stage];
+  if (!window) return null;
+  const { low, high } = window;
   return kPa > high ? 'more' : kPa < low ? 'less' : 'right';
 }
 

@@ -15,6 +15,7 @@ import {
   cuttingDays,
   type CuttingStage,
   dilute,
+  type LeafKind,
   mistIn,
   rootedOf,
   vpdKPa,
@@ -46,11 +47,20 @@ const stageSays: Record<CuttingStage, string> = {
   root: texts.roots,
   tone: texts.wean,
 };
-const mistSays: Record<CuttingStage, string> = {
-  stick: texts.leavesNeverDryAFine,
-  callus: texts.stillWetLeavesAndLonger,
-  root: texts.lessTheMixDrainsBetween,
-  tone: texts.noneButOnHotNoons,
+const mistSays: Record<LeafKind, Record<CuttingStage, string>> = {
+  leafy: {
+    stick: texts.leavesNeverDryAFine,
+    callus: texts.stillWetLeavesAndLonger,
+    root: texts.lessTheMixDrainsBetween,
+    tone: texts.noneButOnHotNoons,
+  },
+  grey: {
+    stick: texts.barelyMist,
+    callus: texts.barelyMist,
+    root: texts.hardlyAnyMist,
+    tone: texts.noneButOnHotNoons,
+  },
+  bare: { stick: texts.noMist, callus: texts.noMist, root: texts.noMist, tone: texts.noMistOnceInLeaf },
 };
 const woodSays: Record<Wood, string> = {
   softwood: texts.softwoodSoftNewShoots,
@@ -102,13 +112,17 @@ export class CuttingsPage {
       name: stageSays[stage],
       days: from === until ? this.said(from) : texts.to(this.said(from), this.said(until)),
       now: from <= this.today() && this.today() < until && stage === this.stageNow(),
-      warmth:
-        stage === 'tone'
-          ? texts.coolerBaseHeatOff
-          : texts.atTheBase(this.reader.formats().celsiusRange(baseHeatC.low, baseHeatC.high)),
-      mist: mistSays[stage],
+      warmth: stage === 'tone' ? texts.coolerBaseHeatOff : this.heatSays(),
+      mist: mistSays[this.cutting().leaves][stage],
     })),
   );
+  private heatSays(): string {
+    const { leaves } = this.cutting();
+    const { low, high } = baseHeatC[leaves];
+    const range = this.reader.formats().celsiusRange(low, high);
+    return leaves === 'bare' ? texts.coolNoHeat(range) : texts.atTheBase(range);
+  }
+
   /** The last stage that has begun; sticking before. */
   private readonly stageNow = computed(
     () => this.days().findLast(({ from }) => from <= this.today())?.stage ?? 'stick',
@@ -130,13 +144,15 @@ export class CuttingsPage {
 
   protected readonly remarks = computed((): { says: string; warn: boolean }[] => {
     const { airC, humidity, baseC } = this.choice.now();
+    const { leaves } = this.cutting();
     const { celsius, celsiusRange } = this.reader.formats();
     const result: { says: string; warn: boolean }[] = [];
-    if (humidity !== null) {
+    const stage = this.stageNow();
+    const window = vpdWindow[leaves]?.[stage];
+    const mist = humidity === null ? null : mistIn(leaves, stage, vpdKPa(airC, humidity));
+    if (humidity !== null && window && mist) {
       const kPa = vpdKPa(airC, humidity);
-      const stage = this.stageNow();
-      const { low, high } = vpdWindow[stage];
-      const mist = mistIn(stage, kPa);
+      const { low, high } = window;
       const so = { more: texts.mistMoreOrShade, right: texts.thatIsRight, less: texts.mistLessLetAirIn }[
         mist
       ];
@@ -148,14 +164,26 @@ export class CuttingsPage {
         warn: mist !== 'right',
       });
     }
-    if (baseC < baseHeatC.low || baseC > baseHeatC.high)
+    const heat = baseHeatC[leaves];
+    const range = celsiusRange(heat.low, heat.high);
+    if (baseC < heat.low)
       result.push({
         says:
-          baseC < baseHeatC.low
-            ? texts.rootsAreSlow(celsius(baseC), celsiusRange(baseHeatC.low, baseHeatC.high))
-            : texts.rotsSooner(celsius(baseC), celsiusRange(baseHeatC.low, baseHeatC.high)),
+          leaves === 'bare'
+            ? texts.tooColdForWood(celsius(baseC), range)
+            : texts.rootsAreSlow(celsius(baseC), range),
         warn: true,
       });
+    if (baseC > heat.high)
+      result.push({
+        says:
+          leaves === 'bare'
+            ? texts.budsBreakFirst(celsius(baseC), range)
+            : texts.rotsSooner(celsius(baseC), range),
+        warn: true,
+      });
+    // Nothing stands under mist that has no leaves.
+    if (leaves === 'bare') return result;
     const mix = this.mix();
     if (mix && 'air' in mix) {
       const { low, high, limit, surelyFrom, perhapsFrom } = mix.air;
@@ -202,7 +230,13 @@ export class CuttingsPage {
       pct(share),
       pct(low),
       pct(high),
-      wean ? texts.beginToWeanBaseHeat : texts.notYetKeepMistAnd,
+      this.cutting().leaves === 'bare'
+        ? wean
+          ? texts.lineThemOut
+          : texts.notYetLookAgain
+        : wean
+          ? texts.beginToWeanBaseHeat
+          : texts.notYetKeepMistAnd,
     );
   });
 

@@ -29,6 +29,16 @@ test('air that is measured says what mist it wants; the mix says whether it stay
   const page = open();
   type(page, 'Warmth of the air, °C', '25');
   type(page, 'Humidity, %, if measured', '80');
+  // Lavender wants it drier than a soft leaf does; leafless wood wants none, and it cool.
+  expect(said(page)).toMatch(/the air pulls with 0\.63 kPa .*that is right/);
+  const choice = TestBed.inject(CuttingService);
+  choice.patch({ cutting: 'currant' });
+  TestBed.tick();
+  expect(said(page)).not.toContain('the air pulls');
+  expect(said(page)).toMatch(/cool, 10–18\s°C, no base heat.*none: there are no leaves/);
+  expect(said(page)).toMatch(/buds break before there are roots/);
+  choice.patch({ cutting: 'coleus' });
+  TestBed.tick();
   expect(said(page)).toMatch(/the air pulls with 0\.63 kPa .*mist more, or shade/);
   expect(said(page)).toMatch(/The usual rooting mix, 24-cell tray, has \d+ to \d+ % air .* it stays above/);
 });

@@ -34,6 +34,10 @@ export const cuttingsPage = place('cuttings/cuttings-page', {
   leavesNeverDryAFine: 'leaves never dry: a fine mist every few minutes of the day',
   stillWetLeavesAndLonger: 'still wet leaves, and longer between',
   lessTheMixDrainsBetween: 'less: the mix drains between, the nights dry',
+  barelyMist: 'barely: a breath on hot days, leaves dry by night',
+  hardlyAnyMist: 'hardly any: leaves and nights dry',
+  noMist: 'none: there are no leaves; keep the mix just moist',
+  noMistOnceInLeaf: 'none; water as the leaves come',
   noneButOnHotNoons: 'none but on hot noons; light and air',
   softwoodSoftNewShoots: 'softwood, soft new shoots',
   semiRipeFirmAtThe: 'semi-ripe, firm at the base',
@@ -42,6 +46,11 @@ export const cuttingsPage = place('cuttings/cuttings-page', {
     line`${name}, ${wood}: roots from ${said} to ${said2}.`,
   to: (said: Filling, said2: Filling) => line`${said} to ${said2}`,
   coolerBaseHeatOff: 'cooler, base heat off',
+  coolNoHeat: (range: Filling) => line`cool, ${range}, no base heat`,
+  tooColdForWood: (base: Filling, range: Filling) =>
+    line`At ${base} hardly anything happens: ${range} is enough.`,
+  budsBreakFirst: (base: Filling, range: Filling) =>
+    line`At ${base} buds break before there are roots: keep leafless wood at ${range}.`,
   atTheBase: (range: Filling) => line`${range} at the base`,
   mistMoreOrShade: 'mist more, or shade',
   thatIsRight: 'that is right',
@@ -59,6 +68,8 @@ export const cuttingsPage = place('cuttings/cuttings-page', {
   toPpmAQuickDip: (name: Filling, wood: Filling, low: Filling, high: Filling) =>
     line`${name}, ${wood}: ${low} to ${high} ppm, a quick dip of the base only.`,
   beginToWeanBaseHeat: 'Begin to wean: base heat off, less mist day by day, weak feed.',
+  lineThemOut: 'Pot them or line them out, and water as the leaves come.',
+  notYetLookAgain: 'Not yet: look again in a few days.',
   notYetKeepMistAnd: 'Not yet: keep mist and heat on and look again in a few days.',
   haveRootsOfTheWhole: (pct: Filling, pct2: Filling, pct3: Filling, notYetMistAndHeat: Filling) =>
     line`${pct} % have roots; of the whole tray ${pct2} to ${pct3} %. ${notYetMistAndHeat}`,
