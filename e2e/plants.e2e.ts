@@ -204,7 +204,7 @@ test('what became of a batch, what to change, and why it was changed', async ({ 
 test('a trial from its layout to its verdict', async ({ page }) => {
   await page.goto('/plants/trials');
   await field(page, 'What is asked').fill('Sand or none');
-  await field(page, 'Blocks').fill('2');
+  await field(page, 'Groups').fill('2');
   await field(page, 'Starting number of the order').fill('99');
   await expect(page.getByText(/144 cells of each mix show a fall from 85 to \d+ %/)).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();

@@ -223,6 +223,7 @@ export const samples: {
   'jar.ph': [{ ph: 19, from: 2.5, to: 11 }],
   'jar.too-few': [{ ph: 7.5 }],
   'trays.still-hold': [{ perMille: 1 }, { perMille: 30 }],
+  'trays.more-blocks': [{ blocks: 3, least: 6 }],
   'trays.too-few': [{ perMille: 120 }],
   'labels.sheet': [{ paper: 'a4', count: 24, acrossMm: 70, downMm: 37 }],
   'labels.single': [{ acrossMm: 62, downMm: 29 }],

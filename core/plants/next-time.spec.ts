@@ -15,14 +15,22 @@ import {
   unexplained,
 } from '#core/plants/next-time';
 import { checkEvent, type KeptEvent, type PlantEvent, type Planting, tallyOf } from '#core/plants/planting';
-import { blocksTell, chiSquareTail, trayWarning, traysDiffer, type TrayCount } from '#core/plants/trial';
+import {
+  blocksTell,
+  chiSquareTail,
+  trayWarning,
+  traysDiffer,
+  trialVerdict,
+  type TrayCount,
+} from '#core/plants/trial';
+import { verdictOf } from '#core/plants/verdict';
 import { judgeMix } from '#core/judge/judge';
 import { type Family } from '#core/material/family';
 import { applyFix } from '#core/recipe/fix';
 import { mixInputOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { atLeast } from '#core/stats/binomial';
-import { uniformAt } from '#core/stats/normal';
+import { normalAt, uniformAt } from '#core/stats/normal';
 import { library } from '#testing/library';
 import { crops } from '#testing/season';
 
@@ -92,10 +100,61 @@ describe('trays of a trial', () => {
     expect(blocksTell([{ arm: 0, block: 1, alive: 1, of: 2 }], 0, 1)).toBeNull();
   });
 
+  /** Two arms that are alike, in blocks that differ, with or without scatter between trays: logits, model § 26. */
+  const alikeIn = (blocks: number, scatter: number, trial: number): TrayCount[] =>
+    Array.from({ length: blocks }, (_, block) =>
+      [0, 1].map((arm): TrayCount => {
+        const logit = 0.8 + 0.6 * normalAt(11, trial, block) + scatter * normalAt(12, trial, 2 * block + arm);
+        const p = 1 / (1 + Math.exp(-logit));
+        let alive = 0;
+        for (let cell = 0; cell < 72; cell++)
+          if (uniformAt(13, trial, 72 * (2 * block + arm) + cell) < p) alive++;
+        return { arm, block: block + 1, alive, of: 72 };
+      }),
+    ).flat();
+  const arms = (trays: readonly TrayCount[]) =>
+    [0, 1].map((arm) => ({
+      name: 'AB'[arm]!,
+      alive: trays.filter((t) => t.arm === arm).reduce((sum, t) => sum + t.alive, 0),
+      of: 72 * trays.filter((t) => t.arm === arm).length,
+    }));
+
+  test('a warm end of the house is no scatter: trays are compared inside blocks', () => {
+    let told = 0;
+    for (let trial = 0; trial < 500; trial++) if (traysDiffer(alikeIn(6, 0, trial))!.p < 0.05) told++;
+    // About 5 %: within four standard deviations of 25.
+    expect(Math.abs(told - 25)).toBeLessThan(4 * Math.sqrt(500 * 0.05 * 0.95));
+  });
+
+  test('scatter between trays is no verdict: trays are the unit, and 5 in 100 alike are told apart, not 8 to 12', () => {
+    let [byTrays, byCells] = [0, 0];
+    for (let trial = 0; trial < 500; trial++) {
+      const trays = alikeIn(8, 0.4, trial);
+      if (trialVerdict(arms(trays), trays, 'came up', 1).verdict.pairs[0]!.differs) byTrays++;
+      if (verdictOf(arms(trays), 'came up').pairs[0]!.differs) byCells++;
+    }
+    expect(byCells / 500).toBeGreaterThan(0.08);
+    expect(byTrays / 500).toBeLessThan(0.05 + 4 * Math.sqrt((0.05 * 0.95) / 500));
+  });
+
+  test('under six blocks nothing is surer than chance, and that is said', () => {
+    const apart = (blocks: number): TrayCount[] =>
+      Array.from({ length: blocks }, (_, block) =>
+        [0, 1].map((arm): TrayCount => ({ arm, block: block + 1, alive: arm === 0 ? 70 : 20, of: 72 })),
+      ).flat();
+    const of = (blocks: number) => trialVerdict(arms(apart(blocks)), apart(blocks), 'came up', 1);
+    expect(of(5).verdict.pairs[0]).toMatchObject({ p: 2 / 32, differs: false });
+    expect(of(5).more).toEqual({ say: 'trays.more-blocks', with: { blocks: 5, least: 6 } });
+    expect(of(6).verdict.pairs[0]).toMatchObject({ p: 2 / 64, differs: true });
+    expect(of(6).more).toBeNull();
+    // Two trays of each are too few to turn round: their cells are counted.
+    expect(of(2).verdict.pairs[0]!.differs).toBe(true);
+  });
+
   test('what is said of them', () => {
     const alike = [1, 2, 3].flatMap((block) => [0, 1].map((arm) => ({ arm, block, alive: 60, of: 72 })));
     expect(trayWarning(alike, { better: 0, worse: 1 }, 1)).toBeNull();
-    const wild = alike.map((t) => ({ ...t, alive: t.block === 1 ? 20 : t.arm ? 66 : 70 }));
+    const wild = alike.map((t) => ({ ...t, alive: (t.block + t.arm) % 2 === 0 ? 20 : 66 }));
     expect(trayWarning(wild, { better: 0, worse: 1 }, 1)).toMatchObject({ say: 'trays.too-few' });
     expect(trayWarning(wild, undefined, 1)).toEqual({ say: 'trays.differ', with: {} });
   });

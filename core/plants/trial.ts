@@ -1,3 +1,4 @@
+import { type Arm, type ArmComparison, verdictOf } from '#core/plants/verdict';
 import { allow } from '#core/units/allowed';
 import { type MessageOf, messages, none, type None } from '#core/units/message';
 import { logGamma } from '#core/stats/log-gamma';
@@ -46,16 +47,50 @@ export interface TrayCount {
   of: number;
 }
 
+/** Blocks in which every arm is counted. */
+function wholeBlocks(trays: readonly TrayCount[]): number[] {
+  const arms = new Set(trays.map((tray) => tray.arm)).size;
+  return [...new Set(trays.map((tray) => tray.block))].filter(
+    (block) => new Set(trays.filter((t) => t.block === block && t.of > 0).map((t) => t.arm)).size === arms,
+  );
+}
+
+/** Inside blocks: against shares to which arm and block add, so that a warm end of the house is no scatter. */
+function differInside(
+  trays: readonly TrayCount[],
+  blocks: readonly number[],
+): { chiSquare: number; freedom: number } {
+  const own = trays.filter((tray) => blocks.includes(tray.block));
+  const meanOf = (some: readonly TrayCount[]): number =>
+    some.reduce((sum, { alive, of }) => sum + alive / of, 0) / some.length;
+  const all = meanOf(own);
+  let chiSquare = 0;
+  for (const { arm, block, alive, of } of own) {
+    const share =
+      meanOf(own.filter((t) => t.arm === arm)) + meanOf(own.filter((t) => t.block === block)) - all;
+    const within = Math.min(1 - LEAST_SHARE, Math.max(LEAST_SHARE, share));
+    chiSquare += (alive - of * within) ** 2 / (of * within * (1 - within));
+  }
+  const arms = new Set(own.map((tray) => tray.arm)).size;
+  return { chiSquare, freedom: (arms - 1) * (blocks.length - 1) };
+}
+const LEAST_SHARE = 0.01;
+
 /**
- * Whether trays of one arm differ by more than chance: Pearson's χ² of each arm's trays against their common share,
- * summed (test of homogeneity; G. W. Snedecor and W. G. Cochran, Statistical Methods, the index of dispersion for
- * binomial counts).
+ * Whether trays differ by more than chance: inside blocks where two arms or more share two blocks or more, else
+ * Pearson's χ² of each arm's trays against their common share, summed (test of homogeneity; G. W. Snedecor and
+ * W. G. Cochran, Statistical Methods, the index of dispersion for binomial counts).
  * @returns null where no arm has two trays of which some came up and some did not
  * @example traysDiffer([{ arm: 0, block: 1, alive: 10, of: 20 }, { arm: 0, block: 2, alive: 10, of: 20 }])!.p // 1
  */
 export function traysDiffer(
   trays: readonly TrayCount[],
 ): { chiSquare: number; freedom: number; p: number } | null {
+  const whole = wholeBlocks(trays);
+  if (whole.length >= 2 && new Set(trays.map((tray) => tray.arm)).size >= 2) {
+    const inside = differInside(trays, whole);
+    return { ...inside, p: chiSquareTail(inside.chiSquare, inside.freedom) };
+  }
   let [chiSquare, freedom] = [0, 0];
   for (const arm of new Set(trays.map((tray) => tray.arm))) {
     const own = trays.filter((tray) => tray.arm === arm);
@@ -140,8 +175,40 @@ export interface TrayFacts {
   'trays.differ': None;
   'trays.still-hold': { perMille: number };
   'trays.too-few': { perMille: number };
+  'trays.more-blocks': { blocks: number; least: number };
 }
 const say = messages<TrayFacts>();
+
+/** From so many trays of each arm on, trays are the unit and not their cells. Model section 26. */
+export const TRAYS_AS_UNITS = 3;
+/** With fewer blocks no difference is ever surer than chance: with n of them the least chance is 2/2ⁿ. */
+export const LEAST_BLOCKS = 6;
+
+/**
+ * Which arm of a trial did better. With three trays or more of each, trays are the unit: they are turned round inside
+ * their blocks, so that scatter between trays is no verdict. With fewer, cells are counted.
+ * @throws OutOfRange as verdictOf
+ */
+export function trialVerdict(
+  arms: readonly Arm[],
+  trays: readonly TrayCount[],
+  what: string,
+  seed: number,
+): { verdict: ArmComparison; more: MessageOf<TrayFacts> | null } {
+  const isUnit = arms.every((_, arm) => trays.filter((t) => t.arm === arm).length >= TRAYS_AS_UNITS);
+  if (!isUnit) {
+    const verdict = verdictOf(arms, what);
+    const pair = verdict.pairs.find(({ differs }) => differs);
+    return { verdict, more: trayWarning(trays, pair, seed) };
+  }
+  const verdict = verdictOf(arms, what, { chance: (a, b) => blocksTell(trays, a, b, seed) });
+  const blocks = wholeBlocks(trays).length;
+  const isOpen = verdict.pairs.every(({ differs }) => !differs);
+  return {
+    verdict,
+    more: isOpen && blocks < LEAST_BLOCKS ? say('trays.more-blocks', { blocks, least: LEAST_BLOCKS }) : null,
+  };
+}
 
 /**
  * What is to be added to a verdict that counted seeds: nothing where trays of one mix differ no more than chance, else
@@ -158,5 +225,6 @@ export function trayWarning(
   const p = pair ? blocksTell(trays, pair.better, pair.worse, seed) : null;
   if (p === null) return say('trays.differ', none);
   const perMille = Math.max(1, Math.round(1000 * p));
-  return say(p <= 0.05 ? 'trays.still-hold' : 'trays.too-few', { perMille });
+  const holds = p <= 0.05 && wholeBlocks(trays).length >= LEAST_BLOCKS;
+  return say(holds ? 'trays.still-hold' : 'trays.too-few', { perMille });
 }

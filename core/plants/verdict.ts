@@ -66,13 +66,24 @@ export function holm(ps: readonly number[]): number[] {
   return adjusted;
 }
 
+/** How a verdict is come by. */
+export interface VerdictBy {
+  confidence?: number;
+  /** Chance of as large a difference of two arms, where it is not that of counted cells; null for none. */
+  chance?: (a: number, b: number) => number | null;
+}
+
 /**
  * Which did better, and whether that is more than luck (model § 20): shares with Wilson's interval, every pair by
  * Fisher's exact test, Holm for all pairs together.
  * @param what what the shares are of: "came up"
  * @throws OutOfRange for fewer than two arms, or an arm of which nothing is counted
  */
-export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95): ArmComparison {
+export function verdictOf(
+  arms: readonly Arm[],
+  what: string,
+  { confidence = 0.95, chance }: VerdictBy = {},
+): ArmComparison {
   if (arms.length < 2)
     throw new OutOfRange('arms', arms.length, allow('allowed.number', { low: 2, high: Infinity }));
   const alpha = 1 - confidence;
@@ -82,7 +93,7 @@ export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95)
     for (let j = i + 1; j < arms.length; j++) {
       const [a, b] = [arms[i]!, arms[j]!];
       const [better, worse] = shares[i]!.share >= shares[j]!.share ? [i, j] : [j, i];
-      raw.push({ better, worse, p: fisher(a.alive, a.of, b.alive, b.of) });
+      raw.push({ better, worse, p: chance ? (chance(i, j) ?? 1) : fisher(a.alive, a.of, b.alive, b.of) });
     }
   const adjusted = holm(raw.map(({ p }) => p));
   const pairs = raw
@@ -95,9 +106,10 @@ export function verdictOf(arms: readonly Arm[], what: string, confidence = 0.95)
   });
   const result = pairs.find((pair) => pair.differs);
   const worth = shares[best]!.share - shares[last]!.share >= WORTH - 1e-9;
-  const moreEach = result
-    ? null
-    : more(shares[best]!.share, shares[last]!.share, Math.min(arms[best]!.of, arms[last]!.of), alpha);
+  const moreEach =
+    result || chance
+      ? null
+      : more(shares[best]!.share, shares[last]!.share, Math.min(arms[best]!.of, arms[last]!.of), alpha);
   const says = ((): ArmComparison['says'] => {
     if (result) {
       const compared = { what, best: share(result.better), last: share(result.worse) };

@@ -36,6 +36,8 @@ export const results: Words<ResultFacts & VerdictFacts & TrayFacts> = {
   'trays.differ': () => TRAYS_DIFFER,
   'trays.still-hold': ({ perMille }, f) =>
     `${TRAYS_DIFFER} Counted by groups of trays it still holds: ${byChance(perMille, f)}.`,
+  'trays.more-blocks': ({ blocks, least }, f) =>
+    `Trays are counted as a whole, and ${f.counted(blocks, { one: 'group', other: 'groups' })} cannot tell: lay out ${f.count(least)} or more.`,
   'trays.too-few': ({ perMille }, f) =>
     `${TRAYS_DIFFER} Counted by groups of trays ${byChance(perMille, f)}: lay out more groups.`,
 };

@@ -191,8 +191,8 @@ describe('sown, potted, set apart', () => {
 });
 
 describe('a trial', () => {
-  const trays = (up: (arm: number, block: number) => number | null): Trial['trays'] =>
-    [1, 2, 3].flatMap((block) =>
+  const trays = (up: (arm: number, block: number) => number | null, blocks = 3): Trial['trays'] =>
+    Array.from({ length: blocks }, (_, i) => i + 1).flatMap((block) =>
       [0, 1].map((arm) => {
         const planting = 10 * block + arm;
         return {
@@ -227,13 +227,20 @@ describe('a trial', () => {
   };
 
   test('one honest sentence; trays that differ by more than chance are said beside it', () => {
-    expect(said(shown(trays((arm) => (arm ? 66 : 50))))).toMatch(/Grit did better than Plain.*Chance alone/);
+    expect(said(shown(trays((arm) => (arm ? 66 : 50), 6)))).toMatch(
+      /Grit did better than Plain.*Chance alone/,
+    );
     http = ((): HttpTestingController => {
       TestBed.resetTestingModule();
       return bench();
     })();
-    const wild = said(shown(trays((arm, block) => (block === 1 ? 20 : arm ? 70 : 60))));
-    expect(wild).toMatch(/trays of the same mix differ by more than chance.*lay out more groups/);
+    const few = said(shown(trays((arm) => (arm ? 66 : 50))));
+    expect(few).toMatch(/Too few to say. Grit is ahead.*3 groups cannot tell: lay out 6 or more/);
+    TestBed.resetTestingModule();
+    http = bench();
+    // Two trays of each: their cells are counted, and how they scatter is said.
+    const wild = said(shown(trays((arm, block) => ((arm + block) % 2 ? 20 : 70), 2)));
+    expect(wild).toMatch(/trays of the same mix differ by more than chance/i);
   });
 
   test('a tray that is not counted yet; what cannot be is said beside its tray and stays as typed', async () => {

@@ -1,3 +1,4 @@
+import { LEAST_BLOCKS, TRAYS_AS_UNITS } from '#core/plants/trial';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { limits } from '#core/units/limits';
@@ -106,7 +107,7 @@ export class TrialList {
   protected readonly crop = signal<string | null>('lettuce');
   protected readonly vessel = signal<string | null>('cell-72');
   protected readonly cells = signal<number | undefined>(72);
-  protected readonly blocks = signal<number | undefined>(4);
+  protected readonly blocks = signal<number | undefined>(LEAST_BLOCKS);
   protected readonly seed = signal<number | undefined>(1 + Math.floor(Math.random() * 99_999));
   protected readonly arms = signal<readonly { name: string; batch: string | null }[]>([
     { name: texts.asEver, batch: null },
@@ -137,7 +138,9 @@ export class TrialList {
   /** Whether it can tell anything, before it is begun. */
   protected readonly says = computed(() => {
     const [cells, blocks] = [this.cells(), this.blocks()];
-    return cells === undefined || blocks === undefined ? '' : enough(cells * blocks);
+    if (cells === undefined || blocks === undefined) return '';
+    const few = blocks >= TRAYS_AS_UNITS && blocks < LEAST_BLOCKS;
+    return few ? texts.fewGroupsTellNothing(LEAST_BLOCKS) : enough(cells * blocks);
   });
 
   protected setArm(at: number, change: { name?: string; batch?: string | null }): void {

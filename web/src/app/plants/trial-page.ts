@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { addressOf } from '#contract/routes';
-import { trayWarning } from '#core/plants/trial';
+import { trialVerdict } from '#core/plants/trial';
 import { verdictOf } from '#core/plants/verdict';
 import { NurseryService } from '../data/nursery';
 import { PlantRecordService } from '../data/plant-record';
@@ -174,26 +174,20 @@ export class TrialPage {
       return { name, alive: sum((tray) => Math.min(tray.up!, tray.begun)), of: sum((tray) => tray.begun) };
     });
   });
-  protected readonly verdict = computed(() =>
-    this.arms().length > 1 && this.arms().every((arm) => arm.of > 0)
-      ? verdictOf(this.arms(), texts.cameUp)
-      : null,
-  );
+  private readonly judged = computed(() => {
+    if (this.arms().length < 2 || !this.arms().every((arm) => arm.of > 0)) return null;
+    const counted = this.trays().flatMap(({ arm, block, up, begun }) =>
+      up === null ? [] : [{ arm, block, alive: Math.min(up, begun), of: begun }],
+    );
+    return trialVerdict(this.arms(), counted, texts.cameUp, this.fetched.value()!.seed);
+  });
+  protected readonly verdict = computed(() => this.judged()?.verdict ?? null);
   protected readonly says = computed(() => {
     const trays = this.trays();
     const open = trays.filter((tray) => tray.up === null).length;
     const still = open === 0 ? '' : texts.ofTraysAreNotCounted(open, trays.length);
     const verdict = this.verdict();
-    const counted = trays.flatMap(({ arm, block, up, begun }) =>
-      up === null ? [] : [{ arm, block, alive: Math.min(up, begun), of: begun }],
-    );
-    const warning = verdict
-      ? trayWarning(
-          counted,
-          verdict.pairs.find(({ differs }) => differs),
-          this.fetched.value()!.seed,
-        )
-      : null;
+    const warning = this.judged()?.more;
     return [
       verdict ? this.reader.read(verdict.says) : texts.noResultBeforeEachMix,
       warning && this.reader.read(warning),

@@ -10,7 +10,9 @@ export const trialList = place('plants/trial-list', {
     'A group is one place on the bench where all is alike. Every mix stands once in each group, in an order that chance decides. So the result shows the mix, and not the warm end of the bench.',
   whatIsAsked: 'What is asked',
   cellsInEachTray: 'Cells in each tray',
-  blocks: 'Blocks',
+  blocks: 'Groups',
+  fewGroupsTellNothing: (least: Filling) =>
+    line`Trays are counted as a whole: under ${least} groups no difference is surer than chance.`,
   startingNumberOfTheOrder: 'Starting number of the order',
   arm: 'Arm ',
   ofNoBatch: 'of no batch',
