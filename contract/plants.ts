@@ -175,7 +175,12 @@ export const newPictureSchema = z.strictObject({
 
 export type NewPicture = z.output<typeof newPictureSchema>;
 
-export const tenderSchema = z.object({ planting: rowId, name: z.string(), coldestC: z.number() });
+export const tenderSchema = z.object({
+  planting: rowId,
+  name: z.string(),
+  coldestC: z.number(),
+  inGroundC: z.number().optional(),
+});
 
 export const resultsQuerySchema = z.strictObject({
   /** What became of one batch, or of every batch of a kept mix. */

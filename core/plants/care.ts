@@ -128,6 +128,8 @@ export interface Tender {
   planting: number;
   name: string;
   coldestC: number;
+  /** Set where it bears more once it is in the ground. */
+  inGroundC?: number | undefined;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { coldestNight } from '#core/season/roots-in-pots';
 import { type Stores } from '#server/kept/stores';
 import { type PlantCare, type PlantingLine } from '#contract/plants';
 import { type Care, called, careOf, type Tender } from '#core/plants/care';
@@ -136,12 +137,13 @@ export class PlantStates {
       .flatMap((planting) => {
         const crop = crops.get(planting.crop);
         if (!crop) return [];
-        const { coldestC } = crop;
+        const { potC: coldestC, groundC } = coldestNight(crop);
         const name = called(planting, crop);
         return this.tenders.of(planting.id, [planting, crop], () => ({
           planting: planting.id,
           name,
           coldestC,
+          ...(groundC < coldestC && { inGroundC: groundC }),
         }));
       });
   }

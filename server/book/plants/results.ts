@@ -1,3 +1,4 @@
+import { coldestNight } from '#core/season/roots-in-pots';
 import { type Stores } from '#server/kept/stores';
 import { type z } from 'zod';
 import { type BatchResult, oddsSchema, type OwnOdds, type resultsQuerySchema } from '#contract/plants';
@@ -69,7 +70,7 @@ export class PlantResults {
       const about = {
         ...{
           today,
-          coldestC: crop.coldestC,
+          coldestC: coldestNight(crop).potC,
           firstFeedDays: daysToFeed(planting.start, crop, soilC, mixFeedsDays),
         },
         ...{ ph: reading('ph'), ec: reading('ecSaturated'), ...(air && { airPct: air.value, air }) },

@@ -1,3 +1,4 @@
+import { coldestNight } from '#core/season/roots-in-pots';
 import { OutOfRange } from '#core/units/check';
 import { WrittenPipe } from '../ui/words/written';
 import {
@@ -195,7 +196,7 @@ export class PlantPage {
     return foundOf(planting, this.events(), {
       ...{ today: this.nursery.today(), ph: this.ph(), ec: this.ec() },
       ...(air && { airPct: air.value, air }),
-      coldestC: crop.coldestC,
+      coldestC: coldestNight(crop).potC,
       mostDays: 7 * mostWeeksIn(this.volume(), step?.mostWeeks),
       firstFeedDays: feed
         ? dayNumber(feed.on) - dayNumber(planting.on)

@@ -73,7 +73,14 @@ export class TodayPage {
   protected readonly cold = computed(() => {
     const low = this.forecast.value()?.[0]?.minC;
     const all = low === undefined ? [] : coldTonight(this.standing.value() ?? [], low);
-    return all.map((tender) => ({ ...tender, bears: this.reader.formats().celsius(tender.coldestC) }));
+    const { celsius } = this.reader.formats();
+    return all.map((tender) => ({
+      ...tender,
+      bears:
+        tender.inGroundC === undefined
+          ? celsius(tender.coldestC)
+          : texts.inPotAndGround(celsius(tender.coldestC), celsius(tender.inGroundC)),
+    }));
   });
   protected readonly week = computed(() =>
     (this.forecast.value() ?? []).map((d) => ({

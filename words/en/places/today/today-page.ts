@@ -15,6 +15,7 @@ export const todayPage = place('today/today-page', {
   tonightAndTheWeek: 'Tonight and the week',
   theWeather: 'the weather',
   nothingThreatensTonight: 'Nothing threatens tonight.',
+  inPotAndGround: (pot: Filling, ground: Filling) => line`${pot} for roots in a pot, ${ground} in the ground`,
   underCoverTonight: 'Under cover tonight',
   byTheColdestNightEach: ', by the coldest night each survives:',
   andMore: (COLD_TOLD: Filling) => line`and ${COLD_TOLD} more`,
