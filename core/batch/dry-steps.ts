@@ -3,7 +3,7 @@ import { stepSays } from '#core/batch/step-facts';
 import { type BatchSheet } from '#core/batch/sheet';
 import { filledOf, loadsOf, wetKg, type Work } from '#core/batch/work';
 import { isCoir, isPeat } from '#core/material/families';
-import { apertureFor } from '#core/material/over-size';
+import { apertureFor } from '#core/vessel/piece-limit';
 import { named, none } from '#core/units/message';
 
 /** Dry coir takes 4–6 L of water to the kilogram: common practice, no source. */

@@ -7,7 +7,8 @@ import {
   weightInBlock,
 } from '#core/material/families';
 import { type Material } from '#core/material/material';
-import { overSizeShare, pieceLimitMm } from '#core/material/over-size';
+import { overSizeShare } from '#core/material/over-size';
+import { pieceLimitMm } from '#core/vessel/piece-limit';
 import { retentionOf, waterOf } from '#core/material/retention';
 import { packingTable } from '#core/mix/packing';
 import { acidSumsOf, type AcidSums } from '#core/mix/ph';

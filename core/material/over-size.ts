@@ -1,6 +1,5 @@
 import { type Material } from '#core/material/material';
 import { normalCdf, normalQuantile } from '#core/stats/normal';
-import { narrowestSideMm, type Vessel } from '#core/vessel/vessel';
 
 /** The largest piece is the 99th percentile of the grains by volume. */
 const LARGEST_AT = normalQuantile(0.99);
@@ -22,11 +21,3 @@ export function overSizeShare(material: Pick<Material, 'particleMm' | 'maxPartic
   if (spread < 1e-9) return 1;
   return 1 - normalCdf(Math.log(mm / material.particleMm) / spread);
 }
-
-/** The largest piece that fits a vessel, mm: a quarter of its narrowest side, which is its base; a third of a block's. */
-export const pieceLimitMm = (vessel: Vessel): number =>
-  narrowestSideMm(vessel) / (vessel.shape === 'block' ? 3 : 4);
-
-/** The screen through which all that fits goes: apertures come in whole and half millimetres. */
-export const apertureFor = (vessel: Vessel): number =>
-  Math.max(0.5, Math.floor(pieceLimitMm(vessel) * 2) / 2);

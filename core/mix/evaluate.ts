@@ -1,6 +1,7 @@
 import { type Amendment } from '#core/material/amendment';
 import { peatShareOf, weightInBlock } from '#core/material/families';
-import { overSizeShare, pieceLimitMm } from '#core/material/over-size';
+import { overSizeShare } from '#core/material/over-size';
+import { pieceLimitMm } from '#core/vessel/piece-limit';
 import { type Stage } from '#core/mix/stage';
 import { compose, meanByShare, type Composition, type Part } from '#core/mix/composition';
 import {

@@ -1,7 +1,8 @@
 import { type Flag, type Rule, type Severity } from '#core/judge/flag';
 import { FINE_OVER_SIZE_PCT } from '#core/judge/windows';
 import { type Material } from '#core/material/material';
-import { apertureFor, overSizeShare, pieceLimitMm } from '#core/material/over-size';
+import { overSizeShare } from '#core/material/over-size';
+import { apertureFor, pieceLimitMm } from '#core/vessel/piece-limit';
 import { type Library } from '#core/recipe/library';
 import { type SingleFix } from '#core/recipe/fix';
 import { fixed } from '#core/units/show';

@@ -1,5 +1,5 @@
 import { type Rule } from '#core/judge/flag';
-import { apertureFor } from '#core/material/over-size';
+import { apertureFor } from '#core/vessel/piece-limit';
 import { said } from '#core/units/said';
 
 /** Wet material that has to be screened will not go through. */

@@ -11,7 +11,6 @@ import {
 import { RouterLink } from '@angular/router';
 import { addressOf } from '#contract/routes';
 import { trialVerdict } from '#core/plants/trial';
-import { verdictOf } from '#core/plants/verdict';
 import { NurseryService } from '../data/nursery';
 import { PlantRecordService } from '../data/plant-record';
 import { PlantsService, type Trial } from '../data/plants';
