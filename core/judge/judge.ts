@@ -5,6 +5,7 @@ import { carbonateCeiling } from '#core/judge/flags/carbonate-ceiling';
 import { cohesionLow } from '#core/judge/flags/cohesion';
 import { limeCaustic } from '#core/judge/flags/lime-caustic';
 import { limeOverdose } from '#core/judge/flags/lime-overdose';
+import { limeOutOfReach } from '#core/judge/flags/lime-out-of-reach';
 import { limePellets } from '#core/judge/flags/lime-pellets';
 import { limeUnderdose } from '#core/judge/flags/lime-underdose';
 import { limeWrongDirection } from '#core/judge/flags/lime-wrong-direction';
@@ -62,6 +63,7 @@ export const rules: readonly Rule[] = [
   limeWrongDirection,
   limeCaustic,
   limeUnderdose,
+  limeOutOfReach,
   phHigh,
   phByWater,
   phMeasured,

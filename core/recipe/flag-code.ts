@@ -18,6 +18,7 @@ export const subjectOf = {
   'shrinkage-short': 'holding',
   'lime-overdose': 'ph',
   'lime-underdose': 'ph',
+  'lime-out-of-reach': 'ph',
   'lime-wrong-direction': 'ph',
   'lime-pellets': 'ph',
   'lime-hydrated': 'ph',
