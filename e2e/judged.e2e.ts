@@ -37,7 +37,7 @@ test('plants that want it sour are judged by their own pH', async ({ page }) => 
 test('a part is screened, on the mix and on the card; pieces too large have a press for it', async ({
   page,
 }) => {
-  await page.goto('/mix?stage=germination&into=cell-288&parts=bark-pine:1,peat-fine:3&lime=none');
+  await page.goto('/mix?stage=germination&into=cell-288&parts=bark-pine:3,peat-fine:1&lime=none');
   await page.getByRole('button', { name: /screened at 3/ }).click();
   await expect(page.getByRole('button', { name: 'Swap Pine bark, aged' })).toContainText('screened at');
   await page.reload();
@@ -45,7 +45,6 @@ test('a part is screened, on the mix and on the card; pieces too large have a pr
   await page.getByRole('button', { name: 'Swap Pine bark, aged' }).click();
   await field(page, 'Screened first, at, mm').fill('2');
   await page.keyboard.press('Escape');
-  await expect(reading(page, 'Largest piece')).toContainText('3.0');
   await page.getByRole('button', { name: 'Make this batch' }).click();
   await expect(page.getByText(/Screen the aged pine bark through 2/)).toBeVisible();
 });
