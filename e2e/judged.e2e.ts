@@ -1,4 +1,4 @@
-import { expect, field, reading, test } from './bench';
+import { expect, field, test } from './bench';
 
 test('a window of one’s own judges the next recipe, stays after a reload and has a way back', async ({
   page,
