@@ -5,6 +5,7 @@ import { frostChance } from '#core/season/frost';
 import { planSeason } from '#core/season/plan';
 import { normalCdf, normalQuantile } from '#core/stats/normal';
 import { published } from '#testing/published';
+import { crops } from '#testing/season';
 
 const SOURCE = 'Harrington & Minges 1954 (from memory)';
 
@@ -75,4 +76,23 @@ test('counted back and counted forward are the same days', () => {
       },
     ),
   );
+});
+
+// Harrington & Minges, Vegetable Seed Germination (1954) (from memory): none, or poor.
+test.each([
+  ['pepper', 10],
+  ['tomato', 5],
+  ['melon', 10],
+  ['melon', 15],
+  ['cucumber', 10],
+  ['cucumber', 15],
+  ['okra', 10],
+  ['okra', 15],
+  ['watermelon', 10],
+  ['watermelon', 15],
+  ['lettuce', 35],
+  ['celery', 30],
+] as const)('%s at %i °C: few or none come up, and the span is named', (id, celsius) => {
+  const { emergence } = crops.get(id)!;
+  expect(emergenceAt(emergence, celsius).outside).toEqual([emergence[0]![0], emergence.at(-1)![0]]);
 });
