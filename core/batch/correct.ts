@@ -171,8 +171,7 @@ function tryAdding(
   const salts = (batchSalts * state.litres + (material?.saltsMeqPerL ?? 0) * added * loose) / litres;
   const mixedEc = salts / e.composition.totalPorosity / 10;
 
-  const window = mixWindows(input, e).ph;
-  const { ecSaturatedMSPerCm: ecWindow, airPct: airWindow } = mixWindows(input, e);
+  const { ph: window, ecSaturatedMSPerCm: ecWindow, airPct: airWindow } = mixWindows(input, e);
   const sour = state.ph !== undefined && mixedPh < window.low;
   const aim = (window.low + window.high) / 2;
   const limeGrams = sour ? ((aim - mixedPh) * (batchBuffer + newBuffer)) / neutralisingMeqPerG(lime) : 0;

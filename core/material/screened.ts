@@ -17,7 +17,8 @@ const made = new WeakMap<Material, Map<number, Screened>>();
 
 /**
  * A material screened at an aperture. What is over it stays on the screen (`overSizeShare`); the usual size of what
- * goes through is the median of the rest, and its pores are narrower by the same step. An estimate: common practice, no source; your own drain test of the screened material replaces it.
+ * goes through is the median of the rest, and its pores are narrower by the same step. An estimate: common practice,
+ * no source; your own drain test of the screened material replaces it.
  * @param apertureMm 0.5–50; at or over the largest piece nothing changes
  */
 export function screened(material: Material, apertureMm: number): Screened {

@@ -49,7 +49,7 @@ const jar = messages<JarFacts>();
 const MOST_G_PER_L = 50;
 const [LOWEST_PH, HIGHEST_PH] = [2.5, 11];
 /** From here on lime does not dissolve any more. */
-const PLATEAU_PH = 7.3;
+export const PLATEAU_PH = 7.3;
 
 export type JarFit =
   | { outcome: 'fitted'; phBeforeLime: number; bufferMeqPerLPerPh: number; largestMissPh: number }

@@ -135,3 +135,14 @@ test.each<[LotTest, string]>([
 ])('a reading that cannot be is named (%#)', (lotTest, message) => {
   expect(() => learnMaterial(compost, [lotTest])).toThrow(message);
 });
+
+test('a jar on the plateau of carbonate tells nothing of the buffer, and spoils nothing', () => {
+  const jar = (phAfter: number): LotTest => ({
+    ...{ test: 'jar', lime: amendment('lime-dolomitic'), gPerL: 12, phBefore: 4, phAfter },
+  });
+  const book = material('peat-fine').bufferMeqPerLPerPh;
+  const learned = (...tests: LotTest[]) =>
+    learnMaterial(material('peat-fine'), tests).material.bufferMeqPerLPerPh;
+  expect([learned(jar(7.6)), learned(jar(8.2))]).toEqual([book, book]);
+  expect(learned(jar(7.6), jar(6))).toBe(learned(jar(6)));
+});

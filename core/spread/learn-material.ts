@@ -5,6 +5,7 @@ import { withPores } from '#core/material/pores';
 import { withSalts } from '#core/material/salty';
 import { compose } from '#core/mix/composition';
 import { limeScale } from '#core/mix/lime-curve';
+import { PLATEAU_PH } from '#core/mix/lime-reaction';
 import { convertEc, dilutionWater, MEQ_PER_MS } from '#core/mix/salts';
 import { columnOf, drain } from '#core/mix/water-air';
 import { checkTest, type LotTest, type LotTestId } from '#core/spread/lot-test';
@@ -181,7 +182,10 @@ const lessons: {
 
   /** Lime in a jar tells the buffer. */
   jar: (jarred, m, book, took) => {
-    const found = jarred.map(({ lime, gPerL, phBefore, phAfter }) => {
+    // On the plateau of carbonate a jar tells nothing of the buffer.
+    const telling = jarred.filter(({ phAfter }) => phAfter <= PLATEAU_PH);
+    if (telling.length === 0) return m;
+    const found = telling.map(({ lime, gPerL, phBefore, phAfter }) => {
       const value = (gPerL * neutralisingMeqPerG(lime)) / (limeScale(phAfter) - limeScale(phBefore));
       return { value, sd: TEST.buffer * value };
     });

@@ -1,4 +1,4 @@
-import { type Flag, type Rule, type Severity } from '#core/judge/flag';
+import { type Flag, type Rule, type Severity, spoken } from '#core/judge/flag';
 import { FINE_OVER_SIZE_PCT } from '#core/judge/windows';
 import { type Material } from '#core/material/material';
 import { overSizeShare } from '#core/material/over-size';
@@ -48,7 +48,7 @@ export const particlesLarge: Rule = (judged): Flag | null => {
   return {
     code: 'particles-large',
     severity,
-    text: said`${large}: ${fixed(reading.value, 0)} % of the volume is over ${{ lengthMm: mostMm }}, most of it ${most.name}.`,
+    text: said`${large}: ${fixed(reading.value, 0)} % of the volume is over ${{ lengthMm: mostMm }}, most of it ${spoken([most.name])}.`,
     remedy: swap
       ? said`Use the finer grade, or screen it through ${{ lengthMm: mm }} while it is dry.`
       : said`Screen it through ${{ lengthMm: mm }} while it is dry: wet material will not go through.`,
