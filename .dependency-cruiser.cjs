@@ -54,7 +54,7 @@ module.exports = {
       ['spread', 'explain'],
       ['finder'],
       ['batch'],
-      ['package', 'season', 'water'],
+      ['package', 'season', 'weeks'],
       ['plants'],
     ]),
     // Five floors of the server, each sees only those under it; what starts it stands above them all.

@@ -64,6 +64,7 @@ import {
   ownProductSchema,
   ownVesselSchema,
 } from '#contract/own';
+import { keepingAnswerSchema, ownKeepingSchema, usualKeepingSchema } from '#contract/keeping';
 import { ownWindowsSchema } from '#contract/windows';
 import { newNurserySchema, nurserySchema } from '#contract/nursery';
 import {
@@ -84,6 +85,8 @@ import {
   waterAnswerSchema,
   lifeAnswerSchema,
   lifeRequestSchema,
+  lifeRuleAnswerSchema,
+  lifeRuleRequestSchema,
   newWaterSchema,
   ownWaterSchema,
   waterRequestSchema,
@@ -181,6 +184,8 @@ export const endpoints = {
   changeVessel: compute('Change one of your own', changedVesselSchema, ownVesselSchema),
 
   nursery: get('What the data folder is, and its day', nurserySchema),
+  keeping: get('How the nursery keeps what it fills: house, water, feed, spacing', keepingAnswerSchema),
+  setKeeping: compute('Set it; every day that is told follows', usualKeepingSchema, keepingAnswerSchema),
   windows: get('Windows that the nursery set for itself', ownWindowsSchema),
   setWindows: compute(
     'Set them; what is left out is the usual one again',
@@ -231,6 +236,14 @@ export const endpoints = {
   ),
   learn: compute('What own tests make of a figure of the book', learnRequestSchema, learnAnswerSchema),
   life: compute('A mix in its vessel, day by day', lifeRequestSchema, lifeAnswerSchema),
+  lifeRule: {
+    ...compute(
+      'The rule of watering and feeding that keeps it right',
+      lifeRuleRequestSchema,
+      lifeRuleAnswerSchema,
+    ),
+    refuses: { 429: BUSY },
+  },
   water: compute('Acid that brings a water to a pH', waterRequestSchema, waterAnswerSchema),
   liquidFeed: compute(
     'A product dissolved to a strength of nitrogen',
@@ -450,6 +463,11 @@ export const endpoints = {
   addPicture: create('Keep a picture of a planting', newPictureSchema, keptPlantEventSchema),
   picture: { says: 'A picture of plants', answer: 'jpeg', status: 200 },
   planting: get('A planting with its record', plantingPageSchema),
+  setPlantingKeeping: compute(
+    'Keep a planting otherwise than usual; null for as usual',
+    ownKeepingSchema,
+    ownKeepingSchema,
+  ),
   addPlantEvent: create(
     'Enter what happened to a planting, or take an entry back',
     newPlantEventSchema,

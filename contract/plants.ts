@@ -2,6 +2,7 @@ import { none } from '#core/units/message';
 import { allow } from '#core/units/allowed';
 import { careMessageSchema } from '#contract/message';
 import { z } from 'zod';
+import { usualKeepingSchema } from '#contract/keeping';
 import {
   clientKey,
   day,
@@ -150,6 +151,12 @@ export const plantingsQuerySchema = z.strictObject({
 export const plantingPageSchema = plantingLineSchema.extend({
   events: z.array(keptPlantEventSchema),
   allCare: z.array(careSchema),
+  /** Day from which it stands in its vessel. */
+  since: day,
+  /** Days from then for which the vessel has room for it; null where nothing is said. */
+  roomDays: z.number().nullable(),
+  /** How it is kept, where that is not as the nursery usually does. */
+  keeping: usualKeepingSchema.nullable(),
   /** Names of what it came from and went to. */
   kin: z.array(z.object({ id: rowId, name: z.string(), way: z.enum(['from', 'to']), plants: z.number() })),
   /** Lots of the batch that it stands in. */

@@ -15,6 +15,8 @@ export const routes = {
   changeVessel: ['PUT', '/vessels/:vessel'],
   nursery: ['GET', '/nursery'],
   setNursery: ['PUT', '/nursery'],
+  keeping: ['GET', '/keeping'],
+  setKeeping: ['PUT', '/keeping'],
   windows: ['GET', '/windows'],
   setWindows: ['PUT', '/windows'],
 
@@ -31,6 +33,7 @@ export const routes = {
   water: ['POST', '/water'],
   liquidFeed: ['POST', '/liquid-feed'],
   life: ['POST', '/life'],
+  lifeRule: ['POST', '/life/rule'],
 
   mixes: ['GET', '/mixes'],
   keepMix: ['POST', '/mixes'],
@@ -124,6 +127,7 @@ export const routes = {
   addPicture: ['POST', '/plants/:id/pictures'],
   picture: ['GET', '/pictures/:id'],
   planting: ['GET', '/plants/:id'],
+  setPlantingKeeping: ['PUT', '/plants/:id/keeping'],
   addPlantEvent: ['POST', '/plants/:id/events'],
   putAwayPlanting: ['DELETE', '/plants/:id'],
   restorePlanting: ['POST', '/plants/:id/restore'],

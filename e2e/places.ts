@@ -13,6 +13,7 @@ export const places: [string, string][] = [
   ['a new crop', '/season/line/new'],
   ['to buy', '/season/buy'],
   ['weeks ahead', '/mix/weeks'],
+  ['usual care', '/settings/keeping'],
   ['potting up', '/mix/potting'],
   ['cuttings', '/mix/cuttings'],
   ['fewer mixes', '/season/fewer'],

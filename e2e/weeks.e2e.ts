@@ -31,13 +31,74 @@ test('hard well water on a peat mix: it turns sweet, acid is found, and its pH s
   await page.getByRole('button', { name: 'L · g' }).click();
 
   await page.getByRole('button', { name: 'Find me a rule' }).click();
-  await expect(
-    page.getByText(/(Keeps all in range with the fewest waterings|keeps all inside\. The nearest)/),
-  ).toBeVisible({
+  await expect(page.getByText(/Water when \d+ % of its water has gone: about/)).toBeVisible({
+    timeout: 60_000,
+  });
+  await page.getByRole('button', { name: 'Use this rule' }).click();
+  await expect(page.getByRole('button', { name: 'Use this rule' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Back to the usual' }).click();
+  await expect(page.getByText('As you usually keep plants.')).toBeVisible();
+});
+
+test('one day for one event: the mix, its weeks, a planting, its weeks and the calendar tell the same', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(120_000);
+  const before = (await (await request.get('/api/keeping')).json()) as { usual: object };
+  const sunny = page.getByRole('button', { name: 'Sun and wind', pressed: true }).first();
+  await page.goto('/settings/keeping');
+  await page.getByRole('button', { name: 'Sun and wind' }).first().click();
+  await expect(sunny).toBeVisible();
+  await field(page, 'Mean of day and night, °C').first().fill('22');
+  await page.reload();
+  await expect(sunny).toBeVisible();
+  await expect(field(page, 'Mean of day and night, °C').first()).toHaveValue('22');
+
+  // As the mix says it, so its weeks.
+  await page.goto('/mix');
+  await page.locator('.stages label', { hasText: 'Grow on' }).click();
+  await page.locator('app-over-time summary').click();
+  const runsOut = /runs out about day (\d+)/;
+  const onMix = page.locator('app-mix-clock').getByText(runsOut);
+  const day = runsOut.exec(await onMix.innerText())![1];
+  await page.getByRole('link', { name: 'Weeks ahead' }).first().click();
+  await expect(page.getByText(new RegExp(`nitrogen runs out about day ${day}: feed by then`))).toBeVisible({
     timeout: 30_000,
   });
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('button', { name: 'Save' })).toHaveCount(0);
+
+  // A planting: its care, its weeks, the calendar.
+  const { id: batch } = await (
+    await request.get('/api/batches')
+  )
+    .json()
+    .then((all: { id: number }[]) => all[0]!);
+  const on = testDay(-3);
+  const made = await request.post('/api/plants', {
+    data: {
+      ...{ key: crypto.randomUUID(), start: 'sow', crop: 'basil', name: 'One day', vessel: 'pot-11' },
+      ...{ cells: 20, on, batch },
+    },
+  });
+  const { id } = (await made.json()) as { id: number };
+  await page.goto(`/plants/${id}`);
+  const whole = (await (await request.get(`/api/plants/${id}`)).json()) as {
+    allCare: { id: string; on: string }[];
+  };
+  const feed = whole.allCare.find((care) => care.id === 'feed')!;
+  const calendar = await (await request.get('/api/plan/calendar.ics')).text();
+  expect(calendar).toContain(`DTSTART;VALUE=DATE:${feed.on.replaceAll('-', '')}`);
+  const feedDay = await page
+    .locator('li, div')
+    .filter({ hasText: /^[^.]*First feed of Basil “One day”/ })
+    .last()
+    .innerText();
+  await page.goto(`/mix/weeks?planting=${id}`);
+  const says = page.getByText(/nitrogen runs out about day \d+, .*: feed by then/);
+  await expect(says).toBeVisible({ timeout: 30_000 });
+  const its = /about day \d+, ([^:]+): feed by then/.exec(await says.innerText())![1]!;
+  expect(feedDay.toLowerCase()).toContain(its.toLowerCase());
+  await request.put('/api/keeping', { data: before.usual });
 });
 
 test('a well by the drops of a kit is kept on the shelf, thinned with rain, and stands so after a reload', async ({

@@ -2,6 +2,7 @@
 // npm run bench -- kills: the server killed 500 times in the middle of writes, and nothing else; twenty minutes.
 // npm run bench -- kills-of-files: 500 times in the middle of backups, restores and upgrades.
 // npm run bench -- soak: twenty devices at once, and nothing else; ten minutes (or so many seconds: -- soak 60).
+// npm run bench -- weeks: the weeks ahead alone; half a minute.
 // npm run bench -- screen: what the browser does, and the size of what it loads; two minutes.
 import { chromium as chromiumPath } from '#testing/chromium';
 import { chromium, type Page } from '@playwright/test';
@@ -23,6 +24,10 @@ import { evaluateMix } from '#core/mix/evaluate';
 import { columnOf, retentionProfile } from '#core/mix/water-air';
 import { sampleReadings } from '#core/spread/sample';
 import { defaultSpreads } from '#core/spread/spreads';
+import { lifeOf } from '#core/weeks/life';
+import { LifeSampler } from '#core/weeks/life-band';
+import { RuleSearch } from '#core/weeks/rule';
+import { keepingOf, usualKeeping } from '#core/weeks/usual-keeping';
 import { searchAll, fastAndLimits } from '#core/finder/formulate';
 import { noPreferences } from '#core/finder/fast-spec';
 import { finderJob } from '#testing/finder';
@@ -84,6 +89,43 @@ function core(): void {
   row('  … / one evaluation with nothing varied', `${(sampling / evaluation).toFixed(1)}×`);
   row('  … / bare sums', `${(sampling / bare).toFixed(0)}×`);
   if (sink < 0) throw new Error('unreachable');
+}
+
+/** Lives of a mix in its vessel: one of twelve weeks, many, and the search of a rule. */
+function weeksAhead(): void {
+  const input = recipe(
+    { 'peat-fine': 4, 'perlite-coarse': 2, 'vermiculite-medium': 1 },
+    { stage: 'seedling', limeToPh: 5.8, doses: { 'calcium-nitrate': 0.2, 'coated-14-14-14': 2 } },
+  );
+  const keeping = keepingOf(
+    { ...usualKeeping, weeks: 12 },
+    { waters: new Map(), amendments: library.amendments },
+    { on: '2031-03-01' },
+  );
+  const evaluation = microseconds(() => evaluateMix(input), 500, 7);
+  const life = microseconds(() => lifeOf(input, keeping), 50, 7);
+  row('one life of 84 days', `${(life / 1000).toFixed(2)} ms`);
+  row('  … / one evaluation', `${(life / evaluation).toFixed(1)}×`);
+  const many = microseconds(
+    () => {
+      const sampler = new LifeSampler(input, keeping, defaultSpreads);
+      sampler.draw(500);
+      return sampler.result();
+    },
+    1,
+    3,
+  );
+  row('500 lives of 84 days, with their bands', `${(many / 1000).toFixed(0)} ms`);
+  row('  … each / one life', `${(many / 500 / life).toFixed(2)}×`);
+  const found = microseconds(
+    () => {
+      const search = new RuleSearch(input, keeping, defaultSpreads);
+      while (!search.try(100));
+    },
+    1,
+    3,
+  );
+  row('a rule of watering and feeding found', `${(found / 1e6).toFixed(1)} s`);
 }
 
 const SHELF = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'coir-pith', 'compost', 'sand-sharp'];
@@ -453,6 +495,10 @@ if (process.argv.includes('kills')) {
   await kills();
   process.exit(0);
 }
+if (process.argv.includes('weeks')) {
+  weeksAhead();
+  process.exit();
+}
 if (process.argv.includes('screen')) {
   bundle();
   await screen();
@@ -460,6 +506,7 @@ if (process.argv.includes('screen')) {
 }
 console.log(`${cpus().length} × ${cpus()[0]?.model ?? 'unknown processor'}, Node ${process.versions.node}\n`);
 core();
+weeksAhead();
 await finder();
 years();
 await plantYears(row);

@@ -7,7 +7,17 @@ import { killInTheMiddle } from '#testing/kills';
 /** Nothing of the data folder changes by what computes, and by what stands on the bench. */
 const WRITES_NOTHING = new Set<EndpointName>([
   ...(['evaluate', 'batchSheet', 'formulate', 'hotWater', 'sowing', 'season'] as const),
-  ...(['package', 'makeOrBuy', 'compare', 'learn', 'water', 'liquidFeed', 'life', 'lookAtShare'] as const),
+  ...([
+    'package',
+    'makeOrBuy',
+    'compare',
+    'learn',
+    'water',
+    'liquidFeed',
+    'life',
+    'lifeRule',
+    'lookAtShare',
+  ] as const),
   // Of files, not rows: they have kills of their own.
   ...(['makeBackup', 'bringBackup', 'restoreBackup'] as const),
   // Of the door to the network: no record hangs on it.

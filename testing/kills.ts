@@ -5,6 +5,7 @@ import { materialToRow } from '#core/material/material';
 import { vesselKinds } from '#core/vessel/kinds';
 import { amendments, materials } from '#testing/library';
 import { jpegOf } from '#testing/jpeg';
+import { usualKeeping } from '#core/weeks/usual-keeping';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { type EndpointName, routes } from '#contract/routes';
 import { keyOf } from '#server/out/share/share';
@@ -213,6 +214,24 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     },
     {
       write: (turn) => ({
+        ...{ endpoint: 'setKeeping', path: '/keeping' },
+        body: { ...usualKeeping, weeks: 1 + (turn % 20) },
+      }),
+      read: `SELECT json_extract(value, '$.usual.weeks') AS value FROM folder WHERE key = 'keeping'`,
+      value: (turn) => (turn === 0 ? undefined : 1 + (turn % 20)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'setPlantingKeeping', path: '/plants/1/keeping' },
+        body: { keeping: { ...usualKeeping, weeks: 1 + (turn % 20) } },
+      }),
+      read: `SELECT json_extract(value, '$.plantings."1".weeks') AS value FROM folder WHERE key = 'keeping'`,
+      value: (turn) => (turn === 0 ? undefined : 1 + (turn % 20)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
         ...{ endpoint: 'setWindows', path: '/windows' },
         body: { stages: { potting: { airPct: { low: 10, high: 20 + (turn % 60) } } }, crops: {} },
       }),
@@ -338,7 +357,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     // Away and back again by turns with writes to the same row: what is put away takes none.
     const all = kill % 4 === 3 ? awayAlone : registers;
     // Each comes first in turn: on a slow machine the last are not answered before the kill.
-    const first = (5 * kill) % all.length;
+    const first = Math.floor((kill * all.length) / kills);
     const turned = [...all.slice(first), ...all.slice(0, first)];
     const shoved = kill % 4 === 3 ? made.filter((create) => !/\/1\//.test(create.path)) : made;
     const work = [

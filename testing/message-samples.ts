@@ -199,6 +199,7 @@ export const samples: {
   'care.hardly-up': [{ name: plants, celsius: 8, low: 15, high: 30 }],
   'season.hardly-up': [
     { name: tomato, celsius: 8, low: 15, high: 30 },
+    { name: tomato, celsius: 8, low: 15, high: 30, from: '2031-04-01' },
     { name: tomato, celsius: 33, low: 5, high: 25 },
   ],
   'care.up': [
@@ -209,7 +210,7 @@ export const samples: {
   'care.look': [{ name: plants }],
   'care.top-up': [{ name: plants }],
   'care.lift': [
-    { name: plants, weighed: true },
+    { name: plants, weighed: true, gonePct: 40 },
     { name: plants, weighed: false },
   ],
   'care.feed': [
@@ -217,7 +218,23 @@ export const samples: {
     { name: plants, mixFeeds: false },
   ],
   'care.pot-up': [{ name: plants }],
+  'correct.over-limed': [{ ph: 7.1, times: 2.4 }],
   'correct.add-material': [{ material: peat, looseLitres: 12 }],
+  'rule.water': [
+    { first: 0.5, last: 2, gonePct: 50 },
+    { first: 0, last: 0, gonePct: 40 },
+    { first: 0.07, last: 4.6, gonePct: 60 },
+  ],
+  'rule.feed': [
+    { nMgPerL: 100, from: 'leaves', day: 14 },
+    { nMgPerL: 75, from: 'roots', day: 21 },
+    { nMgPerL: 50, from: 'day', day: 28 },
+  ],
+  'rule.through': [{ pct: 0 }, { pct: 10 }, { pct: 20 }, { pct: 30 }],
+  'rule.change': [
+    { change: 'acid', inTen: 7 },
+    { change: 'any-hour', inTen: 9 },
+  ],
   'jar.no-lime': [{ product: lime }],
   'jar.dose': [{ gPerL: 60, most: 50 }],
   'jar.ph': [{ ph: 19, from: 2.5, to: 11 }],

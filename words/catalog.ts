@@ -14,7 +14,8 @@ import { type MessageOf, type None } from '#core/units/message';
 import { type LabelSizeFacts } from '#core/batch/label-sizes';
 import { type AllowedFacts } from '#core/units/allowed';
 import { type UsualFacts } from '#core/finder/usual-shares';
-import { type WeatherFacts } from '#core/mix/dry-down';
+import { type RuleFacts } from '#core/weeks/rule-facts';
+import { type WeatherFacts } from '#core/weeks/weather';
 import { type JarFacts } from '#core/mix/lime-reaction';
 import { type CostFacts } from '#core/units/money';
 import { type FigureUnits } from '#core/spread/learn-material';
@@ -73,6 +74,7 @@ export type AllFacts = StepFacts &
   FigureUnits &
   CostFacts &
   WeatherFacts &
+  RuleFacts &
   TrayFacts &
   LabelSizeFacts &
   CareFacts;

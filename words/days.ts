@@ -56,6 +56,8 @@ const written = {
   weekdayLong: { weekday: 'long', day: 'numeric', month: 'long' },
   /** May */
   month: { month: 'short' },
+  /** May, in full */
+  monthName: { month: 'long' },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;
 export type Written = keyof typeof written;
 

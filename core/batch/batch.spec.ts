@@ -7,6 +7,7 @@ import { inScoops, scoopText } from '#core/units/scooped';
 import { batchSheet } from '#core/batch/sheet';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
+import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { usualKit } from '#core/batch/kit';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { materialFromRow } from '#core/material/material';
@@ -175,4 +176,27 @@ test('a mix with slow feed in a part already is not heated: a stop, and no step 
   expect(hot.steps.map((step) => step.id)).not.toContain('heat');
   const cold = snapshotBatch(recipe, own, choice, { ...usualKit, heat: 'none' });
   expect(cold.flags.map((flag) => flag.code)).not.toContain('heat-with-feed');
+});
+
+test('a batch of loam and sand is tested against the windows of such mixes, a soilless one against its stage’s', () => {
+  const contextOf = (mix: Record<string, number>) =>
+    snapshotBatch(
+      {
+        ...starterMixes.germination,
+        components: Object.entries(mix).map(([id, n]) => ({ material: id, parts: n })),
+      },
+      library,
+      { units: 'metric', scoop: 'bucket-10l' },
+    ).context;
+  expect(contextOf({ 'peat-fine': 3, 'perlite-coarse': 1 }).windows).toBeUndefined();
+  // Model § 22: from 1.5 % of air for a loam and sand mix under seed.
+  const { windows } = contextOf({ loam: 2, 'peat-fine': 1, 'sand-sharp': 1 });
+  expect(windows!.airPct!.low).toBeCloseTo(1.5, 9);
+  expect(
+    runBenchTest(
+      'air',
+      { volumeMl: 100, drainedMl: 2 },
+      contextOf({ loam: 2, 'peat-fine': 1, 'sand-sharp': 1 }),
+    ).verdict,
+  ).toBe('ok');
 });

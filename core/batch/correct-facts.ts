@@ -22,13 +22,14 @@ export interface CorrectionFacts {
   'correct.add-dry-mix': { litres: number };
   'correct.spread-out': None;
   'correct.plateau': { ph: number };
+  'correct.over-limed': { ph: number; times: number };
   'correct.out-of-reach': { faults: readonly CorrectionFault[] };
 }
 export type CorrectionMessage = MessageOf<CorrectionFacts>;
 /** What is to be done, without what keeps it from being done. */
 export type CorrectionStepMessage = Exclude<
   CorrectionMessage,
-  { say: 'correct.plateau' | 'correct.out-of-reach' }
+  { say: 'correct.plateau' | 'correct.over-limed' | 'correct.out-of-reach' }
 >;
 export const correctionMessage = messages<CorrectionFacts>();
 

@@ -5,11 +5,12 @@ import {
   correctionMessage,
 } from '#core/batch/correct-facts';
 import { targetSaturation, type Moisture } from '#core/mix/moisture';
-import { mixWindows } from '#core/judge/windows';
+import { mixWindows } from '#core/mix/windows';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { waterAsBoughtGPerL, type Material } from '#core/material/material';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { leachLitresPerL } from '#core/mix/leaching';
+import { limeDoseGPerL, limeNeededMeqPerL, linearAcidity } from '#core/mix/ph';
 import { limits, type Range } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 
@@ -36,6 +37,8 @@ export interface CorrectionPlan {
 
 /** Above this a pH lies on the carbonate plateau: how much lime lies in wait cannot be told. */
 const PLATEAU_PH = 7.5;
+/** Over so many times the lime that it takes it cannot be put right with peat (model § 23). */
+const MOST_LIMED_TIMES = 2;
 /** More than its own volume of new material makes another mix of it. */
 const MOST_ADDED = 1;
 const STEP = 0.05;
@@ -107,11 +110,14 @@ export function correctBatch(
   steps.push(...wet.steps);
 
   const plateau = state.ph !== undefined && state.ph >= PLATEAU_PH && hasLime(input);
+  const times = limedTimes(state, now);
   const doNotSave = plateau
     ? correctionMessage('correct.plateau', { ph: state.ph! })
-    : best.wrong.length > 0
-      ? correctionMessage('correct.out-of-reach', { faults: best.wrong })
-      : null;
+    : times > MOST_LIMED_TIMES
+      ? correctionMessage('correct.over-limed', { ph: state.ph!, times })
+      : best.wrong.length > 0
+        ? correctionMessage('correct.out-of-reach', { faults: best.wrong })
+        : null;
   return {
     doNotSave,
     steps: doNotSave ? [] : steps,
@@ -174,7 +180,10 @@ function tryAdding(
   const { ph: window, ecSaturatedMSPerCm: ecWindow, airPct: airWindow } = mixWindows(input, e);
   const sour = state.ph !== undefined && mixedPh < window.low;
   const aim = (window.low + window.high) / 2;
-  const limeGrams = sour ? ((aim - mixedPh) * (batchBuffer + newBuffer)) / neutralisingMeqPerG(lime) : 0;
+  // As lime acts on a mix of that buffer: less and less of it as pH rises.
+  const limeGrams = sour
+    ? litres * limeDoseGPerL(linearAcidity((batchBuffer + newBuffer) / litres, mixedPh), lime, aim)
+    : 0;
   const salty = state.ecSaturatedMSPerCm !== undefined && mixedEc > ecWindow.high;
   const leach = salty ? leachLitresPerL(mixedEc, 0.8 * ecWindow.high, e.drained.water) : 0;
   const tooMuchLeaching = leach > MOST_LEACH_VOLUMES * e.drained.water;
@@ -232,6 +241,14 @@ function wetting(
   return dryLitres <= MOST_ADDED * state.litres
     ? { steps: [{ kind: 'addDryMix', litres: dryLitres }], litres: dryLitres, saturation: aim }
     : { steps: [{ kind: 'spreadOut' }], litres: 0, saturation: aim };
+}
+
+/** How many times the lime that it takes a batch has, by its measured pH; 0 where it is not over-limed. */
+function limedTimes({ input, ph }: BatchState, now: Evaluation): number {
+  const window = mixWindows(input, now).ph;
+  if (ph === undefined || ph <= window.high || !hasLime(input)) return 0;
+  const needed = limeNeededMeqPerL(now.acidity, (window.low + window.high) / 2);
+  return needed > 0 ? limeNeededMeqPerL(now.acidity, ph) / needed : 0;
 }
 
 const hasLime = (input: MixInput): boolean =>

@@ -7,7 +7,9 @@ import { batchSheet, type BatchSheet } from '#core/batch/sheet';
 import { type Moisture, usualMoisture } from '#core/mix/moisture';
 import { judgeMix } from '#core/judge/judge';
 import { type TestContext } from '#core/batch/tests/bench-test';
-import { phWindow } from '#core/judge/windows';
+import { type MixInput } from '#core/mix/evaluate';
+import { type AskedWindows } from '#core/mix/windows-asked';
+import { mixWindows, type StageWindows, windowsOf } from '#core/mix/windows';
 import { targetSaturation } from '#core/mix/moisture';
 import { type KeptFlag } from '#core/judge/flag';
 import { heatWithFeed } from '#core/judge/flags/heat-feed';
@@ -20,6 +22,16 @@ import { type Approach } from '#core/recipe/approaches';
 import { type UnitSystem } from '#core/units/show';
 import { type VesselKind } from '#core/vessel/tray';
 import { volumeL } from '#core/vessel/vessel';
+
+/** Windows that a batch's own tests are held against, where they are not the stage's: asked for, or moved by loam and sand. */
+function windowsOfTests(input: MixInput, mixed: StageWindows): { windows?: AskedWindows } {
+  const usual = windowsOf(input);
+  const moved = (['airPct', 'ecSaturatedMSPerCm'] as const).filter(
+    (id) => mixed[id].low !== usual[id].low || mixed[id].high !== usual[id].high,
+  );
+  if (moved.length === 0) return input.windows ? { windows: input.windows } : {};
+  return { windows: { ...input.windows, ...Object.fromEntries(moved.map((id) => [id, mixed[id]])) } };
+}
 
 /** How the maker wants to read and measure it. */
 export interface CardChoice {
@@ -78,7 +90,8 @@ export function snapshotBatch(
   const vessel = vesselOf(recipe, library);
   const moisture: Moisture = usualMoisture(vessel.vessel);
   const sheet = batchSheet(evaluation, litresOf(recipe.job, vessel), moisture);
-  const window = phWindow(judgement.input, evaluation);
+  const windows = mixWindows(judgement.input, evaluation);
+  const window = windows.ph;
   const oversize = evaluation.composition.parts.flatMap(({ material, screen }, i) => {
     const share = screen?.oversizeShare ?? 0;
     const litres = (sheet.components[i]!.looseLitres * share) / (1 - share);
@@ -112,7 +125,7 @@ export function snapshotBatch(
     ...(oversize.length > 0 && { oversize }),
     context: {
       stage: recipe.stage,
-      ...(judgement.input.windows && { windows: judgement.input.windows }),
+      ...windowsOfTests(judgement.input, windows),
       ph: { low: window.low, high: window.high },
       totalPorosity: evaluation.composition.totalPorosity,
       drainedWater: evaluation.drained.water,

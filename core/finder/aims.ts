@@ -1,6 +1,6 @@
 import { type Reading, type ReadingId, readingIds } from '#core/judge/readings';
 import { type Stage } from '#core/mix/stage';
-import { FINE_OVER_SIZE_PCT, overSizeWindow, windowsOf } from '#core/judge/windows';
+import { FINE_OVER_SIZE_PCT, overSizeWindow, windowsOf } from '#core/mix/windows';
 import { type AskedWindows } from '#core/mix/windows-asked';
 import { type Vessel } from '#core/vessel/vessel';
 

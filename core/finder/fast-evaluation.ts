@@ -10,7 +10,7 @@ import {
   stepped,
 } from '#core/finder/aims';
 import { starterDoseGPerL } from '#core/finder/starter';
-import { grittyMoves, grittySlope, isPhByWater, PH_BY_WATER, phHighAt, phLowAt } from '#core/judge/windows';
+import { grittyMoves, grittySlope, isPhByWater, PH_BY_WATER, phHighAt, phLowAt } from '#core/mix/windows';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { MOST_COMPACTION } from '#core/mix/composition';
 import {

@@ -9,7 +9,7 @@ import { noPreferences } from '#core/finder/fast-spec';
 import { UsualShares } from '#core/finder/usual-shares';
 import { starterDoseGPerL } from '#core/finder/starter';
 import { readingsOf } from '#core/judge/readings';
-import { isPhByWater, phWindow } from '#core/judge/windows';
+import { isPhByWater, phWindow } from '#core/mix/windows';
 import { stages } from '#core/mix/stage';
 import { evaluateMix } from '#core/mix/evaluate';
 import { vesselKinds } from '#core/vessel/kinds';

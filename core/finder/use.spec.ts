@@ -4,6 +4,7 @@ import { STEP } from '#core/finder/aims';
 import { formulated, searchAll, fastAndLimits, type FinderJob } from '#core/finder/formulate';
 import { swapMaterial, swapsFor } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
+import { limeNeededMeqPerL } from '#core/mix/ph';
 import { evaluateMix } from '#core/mix/evaluate';
 import { finderJob } from '#testing/finder';
 import { amendment, material, materials, vesselKind } from '#testing/library';
@@ -153,8 +154,10 @@ describe('correct a batch', () => {
 
   test('too sour: lime by the buffer, by hand', () => {
     const { steps } = plan({ ph: 5.2 });
-    // Middle of 5.5–6.0 is 5.75; buffer × 0.55 × 100 L at 16.3 meq/g.
-    const grams = (e.acidity.bufferMeqPerLPerPh * 0.55 * 100) / ((1000 / 50.04) * 1.02 * 0.8);
+    // Middle of 5.5–6.0 is 5.75; buffer × the way on the scale of lime (model § 23) × 100 L at 16.3 meq/g.
+    const scale = (ph: number): number => -Math.log(10 ** (0.5 * (7.5 - ph)) - 1) / (0.5 * Math.LN10);
+    const way = scale(5.75) - scale(5.2);
+    const grams = (e.acidity.bufferMeqPerLPerPh * way * 100) / ((1000 / 50.04) * 1.02 * 0.8);
     expect(steps).toEqual([expect.objectContaining({ kind: 'addLime', grams: expect.closeTo(grams, 6) })]);
   });
 
@@ -171,6 +174,13 @@ describe('correct a batch', () => {
       doNotSave: { say: 'correct.plateau' },
       steps: [],
     });
+  });
+
+  test('over twice the lime that it takes: make it anew; under that it is cut with peat', () => {
+    const needs = (ph: number) => limeNeededMeqPerL(e.acidity, ph) / limeNeededMeqPerL(e.acidity, 5.75);
+    expect([needs(6.4), needs(7.42)].map((times) => times > 2)).toEqual([false, true]);
+    expect(plan({ ph: 6.4 }).doNotSave).toBeNull();
+    expect(plan({ ph: 7.42 }).doNotSave).toMatchObject({ say: 'correct.over-limed', with: { ph: 7.42 } });
   });
 
   test('too salty: leached by e^−v', () => {

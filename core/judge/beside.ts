@@ -1,5 +1,5 @@
 import { OutOfRange } from '#core/units/check';
-import { mixWindows } from '#core/judge/windows';
+import { mixWindows } from '#core/mix/windows';
 import { demandMgPerPlant, WARM_HOUSE_C, feedsIn } from '#core/mix/feeding';
 import { type Evaluation, type MixInput, evaluateMix } from '#core/mix/evaluate';
 import { ecMSPerCm, MG_PER_MEQ_N } from '#core/mix/salts';

@@ -5,7 +5,7 @@ import { mixInputOf } from '#core/recipe/recipe';
 import { amendment, material, library } from '#testing/library';
 import { type Severity } from '#core/judge/flag';
 import { stages } from '#core/mix/stage';
-import { stageWindows } from '#core/judge/windows';
+import { stageWindows } from '#core/mix/windows';
 import { recipe, type RecipeSketch } from '#testing/recipe';
 import { readOut } from '#core/units/said';
 

@@ -1,5 +1,5 @@
 import { type Stage } from '#core/mix/stage';
-import { mixWindows, overSizeWindow, PH_BY_WATER, type Window } from '#core/judge/windows';
+import { mixWindows, overSizeWindow, PH_BY_WATER, type Window } from '#core/mix/windows';
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 
 export const readingIds = [

@@ -2,7 +2,6 @@ import { limeScale } from '#core/mix/lime-curve';
 import fc from 'fast-check';
 import { lusolve, type MathNumericType } from 'mathjs';
 import { swapAnalysis, usualBasis } from '#core/mix/analysis-swap';
-import { dryDownHours } from '#core/mix/dry-down';
 import { evaluateMix } from '#core/mix/evaluate';
 import { demandMgPerPlant, feedingOf, topDressing } from '#core/mix/feeding';
 import { leachLitresPerL, saltsLeft } from '#core/mix/leaching';
@@ -199,20 +198,6 @@ describe('water', () => {
     expect(onBed.water).toBeCloseTo(byHand, 12);
     expect(onBed.air).toBeGreaterThan(drain(composition, column).air);
     expect(() => drain(composition, column, 101)).toThrow('bedSuctionCm must be a number from 0 to 100');
-  });
-
-  test('a block dries from five sides, by hand', () => {
-    const input = recipe({ 'peat-black': 1 }, { vessel: 'block-50' });
-    const e = evaluateMix(input);
-    const hours = dryDownHours(e, input.vessel, 0.25);
-    // All water between its wet state and 100 cm counts: half of it gone takes hours, not minutes.
-    const all = 0.125 * (e.drained.water - e.waterAt100Cm);
-    expect(hours).toBeCloseTo(all / 2 / (0.25 * 0.0125), 9);
-    // Small blocks dry once or twice on a sunny day (common practice, no source).
-    const small = recipe({ 'peat-black': 1 }, { vessel: 'block-20' });
-    const soon = dryDownHours(evaluateMix(small), small.vessel, 0.25);
-    expect(soon).toBeGreaterThan(1);
-    expect(soon).toBeLessThan(6);
   });
 
   test('the squeeze scale', () => {

@@ -13,7 +13,7 @@ export interface CareFacts {
   'care.water': { name: PlantName };
   'care.look': { name: PlantName };
   'care.top-up': { name: PlantName };
-  'care.lift': { name: PlantName; weighed: boolean };
+  'care.lift': { name: PlantName; weighed: boolean; gonePct?: number };
   'care.feed': { name: PlantName; mixFeeds: boolean };
   'care.pot-up': { name: PlantName };
 }

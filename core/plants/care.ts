@@ -3,6 +3,7 @@ import { type Crop } from '#core/season/crop';
 import { dayNumber, dayOf } from '#core/season/days';
 import { type CareMessage, careSays, type PlantName } from '#core/plants/care-facts';
 import { named } from '#core/units/message';
+import { type PlantingClock } from '#core/plants/planting-clock';
 import { emergenceAt } from '#core/season/emergence';
 
 /** Something that a planting wants on a day. */
@@ -28,38 +29,25 @@ export function daysToFeed(
   start: Planting['start'],
   crop: Crop,
   soilC: number,
-  mixFeedsDays: number | undefined,
-): number {
+  clock: Pick<PlantingClock, 'feedFrom'> | undefined,
+): number | null {
   const up = daysToUp(start, crop, soilC);
-  return Math.max(up, mixFeedsDays ?? up + crop.firstFeedDays);
+  if (!clock) return up + crop.firstFeedDays;
+  return clock.feedFrom === null ? null : Math.max(up, clock.feedFrom - 1);
 }
 
 /** What care hangs on beside the planting's own record. */
 export interface CareAbout {
-  /** Days that the vessel bears the plant. */
-  mostDays: number;
+  /** Days for which the vessel has room for the plant; null where nothing is said. */
+  roomDays: number | null;
   /** Temperature of the mix, for the days to come up. */
   soilC: number;
   /** Day from which they stand in the vessel, where that is not the day they began: set apart later. */
   vesselSince?: string | undefined;
-  /** Days for which the mix gives what they want of nitrogen; left out where it is not known. */
-  mixFeedsDays?: number | undefined;
-  /** What its trays weigh and hold, where the mix is known. */
-  lift?: TrayWater | undefined;
+  /** What the one clock says of it, where its mix is known. */
+  clock?: PlantingClock | undefined;
 }
 
-/** One tray, or single vessel, of a planting in its mix. */
-export interface TrayWater {
-  /** At container capacity, its own weight not counted. */
-  wetG: number;
-  /** Between that and wilting. */
-  availableMl: number;
-  /** Until half of it has gone, in a bright house under full leaf. */
-  daysToHalf: number;
-}
-
-/** A tray is lifted when so much of its water may have gone. Common practice, no source. */
-const LIFT_AT = 0.5;
 /** Not told any longer then: it was watered, or is no longer weighed. */
 const LIFT_DAYS = 3;
 
@@ -69,7 +57,7 @@ export function careOf(
   crop: Crop,
   tally: Tally,
   events: readonly KeptEvent[],
-  { mostDays, soilC, vesselSince = planting.on, mixFeedsDays, lift }: CareAbout,
+  { roomDays, soilC, vesselSince = planting.on, clock }: CareAbout,
 ): Care[] {
   const care: Care[] = [];
   if (tally.alive === 0) return care;
@@ -100,21 +88,23 @@ export function careOf(
     add('top-up', began + TOP_UP_DAYS, careSays('care.top-up', { name }));
   // Only where somebody weighs or times: whoever does not is not told each day.
   const last = all.findLast(({ kind }) => kind === 'watered' || kind === 'weight');
-  if (lift && last) {
-    const gone =
-      last.kind === 'weight' ? Math.max(0, (lift.wetG - last.grams) / Math.max(1, lift.availableMl)) : 0;
-    const wait = (Math.max(0, LIFT_AT - gone) / LIFT_AT) * lift.daysToHalf;
+  const since = dayNumber(vesselSince);
+  if (clock && last) {
+    const { wetG, availableMl, daysToWater } = clock.tray;
+    const gone = last.kind === 'weight' ? Math.max(0, (wetG - last.grams) / Math.max(1, availableMl)) : 0;
+    const wait = daysToWater(dayNumber(last.on) - since + 1, gone);
     const day = dayNumber(last.on) + Math.floor(wait);
-    add('lift', day, careSays('care.lift', { name, weighed: last.kind === 'weight' }), day + LIFT_DAYS);
+    const says = careSays('care.lift', {
+      ...{ name, weighed: last.kind === 'weight', gonePct: Math.round(100 * clock.tray.waterAt) },
+    });
+    if (Number.isFinite(wait)) add('lift', day, says, day + LIFT_DAYS);
   }
   if (!planting.season) {
     // Of a sowing of the season the season tells these.
-    const since = dayNumber(vesselSince);
-    const feed = since + daysToFeed(planting.start, crop, soilC, mixFeedsDays);
-    const mixFeeds = (mixFeedsDays ?? 0) > up;
-    if (!has(['fed']) && feed < since + mostDays)
-      add('feed', feed, careSays('care.feed', { name, mixFeeds }));
-    add('pot-up', since + mostDays, careSays('care.pot-up', { name }));
+    const feed = daysToFeed(planting.start, crop, soilC, clock);
+    if (!has(['fed']) && feed !== null && (roomDays === null || feed < roomDays))
+      add('feed', since + feed, careSays('care.feed', { name, mixFeeds: clock !== undefined }));
+    if (roomDays !== null) add('pot-up', since + roomDays, careSays('care.pot-up', { name }));
   }
   return care.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
 }

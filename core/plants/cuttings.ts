@@ -1,11 +1,11 @@
 import { allow } from '#core/units/allowed';
 import { wilson } from '#core/stats/counts';
 import { evaluateMix, type MixInput } from '#core/mix/evaluate';
-import { mixWindows } from '#core/judge/windows';
+import { mixWindows } from '#core/mix/windows';
 import { checkRange, checkWhole, OutOfRange } from '#core/units/check';
 import { daysAfter } from '#core/units/day';
 import { limits } from '#core/units/limits';
-import { airOnceSettled, settledAfter } from '#core/water/settling';
+import { airOnceSettled, settledAfter } from '#core/weeks/settling';
 
 /** How ripe the shoot is from which it is cut. */
 export const woods = ['softwood', 'semi-ripe', 'hardwood'] as const;

@@ -17,10 +17,10 @@ export interface Surroundings {
   air?: Ends | undefined;
   /** Coldest night that the crop bears, °C. */
   coldestC: number;
-  /** Days that the vessel bears it. */
-  mostDays: number;
-  /** Days from the beginning to the first feed. */
-  firstFeedDays: number;
+  /** Days for which the vessel has room for it; null where nobody knows. */
+  roomDays: number | null;
+  /** Days from the beginning to the first feed; null where its mix lasts. */
+  firstFeedDays: number | null;
   /** Day on which its batch was made, and whether it holds living parts or organic feed. */
   madeOn?: string | undefined;
   living?: boolean | undefined;
@@ -42,7 +42,7 @@ export function foundOf(planting: Planting, events: readonly KeptEvent[], about:
     all.filter((event): event is Extract<KeptEvent, { kind: K }> => event.kind === kind).at(-1);
   const [ph, ec, fed, cold] = [last('ph'), last('ec'), last('fed'), last('cold')];
   const age = today - dayNumber(planting.on);
-  const sinceFed = fed ? today - dayNumber(fed.on) : age - about.firstFeedDays;
+  const sinceFed = fed ? today - dayNumber(fed.on) : age - (about.firstFeedDays ?? Infinity);
   const feedDue = fed ? sinceFed > FEED_AGAIN_DAYS : sinceFed >= 0;
   return {
     ...(ph && about.ph && { ph: where(ph.value, about.ph) }),
@@ -52,7 +52,7 @@ export function foundOf(planting: Planting, events: readonly KeptEvent[], about:
       today - dayNumber(cold.on) <= COLD_COUNTS_DAYS && {
         nights: cold.celsius < about.coldestC ? ('cold' as const) : ('mild' as const),
       }),
-    age: age > about.mostDays ? 'long' : 'right',
+    age: about.roomDays !== null && age > about.roomDays ? 'long' : 'right',
     feed: feedDue ? 'due' : 'given',
     ...(about.madeOn !== undefined &&
       about.living !== undefined && {

@@ -161,13 +161,14 @@ describe('trays of a trial', () => {
 });
 
 describe('care', () => {
-  let feeds: number | undefined;
+  let feeds: number | null | undefined;
+  const still = { wetG: 5000, availableMl: 2000, waterAt: 0.5, daysToWater: (): number => 2.4 };
   const care = (planting: Planting, since?: string, ...events: PlantEvent[]) =>
     careOf(planting, crops.get('tomato')!, tallyOf(planting, kept(...events)), kept(...events), {
-      mostDays: 42,
+      roomDays: 42,
       soilC: 20,
       vesselSince: since,
-      mixFeedsDays: feeds,
+      ...(feeds !== undefined && { clock: { feedFrom: feeds, tray: still } }),
     });
 
   test('half-filled pots are topped up after a fortnight, once', () => {
@@ -192,14 +193,13 @@ describe('care', () => {
     const feed = () => care(tray).find(({ id }) => id === 'feed');
     const byCrop = feed()!;
     expect(read(byCrop.text, metric)).toMatch(/by its label$/);
-    feeds = 21;
+    feeds = 22;
     expect(feed()).toMatchObject({
       on: '2027-03-22',
       text: { say: 'care.feed', with: { mixFeeds: true } },
     });
-    // It lasts for as long as they may stay.
-    feeds = 56;
-    expect(feed()).toBeUndefined();
+    // Hungry only once they have left, or never.
+    for (feeds of [57, null]) expect(feed()).toBeUndefined();
     feeds = undefined;
     expect(feed()).toEqual(byCrop);
   });
@@ -227,7 +227,7 @@ describe('care', () => {
 describe('next time', () => {
   const about: Surroundings = {
     ...{ today: '2027-03-25', ph: { low: 5.5, high: 6.5 }, ec: { low: 0.5, high: 1.5 } },
-    ...{ coldestC: 5, mostDays: 42, firstFeedDays: 40 },
+    ...{ coldestC: 5, roomDays: 42, firstFeedDays: 40 },
   };
   const result = (...events: PlantEvent[]): Suspect[] =>
     suspectsOf([{ planting: tray, events: kept(...events), about }]);

@@ -138,7 +138,7 @@ describe('what became of them', () => {
     for (const crop of crops.values())
       for (const soilC of [2, 12, 20, 33]) {
         const sown: Planting = { ...tray, crop: crop.id };
-        const [first] = careOf(sown, crop, tallyOf(sown, []), [], { mostDays: 400, soilC });
+        const [first] = careOf(sown, crop, tallyOf(sown, []), [], { roomDays: 400, soilC });
         const low = crop.emergence[0]?.[0] ?? soilC;
         const high = crop.emergence.at(-1)?.[0] ?? soilC;
         const isOutside = crop.emergence.length > 1 && (soilC < low || soilC > high);
@@ -153,7 +153,7 @@ describe('what became of them', () => {
     const tomato = crops.get('tomato')!;
     const care = (planting: Planting, ...events: PlantEvent[]) =>
       careOf(planting, tomato, tallyOf(planting, kept(...events)), kept(...events), {
-        mostDays: 42,
+        roomDays: 42,
         soilC: 20,
       }).map(({ id, on, until }) => [id, on, until]);
     // Eight days at 20 °C, fed two weeks after.
@@ -314,7 +314,7 @@ describe('what is wrong with them', () => {
   test('what the record holds, by hand', () => {
     const about = {
       ...{ today: '2027-04-20', ph: { low: 5.5, high: 6.5 }, ec: { low: 0.5, high: 1.5 } },
-      ...{ airPct: 5, air: { low: 8, high: 20 }, coldestC: 5, mostDays: 42, firstFeedDays: 14 },
+      ...{ airPct: 5, air: { low: 8, high: 20 }, coldestC: 5, roomDays: 42, firstFeedDays: 14 },
       ...{ madeOn: '2027-02-20', living: true },
     };
     const events = kept(

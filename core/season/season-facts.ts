@@ -54,7 +54,8 @@ export interface SeasonFacts {
   'season.too-long': { name: SowingName; vessel: Named; weeks: number; beginOn: string };
   'season.frost': { name: SowingName; after: string; chance: number; safe: string };
   'season.cold-nights': { name: SowingName; celsius: number; mild: string };
-  'season.hardly-up': { name: SowingName; celsius: number; low: number; high: number };
+  /** `from` is the first day on which the house is warm enough; null where it does not come. */
+  'season.hardly-up': { name: SowingName; celsius: number; low: number; high: number; from?: string | null };
   'season.tested-seed': { name: SowingName; low: number; high: number; share: number };
   'season.old-seed': { name: SowingName; years: number; share: number };
   'season.per-cell': { name: SowingName; perCell: number; empty: number; oneMore: number; share: number };

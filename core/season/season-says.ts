@@ -1,6 +1,6 @@
 import { type Severity } from '#core/judge/flag';
 import { dayNumber, dayOf } from '#core/season/days';
-import { emergenceAt } from '#core/season/emergence';
+import { type EmergenceSpan, emergenceAt } from '#core/season/emergence';
 import { frostChance } from '#core/season/frost';
 import { type SeasonSettings } from '#core/season/line';
 import { type SeasonSowing } from '#core/season/season';
@@ -37,16 +37,37 @@ const MILD_AFTER_DAYS = 14;
 const OLD_SHARE = 0.6;
 const EMPTY = 0.1;
 
+/** So far ahead a warm enough day is looked for. */
+const AHEAD_DAYS = 200;
+
+/** First day after the sowing on which it is warm enough; null where none comes. */
+function warmEnoughFrom(
+  sownOn: string,
+  [low, high]: EmergenceSpan,
+  warmOn: (day: string) => number,
+): string | null {
+  const isWarm = (day: string): boolean => warmOn(day) >= low && warmOn(day) <= high;
+  // The house is warm enough on its day already: it is the mix that is not.
+  if (isWarm(sownOn)) return null;
+  const first = dayNumber(sownOn);
+  for (let n = 1; n <= AHEAD_DAYS; n++) {
+    if (isWarm(dayOf(first + n))) return dayOf(first + n);
+  }
+  return null;
+}
+
 /**
  * What speaks up of a season, worst first: each thing once to a line, for its first sowing that has it.
  * @param today YYYY-MM-DD
  * @param begun whether a sowing is in the ground already
+ * @param warmOn how warm the house is on a day, °C, where the months differ
  */
 export function seasonSays(
   sowings: readonly SeasonSowing[],
   { frost, soilC }: SeasonSettings,
   today: string,
   begun: (line: number, sowing: number) => boolean,
+  warmOn?: (day: string) => number,
 ): SeasonSays[] {
   const says: SeasonSays[] = [];
   const result = new Set<string>();
@@ -119,6 +140,7 @@ export function seasonSays(
           seasonSay('season.hardly-up', {
             ...{ name: nameOf(sowing), celsius: soilC },
             ...{ low: outside[0], high: outside[1] },
+            from: warmOn ? warmEnoughFrom(first.from, outside, warmOn) : null,
           }),
         );
       const g = seed.share;

@@ -42,6 +42,27 @@ test('every starter crop stands on vessels that there are, comes out whole, and 
   expect([...crops.values()].filter((c) => c.kind === 'woody').length).toBeGreaterThanOrEqual(12);
 });
 
+test('too cold to come up: begun on the first day that is warm enough, or in a heated place', () => {
+  const { sowings } = season({ crop: 'tomato', plants: 100 });
+  const cold = { ...settings, soilC: 8 };
+  // Sown on 31 March.
+  const from = (warmOn?: (day: string) => number) =>
+    seasonSays(sowings, cold, '2026-01-01', () => false, warmOn).find(({ code }) => code === 'hardly-up')!
+      .text;
+  const on = (warmOn?: (day: string) => number) => from(warmOn).with as { from: string | null };
+  expect(on().from).toBeNull();
+  expect(on((day) => (day < '2027-05-01' ? 7 : 16)).from).toBe('2027-05-01');
+  // The house is warm on that day already: the mix wants heat. And one that never warms does too.
+  for (const warmth of [18, 7]) expect(on(() => warmth).from).toBeNull();
+  expect(read(from(), metric)).toMatch(/Sow it in a heated place\.$/);
+  expect(
+    read(
+      from((day) => (day < '2027-05-01' ? 7 : 16)),
+      metric,
+    ),
+  ).toMatch(/begin it on 1 May/);
+});
+
 test('tomatoes from the last frost back, by hand', () => {
   const [one] = season({ crop: 'tomato', plants: 100 }).sowings;
   // 5 May + 14 days; three weeks in pots, four in cells.

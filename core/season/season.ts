@@ -10,7 +10,9 @@ import {
   type WeekPlan,
   weeksOf,
 } from '#core/season/plan';
+import { weeksOfRoom } from '#core/season/pot-on';
 import { OutOfRange } from '#core/units/check';
+import { volumeL } from '#core/vessel/vessel';
 import { footprintOf, topAreaMm2, type VesselKind } from '#core/vessel/tray';
 
 /** A step of a sowing as it runs on the bench. */
@@ -72,6 +74,15 @@ function plannedOf(
     ...{ perCell: crop.perCell, germination: seed.share, confidence: line.confidence },
     keep: keepOf(crop, path.length),
   };
+  const litresOf = (id: string): number | undefined => {
+    const kind = vessels.get(id);
+    return kind && volumeL(kind.vessel);
+  };
+  // The same room as a planting of it is given.
+  const roomFor = (i: number): number => {
+    const before = path.slice(0, i).reduce((sum, { weeks }) => sum + weeks, 0);
+    return Math.max(1, weeksOfRoom(crop, volumeL(kinds[i]!.vessel), litresOf) - before);
+  };
   return {
     id: String(line.id),
     ...{ plants: line.plants, plantOutDays, sparePct: line.sparePct, shifts: line.shifts },
@@ -82,7 +93,7 @@ function plannedOf(
       trayM2: footprintOf(kinds[i]!),
       weeks: step.weeks,
       lossPct: step.lossPct,
-      ...(step.mostWeeks !== undefined && { mostWeeks: step.mostWeeks }),
+      mostWeeks: step.mostWeeks ?? roomFor(i),
       // What is divided is counted as it is.
       ...(i === 0 && crop.start !== 'divide' && { seeds }),
     })),

@@ -18,8 +18,16 @@ export interface SeasonTask {
 /** A leaf a week after coming up: common practice, no source. */
 const DAYS_PER_LEAF = 7;
 
-/** All that a sowing wants, by the day. Times between are trade practice; the plants decide. */
-export function tasksOf(sowing: SeasonSowing, settings: Pick<SeasonSettings, 'soilC'>): SeasonTask[] {
+/**
+ * All that a sowing wants, by the day. Times between are trade practice; the plants decide.
+ * @param daysToFeed from the beginning to the first feed, as its mixes last; null where they last to the end; left out
+ * where no mix is known: by the crop
+ */
+export function tasksOf(
+  sowing: SeasonSowing,
+  settings: Pick<SeasonSettings, 'soilC'>,
+  daysToFeed?: number | null,
+): SeasonTask[] {
   const { crop, line, steps, plantOn } = sowing;
   const first = steps[0]!;
   const name = nameOf(sowing);
@@ -47,7 +55,8 @@ export function tasksOf(sowing: SeasonSowing, settings: Pick<SeasonSettings, 'so
   const moved = steps[1] ? dayNumber(steps[1].from) : end;
   if (crop.start === 'sow' && crop.spares === 'thin' && crop.perCell > 1 && spares < moved)
     add('spares', spares, seasonSay('task.spares', { name, noun: first.kind.noun }));
-  const feed = up + crop.firstFeedDays;
+  const feed =
+    daysToFeed === undefined ? up + crop.firstFeedDays : daysToFeed === null ? end : begun + daysToFeed;
   if (crop.start !== 'divide' && before(feed)) add('feed', feed, seasonSay('task.feed', { name }));
   steps.slice(1).forEach((step, i) => {
     const prick = i === 0 && crop.spares === 'prick';

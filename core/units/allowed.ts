@@ -61,6 +61,7 @@ export interface AllowedFacts {
   'allowed.litres-or-vessels': None;
   'allowed.with-vessels-only': None;
   'allowed.low-below-high': None;
+  'allowed.acid-with-ph': None;
   'allowed.at-least-struck': None;
   'allowed.smaller-picture': { most: number };
   'allowed.parts-by-id': { most: number };

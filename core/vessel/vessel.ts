@@ -93,16 +93,18 @@ export function volumeL(vessel: Vessel): number {
   return ((areaAtMm2(vessel, 0) + 4 * areaAtMm2(vessel, d / 2) + areaAtMm2(vessel, d)) * d) / 6 / 1e6;
 }
 
+/** The open top of what is filled, mm². */
+export const filledTopMm2 = (vessel: Vessel): number => areaAtMm2(vessel, fillDepthMm(vessel));
+
 /**
  * Surface from which water leaves, mm²: the top, and the filled sides too of a block and of walls that breathe. That
  * these dry as fast as the top: common practice, no source.
  */
 export function exposedAreaMm2(vessel: Vessel): number {
   const depth = fillDepthMm(vessel);
-  const top = areaAtMm2(vessel, depth);
   const breathes = 'walls' in vessel && vessel.walls !== undefined;
   return (
-    top +
+    filledTopMm2(vessel) +
     byShape(vessel, {
       block: ({ edgeMm, depthMm }) => 2 * (edgeMm[0] + edgeMm[1]) * depthMm,
       round: (pot) => {

@@ -9,6 +9,7 @@ import { LotStore } from '#server/kept/lots';
 import { MeasureStore } from '#server/kept/measures';
 import { MixStore } from '#server/kept/mixes';
 import { Calendar } from '#server/kept/nursery/calendar';
+import { Keepings } from '#server/kept/nursery/keepings';
 import { Windows } from '#server/kept/nursery/windows';
 import { PictureStore } from '#server/kept/plants/pictures';
 import { PlantEventStore } from '#server/kept/plants/plant-events';
@@ -27,6 +28,7 @@ export interface Stores {
   folder: Folder;
   calendar: Calendar;
   windows: Windows;
+  keepings: Keepings;
   about: AboutStore;
   library: LibraryStore;
   own: OwnStore;
@@ -50,6 +52,7 @@ export function storesOf(db: Db, now: () => Date): Stores {
   const folder = new Folder(db);
   return {
     ...{ db, now, folder, calendar: new Calendar(folder, now), windows: new Windows(folder) },
+    keepings: new Keepings(folder),
     ...{ about: new AboutStore(db), library: new LibraryStore(db), own: new OwnStore(db) },
     ...{ shelf: new ShelfStore(db), lots: new LotStore(db), measures: new MeasureStore(db) },
     ...{ waters: new WaterStore(db), mixes: new MixStore(db), batches: new BatchStore(db) },

@@ -35,7 +35,7 @@ import { printRoutes } from '#server/routes/print';
 import { recordRoutes } from '#server/routes/record';
 import { shelfRoutes } from '#server/routes/shelf';
 import { PlantGroups } from '#server/book/plants/groups';
-import { MixFeeds } from '#server/book/plants/mix-feeds';
+import { PlantClocks } from '#server/book/plants/plant-clocks';
 import { PlantLessons } from '#server/book/plants/lessons';
 import { PlantEntries } from '#server/book/plants/plant-entries';
 import { PlantStates } from '#server/book/plants/plant-states';
@@ -126,9 +126,9 @@ function apiRoutes(
   }: Omit<AppParts, 'webFolder' | 'log'>,
 ): express.Router {
   const api = new Api(checkAnswers);
-  const planner = new Planner(stores);
-  const feeds = new MixFeeds(stores);
-  const states = new PlantStates(stores, feeds);
+  const clocks = new PlantClocks(stores);
+  const planner = new Planner(stores, clocks);
+  const states = new PlantStates(stores, clocks);
   const entries = new PlantEntries(stores, states);
   const lessons = new PlantLessons(stores);
   const document = openApi();
@@ -153,7 +153,7 @@ function apiRoutes(
     pages: new PlantingPages(stores, states),
     trials: new Trials(stores, entries),
     groups: new PlantGroups(stores),
-    results: new PlantResults(stores, lessons, feeds),
+    results: new PlantResults(stores, lessons, clocks, states),
   };
   plantRoutes(api, stores, plants, heavy);
   tableRoutes(api, stores, entries);

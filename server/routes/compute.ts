@@ -3,10 +3,9 @@ import { makeOrBuy } from '#core/package/make-or-buy';
 import { openPackage } from '#core/package/package';
 import { planSeason } from '#core/season/plan';
 import { learn } from '#core/stats/learn';
-import { weathers } from '#core/mix/dry-down';
-import { lifeOf } from '#core/water/life';
-import { acidify } from '#core/water/alkalinity';
-import { liquidFeed } from '#core/water/liquid-feed';
+import { lifeOf } from '#core/weeks/life';
+import { acidify } from '#core/weeks/alkalinity';
+import { liquidFeed } from '#core/weeks/liquid-feed';
 import { lookUp } from '#core/recipe/library';
 import { hotWater } from '#core/batch/hot-water';
 import { batchSheet } from '#core/batch/sheet';
@@ -14,7 +13,13 @@ import { judgeMix } from '#core/judge/judge';
 import { compose } from '#core/mix/composition';
 import { evaluateMix } from '#core/mix/evaluate';
 import { standOf } from '#core/season/stand';
-import { resolveFinderJob, resolveJob, resolveMix, resolveParts } from '#server/book/compute/resolve';
+import {
+  resolveFinderJob,
+  resolveJob,
+  resolveKeeping,
+  resolveMix,
+  resolveParts,
+} from '#server/book/compute/resolve';
 import { readerOf } from '#server/base/http/reader';
 import { evaluationToWire } from '#server/book/compute/wire';
 import { type Heavy } from '#server/out/heavy/heavy';
@@ -46,12 +51,25 @@ export function computeRoutes(api: Api, { library: store }: Stores, heavy: Heavy
     acidify(alkalinityMgPerL, targetPh, acid),
   );
   api.serve('life', ({ body }) => {
-    const { days, seed, weather, water, rule, plant, ...recipe } = body;
-    const { evaporationMmPerH } = weathers.find((each) => each.id === weather.house)!;
-    const input = resolveMix(recipe, store.library());
-    const { tempC } = weather;
-    const life = lifeOf(input, { days, seed, weather: { evaporationMmPerH, tempC }, water, rule, plant });
+    const library = store.library();
+    const { product, ...rule } = body.rule;
+    const keeping = resolveKeeping({ ...body, product }, library);
+    const life = lifeOf(resolveMix(body, library), { ...keeping, rule });
     return { days: life.days, first: life.first };
+  });
+  api.serve('lifeRule', ({ body, req, res }) => {
+    const library = store.library();
+    const left = new AbortController();
+    res.on('close', () => left.abort());
+    return heavy.run(
+      'rule',
+      {
+        input: resolveMix(body, library),
+        keeping: resolveKeeping(body, library),
+        reader: readerOf(req),
+      },
+      left.signal,
+    );
   });
   api.serve('liquidFeed', ({ body: { product, nMgPerL, injector, tankLitres } }) => {
     const label =

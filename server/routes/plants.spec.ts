@@ -472,13 +472,13 @@ test('the day of the first feed follows a vessel that is changed', async () => {
   });
   const made = await request(app)
     .post('/api/vessels')
-    .send({ key: randomUUID(), kind: vessel(40, 40) })
+    .send({ key: randomUUID(), kind: vessel(50, 50) })
     .expect(201);
   const { body: batch } = await request(app).post('/api/batches').send(newBatch()).expect(201);
   const { body: planting } = await request(app)
     .post('/api/plants')
     .send({
-      ...{ key: randomUUID(), start: 'pot', crop: 'tomato', vessel: made.body.id, cells: 10 },
+      ...{ key: randomUUID(), start: 'sow', crop: 'tomato', vessel: made.body.id, cells: 10 },
       ...{ on: '2031-03-01', batch: batch.id },
     })
     .expect(201);
@@ -489,7 +489,7 @@ test('the day of the first feed follows a vessel that is changed', async () => {
   const small = await feedOn();
   await request(app)
     .put(`/api/vessels/${made.body.id}`)
-    .send({ kind: vessel(250, 260) })
+    .send({ kind: vessel(110, 110) })
     .expect(200);
   const large = await feedOn();
   expect(small).toBeDefined();

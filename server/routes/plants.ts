@@ -45,7 +45,7 @@ export interface PlantBook {
 /** What was sown, struck and potted, and what became of it. */
 export function plantRoutes(
   api: Api,
-  { plants: store, plantEvents, trials: trialStore, pictures, now }: Stores,
+  { plants: store, plantEvents, trials: trialStore, pictures, keepings, now }: Stores,
   { states, pages, entries, lessons, trials, groups, results }: PlantBook,
   heavy: Heavy,
 ): void {
@@ -61,6 +61,11 @@ export function plantRoutes(
     const existing = store.byKey(body.key);
     if (existing) return new Again(states.lines([existing])[0]!);
     return entries.add(body, now().toISOString());
+  });
+  api.serve('setPlantingKeeping', ({ params: { id }, body: { keeping } }) => {
+    if (!store.one(id)) throw notFound('planting', id);
+    keepings.setOwn(id, keeping);
+    return { keeping: keepings.ownOf(id) };
   });
   api.serve('plantCare', () => states.care());
   api.serve('plantGroups', ({ query: { by, crop } }) => groups.groups(by, crop ?? null));

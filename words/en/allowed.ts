@@ -87,6 +87,7 @@ export const allowed: Words<AllowedFacts> = {
   'allowed.material-or-properties': () => 'one with a material or with properties, not both',
   'allowed.litres-or-vessels': () => 'given, or the vessels instead: one of the two',
   'allowed.with-vessels-only': () => 'left out where no vessels are given',
+  'allowed.acid-with-ph': () => 'given where an acid is, and only there',
   'allowed.low-below-high': () => 'a window with its low end below its high end',
   'allowed.at-least-struck': () => 'at least the level volume',
   'allowed.smaller-picture': ({ most }) => `at most ${most} characters: a smaller picture`,

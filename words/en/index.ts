@@ -17,6 +17,7 @@ import { labelSizes } from '#words/en/label-sizes';
 import { rests } from '#words/en/rests';
 import { weathers } from '#words/en/weathers';
 import { usual } from '#words/en/usual';
+import { rules } from '#words/en/rules';
 import { type Catalog } from '#words/catalog';
 
 /** English. */
@@ -36,6 +37,7 @@ export const en: Catalog = {
   ...corrections,
   ...care,
   ...usual,
+  ...rules,
   ...allowed,
   ...jars,
   ...rests,

@@ -71,9 +71,13 @@ export const season: Words<SeasonFacts> = {
     `${sowing(name)} dies of frost: after ${f.day(after)} it still freezes in ${Math.round(10 * chance)} years of 10. From ${f.day(safe)} on it is one in ten.`,
   'season.cold-nights': ({ name, celsius, mild }, f) =>
     `${sowing(name)} dislikes nights under ${f.celsius(celsius)}. Cover it, or wait until about ${f.day(mild)}.`,
-  'season.hardly-up': ({ name, celsius, low, high }, f) =>
+  'season.hardly-up': ({ name, celsius, low, high, from = null }, f) =>
     celsius < low
-      ? `Few or none of ${sowing(name)} come up at ${f.celsius(celsius)}: it takes ${f.celsiusRange(low, high)}. Sow it in heat, or wait until the mix is warm.`
+      ? `Few or none of ${sowing(name)} come up at ${f.celsius(celsius)}: it takes ${f.celsiusRange(low, high)}. ${
+          from
+            ? `Sow it in heat, or begin it ${f.isNear(from) ? '' : 'on '}${f.day(from)}.`
+            : 'Sow it in a heated place.'
+        }`
       : `Few or none of ${sowing(name)} come up at ${f.celsius(celsius)}: it takes ${f.celsiusRange(low, high)}. Sow it in a cool place.`,
   'season.tested-seed': ({ name, low, high, share }, f) =>
     `By your test ${f.pct(100 * low)} to ${f.pct(100 * high)} of ${sowing(name)} come up: the plan counts on ${f.pct(100 * share)}.`,

@@ -1,4 +1,4 @@
-import { type WeatherFacts } from '#core/mix/dry-down';
+import { type WeatherFacts } from '#core/weeks/weather';
 import { type Words } from '#words/catalog';
 
 export const weathers: Words<WeatherFacts> = {

@@ -1,6 +1,6 @@
 import { allow } from '#core/units/allowed';
 import { benchTest, number, result } from '#core/batch/tests/bench-test';
-import { windowsOf } from '#core/judge/windows';
+import { windowsOf } from '#core/mix/windows';
 import { OutOfRange } from '#core/units/check';
 
 export const airTest = benchTest({

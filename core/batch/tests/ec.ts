@@ -1,5 +1,5 @@
 import { benchTest, number, result } from '#core/batch/tests/bench-test';
-import { windowsOf } from '#core/judge/windows';
+import { windowsOf } from '#core/mix/windows';
 import { convertEc, ecMethods } from '#core/mix/salts';
 
 export const ecTest = benchTest({

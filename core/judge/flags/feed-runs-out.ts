@@ -2,7 +2,7 @@ import { type Rule } from '#core/judge/flag';
 import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
 import { said } from '#core/units/said';
 
-/** The week in which the plant wants more than there is. */
+/** The plant comes to want more than there is; when, the weeks tell. */
 export const feedRunsOut: Rule = (judged) => {
   const { input, evaluation } = judged;
   const { shortFromWeek } = feedingOf(evaluation, input.vessel, WARM_HOUSE_C, demandMgPerPlant[input.stage]);
@@ -10,7 +10,7 @@ export const feedRunsOut: Rule = (judged) => {
   return {
     code: 'feed-runs-out',
     severity: 'note',
-    text: said`Nitrogen runs out in week ${shortFromWeek} in this vessel: yellow leaves follow.`,
-    remedy: said`Start liquid feed in week ${Math.max(1, shortFromWeek - 1)}, or pot up by then.`,
+    text: said`Its nitrogen does not last eight weeks in this vessel: yellow leaves follow.`,
+    remedy: said`Give liquid feed in time, or pot up. “Weeks ahead” shows from which day.`,
   };
 };

@@ -2,7 +2,7 @@ import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { usual } from '#core/recipe/usual';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Judged } from '#core/judge/flag';
-import { mixWindows, phWindow } from '#core/judge/windows';
+import { mixWindows, phWindow } from '#core/mix/windows';
 import { limedMeqPerL, limeNeededMeqPerL, type Dose } from '#core/mix/ph';
 
 /** What the lime rules share: how much acid is neutralised, and how much ought to be. */

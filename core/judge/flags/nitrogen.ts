@@ -42,15 +42,13 @@ export const nitrogenLow: Rule = (judged) => {
   const { shortFromWeek } = feedingOf(evaluation, input.vessel, WARM_HOUSE_C, demandMgPerPlant[input.stage]);
   const ready = said`${reading.value.toFixed(0)} mg/L of available nitrogen, ${reading.low} or more is usual`;
   if (shortFromWeek === null || shortFromWeek > 2) {
-    const until =
-      shortFromWeek === null ? 'it lasts all eight weeks' : `it lasts until week ${shortFromWeek}`;
     return {
       code: 'nitrogen-slow',
       severity: 'note',
       text: [
         `Little to begin with for ${stageWord[input.stage]}: `,
         ...ready,
-        `. The rest comes bit by bit: ${until}.`,
+        '. The rest comes bit by bit.',
       ],
       remedy: said`Nothing to do now; look at the leaves.`,
     };
@@ -60,8 +58,8 @@ export const nitrogenLow: Rule = (judged) => {
   return {
     code: 'nitrogen-low',
     severity: 'note',
-    text: [`Hungry for ${stageWord[input.stage]}: `, ...ready, '. Feed must start at once.'],
-    remedy: said`Add ${{ doseGPerL: gPerL }} of calcium nitrate, or feed with the first watering.`,
+    text: [`Little nitrogen for ${stageWord[input.stage]}: `, ...ready, '.'],
+    remedy: said`Add ${{ doseGPerL: gPerL }} of calcium nitrate, or give liquid feed early.`,
     fix: { kind: 'dose', amendment: usual.nitrogen, gPerL },
   };
 };

@@ -1,5 +1,5 @@
 import { type Flag, type Rule, type Severity, spoken } from '#core/judge/flag';
-import { FINE_OVER_SIZE_PCT } from '#core/judge/windows';
+import { FINE_OVER_SIZE_PCT } from '#core/mix/windows';
 import { type Material } from '#core/material/material';
 import { overSizeShare } from '#core/material/over-size';
 import { apertureFor, pieceLimitMm } from '#core/vessel/piece-limit';

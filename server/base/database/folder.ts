@@ -37,6 +37,15 @@ export class Folder {
     this.put.run('windows', json);
   }
 
+  /** How the nursery keeps what it fills, as JSON. */
+  get keeping(): string | undefined {
+    return this.get.get('keeping');
+  }
+
+  set keeping(json: string) {
+    this.put.run('keeping', json);
+  }
+
   /** What the season hangs on, as JSON. */
   get season(): string | undefined {
     return this.get.get('season');

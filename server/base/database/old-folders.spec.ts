@@ -139,10 +139,12 @@ const corrected = [
   ['bag-potting-mix', 'cohesion'],
   ['superphosphate-single', 'solubilityGPerL'],
 ];
+/** Watering, feeding and potting on: their days are the one clock's. */
+const byTheClock = (id: unknown): boolean => id === 'lift' || id === 'feed' || id === 'pot-up';
 /** Lists are compared without these: their days are worked out by the model of today. */
 const isMoved = (each: unknown): boolean => {
-  const { id, mix } = (each ?? {}) as { id?: unknown; mix?: { name?: string } | null };
-  return id === 'lift' || mix?.name === 'Potting mix';
+  const { id, task, mix } = (each ?? {}) as { id?: unknown; task?: unknown; mix?: { name?: string } | null };
+  return byTheClock(id) || byTheClock(task) || mix?.name === 'Potting mix';
 };
 const byItem = (a: unknown, b: unknown): number => {
   const [first, second] = [a, b].map((each) => (each as { item?: string } | null)?.item ?? '');
@@ -157,8 +159,7 @@ function lifted(path: string, body: unknown): unknown {
       // Aged bark no longer waits four weeks: its mix is made, and what it takes is bought, on another day.
       if (Array.isArray(value)) return (value as unknown[]).filter((each) => !isMoved(each)).sort(byItem);
       if (key === 'by') return undefined;
-      // When to water is worked out by the model of today.
-      if (this.id === 'lift' && ['on', 'until'].includes(key)) return 'once half its water is gone';
+      if (key === 'care' && byTheClock((value as { id?: unknown } | null)?.id)) return undefined;
       // Figures of the starter library that were put right since; rows of one's own stay.
       if (corrected.some(([id, name]) => this.id === id && key === name)) return undefined;
       return key === 'text' && isTask && 'on' in this ? undefined : value;

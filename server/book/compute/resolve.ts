@@ -7,6 +7,11 @@ import { materialFromRow } from '#core/material/material';
 import { type MixInput } from '#core/mix/evaluate';
 import { type Part, partOf } from '#core/mix/composition';
 import { lookUp, type Library } from '#core/recipe/library';
+import { pouredWith } from '#core/weeks/alkalinity';
+import { type Keeping } from '#core/weeks/keeping';
+import { acidityMeqPerMgN } from '#core/weeks/liquid-feed';
+import { potentialIn } from '#core/weeks/weather';
+import { type LifeRequest } from '#contract/water';
 import { jobLitres } from '#core/vessel/tray';
 import { type Vessel } from '#core/vessel/vessel';
 
@@ -87,5 +92,21 @@ export function resolveFinderJob(request: FormulateRequest, library: Library): F
       : starterFor(stage, library.amendments),
     fixedDoses: [],
     library,
+  };
+}
+
+/** How a mix is kept, in figures: acid takes its share of the alkalinity, and its nitrogen is fed. @throws OutOfRange for an unknown id */
+export function resolveKeeping(
+  { days, seed, weather, water, plant, cover, product }: LifeRequest,
+  library: Library,
+): Omit<Keeping, 'rule'> {
+  const { acid, toPh } = water;
+  return {
+    ...{ days, seed, plant, cover },
+    weather: { potentialMmPerDay: potentialIn(weather.house), tempC: weather.tempC },
+    water: pouredWith(water, acid && toPh !== undefined ? { is: acid, toPh } : undefined),
+    ...(product !== undefined && {
+      feedAcidMeqPerMgN: acidityMeqPerMgN(lookUp(library.amendments, product, 'rule.product')),
+    }),
   };
 }

@@ -2,14 +2,16 @@ import { coldestNight } from '#core/season/roots-in-pots';
 import { type Stores } from '#server/kept/stores';
 import { type PlantCare, type PlantingLine } from '#contract/plants';
 import { type Care, called, careOf, type Tender } from '#core/plants/care';
-import { type KeptEvent, type Planting, type Tally, tallyOf } from '#core/plants/planting';
+import { isCounted, type KeptEvent, type Planting, type Tally, tallyOf } from '#core/plants/planting';
 import { type Crop } from '#core/season/crop';
-import { mostWeeksIn } from '#core/season/plan';
+import { daysOfRoom } from '#core/season/pot-on';
+import { dayNumber } from '#core/season/days';
 import { daysAfter } from '#core/units/day';
 import { type VesselKind } from '#core/vessel/tray';
 import { volumeL } from '#core/vessel/vessel';
+import { type KeptThings } from '#core/weeks/usual-keeping';
 import { Known } from '#server/base/database/known';
-import { type MixFeeds } from '#server/book/plants/mix-feeds';
+import { type PlantClocks } from '#server/book/plants/plant-clocks';
 
 /** Care is looked for in what was begun so lately, told so far ahead, and forgotten so long after its day. */
 const CARE_DAYS = 400;
@@ -17,13 +19,13 @@ const AHEAD = 7;
 const FORGET_AFTER = 30;
 /** Set apart from what was set apart, so often. */
 const MOST_SPLITS = 20;
-/** Where its vessel is there no more. */
-const NO_VESSEL_DAYS = 60;
 
 interface Around {
   crops: ReadonlyMap<string, Crop>;
   vessels: ReadonlyMap<string, VesselKind>;
   soilC: number;
+  /** Waters and products that a keeping may name. */
+  things: KeptThings;
 }
 
 interface State {
@@ -40,7 +42,7 @@ export class PlantStates {
 
   constructor(
     private readonly stores: Stores,
-    private readonly feeds: MixFeeds,
+    private readonly clocks: PlantClocks,
   ) {}
 
   lines(plantings: readonly Planting[]): PlantingLine[] {
@@ -58,6 +60,7 @@ export class PlantStates {
       crops: this.stores.crops.byId(),
       vessels: this.stores.library.library().vessels,
       soilC: this.stores.season.settings(this.stores.calendar.today()).soilC,
+      things: this.clocks.things(),
     };
   }
 
@@ -65,37 +68,63 @@ export class PlantStates {
   private stateOf(planting: Planting, events: readonly KeptEvent[], around: Around): State {
     const crop = around.crops.get(planting.crop);
     const kind = around.vessels.get(planting.vessel);
-    return this.states.of(planting.id, [planting, events, crop, kind, around.soilC], () => {
-      const tally = tallyOf(planting, events);
-      const care = this.careFor(planting, tally, events, around);
-      const batchName = planting.batch === null ? null : this.stores.batches.nameOf(planting.batch);
-      const key = this.stores.plants.keyOf(planting.id);
-      return { care, line: { ...planting, key, tally: result(tally), batchName, care: care[0] ?? null } };
-    });
+    return this.states.of(
+      planting.id,
+      [planting, events, crop, kind, around.soilC, around.things, this.clocks.usualOf(planting.id)],
+      () => {
+        const tally = tallyOf(planting, events);
+        const care = this.careFor(planting, tally, events, around);
+        const batchName = planting.batch === null ? null : this.stores.batches.nameOf(planting.batch);
+        const key = this.stores.plants.keyOf(planting.id);
+        return { care, line: { ...planting, key, tally: result(tally), batchName, care: care[0] ?? null } };
+      },
+    );
   }
 
   private careFor(
     planting: Planting,
     tally: Tally,
     events: readonly KeptEvent[],
-    { crops, vessels, soilC }: Around,
+    { crops, vessels, soilC, things }: Around,
   ): Care[] {
     const crop = crops.get(planting.crop);
     if (!crop) return [];
     const kind = vessels.get(planting.vessel);
-    const step = crop.steps.find((cropStep) => cropStep.vessel === planting.vessel);
-    const mostDays = kind
-      ? Math.round(7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks))
-      : NO_VESSEL_DAYS;
+    const since = this.vesselSince(planting);
     return careOf(planting, crop, tally, events, {
-      ...{ mostDays, soilC, vesselSince: this.vesselSince(planting) },
-      mixFeedsDays: kind && this.feeds.days(planting.batch, kind),
-      lift: kind && this.feeds.tray(planting.batch, kind, planting.cells),
+      ...{ soilC, vesselSince: since, roomDays: this.roomDays(planting, crop, vessels) },
+      clock: kind && this.clocks.of(planting, events, { crop, kind, soilC, since, things }),
     });
   }
 
+  /** Days for which its vessel has room for it; null where nothing is said. */
+  roomDays(
+    planting: Planting,
+    crop: Crop | undefined,
+    vessels: ReadonlyMap<string, VesselKind> = this.stores.library.library().vessels,
+  ): number | null {
+    const litresOf = (id: string): number | undefined => {
+      const kind = vessels.get(id);
+      return kind && volumeL(kind.vessel);
+    };
+    const litres = litresOf(planting.vessel);
+    return litres === undefined ? null : daysOfRoom(crop, litres, litresOf, this.ageInto(planting));
+  }
+
+  /** How old it was, days, when it came into its vessel; undefined where nobody knows. */
+  private ageInto(planting: Planting): number | undefined {
+    const since = dayNumber(this.vesselSince(planting));
+    let each = planting;
+    for (let i = 0; i < MOST_SPLITS && isCounted(each.start); i++) {
+      const parent = each.from[0] && this.stores.plants.one(each.from[0].planting);
+      if (!parent) return undefined;
+      each = parent;
+    }
+    return isCounted(each.start) ? undefined : since - dayNumber(each.on);
+  }
+
   /** Set apart, they stand in their vessel since those that they came from. */
-  private vesselSince(planting: Planting): string {
+  vesselSince(planting: Planting): string {
     let each = planting;
     for (let i = 0; i < MOST_SPLITS && each.start === 'split' && each.from[0]; i++)
       each = this.stores.plants.one(each.from[0].planting) ?? each;

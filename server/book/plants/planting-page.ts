@@ -39,6 +39,9 @@ export class PlantingPages {
         ...(key && { key }),
       })),
       allCare: this.states.allCare(planting, kept),
+      since: this.states.vesselSince(planting),
+      roomDays: this.states.roomDays(planting, this.stores.crops.byId().get(planting.crop)),
+      keeping: this.stores.keepings.ownOf(id),
       ...{ kin, lots },
     };
   }

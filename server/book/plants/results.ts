@@ -6,9 +6,8 @@ import { daysToFeed } from '#core/plants/care';
 import { type CauseId } from '#core/plants/cause-table';
 import { medianRead, type PlantRecord, suspectsOf } from '#core/plants/next-time';
 import { isCounted, sharesOf, tallyOf } from '#core/plants/planting';
-import { mostWeeksIn } from '#core/season/plan';
-import { volumeL } from '#core/vessel/vessel';
-import { type MixFeeds } from '#server/book/plants/mix-feeds';
+import { type PlantStates } from '#server/book/plants/plant-states';
+import { type PlantClocks } from '#server/book/plants/plant-clocks';
 import { type PlantLessons } from '#server/book/plants/lessons';
 
 /** Batches of a mix that are told of, newest first. */
@@ -19,7 +18,8 @@ export class PlantResults {
   constructor(
     private readonly stores: Stores,
     private readonly lessons: PlantLessons,
-    private readonly feeds: MixFeeds,
+    private readonly clocks: PlantClocks,
+    private readonly states: PlantStates,
   ) {}
 
   get odds(): OwnOdds {
@@ -49,6 +49,7 @@ export class PlantResults {
     const [crops, { vessels }] = [this.stores.crops.byId(), this.stores.library.library()];
     const today = this.stores.calendar.today();
     const { soilC } = this.stores.season.settings(today);
+    const things = this.clocks.things();
     const up = { alive: 0, of: 0 };
     const lost = new Map<string, number>();
     const records = plantings.flatMap((planting): PlantRecord[] => {
@@ -65,16 +66,16 @@ export class PlantResults {
       const [crop, kind] = [crops.get(planting.crop), vessels.get(planting.vessel)];
       if (!crop || !kind) return [];
       const air = reading('air') ?? reading('airAfterDrydown');
-      const step = crop.steps.find((cropStep) => cropStep.vessel === planting.vessel);
-      const mixFeedsDays = this.feeds.days(id, kind);
+      const since = this.states.vesselSince(planting);
+      const clock = this.clocks.of(planting, events, { crop, kind, soilC, since, things });
       const about = {
         ...{
           today,
           coldestC: coldestNight(crop).potC,
-          firstFeedDays: daysToFeed(planting.start, crop, soilC, mixFeedsDays),
+          firstFeedDays: daysToFeed(planting.start, crop, soilC, clock),
         },
         ...{ ph: reading('ph'), ec: reading('ecSaturated'), ...(air && { airPct: air.value, air }) },
-        mostDays: 7 * mostWeeksIn(volumeL(kind.vessel), step?.mostWeeks),
+        roomDays: this.states.roomDays(planting, crop, vessels),
         ...{ madeOn: batch.madeOn, living: materials.some((material) => material.living) },
       };
       return [{ planting, events, about }];

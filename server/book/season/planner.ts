@@ -7,6 +7,9 @@ import { type Season, seasonOf, type SeasonSowing } from '#core/season/season';
 import { seasonSay } from '#core/season/season-facts';
 import { type SeasonTask, tasksOf } from '#core/season/tasks';
 import { daysAfter } from '#core/units/day';
+import { SowingClocks } from '#core/plants/sowing-clock';
+import { Known } from '#server/base/database/known';
+import { type PlantClocks } from '#server/book/plants/plant-clocks';
 import { stockLines } from '#server/book/stock/stock';
 
 /** How far back a forgotten task is still told, and how far ahead the days to come, days. */
@@ -21,7 +24,12 @@ export interface TaskOfSowing {
 
 /** The season counted through, for everything that the server says of it. */
 export class Planner {
-  constructor(private readonly stores: Stores) {}
+  private readonly sowingClocks = new Known<string, SowingClocks>();
+
+  constructor(
+    private readonly stores: Stores,
+    private readonly clocks: PlantClocks,
+  ) {}
 
   settings(): SeasonSettings {
     return this.stores.season.settings(this.stores.calendar.today());
@@ -65,14 +73,24 @@ export class Planner {
     );
   }
 
+  /** First feeds by the one clock: the same until a mix, a material or how the nursery keeps is another. */
+  private feeds(settings: SeasonSettings): SowingClocks {
+    const kept = this.kept();
+    const about = this.clocks.feedAbout({ kept, way: settings.school, soilC: settings.soilC });
+    const mixes = JSON.stringify([...kept.values()]);
+    const stands = [about.library, about.usual, about.things, about.soilC, about.way, mixes];
+    return this.sowingClocks.of('all', stands, () => new SowingClocks(about));
+  }
+
   /** Every task of every sowing, by the day. */
   tasks(season: Season = this.season()): TaskOfSowing[] {
     const settings = this.settings();
     const { done } = this.stores.season.plan(this.stores.calendar.today());
     const existing = new Map(done.map((each) => [`${each.line} ${each.sowing} ${each.task}`, each.on]));
+    const feeds = this.feeds(settings);
     return season.sowings
       .flatMap((sowing) =>
-        tasksOf(sowing, settings).map((task) => ({
+        tasksOf(sowing, settings, feeds.daysToFeed(sowing)).map((task) => ({
           ...{ sowing, task },
           done: existing.get(`${sowing.line.id} ${sowing.sowing} ${task.id}`) ?? null,
         })),

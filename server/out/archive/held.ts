@@ -12,6 +12,7 @@ import { recipeSchema } from '#contract/recipe';
 import { readSnapshot } from '#contract/snapshot';
 import { vesselKindSchema } from '#contract/vessel';
 import { keptWaterSchema } from '#contract/water';
+import { keptKeepingsSchema } from '#contract/keeping';
 import { ownWindowsSchema } from '#contract/windows';
 import { OutOfRange } from '#core/units/check';
 import { isTimeZone } from '#core/units/day';
@@ -71,6 +72,7 @@ const text = (schema: z.ZodType) => (value: string) => void schema.parse(JSON.pa
 const ofFolder: Readonly<Record<string, (value: string) => void>> = {
   season: text(seasonSettingsSchema),
   windows: text(ownWindowsSchema),
+  keeping: text(keptKeepingsSchema),
   odds: text(oddsSchema),
   id: (value) =>
     void z

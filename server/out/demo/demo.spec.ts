@@ -17,6 +17,7 @@ import { stockLines } from '#server/book/stock/stock';
 import { PlantStore } from '#server/kept/plants/plants';
 import { RecordStore } from '#server/kept/record';
 import { CropStore } from '#server/kept/season/crops';
+import { PlantClocks } from '#server/book/plants/plant-clocks';
 import { Planner } from '#server/book/season/planner';
 import { DueSteps } from '#server/book/today/due-steps';
 
@@ -78,7 +79,7 @@ function seasonShown(db: Db, now: Date): Record<string, unknown> {
   const today = dayIn(now, ZONE);
   const stores = storesOf(db, () => now);
   const { lots } = stores;
-  const planner = new Planner(stores);
+  const planner = new Planner(stores, new PlantClocks(stores));
   const [season, settings] = [planner.season(), planner.settings()];
   const needs = planner.needs(season);
   const week = isoWeekOf(weekNumber(dayNumber(today)));

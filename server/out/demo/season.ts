@@ -1,10 +1,10 @@
+import { tasksOf } from '#core/season/tasks';
 import { type NewLine } from '#contract/plan';
 import { type Crop } from '#core/season/crop';
 import { dayNumber, isoWeekOf, weekNumber } from '#core/season/days';
 import { type SeasonSettings } from '#core/season/line';
 import { type WeekPlan } from '#core/season/plan';
 import { type Season, seasonOf } from '#core/season/season';
-import { tasksOf } from '#core/season/tasks';
 import { coldWeeks } from '#core/season/warm-bench';
 import { dayIn, daysAfter } from '#core/units/day';
 import { type Db } from '#server/base/database/db';
@@ -182,14 +182,15 @@ export function demoSeason(db: Db, now: Date, key: (n: number) => string): void 
     });
   const tasks = season.sowings.flatMap((sowing) =>
     tasksOf(sowing, settings).map(({ id, on }) => ({
-      line: sowing.line.id,
-      sowing: sowing.sowing,
-      task: id,
-      on,
+      ...{ line: sowing.line.id, sowing: sowing.sowing, task: id, on },
     })),
   );
   // What fell due in the last two days was forgotten, or the last thing before.
-  const last = tasks.reduce((day, { on }) => (on < today && on > day ? on : day), '');
+  // Feeding falls due by the mix, not by the crop: it is not counted on.
+  const last = tasks.reduce(
+    (day, { task, on }) => (task !== 'feed' && on < today && on > day ? on : day),
+    '',
+  );
   const forgotten = [last, daysAfter(today, -2)].sort()[0]!;
   for (const { line, ...done } of tasks) if (done.on < forgotten) store.setDone(line, done);
 }

@@ -10,6 +10,7 @@ import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { figuresOf } from '#core/judge/figures';
 import { mixInputOf } from '#core/recipe/recipe';
 import { dayIn, daysAfter } from '#core/units/day';
+import { usualKeeping } from '#core/weeks/usual-keeping';
 import { BatchStore } from '#server/kept/batches';
 import { Folder } from '#server/base/database/folder';
 import { type Db } from '#server/base/database/db';
@@ -20,6 +21,7 @@ import { demoSeason } from '#server/out/demo/season';
 import { inTurn, turnOf } from '#server/out/demo/turn';
 import { LearnedStore } from '#server/kept/library/learned';
 import { LibraryStore } from '#server/kept/library/library';
+import { Keepings } from '#server/kept/nursery/keepings';
 import { LotStore } from '#server/kept/lots';
 import { MixStore } from '#server/kept/mixes';
 import { RecordStore } from '#server/kept/record';
@@ -40,6 +42,7 @@ const steps: readonly ((db: Db, now: Date) => void)[] = [
   season,
   plants,
   waters,
+  care,
 ];
 
 /**
@@ -56,7 +59,17 @@ export function seedDemo(db: Db, now: Date): void {
   }).immediate();
 }
 
+/** Bright most of the year, dull and cool in the dark months. */
+function care(db: Db): void {
+  const keepings = new Keepings(new Folder(db));
+  if (keepings.isSet) return;
+  const dark = [11, 12, 1, 2].map((month) => ({ month, house: 'dull' as const, tempC: 15 }));
+  keepings.usual = { ...usualKeeping, months: dark.sort((a, b) => a.month - b.month) };
+}
+
 function season(db: Db, now: Date): void {
+  // Its days hang on how the nursery keeps.
+  care(db);
   demoSeason(db, now, (n) => keyOf('b000', n));
 }
 

@@ -10,11 +10,27 @@ import { unpack } from '#server/out/archive/unpack';
 import { type Tasks } from '#server/base/heavy/pool';
 import { Search } from '#core/finder/search';
 import { formulateToWire } from '#server/book/compute/wire';
+import { type MixInput } from '#core/mix/evaluate';
+import { defaultSpreads } from '#core/spread/spreads';
+import { type Keeping, type WateringRule } from '#core/weeks/keeping';
+import { RuleSearch } from '#core/weeks/rule';
+import { ruleSays } from '#core/weeks/rule-facts';
+import { read } from '#words/read';
 import { type Reader } from '#words/reader';
 import { pdf } from '#server/out/print/documents';
 
 /** Recipes to a slice: some 20 ms. */
 const SLICE = 5000;
+
+/** Rules to a slice. */
+const RULES = 100;
+/** The search puts its own in the place of it. */
+const ANY_RULE: WateringRule = { waterAt: 0.5, leachPct: 0, feedNMgPerL: 0, feedFromDay: 1 };
+interface RuleJob {
+  input: MixInput;
+  keeping: Omit<Keeping, 'rule'>;
+  reader: Reader;
+}
 
 /** Long work that may run beside the server. What goes in and comes out can be sent to another thread. */
 export const tasks = {
@@ -38,5 +54,15 @@ export const tasks = {
     const search = new Search(fast, limits, top);
     while (!search.step(SLICE));
     return Promise.resolve(formulateToWire(job, fast, search.result(), reader));
+  },
+  rule: async ({ input, keeping, reader }: RuleJob) => {
+    const search = new RuleSearch(input, { ...keeping, rule: ANY_RULE }, defaultSpreads);
+    while (!search.try(RULES));
+    const found = search.result()!;
+    const { rule, odds, left, tried } = found;
+    const says = ruleSays(found, input.stage, keeping.plant)
+      .map((message) => read(message, reader))
+      .join(' ');
+    return Promise.resolve({ rule, odds, says, left, tried });
   },
 } satisfies Tasks;

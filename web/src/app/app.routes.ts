@@ -93,5 +93,6 @@ export const routes: Routes = [
   { path: 'lots/:id', redirectTo: 'shelf/lots/:id' },
   { path: 'instruments', redirectTo: 'shelf/instruments' },
   place('settings', common.settings, () => import('./settings/settings-page').then((m) => m.SettingsPage)),
+  place('settings/keeping', texts.usualCare, () => import('./weeks/keeping-page').then((m) => m.KeepingPage)),
   place('**', texts.notFound, () => import('./ui/nowhere').then((m) => m.Nowhere)),
 ];

@@ -1,6 +1,7 @@
 import { place } from '#words/place';
 
 export const appRoutes = place('app.routes', {
+  usualCare: 'Usual care',
   finder: 'Finder',
   newBatch: 'New batch',
   makingIt: 'Making it',

@@ -25,7 +25,6 @@ import {
   tallyOf,
   countsApart,
 } from '#core/plants/planting';
-import { mostWeeksIn } from '#core/season/plan';
 import { dayNumber } from '#core/season/days';
 import { volumeL } from '#core/vessel/vessel';
 import { BatchesService } from '../data/batches';
@@ -190,14 +189,13 @@ export class PlantPage {
     if (!planting || !crop || !kind) return {};
     const batch = this.batch();
     const air = this.reading('air') ?? this.reading('airAfterDrydown');
-    const step = crop.steps.find((each) => each.vessel === planting.vessel);
     // As it is told under what it wants; fed or past that it is by the crop.
     const feed = planting.allCare.find(({ id }) => id === 'feed');
     return foundOf(planting, this.events(), {
       ...{ today: this.nursery.today(), ph: this.ph(), ec: this.ec() },
       ...(air && { airPct: air.value, air }),
       coldestC: coldestNight(crop).potC,
-      mostDays: 7 * mostWeeksIn(this.volume(), step?.mostWeeks),
+      roomDays: planting.roomDays,
       firstFeedDays: feed
         ? dayNumber(feed.on) - dayNumber(planting.on)
         : daysToFeed(planting.start, crop, HOUSE_C, undefined),

@@ -3,15 +3,18 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { RouterLink } from '@angular/router';
 import { type Batch } from '#contract/batches';
 import { type PlantingPage } from '#contract/plants';
-import { evaluateMix } from '#core/mix/evaluate';
 import { type KeptEvent, standing } from '#core/plants/planting';
 import { fixed } from '#core/units/show';
-import { liftAt } from '#core/water/lift';
-import { mixOfPlanting } from '../bench/mix-of-planting';
-import { KeepingService } from '../data/keeping-choice';
+import { liftAt } from '#core/weeks/lift';
+import { goneAt, weighedTogether } from '#core/plants/planting-clock';
+import { Living } from '#core/weeks/life';
+import { mixOfPlanting } from '#core/plants/mix-of-planting';
+import { KeepingService } from '../data/keeping';
+import { NurseryService } from '../data/nursery';
 import { LibraryService } from '../data/library';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
+import { keptSays } from '../ui/words/kept-says';
 import { plantWater as texts } from '#words/en/places/plants/plant-water';
 
 /** When a planting is watered by weight, and the way to its weeks to come. */
@@ -24,33 +27,50 @@ import { plantWater as texts } from '#words/en/places/plants/plant-water';
         {{ it }}
         <a routerLink="/mix/weeks" [queryParams]="{ planting: planting().id }">{{ common.weeksAhead }}</a>
       </p>
+      <p>
+        {{ kept() }}
+        <a
+          [routerLink]="planting().keeping ? '/mix/weeks' : '/settings/keeping'"
+          [queryParams]="planting().keeping ? { planting: planting().id } : {}"
+          >{{ texts.change }}</a
+        >
+      </p>
     }
   `,
   imports: [RouterLink],
 })
 export class PlantWater {
   protected readonly common = common;
+  protected readonly texts = texts;
+  protected readonly kept = computed(() => {
+    const own = this.planting().keeping;
+    const says = keptSays(own ?? this.keeping.usual(), this.nursery.today(), this.reader.formats(), (code) =>
+      this.reader.word(code),
+    );
+    return own ? texts.keptOtherwise(says) : texts.keptAsUsual(says);
+  });
   private readonly reader = inject(ReaderHere);
-  readonly planting = input.required<Pick<PlantingPage, 'id' | 'vessel' | 'cells'>>();
+  readonly planting = input.required<Pick<PlantingPage, 'id' | 'vessel' | 'cells' | 'keeping'>>();
   readonly batch = input.required<Batch>();
   readonly events = input.required<readonly KeptEvent[]>();
   private readonly library = inject(LibraryService).library;
   private readonly keeping = inject(KeepingService);
+  private readonly nursery = inject(NurseryService);
 
   protected readonly lift = computed(() => {
     const library = this.library();
     const kind = library?.vessels.get(this.planting().vessel);
-    if (!library || !kind) return null;
+    // Nothing is told before it is known how the nursery keeps.
+    if (!library || !kind || !this.keeping.things()) return null;
     try {
-      const evaluation = evaluateMix(mixOfPlanting(this.planting(), this.batch(), library));
-      const perTray = Math.min(kind.perTray, this.planting().cells);
-      const { waterAt } = this.keeping.now().rule;
-      const { trayG } = liftAt(evaluation, waterAt, perTray);
-      const wet = perTray * evaluation.wetWeightG;
-      const what = perTray > 1 ? 'tray' : kind.noun;
+      const living = new Living(mixOfPlanting(this.planting(), this.batch().snapshot.recipe, library));
+      const count = weighedTogether(kind.perTray, this.planting().cells);
+      const { waterAt } = (this.planting().keeping ?? this.keeping.usual()).rule;
+      const { trayG } = liftAt(living.e, waterAt, count);
+      const wet = count * living.e.wetWeightG;
+      const what = count > 1 ? 'tray' : kind.noun;
       const weighed = standing(this.events()).findLast((event) => event.kind === 'weight');
-      const gone =
-        weighed && Math.min(1, Math.max(0, (wet - weighed.grams) / (perTray * evaluation.availableWaterMl)));
+      const gone = weighed && goneAt(living, weighed.grams, count);
       const { mass } = this.reader.formats();
       const weighing = gone === undefined ? '' : texts.atTheLastWeighing(fixed(100 * gone, 0));
       return `${texts.liftIt(what, mass(trayG), mass(wet))}${weighing}`;

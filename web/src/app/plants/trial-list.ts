@@ -140,7 +140,7 @@ export class TrialList {
     const [cells, blocks] = [this.cells(), this.blocks()];
     if (cells === undefined || blocks === undefined) return '';
     const few = blocks >= TRAYS_AS_UNITS && blocks < LEAST_BLOCKS;
-    return few ? texts.fewGroupsTellNothing(LEAST_BLOCKS) : enough(cells * blocks);
+    return few ? texts.fewGroupsTellNothing(LEAST_BLOCKS) : enough(cells * blocks, blocks >= TRAYS_AS_UNITS);
   });
 
   protected setArm(at: number, change: { name?: string; batch?: string | null }): void {

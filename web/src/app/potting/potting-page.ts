@@ -9,7 +9,7 @@ import { OutOfRange } from '#core/units/check';
 import { fixed } from '#core/units/show';
 import { exposedAreaMm2, type Vessel, volumeL } from '#core/vessel/vessel';
 import { type VesselKind } from '#core/vessel/tray';
-import { potUp, type PotUp, thirstMl } from '#core/water/pot-up';
+import { potUp, type PotUp, thirstMl } from '#core/weeks/pot-up';
 import { CutThrough, type SetBall } from '../bench/cut-through';
 import { RecipeStore } from '../bench/recipe-store';
 import { LibraryService } from '../data/library';

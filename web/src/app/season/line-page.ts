@@ -20,7 +20,6 @@ import { seasonOf, type SeasonSowing } from '#core/season/season';
 import { seasonSays, worstFirst } from '#core/season/season-says';
 import { sourSays } from '#core/season/sour-says';
 import { type SeasonMessage, seasonSay, vesselsOf } from '#core/season/season-facts';
-import { tasksOf } from '#core/season/tasks';
 import { LibraryService } from '../data/library';
 import { HalfDone } from '../data/half-done';
 import { Notices } from '../data/notices';
@@ -203,14 +202,14 @@ export class LinePage {
     const sour = sourSays(answer.sowings, this.view.kept(), plan.settings.school);
     return worstFirst([
       ...sour,
-      ...seasonSays(answer.sowings, plan.settings, this.view.today(), this.view.begun()),
+      ...seasonSays(answer.sowings, plan.settings, this.view.today(), this.view.begun(), this.view.warmOn()),
     ]);
   });
   protected readonly first = computed(() => this.answer()?.sowings?.[0] ?? null);
   /** Where it stands in the season, once it is kept. */
   protected readonly tasks = computed(() => {
-    const [first, plan] = [this.first(), this.service.plan.value()];
-    return first && plan ? tasksOf(first, plan.settings) : [];
+    const first = this.first();
+    return first ? this.view.tasksOf(first) : [];
   });
   protected readonly chance = computed(() => {
     const [first, plan] = [this.first(), this.service.plan.value()];

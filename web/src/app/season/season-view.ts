@@ -3,10 +3,13 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { debounce, of, tap, timer } from 'rxjs';
 import { leftIn, toBuy } from '#core/season/demand';
 import { type KeptMix, needsOf } from '#core/season/needs';
-import { type LineSeason, lineSeason, seasonOfLines } from '#core/season/season';
+import { SowingClocks } from '#core/plants/sowing-clock';
+import { type LineSeason, lineSeason, seasonOfLines, type SeasonSowing } from '#core/season/season';
 import { type SeasonSays, seasonSays, worstFirst } from '#core/season/season-says';
 import { sourSays } from '#core/season/sour-says';
 import { type SeasonTask, tasksOf } from '#core/season/tasks';
+import { houseOn } from '#core/weeks/usual-keeping';
+import { KeepingService } from '../data/keeping';
 import { InstrumentsService } from '../data/instruments';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
@@ -25,6 +28,7 @@ export class SeasonView {
   private readonly mixes = inject(MixesService);
   private readonly lots = inject(LotsService);
   private readonly nursery = inject(NurseryService);
+  private readonly keeping = inject(KeepingService);
   private readonly forecast = inject(InstrumentsService).weather();
 
   readonly today = this.nursery.today;
@@ -92,14 +96,19 @@ export class SeasonView {
     return (line: number, sowing: number): boolean => begun.has(place({ line, sowing }));
   });
 
+  /** How warm the house is on a day, where the months differ. */
+  readonly warmOn = computed(() => {
+    const usual = this.keeping.usual();
+    return usual.months.length === 0 ? undefined : (day: string): number => houseOn(usual, day).tempC;
+  });
   /** By the day, which no signal tells. */
   private readonly sayOn = computed(() => {
-    const [settings, begun] = [this.settings(), this.begun()];
+    const [settings, begun, warmOn] = [this.settings(), this.begun(), this.warmOn()];
     let of: { today: string; says: (each: LineSeason) => SeasonSays[] } | null = null;
     return (today: string): ((each: LineSeason) => SeasonSays[]) => {
       if (!settings) return () => [];
       if (of?.today !== today)
-        of = { today, says: once((each) => seasonSays(each.sowings, settings, today, begun)) };
+        of = { today, says: once((each) => seasonSays(each.sowings, settings, today, begun, warmOn)) };
       return of.says;
     };
   });
@@ -134,6 +143,20 @@ export class SeasonView {
     return toBuy(needs.demands, (kind, item) => leftIn(stock, kind, item));
   });
 
+  /** First feeds by the one clock; null until all that they hang on is there. */
+  private readonly clocks = computed(() => {
+    const [settings, library, things] = [this.settings(), this.library(), this.keeping.things()];
+    if (!settings || !library || !things || !this.keeping.answer.value()) return null;
+    const { school: way, soilC } = settings;
+    return new SowingClocks({ kept: this.kept(), way, library, soilC, usual: this.keeping.usual(), things });
+  });
+
+  /** All that a sowing wants, by the day. */
+  tasksOf(sowing: SeasonSowing): SeasonTask[] {
+    const [settings, clocks] = [this.settings(), this.clocks()];
+    return settings ? tasksOf(sowing, settings, clocks?.daysToFeed(sowing)) : [];
+  }
+
   /** The first task from today on that is not done; only sowings that may hold it are looked through. */
   readonly next = computed(() => {
     const season = this.calm();
@@ -145,7 +168,7 @@ export class SeasonView {
     let next: SeasonTask | null = null;
     for (const sowing of open) {
       if (next && sowing.steps[0]!.from > next.on) break;
-      for (const task of tasksOf(sowing, season.settings)) {
+      for (const task of this.tasksOf(sowing)) {
         const done = season.done.has(`${sowing.line.id} ${sowing.sowing} ${task.id}`);
         if (!done && task.on >= today && (next === null || task.on < next.on)) next = task;
       }

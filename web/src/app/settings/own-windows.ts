@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { stageWindows } from '#core/judge/windows';
+import { stageWindows } from '#core/mix/windows';
 import { type Stage, stages } from '#core/mix/stage';
 import { type WindowId, windowLimits } from '#core/mix/windows-asked';
 import { windowsOfApproach } from '#core/recipe/approaches';

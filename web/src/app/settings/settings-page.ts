@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { type ApproachId, approaches, type Approach } from '#core/recipe/approaches';
 import { ownTimeZone } from '#core/units/day';
 import { stages, type Stage } from '#core/mix/stage';
@@ -71,6 +71,7 @@ const zones = [...new Set([ownTimeZone(), 'UTC', ...Intl.supportedValuesOf('time
     FetchState,
     NumberList,
     OwnWindowsForm,
+    RouterLink,
     ShareForm,
     TextField,
   ],

@@ -8,7 +8,7 @@ import {
   remarksOn,
   waterKinds,
   type WaterKind,
-} from '#core/water/own-water';
+} from '#core/weeks/own-water';
 import { fixed } from '#core/units/show';
 import { Notices } from '../data/notices';
 import { Units } from '../data/units';

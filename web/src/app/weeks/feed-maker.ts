@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { type Elements } from '#core/mix/salts';
 import { fixed } from '#core/units/show';
-import { MG_CACO3_PER_MEQ } from '#core/water/alkalinity';
-import { acidityMeqPerMgN, coldFeed, isFeedTooCold, liquidFeed } from '#core/water/liquid-feed';
-import { KeepingService } from '../data/keeping-choice';
+import { MG_CACO3_PER_MEQ } from '#core/weeks/alkalinity';
+import { acidityMeqPerMgN, coldFeed, isFeedTooCold, liquidFeed } from '#core/weeks/liquid-feed';
+import { KeepingHere } from './keeping-here';
 import { LibraryService } from '../data/library';
 import { Units } from '../data/units';
 import { ChoiceField } from '../ui/fields/choice-field';
@@ -95,7 +95,7 @@ export class FeedMaker {
   protected readonly texts = texts;
   protected readonly common = common;
   private readonly reader = inject(ReaderHere);
-  protected readonly keeping = inject(KeepingService);
+  protected readonly keeping = inject(KeepingHere);
   private readonly library = inject(LibraryService).library;
   private readonly units = inject(Units);
   protected readonly choices = computed(() =>

@@ -1,10 +1,10 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { acidify, acidLimits, remarksOnAcid } from '#core/water/alkalinity';
-import { blendOf, blendTo, loudnessOfWater, remarksOn, type Water } from '#core/water/own-water';
-import { type Keeping } from '#core/water/life';
+import { acidify, acidLimits, remarksOnAcid } from '#core/weeks/alkalinity';
+import { blendOf, blendTo, loudnessOfWater, remarksOn, type Water } from '#core/weeks/own-water';
+import { type UsualKeeping } from '#core/weeks/usual-keeping';
 import { fixed } from '#core/units/show';
 import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
-import { KeepingService } from '../data/keeping-choice';
+import { KeepingHere } from './keeping-here';
 import { ReaderHere } from '../data/reader-here';
 import { Units } from '../data/units';
 import { WatersService } from '../data/waters';
@@ -22,7 +22,7 @@ const acidWords = {
 /** The water that is poured: by its figures, or of the nursery's own, blended and acidified. */
 @Injectable()
 export class PouredWater {
-  private readonly keeping = inject(KeepingService);
+  private readonly keeping = inject(KeepingHere);
   private readonly reader = inject(ReaderHere);
   private readonly units = inject(Units);
   private readonly waters = inject(WatersService);
@@ -115,7 +115,7 @@ export class PouredWater {
     this.keeping.patch({ waterId, blendId: blendId === waterId ? null : blendId });
   }
 
-  setWater(change: Partial<Keeping['water']>): void {
+  setWater(change: Partial<UsualKeeping['water']>): void {
     this.keeping.patch({ water: { ...this.keeping.now().water, ...change } });
   }
 }

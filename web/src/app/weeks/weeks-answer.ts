@@ -2,18 +2,29 @@ import { inject, Injectable, computed } from '@angular/core';
 import { footprintOf } from '#core/vessel/tray';
 import { daysAfter } from '#core/units/day';
 import { fixed } from '#core/units/show';
-import { troubles } from '#core/water/life';
-import { liftAt } from '#core/water/lift';
-import { KeepingService } from '../data/keeping-choice';
+import { type FlagCode } from '#core/recipe/flag-code';
+import { type Flag } from '#core/judge/flag';
+import { judgeMix } from '#core/judge/judge';
+import { isOfTheMix, type Trouble, troubles } from '#core/weeks/life';
+import { ruleSays } from '#core/weeks/rule-facts';
+import { liftAt } from '#core/weeks/lift';
+import { LibraryService } from '../data/library';
 import { PlantsService } from '../data/plants';
 import { ReaderHere } from '../data/reader-here';
-import { Units } from '../data/units';
-import { shownIn } from '../ui/words/shown-in';
-import { oddsWords } from '../ui/words/words';
-import { comes, drySays, handSays, mends, rhythmOf, settlingSays } from './weeks-says';
+import { oddsInTimes, oddsWords } from '../ui/words/words';
+import { KeepingHere } from './keeping-here';
+import { WeeksHand } from './weeks-hand';
+import { comes, drySays, handSays, mendOf, rhythmSays, settlingSays } from './weeks-says';
 import { WeeksSearch } from './weeks-search';
 import { WeeksSubject } from './weeks-subject';
 import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
+
+/** What the Mix place says of a mix that has a trouble from its first day. */
+const mixFlags: Partial<Record<Trouble, readonly FlagCode[]>> = {
+  salty: ['salts-high', 'coir-salty'],
+  sour: ['lime-underdose', 'ph-read-low'],
+  sweet: ['ph-high', 'ph-read-high', 'lime-overdose', 'lime-out-of-reach', 'lime-wrong-direction'],
+};
 
 /** Rarer than so is not said by itself. */
 const WORTH_SAYING = 0.05;
@@ -24,9 +35,10 @@ const capital = (words: string): string => words[0]!.toUpperCase() + words.slice
 @Injectable()
 export class WeeksAnswer {
   private readonly reader = inject(ReaderHere);
-  private readonly keeping = inject(KeepingService);
+  private readonly keeping = inject(KeepingHere);
+  private readonly hand = inject(WeeksHand);
+  private readonly library = inject(LibraryService).library;
   private readonly search = inject(WeeksSearch);
-  private readonly units = inject(Units);
   private readonly subject = inject(WeeksSubject);
   private readonly taken = inject(PlantsService).takenUp();
 
@@ -36,14 +48,10 @@ export class WeeksAnswer {
     if (!it) return null;
     const weeks = Math.round(it.keeping.days / 7);
     const { allRight } = it.band;
+    if (allRight > 0.5 && this.ofTheMix().length > 0) return { says: texts.mendTheMixFirst, mend: '' };
     if (allRight > 0.5)
       return {
-        says: texts.rightForAllWeeks(
-          weeks,
-          allRight > 0.985
-            ? texts.nearlyAlways
-            : texts.inLives(oddsWords(allRight).replace('in 10', 'of 10')),
-        ),
+        says: texts.rightForAllWeeks(weeks, oddsInTimes(allRight)),
         mend: '',
       };
     const [worst] = this.comes();
@@ -61,31 +69,52 @@ export class WeeksAnswer {
   private dateOf(day: number): string {
     const planting = this.subject.now()?.planting;
     if (!planting) return '';
-    return `, ${this.reader.formats().day(daysAfter(planting.on, day - 1))}`;
+    return `, ${this.reader.formats().day(daysAfter(planting.since, day - 1))}`;
   }
-  /** What goes wrong often enough, the likeliest first. */
+  /** What goes wrong often enough, the likeliest first; the mix's own faults apart. */
   readonly comes = computed(() => {
-    const band = this.search.lives()?.band;
-    if (!band) return [];
-    return troubles
-      .flatMap((trouble) => {
-        const { share, first } = band.troubles[trouble];
-        return first === null || share < WORTH_SAYING
-          ? []
-          : [
-              {
-                trouble,
-                says: comes[trouble],
-                day: first,
-                when: first <= 1 ? texts.fromTheFirstDay : texts.aboutDay(first, this.dateOf(first)),
-                share,
-                odds: capital(oddsWords(share)),
-                // What is so on the first day no watering made.
-                mend: first <= 1 ? texts.thatIsTheMixItself : mends[trouble],
-              },
-            ];
-      })
+    const it = this.search.lives();
+    if (!it) return [];
+    const { troubles: band } = it.band;
+    const come = troubles.flatMap((trouble) => {
+      const { share, first, early, late } = band[trouble];
+      // Its day is that of the one life, which every place tells; where it does not come in that, the middle one of many.
+      const day = it.typical.first[trouble] ?? first;
+      return day === null || share < WORTH_SAYING || isOfTheMix(trouble, it.typical.first[trouble])
+        ? []
+        : [{ trouble, share, day, early: early ?? day, late: late ?? day }];
+    });
+    const all = come.map(({ trouble }) => trouble);
+    return come
+      .map(({ trouble, share, day, early, late }) => ({
+        ...{ trouble, share, day, says: comes[trouble], odds: capital(oddsWords(share)) },
+        when:
+          late - early > 1
+            ? texts.aboutDayFromTo(day, this.dateOf(day), Math.min(day, early), Math.max(day, late))
+            : texts.aboutDay(day, this.dateOf(day)),
+        mend: mendOf(trouble, all),
+      }))
       .sort((a, b) => b.share - a.share || a.day - b.day);
+  });
+  /** What the mix has from its first day, in the words and with the way out of the Mix place. */
+  readonly ofTheMix = computed((): readonly Pick<Flag, 'code' | 'text' | 'remedy'>[] => {
+    const [it, subject, library] = [this.search.lives(), this.subject.now(), this.library()];
+    if (!it || !subject || !library) return [];
+    const codes = troubles.flatMap((trouble) =>
+      isOfTheMix(trouble, it.typical.first[trouble]) ? (mixFlags[trouble] ?? []) : [],
+    );
+    if (codes.length === 0) return [];
+    return judgeMix(subject.input, { library }).flags.filter(({ code }) => codes.includes(code));
+  });
+  /** When it is hungry without liquid feed: the same day on every screen. */
+  readonly unfed = computed(() => {
+    const it = this.search.lives();
+    if (!it) return '';
+    const { feedFrom } = it.clock;
+    if (it.keeping.plant.leafCoverTo === 0) return '';
+    return feedFrom === null
+      ? texts.withoutFeedItLasts(Math.round(it.keeping.days / 7))
+      : texts.withoutFeedFrom(feedFrom, this.dateOf(feedFrom));
   });
 
   /** When a hand that lifts it waters, and how much from below brings it back. */
@@ -126,18 +155,19 @@ export class WeeksAnswer {
   });
   readonly rhythm = computed(() => {
     const days = this.search.lives()?.typical.days;
-    return days ? rhythmOf(days) : '';
+    return days ? rhythmSays(days) : '';
   });
   /** How long it lasts, what the hand minds, how far it sinks. */
   readonly minds = computed((): readonly string[] => {
     const it = this.subject.now();
     if (!it) return [];
-    const { evaluation, input, kind } = it;
-    const { plant, weeks } = this.keeping.now();
+    const keeping = this.hand.asked();
+    if (!keeping) return [];
+    const { evaluation, living, input, kind } = it;
     return [
-      drySays(evaluation, plant.leafCoverTo),
-      ...handSays(evaluation, input, kind),
-      settlingSays(evaluation, input, kind, 7 * weeks, this.reader.formats()),
+      drySays(living, keeping),
+      ...handSays(living, keeping, kind),
+      settlingSays(evaluation, input, kind, keeping.days, this.reader.formats()),
     ];
   });
   readonly readingsSay = computed(() => {
@@ -150,31 +180,15 @@ export class WeeksAnswer {
   });
 
   readonly found = computed(() => {
-    const found = this.search.found();
-    if (!found) return null;
-    const { rule, waterings, left } = found;
-    const { unit } = shownIn('mg/L', this.units.system());
-    const feed =
-      rule.feedNMgPerL === 0
-        ? texts.noFeed
-        : texts.ofNitrogenFromDay(rule.feedNMgPerL, unit, rule.feedFromDay);
-    const says = texts.waterWhenOfItsWater(
-      fixed(100 * rule.waterAt, 0),
-      rule.leachPct === 0 ? texts.letNone : texts.letIt(rule.leachPct),
-      feed,
-      waterings,
-    );
+    const [found, subject, keeping] = [this.search.found(), this.subject.now(), this.hand.asked()];
+    if (!found || !subject || !keeping) return null;
+    const says = ruleSays(found, subject.input.stage, keeping.plant)
+      .map((message) => this.reader.read(message))
+      .join(' ');
     return {
-      rule,
-      says:
-        left.length === 0
-          ? texts.keepsAllInsideWithThe(says)
-          : texts.noneOfRulesKeepsAll(
-              found.tried,
-              says,
-              left.map(({ trouble, first }) => texts.fromDay(comes[trouble], first)).join(', '),
-              left.map(({ trouble }) => mends[trouble]).join(' '),
-            ),
+      rule: found.rule,
+      says,
+      odds: texts.staysRight(capital(oddsInTimes(found.odds))),
     };
   });
 }

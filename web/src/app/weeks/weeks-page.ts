@@ -1,19 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { type Keeping } from '#core/water/life';
+import { type WateringRule } from '#core/weeks/keeping';
+import { fixed } from '#core/units/show';
 import { called } from '#core/plants/care';
 import { RecipeStore } from '../bench/recipe-store';
-import { KeepingService } from '../data/keeping-choice';
 import { SeasonService } from '../data/season';
 import { SpreadChoice } from '../data/spread-choice';
 import { Units } from '../data/units';
-import { WatersService } from '../data/waters';
-import { ChoiceField } from '../ui/fields/choice-field';
-import { NumberField } from '../ui/fields/number-field';
-import { Segments } from '../ui/fields/segments';
 import { Amount } from '../ui/words/amount';
 import { stageNames } from '../ui/words/words';
-import { FeedMaker } from './feed-maker';
+import { KeepingForm } from './keeping-form';
+import { OfferedKeeping } from './offered-keeping';
+import { KeepingHere } from './keeping-here';
 import { WeeksChart, type WeeksLine } from './weeks-chart';
 import { WeeksHand } from './weeks-hand';
 import { linesOf } from './weeks-lines';
@@ -24,6 +22,7 @@ import { WeeksSubject } from './weeks-subject';
 import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
 import { common } from '#words/en/places/common';
 import { TitlePipe } from '../ui/words/title';
+import { SaidPipe } from '../ui/words/said';
 import { DayPipe } from '../ui/words/day';
 
 const PAUSE_MS = 250;
@@ -31,32 +30,20 @@ const PAUSE_MS = 250;
 @Component({
   selector: 'app-weeks-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  providers: [WeeksSearch, WeeksSubject, PouredWater, WeeksHand, WeeksAnswer],
+  providers: [KeepingHere, WeeksSearch, WeeksSubject, PouredWater, WeeksHand, WeeksAnswer],
   host: { class: 'page' },
   templateUrl: './weeks-page.html',
   styleUrl: './weeks-page.scss',
-  imports: [
-    DayPipe,
-    TitlePipe,
-    Amount,
-    ChoiceField,
-    FeedMaker,
-    NumberField,
-    RouterLink,
-    Segments,
-    WeeksChart,
-  ],
+  imports: [DayPipe, TitlePipe, Amount, KeepingForm, OfferedKeeping, RouterLink, SaidPipe, WeeksChart],
 })
 export class WeeksPage {
   protected readonly texts = texts;
   protected readonly common = common;
   protected readonly store = inject(RecipeStore);
-  protected readonly keeping = inject(KeepingService);
+  protected readonly keeping = inject(KeepingHere);
   protected readonly search = inject(WeeksSearch);
   private readonly units = inject(Units);
-  private readonly waters = inject(WatersService);
   protected readonly subject = inject(WeeksSubject);
-  protected readonly pouring = inject(PouredWater);
   private readonly crops = inject(SeasonService).crops;
   private readonly spreads = inject(SpreadChoice).spreads;
   protected readonly stageNames = stageNames;
@@ -76,21 +63,36 @@ export class WeeksPage {
   });
 
   constructor() {
+    effect(() => {
+      const subject = this.subject.now();
+      const planting = subject?.planting;
+      untracked(() => {
+        const of = this.keeping.of();
+        if (!planting) this.keeping.turnTo({ whose: 'bench' });
+        else if (of.whose !== 'planting' || of.id !== planting.id)
+          this.keeping.turnTo({ whose: 'planting', id: planting.id, own: planting.keeping });
+      });
+    });
     effect((onCleanup) => {
       const [subject, asked, spreads] = [this.subject.now(), this.hand.asked(), this.spreads()];
-      if (!subject) return;
+      if (!subject || !asked) return;
       // A slider that still moves is not lived through.
       const timer = setTimeout(() => void this.search.live(subject.input, asked, spreads), PAUSE_MS);
       onCleanup(() => clearTimeout(timer));
     });
   }
 
-  protected lookForRule(): void {
-    const subject = this.subject.now();
-    if (subject) void this.search.lookForRule(subject.input, this.hand.asked());
+  protected formatted(factor: number): string {
+    return fixed(factor, 1);
   }
 
-  protected takeRule(rule: Keeping['rule']): void {
+  protected lookForRule(): void {
+    const subject = this.subject.now();
+    const asked = this.hand.asked();
+    if (subject && asked) void this.search.lookForRule(subject.input, asked, this.spreads());
+  }
+
+  protected takeRule(rule: WateringRule): void {
     this.search.found.set(null);
     this.keeping.patch({ rule });
   }

@@ -1,11 +1,14 @@
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
-import { dryDownHours, weathers } from '#core/mix/dry-down';
-import { stageWindows } from '#core/judge/windows';
+import { mixWindows } from '#core/mix/windows';
+import { daysToGone, daysToGoneIn } from '#core/weeks/clock';
+import { HOURS_A_DAY } from '#core/weeks/drying';
+import { type Keeping } from '#core/weeks/keeping';
 import { fixed } from '#core/units/show';
 import { type VesselKind } from '#core/vessel/tray';
-import { type Day, type Trouble } from '#core/water/life';
-import { daysUntilDry, topStaysWet } from '#core/water/lift';
-import { airOnceSettled, settledAfter, sunkMm, topUpL } from '#core/water/settling';
+import { type Day, DRY_SHARE, type Living, rhythmOf, type Trouble } from '#core/weeks/life';
+import { topStaysWet } from '#core/weeks/lift';
+import { airOnceSettled, settledAfter, sunkMm, topUpL } from '#core/weeks/settling';
+import { lasts } from '../ui/words/lasts';
 import { type Formats } from '#words/formats';
 import { weeksSays as texts } from '#words/en/places/weeks/weeks-says';
 
@@ -16,7 +19,7 @@ export const comes: Record<Trouble, string> = {
   sour: texts.itIsTooAcid,
   sweet: texts.itIsTooAlkaline,
 };
-export const mends: Record<Trouble, string> = {
+const mends: Record<Trouble, string> = {
   dry: texts.waterSoonerOrFillA,
   starved: texts.feedSoonerOrMoreOr,
   salty: texts.feedLessOrLetMore,
@@ -24,45 +27,59 @@ export const mends: Record<Trouble, string> = {
   sweet: texts.acidInTheWaterRain,
 };
 
-/** Days between waterings, as the typical life has them. */
-export function rhythmOf(days: readonly Day[]): string {
-  const watered = days.filter((day) => day.watered).map(({ day }) => day);
-  if (watered.length === 0) return texts.byThisRuleItIs;
-  const [first, second] = [watered[0]!, watered[1]];
-  const late = watered.slice(-2);
-  const every = (gap: number): string => (gap <= 1 ? texts.everyDay : texts.everyDays(gap));
-  const then = second === undefined ? '' : texts.atFirst(every(second - first));
-  const last = late.length === 2 && watered.length > 3 ? texts.atLast(every(late[1]! - late[0]!)) : '';
-  return texts.wateredTimesFirstOnDay(watered.length, first, then, last);
+/** What to do against a trouble, where these come too: nothing that makes another of them worse. */
+export function mendOf(trouble: Trouble, all: readonly Trouble[]): string {
+  const has = (other: Trouble): boolean => all.includes(other);
+  if ((trouble === 'salty' && has('starved')) || (trouble === 'starved' && has('salty')))
+    return texts.feedWeakerAndOftener;
+  if ((trouble === 'sour' && has('sweet')) || (trouble === 'sweet' && has('sour'))) return texts.testItsPh;
+  return mends[trouble];
+}
+
+/** How often it is watered, as the one life has it. */
+export function rhythmSays(days: readonly Day[]): string {
+  const first = days.find((day) => day.watered)?.day;
+  if (first === undefined) return texts.byThisRuleItIs;
+  const every = (perDay: number): string => {
+    if (perDay === 0) return texts.rarely;
+    const times = Math.round(perDay);
+    if (perDay >= 0.75) return times <= 1 ? texts.everyDay : texts.timesADay(times);
+    return texts.everyDays(Math.round(1 / perDay));
+  };
+  const all = days.reduce((sum, { timesWatered }) => sum + timesWatered, 0);
+  const rhythm = rhythmOf(days);
+  const [begins, ends] = [every(rhythm.first), every(rhythm.last)];
+  return begins === ends
+    ? texts.wateredThroughout(all, first, begins)
+    : texts.wateredTimesFirstOnDay(all, first, begins, ends);
 }
 
 /** A block so small is misted, not watered. Common practice, no source. */
 const SMALL_BLOCK_MM = 25;
 
-/** How long it lasts without water in each weather. */
-export function drySays(e: Evaluation, leafCover: number): string {
-  const lasts = (mm: number): string => {
-    const days = daysUntilDry(e, mm, leafCover);
-    if (days < 1) return texts.hoursOfDay(fixed(10 * days, 0));
-    return days > 30 ? texts.overAMonth : texts.days(fixed(days, days < 3 ? 1 : 0));
-  };
-  const [dull, bright, sun] = weathers.map((weather) => lasts(weather.evaporationMmPerH));
-  return texts.notWateredItIsDry(dull, bright, sun);
+/** How long it lasts without water in each weather, under the leaves of the last day. */
+export function drySays(living: Living, keeping: Keeping): string {
+  const { dull, bright, sun } = daysToGoneIn(living, keeping, DRY_SHARE);
+  return texts.notWateredItIsDry(lasts(dull.last), lasts(bright.last), lasts(sun.last));
 }
 
 /** What the hand minds with this mix in this vessel. */
-export function handSays(e: Evaluation, input: MixInput, { noun }: VesselKind): string[] {
+export function handSays(living: Living, keeping: Keeping, { noun }: VesselKind): string[] {
   const says: string[] = [];
+  const { e, input } = living;
   const { vessel } = input;
   if (vessel.shape === 'block' && vessel.depthMm <= SMALL_BLOCK_MM) {
-    const hours = dryDownHours(e, vessel, weathers[1].evaporationMmPerH);
+    const hours = HOURS_A_DAY * daysToGone(living, keeping, 1, keeping.rule.waterAt);
     says.push(texts.smallBlocksAFineMist(fixed(Math.max(0.5, hours), 1)));
   }
-  if (100 * e.drained.air < stageWindows[input.stage].airPct.low)
-    says.push(texts.itsPoresHoldLittleAir(noun));
+  if (100 * e.drained.air < mixWindows(input, e).airPct.low)
+    says.push(texts.itsPoresHoldLittleAir(noun, fixed(100 * keeping.rule.waterAt, 0)));
   if (topStaysWet(e)) says.push(texts.itsTopStaysWetAfter);
   return says;
 }
+
+const airSays = (from: string, to: string): string =>
+  from === to ? texts.airOf(from) : texts.airBetween(from, to);
 
 /** How far it sinks, and what fills it up again. */
 export function settlingSays(
@@ -86,7 +103,7 @@ export function settlingSays(
         );
   const sank = texts.sunkByWeek(
     ...[weeks, length(sunk.low), length(sunk.high)],
-    ...[fixed(airs[0], 0), fixed(airs[1], 0)],
+    airSays(fixed(airs[0], 0), fixed(airs[1], 0)),
   );
   return `${soak} ${sank}`;
 }

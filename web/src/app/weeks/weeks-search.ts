@@ -1,11 +1,10 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { type MixInput } from '#core/mix/evaluate';
 import { type Spreads } from '#core/spread/spreads';
-import { type Keeping, type Life } from '#core/water/life';
-import { type LifeBand } from '#core/water/life-band';
-import { type FoundRule } from '#core/water/rule';
+import { type Keeping } from '#core/weeks/keeping';
+import { type FoundRule } from '#core/weeks/rule';
 import { Newest, type Progress, refusalOf } from '../workers/calls';
-import { type Reckoned } from '../workers/weeks.protocol';
+import { type Lived, type Reckoned } from '../workers/weeks.protocol';
 import { WEEKS_WORKER } from '../workers/tokens';
 import { ReaderHere } from '../data/reader-here';
 
@@ -24,7 +23,7 @@ export class WeeksSearch {
     if (rule !== undefined) return { kind: 'rule', share: rule };
     return lives === undefined ? null : { kind: 'lives', share: lives };
   });
-  readonly lives = signal<{ typical: Life; band: LifeBand; keeping: Keeping } | null>(null);
+  readonly lives = signal<(Lived & { keeping: Keeping }) | null>(null);
   readonly found = signal<FoundRule | null>(null);
   readonly problem = signal('');
 
@@ -40,9 +39,11 @@ export class WeeksSearch {
     if (lives) this.lives.set({ ...lives, keeping });
   }
 
-  async lookForRule(input: MixInput, keeping: Keeping): Promise<void> {
+  async lookForRule(input: MixInput, keeping: Keeping, spreads: Spreads): Promise<void> {
     this.found.set(null);
-    const found = await this.ask('rule', (progress) => this.worker.calls.rule(input, keeping, progress));
+    const found = await this.ask('rule', (progress) =>
+      this.worker.calls.rule(input, keeping, spreads, progress),
+    );
     if (found) this.found.set(found);
   }
 

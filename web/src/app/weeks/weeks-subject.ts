@@ -5,16 +5,20 @@ import { ActivatedRoute } from '@angular/router';
 import { catchError, map, of, switchMap } from 'rxjs';
 import { type Batch } from '#contract/batches';
 import { type PlantingPage } from '#contract/plants';
-import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
-import { standing } from '#core/plants/planting';
-import { dayNumber } from '#core/season/days';
+import { type Evaluation, type MixInput } from '#core/mix/evaluate';
+import { keptPlanting, type PlantingKept, readingsAlong, weighedTogether } from '#core/plants/planting-clock';
+import { type Crop } from '#core/season/crop';
 import { type VesselKind } from '#core/vessel/tray';
-import { type DayReading } from '#core/water/life';
-import { mixOfPlanting } from '../bench/mix-of-planting';
+import { type DayReading } from '#core/weeks/keeping';
+import { Living } from '#core/weeks/life';
+import { keepingOf, type KeptThings, type UsualKeeping } from '#core/weeks/usual-keeping';
+import { mixOfPlanting } from '#core/plants/mix-of-planting';
 import { RecipeStore } from '../bench/recipe-store';
 import { BatchesService } from '../data/batches';
 import { LibraryService } from '../data/library';
+import { NurseryService } from '../data/nursery';
 import { PlantsService } from '../data/plants';
+import { SeasonService } from '../data/season';
 import { weeksSubject as texts } from '#words/en/places/weeks/weeks-subject';
 import { ReaderHere } from '../data/reader-here';
 
@@ -22,9 +26,12 @@ import { ReaderHere } from '../data/reader-here';
 export interface MixStanding {
   input: MixInput;
   evaluation: Evaluation;
+  living: Living;
   kind: VesselKind;
-  planting: (Pick<PlantingPage, 'id' | 'on' | 'name' | 'crop'> & { batchName: string }) | null;
+  planting: (Pick<PlantingPage, 'id' | 'name' | 'crop' | 'since' | 'keeping'> & { batchName: string }) | null;
   readings: readonly DayReading[];
+  /** How it is kept by what is usual, or its own. */
+  keptBy: (usual: UsualKeeping, things: KeptThings) => PlantingKept;
 }
 
 /** Whose weeks are shown: by the address. */
@@ -35,6 +42,8 @@ export class WeeksSubject {
   private readonly library = inject(LibraryService).library;
   private readonly plants = inject(PlantsService);
   private readonly batches = inject(BatchesService);
+  private readonly season = inject(SeasonService);
+  private readonly nursery = inject(NurseryService);
   readonly asked = toSignal(
     inject(ActivatedRoute).queryParamMap.pipe(map((query) => Number(query.get('planting')) || null)),
     { initialValue: null },
@@ -64,7 +73,10 @@ export class WeeksSubject {
       if ('why' in found) return found;
       if (!found.batch) return { why: texts.itIsInNoSaved };
       try {
-        return { it: subjectOf(found.planting, found.batch, library) };
+        const [crops, settings] = [this.season.crops.value(), this.season.plan.value()?.settings];
+        if (!crops || !settings) return null;
+        const crop = crops.find(({ id }) => id === found.planting.crop);
+        return { it: subjectOf(found.planting, found.batch, library, crop, settings.soilC) };
       } catch (error) {
         if (error instanceof OutOfRange) return { why: this.reader.problem(error) };
         throw error;
@@ -74,7 +86,16 @@ export class WeeksSubject {
     if (outcome.state === 'impossible') return { why: outcome.why };
     if (outcome.state !== 'computed') return null;
     const { input, evaluation } = outcome.judgement;
-    return { it: { input, evaluation, kind: this.store.kind(), planting: null, readings: [] } };
+    const today = this.nursery.today();
+    return {
+      it: {
+        ...{ input, evaluation, living: new Living(input, evaluation), kind: this.store.kind() },
+        ...{ planting: null, readings: [] },
+        keptBy: (usual, things) => ({
+          ...{ keeping: keepingOf(usual, things, { on: today }), driesBy: undefined },
+        }),
+      },
+    };
   });
   readonly now = computed(() => {
     const outcome = this.outcome();
@@ -87,20 +108,25 @@ export class WeeksSubject {
 }
 
 function subjectOf(
-  planting: PlantingPage,
-  batch: Batch,
-  library: Parameters<typeof mixOfPlanting>[2],
+  ...[planting, batch, library, crop, soilC]: [
+    PlantingPage,
+    Batch,
+    Parameters<typeof mixOfPlanting>[2],
+    Crop | undefined,
+    soilC: number,
+  ]
 ): MixStanding {
-  const input = mixOfPlanting(planting, batch, library);
-  const { id, on, name, crop } = planting;
-  const kept = standing(planting.events.map(({ id: number, event }) => ({ ...event, id: number })));
+  const input = mixOfPlanting(planting, batch.snapshot.recipe, library);
+  const living = new Living(input);
+  const kind = library.vessels.get(planting.vessel)!;
+  const { id, since, name, keeping } = planting;
+  const events = planting.events.map(({ id: number, at, event }) => ({ ...event, id: number, at }));
+  const count = weighedTogether(kind.perTray, planting.cells);
   return {
-    ...{ input, evaluation: evaluateMix(input), kind: library.vessels.get(planting.vessel)! },
-    planting: { id, on, name, crop, batchName: batch.name },
-    readings: kept.flatMap((event): DayReading[] => {
-      if (event.kind !== 'ph' && event.kind !== 'ec') return [];
-      const day = dayNumber(event.on) - dayNumber(on) + 1;
-      return [{ day, of: event.kind === 'ph' ? 'ph' : 'ecDisplacedMSPerCm', value: event.value }];
-    }),
+    ...{ input, living, evaluation: living.e, kind },
+    planting: { id, since, name, keeping, crop: planting.crop, batchName: batch.name },
+    readings: readingsAlong(events, since),
+    keptBy: (usual, things) =>
+      keptPlanting(living, planting, events, usual, { crop, soilC, since, count, things }),
   };
 }

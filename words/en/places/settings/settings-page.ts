@@ -55,4 +55,8 @@ export const settingsPage = place('settings/settings-page', {
   ecOfAGivenSalt: 'EC of a given salt, ± %',
   todayIsThere: (today: Filling) => line`Today is ${today} there.`,
   notKept: (message: Filling) => line`Not saved: ${message}`,
+  usualCare: 'Usual care',
+  houseWaterAndFeed:
+    'House, water, feed and spacing. Dates for watering, feeding and potting up follow them.',
+  setIt: 'See and change it',
 });

@@ -14,24 +14,27 @@ export const weeksSays = place('weeks/weeks-says', {
   byThisRuleItIs: 'By this rule it is never watered.',
   everyDay: 'every day',
   everyDays: (gap: Filling) => line`every ${gap} days`,
-  atFirst: (every: Filling) => line`, ${every} at first`,
-  atLast: (every: Filling) => line`, ${every} at last`,
-  wateredTimesFirstOnDay: (count: Filling, first: Filling, then: Filling, last: Filling) =>
-    line`Watered ${count} times: first on day ${first}${then}${last}.`,
-  hoursOfDay: (fixed: Filling) => line`${fixed} hours of day`,
-  overAMonth: 'over a month',
-  days: (fixed: Filling) => line`${fixed} days`,
   notWateredItIsDry: (dull: Filling, bright: Filling, sun: Filling) =>
     line`Not watered, it is dry after ${dull} in dull weather, ${bright} in bright, ${sun} in sun and wind.`,
   smallBlocksAFineMist: (value: Filling) =>
-    line`Small blocks: a fine mist, not a rose, about every ${value} hours of a bright day. A hard jet takes them apart.`,
-  itsPoresHoldLittleAir: (noun: Filling) =>
-    line`Its pores hold little air once watered. Do not water before the ${noun} has lost half its water, or roots drown.`,
+    line`Small blocks: a fine mist, not a rose, about every ${value} hours of a day like these. A hard jet takes them apart.`,
+  itsPoresHoldLittleAir: (noun: Filling, gone: Filling) =>
+    line`Its pores hold little air once watered. Never water a ${noun} before ${gone} % of its water has gone, or roots drown.`,
   itsTopStaysWetAfter:
     'Its top stays wet after watering: in light it grows film and moss. Put sand or grit on top, water from below, keep nights drier.',
   hardlySettles: 'Firmed as it is, it hardly settles at the first soak.',
   soakUntilItSettles: (low: Filling, high: Filling, least: Filling, most: Filling, vessel: Filling) =>
     line`Soak it slowly until it settles: it sinks ${low} to ${high}. Top up ${least} to ${most} a ${vessel}.`,
-  sunkByWeek: (week: Filling, low: Filling, high: Filling, airFrom: Filling, airTo: Filling) =>
-    line`By week ${week} it has sunk ${low} to ${high}, and holds ${airFrom} to ${airTo} % of air. This band is wide: a record, not a promise.`,
+  airBetween: (from: Filling, to: Filling) => line`${from} to ${to} %`,
+  airOf: (pct: Filling) => line`${pct} %`,
+  sunkByWeek: (week: Filling, low: Filling, high: Filling, air: Filling) =>
+    line`By week ${week} it has sunk ${low} to ${high}, and holds ${air} of air. This band is wide: a record, not a promise.`,
+  rarely: 'rarely',
+  timesADay: (times: Filling) => line`${times} times a day`,
+  wateredThroughout: (count: Filling, first: Filling, every: Filling) =>
+    line`Watered ${count} times: first on day ${first}, ${every}.`,
+  wateredTimesFirstOnDay: (count: Filling, first: Filling, begins: Filling, ends: Filling) =>
+    line`Watered ${count} times: first on day ${first}, ${begins} at first, ${ends} at last.`,
+  feedWeakerAndOftener: 'Feed weaker with every watering, from earlier on. Find a rule below.',
+  testItsPh: 'Test its pH every week before you change lime, acid or feed.',
 });

@@ -5,8 +5,6 @@ import { targetSaturation, usualMoisture } from '#core/mix/moisture';
 import { type Judgement } from '#core/judge/judge';
 import { besides } from '#core/judge/beside';
 import { Units } from '../../data/units';
-import { dryDownHours, weathers } from '#core/mix/dry-down';
-import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
 import { phOnDay } from '#core/mix/lime-reaction';
 import { squeezeAt } from '#core/mix/moisture';
 import { limedMeqPerL } from '#core/mix/ph';
@@ -15,7 +13,7 @@ import { drain, columnOf } from '#core/mix/water-air';
 import { fixed } from '#core/units/show';
 import { Amount } from '../../ui/words/amount';
 import { ecMethodNames } from '../../ui/words/words';
-import { FeedChart } from './feed-chart';
+import { MixClock } from './mix-clock';
 import { WhereFrom } from './where-from';
 import { overTime as texts } from '#words/en/places/mix/answer/over-time';
 import { ReaderHere } from '../../data/reader-here';
@@ -26,7 +24,7 @@ import { ReaderHere } from '../../data/reader-here';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './over-time.html',
   styleUrl: './over-time.scss',
-  imports: [Amount, FeedChart, Fold, WhereFrom],
+  imports: [Amount, Fold, MixClock, WhereFrom],
 })
 export class OverTime {
   protected readonly texts = texts;
@@ -53,15 +51,6 @@ export class OverTime {
       },
     };
   });
-  protected readonly dryDown = computed(() =>
-    weathers.map((w) => ({
-      says: this.reader.word(`weather.${w.id}`),
-      takes: span(dryDownHours(this.evaluation(), this.judgement().input.vessel, w.evaporationMmPerH)),
-    })),
-  );
-  protected readonly dries = computed(() =>
-    this.judgement().input.vessel.shape === 'block' ? texts.halfOfTheWaterThat : texts.halfOfItsEasyWater,
-  );
   /** Nitrogen and salts in their worst week, against half as much again as the window allows. */
   protected readonly worst = computed(() => {
     const { input, evaluation } = this.judgement();
@@ -75,7 +64,6 @@ export class OverTime {
           says: n ? 'nitrogen' : 'salts',
           value: fixed(beside.value, n ? 0 : 2),
           unit: n ? ppm : 'mS/cm',
-          when: beside.week === 0 ? texts.onTheFirstDay : texts.inWeek(beside.week),
           off: beside.verdict === 'high' ? texts.isTheMost(fixed(beside.high!, n ? 0 : 2)) : '',
         },
       ];
@@ -104,16 +92,7 @@ export class OverTime {
     const mat = drain(composition, columnOf(vessel), MAT_SUCTION_CM);
     return column && fixed(mat.air * 100, 1);
   });
-  protected readonly feeding = computed(() => {
-    const { input } = this.judgement();
-    return feedingOf(this.evaluation(), input.vessel, WARM_HOUSE_C, demandMgPerPlant[input.stage]);
-  });
 }
 
 /** A sand bed 10 cm deep with its water table at the bottom. Common practice, no source. */
 const MAT_SUCTION_CM = 10;
-
-function span(hours: number): string {
-  if (hours < 36) return `${Math.max(1, Math.round(hours))} h`;
-  return texts.days(fixed(hours / 24, 1));
-}

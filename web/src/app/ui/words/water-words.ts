@@ -1,4 +1,4 @@
-import { saltyWater, type WaterKind, type WaterRemark, waterHigh } from '#core/water/own-water';
+import { saltyWater, type WaterKind, type WaterRemark, waterHigh } from '#core/weeks/own-water';
 import { waterWords as texts } from '#words/en/places/ui/words/water-words';
 
 export const waterKindNames: Record<WaterKind, string> = {

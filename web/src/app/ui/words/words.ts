@@ -107,8 +107,13 @@ export function heldDownWords(by: readonly KeptDown[], noun: string): string {
   );
 }
 
-export function oddsWords(share: number): string {
+function oddsAs(share: number, in10: (tenths: number) => string): string {
   if (share > 0.985) return texts.nearlyAlways;
   if (share < 0.005) return texts.almostNever;
-  return share < 0.05 ? texts.hardlyEver : texts.in10(Math.max(1, Math.min(9, Math.round(share * 10))));
+  return share < 0.05 ? texts.hardlyEver : in10(Math.max(1, Math.min(9, Math.round(share * 10))));
 }
+
+/** "7 in 10". */
+export const oddsWords = (share: number): string => oddsAs(share, texts.in10);
+/** "7 times in 10". */
+export const oddsInTimes = (share: number): string => oddsAs(share, texts.timesIn10);

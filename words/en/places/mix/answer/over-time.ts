@@ -17,18 +17,6 @@ export const overTime = place('mix/answer/over-time', {
   whatThePenReads: 'What the pen reads',
   msCmOneSaltLoad: 'mS/cm, one salt load by every method',
   atItsWorstInEight: 'At its worst in eight weeks',
-  nitrogen: 'Nitrogen',
-  runsShortIn: 'runs short in',
-  week: (week: Filling) => line`week ${week}`,
-  startFeedingByThenOr: ': start feeding by then, or pot up.',
-  lastsTheEightWeeksDrawn: 'lasts the eight weeks drawn.',
-  halfOfTheWaterThat: 'Half of the water that roots can take gone after',
-  halfOfItsEasyWater: 'Half of its easy water gone after',
-  onTheFirstDay: 'on the first day',
-  inWeek: (week: Filling) => line`in week ${week}`,
   isTheMost: (fixed: Filling) => line`, ${fixed} is the most`,
-  days: (fixed: Filling) => line`${fixed} days`,
   thatDraws: (suction: Filling) => line`that draws ${suction}`,
-  demandInEach: (vessel: Filling, warmth: Filling) =>
-    line`mg in each ${vessel} at ${warmth} under full leaf; demand: common practice, no source`,
 });

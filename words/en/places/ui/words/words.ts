@@ -48,5 +48,6 @@ export const words = place('ui/words/words', {
   nearlyAlways: 'nearly always',
   almostNever: 'almost never',
   hardlyEver: 'hardly ever',
+  timesIn10: (tenths: Filling) => line`${tenths} times in 10`,
   in10: (max: Filling) => line`${max} in 10`,
 });

@@ -4,16 +4,17 @@ import { stages } from '#core/mix/stage';
 import { mixInputOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { defaultSpreads, type Spreads } from '#core/spread/spreads';
-import { type Keeping, lifeOf, troubles } from '#core/water/life';
-import { LifeSampler, lines, READ_SD } from '#core/water/life-band';
-import { liftAt } from '#core/water/lift';
-import { rules, RuleSearch } from '#core/water/rule';
+import { type Keeping } from '#core/weeks/keeping';
+import { lifeOf, Living, troubles } from '#core/weeks/life';
+import { LifeSampler, lines, READ_SD, staysInside } from '#core/weeks/life-band';
+import { liftAt } from '#core/weeks/lift';
+import { luckOf } from '#core/weeks/weather';
 import { library } from '#testing/library';
 
 const usual: Keeping = {
   days: 56,
   seed: 5,
-  weather: { evaporationMmPerH: 0.25, tempC: 20 },
+  weather: { potentialMmPerDay: 3.5, tempC: 20 },
   water: { alkalinityMgPerL: 80, ecMSPerCm: 0.4 },
   rule: { waterAt: 0.5, leachPct: 10, feedNMgPerL: 75, feedFromDay: 14 },
   plant: { leafCoverFrom: 0.1, leafCoverTo: 1 },
@@ -23,19 +24,22 @@ const inputOf = (stage: (typeof stages)[number]) => mixInputOf(starterMixes[stag
 describe('many lives', () => {
   const none = Object.fromEntries(Object.keys(defaultSpreads).map((name) => [name, 0])) as unknown as Spreads;
 
-  test.each(stages)('where nothing scatters the band is the one life, but for the weather: %s', (stage) => {
-    const sampler = new LifeSampler(inputOf(stage), usual, none);
-    sampler.draw(1);
-    const { days, allRight, troubles: came } = sampler.result();
-    const life = lifeOf(inputOf(stage), usual);
-    days.forEach((day, i) => {
-      for (const line of lines)
-        for (const at of ['low', 'middle', 'high'] as const)
-          expect(day[line][at]).toBeCloseTo(life.days[i]![line], 9);
-    });
-    for (const trouble of troubles) expect(came[trouble].first).toBe(life.first[trouble]);
-    expect(allRight).toBe(troubles.every((trouble) => life.first[trouble] === null) ? 1 : 0);
-  });
+  test.each(stages)(
+    'where nothing of the mix scatters the band is that life in the same weather: %s',
+    (stage) => {
+      const sampler = new LifeSampler(inputOf(stage), usual, none);
+      sampler.draw(1);
+      const { days, allRight, troubles: came } = sampler.result();
+      const life = new Living(inputOf(stage)).under(usual, luckOf(usual.seed, 0, usual.days));
+      days.forEach((day, i) => {
+        for (const line of lines)
+          for (const at of ['low', 'middle', 'high'] as const)
+            expect(day[line][at]).toBeCloseTo(life.days[i]![line], 9);
+      });
+      for (const trouble of troubles) expect(came[trouble].first).toBe(life.first[trouble]);
+      expect(allRight).toBe(staysInside(life) ? 1 : 0);
+    },
+  );
 
   test('the middle lies near the one life, nine in ten lie between, and more scatter is a wider band', () => {
     const band = (by: number) => {
@@ -49,7 +53,7 @@ describe('many lives', () => {
     const [narrow, wide] = [band(0.5), band(1)];
     const life = lifeOf(inputOf('seedling'), usual);
     const last = wide.days.at(-1)!;
-    expect(Math.abs(last.ph.middle - life.days.at(-1)!.ph)).toBeLessThan(0.15);
+    expect(Math.abs(last.ph.middle - life.days.at(-1)!.ph)).toBeLessThan(0.2);
     for (const line of ['ph', 'ecSaturatedMSPerCm'] as const) {
       expect(last[line].low).toBeLessThan(last[line].middle);
       expect(last[line].middle).toBeLessThan(last[line].high);
@@ -67,33 +71,6 @@ describe('many lives', () => {
     expect(() => new LifeSampler(inputOf('rooting'), usual, defaultSpreads).result()).toThrow(
       'draws must be at least 1, was 0',
     );
-  });
-});
-
-describe('a rule is found', () => {
-  const found = (keeping: Keeping, stage: (typeof stages)[number] = 'seedling') => {
-    const search = new RuleSearch(inputOf(stage), keeping);
-    expect(search.result()).toBeNull();
-    while (!search.try(100)) expect(search.share).toBeLessThan(1);
-    return search.result()!;
-  };
-
-  test('that keeps all inside, and no rule of those tried does so with fewer waterings', () => {
-    const { rule, waterings, left, tried } = found(usual);
-    expect([left, tried]).toEqual([[], rules.length]);
-    const life = lifeOf(inputOf('seedling'), { ...usual, rule });
-    expect(Object.values(life.first)).toEqual(Object.values(life.first).map(() => null));
-    expect(life.days.filter((day) => day.watered)).toHaveLength(waterings);
-    for (const other of rules.filter((_, i) => i % 7 === 0)) {
-      const its = lifeOf(inputOf('seedling'), { ...usual, rule: other });
-      if (Object.values(its.first).every((day) => day === null))
-        expect(its.days.filter((day) => day.watered).length).toBeGreaterThanOrEqual(waterings);
-    }
-  });
-
-  test('what no rule mends is named: hard water for half a year', () => {
-    const { left } = found({ ...usual, days: 180, water: { alkalinityMgPerL: 500, ecMSPerCm: 1 } });
-    expect(left.map(({ trouble }) => trouble)).toContain('sweet');
   });
 });
 
@@ -133,7 +110,8 @@ test('own tests of the mix are where its lines start', () => {
   const { days } = lifeOf(input, { ...still, rule: { ...usual.rule, feedNMgPerL: 0, leachPct: 0 } });
   expect(days[0]!.ph).toBeCloseTo(6.4, 9);
   expect(days[0]!.ecSaturatedMSPerCm).toBeCloseTo(0.9, 9);
-  expect(days.find((day) => day.watered)!.airPct).toBeCloseTo(11, 9);
+  const looked = lifeOf(input, { ...still, looks: 1, rule: { ...usual.rule, feedNMgPerL: 0, leachPct: 0 } });
+  expect(looked.days.find((day) => day.watered)!.airPct).toBeCloseTo(11, 9);
 });
 
 test('with readings the band is as narrow as their error on their day', () => {

@@ -1,11 +1,11 @@
-import { acidify, remarksOnAcid } from '#core/water/alkalinity';
+import { acidify, remarksOnAcid } from '#core/weeks/alkalinity';
 import {
   acidityMeqPerG,
   acidityMeqPerMgN,
   type Analysis,
   isFeedTooCold,
   liquidFeed,
-} from '#core/water/liquid-feed';
+} from '#core/weeks/liquid-feed';
 import { gramsIn, litresIn } from '#core/units/factors';
 import { amendment } from '#testing/library';
 import { published } from '#testing/published';

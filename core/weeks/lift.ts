@@ -1,8 +1,7 @@
 import { type Evaluation } from '#core/mix/evaluate';
 import { checkRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
-import { DRY_SHARE, HOURS_A_DAY, LEAST_COVER } from '#core/water/life';
-import { exposedAreaMm2, fillDepthMm } from '#core/vessel/vessel';
+import { fillDepthMm } from '#core/vessel/vessel';
 import { phasesAt } from '#core/mix/water-air';
 
 /** When a hand that lifts it waters, and how much from below brings it back. */
@@ -33,18 +32,6 @@ export function liftAt(e: Evaluation, share: number, perTray: number, footprintM
     missingMl: gone * perTray,
     depthMm: footprintM2 === undefined ? null : (gone * perTray) / 1000 / footprintM2,
   };
-}
-
-/**
- * Days without watering until nine tenths of what it holds for roots have gone, in one weather that stays.
- * @param evaporationMmPerH 0.01–5
- * @param leafCover share of the surface under leaves, 0–1.5
- */
-export function daysUntilDry(e: Evaluation, evaporationMmPerH: number, leafCover: number): number {
-  checkRange('evaporationMmPerH', evaporationMmPerH, ...limits.evaporationMmPerH);
-  checkRange('leafCover', leafCover, ...limits.leafCover);
-  const mlADay = (evaporationMmPerH * HOURS_A_DAY * exposedAreaMm2(e.column.vessel)) / 1000;
-  return (DRY_SHARE * e.availableWaterMl) / (mlADay * Math.max(LEAST_COVER, leafCover));
 }
 
 /** Pores at the top full of water by so much, after draining, keep a film of algae and moss. Common practice. */

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { evaluateMix } from '#core/mix/evaluate';
-import { type Keeping, lifeOf } from '#core/water/life';
-import { daysUntilDry, topStaysWet } from '#core/water/lift';
-import { airOnceSettled, settledAfter, sunkMm, topUpL } from '#core/water/settling';
+import { topStaysWet } from '#core/weeks/lift';
+import { airOnceSettled, settledAfter, sunkMm, topUpL } from '#core/weeks/settling';
 import { materials } from '#testing/library';
 import { recipe } from '#testing/recipe';
 
@@ -56,19 +55,6 @@ test('settled mix has less air, and unsettled mix the air of the evaluation', ()
   const airs = [0, 0.05, 0.1, 0.2, 0.3].map((share) => airOnceSettled(input, share));
   for (let i = 1; i < airs.length; i++) expect(airs[i]).toBeLessThan(airs[i - 1]!);
   expect(() => airOnceSettled(input, 0.7)).toThrow(/settled.*0\.7/);
-});
-
-test('days until dry agree with the life that is never watered', () => {
-  const input = recipe({ 'peat-medium': 1 }, { stage: 'potting', vessel: 'pot-11' });
-  const keeping: Keeping = {
-    ...{ days: 60, seed: 3, weather: { evaporationMmPerH: 0.25, tempC: 20 } },
-    ...{ water: { alkalinityMgPerL: 0, ecMSPerCm: 0 }, plant: { leafCoverFrom: 1, leafCoverTo: 1 } },
-    rule: { waterAt: 1, leachPct: 0, feedNMgPerL: 0, feedFromDay: 1 },
-  };
-  const { first } = lifeOf(input, keeping);
-  const days = daysUntilDry(evaluateMix(input), 0.25, 1);
-  // The weather of single days differs by a tenth.
-  expect(Math.abs(first.dry! - days)).toBeLessThan(1.5);
 });
 
 test('fine peat stays wet to its top in a flat cell, coarse perlite in a pot does not', () => {

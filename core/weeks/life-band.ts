@@ -5,7 +5,9 @@ import { type Spreads } from '#core/spread/spreads';
 import { OutOfRange } from '#core/units/check';
 import { normalAt, streamOf } from '#core/stats/normal';
 import { limits } from '#core/units/limits';
-import { type Keeping, lifeOf, type DayReading, type Trouble, troubles } from '#core/water/life';
+import { type DayReading, type Keeping } from '#core/weeks/keeping';
+import { isOfTheMix, type Life, Living, type Trouble, troubles } from '#core/weeks/life';
+import { luckOf } from '#core/weeks/weather';
 
 /** Nine in ten lie between low and high. */
 export interface Between {
@@ -20,18 +22,25 @@ export interface LifeBand {
   draws: number;
   /** One for each day, from day 1. */
   days: Record<Line, Between>[];
-  /** Share of the draws that come to it, and the middle one of their first days; null where none does. */
-  troubles: Record<Trouble, { share: number; first: number | null }>;
-  /** Share of the draws in which nothing comes amiss. */
+  /** Share of the draws that come to it after their first day, and of their first days the middle one, and between which nine in ten lie. */
+  troubles: Record<
+    Trouble,
+    { share: number; first: number | null; early: number | null; late: number | null }
+  >;
+  /** Share of the draws in which nothing comes amiss but what the mix has from its first day. */
   allRight: number;
 }
 
 const at = (sorted: Float64Array, share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
 
+/** Whether all stays inside, what the mix has from its first day left aside: that is the mix's. */
+export const staysInside = ({ first }: Pick<Life, 'first'>): boolean =>
+  troubles.every((trouble) => first[trouble] === null || isOfTheMix(trouble, first[trouble]));
+
 /**
- * Many lives of one mix: each with other sacks, scoops and weather. Gathered in pieces, so that a worker can tell how
- * far it is and be stopped.
+ * Many lives of one mix: each with other sacks, scoops, weather, appetite and hand. Gathered in pieces, so that a worker
+ * can tell how far it is and be stopped.
  */
 export class LifeSampler {
   private readonly worlds: Worlds;
@@ -58,14 +67,14 @@ export class LifeSampler {
   draw(count: number): void {
     for (let i = 0; i < count; i++) {
       const draw = this.done + i;
-      const seed = this.keeping.seed + draw;
-      const { days, first } = lifeOf(this.worlds.at(draw), {
-        ...this.keeping,
-        seed,
-        ...(this.keeping.readings && {
-          readings: this.keeping.readings.map((reading, n) => misread(reading, seed, n)),
-        }),
-      });
+      const { seed, readings } = this.keeping;
+      const { days, first } = new Living(this.worlds.at(draw)).under(
+        {
+          ...this.keeping,
+          ...(readings && { readings: readings.map((reading, n) => misread(reading, seed + draw, n)) }),
+        },
+        luckOf(seed, draw, this.keeping.days),
+      );
       days.forEach((day, n) => {
         const present = (this.values[n] ??= {
           waterMl: [],
@@ -76,8 +85,12 @@ export class LifeSampler {
         });
         for (const line of lines) present[line].push(day[line]);
       });
-      for (const trouble of troubles) if (first[trouble] !== null) this.firsts[trouble].push(first[trouble]);
-      if (troubles.every((trouble) => first[trouble] === null)) this.right++;
+      // What a mix has from its first day is the mix's own: its odds are told there.
+      for (const trouble of troubles) {
+        const on = first[trouble];
+        if (on !== null && !isOfTheMix(trouble, on)) this.firsts[trouble].push(on);
+      }
+      if (staysInside({ first })) this.right++;
     }
     this.done += count;
   }
@@ -98,7 +111,11 @@ export class LifeSampler {
       troubles: Object.fromEntries(
         troubles.map((trouble) => {
           const days = Float64Array.from(this.firsts[trouble]).sort();
-          return [trouble, { share: days.length / this.done, first: days.length > 0 ? at(days, 0.5) : null }];
+          const on = (share: number): number | null => (days.length > 0 ? at(days, share) : null);
+          return [
+            trouble,
+            { share: days.length / this.done, first: on(0.5), early: on(0.05), late: on(0.95) },
+          ];
         }),
       ) as LifeBand['troubles'],
       allRight: this.right / this.done,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { alkalinityOfKit, blendOf, blendTo, remarksOn, type Water } from '#core/water/own-water';
+import { alkalinityOfKit, blendOf, blendTo, remarksOn, type Water } from '#core/weeks/own-water';
 import { published } from '#testing/published';
 
 const rain: Water = {

@@ -65,6 +65,17 @@ export function acidify(alkalinityMgPerL: number, targetPh: number, acid: Acid):
   return { meqPerL, neutralisedShare, acidMlPerL: meq / meqPerMl, adds: { n: meq * n, p: meq * p } };
 }
 
+/** A water as it is poured: acid takes its share of the alkalinity, and its nitrogen is fed. @param acid none where left out */
+export function pouredWith(
+  { alkalinityMgPerL, ecMSPerCm }: { alkalinityMgPerL: number; ecMSPerCm: number },
+  acid?: { is: Acid; toPh: number },
+): { alkalinityMgPerL: number; ecMSPerCm: number; nMgPerL: number } {
+  const { neutralisedShare, adds } = acid
+    ? acidify(alkalinityMgPerL, acid.toPh, acid.is)
+    : { neutralisedShare: 0, adds: { n: 0 } };
+  return { ecMSPerCm, alkalinityMgPerL: alkalinityMgPerL * (1 - neutralisedShare), nMgPerL: adds.n };
+}
+
 /** What an acid may bring at most, and what it must leave, mg/L. Common practice, no source. */
 export const acidLimits = { nMgPerL: 50, pMgPerL: 30, leastAlkalinityMgPerL: 30 } as const;
 export type AcidRemark = 'nitrogen' | 'phosphorus' | 'no-buffer';

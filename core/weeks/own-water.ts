@@ -1,4 +1,4 @@
-import { MG_CACO3_PER_MEQ } from '#core/water/alkalinity';
+import { MG_CACO3_PER_MEQ } from '#core/weeks/alkalinity';
 import { checkRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { evaluateMix } from '#core/mix/evaluate';
 import { phasesAt } from '#core/mix/water-air';
 import { type Recipe } from '#core/recipe/recipe';
-import { potUp, thirstMl } from '#core/water/pot-up';
+import { potUp, thirstMl } from '#core/weeks/pot-up';
 import { type Vessel } from '#core/vessel/vessel';
 import { published } from '#testing/published';
 import { recipe } from '#testing/recipe';
