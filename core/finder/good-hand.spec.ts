@@ -14,6 +14,8 @@ import { defaultSpreads } from '#core/spread/spreads';
 import { usualEdges, UsualShares } from '#core/finder/usual-shares';
 import { evaluateMix } from '#core/mix/evaluate';
 import { stages } from '#core/mix/stage';
+import { approaches, windowsOfApproach } from '#core/recipe/approaches';
+import { windowsWanted } from '#core/recipe/windows-wanted';
 import { finderJob } from '#testing/finder';
 import { amendments, material, vesselKind } from '#testing/library';
 
@@ -179,6 +181,27 @@ describe('usual shares', () => {
     const own = new UsualShares('germination', cell, shelf, { edges: { compost: 0.5 }, noBaseNeeded: true });
     expect(own.cost([0, 3], [6, 2], 8)).toBe(0);
     expect(own.cost([0, 1], [1, 1.5], 2.5)).toBeCloseTo(20 * 0.1, 9);
+  });
+
+  test('a living way of growing tries compost and castings at their usual share, where the shelf has them', () => {
+    const living = approaches.find(({ id }) => id === 'living-compost')!;
+    const ids = ['coir-pith', 'bark-pine', 'rice-hulls', 'compost', 'castings', 'sand-sharp'];
+    const { vessel, usualCompaction: compaction } = vesselKind('pot-13');
+    for (const stage of ['seedling', 'potting'] as const) {
+      const windows = windowsWanted(stage, undefined, windowsOfApproach(living));
+      const job = { vessel, compaction, maxTotal: 10, stage, ...(windows && { windows }) };
+      const alive = best(ids, 'pot-13', { ...job, habits: living.habits! });
+      for (const each of alive) {
+        expect(share(each, 'compost') + share(each, 'castings')).toBeGreaterThanOrEqual(0.15);
+        expect(each.unusual).toEqual([]);
+      }
+      const at = new UsualShares(stage, vessel, ids.map(material), living.habits!);
+      expect(at.cost([1], [1], 1)).toBeCloseTo(20 * 0.15, 9);
+      expect(at.said([1], [1]).map(({ reason }) => reason)).toContain('no-living');
+    }
+    // Nothing that lives on the shelf: nothing to ask for.
+    const none = new UsualShares('potting', vessel, [material('coir-pith')], living.habits!);
+    expect(none.cost([0], [1], 1)).toBe(0);
   });
 
   test('over a litre, where bark is on the shelf, peat and coir are at most half', () => {

@@ -1,5 +1,5 @@
 import { type Family } from '#core/material/family';
-import { isBark, isFreshBark } from '#core/material/families';
+import { isBark, isCompost, isFreshBark } from '#core/material/families';
 import { type Material } from '#core/material/material';
 import { type Stage } from '#core/mix/stage';
 import { type EdgeId, type OwnHabits } from '#core/recipe/habits';
@@ -26,7 +26,7 @@ export const usualReasons = [
     'holds-seed-back',
     'coarse-takes-n',
   ] as const),
-  ...(['heats', 'bark-lasts', 'no-base'] as const),
+  ...(['heats', 'bark-lasts', 'no-base', 'no-living'] as const),
 ] as const;
 export type UsualReason = (typeof usualReasons)[number];
 /** What the screen calls each kind whose share is looked at, and says of too much of it. */
@@ -134,6 +134,8 @@ export class UsualShares {
   private readonly group: Uint8Array;
   private readonly groups: Float64Array;
   private readonly baseNeeded: boolean;
+  private readonly living: Uint8Array;
+  private readonly livingAtLeast: number;
   private readonly rooting: boolean;
 
   constructor(stage: Stage, vessel: Vessel, shelf: readonly Material[], habits: OwnHabits = {}) {
@@ -151,21 +153,25 @@ export class UsualShares {
     this.group = Uint8Array.from(shelf, (m) => kinds.indexOf(m.family) + 1);
     this.groups = new Float64Array(kinds.length + 1);
     this.rooting = stage === 'rooting';
+    this.living = of(isCompost);
+    this.livingAtLeast = this.living.includes(1) ? (habits.livingAtLeast ?? 0) : 0;
     // With no base on the shelf all are alike: nothing to say.
     this.baseNeeded = habits.noBaseNeeded !== true && this.group.includes(0);
   }
 
   /** What a recipe's habits add to its score; 0 where nothing is unusual. @param total of the parts */
   cost(members: ArrayLike<number>, parts: ArrayLike<number>, total: number): number {
-    const { shares, edgesOf, atMost, group, groups, sand } = this;
+    const { shares, edgesOf, atMost, group, groups, sand, living } = this;
     shares.fill(0);
     groups.fill(0);
     let sandy = 0;
+    let alive = 0;
     for (let i = 0; i < members.length; i++) {
       const at = members[i]!;
       const n = parts[i]!;
       groups[group[at]!]! += n;
       sandy += sand[at]! * n;
+      alive += living[at]! * n;
       const counting = edgesOf[at]!;
       // eslint-disable-next-line @typescript-eslint/prefer-for-of -- an iterator for each member is what takes the time here
       for (let k = 0; k < counting.length; k++) shares[counting[k]!]! += n;
@@ -175,6 +181,8 @@ export class UsualShares {
       const beyond = shares[e]! - atMost[e]! * total;
       if (beyond > TOLERANCE) cost += (COST * beyond) / total;
     }
+    const short = this.livingAtLeast * total - alive;
+    if (short > TOLERANCE) cost += (COST * short) / total;
     return this.ledByNone(sandy, total) ? cost + LAST : cost;
   }
 
@@ -199,6 +207,9 @@ export class UsualShares {
         ? [{ what: edge.id, share, atMost: edge.atMost, reason: edge.reason }]
         : [];
     });
+    const alive = Array.from(members).reduce((sum, at, i) => sum + this.living[at]! * parts[i]!, 0) / total;
+    if (alive < this.livingAtLeast - TOLERANCE)
+      unusual.push({ what: null, share: alive, atMost: 1, reason: 'no-living' });
     // The sums of this very recipe decide whether anything leads it.
     return this.cost(members, parts, total) >= LAST
       ? [{ what: null, share: 0, atMost: 0, reason: 'no-base' }, ...unusual]
@@ -206,7 +217,7 @@ export class UsualShares {
   }
 }
 
-/** A share beyond what is usual; `what` is null where nothing leads that should. Shares 0–1. */
+/** A share beyond what is usual; `what` is null where nothing leads that should, or too little lives. Shares 0–1. */
 export interface Unusual {
   what: EdgeId | null;
   share: number;

@@ -182,6 +182,13 @@ describe('lime and carbonate', () => {
       'common practice, no source',
     ],
     [
+      'coir with a tenth of compost, unlimed',
+      { 'coir-pith': 9, compost: 1 },
+      {},
+      [6.3, 6.6],
+      'common practice, no source',
+    ],
+    [
       'bark–sand 8:1 with 5 lb/yd³ of dolomite',
       { 'bark-pine': 8, 'sand-sharp': 1 },
       { doses: { 'lime-dolomitic': 5 * gPerLInPoundPerCubicYard } },

@@ -20,4 +20,6 @@ export interface OwnHabits {
   edges?: Partial<Record<EdgeId, number>>;
   /** Mineral mixes stand on pumice and grit: nothing else has to lead. */
   noBaseNeeded?: boolean;
+  /** A living mix: at least so much of compost and castings, where the shelf has any; a share of the parts, 0–1. */
+  livingAtLeast?: number;
 }

@@ -36,6 +36,18 @@ test('fine peat in a 28 mm plug: no air on its own base, about a tenth when its 
   });
 });
 
+test('a pressed block is compared as Mix judges it, after its first dry-down', () => {
+  const block: Vessel = { shape: 'block', edgeMm: [50, 50], depthMm: 50 };
+  const parts = { 'peat-black': 3, 'peat-fine': 1 };
+  const ball = evaluateMix({ ...recipe(parts), stage: 'seedling', vessel: block, compaction: 0.25 });
+  const { before, after } = potUp(ball, around);
+  expect(before.airPct).toBeCloseTo(100 * ball.airAfterDrydown, 9);
+  // Freshly watered it is all but saturated in both places; higher up it drains a little more.
+  expect(before.airPct).toBeGreaterThan(5);
+  expect(after.airPct).toBeGreaterThanOrEqual(before.airPct);
+  expect(after.airPct + after.waterPct).toBeCloseTo(100 * ball.composition.totalPorosity, 9);
+});
+
 test('at the joint the ball has the water that it would have in a column of its own mix as tall as the pot', () => {
   const column = made({ 'peat-fine': 1 }, { ...pot, headspaceMm: 10 });
   const { drained, baseMm } = potUp(fine, around);

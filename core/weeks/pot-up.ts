@@ -13,7 +13,10 @@ export interface BallState {
 }
 
 export interface PotUp {
-  /** The ball on its own base, drained; and in the new pot, watered and drained. */
+  /**
+   * The ball on its own base, drained; and in the new pot, watered and drained. A pressed block after its first
+   * dry-down, in both: half of its easily available water has gone, as Mix judges it.
+   */
   before: BallState;
   after: BallState;
   /** Its water and air by height of its own base, in the new pot. */
@@ -81,7 +84,11 @@ export function potUp(ball: Evaluation, into: Evaluation, deeperMm = 0): PotUp {
   // Heights over a free base far below are a pull at the ball's own.
   const drained = drain(ball.composition, columnOf(from), Math.min(100, baseMm / 10));
   const pores = ball.composition.totalPorosity;
-  const state = (water: number): BallState => ({ airPct: 100 * (pores - water), waterPct: 100 * water });
+  const dried = from.shape === 'block' ? ball.easilyAvailableWater / 2 : 0;
+  const state = (drainedTo: number): BallState => {
+    const water = Math.max(0, drainedTo - dried);
+    return { airPct: 100 * (pores - water), waterPct: 100 * water };
+  };
   const middleCm = (baseMm + ballDepth / 2) / 10;
   const differ = waterHeld(ball.composition, middleCm) - waterHeld(into.composition, middleCm);
   const mixL = volumeL(pot) - volumeL(from);

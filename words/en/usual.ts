@@ -32,4 +32,5 @@ export const usual: Words<UsualFacts> = {
   'usual.why.heats': () => 'it heats up and takes nitrogen',
   'usual.why.bark-lasts': () => 'in a large pot bark stays open for years, and is there',
   'usual.why.no-base': () => 'no base leads it',
+  'usual.why.no-living': () => 'it has too little compost or castings for this way of growing',
 };

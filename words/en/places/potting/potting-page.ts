@@ -16,6 +16,8 @@ export const pottingPage = place('potting/potting-page', {
   notPossible: (says: Filling) => line`Not possible: ${says}.`,
   outlinedTheOldBallThe:
     'Outlined: the old ball. Dark broken line: where it stood saturated in its old vessel. White line: where the new pot stays saturated.',
+  aBlockIsJudgedDried:
+    'A pressed block is full of water right after watering. Its air is given after the first drying, once half of its easily available water has gone.',
   where: 'Where',
   air: 'Air',
   water: 'Water',
