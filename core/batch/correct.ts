@@ -5,12 +5,13 @@ import {
   correctionMessage,
 } from '#core/batch/correct-facts';
 import { targetSaturation, type Moisture } from '#core/mix/moisture';
-import { mixWindows } from '#core/mix/windows';
+import { aimPhOf, mixWindows } from '#core/mix/windows';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { waterAsBoughtGPerL, type Material } from '#core/material/material';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { leachLitresPerL } from '#core/mix/leaching';
-import { limeDoseGPerL, limeNeededMeqPerL, linearAcidity } from '#core/mix/ph';
+import { MOST_LIMED_TIMES, timesLimed } from '#core/mix/over-limed';
+import { acidityAt, acidityWith, limeDoseGPerL, limeNeededMeqPerL, phAfter } from '#core/mix/ph';
 import { limits, type Range } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 
@@ -37,8 +38,6 @@ export interface CorrectionPlan {
 
 /** Above this a pH lies on the carbonate plateau: how much lime lies in wait cannot be told. */
 const PLATEAU_PH = 7.5;
-/** Over so many times the lime that it takes it cannot be put right with peat (model § 23). */
-const MOST_LIMED_TIMES = 2;
 /** More than its own volume of new material makes another mix of it. */
 const MOST_ADDED = 1;
 const STEP = 0.05;
@@ -164,13 +163,17 @@ function tryAdding(
   const airOff = state.airPct === undefined ? 0 : state.airPct / 100 - now.drained.air;
   const air = Math.max(0, e.drained.air + airOff * thin);
 
+  // Lime that is in it, by its pH, goes on acting on what is mixed in; any other pH is taken as it is.
   const batchPh = state.ph ?? now.ph;
-  const batchBuffer = now.acidity.bufferMeqPerLPerPh * state.litres;
-  const newBuffer = (material?.bufferMeqPerLPerPh ?? 0) * added * loose;
-  const mixedPh =
-    batchBuffer + newBuffer > 0
-      ? (batchBuffer * batchPh + newBuffer * (material?.ph ?? 0)) / (batchBuffer + newBuffer)
-      : batchPh;
+  const limed = hasLime(input) && batchPh > now.acidity.phBeforeLime;
+  const lime0 = limed ? limeNeededMeqPerL(now.acidity, batchPh) * thin : 0;
+  const mixedAcidity = acidityWith(
+    limed ? now.acidity : acidityAt(now.acidity, batchPh),
+    state.litres,
+    material && { material, looseL: added * loose },
+    litres,
+  );
+  const mixedPh = material ? phAfter(mixedAcidity, { lime: lime0, whole: 0 }) : batchPh;
 
   const batchSalts =
     (state.ecSaturatedMSPerCm ?? now.ecSaturatedMSPerCm) * 10 * now.composition.totalPorosity;
@@ -179,11 +182,8 @@ function tryAdding(
 
   const { ph: window, ecSaturatedMSPerCm: ecWindow, airPct: airWindow } = mixWindows(input, e);
   const sour = state.ph !== undefined && mixedPh < window.low;
-  const aim = (window.low + window.high) / 2;
-  // As lime acts on a mix of that buffer: less and less of it as pH rises.
-  const limeGrams = sour
-    ? litres * limeDoseGPerL(linearAcidity((batchBuffer + newBuffer) / litres, mixedPh), lime, aim)
-    : 0;
+  const aim = aimPhOf(input, e);
+  const limeGrams = sour ? litres * limeDoseGPerL(mixedAcidity, lime, aim, { lime: lime0, whole: 0 }) : 0;
   const salty = state.ecSaturatedMSPerCm !== undefined && mixedEc > ecWindow.high;
   const leach = salty ? leachLitresPerL(mixedEc, 0.8 * ecWindow.high, e.drained.water) : 0;
   const tooMuchLeaching = leach > MOST_LEACH_VOLUMES * e.drained.water;
@@ -194,7 +194,9 @@ function tryAdding(
     if (air * 100 < airWindow.low + margin) wrong.push('little-air');
     else if (air * 100 > airWindow.high - margin) wrong.push('much-air');
   }
-  if (state.ph !== undefined && mixedPh > window.high) wrong.push('alkaline');
+  // What is cut is cut to the middle, as Mix says it.
+  const most = material && batchPh > window.high ? aim : window.high;
+  if (state.ph !== undefined && mixedPh > most + 1e-9) wrong.push('alkaline');
   if (tooMuchLeaching) wrong.push('salty');
   return {
     added,
@@ -247,8 +249,8 @@ function wetting(
 function limedTimes({ input, ph }: BatchState, now: Evaluation): number {
   const window = mixWindows(input, now).ph;
   if (ph === undefined || ph <= window.high || !hasLime(input)) return 0;
-  const needed = limeNeededMeqPerL(now.acidity, (window.low + window.high) / 2);
-  return needed > 0 ? limeNeededMeqPerL(now.acidity, ph) / needed : 0;
+  const times = timesLimed(now.acidity, limeNeededMeqPerL(now.acidity, ph), aimPhOf(input, now));
+  return Number.isFinite(times) ? times : 0;
 }
 
 const hasLime = (input: MixInput): boolean =>

@@ -7,7 +7,7 @@ import { judgeMix } from '#core/judge/judge';
 import { limeNeededMeqPerL } from '#core/mix/ph';
 import { evaluateMix } from '#core/mix/evaluate';
 import { finderJob } from '#testing/finder';
-import { amendment, material, materials, vesselKind } from '#testing/library';
+import { amendment, library, material, materials, vesselKind } from '#testing/library';
 import { recipe } from '#testing/recipe';
 
 const job = (ids: string[], vessel = 'cell-72'): FinderJob =>
@@ -154,11 +154,13 @@ describe('correct a batch', () => {
 
   test('too sour: lime by the buffer, by hand', () => {
     const { steps } = plan({ ph: 5.2 });
-    // Middle of 5.5–6.0 is 5.75; buffer × the way on the scale of lime (model § 23) × 100 L at 16.3 meq/g.
-    const scale = (ph: number): number => -Math.log(10 ** (0.5 * (7.5 - ph)) - 1) / (0.5 * Math.LN10);
-    const way = scale(5.75) - scale(5.2);
-    const grams = (e.acidity.bufferMeqPerLPerPh * way * 100) / ((1000 / 50.04) * 1.02 * 0.8);
-    expect(steps).toEqual([expect.objectContaining({ kind: 'addLime', grams: expect.closeTo(grams, 6) })]);
+    // Middle of 5.5–6.0, to a tenth, is 5.8; the sum of buffer over lime's share (model § 23) × 100 L at 16.3 meq/g.
+    const { a, b } = e.acidity;
+    const meqPerL = Array.from({ length: 600 }, (_, i) => 5.2 + (i + 0.5) / 1000)
+      .map((ph) => ((b - a * ph) * 0.001) / (1 - 10 ** (-0.5 * (7.5 - ph))))
+      .reduce((sum, each) => sum + each, 0);
+    const grams = (meqPerL * 100) / ((1000 / 50.04) * 1.02 * 0.8);
+    expect(steps).toEqual([expect.objectContaining({ kind: 'addLime', grams: expect.closeTo(grams, 2) })]);
   });
 
   test('a little too sweet: sour peat, and the batch grows', () => {
@@ -169,6 +171,47 @@ describe('correct a batch', () => {
     expect(p.litresAfter).toBeLessThan(200);
   });
 
+  test('over-limed: the litres of peat are those that Mix says, and made so from scratch it is right', () => {
+    const over = recipe(
+      { 'peat-fine': 4, 'perlite-coarse': 2, 'vermiculite-medium': 1 },
+      { doses: { 'lime-dolomitic': 7 } },
+    );
+    const is = evaluateMix(over);
+    const { flags } = judgeMix(over, { library });
+    const overdose = flags.find(({ code }) => code === 'lime-overdose')!;
+    const said = overdose.remedy.flatMap((piece) =>
+      typeof piece === 'object' && 'volumeL' in piece ? [piece.volumeL] : [],
+    );
+    expect(said[0]).toBe(10);
+    const cut = correctBatch(
+      { input: over, litres: 100, ph: is.ph },
+      [material('peat-fine')],
+      amendment('lime-dolomitic'),
+      'sowing',
+    );
+    const step = cut.steps[0]!;
+    if (step.kind !== 'addMaterial') throw new Error(step.kind);
+    // Mix says litres to the very aim, the tub in steps of a twentieth.
+    const steps = (0.05 * 100 * is.composition.densification) as number;
+    expect(step.looseLitres).toBeGreaterThanOrEqual(10 * said[1]! - 1e-6);
+    expect(step.looseLitres).toBeLessThan(10 * said[1]! + steps);
+    // 7 loose litres of the recipe's parts to each litre-part; the lime stays as many grams.
+    const perPart = (100 * is.composition.densification) / 7;
+    const remade = evaluateMix(
+      recipe(
+        {
+          'peat-fine': 4 + step.looseLitres / perPart,
+          'perlite-coarse': 2,
+          'vermiculite-medium': 1,
+        },
+        { doses: { 'lime-dolomitic': (7 * 100) / cut.litresAfter } },
+      ),
+    );
+    expect(remade.ph).toBeCloseTo(cut.after.ph!, 2);
+    expect(remade.ph).toBeLessThanOrEqual(5.81);
+    expect(remade.ph).toBeGreaterThan(5.6);
+  });
+
   test('on the carbonate plateau: do not save it', () => {
     expect(plan({ ph: 7.9 })).toMatchObject({
       doNotSave: { say: 'correct.plateau' },
@@ -177,7 +220,7 @@ describe('correct a batch', () => {
   });
 
   test('over twice the lime that it takes: make it anew; under that it is cut with peat', () => {
-    const needs = (ph: number) => limeNeededMeqPerL(e.acidity, ph) / limeNeededMeqPerL(e.acidity, 5.75);
+    const needs = (ph: number) => limeNeededMeqPerL(e.acidity, ph) / limeNeededMeqPerL(e.acidity, 5.8);
     expect([needs(6.4), needs(7.42)].map((times) => times > 2)).toEqual([false, true]);
     expect(plan({ ph: 6.4 }).doNotSave).toBeNull();
     expect(plan({ ph: 7.42 }).doNotSave).toMatchObject({ say: 'correct.over-limed', with: { ph: 7.42 } });

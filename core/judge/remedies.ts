@@ -1,6 +1,6 @@
 import { OutOfRange } from '#core/units/check';
 import { type Flag, severities, type Severity } from '#core/judge/flag';
-import { aimPhOf } from '#core/judge/flags/lime';
+import { aimPhOf } from '#core/mix/windows';
 import { judgeMix, type JudgedBy, type Judgement } from '#core/judge/judge';
 import { type ReadingId } from '#core/judge/readings';
 import { applyFix, type Fix, type SingleFix } from '#core/recipe/fix';

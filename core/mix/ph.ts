@@ -105,6 +105,33 @@ export function acidity(composition: Composition): Acidity {
   return state;
 }
 
+/**
+ * The same with a material mixed in, per litre of what comes of both.
+ * @param litres of the mix; loose litres of the material; litres that both make
+ */
+export function acidityWith(
+  state: Acidity,
+  litres: number,
+  added: { material: Material; looseL: number } | null,
+  makesLitres: number,
+): Acidity {
+  const [old, more] = [litres / makesLitres, (added?.looseL ?? 0) / makesLitres];
+  const its = added && acidSumsOf(added.material);
+  const both = (name: 'a' | 'b' | 'c'): number => old * state[name] + more * (its?.[name] ?? 0);
+  const mixed = linearAcidity(0, 0);
+  const carbonate = old * state.carbonateMeqPerL + more * (its?.carbonate ?? 0);
+  const carbonatePh = old * state.carbonateMeqPerL * state.carbonatePh + more * (its?.carbonatePh ?? 0);
+  const sums = { a: both('a'), b: both('b'), c: both('c'), carbonate, carbonatePh };
+  acidityOf({ ...sums, ph: state.phBeforeLime }, 1, mixed);
+  return mixed;
+}
+
+/** The same buffers at a pH that was measured: whatever brought them there has acted. */
+export function acidityAt(state: Acidity, ph: number): Acidity {
+  const c = state.b * ph - (state.a * ph * ph) / 2;
+  return { ...state, c, phBeforeLime: ph, carbonateMeqPerL: 0 };
+}
+
 /** pH at which the buffers have taken so many meq/L. */
 function phTaking({ a, b, c }: Acidity, meqPerL: number): number {
   if (a <= 0) return (c + meqPerL) / b;

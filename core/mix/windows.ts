@@ -115,6 +115,12 @@ export function phWindow({ stage, windows }: Asked, evaluation: Pick<Evaluation,
   };
 }
 
+/** Where lime should bring it: the middle of the pH window, to a tenth. */
+export function aimPhOf(asked: Asked, evaluation: Pick<Evaluation, 'composition'>): number {
+  const { low, high } = phWindow(asked, evaluation);
+  return Math.round((low + high) * 5) / 10;
+}
+
 /** With less buffer than this the water decides the pH within a watering or two, meq/L per pH. Common practice, no source. */
 const LEAST_BUFFER = 8;
 /** pH anywhere: nothing in the mix holds it. */

@@ -1,8 +1,7 @@
-import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { usual } from '#core/recipe/usual';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Judged } from '#core/judge/flag';
-import { mixWindows, phWindow } from '#core/mix/windows';
+import { aimPhOf, mixWindows } from '#core/mix/windows';
 import { limedMeqPerL, limeNeededMeqPerL, type Dose } from '#core/mix/ph';
 
 /** What the lime rules share: how much acid is neutralised, and how much ought to be. */
@@ -16,12 +15,6 @@ export interface LimeState {
   aimPh: number;
   /** meq/L that bring the mix to the aim; 0 when it is there already. */
   neededMeqPerL: number;
-}
-
-/** Where lime should bring it: the middle of the pH window, to a tenth. */
-export function aimPhOf(input: Pick<MixInput, 'stage' | 'windows'>, evaluation: Evaluation): number {
-  const { low, high } = phWindow(input, evaluation);
-  return Math.round((low + high) * 5) / 10;
 }
 
 export function limeState({ input, evaluation }: Judged): LimeState {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
-import { aimPhOf } from '#core/judge/flags/lime';
+import { aimPhOf } from '#core/mix/windows';
 import { inSpoons } from '#core/batch/scoops';
 import { neutralisingMeqPerG, type Amendment, type AmendmentKind } from '#core/material/amendment';
 import { gPerLInPoundPerCubicYard } from '#core/units/factors';
