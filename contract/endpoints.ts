@@ -256,6 +256,11 @@ export const endpoints = {
     query: listQuerySchema,
   },
   renameMix: compute('Give a mix another name or note', renamedMixSchema, mixVersionSchema),
+  setMixKeeping: compute(
+    'Keep what stands in a mix otherwise than usual; null for as usual',
+    ownKeepingSchema,
+    ownKeepingSchema,
+  ),
   keepMix: create('Keep a recipe', newMixSchema, mixVersionSchema),
   mixVersions: get('All versions of a mix, newest first', z.array(mixVersionSchema)),
   keepMixVersion: create('Keep a changed recipe as a new version', newVersionSchema, mixVersionSchema),

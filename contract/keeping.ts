@@ -46,10 +46,14 @@ export const usualKeepingSchema = z.strictObject({
   tankLitres: num(limits.tankLitres),
 }) satisfies z.ZodType<UsualKeeping>;
 
+const byNumber = z.record(z.string().regex(/^\d{1,15}$/), usualKeepingSchema);
+
 /** As it stands in the folder. */
 export const keptKeepingsSchema = z.strictObject({
   usual: usualKeepingSchema.nullable(),
-  plantings: z.record(z.string().regex(/^\d{1,15}$/), usualKeepingSchema),
+  plantings: byNumber,
+  /** Saved recipes, by their number. */
+  mixes: byNumber.default({}),
 });
 export type KeptKeepings = z.output<typeof keptKeepingsSchema>;
 
@@ -57,8 +61,10 @@ export const keepingAnswerSchema = z.object({
   usual: usualKeepingSchema,
   /** Whether somebody set it. */
   isSet: z.boolean(),
+  /** What stands in these recipes is kept otherwise, unless a planting has its own. */
+  mixes: byNumber,
 });
 export type KeepingAnswer = z.output<typeof keepingAnswerSchema>;
 
-/** A planting's own; null for the nursery's usual. */
+/** A planting's or a recipe's own; null for the nursery's usual. */
 export const ownKeepingSchema = z.strictObject({ keeping: usualKeepingSchema.nullable() });

@@ -40,6 +40,7 @@ export const routes = {
   mixVersions: ['GET', '/mixes/:id/versions'],
   keepMixVersion: ['POST', '/mixes/:id/versions'],
   renameMix: ['PUT', '/mixes/:id'],
+  setMixKeeping: ['PUT', '/mixes/:id/keeping'],
   putAwayMix: ['DELETE', '/mixes/:id'],
   restoreMix: ['POST', '/mixes/:id/restore'],
 

@@ -232,6 +232,15 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     },
     {
       write: (turn) => ({
+        ...{ endpoint: 'setMixKeeping', path: '/mixes/1/keeping' },
+        body: { keeping: { ...usualKeeping, weeks: 1 + (turn % 20) } },
+      }),
+      read: `SELECT json_extract(value, '$.mixes."1".weeks') AS value FROM folder WHERE key = 'keeping'`,
+      value: (turn) => (turn === 0 ? undefined : 1 + (turn % 20)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
         ...{ endpoint: 'setWindows', path: '/windows' },
         body: { stages: { potting: { airPct: { low: 10, high: 20 + (turn % 60) } } }, crops: {} },
       }),

@@ -1,11 +1,22 @@
 import { OutOfRange } from '#core/units/check';
 import { mixWindows } from '#core/mix/windows';
-import { demandMgPerPlant, WARM_HOUSE_C, feedsIn } from '#core/mix/feeding';
+import { feedsIn, WARM_HOUSE_C } from '#core/mix/feeding';
 import { type Evaluation, type MixInput, evaluateMix } from '#core/mix/evaluate';
 import { ecMSPerCm, MG_PER_MEQ_N } from '#core/mix/salts';
 import { releasedMgPerL } from '#core/mix/release';
+import { type Stage } from '#core/mix/stage';
 import { MOST_COMPACTION } from '#core/mix/composition';
 
+/**
+ * Nitrogen that one plant takes up in each week after the start of the stage, mg. Common practice, no source:
+ * a young vegetable transplant that doubles each week until it slows.
+ */
+const demandMgPerPlant: Record<Stage, readonly number[]> = {
+  germination: [0, 0.2, 0.6, 1.5, 3, 5, 8, 11],
+  rooting: [0, 0, 0.5, 1, 2, 4, 6, 9],
+  seedling: [1, 2, 4, 7, 11, 16, 21, 25],
+  potting: [4, 8, 14, 22, 32, 42, 50, 56],
+};
 const WEEKS = 8;
 /** The worst week may be over a stage's window by this factor. */
 const AT_WORST = 1.5;

@@ -77,7 +77,6 @@ const raised: Case[] = [
   ['feed-idle', 'warn', good, { doses: { 'blood-meal': 1 } }],
   ['feed-idle', 'warn', good, { stage: 'rooting', doses: { 'coated-14-14-14': 2 } }],
   ['feed-not-ready', 'warn', good, { stage: 'potting', doses: { 'blood-meal': 1.5 } }],
-  ['feed-runs-out', 'note', good, { stage: 'seedling', limeToPh: 5.8 }],
   ['too-heavy', 'note', { 'sand-sharp': 3, loam: 1 }, { stage: 'potting', vessel: 'pot-11' }],
   ['coffee-stunts', 'warn', { 'coffee-grounds': 1, 'peat-fine': 3 }, { stage: 'seedling' }],
   ['over-ceiling', 'stop', good, { stage: 'potting', doses: { 'wood-ash': 5 } }],
@@ -182,11 +181,6 @@ const silent: [code: string, parts: Record<string, number>, sketch: RecipeSketch
   ['old-vermiculite', { 'peat-fine': 3, 'perlite-fine': 1 }, {}],
   ['feed-idle', good, { stage: 'potting', doses: { 'blood-meal': 1 } }],
   ['feed-not-ready', good, { stage: 'potting', doses: { 'blood-meal': 1, 'calcium-nitrate': 1 } }],
-  [
-    'feed-runs-out',
-    good,
-    { stage: 'seedling', vessel: 'pot-15', doses: { 'coated-14-14-14': 6, 'calcium-nitrate': 1 } },
-  ],
   [
     'nitrogen-slow',
     good,

@@ -21,7 +21,6 @@ import { drownsHere } from '#core/judge/flags/drowns-here';
 import { dust } from '#core/judge/flags/dust';
 import { feedIdle } from '#core/judge/flags/feed-idle';
 import { feedNotReady } from '#core/judge/flags/feed-not-ready';
-import { feedRunsOut } from '#core/judge/flags/feed-runs-out';
 import { heating } from '#core/judge/flags/heat-ammonium';
 import { layerStrong } from '#core/judge/flags/layer-strong';
 import { legionella } from '#core/judge/flags/legionella';
@@ -103,7 +102,6 @@ export const rules: readonly Rule[] = [
   heating,
   legionella,
   oxidiser,
-  feedRunsOut,
   shrinkageShort,
   repelsWater,
   screenWet,
@@ -126,7 +124,6 @@ export const excludes: readonly (readonly [said: FlagCode, silent: FlagCode])[] 
   ['feed-not-ready', 'nitrogen-low'],
   ['feed-not-ready', 'nitrogen-slow'],
   // Nobody eats it yet, so that it does not run out for anybody.
-  ['feed-idle', 'feed-runs-out'],
   // Too wet to press, and too dry to take water.
   ['press-too-wet', 'repels-water'],
 ];

@@ -3,7 +3,6 @@ import fc from 'fast-check';
 import { lusolve, type MathNumericType } from 'mathjs';
 import { swapAnalysis, usualBasis } from '#core/mix/analysis-swap';
 import { evaluateMix } from '#core/mix/evaluate';
-import { demandMgPerPlant, feedingOf, topDressing } from '#core/mix/feeding';
 import { leachLitresPerL, saltsLeft } from '#core/mix/leaching';
 import { fitJarTest, limeReacted, phOnDay } from '#core/mix/lime-reaction';
 import { squeezeAt } from '#core/mix/moisture';
@@ -61,18 +60,6 @@ describe('release of feeds', () => {
         },
       ),
     );
-  });
-
-  test('feed must start in the first week in which the plant wants more than there is', () => {
-    const input = recipe({ 'perlite-coarse': 1 }, { vessel: 'pot-9', doses: { 'calcium-nitrate': 1 } });
-    const e = evaluateMix(input);
-    // 155 mg/L in 0.3477 L, seven tenths of it within reach: 37.7 mg. Taken up: 10, 20, 30, 40.
-    expect(155 * volumeL(input.vessel) * 0.7).toBeCloseTo(37.7, 1);
-    const { shortFromWeek, weeks } = feedingOf(e, input.vessel, 20, [10, 10, 10, 10]);
-    expect(shortFromWeek).toBe(4);
-    expect(weeks[3]).toMatchObject({ week: 4, demandMg: 40 });
-    expect(feedingOf(e, input.vessel, 20, [1, 1]).shortFromWeek).toBeNull();
-    expect(Object.values(demandMgPerPlant).every((d) => d.length === 8)).toBe(true);
   });
 });
 
@@ -246,32 +233,5 @@ describe('"I have this product instead"', () => {
     expect(() => swapAnalysis(amendment('blend-10-10-10'), 1, amendment('gypsum'), 'n')).toThrow(
       'to must be product with {"basis":"n"}, was "gypsum"',
     );
-  });
-});
-
-describe('top dressing', () => {
-  const input = recipe({ 'peat-medium': 5, 'bark-pine': 3 }, { stage: 'potting', vessel: 'pot-11' });
-  const e = evaluateMix(input);
-  const demand = demandMgPerPlant.potting;
-
-  test.each(['coated-14-14-14', 'blood-meal', 'organic-4-4-4'])(
-    '%s: with what it sets free in the weeks that are left the plants are fed, or its ceiling is said',
-    (id) => {
-      const product = amendment(id);
-      const it = topDressing(e, input.vessel, product, 20, demand)!;
-      const { weeks, shortFromWeek } = feedingOf(e, input.vessel, 20, demand);
-      expect(it.fromWeek).toBe(shortFromWeek);
-      const left = demand.length - it.fromWeek + 1;
-      const given = 0.7 * it.grams * 10 * product.nPct * releasedShare(product, left, 20);
-      const short = weeks.at(-1)!.demandMg - weeks.at(-1)!.supplyMg;
-      if (it.capped) expect(it.grams).toBeCloseTo(product.mostPottingGPerL * volumeL(input.vessel), 9);
-      else expect(given).toBeCloseTo(short, 6);
-      expect(given).toBeLessThanOrEqual(short + 1e-6);
-    },
-  );
-
-  test('none where the mix lasts, and none of what feeds nothing', () => {
-    expect(topDressing(e, input.vessel, amendment('blood-meal'), 20, [0, 0])).toBeNull();
-    expect(topDressing(e, input.vessel, amendment('lime-dolomitic'), 20, demand)).toBeNull();
   });
 });

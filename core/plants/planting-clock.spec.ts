@@ -95,9 +95,16 @@ test('the clock, the care, the season and the lifting of the same mix, vessel an
         const [sowing] = sowings;
         expect(sowing!.steps[0]!.from).toBe(since);
         const mixes = new Map([[7, { id: 7, name: 'Own', recipe: starterMixes[stage] }]]);
-        const clocks = new SowingClocks({ kept: mixes, way: null, library, soilC, usual, things });
-        const task = tasksOf(sowing!, settings, clocks.daysToFeed(sowing!)).find(({ id }) => id === 'feed');
-        expect(task?.on).toBe(feedFrom === null ? undefined : dayOf(dayNumber(since) + feedFrom - 1));
+        const season = { kept: mixes, way: null, library, soilC, things };
+        for (const its of [
+          { usual, ofMix: {} as Record<number, typeof usual> },
+          // As its recipe is kept, whatever the nursery does.
+          { usual: usualKeeping, ofMix: { 7: usual } },
+        ]) {
+          const clocks = new SowingClocks({ ...season, ...its });
+          const task = tasksOf(sowing!, settings, clocks.daysToFeed(sowing!)).find(({ id }) => id === 'feed');
+          expect(task?.on).toBe(feedFrom === null ? undefined : dayOf(dayNumber(since) + feedFrom - 1));
+        }
       },
     ),
     { numRuns: 25 },
@@ -134,7 +141,15 @@ test('a tray weighed twice with no watering between goes its own way from then o
 
 test('a sowing is fed from the first step whose mix does not last; of a mix that is gone nothing is known', () => {
   const clocks = (lib = library) =>
-    new SowingClocks({ kept: new Map(), way: null, library: lib, soilC, usual: usualKeeping, things });
+    new SowingClocks({
+      kept: new Map(),
+      way: null,
+      library: lib,
+      soilC,
+      usual: usualKeeping,
+      ofMix: {},
+      things,
+    });
   const settings = { ...usualSettings('2031-01-10'), soilC };
   const line = {
     ...{ id: 1, crop: 'tomato', name: '', plants: 24, plantOn: '2031-05-20', offsetDays: null, sparePct: 0 },

@@ -16,6 +16,8 @@ export interface FeedAbout {
   library: Library;
   soilC: number;
   usual: UsualKeeping;
+  /** Saved recipes whose plants are kept otherwise, by number. */
+  ofMix: Readonly<Record<number, UsualKeeping>>;
   things: KeptThings;
 }
 
@@ -51,7 +53,9 @@ export class SowingClocks {
       first: boolean,
     ]
   ): number | null | undefined {
-    const { kept, way, library, soilC, usual, things } = this.about;
+    const { kept, way, library, soilC, things } = this.about;
+    const mix = step.mix !== undefined && kept.has(step.mix) ? step.mix : -1;
+    const usual = this.about.ofMix[mix] ?? this.about.usual;
     const { key, recipe } = mixOf(step, kept, way);
     const living = this.livingOf(
       `${key} ${vessel}`,

@@ -36,7 +36,6 @@ export const subjectOf = {
   'coir-calcium': 'nitrogen',
   'feed-idle': 'nitrogen',
   'feed-not-ready': 'nitrogen',
-  'feed-runs-out': 'nitrogen',
   'nitrogen-ahead': 'nitrogen',
   'nitrogen-drawdown': 'nitrogen',
   'nitrogen-high': 'nitrogen',

@@ -60,6 +60,8 @@ export interface Life {
 export const DRY_SHARE = 0.9;
 /** Nitrogen that a litre drunk takes along (uptake concentrations, Sonneveld & Voogt 2009, from memory: 70–150). */
 const UPTAKE_MG_PER_L = 120;
+/** Nitrogen that the water which leaves drank would carry, mg. */
+export const wantedNMg = (transpiredMl: number): number => (transpiredMl / 1000) * UPTAKE_MG_PER_L;
 /** Below so much ready nitrogen in a litre of mix it takes less, in a line down to none. */
 export const UPTAKE_FALLS_MG_PER_L = 15;
 /** Leaves over so much of the top starve where over so many days they get less than so much of what they would take. */
@@ -335,7 +337,7 @@ class Vessel {
   }
 
   private take(day: number, transpiredMl: number): void {
-    const wanted = (transpiredMl / 1000) * UPTAKE_MG_PER_L * this.luck.uptake;
+    const wanted = wantedNMg(transpiredMl) * this.luck.uptake;
     const falls = Math.min(1, this.nMg / this.mix.litres / UPTAKE_FALLS_MG_PER_L);
     const taken = Math.min(this.nMg, wanted * falls);
     this.wantedMg[day] = wanted;

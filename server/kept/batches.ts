@@ -37,6 +37,7 @@ export class BatchStore {
   private readonly stepsRead: Known<number, BatchSteps>;
   private readonly byId;
   private readonly named;
+  private readonly mixed;
   private readonly keyed;
   private readonly insert;
   private readonly away;
@@ -69,6 +70,11 @@ export class BatchStore {
       `SELECT id, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
     );
     this.byId = db.prepare<[number], Row>(`${SELECT} WHERE id = ?`);
+    this.mixed = db
+      .prepare<[number], number | null>(
+        'SELECT v.mix_id FROM batches b JOIN mix_versions v ON v.id = b.mix_version_id WHERE b.id = ?',
+      )
+      .pluck();
     this.named = db.prepare<[number], string>('SELECT name FROM batches WHERE id = ?').pluck();
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
     this.insert = db.prepare(
@@ -87,6 +93,11 @@ export class BatchStore {
   /** Its name alone: the whole of a batch takes a while to read. */
   nameOf(id: number): string | null {
     return this.named.get(id) ?? null;
+  }
+
+  /** Number of the mix that it was made by; null where it was made by none that is saved. */
+  mixOf(id: number): number | null {
+    return this.mixed.get(id) ?? null;
   }
 
   /** Batches made on a day or later, newest first. @param day YYYY-MM-DD */

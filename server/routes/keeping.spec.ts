@@ -98,12 +98,20 @@ test('POST /api/life/rule: a rule with its odds, and said as a person would foll
 describe('how the nursery keeps', () => {
   test('nothing is set at first; what is set comes back; nonsense is refused, and nothing is lost', async () => {
     const { app } = testApp();
-    expect((await request(app).get('/api/keeping')).body).toEqual({ usual: usualKeeping, isSet: false });
+    expect((await request(app).get('/api/keeping')).body).toEqual({
+      usual: usualKeeping,
+      isSet: false,
+      mixes: {},
+    });
     const sunny: UsualKeeping = {
       ...{ ...usualKeeping, house: 'sun', looks: 2, cover: 'grit' },
       months: [{ month: 12, house: 'dull', tempC: 12 }],
     };
-    expect((await request(app).put('/api/keeping').send(sunny)).body).toEqual({ usual: sunny, isSet: true });
+    expect((await request(app).put('/api/keeping').send(sunny)).body).toEqual({
+      usual: sunny,
+      isSet: true,
+      mixes: {},
+    });
     const bad = await request(app)
       .put('/api/keeping')
       .send({ ...sunny, tempC: 90 });
@@ -116,7 +124,13 @@ describe('how the nursery keeps', () => {
 
   test('one day of one planting: care, its page, the calendar and the life; another keeping is another day', async () => {
     const { app } = testApp();
-    const { body: batch } = await request(app).post('/api/batches').send(newBatch());
+    const { recipe: house } = newBatch();
+    const { body: mixed } = await request(app)
+      .post('/api/mixes')
+      .send({ key: randomUUID(), name: 'House', recipe: house });
+    const { body: batch } = await request(app)
+      .post('/api/batches')
+      .send({ ...newBatch(), mixVersionId: mixed.id });
     const on = '2031-03-01';
     const { body: planting } = await request(app)
       .post('/api/plants')
@@ -166,5 +180,16 @@ describe('how the nursery keeps', () => {
     await request(app).put(own).send({ keeping: null }).expect(200);
     expect(await feedOn()).toBe(sun);
     await request(app).put('/api/plants/999/keeping').send({ keeping: null }).expect(404);
+    // That of its recipe, under which its own stands; and back.
+    const ofRecipe = `/api/mixes/${mixed.mixId}/keeping`;
+    await request(app).put(ofRecipe).send({ keeping: usualKeeping }).expect(200);
+    expect((await request(app).get('/api/keeping')).body.mixes).toEqual({ [mixed.mixId]: usualKeeping });
+    expect(await feedOn()).toBe(bright);
+    await request(app).put(own).send({ keeping: sunny }).expect(200);
+    expect(await feedOn()).toBe(sun);
+    await request(app).put(own).send({ keeping: null }).expect(200);
+    await request(app).put(ofRecipe).send({ keeping: null }).expect(200);
+    expect(await feedOn()).toBe(sun);
+    await request(app).put('/api/mixes/999/keeping').send({ keeping: null }).expect(404);
   });
 });

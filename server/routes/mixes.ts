@@ -6,7 +6,7 @@ import { notFound } from '#server/base/http/problem';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
 
-export function mixRoutes(api: Api, { mixes, library, now }: Stores): void {
+export function mixRoutes(api: Api, { mixes, library, keepings, now }: Stores): void {
   /** @throws RangeError for an id that is not known */
   const figures = (recipe: Recipe): Figures => figuresOf(mixInputOf(recipe, library.library(), 'recipe.'));
   api.serve('mixes', ({ query }) => mixes.all(query));
@@ -30,6 +30,11 @@ export function mixRoutes(api: Api, { mixes, library, now }: Stores): void {
     const mix = mixes.rename(id, name, note);
     if (!mix) throw notFound('mix', id);
     return mix;
+  });
+  api.serve('setMixKeeping', ({ params: { id }, body: { keeping } }) => {
+    if (mixes.versions(id).length === 0) throw notFound('mix', id);
+    keepings.setOfMix(id, keeping);
+    return { keeping: keepings.mixes[id] ?? null };
   });
   putAwayRoutes(api, 'mix', ['putAwayMix', 'restoreMix'], mixes, now);
 }

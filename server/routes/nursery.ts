@@ -10,7 +10,9 @@ export function nurseryRoutes(api: Api, { folder, calendar, windows, keepings }:
     folder.timeZone = body.timeZone;
     return nursery();
   });
-  const keeping = (): KeepingAnswer => ({ usual: keepings.usual, isSet: keepings.isSet });
+  const keeping = (): KeepingAnswer => ({
+    ...{ usual: keepings.usual, isSet: keepings.isSet, mixes: keepings.mixes },
+  });
   api.serve('keeping', keeping);
   api.serve('setKeeping', ({ body }) => {
     keepings.usual = body;

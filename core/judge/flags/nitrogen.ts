@@ -1,4 +1,5 @@
-import { demandMgPerPlant, feedingOf, WARM_HOUSE_C } from '#core/mix/feeding';
+import { feedsIn, WARM_HOUSE_C } from '#core/mix/feeding';
+import { releasedMgPerL } from '#core/mix/release';
 import { usual } from '#core/recipe/usual';
 import { type Rule, type Severity } from '#core/judge/flag';
 import { stageWord } from '#core/judge/readings';
@@ -34,14 +35,18 @@ export const nitrogenHigh: Rule = (judged) => {
   };
 };
 
+/** What slow feed sets free by then comes in time: the leaves are small. Common practice, no source. */
+const SOON_WEEKS = 2;
+
 /** Growing on with nothing to eat. Not a fault at sowing: the seed carries its own. */
 export const nitrogenLow: Rule = (judged) => {
   const reading = judged.reading('n');
   if (reading?.verdict !== 'low') return null;
   const { input, evaluation } = judged;
-  const { shortFromWeek } = feedingOf(evaluation, input.vessel, WARM_HOUSE_C, demandMgPerPlant[input.stage]);
+  const freed = (weeks: number): number => releasedMgPerL(feedsIn(evaluation), 'n', weeks, WARM_HOUSE_C);
+  const soon = reading.value + freed(SOON_WEEKS) - freed(0);
   const ready = said`${reading.value.toFixed(0)} mg/L of available nitrogen, ${reading.low} or more is usual`;
-  if (shortFromWeek === null || shortFromWeek > 2) {
+  if (soon >= reading.low) {
     return {
       code: 'nitrogen-slow',
       severity: 'note',

@@ -34,9 +34,11 @@ export class PlantClocks {
 
   constructor(private readonly stores: Stores) {}
 
-  /** How it is kept: as the nursery does, or by its own. */
-  usualOf(planting: number): UsualKeeping {
-    return this.stores.keepings.ownOf(planting) ?? this.stores.keepings.usual;
+  /** How it is kept: by its own, by its recipe's, or as the nursery does. */
+  usualOf({ id, batch }: Pick<Planting, 'id' | 'batch'>): UsualKeeping {
+    const { keepings, batches } = this.stores;
+    const mix = batch === null ? null : batches.mixOf(batch);
+    return keepings.ownOf(id) ?? (mix === null ? undefined : keepings.mixes[mix]) ?? keepings.usual;
   }
 
   /** Waters and products that a keeping may name. */
@@ -52,7 +54,8 @@ export class PlantClocks {
   /** What the first feed of a sowing hangs on. */
   feedAbout(about: Pick<FeedAbout, 'kept' | 'way' | 'soilC'>): FeedAbout {
     const library = this.stores.library.library();
-    return { ...about, library, usual: this.stores.keepings.usual, things: this.things() };
+    const { usual, mixes } = this.stores.keepings;
+    return { ...about, library, usual, ofMix: mixes, things: this.things() };
   }
 
   /** undefined where its mix is not known. */
@@ -64,7 +67,7 @@ export class PlantClocks {
     const living = this.livingOf(planting.batch, kind);
     if (!living) return undefined;
     const count = weighedTogether(kind.perTray, planting.cells);
-    const { keeping } = keptPlanting(living, planting, events, this.usualOf(planting.id), {
+    const { keeping } = keptPlanting(living, planting, events, this.usualOf(planting), {
       ...about,
       count,
     });

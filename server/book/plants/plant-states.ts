@@ -70,7 +70,7 @@ export class PlantStates {
     const kind = around.vessels.get(planting.vessel);
     return this.states.of(
       planting.id,
-      [planting, events, crop, kind, around.soilC, around.things, this.clocks.usualOf(planting.id)],
+      [planting, events, crop, kind, around.soilC, around.things, this.clocks.usualOf(planting)],
       () => {
         const tally = tallyOf(planting, events);
         const care = this.careFor(planting, tally, events, around);

@@ -78,7 +78,7 @@ export class Planner {
     const kept = this.kept();
     const about = this.clocks.feedAbout({ kept, way: settings.school, soilC: settings.soilC });
     const mixes = JSON.stringify([...kept.values()]);
-    const stands = [about.library, about.usual, about.things, about.soilC, about.way, mixes];
+    const stands = [about.library, about.usual, about.ofMix, about.things, about.soilC, about.way, mixes];
     return this.sowingClocks.of('all', stands, () => new SowingClocks(about));
   }
 

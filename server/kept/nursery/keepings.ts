@@ -2,7 +2,7 @@ import { keptKeepingsSchema, type KeptKeepings } from '#contract/keeping';
 import { usualKeeping, type UsualKeeping } from '#core/weeks/usual-keeping';
 import { type Folder } from '#server/base/database/folder';
 
-/** How the nursery keeps what it fills, and the plantings that are kept otherwise. */
+/** How the nursery keeps what it fills, and the plantings and recipes that are kept otherwise. */
 export class Keepings {
   private read: { json: string | undefined; kept: KeptKeepings } | null = null;
 
@@ -14,7 +14,7 @@ export class Keepings {
       this.read = {
         json,
         kept:
-          json === undefined ? { usual: null, plantings: {} } : keptKeepingsSchema.parse(JSON.parse(json)),
+          json === undefined ? { usual: null, plantings: {}, mixes: {} } : keptKeepingsSchema.parse(JSON.parse(json)),
       };
     return this.read.kept;
   }
@@ -40,6 +40,16 @@ export class Keepings {
   /** What a planting is kept by that is not kept as usual; null for the others. */
   ownOf(planting: number): UsualKeeping | null {
     return this.kept.plantings[planting] ?? null;
+  }
+
+  /** Recipes whose plants are kept otherwise. The same object until one is changed. */
+  get mixes(): KeptKeepings['mixes'] {
+    return this.kept.mixes;
+  }
+
+  setOfMix(mix: number, keeping: UsualKeeping | null): void {
+    const { [mix]: _, ...others } = this.kept.mixes;
+    this.keep({ mixes: keeping ? { ...others, [mix]: keeping } : others });
   }
 
   setOwn(planting: number, keeping: UsualKeeping | null): void {

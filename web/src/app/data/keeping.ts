@@ -1,5 +1,5 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { finalize, type Observable } from 'rxjs';
+import { finalize, type Observable, tap } from 'rxjs';
 import { type KeepingAnswer } from '#contract/keeping';
 import { type KeptThings, usualKeeping, type UsualKeeping } from '#core/weeks/usual-keeping';
 import { ApiClient } from './api';
@@ -12,7 +12,7 @@ const read = (stored: unknown): UsualKeeping | null | undefined =>
   stored && typeof stored === 'object'
     ? { ...usualKeeping, ...(stored as Partial<UsualKeeping>) }
     : undefined;
-const isSame = (a: UsualKeeping, b: UsualKeeping): boolean =>
+export const isSameKeeping = (a: UsualKeeping, b: UsualKeeping): boolean =>
   (Object.keys(usualKeeping) as (keyof UsualKeeping)[]).every(
     (name) => JSON.stringify(a[name]) === JSON.stringify(b[name]),
   );
@@ -25,17 +25,17 @@ export class KeepingService {
   private readonly library = inject(LibraryService).library;
   readonly answer = new Resource<KeepingAnswer>(() => this.api.call('keeping'));
   readonly usual = computed((): UsualKeeping => this.answer.value()?.usual ?? usualKeeping);
-  private readonly tried = kept<UsualKeeping | null>('keeping-tried', null, read);
+  /** Recipes whose plants are kept otherwise, by number. */
+  readonly mixes = computed((): Readonly<Record<number, UsualKeeping>> => this.answer.value()?.mixes ?? {});
+  /** Tried with the recipe on the bench alone; null for nothing. */
+  readonly tried = kept<UsualKeeping | null>('keeping-tried', null, read);
   /** What this device kept for itself before the nursery did. */
   private readonly before = kept<UsualKeeping | null>('keeping', null, read);
 
-  /** Under which the recipe on the bench is lived through. */
-  readonly bench = computed(() => this.tried.value() ?? this.usual());
-  readonly isTried = computed(() => !isSame(this.bench(), this.usual()));
   /** Offered once: where the nursery has none of its own and this device has. */
   readonly offered = computed(() => {
     const [answer, before] = [this.answer.value(), this.before.value()];
-    return answer && !answer.isSet && before && !isSame(before, answer.usual) ? before : null;
+    return answer && !answer.isSet && before && !isSameKeeping(before, answer.usual) ? before : null;
   });
   /** Waters and products that a keeping may name; null until they are there. */
   readonly things = computed((): KeptThings | null => {
@@ -47,13 +47,9 @@ export class KeepingService {
     return { amendments: library.amendments, waters: new Map((waters ?? []).map((each) => [each.id, each])) };
   });
 
-  /** With the recipe on the bench alone. */
-  try(change: Partial<UsualKeeping>): void {
-    this.tried.set({ ...this.bench(), ...change });
-  }
-
-  asUsual(): void {
-    this.tried.forget();
+  /** What a recipe's plants are kept by that are not kept as usual. @param mix null for one that is not saved */
+  ofMix(mix: number | null | undefined): UsualKeeping | null {
+    return (mix && this.mixes()[mix]) || null;
   }
 
   private isSending = false;
@@ -63,7 +59,7 @@ export class KeepingService {
   /** Shows at once, and is taken back where it could not be kept. */
   makeUsual(usual: UsualKeeping, failed: (why: string) => void): void {
     const [answered, before] = [this.answer.value(), this.before.value()];
-    this.answer.change(() => ({ usual, isSet: true }));
+    this.answer.change((answer) => ({ ...answer, usual, isSet: true }));
     this.before.forget();
     const send = (): void => {
       this.isSending = true;
@@ -97,5 +93,17 @@ export class KeepingService {
   /** A planting's own; null for as usual. */
   keepFor(planting: number, keeping: UsualKeeping | null): Observable<unknown> {
     return this.api.call('setPlantingKeeping', { params: { id: planting }, body: { keeping } });
+  }
+
+  /** A saved recipe's own; null for as usual. */
+  keepForMix(mix: number, keeping: UsualKeeping | null): Observable<unknown> {
+    const before = this.answer.value();
+    this.answer.change((answer) => {
+      const { [mix]: _, ...others } = answer.mixes;
+      return { ...answer, mixes: keeping ? { ...others, [mix]: keeping } : others };
+    });
+    return this.api
+      .call('setMixKeeping', { params: { id: mix }, body: { keeping } })
+      .pipe(tap({ error: () => before && this.answer.change(() => before) }));
   }
 }

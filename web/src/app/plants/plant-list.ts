@@ -12,6 +12,7 @@ import { FetchState } from '../ui/fetch-state';
 import { TableFiles } from '../ui/table-files';
 import { SaidPipe } from '../ui/words/said';
 import { startWords, tallySays } from './plant-words';
+import { KeptLine } from '../weeks/kept-line';
 import { plantList as texts } from '#words/en/places/plants/plant-list';
 import { TitlePipe } from '../ui/words/title';
 import { DayPipe } from '../ui/words/day';
@@ -49,6 +50,7 @@ import { DayPipe } from '../ui/words/day';
         }
       }
     </ul>
+    <p class="term"><app-kept-line /></p>
     @if (hasMore()) {
       <button type="button" class="press quiet" (click)="more()">{{ texts.olderOnes }}</button>
     }
@@ -111,7 +113,7 @@ import { DayPipe } from '../ui/words/day';
       }
     }
   `,
-  imports: [DayPipe, TitlePipe, FetchState, RouterLink, SaidPipe, TableFiles],
+  imports: [DayPipe, TitlePipe, FetchState, KeptLine, RouterLink, SaidPipe, TableFiles],
 })
 export class PlantListPage {
   protected readonly texts = texts;

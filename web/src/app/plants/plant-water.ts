@@ -10,11 +10,10 @@ import { goneAt, weighedTogether } from '#core/plants/planting-clock';
 import { Living } from '#core/weeks/life';
 import { mixOfPlanting } from '#core/plants/mix-of-planting';
 import { KeepingService } from '../data/keeping';
-import { NurseryService } from '../data/nursery';
 import { LibraryService } from '../data/library';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
-import { keptSays } from '../ui/words/kept-says';
+import { KeptLine } from '../weeks/kept-line';
 import { plantWater as texts } from '#words/en/places/plants/plant-water';
 
 /** When a planting is watered by weight, and the way to its weeks to come. */
@@ -27,35 +26,21 @@ import { plantWater as texts } from '#words/en/places/plants/plant-water';
         {{ it }}
         <a routerLink="/mix/weeks" [queryParams]="{ planting: planting().id }">{{ common.weeksAhead }}</a>
       </p>
-      <p>
-        {{ kept() }}
-        <a
-          [routerLink]="planting().keeping ? '/mix/weeks' : '/settings/keeping'"
-          [queryParams]="planting().keeping ? { planting: planting().id } : {}"
-          >{{ texts.change }}</a
-        >
-      </p>
+      <p><app-kept-line [own]="own()" [planting]="planting().id" /></p>
     }
   `,
-  imports: [RouterLink],
+  imports: [KeptLine, RouterLink],
 })
 export class PlantWater {
   protected readonly common = common;
-  protected readonly texts = texts;
-  protected readonly kept = computed(() => {
-    const own = this.planting().keeping;
-    const says = keptSays(own ?? this.keeping.usual(), this.nursery.today(), this.reader.formats(), (code) =>
-      this.reader.word(code),
-    );
-    return own ? texts.keptOtherwise(says) : texts.keptAsUsual(says);
-  });
+  /** Of its own, or of its recipe. */
+  protected readonly own = computed(() => this.planting().keeping ?? this.keeping.ofMix(this.batch().mixId));
   private readonly reader = inject(ReaderHere);
   readonly planting = input.required<Pick<PlantingPage, 'id' | 'vessel' | 'cells' | 'keeping'>>();
   readonly batch = input.required<Batch>();
   readonly events = input.required<readonly KeptEvent[]>();
   private readonly library = inject(LibraryService).library;
   private readonly keeping = inject(KeepingService);
-  private readonly nursery = inject(NurseryService);
 
   protected readonly lift = computed(() => {
     const library = this.library();
@@ -65,7 +50,7 @@ export class PlantWater {
     try {
       const living = new Living(mixOfPlanting(this.planting(), this.batch().snapshot.recipe, library));
       const count = weighedTogether(kind.perTray, this.planting().cells);
-      const { waterAt } = (this.planting().keeping ?? this.keeping.usual()).rule;
+      const { waterAt } = (this.own() ?? this.keeping.usual()).rule;
       const { trayG } = liftAt(living.e, waterAt, count);
       const wet = count * living.e.wetWeightG;
       const what = count > 1 ? 'tray' : kind.noun;

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { evaluateMix, type Evaluation } from '#core/mix/evaluate';
-import { demandMgPerPlant, topDressing, WARM_HOUSE_C } from '#core/mix/feeding';
+import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { stages } from '#core/mix/stage';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
@@ -9,11 +8,16 @@ import { OutOfRange } from '#core/units/check';
 import { fixed } from '#core/units/show';
 import { exposedAreaMm2, type Vessel, volumeL } from '#core/vessel/vessel';
 import { type VesselKind } from '#core/vessel/tray';
+import { Living } from '#core/weeks/life';
+import { topDressing } from '#core/weeks/top-dressing';
+import { keepingOf } from '#core/weeks/usual-keeping';
 import { potUp, type PotUp, thirstMl } from '#core/weeks/pot-up';
 import { CutThrough, type SetBall } from '../bench/cut-through';
 import { RecipeStore } from '../bench/recipe-store';
+import { KeepingService } from '../data/keeping';
 import { LibraryService } from '../data/library';
 import { MixesService } from '../data/mixes';
+import { NurseryService } from '../data/nursery';
 import { PottingService } from '../data/potting-choice';
 import { SeasonService } from '../data/season';
 import { Units } from '../data/units';
@@ -22,6 +26,7 @@ import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName, stageNames } from '../ui/words/words';
+import { KeptLine } from '../weeks/kept-line';
 import { pottingPage as texts } from '#words/en/places/potting/potting-page';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
@@ -44,6 +49,7 @@ const joints: Record<PotUp['joint'], string> = {
 interface Made {
   kind: VesselKind;
   into: Evaluation;
+  input: MixInput;
   ball: SetBall;
   up: PotUp;
 }
@@ -55,7 +61,7 @@ interface Made {
   host: { class: 'page' },
   templateUrl: './potting-page.html',
   styleUrl: './potting-page.scss',
-  imports: [ChoiceField, CutThrough, NumberField, RouterLink, Segments],
+  imports: [ChoiceField, CutThrough, KeptLine, NumberField, RouterLink, Segments],
 })
 export class PottingPage {
   protected readonly texts = texts;
@@ -67,6 +73,8 @@ export class PottingPage {
   private readonly kept = inject(MixesService).all;
   private readonly season = inject(SeasonService);
   private readonly units = inject(Units);
+  private readonly keeping = inject(KeepingService);
+  private readonly nursery = inject(NurseryService);
   protected readonly dryness = [
     { id: 'moist', name: texts.moist },
     { id: 'dry', name: texts.dry },
@@ -111,13 +119,16 @@ export class PottingPage {
   }
 
   /** The mix in the vessel, as it is usually firmed there. */
-  private evaluate(mix: string, vessel: string): { kind: VesselKind; it: Evaluation } | null {
+  private evaluate(
+    mix: string,
+    vessel: string,
+  ): { kind: VesselKind; input: MixInput; it: Evaluation } | null {
     const library = this.library();
     const kind = library?.vessels.get(vessel);
     if (!library || !kind) return null;
     const { measured: _, ...recipe } = this.recipeOf(mix);
-    const input = mixInputOf({ ...recipe, vessel }, library);
-    return { kind, it: evaluateMix({ ...input, compaction: kind.usualCompaction }) };
+    const input = { ...mixInputOf({ ...recipe, vessel }, library), compaction: kind.usualCompaction };
+    return { kind, input, it: evaluateMix(input) };
   }
 
   private readonly outcome = computed((): Made | { why: string } | null => {
@@ -128,7 +139,7 @@ export class PottingPage {
       if (!from || !into) return null;
       const up = potUp(from.it, into.it, deeperMm);
       return {
-        ...{ kind: into.kind, into: into.it, up },
+        ...{ kind: into.kind, into: into.it, input: into.input, up },
         ball: { of: from.it, baseMm: up.baseMm, drained: up.drained, footMm: from.it.soakedFootMm },
       };
     } catch (error) {
@@ -199,13 +210,14 @@ export class PottingPage {
   protected readonly dressing = computed(() => {
     const made = this.made();
     const product = this.library()?.amendments.get(this.choice.now().dressing ?? '');
-    if (!made || !product) return null;
-    const { vessel } = made.kind;
-    const it = topDressing(made.into, vessel, product, WARM_HOUSE_C, demandMgPerPlant.potting);
+    const things = this.keeping.things();
+    if (!made || !product || !things) return null;
+    const usual = this.keeping.usual();
+    const keeping = keepingOf(usual, things, { on: this.nursery.today() });
+    const it = topDressing(new Living(made.input, made.into), keeping, product);
     const name = shortName(product.name);
-    if (!it) return { says: texts.noTopDressing(name), caution: '' };
-    const day = 7 * (it.fromWeek - 1);
-    const when = day === 0 ? texts.atPotting : texts.aboutDayAfterPottingWhen(day);
+    if (!it) return { says: texts.noTopDressing(name, usual.weeks), caution: '' };
+    const when = it.fromDay <= 7 ? texts.atPotting : texts.aboutDayAfterPottingWhen(it.fromDay);
     const most = it.capped ? texts.theyWouldUseMoreBut : '';
     return {
       says: texts.layOnTop(name, this.reader.formats().mass(it.grams), when, most),

@@ -1,5 +1,6 @@
 import { type HttpTestingController } from '@angular/common/http/testing';
 import { bench, giveLibrary, said, show, type } from '#testing/page';
+import { usualKeeping } from '#core/weeks/usual-keeping';
 import { PottingService } from '../data/potting-choice';
 import { TestBed } from '@angular/core/testing';
 import { PottingPage } from './potting-page';
@@ -49,6 +50,13 @@ test('a top dressing has its grams, its day and its caution; where the mix lasts
   const choice = TestBed.inject(PottingService);
   choice.patch({ dressing: 'blood-meal', potMix: 'starter-germination' });
   TestBed.tick();
+  // No day is told before it is known how the nursery keeps.
+  expect(said(page)).not.toContain('Blood meal:');
+  for (const asked of http.match('/api/keeping'))
+    asked.flush({ usual: usualKeeping, isSet: false, mixes: {} });
+  for (const asked of http.match('/api/waters')) asked.flush([]);
+  TestBed.tick();
+  expect(said(page)).toContain('Kept as usual: Bright');
   expect(said(page)).toMatch(
     /Blood meal: [\d.]+\sm?g a pot (at potting|about day \d+ after potting, when Today calls)/,
   );

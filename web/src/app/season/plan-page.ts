@@ -29,6 +29,7 @@ import { type BarMoved } from './season-row';
 import { SeasonStrip } from './season-strip';
 import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
+import { KeptLine } from '../weeks/kept-line';
 import { planPage as texts, restWhy } from '#words/en/places/season/plan-page';
 import { common } from '#words/en/places/common';
 import { NurseryService } from '../data/nursery';
@@ -43,7 +44,7 @@ const DAYS_LISTED = 8;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan-page.html',
   styleUrl: './plan-page.scss',
-  imports: [FetchState, RouterLink, SaidPipe, SeasonCharts, SeasonStrip, TableFiles],
+  imports: [FetchState, KeptLine, RouterLink, SaidPipe, SeasonCharts, SeasonStrip, TableFiles],
 })
 export class PlanPage {
   protected readonly texts = texts;

@@ -148,7 +148,8 @@ export class SeasonView {
     const [settings, library, things] = [this.settings(), this.library(), this.keeping.things()];
     if (!settings || !library || !things || !this.keeping.answer.value()) return null;
     const { school: way, soilC } = settings;
-    return new SowingClocks({ kept: this.kept(), way, library, soilC, usual: this.keeping.usual(), things });
+    const [usual, ofMix] = [this.keeping.usual(), this.keeping.mixes()];
+    return new SowingClocks({ kept: this.kept(), way, library, soilC, usual, ofMix, things });
   });
 
   /** All that a sowing wants, by the day. */

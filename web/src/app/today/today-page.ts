@@ -19,6 +19,7 @@ import { Units } from '../data/units';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
 import { TodayService, type DueStep } from '../data/today';
+import { KeptLine } from '../weeks/kept-line';
 import { todayPage as texts } from '#words/en/places/today/today-page';
 import { common } from '#words/en/places/common';
 import { TitlePipe } from '../ui/words/title';
@@ -43,7 +44,7 @@ interface Line {
   host: { class: 'page' },
   templateUrl: './today-page.html',
   styleUrl: './today-page.scss',
-  imports: [TitlePipe, FetchState, NgTemplateOutlet, RouterLink, SaidPipe],
+  imports: [TitlePipe, FetchState, KeptLine, NgTemplateOutlet, RouterLink, SaidPipe],
 })
 export class TodayPage {
   protected readonly texts = texts;

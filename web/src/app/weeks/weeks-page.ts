@@ -70,7 +70,9 @@ export class WeeksPage {
         const of = this.keeping.of();
         if (!planting) this.keeping.turnTo({ whose: 'bench' });
         else if (of.whose !== 'planting' || of.id !== planting.id)
-          this.keeping.turnTo({ whose: 'planting', id: planting.id, own: planting.keeping });
+          this.keeping.turnTo({
+            ...{ whose: 'planting', id: planting.id, mix: planting.mixId, own: planting.keeping },
+          });
       });
     });
     effect((onCleanup) => {

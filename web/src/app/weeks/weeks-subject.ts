@@ -28,7 +28,10 @@ export interface MixStanding {
   evaluation: Evaluation;
   living: Living;
   kind: VesselKind;
-  planting: (Pick<PlantingPage, 'id' | 'name' | 'crop' | 'since' | 'keeping'> & { batchName: string }) | null;
+  planting:
+    | (Pick<PlantingPage, 'id' | 'name' | 'crop' | 'since' | 'keeping'> &
+        Pick<Batch, 'mixId'> & { batchName: string })
+    | null;
   readings: readonly DayReading[];
   /** How it is kept by what is usual, or its own. */
   keptBy: (usual: UsualKeeping, things: KeptThings) => PlantingKept;
@@ -124,7 +127,7 @@ function subjectOf(
   const count = weighedTogether(kind.perTray, planting.cells);
   return {
     ...{ input, living, evaluation: living.e, kind },
-    planting: { id, since, name, keeping, crop: planting.crop, batchName: batch.name },
+    planting: { id, since, name, keeping, crop: planting.crop, batchName: batch.name, mixId: batch.mixId },
     readings: readingsAlong(events, since),
     keptBy: (usual, things) =>
       keptPlanting(living, planting, events, usual, { crop, soilC, since, count, things }),

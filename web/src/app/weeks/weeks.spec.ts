@@ -20,6 +20,7 @@ import { KeepingService } from '../data/keeping';
 import { SPREAD_WORKER, WEEKS_WORKER } from '../workers/tokens';
 import { Refused } from '../workers/calls';
 import { type WeeksApi } from '../workers/weeks.protocol';
+import { BenchKeeping } from './bench-keeping';
 import { FeedMaker } from './feed-maker';
 import { KeepingHere } from './keeping-here';
 import { WeeksPage } from './weeks-page';
@@ -46,7 +47,7 @@ afterEach(() => jest.useRealTimers());
 
 /** The nursery's usual keeping, as nobody has set it yet. */
 const giveKeeping = (usual = usualKeeping, waters: object[] = []): void => {
-  for (const asked of http.match('/api/keeping')) asked.flush({ usual, isSet: false });
+  for (const asked of http.match('/api/keeping')) asked.flush({ usual, isSet: false, mixes: {} });
   for (const asked of http.match('/api/waters')) asked.flush(waters);
   TestBed.tick();
 };
@@ -102,7 +103,7 @@ test('it asks for lives of the mix on the bench, and says what comes of them wit
 
 test('acid takes its share of the alkalinity from what is lived through, and its cautions stand beside it', () => {
   const page = open();
-  TestBed.inject(KeepingService).try({
+  TestBed.inject(BenchKeeping).try({
     acid: 'nitric61',
     acidPh: 5.8,
     water: { alkalinityMgPerL: 250, ecMSPerCm: 0.6 },
@@ -126,19 +127,19 @@ test('two waters are blended to an alkalinity that is asked for; what they canno
     { id: 4, name: 'Well', kind: 'well', ...water, alkalinityMgPerL: 260 },
     { id: 7, name: 'Barrel', kind: 'rain', ...water, alkalinityMgPerL: 10 },
   ]);
-  const keeping = TestBed.inject(KeepingService);
+  const keeping = TestBed.inject(BenchKeeping);
   keeping.try({ waterId: 4, blendId: 7, blendPct: 50 });
   TestBed.tick();
   const asked = 'So that its alkalinity is, mg/L';
   expect(labelled(page, asked).value).toBe('135');
   // (60 - 10) / (260 - 10): a fifth.
   type(page, asked, '60');
-  expect(keeping.bench().blendPct).toBeCloseTo(20, 9);
+  expect(keeping.now().blendPct).toBeCloseTo(20, 9);
   expect(labelled(page, 'Of it Well, %').value).toBe('20');
   expect(labelled(page, asked).value).toBe('60');
   type(page, asked, '300');
   expect(said(page)).toContain('These two together can have 10 to 260 mg/L, not 300.');
-  expect(keeping.bench().blendPct).toBeCloseTo(20, 9);
+  expect(keeping.now().blendPct).toBeCloseTo(20, 9);
   expect(labelled(page, asked).value).toBe('300');
   type(page, 'Of it Well, %', '40');
   expect(said(page)).not.toContain('These two together');
@@ -151,7 +152,7 @@ test('a rule is looked for and taken; what no rule mends is said', async () => {
   const asked = worker.asked.at(-1)!;
   expect(asked.name).toBe('rule');
   // The hand has not rested yet when it was pressed: the lives are asked for after it.
-  TestBed.inject(KeepingService).try({ tempC: 21 });
+  TestBed.inject(BenchKeeping).try({ tempC: 21 });
   TestBed.tick();
   jest.advanceTimersByTime(300);
   expect(worker.asked.at(-1)!.name).toBe('lives');
@@ -164,7 +165,7 @@ test('a rule is looked for and taken; what no rule mends is said', async () => {
   // What is lived through meanwhile does not stop it, nor the other way round.
   expect(worker.asked.filter(({ name }) => name === 'stop')).toEqual([]);
   press(page, 'Use this rule');
-  expect(TestBed.inject(KeepingService).bench().rule).toEqual(rule);
+  expect(TestBed.inject(BenchKeeping).now().rule).toEqual(rule);
   // It is tried here until somebody makes it the nursery's.
   expect(said(page)).toContain('Tried here only.');
   press(page, 'Find me a rule');
@@ -182,7 +183,7 @@ test('an answer to an older question is dropped, and what cannot be is said', as
   const page = open();
   const older = lives().at(-1)!;
   const { input, keeping } = older;
-  TestBed.inject(KeepingService).try({ weeks: 4 });
+  TestBed.inject(BenchKeeping).try({ weeks: 4 });
   TestBed.tick();
   jest.advanceTimersByTime(300);
   await older.answer(livedOf(input, keeping, 1));
@@ -196,7 +197,7 @@ test('the feed: model section 21, 200 mg/L of nitrogen from 20 % is 1 g/L, for a
   giveLibrary(http);
   giveKeeping();
   const { rule } = usualKeeping;
-  TestBed.inject(KeepingService).try({ rule: { ...rule, feedNMgPerL: 155 } });
+  TestBed.inject(BenchKeeping).try({ rule: { ...rule, feedNMgPerL: 155 } });
   TestBed.tick();
   type(form, 'Of which', 'calcium-nitrate');
   type(form, 'Can or tank, L', '100');
@@ -282,7 +283,7 @@ test('how long it lasts, that it sinks, and what a chosen feed leaves behind', (
   expect(said(page)).toMatch(/Not watered, it is dry after .* in dull weather, .* in sun and wind/);
   expect(said(page)).toMatch(/By week 8 it has sunk [\d.]+\smm to [\d.]+\smm, and holds \d+ to \d+ % of air/);
   expect(lives().at(-1)!.keeping.feedAcidMeqPerMgN).toBe(0);
-  TestBed.inject(KeepingService).try({ feed: 'calcium-nitrate' });
+  TestBed.inject(BenchKeeping).try({ feed: 'calcium-nitrate' });
   TestBed.tick();
   jest.advanceTimersByTime(300);
   expect(lives().at(-1)!.keeping.feedAcidMeqPerMgN).toBeLessThan(0);
@@ -323,10 +324,10 @@ test('a hand that drags sends one after the other, the newest last; what could n
   expect(keeping.usual().tempC).toBe(22);
   const first = http.expectOne('/api/keeping');
   expect(first.request.body.tempC).toBe(18);
-  first.flush({ usual: { ...usualKeeping, tempC: 18 }, isSet: true });
+  first.flush({ usual: { ...usualKeeping, tempC: 18 }, isSet: true, mixes: {} });
   const last = http.expectOne('/api/keeping');
   expect(last.request.body.tempC).toBe(22);
-  last.flush({ usual: { ...usualKeeping, tempC: 22 }, isSet: true });
+  last.flush({ usual: { ...usualKeeping, tempC: 22 }, isSet: true, mixes: {} });
   http.expectNone('/api/keeping');
   make(30);
   http.expectOne('/api/keeping').flush({ detail: 'no' }, { status: 400, statusText: 'Bad Request' });

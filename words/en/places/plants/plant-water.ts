@@ -5,7 +5,4 @@ export const plantWater = place('plants/plant-water', {
     line`Lift it: water when a ${vessel} weighs ${dry}; wet it weighs ${wet}, its own weight not counted.`,
   atTheLastWeighing: (percent: Filling) =>
     line` At the last weighing about ${percent} % of its water was gone.`,
-  keptAsUsual: (says: Filling) => line`Kept as usual: ${says}.`,
-  keptOtherwise: (says: Filling) => line`Kept differently: ${says}.`,
-  change: 'Change',
 });

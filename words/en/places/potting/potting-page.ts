@@ -60,7 +60,8 @@ export const pottingPage = place('potting/potting-page', {
   pressLightly: (headspace: Filling) =>
     line`Press lightly at the edge to close air pockets. Leave ${headspace} free below the rim for water.`,
   settleIt: 'Settle it with a soft rose until the top is smooth, and top up where it sinks.',
-  noTopDressing: (product: Filling) => line`The new mix feeds them for eight weeks: no ${product} on top.`,
+  noTopDressing: (product: Filling, weeks: Filling) =>
+    line`The new mix feeds them for ${weeks} weeks: no ${product} on top.`,
   layOnTop: (product: Filling, mass: Filling, when: Filling, most: Filling) =>
     line`${product}: ${mass} a pot ${when}, scattered clear of the stem and watered in${most}. Its label decides.`,
   narrow: (width: Filling) => line`Only ${width} of new mix beside the ball: a wider pot is easier to fill.`,

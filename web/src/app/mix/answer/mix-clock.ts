@@ -8,6 +8,7 @@ import { houses } from '#core/weeks/weather';
 import { KeepingService } from '../../data/keeping';
 import { NurseryService } from '../../data/nursery';
 import { ReaderHere } from '../../data/reader-here';
+import { BenchKeeping } from '../../weeks/bench-keeping';
 import { afterPaint } from '../../ui/after-paint';
 import { lasts } from '../../ui/words/lasts';
 import { keptSays } from '../../ui/words/kept-says';
@@ -56,6 +57,7 @@ export class MixClock {
   protected readonly common = common;
   readonly judgement = input.required<Judgement>();
   private readonly keeping = inject(KeepingService);
+  private readonly bench = inject(BenchKeeping);
   private readonly nursery = inject(NurseryService);
   private readonly reader = inject(ReaderHere);
   private readonly late = afterPaint(computed(() => this.judgement()));
@@ -63,7 +65,7 @@ export class MixClock {
   protected readonly it = computed(() => {
     const [judgement, things] = [this.late(), this.keeping.things()];
     if (!judgement || !things) return null;
-    const usual = this.keeping.bench();
+    const usual = this.bench.now();
     const keeping = keepingOf(usual, things, { on: this.nursery.today() });
     const living = new Living(judgement.input, judgement.evaluation);
     const dries = daysToGoneIn(living, keeping, HALF);
