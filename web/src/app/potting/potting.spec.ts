@@ -56,7 +56,7 @@ test('a top dressing has its grams, its day and its caution; where the mix lasts
     asked.flush({ usual: usualKeeping, isSet: false, mixes: {} });
   for (const asked of http.match('/api/waters')) asked.flush([]);
   TestBed.tick();
-  expect(said(page)).toContain('Kept as usual: Bright');
+  expect(said(page)).toContain('Kept as usual: bright');
   expect(said(page)).toMatch(
     /Blood meal: [\d.]+\sm?g a pot (at potting|about day \d+ after potting, when Today calls)/,
   );

@@ -2,9 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { type Acid } from '#core/weeks/alkalinity';
 import { type Cover, covers } from '#core/weeks/keeping';
-import { type HouseKept } from '#core/weeks/usual-keeping';
+import { type HouseKept, houseOn } from '#core/weeks/usual-keeping';
 import { type House, houses } from '#core/weeks/weather';
 import { fixed } from '#core/units/show';
+import { NurseryService } from '../data/nursery';
 import { Units } from '../data/units';
 import { ReaderHere } from '../data/reader-here';
 import { ChoiceField } from '../ui/fields/choice-field';
@@ -41,6 +42,7 @@ export class KeepingForm {
   protected readonly keeping = inject(KeepingHere);
   protected readonly pouring = inject(PouredWater);
   private readonly units = inject(Units);
+  private readonly nursery = inject(NurseryService);
   private readonly reader = inject(ReaderHere);
   protected readonly houses = houses.map((id) => ({ id, name: houseNames[id] }));
   protected readonly covers = covers.map((id) => ({ id, name: coverNames[id] }));
@@ -62,6 +64,15 @@ export class KeepingForm {
     }));
   });
 
+  /** The month that it is now has a house of its own: days are told by that. */
+  protected readonly thisMonth = computed(() => {
+    const [now, today] = [this.keeping.now(), this.nursery.today()];
+    const present = houseOn(now, today);
+    if (present === now) return '';
+    const month = this.monthName(Number(today.slice(5, 7)));
+    const { celsius } = this.reader.formats();
+    return texts.inThisMonth(month, this.reader.word(`weather.${present.house}`), celsius(present.tempC));
+  });
   protected readonly sliders = computed(() => {
     const { rule, plant } = this.keeping.now();
     const { unit } = shownIn('mg/L', this.units.system());

@@ -13,6 +13,7 @@ import { PlantsService } from '../data/plants';
 import { ReaderHere } from '../data/reader-here';
 import { oddsInTimes, oddsWords } from '../ui/words/words';
 import { KeepingHere } from './keeping-here';
+import { PouredWater } from './poured-water';
 import { WeeksHand } from './weeks-hand';
 import { comes, drySays, handSays, mendOf, rhythmSays, settlingSays } from './weeks-says';
 import { WeeksSearch } from './weeks-search';
@@ -37,6 +38,7 @@ export class WeeksAnswer {
   private readonly reader = inject(ReaderHere);
   private readonly keeping = inject(KeepingHere);
   private readonly hand = inject(WeeksHand);
+  private readonly pouring = inject(PouredWater);
   private readonly library = inject(LibraryService).library;
   private readonly search = inject(WeeksSearch);
   private readonly subject = inject(WeeksSubject);
@@ -92,7 +94,7 @@ export class WeeksAnswer {
           late - early > 1
             ? texts.aboutDayFromTo(day, this.dateOf(day), Math.min(day, early), Math.max(day, late))
             : texts.aboutDay(day, this.dateOf(day)),
-        mend: mendOf(trouble, all),
+        mend: mendOf(trouble, all, this.pouring.water().ecMSPerCm),
       }))
       .sort((a, b) => b.share - a.share || a.day - b.day);
   });

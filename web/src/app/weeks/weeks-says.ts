@@ -1,3 +1,4 @@
+import { saltyWater } from '#core/weeks/own-water';
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { mixWindows } from '#core/mix/windows';
 import { daysToGone, daysToGoneIn } from '#core/weeks/clock';
@@ -27,8 +28,12 @@ const mends: Record<Trouble, string> = {
   sweet: texts.acidInTheWaterRain,
 };
 
-/** What to do against a trouble, where these come too: nothing that makes another of them worse. */
-export function mendOf(trouble: Trouble, all: readonly Trouble[]): string {
+/**
+ * What to do against a trouble, where these come too: nothing that makes another of them worse.
+ * @param waterEc of the water that is poured, mS/cm: salty water is no fault of the feed
+ */
+export function mendOf(trouble: Trouble, all: readonly Trouble[], waterEc: number): string {
+  if (trouble === 'salty' && waterEc >= saltyWater.warn) return texts.otherWater;
   const has = (other: Trouble): boolean => all.includes(other);
   if ((trouble === 'salty' && has('starved')) || (trouble === 'starved' && has('salty')))
     return texts.feedWeakerAndOftener;

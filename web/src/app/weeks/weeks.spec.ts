@@ -23,6 +23,7 @@ import { type WeeksApi } from '../workers/weeks.protocol';
 import { BenchKeeping } from './bench-keeping';
 import { FeedMaker } from './feed-maker';
 import { KeepingHere } from './keeping-here';
+import { mendOf } from './weeks-says';
 import { WeeksPage } from './weeks-page';
 
 let http: HttpTestingController;
@@ -116,6 +117,15 @@ test('acid takes its share of the alkalinity from what is lived through, and its
   expect(said(page)).toMatch(/30 mL to 100 L of water takes it to pH 5\.8: 55 mg\/L of alkalinity stay/);
   expect(said(page)).toContain('brings 55 mg/L of nitrogen');
   expect(said(page)).toContain('acid into water, never water into acid');
+});
+
+test('salty water is no fault of the feed: where it salts the mix, other water is the way out', () => {
+  expect(mendOf('salty', ['salty', 'starved'], 1.2)).toContain('water with less salt');
+  expect(mendOf('salty', ['salty', 'starved'], 0.4)).toContain('Feed weaker');
+  const page = open();
+  TestBed.inject(BenchKeeping).try({ water: { alkalinityMgPerL: 80, ecMSPerCm: 2.4 } });
+  TestBed.tick();
+  expect(said(page)).toMatch(/Do not water young plants with it/);
 });
 
 test('two waters are blended to an alkalinity that is asked for; what they cannot give is said and kept as typed', () => {

@@ -50,5 +50,7 @@ export const keepingForm = place('weeks/keeping-form', {
   notKept: (why: Filling) => line`Not saved: ${why}`,
   acidBurnsEyesAndSkin:
     'Acid burns eyes and skin: wear goggles and gloves. Pour acid into water, never water into acid. The label and local rules decide. Try a little first and read its pH.',
+  inThisMonth: (month: Filling, house: Filling, warmth: Filling) =>
+    line`In ${month}, by the months below: ${house}, ${warmth}.`,
   meanIn: (month: Filling) => line`Mean in ${month}`,
 });

@@ -36,5 +36,6 @@ export const weeksSays = place('weeks/weeks-says', {
   wateredTimesFirstOnDay: (count: Filling, first: Filling, begins: Filling, ends: Filling) =>
     line`Watered ${count} times: first on day ${first}, ${begins} at first, ${ends} at last.`,
   feedWeakerAndOftener: 'Feed weaker with every watering, from earlier on. Find a rule below.',
+  otherWater: 'Use water with less salt, or mix rain into it; let more run through.',
   testItsPh: 'Test its pH every week before you change lime, acid or feed.',
 });
