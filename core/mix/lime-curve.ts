@@ -23,7 +23,7 @@ export const limeScale = (ph: number): number => -Math.log(Math.expm1(K * (CARBO
 export const phOfLimeScale = (y: number): number => CARBONATE_STOPS_PH - Math.log1p(Math.exp(-K * y)) / K;
 
 /** ∫₀ˣ t/(eᵗ − 1) dt, the first Debye function times x; Abramowitz & Stegun 27.1. */
-function debye(x: number): number {
+export function debyeSum(x: number): number {
   if (x < 2) {
     const q = x * x;
     return (
@@ -36,16 +36,47 @@ function debye(x: number): number {
   return sum;
 }
 
+/** Points of the same, so far apart, and its slope there: between them a cubic through both, right to 1e-10. */
+const STEP = 0.02;
+const POINTS = 600;
+let points: Float64Array | null = null;
+
+const slopeOf = (x: number): number => (x === 0 ? 1 : x / Math.expm1(x));
+
+function tabled(): Float64Array {
+  points = new Float64Array(2 * POINTS);
+  for (let i = 0; i < POINTS; i++) {
+    points[2 * i] = debyeSum(i * STEP);
+    points[2 * i + 1] = STEP * slopeOf(i * STEP);
+  }
+  return points;
+}
+
+/** The finder asks for it a million times over. @param x at least 0 */
+function debye(x: number): number {
+  const at = Math.floor(x / STEP);
+  if (!(at < POINTS - 1)) return debyeSum(x);
+  const all = points ?? tabled();
+  const t = x / STEP - at;
+  const low = all[2 * at]!;
+  const s = t * t * (3 - 2 * t);
+  return low + s * (all[2 * at + 2]! - low) + t * (1 - t) * ((1 - t) * all[2 * at + 1]! - t * all[2 * at + 3]!);
+}
+
+/** ∫ (b − a pH) / share dpH up to a pH, but for a constant. @param y the pH on the scale of lime */
+function limeTo(a: number, b: number, ph: number, y = limeScale(ph)): number {
+  const even = (b - CARBONATE_STOPS_PH * a) * y;
+  if (a === 0) return even;
+  const u = CARBONATE_STOPS_PH - ph;
+  return even - a * ((u * u) / 2 + debye(K * u) / (K * K));
+}
+
 /**
  * Lime that takes a mix from one pH to another, meq/L: ∫ (b − a pH) / share dpH, for buffers that take b − a pH.
  * @param from, to under 7.5, from at most to
  */
-export function limeBetween(a: number, b: number, from: number, to: number): number {
-  const even = (b - CARBONATE_STOPS_PH * a) * (limeScale(to) - limeScale(from));
-  if (a === 0) return even;
-  const [u0, u1] = [CARBONATE_STOPS_PH - from, CARBONATE_STOPS_PH - to];
-  return even + a * ((u0 * u0 - u1 * u1) / 2 + (debye(K * u0) - debye(K * u1)) / (K * K));
-}
+export const limeBetween = (a: number, b: number, from: number, to: number): number =>
+  limeTo(a, b, to) - limeTo(a, b, from);
 
 /** pH that so much lime brings a mix to from another, by Newton's method on the scale of lime. @param meqPerL at least 0 */
 export function limedFrom(a: number, b: number, from: number, meqPerL: number): number {
@@ -53,12 +84,13 @@ export function limedFrom(a: number, b: number, from: number, meqPerL: number): 
   const start = limeScale(from);
   let y = start + meqPerL / (b - a * from);
   if (a === 0) return Math.max(from, phOfLimeScale(y));
+  const before = limeTo(a, b, from, start);
   for (let i = 0; i < 8; i++) {
     // So near to the end that no digit is left: nothing dissolves any more.
     const ph = Math.min(phOfLimeScale(y), CARBONATE_STOPS_PH - 1e-12);
-    const step = (limeBetween(a, b, from, ph) - meqPerL) / (b - a * ph);
+    const step = (limeTo(a, b, ph, y) - before - meqPerL) / (b - a * ph);
     y = Math.max(start, y - step);
-    if (Math.abs(step) < 1e-10) break;
+    if (Math.abs(step) < 1e-9) break;
   }
   return Math.max(from, phOfLimeScale(y));
 }
