@@ -60,7 +60,9 @@ function debye(x: number): number {
   const t = x / STEP - at;
   const low = all[2 * at]!;
   const s = t * t * (3 - 2 * t);
-  return low + s * (all[2 * at + 2]! - low) + t * (1 - t) * ((1 - t) * all[2 * at + 1]! - t * all[2 * at + 3]!);
+  return (
+    low + s * (all[2 * at + 2]! - low) + t * (1 - t) * ((1 - t) * all[2 * at + 1]! - t * all[2 * at + 3]!)
+  );
 }
 
 /** ∫ (b − a pH) / share dpH up to a pH, but for a constant. @param y the pH on the scale of lime */
