@@ -61,3 +61,10 @@ test('fine peat stays wet to its top in a flat cell, coarse perlite in a pot doe
   expect(topStaysWet(evaluateMix(recipe({ 'peat-fine': 1 }, { vessel: 'cell-288' })))).toBe(true);
   expect(topStaysWet(of({ 'perlite-coarse': 3, 'peat-coarse': 1 }))).toBe(false);
 });
+
+test('a block that has settled is told by its air after the first dry-down, as it is judged', () => {
+  const block = recipe({ 'peat-black': 3, 'peat-fine': 1 }, { vessel: 'block-50', compaction: 0.25 });
+  expect(airOnceSettled(block, 0)).toBeCloseTo(100 * evaluateMix(block).airAfterDrydown, 9);
+  expect(airOnceSettled(block, 0.05)).toBeLessThan(airOnceSettled(block, 0));
+  expect(airOnceSettled(block, 0.05)).toBeGreaterThan(3);
+});

@@ -1,6 +1,6 @@
 import { type Family } from '#core/material/family';
 import { compose, type Composition, MOST_COMPACTION } from '#core/mix/composition';
-import { type MixInput } from '#core/mix/evaluate';
+import { evaluateMix, type MixInput } from '#core/mix/evaluate';
 import { columnOf, drain } from '#core/mix/water-air';
 import { checkRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
@@ -70,7 +70,8 @@ export function sunkMm(vessel: Vessel, settled: SettledShare): SettledShare {
 }
 
 /**
- * Air of the mix once it has settled by so much: firmer, and lower in its vessel. % of its volume then.
+ * Air of the mix once it has settled by so much: firmer, and lower in its vessel; that of a block after its first
+ * dry-down, as Mix judges it. % of its volume then.
  * @param settled share of the height, 0–0.5
  */
 export function airOnceSettled(input: MixInput, settled: number): number {
@@ -81,6 +82,7 @@ export function airOnceSettled(input: MixInput, settled: number): number {
     input.vessel.shape === 'block'
       ? { ...input.vessel, depthMm: input.vessel.depthMm - sunk }
       : { ...input.vessel, headspaceMm: input.vessel.headspaceMm + sunk };
+  if (vessel.shape === 'block') return 100 * evaluateMix({ ...input, vessel, compaction }).airAfterDrydown;
   const composition = compose(input.components, compaction, input.measured?.shrinkage, input.firmingExponent);
   return 100 * drain(composition, columnOf(vessel)).air;
 }
