@@ -12,7 +12,7 @@ import { FetchState } from '../ui/fetch-state';
 import { TableFiles } from '../ui/table-files';
 import { SaidPipe } from '../ui/words/said';
 import { startWords, tallySays } from './plant-words';
-import { KeptLine } from '../weeks/kept-line';
+import { KeptLine } from '../ui/kept-line';
 import { plantList as texts } from '#words/en/places/plants/plant-list';
 import { TitlePipe } from '../ui/words/title';
 import { DayPipe } from '../ui/words/day';

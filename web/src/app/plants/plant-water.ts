@@ -13,7 +13,7 @@ import { KeepingService } from '../data/keeping';
 import { LibraryService } from '../data/library';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
-import { KeptLine } from '../weeks/kept-line';
+import { KeptLine } from '../ui/kept-line';
 import { plantWater as texts } from '#words/en/places/plants/plant-water';
 
 /** When a planting is watered by weight, and the way to its weeks to come. */

@@ -26,7 +26,7 @@ import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName, stageNames } from '../ui/words/words';
-import { KeptLine } from '../weeks/kept-line';
+import { KeptLine } from '../ui/kept-line';
 import { pottingPage as texts } from '#words/en/places/potting/potting-page';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';

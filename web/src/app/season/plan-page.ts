@@ -29,7 +29,7 @@ import { type BarMoved } from './season-row';
 import { SeasonStrip } from './season-strip';
 import { SeasonSearch } from './season-search';
 import { SeasonView } from './season-view';
-import { KeptLine } from '../weeks/kept-line';
+import { KeptLine } from '../ui/kept-line';
 import { planPage as texts, restWhy } from '#words/en/places/season/plan-page';
 import { common } from '#words/en/places/common';
 import { NurseryService } from '../data/nursery';

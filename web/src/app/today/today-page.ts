@@ -19,7 +19,7 @@ import { Units } from '../data/units';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
 import { TodayService, type DueStep } from '../data/today';
-import { KeptLine } from '../weeks/kept-line';
+import { KeptLine } from '../ui/kept-line';
 import { todayPage as texts } from '#words/en/places/today/today-page';
 import { common } from '#words/en/places/common';
 import { TitlePipe } from '../ui/words/title';

@@ -5,7 +5,7 @@ import { bench } from '#testing/page';
 import { KeepingService } from '../data/keeping';
 import { type MixVersion } from '#contract/mixes';
 import { RecipeStore } from '../bench/recipe-store';
-import { BenchKeeping } from './bench-keeping';
+import { BenchKeeping } from '../bench/bench-keeping';
 import { KeepingHere } from './keeping-here';
 
 let http: HttpTestingController;

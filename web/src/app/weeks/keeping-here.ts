@@ -5,7 +5,7 @@ import { type WateringRule } from '#core/weeks/keeping';
 import { KeepingService } from '../data/keeping';
 import { Notices } from '../data/notices';
 import { keepingForm as texts } from '#words/en/places/weeks/keeping-form';
-import { BenchKeeping } from './bench-keeping';
+import { BenchKeeping } from '../bench/bench-keeping';
 
 /** Whose keeping is at hand: the nursery's own, that of the recipe on the bench, or of a planting in a recipe. */
 export type KeptWhose =

@@ -20,7 +20,7 @@ import { KeepingService } from '../data/keeping';
 import { SPREAD_WORKER, WEEKS_WORKER } from '../workers/tokens';
 import { Refused } from '../workers/calls';
 import { type WeeksApi } from '../workers/weeks.protocol';
-import { BenchKeeping } from './bench-keeping';
+import { BenchKeeping } from '../bench/bench-keeping';
 import { FeedMaker } from './feed-maker';
 import { KeepingHere } from './keeping-here';
 import { mendOf } from './weeks-says';

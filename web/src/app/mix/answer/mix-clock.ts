@@ -8,7 +8,7 @@ import { houses } from '#core/weeks/weather';
 import { KeepingService } from '../../data/keeping';
 import { NurseryService } from '../../data/nursery';
 import { ReaderHere } from '../../data/reader-here';
-import { BenchKeeping } from '../../weeks/bench-keeping';
+import { BenchKeeping } from '../../bench/bench-keeping';
 import { afterPaint } from '../../ui/after-paint';
 import { lasts } from '../../ui/words/lasts';
 import { keptSays } from '../../ui/words/kept-says';

@@ -4,8 +4,8 @@ import { type UsualKeeping } from '#core/weeks/usual-keeping';
 import { KeepingService } from '../data/keeping';
 import { NurseryService } from '../data/nursery';
 import { ReaderHere } from '../data/reader-here';
-import { keptSays } from '../ui/words/kept-says';
-import { keptLine as texts } from '#words/en/places/weeks/kept-line';
+import { keptSays } from './words/kept-says';
+import { keptLine as texts } from '#words/en/places/ui/kept-line';
 
 /** How it is kept what days are told of, and the way to change that. */
 @Component({

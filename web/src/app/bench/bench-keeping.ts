@@ -1,6 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { type UsualKeeping } from '#core/weeks/usual-keeping';
-import { RecipeStore } from '../bench/recipe-store';
+import { RecipeStore } from './recipe-store';
 import { isSameKeeping, KeepingService } from '../data/keeping';
 
 /** How the recipe on the bench is kept: as it is tried, by its own where it is saved, or as usual. */
