@@ -53,6 +53,7 @@ module.exports = {
       ['judge'],
       ['spread', 'explain'],
       ['finder'],
+      ['advise'],
       ['batch'],
       ['package', 'season', 'weeks'],
       ['plants'],

@@ -23,6 +23,8 @@ export const newBatchSchema = z.strictObject({
     .refine((id) => approachOf(id) !== undefined, taking(allow('allowed.an-approach', none)))
     .nullable()
     .default(null),
+  /** Made although it has a stop: somebody said so. */
+  anyway: z.boolean().default(false),
   /** Steps of the season that it is made for. */
   madeFor: list(madeForSchema, [0, 2000], 'steps').default([]),
 });

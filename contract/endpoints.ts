@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { whereSchema } from '#contract/where';
 import { batchLineSchema, batchSchema, newBatchSchema } from '#contract/batches';
+import { adviseAnswerSchema, adviseRequestSchema } from '#contract/advise';
 import {
   batchSheetAnswerSchema,
   batchSheetRequestSchema,
@@ -199,6 +200,14 @@ export const endpoints = {
     evaluateRequestSchema,
     evaluationAnswerSchema,
   ),
+  advise: {
+    ...compute(
+      'What is wrong with a recipe, each subject once, and ways out that were tried',
+      adviseRequestSchema,
+      adviseAnswerSchema,
+    ),
+    refuses: { 429: BUSY },
+  },
   batchSheet: compute('What to scoop, weigh and pour', batchSheetRequestSchema, batchSheetAnswerSchema),
   formulate: {
     ...compute(

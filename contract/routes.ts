@@ -21,6 +21,7 @@ export const routes = {
   setWindows: ['PUT', '/windows'],
 
   evaluate: ['POST', '/evaluate'],
+  advise: ['POST', '/advise'],
   batchSheet: ['POST', '/batch-sheet'],
   formulate: ['POST', '/formulate'],
   hotWater: ['POST', '/hot-water'],

@@ -15,7 +15,7 @@ import { keptReadingIds } from '#core/judge/readings';
 import { families } from '#core/material/family';
 import { makes, roles, type Material } from '#core/material/material';
 import { moistures } from '#core/mix/moisture';
-import { type SingleFix } from '#core/recipe/fix';
+import { type RuleFix } from '#core/recipe/fix';
 import { saidSchema, stepTextSchema } from '#contract/message';
 
 const fixSchema = z.discriminatedUnion('kind', [
@@ -27,7 +27,7 @@ const fixSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('addPart'), material: z.string(), parts: z.number().optional() }),
   z.strictObject({ kind: z.literal('screen'), material: z.string(), mm: z.number() }),
   z.strictObject({ kind: z.literal('vessel'), vessel: z.string() }),
-]) satisfies z.ZodType<SingleFix>;
+]) satisfies z.ZodType<RuleFix>;
 
 /** A material as it is reckoned with: fractions, not percentages. */
 const materialSchema = numbers(
@@ -91,6 +91,7 @@ const verdict = oneOf(['low', 'ok', 'high']);
 /** All that a batch was made from and came to. */
 export const snapshotSchema = z.object({
   format: z.literal(3),
+  anyway: z.literal(true).optional(),
   recipe: recipeSchema,
   vessel: z.object(vesselKindSchema.shape),
   materials: z.array(materialSchema),

@@ -38,7 +38,7 @@ test('a part is screened, on the mix and on the card; pieces too large have a pr
   page,
 }) => {
   await page.goto('/mix?stage=germination&into=cell-288&parts=bark-pine:3,peat-fine:1&lime=none');
-  await page.getByRole('button', { name: /screened at 3/ }).click();
+  await page.getByRole('button', { name: /Screen the aged pine bark at 3/ }).click();
   await expect(page.getByRole('button', { name: 'Swap Pine bark, aged' })).toContainText('screened at');
   await page.reload();
   await expect(page.getByRole('button', { name: 'Swap Pine bark, aged' })).toContainText('screened at');

@@ -125,15 +125,16 @@ test('an empty recipe: the last material goes, and a new one begins', async ({ p
 
 test('a press says what it did, and makes nothing worse', async ({ page }) => {
   await page.goto('/mix?stage=germination&into=cell-288&parts=peat-fine:1&lime=none');
-  const stops = page.locator('app-flag-list > ul > li.stop');
+  const stops = page.locator('app-finding-list > ul > li.stop');
   await expect(stops.first()).toBeVisible();
   const before = await stops.count();
-  await page
-    .locator('app-flag-list')
-    .getByRole('button', { name: /^Do that/ })
-    .first()
-    .click();
-  await expect(page.getByRole('status').last()).toContainText(/Done: .* → /);
+  const way = page.locator('app-finding-list > ul > li.stop .out > button').first();
+  const promised = (await way.innerText()).trim();
+  await way.click();
+  await expect(page.getByRole('status').last()).toContainText(`Done. ${promised}`);
+  // What the press promised is what the reading says.
+  const [, air] = / → ([\d.]+)\s%/.exec(promised) ?? [];
+  if (air !== undefined) await expect(reading(page, 'Air in the cell')).toHaveText(air);
   expect(await stops.count()).toBeLessThanOrEqual(before);
 });
 

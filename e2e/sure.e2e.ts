@@ -17,7 +17,8 @@ test('each reading says how sure it is; a pen reading narrows it and is undone w
   await page.goto('/mix');
   const untested = await width(page, 'pH');
   expect(untested).toBeGreaterThan(0.4);
-  await expect(page.getByText(/Chance that all is in range: .* 2000 such batches/)).toBeVisible();
+  await expect(page.getByText(/Ready to mix\..*chance that it stays so: \d+ in 10/)).toBeVisible();
+  await expect(page.getByText(/2000 such batches tried/)).toBeVisible();
   await page.getByText('Your own tests of this mix').click();
   await field(page, 'pH by pen, a week after liming').fill('5,6');
   await expect(reading(page, 'pH')).toHaveText('5.6');

@@ -16,6 +16,7 @@ const WRITES_NOTHING = new Set<EndpointName>([
     'liquidFeed',
     'life',
     'lifeRule',
+    'advise',
     'lookAtShare',
   ] as const),
   // Of files, not rows: they have kills of their own.

@@ -220,6 +220,49 @@ export const samples: {
   'care.pot-up': [{ name: plants }],
   'correct.over-limed': [{ ph: 7.1, times: 2.4 }],
   'correct.add-material': [{ material: peat, looseLitres: 12 }],
+  'advise.way': [
+    { edits: [{ does: 'add', what: perlite, parts: 2 }], moves: { of: 'air', from: 7.6, to: 12.1 } },
+    {
+      edits: [
+        { does: 'more', what: peat, by: 1, parts: 4 },
+        { does: 'less', what: own, by: 0.5, parts: 1 },
+        { does: 'no-lime' },
+      ],
+      moves: { of: 'ph', from: 7.1, to: 6 },
+    },
+    {
+      edits: [
+        { does: 'leave-out', what: own },
+        { does: 'no-dose', what: lime },
+      ],
+      moves: null,
+    },
+    {
+      edits: [{ does: 'exchange', what: perlite, from: own, parts: 2 }],
+      moves: { of: 'overSize', from: 22, to: 3 },
+    },
+    {
+      edits: [
+        { does: 'screen', what: peat, mm: 6 },
+        { does: 'firm', pct: 5, wasPct: 10 },
+      ],
+      moves: { of: 'cohesion', from: 0.4, to: 0.6 },
+    },
+    {
+      edits: [{ does: 'dose', what: own, gPerL: 0.4, wasGPerL: 1.2 }],
+      moves: { of: 'ecSaturated', from: 2.4, to: 1.2 },
+    },
+    {
+      edits: [
+        { does: 'dose', what: own, gPerL: 0.4, wasGPerL: null },
+        { does: 'lime', what: lime, ph: 5.8 },
+        { does: 'firm', pct: 0, wasPct: 10 },
+        { does: 'firm', pct: 10, wasPct: 0 },
+      ],
+      moves: { of: 'n', from: 18, to: 80 },
+    },
+  ],
+  'advise.would-vessel': [{ vessel: pot }],
   'rule.water': [
     { first: 0.5, last: 2, gonePct: 50 },
     { first: 0, last: 0, gonePct: 40 },

@@ -14,6 +14,7 @@ import { type MessageOf, type None } from '#core/units/message';
 import { type LabelSizeFacts } from '#core/batch/label-sizes';
 import { type AllowedFacts } from '#core/units/allowed';
 import { type UsualFacts } from '#core/finder/usual-shares';
+import { type AdviseFacts } from '#core/advise/advise-facts';
 import { type RuleFacts } from '#core/weeks/rule-facts';
 import { type WeatherFacts } from '#core/weeks/weather';
 import { type JarFacts } from '#core/mix/lime-reaction';
@@ -75,6 +76,7 @@ export type AllFacts = StepFacts &
   CostFacts &
   WeatherFacts &
   RuleFacts &
+  AdviseFacts &
   TrayFacts &
   LabelSizeFacts &
   CareFacts;

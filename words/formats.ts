@@ -3,7 +3,16 @@ import { type Named } from '#core/units/message';
 import { inches } from '#words/inches';
 import { nameIn } from '#words/names';
 import { gramsIn, litresIn, millimetresIn, fahrenheitFromCelsius } from '#core/units/factors';
-import { fixed, showDose, showLength, showMass, showVolume, significant, type Shown } from '#core/units/show';
+import {
+  beside,
+  fixed,
+  showDose,
+  showLength,
+  showMass,
+  showVolume,
+  significant,
+  type Shown,
+} from '#core/units/show';
 import { dateIn, dayFrom, isNear } from '#words/days';
 import { localeOf, type Reader } from '#words/reader';
 
@@ -64,14 +73,6 @@ export interface Formats extends Reader {
 export type Plural = Partial<Record<Intl.LDMLPluralRule, string>> & { other: string };
 
 const joined = ({ text, unit }: Shown): string => `${text}\u00a0${unit}`;
-
-/** To so many places, or as many more (three at most) as tell on which side of an edge it lies. */
-export function beside(value: number, places: number, edge?: number): string {
-  let most = places;
-  if (edge !== undefined && value !== edge)
-    while (most < places + 3 && Number(value.toFixed(most)) === Number(edge.toFixed(most))) most++;
-  return fixed(value, most);
-}
 
 const lists = new Map<string, Intl.ListFormat>();
 const rules = new Map<string, Intl.PluralRules>();

@@ -45,6 +45,8 @@ const STEP = 0.05;
 const MOST_LEACH_VOLUMES = 3;
 /** What is added should not stop at the very edge of a window: this share of its width inside. */
 const MARGIN = 0.15;
+/** More dry mix than this share of the batch: it is spread out to dry instead. */
+const MOST_DRY = 0.25;
 /** Saturation may be off by so much. Common practice, no source. */
 const SATURATION_SLACK = 0.06;
 
@@ -240,7 +242,7 @@ function wetting(
   const dry = now.composition.waterAsBought;
   const room = aim * pores - dry;
   const dryLitres = room > 0 ? (water - aim * pores * litres) / room : Infinity;
-  return dryLitres <= MOST_ADDED * state.litres
+  return dryLitres <= MOST_DRY * state.litres
     ? { steps: [{ kind: 'addDryMix', litres: dryLitres }], litres: dryLitres, saturation: aim }
     : { steps: [{ kind: 'spreadOut' }], litres: 0, saturation: aim };
 }

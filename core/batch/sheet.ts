@@ -1,5 +1,6 @@
 import { targetSaturation, type Moisture } from '#core/mix/moisture';
 import { type Evaluation } from '#core/mix/evaluate';
+import { type Dose } from '#core/mix/ph';
 import { limits } from '#core/units/limits';
 import { checkRange } from '#core/units/check';
 
@@ -11,6 +12,10 @@ export interface BatchSheet {
   amendments: { amendment: string; grams: number }[];
   waterLitres: number;
 }
+
+/** Doses of which something is weighed: lime that nothing needs is none. */
+export const dosesGiven = ({ doses }: Pick<Evaluation, 'doses'>): readonly Dose[] =>
+  doses.filter((d) => d.gPerL > 0);
 
 /**
  * What to scoop, weigh and pour for so much finished mix.
@@ -28,7 +33,9 @@ export function batchSheet(evaluation: Evaluation, litres: number, moisture: Moi
       const dryKg = (looseLitres * material.dryBulkDensityGPerL) / 1000;
       return { material: material.id, looseLitres, massKg: dryKg / (1 - material.moistureWetBasis) };
     }),
-    amendments: evaluation.doses.map((d) => ({ amendment: d.amendment.id, grams: d.gPerL * litres })),
+    amendments: dosesGiven(evaluation).map((d) => ({
+      ...{ amendment: d.amendment.id, grams: d.gPerL * litres },
+    })),
     waterLitres: Math.max(
       0,
       litres * (targetSaturation[moisture] * composition.totalPorosity - composition.waterAsBought),

@@ -3,7 +3,7 @@ import { type TopUp } from '#core/batch/work';
 import { usualKit, type Kit } from '#core/batch/kit';
 import { type Step } from '#core/batch/step';
 import { type Scoop } from '#core/batch/scoops';
-import { batchSheet, type BatchSheet } from '#core/batch/sheet';
+import { batchSheet, type BatchSheet, dosesGiven } from '#core/batch/sheet';
 import { type Moisture, usualMoisture } from '#core/mix/moisture';
 import { judgeMix } from '#core/judge/judge';
 import { type TestContext } from '#core/batch/tests/bench-test';
@@ -47,6 +47,8 @@ export interface CardChoice {
  */
 export interface BatchSnapshot {
   format: 3;
+  /** It had a stop, and was made all the same: somebody said so. */
+  anyway?: true | undefined;
   recipe: Recipe;
   vessel: VesselKind;
   materials: Material[];
@@ -104,8 +106,8 @@ export function snapshotBatch(
     recipe,
     vessel,
     materials: evaluation.composition.parts.map((p) => p.material),
-    amendments: evaluation.doses.map((d) => d.amendment),
-    doses: evaluation.doses.map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
+    amendments: dosesGiven(evaluation).map((d) => d.amendment),
+    doses: dosesGiven(evaluation).map((d) => ({ amendment: d.amendment.id, gPerL: d.gPerL })),
     moisture,
     sheet,
     steps: orderOfWork(

@@ -255,12 +255,14 @@ describe('correct a batch', () => {
   });
 
   test('too wet: dry mix by mass balance; too dry: water', () => {
-    const wet = plan({ saturation: 0.7 });
+    const wet = plan({ saturation: 0.52 });
     const x = (wet.steps[0] as { litres: number }).litres;
     const { totalPorosity: tp, waterAsBought } = e.composition;
     expect(wet.steps[0]!.kind).toBe('addDryMix');
-    expect((0.7 * tp * 100 + waterAsBought * x) / (tp * (100 + x))).toBeCloseTo(0.45, 9);
+    expect((0.52 * tp * 100 + waterAsBought * x) / (tp * (100 + x))).toBeCloseTo(0.45, 9);
     expect(wet.litresAfter).toBeCloseTo(100 + x, 9);
+    // Far too wet is spread out to dry, not doubled.
+    expect(plan({ saturation: 0.7 })).toMatchObject({ steps: [{ kind: 'spreadOut' }], litresAfter: 100 });
     const dry = plan({ saturation: 0.2 });
     expect(dry.steps).toEqual([{ kind: 'addWater', litres: expect.closeTo(0.25 * tp * 100, 9) }]);
   });

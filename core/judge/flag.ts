@@ -1,5 +1,5 @@
 import { type FlagCode, type Subject, subjectOf } from '#core/recipe/flag-code';
-import { type SingleFix } from '#core/recipe/fix';
+import { type RuleFix } from '#core/recipe/fix';
 import { type Library } from '#core/recipe/library';
 import { type Reading, type ReadingId } from '#core/judge/readings';
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
@@ -16,7 +16,7 @@ export interface Flag {
   text: Said;
   /** The way out. */
   remedy: Said;
-  fix?: SingleFix;
+  fix?: RuleFix;
 }
 
 /** As it is kept with a batch: its code may be one of before. */

@@ -25,7 +25,6 @@ const raised: Case[] = [
   ['lime-wrong-direction', 'stop', { compost: 1, 'perlite-fine': 1 }, { doses: { chalk: 3 } }],
   ['ph-by-water', 'note', { 'vermiculite-fine': 1, 'perlite-fine': 1 }, { doses: { chalk: 1 } }],
   ['ph-by-water', 'note', { 'vermiculite-fine': 1, 'perlite-fine': 1 }, { stage: 'rooting' }],
-  ['lime-wrong-direction', 'warn', { compost: 1, 'perlite-fine': 1 }, { stage: 'potting', limeToPh: 5.8 }],
   ['ph-read-low', 'warn', good, { limeToPh: 5.8, measured: { ph: 5.1 } }],
   ['ph-read-high', 'stop', good, { measured: { ph: 7.4 } }],
   ['nitrogen-slow', 'note', good, { stage: 'seedling', vessel: 'pot-15', doses: { 'coated-14-14-14': 4 } }],

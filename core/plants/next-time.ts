@@ -1,6 +1,6 @@
 import { OutOfRange } from '#core/units/check';
 import { judgeMix, type Judgement } from '#core/judge/judge';
-import { changesOf, makesWorse, type Remedy } from '#core/judge/remedies';
+import { type Severity } from '#core/judge/flag';
 import { type ReadingId } from '#core/judge/readings';
 import { type CauseWeights, rankCauses, type Taught } from '#core/plants/causes';
 import { type CauseId } from '#core/plants/cause-table';
@@ -72,7 +72,7 @@ export function suspectsOf(records: readonly PlantRecord[], taught?: Taught, odd
 export interface NextTime {
   cause: CauseId;
   fix: Fix;
-  changes: Remedy['changes'];
+  changes: { id: ReadingId; from: number; to: number }[];
 }
 
 /** What a cause asks of the readings: which of them, and whither. */
@@ -172,6 +172,30 @@ export function nextTime(
     }
   }
   return found;
+}
+
+const wrong = ({ readings }: Judgement): number => readings.filter((r) => r.verdict !== 'ok').length;
+const count = ({ flags }: Judgement, severity: Severity): number =>
+  flags.filter((f) => f.severity === severity).length;
+
+/** From too much to too little, or the other way: no remedy. */
+const tipsOver = (before: Judgement, after: Judgement): boolean =>
+  before.readings.some(({ id, verdict }) => {
+    const now = after.readings.find((r) => r.id === id)?.verdict ?? 'ok';
+    return verdict !== 'ok' && now !== 'ok' && now !== verdict;
+  });
+
+/** Fewer readings right than before, one tipped from too little to too much, or more stops or warnings. */
+const makesWorse = (before: Judgement, after: Judgement): boolean =>
+  wrong(after) > wrong(before) ||
+  tipsOver(before, after) ||
+  (['stop', 'warn'] as const).some((severity) => count(after, severity) > count(before, severity));
+
+function changesOf(before: Judgement, after: Judgement): NextTime['changes'] {
+  return before.readings.flatMap(({ id, value }) => {
+    const to = after.readings.find((r) => r.id === id)?.value;
+    return to === undefined || Math.abs(to - value) < 1e-9 ? [] : [{ id, from: value, to }];
+  });
 }
 
 function tried(

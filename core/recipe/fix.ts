@@ -4,7 +4,7 @@ import { volumeL } from '#core/vessel/vessel';
 import { litresOf, type Recipe, type RecipePart } from '#core/recipe/recipe';
 
 /** A change of the recipe, as a rule proposes it. */
-export type SingleFix =
+export type RuleFix =
   | { kind: 'limeToPh'; amendment: string; ph: number }
   | { kind: 'noLime' }
   | { kind: 'dropAmendment'; amendment: string }
@@ -14,6 +14,14 @@ export type SingleFix =
   | { kind: 'addPart'; material: string; parts?: number }
   | { kind: 'screen'; material: string; mm: number }
   | { kind: 'vessel'; vessel: string };
+
+/** Any single change of a recipe. */
+export type SingleFix =
+  | RuleFix
+  /** Of one material, new or there already, so many parts. */
+  | { kind: 'parts'; material: string; parts: number }
+  | { kind: 'dropMaterial'; material: string }
+  | { kind: 'firm'; pct: number };
 
 /** What a remedy does with one press: one change, or several one after the other. */
 export type Fix = SingleFix | { kind: 'all'; fixes: readonly SingleFix[] };
@@ -67,6 +75,20 @@ export function applyFix(recipe: Recipe, fix: Fix, library: Library): Recipe {
           : [...recipe.components, { material, parts }],
       };
     }
+    case 'parts': {
+      const { material, parts } = fix;
+      const present = recipe.components.some((c) => c.material === material);
+      return {
+        ...recipe,
+        components: present
+          ? recipe.components.map((c) => (c.material === material ? { ...c, parts } : c))
+          : [...recipe.components, { material, parts }],
+      };
+    }
+    case 'dropMaterial':
+      return { ...recipe, components: recipe.components.filter((c) => c.material !== fix.material) };
+    case 'firm':
+      return { ...recipe, compactionPct: fix.pct };
     case 'screen':
       return {
         ...recipe,

@@ -1,6 +1,8 @@
 /** What a finding is about; care stands apart: how to work, whatever the mix is like. */
-export type Subject =
-  ('air' | 'ph' | 'salts' | 'nitrogen' | 'pieces' | 'holding' | 'weight' | 'living' | 'vessel') | 'care';
+export const subjects = [
+  ...(['air', 'ph', 'salts', 'nitrogen', 'pieces', 'holding', 'weight', 'living', 'vessel'] as const),
+] as const;
+export type Subject = (typeof subjects)[number] | 'care';
 
 /** Every code that a rule can raise, with its subject; "nitrogen" stands for all nutrients, "living" for what rots. */
 export const subjectOf = {

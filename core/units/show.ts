@@ -90,3 +90,11 @@ export function showDose(gPerL: number, system: UnitSystem): Shown {
     ? { text: fixed(gPerL, 2), unit: 'g/L' }
     : { text: fixed(gPerL / gPerLInPoundPerCubicYard, 2), unit: 'lb/yd³' };
 }
+
+/** To so many places, or as many more (three at most) as tell on which side of an edge it lies. */
+export function beside(value: number, places: number, edge?: number): string {
+  let most = places;
+  if (edge !== undefined && value !== edge)
+    while (most < places + 3 && Number(value.toFixed(most)) === Number(edge.toFixed(most))) most++;
+  return fixed(value, most);
+}

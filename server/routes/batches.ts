@@ -23,7 +23,7 @@ export function batchRoutes(
 ): void {
   api.serve('batches', ({ query }) => batches.all(query));
   api.serve('keepBatch', ({ body }) => {
-    const { units, scoop, recipe, kit, school: by, madeFor, ...given } = body;
+    const { units, scoop, recipe, kit, school: by, madeFor, anyway, ...given } = body;
     const existing = batches.byKey(given.key);
     if (existing) return new Again(existing);
     if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
@@ -34,7 +34,8 @@ export function batchRoutes(
     const judgedBy = windows.wantedIn(library.library(), way);
     const snapshot = snapshotBatch(recipe, judgedBy, { units, scoop, measure }, kit, way);
     const cost = costOf(snapshot, prices());
-    const whole = { ...snapshot, ...(cost && { cost }) };
+    const stops = snapshot.flags.some(({ severity }) => severity === 'stop');
+    const whole = { ...snapshot, ...(cost && { cost }), ...(anyway && stops && { anyway }) };
     return batches.addFor({ ...given, snapshot: whole, createdAt: now().toISOString() }, (id) =>
       season.noteMade(id, madeFor),
     );

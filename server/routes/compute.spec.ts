@@ -1,6 +1,7 @@
 import { labelOf } from '#words/problem';
 import request from 'supertest';
 import { batchSheetAnswerSchema, evaluationAnswerSchema } from '#contract/evaluate';
+import { adviseAnswerSchema } from '#contract/advise';
 import { METRIC } from '#testing/plain-english';
 import { testApp } from '#testing/server';
 
@@ -386,4 +387,69 @@ test('what is refused is said by its label in the reader’s units; the path and
       allowed: 'must be a number from 5 to 2000',
     });
   }
+});
+
+describe('POST /api/advise', () => {
+  const wet = {
+    ...{ stage: 'germination', vessel: { shape: 'rect', topMm: [20, 20], baseMm: [13, 13], depthMm: 28 } },
+    components: [
+      { material: 'peat-fine', parts: 3 },
+      { material: 'sand-fine', parts: 2 },
+    ],
+    limeToPh: { amendment: 'lime-dolomitic', ph: 5.8 },
+  };
+  const evaluated = async (recipe: object) => (await request(app).post('/api/evaluate').send(recipe)).body;
+  type Code = { code: string; severity: string };
+
+  test('one finding a subject; what a way promises is what its recipe is evaluated to; the mend leaves nothing loud', async () => {
+    const { status, body: advice } = await request(app)
+      .post('/api/advise')
+      .send({ ...wet, shelf: ['peat-fine', 'perlite-coarse', 'vermiculite-medium'] });
+    expect(status).toBe(200);
+    expect(adviseAnswerSchema.strict().safeParse(advice).success).toBe(true);
+    expect(advice.verdict).toBe('stop');
+    const [air] = advice.findings;
+    expect(air).toMatchObject({ subject: 'air', severity: 'stop' });
+    expect(air.ways[0].text).toMatch(/^Add 1\spart of coarse perlite: air 0\.3\s% → 3\.8\s%\.$/);
+    for (const finding of advice.findings)
+      for (const way of finding.ways) {
+        const after = await evaluated(way.recipe);
+        const codes = after.flags.map(({ code }: Code) => code);
+        expect(finding.codes.filter((code: string) => codes.includes(code))).toEqual([]);
+        for (const reading of after.readings)
+          if (way.readings[reading.id] !== undefined)
+            expect(way.readings[reading.id]).toBeCloseTo(reading.value, 9);
+      }
+    const mended = await evaluated(advice.mend.recipe);
+    expect(mended.flags.filter(({ severity }: Code) => severity !== 'note')).toEqual([]);
+    // What is not named is not reached for, unless nothing that is does it.
+    expect(JSON.stringify(advice.mend.recipe)).not.toContain('rice-hulls');
+  });
+
+  test('a material by its own figures comes back as it was sent; a family that is never used is not offered', async () => {
+    const own = { properties: described, parts: 3 };
+    const { body: advice } = await request(app)
+      .post('/api/advise')
+      .send({ ...wet, components: [own, wet.components[1]], never: ['perlite', 'hulls'] });
+    const ways = advice.findings.flatMap((finding: { ways: { recipe: typeof wet }[] }) => finding.ways);
+    expect(ways.length).toBeGreaterThan(0);
+    for (const { recipe } of ways) {
+      expect(JSON.stringify(recipe)).not.toMatch(/perlite|hulls/);
+      const given = recipe.components.find((c: object) => 'properties' in c);
+      if (given) expect(given).toMatchObject({ properties: described });
+      expect((await request(app).post('/api/evaluate').send(recipe)).status).toBe(200);
+    }
+  });
+
+  test('in the units of the reader; what is unknown is named', async () => {
+    const salty = { ...wet, amendments: [{ amendment: 'calcium-nitrate', gPerL: 6 }] };
+    const { body } = await request(app).post('/api/advise').set('welcome-units', 'us').send(salty);
+    expect(
+      JSON.stringify(body.findings.map((f: { ways: { text: string }[] }) => f.ways.map((w) => w.text))),
+    ).toMatch(/lb\/yd³/);
+    const bad = await request(app)
+      .post('/api/advise')
+      .send({ ...wet, components: [{ material: 'moon-dust', parts: 1 }] });
+    expect([bad.status, bad.body.issues[0].path]).toEqual([400, 'components.0.material']);
+  });
 });

@@ -13,6 +13,7 @@ import { judgeMix } from '#core/judge/judge';
 import { compose } from '#core/mix/composition';
 import { evaluateMix } from '#core/mix/evaluate';
 import { standOf } from '#core/season/stand';
+import { resolveAdvise } from '#server/book/compute/advise';
 import {
   resolveFinderJob,
   resolveJob,
@@ -75,6 +76,11 @@ export function computeRoutes(api: Api, { library: store }: Stores, heavy: Heavy
     const label =
       typeof product === 'string' ? lookUp(store.library().amendments, product, 'product') : product;
     return liquidFeed(label, nMgPerL, injector, tankLitres);
+  });
+  api.serve('advise', ({ body, req, res }) => {
+    const left = new AbortController();
+    res.on('close', () => left.abort());
+    return heavy.run('advise', resolveAdvise(body, store.library(), readerOf(req)), left.signal);
   });
   api.serve('formulate', ({ body, req, res }) => {
     // Whoever hangs up is not searched for.

@@ -17,6 +17,7 @@ import { labelSizes } from '#words/en/label-sizes';
 import { rests } from '#words/en/rests';
 import { weathers } from '#words/en/weathers';
 import { usual } from '#words/en/usual';
+import { advise } from '#words/en/advise';
 import { rules } from '#words/en/rules';
 import { type Catalog } from '#words/catalog';
 
@@ -38,6 +39,7 @@ export const en: Catalog = {
   ...care,
   ...usual,
   ...rules,
+  ...advise,
   ...allowed,
   ...jars,
   ...rests,

@@ -1,3 +1,4 @@
+import { beside } from '#core/units/show';
 import { usual } from '#core/recipe/usual';
 import { type Rule } from '#core/judge/flag';
 import { said } from '#core/units/said';
@@ -17,7 +18,7 @@ export const airLow: Rule = (judged) => {
     code: 'air-low',
     severity: reading.value < reading.low / 3 ? 'stop' : 'warn',
     text: [
-      ...said`Too little air here: ${reading.value.toFixed(1)} % where ${reading.low} % is wanted.`,
+      ...said`Too little air here: ${beside(reading.value, 1, reading.low)} % where ${reading.low} % is wanted.`,
       ...foot,
     ],
     remedy: said`Add a part of perlite, or go to a deeper vessel.`,
@@ -35,7 +36,7 @@ export const airHigh: Rule = (judged) => {
   return {
     code: 'air-high',
     severity: 'warn',
-    text: said`Very open here: ${reading.value.toFixed(1)} % air where ${reading.high} % is the most. It dries fast and small seed falls in.`,
+    text: said`Very open here: ${beside(reading.value, 1, reading.high)} % air where ${reading.high} % is the most. It dries fast and small seed falls in.`,
     remedy: said`Add a part of fine peat or coir, or less of the coarse.`,
     fix: { kind: 'addPart', material: judged.evaluation.peat > 0 ? usual.sourPeat : usual.coir },
   };
@@ -49,14 +50,14 @@ export const blockAir: Rule = (judged) => {
     ? {
         code: 'block-air-low',
         severity: reading.value < reading.low / 2 ? 'stop' : 'warn',
-        text: said`Pressed too tight: even half dried the block holds ${reading.value.toFixed(1)} % air, ${reading.low} % is wanted.`,
+        text: said`Pressed too tight: even half dried the block holds ${beside(reading.value, 1, reading.low)} % air, ${reading.low} % is wanted.`,
         remedy: said`Press less hard, or add a part of coarse sand or perlite.`,
         fix: { kind: 'addPart', material: usual.coarseOpener },
       }
     : {
         code: 'block-air-high',
         severity: 'warn',
-        text: said`Too loose for a block: ${reading.value.toFixed(1)} % air once half dried, ${reading.high} % is the most.`,
+        text: said`Too loose for a block: ${beside(reading.value, 1, reading.high)} % air once half dried, ${reading.high} % is the most.`,
         remedy: said`Use finer, stickier parts: fine peat or black peat.`,
         fix: { kind: 'addPart', material: usual.sourPeat },
       };

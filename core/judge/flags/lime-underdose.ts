@@ -1,3 +1,4 @@
+import { beside } from '#core/units/show';
 import { type Rule } from '#core/judge/flag';
 import { advisedLime, isPhSettled, limeState } from '#core/judge/flags/lime';
 import { said } from '#core/units/said';
@@ -9,8 +10,8 @@ export const limeUnderdose: Rule = (judged) => {
   const { ph } = judged.evaluation;
   if (ph >= lime.window.low - 0.005) return null;
   const start = lime.main
-    ? said`Too little lime: it brings the mix to pH ${ph.toFixed(1)}, still under ${lime.window.low.toFixed(1)}.`
-    : said`Too acid: pH ${ph.toFixed(1)} with no lime, under ${lime.window.low.toFixed(1)}. Peat lowers pH, it never raises it.`;
+    ? said`Too little lime: it brings the mix to pH ${beside(ph, 1, lime.window.low)}, still under ${lime.window.low.toFixed(1)}.`
+    : said`Too acid: pH ${beside(ph, 1, lime.window.low)} with no lime, under ${lime.window.low.toFixed(1)}. Peat lowers pH, it never raises it.`;
   return {
     code: 'lime-underdose',
     severity: ph < 4.6 ? 'stop' : 'warn',

@@ -1,3 +1,4 @@
+import { beside } from '#core/units/show';
 import { isMeasured } from '#core/judge/flags/lime';
 import { type Rule } from '#core/judge/flag';
 import { said } from '#core/units/said';
@@ -12,7 +13,7 @@ export const phMeasured: Rule = (judged) => {
   return {
     code: sour ? 'ph-read-low' : 'ph-read-high',
     severity: far ? 'stop' : 'warn',
-    text: said`Your pen reads pH ${reading.value.toFixed(1)}, ${sour ? 'under' : 'over'} ${end.toFixed(1)}. That counts, not the estimate.`,
+    text: said`Your pen reads pH ${beside(reading.value, 1, end)}, ${sour ? 'under' : 'over'} ${end.toFixed(1)}. That counts, not the estimate.`,
     remedy: sour
       ? said`Put it right from the batch: it works out the lime that is still to go in.`
       : said`Lime cannot be taken out: cut it with unlimed peat, worked out from the batch.`,

@@ -1,3 +1,4 @@
+import { beside } from '#core/units/show';
 import { type Rule, spoken } from '#core/judge/flag';
 import { stageWord } from '#core/judge/readings';
 import { said } from '#core/units/said';
@@ -23,7 +24,7 @@ export const saltsHigh: Rule = (judged) => {
   return {
     code: 'salts-high',
     severity: reading.value > 2 * reading.high ? 'stop' : 'warn',
-    text: said`Salty for ${stageWord[judged.input.stage]}: EC ${reading.value.toFixed(2)} in the saturated extract, ${reading.high.toFixed(2)} is the most. ${most.name} brings most of it. Root tips burn.`,
+    text: said`Salty for ${stageWord[judged.input.stage]}: EC ${beside(reading.value, 2, reading.high)} in the saturated extract, ${reading.high.toFixed(2)} is the most. ${most.name} brings most of it. Root tips burn.`,
     remedy: most.dose
       ? said`Cut ${spoken([most.name])} to ${{ doseGPerL: enough }}.`
       : said`Use less ${spoken([most.name])}, or leach it before use.`,

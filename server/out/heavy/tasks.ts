@@ -9,6 +9,7 @@ import { pack } from '#server/out/archive/pack';
 import { unpack } from '#server/out/archive/unpack';
 import { type Tasks } from '#server/base/heavy/pool';
 import { Search } from '#core/finder/search';
+import { advise, type AdviseJob } from '#server/book/compute/advise';
 import { formulateToWire } from '#server/book/compute/wire';
 import { type MixInput } from '#core/mix/evaluate';
 import { defaultSpreads } from '#core/spread/spreads';
@@ -55,6 +56,7 @@ export const tasks = {
     while (!search.step(SLICE));
     return Promise.resolve(formulateToWire(job, fast, search.result(), reader));
   },
+  advise: async (job: AdviseJob) => Promise.resolve(advise(job)),
   rule: async ({ input, keeping, reader }: RuleJob) => {
     const search = new RuleSearch(input, { ...keeping, rule: ANY_RULE }, defaultSpreads);
     while (!search.try(RULES));

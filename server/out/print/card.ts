@@ -5,6 +5,7 @@ import { type Reader } from '#words/reader';
 import { THIN } from '#core/units/show';
 import QRCode from 'qrcode';
 import { type Content, type TableCell, type TDocumentDefinitions } from 'pdfmake/interfaces';
+import { loudestOf } from '#core/advise/findings';
 import { isCare } from '#core/judge/flag';
 import { inSpoons, type Scoop } from '#core/batch/scoops';
 import { costSays } from '#core/units/money';
@@ -66,14 +67,15 @@ export async function benchCard(
           { width: 62, image: qr, fit: [62, 62] },
         ],
       },
-      ...snapshot.flags
-        .filter((f) => f.severity !== 'note')
-        .map((f) => ({
-          text: `${f.severity === 'stop' ? texts.stop : texts.watchOut}: ${readOut(f.text, units)} ${readOut(f.remedy, units)}`,
-          bold: true,
-          fontSize: 9.5,
-          margin: [0, 3, 0, 0] as [number, number, number, number],
-        })),
+      ...loudestOf(snapshot.flags).map((f) => ({
+        text: `${f.severity === 'stop' ? texts.stop : texts.watchOut}: ${[f.text, ...(f.fix === undefined ? [f.remedy] : [])].map((said) => readOut(said, units)).join(' ')}`,
+        bold: true,
+        fontSize: 9.5,
+        margin: [0, 3, 0, 0] as [number, number, number, number],
+      })),
+      ...(snapshot.anyway
+        ? [{ text: texts.madeAnyway, bold: true, margin: [0, 3, 0, 0] as [number, number, number, number] }]
+        : []),
       amounts(8, [
         head(
           scoop.id.startsWith('own-') ? texts.ownScoop(scoop.name) : texts.scoop(scoop.name),

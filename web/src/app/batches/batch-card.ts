@@ -1,5 +1,6 @@
 import { WrittenPipe } from '../ui/words/written';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { loudestOf } from '#core/advise/findings';
 import { isCare } from '#core/judge/flag';
 import { inSpoons, ownScoops, scoops } from '#core/batch/scoops';
 import { inScoops, scoopText } from '#core/units/scooped';
@@ -116,5 +117,5 @@ export class BatchCard {
   );
   /** Reminders of care at work: quiet, but never lost from the card. */
   protected readonly care = computed(() => this.snapshot().flags.filter(isCare));
-  protected readonly loud = computed(() => this.snapshot().flags.filter((f) => f.severity !== 'note'));
+  protected readonly loud = computed(() => loudestOf(this.snapshot().flags));
 }

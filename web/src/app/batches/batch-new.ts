@@ -97,7 +97,12 @@ export class BatchNew {
   });
   protected readonly scoop = inject(ScoopChoice).of(signal('new'), this.snapshot);
 
-  protected keep(): void {
+  /** It has a stop: made only once somebody says so, below the card that says it. */
+  protected readonly stops = computed(
+    () => this.snapshot()?.flags.some(({ severity }) => severity === 'stop') ?? false,
+  );
+
+  protected keep(anyway = false): void {
     if (this.nameProblem() || this.madeOn.problem()) return;
     this.busy.set(true);
     this.problem.set('');
@@ -124,6 +129,7 @@ export class BatchNew {
       school: this.approach().id,
       kit: this.kit(),
       madeFor: steps,
+      anyway,
     };
     this.batches.keep(batch, about).subscribe({
       next: (batch) => {

@@ -5,6 +5,7 @@ import { type KeptDown } from '#core/spread/kept-down';
 import { type Band, type Sampled } from '#core/spread/sample';
 import { type Spreads } from '#core/spread/spreads';
 import { SpreadChoice } from '../data/spread-choice';
+import { stockedOf } from '../workers/stocked';
 import { SPREAD_WORKER } from '../workers/tokens';
 import { Newest } from '../workers/calls';
 import { RecipeStore } from './recipe-store';
@@ -40,13 +41,7 @@ export class HowSure {
     inject(DestroyRef).onDestroy(() => this.worker.end());
     effect(() => {
       const library = this.store.library();
-      if (!library) return;
-      void this.worker.calls.stock({
-        materials: [...library.materials.values()],
-        amendments: [...library.amendments.values()],
-        vessels: [...library.vessels.values()],
-        windows: library.windows,
-      });
+      if (library) void this.worker.calls.stock(stockedOf(library));
     });
     effect((onCleanup) => {
       const recipe = this.store.recipe();

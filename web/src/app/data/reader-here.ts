@@ -3,7 +3,7 @@ import { type AnyMessage, type BareCode } from '#words/catalog';
 import { OutOfRange, type Refusal } from '#core/units/check';
 import { type Text } from '#core/units/message';
 import { problemSays } from '#words/problem';
-import { formatsOf, read, word } from '#words/read';
+import { formatsOf, read, readShort, word } from '#words/read';
 import { languageHere } from '#words/place';
 import { languageOf, type Reader } from '#words/reader';
 import { type Formats } from '#words/formats';
@@ -29,6 +29,11 @@ export class ReaderHere {
 
   read(text: Text<AnyMessage>): string {
     return read(text, this.now());
+  }
+
+  /** What it says first. */
+  short(text: Text<AnyMessage>): string {
+    return readShort(text, this.now());
   }
 
   /** What a refusal says: by the label on the screen, in the reader's units. */

@@ -20,7 +20,7 @@ import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { Amount } from '../ui/words/amount';
-import { heldDownWords, oddsWords, readingWords, stageNames } from '../ui/words/words';
+import { readingWords, stageNames } from '../ui/words/words';
 import { CutThrough } from '../bench/cut-through';
 import { inTurn } from '../ui/in-turn';
 import { lasting } from '../ui/lasting';
@@ -28,7 +28,8 @@ import { narrow } from '../ui/narrow';
 import { DoseList } from './doses/dose-list';
 import { InTheShed } from '../bench/in-the-shed';
 import { ShedSays } from '../bench/shed-says';
-import { FlagList } from './answer/flag-list';
+import { FindingList } from './answer/finding-list';
+import { VerdictLine } from './answer/verdict-line';
 import { HowSure } from '../bench/how-sure';
 import { JobPanel } from './job/job-panel';
 import { OverTime } from './answer/over-time';
@@ -36,7 +37,7 @@ import { OwnTests } from './tests/own-tests';
 import { PartList } from './parts/part-list';
 import { ReadingRuler } from './answer/reading-ruler';
 import { RecipeBar } from './recipe-bar';
-import { Remedies } from '../bench/remedies';
+import { BenchAdviser } from '../bench/adviser';
 import { WhatBecame } from '../bench/what-became';
 import { RecipeStore } from '../bench/recipe-store';
 import { mixPage as texts } from '#words/en/places/mix/mix-page';
@@ -83,7 +84,8 @@ const REST_MS = 400;
     CutThrough,
     DoseList,
     FetchState,
-    FlagList,
+    FindingList,
+    VerdictLine,
     JobPanel,
     OverTime,
     OwnTests,
@@ -99,7 +101,7 @@ export class MixPage {
   protected readonly common = common;
   private readonly reader = inject(ReaderHere);
   protected readonly store = inject(RecipeStore);
-  protected readonly remedies = inject(Remedies);
+  protected readonly adviser = inject(BenchAdviser);
   protected readonly sure = inject(HowSure);
   protected readonly library = inject(LibraryService).fetched;
   private readonly location = inject(Location);
@@ -123,17 +125,6 @@ export class MixPage {
       off: r.verdict !== 'ok',
     })),
   );
-  /** How sure it is; out of sight while the sample is of another recipe. */
-  protected readonly sampled = lasting(this.sure.result);
-  /** In plain odds: "9 in 10". */
-  protected readonly odds = computed(() => oddsWords(this.sampled()?.allInside ?? 0));
-  /** What keeps the odds down and which test would lift them, in a sentence. */
-  protected readonly heldDown = lasting(() => {
-    const [result, by] = [this.sure.result(), this.sure.keptDown()];
-    if (!result || !by) return null;
-    // Not beside odds that read as eight in ten.
-    return result.allInside < 0.75 ? heldDownWords(by, this.store.kind().noun) : '';
-  });
   /** On the phone the job is one line until it is to be changed: the answer comes first. */
   protected readonly jobOpen = signal(false);
   /** The answer first, then from top to bottom; what is asked of the nursery before what shows it. */

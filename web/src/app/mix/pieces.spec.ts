@@ -12,7 +12,10 @@ import { bench, giveLibrary, labelled, type } from '#testing/page';
 import { Units } from '../data/units';
 import { MiniCut } from '../ui/pictures/mini-cut';
 import { CutThrough } from '../bench/cut-through';
-import { FlagList } from './answer/flag-list';
+import { findingsOf } from '#core/advise/findings';
+import { starterMixes } from '#core/recipe/starter-mixes';
+import { type WayTold } from '../workers/advise.protocol';
+import { FindingList } from './answer/finding-list';
 import { OverTime } from './answer/over-time';
 import { DoseWays } from './doses/dose-ways';
 import { ReadingRuler } from './answer/reading-ruler';
@@ -39,34 +42,59 @@ function show<T>(
 const said = (page: HTMLElement): string => page.textContent.replace(/\s+/g, ' ').trim();
 
 describe('what to mind', () => {
-  const { flags } = judged(good, { doses: { 'lime-dolomitic': 60 } });
-
-  test('the worst stand open, the rest behind one press, each with a word and a mark', () => {
-    const { page } = show(FlagList, { flags, first: 2 });
-    expect(page.querySelectorAll(':scope > ul > li')).toHaveLength(2);
-    expect(said(page)).toContain('Stop: Too much lime');
-    page.querySelector<HTMLButtonElement>('.more')!.click();
-    TestBed.tick();
-    expect(page.querySelectorAll('li')).toHaveLength(flags.length);
-    expect([...page.querySelectorAll('li p b')].every((b) => /Stop|Watch out|Note/.test(b.textContent))).toBe(
-      true,
-    );
+  const { flags } = judged(good, { doses: { 'lime-dolomitic': 60, 'calcium-nitrate': 3 } });
+  const { findings, care } = findingsOf({ flags });
+  const way = (text: string): WayTold => ({
+    ...{ edits: 1, moves: [], recipe: starterMixes.germination },
+    says: {
+      say: 'advise.way',
+      with: {
+        edits: [{ does: 'dose', what: { id: 'own-x', name: text }, gPerL: 2, wasGPerL: 60 }],
+        moves: null,
+      },
+    },
   });
 
-  test('the way out is one press, in the units of the reader', () => {
+  test('each subject once, the worst open, the rest behind one press; care is one quiet line', () => {
+    const { page } = show(FindingList, { findings, care, first: 1 });
+    expect(findings.length).toBeGreaterThan(1);
+    expect(page.querySelectorAll(':scope > ul > li')).toHaveLength(1);
+    expect(said(page)).toMatch(/^\s*Stop: /);
+    page.querySelector<HTMLButtonElement>('.more')!.click();
+    TestBed.tick();
+    expect(page.querySelectorAll(':scope > ul > li')).toHaveLength(findings.length);
+    expect(said(page)).toContain('Handle with care:');
+  });
+
+  test('a way out is a press that says what it does, in the units of the reader; others behind it', () => {
     TestBed.inject(Units).use('us');
-    const { page, ref } = show(FlagList, { flags });
-    const fixes: unknown[] = [];
-    ref.instance.fixed.subscribe((fix) => fixes.push(fix));
-    page.querySelector<HTMLButtonElement>('.out button')!.click();
-    expect(fixes).toEqual([flags[0]]);
-    expect(flags[0]!.code).toBe('lime-overdose');
-    expect(said(page)).toContain('lb/yd³');
+    const [first] = findings;
+    const ways = new Map([
+      [first!.subject, { subject: first!.subject, ways: [way('Lime'), way('Ash')], would: null }],
+    ]);
+    const { page, ref } = show(FindingList, { findings, care, ways, whole: true });
+    const pressed: unknown[] = [];
+    ref.instance.pressed.subscribe((each) => pressed.push(each));
+    const button = page.querySelector<HTMLButtonElement>('.out button')!;
+    expect(button.textContent).toMatch(/lb\/yd³ of Lime instead of/);
+    button.click();
+    expect(pressed).toEqual([way('Lime')]);
+    expect(page.querySelectorAll('.out details button')).toHaveLength(1);
     expect(said(page)).not.toContain('g/L');
   });
 
+  test('while it looks it says so; where nothing does it, what would', () => {
+    const [first] = findings.filter(({ cause }) => cause.fix);
+    expect(said(show(FindingList, { findings: [first] }).page)).toContain('Looking for a way out');
+    const would = { say: 'advise.would-finder', with: {} };
+    const ways = new Map([[first!.subject, { subject: first!.subject, ways: [], would }]]);
+    const { page } = show(FindingList, { findings: [first], ways, whole: true });
+    expect(said(page)).toContain('No small change puts it right here.');
+    expect(page.querySelector('a')!.getAttribute('href')).toBe('/mix/finder');
+  });
+
   test('nothing to mind is said too', () => {
-    expect(said(show(FlagList, { flags: [] }).page)).toBe('Nothing to mind.');
+    expect(said(show(FindingList, { findings: [] }).page)).toBe('Nothing to mind.');
   });
 });
 

@@ -1,6 +1,6 @@
 import { type Provider } from '@angular/core';
 import { hire } from './calls';
-import { FINDER_WORKER, SEASON_WORKER, SPREAD_WORKER, WEEKS_WORKER } from './tokens';
+import { ADVISE_WORKER, FINDER_WORKER, SEASON_WORKER, SPREAD_WORKER, WEEKS_WORKER } from './tokens';
 
 /** The real workers. Apart from their tokens, since tests have no workers and no `import.meta`. */
 export function provideWorkers(): Provider[] {
@@ -8,6 +8,10 @@ export function provideWorkers(): Provider[] {
     {
       provide: WEEKS_WORKER,
       useValue: () => hire(new Worker(new URL('./weeks.worker', import.meta.url), { type: 'module' })),
+    },
+    {
+      provide: ADVISE_WORKER,
+      useValue: () => hire(new Worker(new URL('./advise.worker', import.meta.url), { type: 'module' })),
     },
     {
       provide: SEASON_WORKER,

@@ -18,6 +18,7 @@ export const batchCard = place('batches/batch-card', {
   waterToOfThePores: (saturation: Filling) => line`water, to ${saturation} % of the pores`,
   scoopedSettlesTo: 'scooped settles to',
   orderOfWork: 'Order of work',
+  madeAnyway: 'Made anyway: somebody read the stop and chose to go on.',
   handleWithCare: 'Handle with care:',
   estimatesFromTypicalFiguresTest:
     'Estimates from typical figures: test pH, air and salts on a first tray. Product labels, local rules and licensed practice come before this card.',

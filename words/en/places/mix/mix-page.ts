@@ -9,9 +9,6 @@ export const mixPage = place('mix/mix-page', {
   belowIsTheLastThat: ' Below is the last that worked.',
   thisCannotBeMade: (impossible: Filling, belowIsTheLastThat: Filling) =>
     line`This cannot be made: ${impossible}.${belowIsTheLastThat}`,
-  chanceThatAllIsIn: 'Chance that all is in range:',
-  asMaterialsScoopsAndLime: (draws: Filling) =>
-    line`as materials, scoops and lime vary; ${draws} such batches tried`,
   afterTheTub: 'After the tub',
   readingsInBrief: 'Readings in brief',
   findABetterOne: 'Find a better one',

@@ -1,14 +1,14 @@
 import { type Filling, line, place } from '#words/place';
 
-export const flagList = place('mix/answer/flag-list', {
+export const findingList = place('mix/answer/finding-list', {
   whatToMind: 'What to mind',
-  doThat: 'Do that',
+  otherWays: 'Other ways',
+  looking: 'Looking for a way out…',
+  openTheFinder: 'Open the finder',
   nothingToMind: 'Nothing to mind.',
   fewer: 'Fewer',
   moreToWatch: ' more to watch',
   handleWithCare: (careNames: Filling) => line`Handle with care: ${careNames}`,
-  watchOut: 'Watch out',
-  note: 'Note',
   limeInTheEyes: 'lime in the eyes',
   compostAndItsGerms: 'compost and its germs',
   nitrateSalts: 'nitrate salts',

@@ -1,0 +1,116 @@
+import { clash, type Edit, sizeOf } from '#core/advise/edit';
+import { singlesOf } from '#core/advise/candidates';
+import { type Finding } from '#core/advise/findings';
+import { badness, loudnessOf, type Attempt, type Attempts, voices } from '#core/advise/attempts';
+import { type Judgement } from '#core/judge/judge';
+import { type FlagCode, subjectOf } from '#core/recipe/flag-code';
+
+/** A way out, proved: what it changes, and what it comes to. */
+export interface Way {
+  edits: readonly Edit[];
+  /** The recipe with them done, judged whole. */
+  attempt: Attempt;
+}
+
+/** Of care at work, whatever the mix is like. */
+const isReminder = (code: FlagCode): boolean => subjectOf[code] === 'care';
+
+/** At most so many are offered. */
+const MOST_WAYS = 3;
+/** Firsts of a pair, seconds of a pair. */
+const FIRSTS = 16;
+const SECONDS = 40;
+
+/** Whether a finding is gone, and nothing has come that is as loud. */
+export function isOutOf({ codes, severity }: Finding, before: Judgement, after: Judgement): boolean {
+  const [was, now] = [voices(before), voices(after)];
+  if (codes.some((code) => now.has(code))) return false;
+  const loud = loudnessOf(severity);
+  return [...now].every(([code, voice]) => voice < loud || voice <= (was.get(code) ?? 0) || isReminder(code));
+}
+
+export function sizeOfAll(attempt: Attempt, { recipe, isHere }: Attempts): number {
+  return attempt.edits.reduce((sum, edit) => sum + sizeOf(edit, recipe, isHere), 0);
+}
+
+/** Fewest edits first, then the smallest. */
+export const smallestFirst =
+  (attempts: Attempts) =>
+  (a: Attempt, b: Attempt): number =>
+    a.edits.length - b.edits.length ||
+    sizeOfAll(a, attempts) - sizeOfAll(b, attempts) ||
+    badness(a.judgement) - badness(b.judgement);
+
+/** Ways that turn the same handles are one: the smallest of them is offered. */
+const handles = ({ edits }: Attempt): string =>
+  edits
+    .map((edit) =>
+      edit.kind === 'swapMaterial'
+        ? `swap ${edit.from}`
+        : 'material' in edit
+          ? edit.material
+          : edit.kind === 'dose' || edit.kind === 'dropAmendment'
+            ? edit.amendment
+            : edit.kind === 'firm'
+              ? 'firm'
+              : 'lime',
+    )
+    .sort()
+    .join();
+
+function offered(attempts: Attempts, found: readonly Attempt[]): Way[] {
+  const seen = new Set<string>();
+  return [...found]
+    .sort(smallestFirst(attempts))
+    .filter((attempt) => {
+      const key = handles(attempt);
+      if (seen.has(key)) return false;
+      seen.add(key);
+      return true;
+    })
+    .slice(0, MOST_WAYS)
+    .map((attempt) => ({ edits: attempt.edits, attempt }));
+}
+
+/**
+ * Ways out of a finding: single edits on what is on the shelf, then pairs of them, then what else the library has. Each is
+ * judged whole, and kept where its finding is gone and nothing as loud has come.
+ * @param most edits of a way: single ones are found at once, pairs take a moment
+ * @returns none where nothing within reach does it, and of a note that only says how to work
+ */
+export function waysOut(finding: Finding, attempts: Attempts, most: 1 | 2 = 2): Way[] {
+  const before = attempts.first.judgement;
+  const isNote = finding.severity === 'note';
+  if (isNote && !before.flags.some((f) => f.fix !== undefined && finding.codes.includes(f.code))) return [];
+  const good = (attempt: Attempt | null): attempt is Attempt =>
+    attempt !== null && isOutOf(finding, before, attempt.judgement) && attempts.isUsual(attempt);
+  const singles = singlesOf(attempts, 'shelf').map((edit) => attempts.with([edit]));
+  const found = singles.filter(good);
+  if (found.length > 0 || isNote || most === 1) return offered(attempts, found);
+  const pairs = pairsOf(
+    finding,
+    attempts,
+    singles.filter((each) => each !== null),
+  ).filter(good);
+  if (pairs.length > 0) return offered(attempts, pairs);
+  const bought = singlesOf(attempts, 'library').map((edit) => attempts.with([edit]));
+  return offered(attempts, bought.filter(good));
+}
+
+/** What brings it nearest to right, with what keeps the rest right. */
+function pairsOf(finding: Finding, attempts: Attempts, singles: readonly Attempt[]): (Attempt | null)[] {
+  const still = ({ judgement }: Attempt): number => {
+    const now = voices(judgement);
+    return finding.codes.reduce((sum, code) => sum + (now.get(code) ?? 0), 0);
+  };
+  const firsts = [...singles]
+    .sort((a, b) => still(a) - still(b) || badness(a.judgement) - badness(b.judgement))
+    .slice(0, FIRSTS);
+  const seconds = [...singles].sort((a, b) => badness(a.judgement) - badness(b.judgement)).slice(0, SECONDS);
+  return firsts.flatMap((a) =>
+    seconds.flatMap((b) => {
+      const [one, other] = [a.edits[0]!, b.edits[0]!];
+      return clash(one, other) ? [] : [attempts.with([one, other])];
+    }),
+  );
+}

@@ -1,0 +1,93 @@
+import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
+import { findingsOf, type MixVerdict, verdictOf } from '#core/advise/findings';
+import { type AskedBy } from '#core/advise/attempts';
+import { type Recipe } from '#core/recipe/recipe';
+import { Notices } from '../data/notices';
+import { ShelfService } from '../data/shelf';
+import { ApproachChoice } from '../data/approach-choice';
+import { ReaderHere } from '../data/reader-here';
+import { type WaysTold, type WayTold } from '../workers/advise.protocol';
+import { Newest } from '../workers/calls';
+import { ADVISE_WORKER } from '../workers/tokens';
+import { stockedOf } from '../workers/stocked';
+import { RecipeStore } from './recipe-store';
+import { adviser as texts } from '#words/en/places/bench/adviser';
+
+/** A hand that still moves a slider is not advised. */
+const PAUSE_MS = 120;
+
+/** What is wrong with the recipe on the bench, each subject once, and ways out that were tried in a worker. */
+@Injectable({ providedIn: 'root' })
+export class BenchAdviser {
+  private readonly store = inject(RecipeStore);
+  private readonly approach = inject(ApproachChoice).approach;
+  private readonly shelf = inject(ShelfService);
+  private readonly notices = inject(Notices);
+  private readonly reader = inject(ReaderHere);
+  private readonly worker = inject(ADVISE_WORKER)();
+  private readonly newest = new Newest();
+  private readonly told = signal<{ of: Recipe; ways: WaysTold[]; whole: boolean } | null>(null);
+  private readonly mended = signal<{ of: Recipe; mend: WayTold | null } | null>(null);
+
+  private readonly judgement = computed(() => this.store.behind()?.outcome.judgement ?? null);
+  readonly findings = computed(() => findingsOf(this.judgement() ?? { flags: [] }));
+  readonly verdict = computed((): MixVerdict | null => {
+    const judgement = this.judgement();
+    return judgement && verdictOf(judgement);
+  });
+  /** Ways out by subject; null while none are known of this recipe. */
+  readonly ways = computed(() => {
+    const told = this.told();
+    return told?.of === this.store.recipe() ? new Map(told.ways.map((each) => [each.subject, each])) : null;
+  });
+  /** Whether all that is to be found was looked for. */
+  readonly isWhole = computed(() => this.ways() !== null && this.told()!.whole);
+  readonly mend = computed(() => {
+    const mended = this.mended();
+    return mended?.of === this.store.recipe() ? mended.mend : null;
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.worker.end());
+    effect(() => {
+      const library = this.store.library();
+      if (library) void this.worker.calls.stock(stockedOf(library));
+    });
+    effect((onCleanup) => {
+      const recipe = this.store.recipe();
+      const { loudness, never, habits } = this.approach();
+      const lines = this.shelf.lines.value();
+      this.store.library();
+      if (this.store.outcome().state !== 'computed') return;
+      const by: AskedBy = {
+        shelf: lines && new Set(lines.filter((l) => l.here).map((l) => l.material)),
+        ...(loudness && { loudness }),
+        ...(never && { never }),
+        ...(habits && { habits }),
+      };
+      const timer = setTimeout(() => void this.ask(recipe, by), PAUSE_MS);
+      onCleanup(() => clearTimeout(timer));
+    });
+  }
+
+  private async ask(of: Recipe, by: AskedBy): Promise<void> {
+    const { calls } = this.worker;
+    const quietly = (): null => null;
+    const ways = await this.newest.call(() => calls.advise(of, by)).catch(quietly);
+    if (!ways) return;
+    this.told.set({ of, ways, whole: ways.every(({ ways: some }) => some.length > 0) });
+    if (ways.some(({ ways: some }) => some.length === 0)) {
+      const more = await this.newest.call(() => calls.more()).catch(quietly);
+      if (!more) return;
+      this.told.set({ of, ways: more, whole: true });
+    }
+    const mended = await this.newest.call(() => calls.mend()).catch(quietly);
+    if (mended) this.mended.set({ of, mend: mended.mend });
+  }
+
+  /** One press: the recipe with the way done, and one to undo it. */
+  press(way: WayTold): void {
+    this.store.set(way.recipe, `way ${Date.now()}`);
+    this.notices.say(texts.done(this.reader.read(way.says)), () => this.store.undo());
+  }
+}

@@ -1,0 +1,5 @@
+import { type Filling, line, place } from '#words/place';
+
+export const adviser = place('bench/adviser', {
+  done: (what: Filling) => line`Done. ${what}`,
+});
