@@ -27,6 +27,8 @@ export interface Swap {
   judgement: Judgement;
   /** 0 where it behaves alike in everything; 1 is one reading off by half its window. */
   distance: number;
+  /** The same parts of the other material, and nothing else changed: what a grower does first. */
+  plain?: Swap;
   /** Readings that end up off by more than half their window, or leave it. */
   unmatched: { id: Reading['id']; was: number; is: number }[];
 }
@@ -103,21 +105,34 @@ export function swapMaterial(now: Judgement, from: string, to: Material, help: S
   };
   const amendments = withCalcium(wanted, doses, help);
   const judgement = judgeMix({ ...wanted, amendments });
+  const swap = { to, components, amendments, limeToPh, judgement, distance: found.score };
+  return { ...swap, unmatched: unmatchedOf(now, judgement), plain: plainSwap(now, from, to) };
+}
+
+/** Part for part: the same shares, the same doses, limed to the same pH. */
+function plainSwap({ input, ...now }: Judgement, from: string, to: Material): Swap {
+  const components = input.components.map(({ material, parts }) =>
+    material.id === from ? { material: to, parts } : { material, parts },
+  );
+  const judgement = judgeMix({
+    ...withoutTests(input),
+    components: input.components.map((c) => (c.material.id === from ? { material: to, parts: c.parts } : c)),
+  });
   return {
-    to,
-    components,
-    amendments,
-    limeToPh,
-    judgement,
-    distance: found.score,
-    unmatched: now.readings.flatMap((r) => {
-      const is = judgement.readings.find((x) => x.id === r.id)!;
-      const far = Math.abs(is.value - r.value) > (r.high - r.low) / 2;
-      const left = r.verdict === 'ok' && is.verdict !== 'ok';
-      return far || left ? [{ id: r.id, was: r.value, is: is.value }] : [];
-    }),
+    ...{ to, components, judgement, distance: 0 },
+    amendments: [...input.amendments],
+    limeToPh: input.limeToPh ?? null,
+    unmatched: unmatchedOf(now, judgement),
   };
 }
+
+const unmatchedOf = ({ readings }: Pick<Judgement, 'readings'>, after: Judgement): Swap['unmatched'] =>
+  readings.flatMap((r) => {
+    const is = after.readings.find((x) => x.id === r.id)!;
+    const far = Math.abs(is.value - r.value) > (r.high - r.low) / 2;
+    const left = r.verdict === 'ok' && is.verdict !== 'ok';
+    return far || left ? [{ id: r.id, was: r.value, is: is.value }] : [];
+  });
 
 /** "I am out of this": every candidate in its place, the most alike first. */
 export function swapsFor(

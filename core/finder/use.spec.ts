@@ -124,6 +124,28 @@ describe('swap', () => {
     expect(loam.unmatched.length).toBeGreaterThan(0);
   });
 
+  test('part for part: two parts of perlite are two of pumice, all else as it was, and what comes of it is told', () => {
+    const { plain } = swapMaterial(now, 'perlite-coarse', material('pumice'), help);
+    expect(plain!.components.map((c) => [c.material.id, c.parts])).toEqual([
+      ['peat-fine', 4],
+      ['pumice', 2],
+      ['vermiculite-medium', 1],
+    ]);
+    expect(plain!.amendments).toEqual(now.input.amendments);
+    const made = judgeMix(
+      recipe(
+        { 'peat-fine': 4, pumice: 2, 'vermiculite-medium': 1 },
+        { limeToPh: 5.8, doses: { 'calcium-nitrate': 0.2 } },
+      ),
+    );
+    expect(plain!.judgement.evaluation.drained.air).toBeCloseTo(made.evaluation.drained.air, 9);
+    const off = plain!.unmatched.map(({ id }) => id);
+    for (const r of now.readings) {
+      const is = made.readings.find(({ id }) => id === r.id)!;
+      if (r.verdict === 'ok' && is.verdict !== 'ok') expect(off).toContain(r.id);
+    }
+  });
+
   test('what is not in the mix cannot be swapped', () => {
     expect(() => swapMaterial(now, 'loam', material('coir-pith'), help)).toThrow(
       'from must be one of peat-fine',

@@ -46,7 +46,7 @@ const SHOWN = 7;
           </div>
           <p class="term">{{ texts.inItsPlaceMadeTo }}</p>
           @for (swap of swaps(); track swap.swap.to.id) {
-            <button type="button" ngbDropdownItem (click)="take(swap.swap)">
+            <button type="button" ngbDropdownItem (click)="take(swap.first)">
               <app-swatch class="small" [material]="swap.swap.to.id" />
               <span>
                 <b>{{ swap.name }}</b>{{ swap.here ? texts.onYourShelf : '' }}
@@ -54,6 +54,14 @@ const SHOWN = 7;
                 <span class="term">{{ swap.remark }}</span>
               </span>
             </button>
+            @if (swap.other; as other) {
+              <button type="button" ngbDropdownItem class="other" (click)="take(swap.swap)">
+                <span>
+                  <span class="term">{{ texts.orWithOtherShares }} {{ other.parts }}</span>
+                  <span class="term">{{ other.remark }}</span>
+                </span>
+              </button>
+            }
           } @empty {
             <p role="status">{{ waiting() ? texts.looking : texts.nothingCanStandInFor }}</p>
           }
@@ -86,6 +94,9 @@ const SHOWN = 7;
     .screen {
       margin: 4px 12px 8px;
     }
+    .other {
+      padding-left: 62px;
+    }
     .small {
       flex: none;
       width: 26px;
@@ -117,13 +128,16 @@ export class SwapMaterial {
   /** The most alike first; of those that match as well, what stands on the shelf. */
   protected readonly swaps = computed(() =>
     [...(this.answer() ?? [])]
-      .map((swap) => ({
-        swap,
-        here: this.shelf.line(swap.to.id).here,
-        name: shortName(swap.to.name),
-        parts: swap.components.map((c) => `${c.parts} ${this.reader.formats().name(c.material)}`).join(' · '),
-        remark: this.remarkOn(swap),
-      }))
+      .map((swap) => {
+        // Part for part first; other shares where that is not alike and they are more so.
+        const first = swap.plain ?? swap;
+        const better = first !== swap && swap.unmatched.length < first.unmatched.length;
+        return {
+          ...{ swap, first, here: this.shelf.line(swap.to.id).here, name: shortName(swap.to.name) },
+          ...{ parts: this.partsOf(first), remark: this.remarkOn(first) },
+          other: better ? { parts: this.partsOf(swap), remark: this.remarkOn(swap) } : null,
+        };
+      })
       .sort((a, b) => a.swap.unmatched.length - b.swap.unmatched.length || Number(b.here) - Number(a.here))
       .slice(0, SHOWN),
   );
@@ -166,6 +180,10 @@ export class SwapMaterial {
       },
       `swap ${this.material().id} ${swap.to.id}`,
     );
+  }
+
+  private partsOf({ components }: Swap): string {
+    return components.map((c) => `${c.parts} ${this.reader.formats().name(c.material)}`).join(' · ');
   }
 
   private remarkOn({ unmatched }: Swap): string {
