@@ -195,12 +195,12 @@ describe('usual shares', () => {
         expect(share(each, 'compost') + share(each, 'castings')).toBeGreaterThanOrEqual(0.15);
         expect(each.unusual).toEqual([]);
       }
-      const at = new UsualShares(stage, vessel, ids.map(material), living.habits!);
+      const at = new UsualShares(stage, vessel, ids.map(material), living.habits);
       expect(at.cost([1], [1], 1)).toBeCloseTo(20 * 0.15, 9);
       expect(at.said([1], [1]).map(({ reason }) => reason)).toContain('no-living');
     }
     // Nothing that lives on the shelf: nothing to ask for.
-    const none = new UsualShares('potting', vessel, [material('coir-pith')], living.habits!);
+    const none = new UsualShares('potting', vessel, [material('coir-pith')], living.habits);
     expect(none.cost([0], [1], 1)).toBe(0);
   });
 

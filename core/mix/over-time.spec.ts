@@ -12,7 +12,6 @@ import { labelMgPerL, releasedMgPerL, releasedShare } from '#core/mix/release';
 import { amendment, amendments, material } from '#testing/library';
 import { published } from '#testing/published';
 import { recipe } from '#testing/recipe';
-import { volumeL } from '#core/vessel/vessel';
 
 describe('release of feeds', () => {
   const HARTZ = 'Hartz & Johnstone, HortTechnology 16:39 (2006) (from memory)';
