@@ -214,7 +214,7 @@ describe('correct a batch', () => {
     const step = cut.steps[0]!;
     if (step.kind !== 'addMaterial') throw new Error(step.kind);
     // Mix says litres to the very aim, the tub in steps of a twentieth.
-    const steps = (0.05 * 100 * is.composition.densification);
+    const steps = 0.05 * 100 * is.composition.densification;
     expect(step.looseLitres).toBeGreaterThanOrEqual(10 * said[1]! - 1e-6);
     expect(step.looseLitres).toBeLessThan(10 * said[1]! + steps);
     // 7 loose litres of the recipe's parts to each litre-part; the lime stays as many grams.

@@ -399,7 +399,10 @@ describe('POST /api/advise', () => {
     limeToPh: { amendment: 'lime-dolomitic', ph: 5.8 },
   };
   const evaluated = async (recipe: object) => (await request(app).post('/api/evaluate').send(recipe)).body;
-  interface Code { code: string; severity: string }
+  interface Code {
+    code: string;
+    severity: string;
+  }
 
   test('one finding a subject; what a way promises is what its recipe is evaluated to; the mend leaves nothing loud', async () => {
     const { status, body: advice } = await request(app)

@@ -14,7 +14,9 @@ export class Keepings {
       this.read = {
         json,
         kept:
-          json === undefined ? { usual: null, plantings: {}, mixes: {} } : keptKeepingsSchema.parse(JSON.parse(json)),
+          json === undefined
+            ? { usual: null, plantings: {}, mixes: {} }
+            : keptKeepingsSchema.parse(JSON.parse(json)),
       };
     return this.read.kept;
   }
