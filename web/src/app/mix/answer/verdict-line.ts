@@ -93,7 +93,7 @@ export class VerdictLine {
     const what = first ? inSentence(this.reader.short(first.cause.text)) : '';
     return (verdict === 'stop' ? texts.stop : texts.watchOut)(what);
   });
-  /** Nothing that one press beside its finding does already. */
+  /** The smallest change that puts all of it right; null until it is found, or where none does. */
   protected readonly mend = computed(() => this.adviser.mend());
   protected readonly moves = computed(() =>
     (this.mend()?.moves ?? []).flatMap(({ of, from, to }) => {
