@@ -4,7 +4,6 @@ import { waterOf } from '#core/material/retention';
 import { mixInputOf } from '#core/recipe/recipe';
 import { judgeMix } from '#core/judge/judge';
 import { adviseOn } from '#core/advise/advise';
-import { applyFix } from '#core/recipe/fix';
 import { evaluateMix } from '#core/mix/evaluate';
 import { partOf } from '#core/mix/composition';
 import { sketch } from '#core/recipe/sketch';
