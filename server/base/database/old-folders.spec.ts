@@ -138,6 +138,10 @@ const corrected = [
   ['bag-seed-mix', 'cohesion'],
   ['bag-potting-mix', 'cohesion'],
   ['superphosphate-single', 'solubilityGPerL'],
+  // The buffer of composts is that of their humus, and less of their lime is free.
+  ...['compost', 'compost-kitchen', 'manure-composted', 'castings'].flatMap((id) =>
+    ['bufferMeqPerLPerPh', 'bufferSlopePerPh', 'carbonateMeqPerL'].map((name) => [id, name]),
+  ),
 ];
 /** Watering, feeding and potting on: their days are the one clock's. */
 const byTheClock = (id: unknown): boolean => id === 'lift' || id === 'feed' || id === 'pot-up';

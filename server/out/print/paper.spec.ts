@@ -5,6 +5,7 @@ import { type Batch } from '#contract/batches';
 import { heats, usualKit } from '#core/batch/kit';
 import { ownScoops, scoops } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
+import { loudestOf } from '#core/advise/findings';
 import { isCare } from '#core/judge/flag';
 import { judgeMix } from '#core/judge/judge';
 import { stages } from '#core/mix/stage';
@@ -89,7 +90,8 @@ test('the paper says what the page says: the same flags, amounts, steps and unit
       const card = plain(words(await benchCard(batch, { language: 'en', units }, scoop, 'http://x/1')));
       const amount = (q: Parameters<typeof showQuantity>[0]): string =>
         plain(withUnit(showQuantity(q, units)));
-      for (const flag of snapshot.flags.filter((f) => f.severity !== 'note' || isCare(f)))
+      // Each subject once, by its loudest; care whole.
+      for (const flag of [...loudestOf(snapshot.flags), ...snapshot.flags.filter(isCare)])
         expect(card).toContain(plain(readOut(flag.text, units)));
       for (const c of snapshot.sheet.components) expect(card).toContain(amount({ volumeL: c.looseLitres }));
       for (const a of snapshot.sheet.amendments) expect(card).toContain(amount({ massG: a.grams }));
