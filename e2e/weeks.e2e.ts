@@ -36,7 +36,7 @@ test('hard well water on a peat mix: it turns sweet, acid is found, and its pH s
   });
   await page.getByRole('button', { name: 'Use this rule' }).click();
   await expect(page.getByRole('button', { name: 'Use this rule' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Back to the usual' }).click();
+  await page.getByRole('button', { name: 'As before' }).click();
   await expect(page.getByText('As you usually keep plants.')).toBeVisible();
 });
 
