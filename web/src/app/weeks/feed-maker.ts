@@ -3,8 +3,10 @@ import { type Elements } from '#core/mix/salts';
 import { fixed } from '#core/units/show';
 import { MG_CACO3_PER_MEQ } from '#core/weeks/alkalinity';
 import { acidityMeqPerMgN, coldFeed, isFeedTooCold, liquidFeed } from '#core/weeks/liquid-feed';
+import { houseOn } from '#core/weeks/usual-keeping';
 import { KeepingHere } from './keeping-here';
 import { LibraryService } from '../data/library';
+import { NurseryService } from '../data/nursery';
 import { Units } from '../data/units';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
@@ -98,6 +100,7 @@ export class FeedMaker {
   protected readonly keeping = inject(KeepingHere);
   private readonly library = inject(LibraryService).library;
   private readonly units = inject(Units);
+  private readonly nursery = inject(NurseryService);
   protected readonly choices = computed(() =>
     [...(this.library()?.amendments.values() ?? [])]
       .filter(({ kind, nPct }) => kind === 'salt' && nPct > 0)
@@ -105,7 +108,10 @@ export class FeedMaker {
   );
 
   protected readonly made = computed(() => {
-    const { feed, rule, injector, tankLitres, tempC } = this.keeping.now();
+    const now = this.keeping.now();
+    const { feed, rule, injector, tankLitres } = now;
+    // As warm as it is in this month.
+    const { tempC } = houseOn(now, this.nursery.today());
     const product = feed === null ? undefined : this.library()?.amendments.get(feed);
     if (!product || rule.feedNMgPerL === 0) return null;
     return this.reader.attempt(() => {

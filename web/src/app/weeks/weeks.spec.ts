@@ -119,6 +119,18 @@ test('acid takes its share of the alkalinity from what is lived through, and its
   expect(said(page)).toContain('acid into water, never water into acid');
 });
 
+test('a feed of ammonium is told against in a cold month, and not in a warm one', () => {
+  const page = open();
+  const cold = Array.from({ length: 12 }, (_, i) => ({ month: i + 1, house: 'dull' as const, tempC: 10 }));
+  TestBed.inject(BenchKeeping).try({ feed: 'mono-ammonium-phosphate', tempC: 20 });
+  TestBed.tick();
+  const says = /ammonium or urea/;
+  expect(said(page)).not.toMatch(says);
+  TestBed.inject(BenchKeeping).try({ months: cold });
+  TestBed.tick();
+  expect(said(page)).toMatch(says);
+});
+
 test('salty water is no fault of the feed: where it salts the mix, other water is the way out', () => {
   expect(mendOf('salty', ['salty', 'starved'], 1.2)).toContain('water with less salt');
   expect(mendOf('salty', ['salty', 'starved'], 0.4)).toContain('Feed weaker');
