@@ -179,3 +179,25 @@ test('a recipe is kept, changed and kept again as a new version', async ({ page 
   expect(ph).toBeGreaterThanOrEqual(5.5);
   expect(ph).toBeLessThanOrEqual(6.2);
 });
+
+test('mend it: what changes is shown before it is pressed, it leaves nothing loud, and one press undoes it', async ({
+  page,
+}) => {
+  await page.goto(
+    '/mix?stage=germination&into=cell-128&parts=compost:3,sand-sharp:1,bark-pine:2&lime=lime-dolomitic:5.8&dose=blood-meal:2',
+  );
+  await page.getByRole('button', { name: 'Mend it' }).click();
+  const preview = page.locator('app-verdict-line .preview');
+  await expect(preview).toContainText('Salts');
+  const salts = (await preview.locator('tr', { hasText: 'Salts' }).locator('td').last().innerText()).trim();
+  await preview.getByRole('button', { name: 'Do it' }).click();
+  await expect(page.getByText(/^Ready to mix\./)).toBeVisible();
+  await expect(page.locator('app-reading-ruler', { hasText: 'Salts' }).locator('.value')).toContainText(
+    salts,
+  );
+  await expect(page.locator('app-finding-list > ul > li.stop, app-finding-list > ul > li.warn')).toHaveCount(
+    0,
+  );
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText(/^Stop: /).first()).toBeVisible();
+});

@@ -6,12 +6,12 @@ import { findingsOf, verdictOf } from '#core/advise/findings';
 import { mendOf } from '#core/advise/mend';
 import { loudnessOf, Attempts } from '#core/advise/attempts';
 import { judgeMix } from '#core/judge/judge';
-import { stages } from '#core/mix/stage';
 import { subjectOf } from '#core/recipe/flag-code';
 import { libraryOf } from '#core/recipe/library';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { sketch } from '#core/recipe/sketch';
 import { vesselKinds } from '#core/vessel/kinds';
+import { anyMix } from '#testing/any-mix';
 import { amendments, library, materials } from '#testing/library';
 import { read } from '#words/read';
 import { type Reader } from '#words/reader';
@@ -29,39 +29,12 @@ const advice = (recipe: Recipe) => adviseOn(recipe, library, { shelf });
 const comesTo = (text: string): number[] =>
   (/: [^:]*?(-?\d+(?:\.\d+)?)(?:\s(?:%|mg\/L))? → (-?\d+(?:\.\d+)?)/.exec(text) ?? []).slice(1).map(Number);
 
-const anyRecipe = fc
-  .record({
-    stage: fc.constantFrom(...stages),
-    vessel: fc.constantFrom(...vesselKinds.filter((kind) => !kind.ownMix).map((kind) => kind.id)),
-    parts: fc.uniqueArray(
-      fc.tuple(fc.constantFrom(...materials.map((m) => m.id)), fc.integer({ min: 1, max: 6 })),
-      { selector: ([id]) => id, minLength: 1, maxLength: 4 },
-    ),
-    doses: fc.uniqueArray(
-      fc.tuple(
-        fc.constantFrom(...amendments.map((a) => a.id)),
-        fc.double({ min: 0.05, max: 9, noNaN: true }),
-      ),
-      { selector: ([id]) => id, maxLength: 2 },
-    ),
-    ph: fc.option(fc.double({ min: 4.5, max: 7.5, noNaN: true }), { nil: undefined }),
-    firmPct: fc.constantFrom(0, 0, 10, 25),
-  })
-  .map(({ stage, vessel, parts, doses, ph, firmPct }) =>
-    sketch(stage, vessel, Object.fromEntries(parts), {
-      doses: Object.fromEntries(doses),
-      firmPct,
-      ...(ph !== undefined && { ph }),
-    }),
-  )
-  .filter((recipe) => {
-    try {
-      judged(recipe);
-      return true;
-    } catch {
-      return false;
-    }
-  });
+const anyRecipe = anyMix({
+  kinds: vesselKinds.filter((kind) => !kind.ownMix),
+  materials: 4,
+  parts: 6,
+  doses: 2,
+});
 
 test('one finding a subject, every way proved, and no sentence that its own result contradicts', () => {
   let proved = 0;

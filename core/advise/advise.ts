@@ -4,10 +4,10 @@ import { mendOf } from '#core/advise/mend';
 import { type AskedBy, Attempts } from '#core/advise/attempts';
 import { isOutOf, type Way, waysOut } from '#core/advise/ways';
 import { type Flag } from '#core/judge/flag';
-import { judgeMix, type Judgement } from '#core/judge/judge';
+import { type Judgement } from '#core/judge/judge';
 import { intoVessel } from '#core/recipe/fix';
 import { type Library } from '#core/recipe/library';
-import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { type Recipe } from '#core/recipe/recipe';
 import { named } from '#core/units/message';
 import { OutOfRange } from '#core/units/check';
 import { volumeL } from '#core/vessel/vessel';
@@ -94,10 +94,7 @@ function wouldOf(finding: Finding, attempts: Attempts): AdviseMessage | null {
     );
   for (const kind of others) {
     try {
-      const after = judgeMix(mixInputOf(intoVessel(recipe, kind.id, library), library), {
-        library,
-        ...(attempts.by.loudness && { loudness: attempts.by.loudness }),
-      });
+      const after = attempts.judged(intoVessel(recipe, kind.id, library));
       if (isOutOf(finding, first.judgement, after))
         return adviseSay('advise.would-vessel', { vessel: named(kind) });
     } catch (error) {

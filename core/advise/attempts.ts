@@ -58,13 +58,8 @@ export class Attempts {
     readonly library: Library,
     readonly by: AskedBy = {},
   ) {
-    this.first = { edits: [], recipe, judgement: this.judge(recipe) };
+    this.first = { edits: [], recipe, judgement: this.judged(recipe) };
     this.unusualAtFirst = this.unusual(this.first);
-  }
-
-  /** How many were judged. */
-  get count(): number {
-    return this.tried.size;
   }
 
   /** null where it cannot be made. */
@@ -96,23 +91,28 @@ export class Attempts {
     const { library } = this;
     try {
       const recipe = edits.reduce<Recipe>((changed, edit) => applyFix(changed, edit, library), this.recipe);
-      return { edits, recipe, judgement: this.judge(recipe) };
+      return { edits, recipe, judgement: this.judged(recipe) };
     } catch (error) {
       if (error instanceof OutOfRange) return null;
       throw error;
     }
   }
 
-  private judge(recipe: Recipe): Judgement {
+  /** As who asks hears it. @throws OutOfRange where it cannot be computed */
+  judged(recipe: Recipe): Judgement {
     const { library, by } = this;
     return judgeMix(mixInputOf(recipe, library), { library, ...(by.loudness && { loudness: by.loudness }) });
   }
 
   private unusual({ judgement: { input } }: Attempt): number {
-    const materials = input.components.map(({ material }) => material);
+    const all = new Set(
+      [...this.first.judgement.input.components, ...input.components].map((c) => c.material),
+    );
+    // What was in it still stands there: a base that is left out is missed.
+    const shelf = [...all];
     const parts = input.components.map((c) => c.parts);
-    return new UsualShares(input.stage, input.vessel, materials, this.by.habits ?? {}).cost(
-      parts.map((_, i) => i),
+    return new UsualShares(input.stage, input.vessel, shelf, this.by.habits ?? {}).cost(
+      input.components.map((c) => shelf.indexOf(c.material)),
       parts,
       parts.reduce((a, b) => a + b, 0),
     );

@@ -40,9 +40,11 @@ export function singlesOf(attempts: Attempts, reach: FoundOn): Edit[] {
     : materials(attempts, reach);
 }
 
+/** Parts are changed by one, or by the smallest that is in it. */
+const unitOf = ({ components }: Recipe): number => Math.min(1, ...components.map((c) => c.parts));
+
 function partsOf(recipe: Recipe, material: string, was: number): Edit[] {
-  const smallest = Math.min(...recipe.components.map((c) => c.parts));
-  const unit = smallest >= 1 ? 1 : smallest;
+  const unit = unitOf(recipe);
   const others: Edit[] = [];
   for (let n = 1; n <= MOST_PARTS; n++) {
     others.push({ kind: 'parts', material, parts: was + n * unit });
@@ -61,8 +63,7 @@ function materials({ recipe, library, by, isHere }: Attempts, reach: FoundOn): E
     !by.never?.includes(m.family) &&
     isHere(m.id) === (reach === 'shelf');
   const others = [...library.materials.values()].filter(fits);
-  const smallest = Math.min(...recipe.components.map((c) => c.parts));
-  const unit = smallest >= 1 ? 1 : smallest;
+  const unit = unitOf(recipe);
   const added = others.flatMap(({ id }) =>
     Array.from({ length: MOST_PARTS }, (_, i): Edit => ({
       kind: 'parts',
@@ -129,13 +130,9 @@ function doses(attempts: Attempts): Edit[] {
     const out: Edit = { kind: 'dropAmendment', amendment };
     return right === null || right <= 0 ? [out] : [out, { kind: 'dose', amendment, gPerL: right }];
   });
-  const feeds = [usual.nitrogen, usual.phosphorus, usual.potassium, usual.calcium].filter(
-    (id) => library.amendments.has(id) && attempts.isHere(id),
-  );
-  const traces = [...library.amendments.values()].filter(
-    (a) => a.id === 'trace-elements' && attempts.isHere(a.id),
-  );
-  const up = [...feeds, ...traces.map((a) => a.id)].flatMap((amendment) => {
+  const feeds = [usual.nitrogen, usual.phosphorus, usual.potassium, usual.calcium, usual.traces];
+  const here = feeds.filter((id) => library.amendments.has(id) && attempts.isHere(id));
+  const up = here.flatMap((amendment) => {
     const was = recipe.amendments.find((d) => d.amendment === amendment)?.gPerL ?? 0;
     return FIRST_DOSES.filter((gPerL) => gPerL > was + 0.04).map((gPerL): Edit => ({
       ...{ kind: 'dose', amendment, gPerL },

@@ -111,13 +111,11 @@ export function swapMaterial(now: Judgement, from: string, to: Material, help: S
 
 /** Part for part: the same shares, the same doses, limed to the same pH. */
 function plainSwap({ input, ...now }: Judgement, from: string, to: Material): Swap {
-  const components = input.components.map(({ material, parts }) =>
-    material.id === from ? { material: to, parts } : { material, parts },
+  const { measured: _, ...mix } = input;
+  const components = input.components.map((c) =>
+    c.material.id === from ? { material: to, parts: c.parts } : c,
   );
-  const judgement = judgeMix({
-    ...withoutTests(input),
-    components: input.components.map((c) => (c.material.id === from ? { material: to, parts: c.parts } : c)),
-  });
+  const judgement = judgeMix({ ...mix, components });
   return {
     ...{ to, components, judgement, distance: 0 },
     amendments: [...input.amendments],

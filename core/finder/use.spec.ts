@@ -139,6 +139,8 @@ describe('swap', () => {
       ),
     );
     expect(plain!.judgement.evaluation.drained.air).toBeCloseTo(made.evaluation.drained.air, 9);
+    for (const { id, value } of plain!.judgement.readings)
+      expect([id, value]).toEqual([id, made.readings.find((r) => r.id === id)!.value]);
     const off = plain!.unmatched.map(({ id }) => id);
     for (const r of now.readings) {
       const is = made.readings.find(({ id }) => id === r.id)!;

@@ -11,4 +11,5 @@ export const usual = {
   phosphorus: 'superphosphate-triple',
   potassium: 'potassium-sulphate',
   calcium: 'gypsum',
+  traces: 'trace-elements',
 } as const;

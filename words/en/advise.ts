@@ -73,6 +73,6 @@ export const advise: Words<AdviseFacts> = {
     return from === to ? `${does}.` : `${does}: ${names[moves.of]} ${from} → ${to}.`;
   },
   'advise.would-vessel': ({ vessel }, f) =>
-    `No small change puts it right here. In the ${f.title(vessel)} it would be right.`,
+    `No small change puts it right here. The ${f.title(vessel)} would.`,
   'advise.would-finder': () => 'No small change puts it right here. The finder looks through all you have.',
 };

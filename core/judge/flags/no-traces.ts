@@ -1,10 +1,10 @@
 import { isEarthy } from '#core/material/families';
 import { type Rule } from '#core/judge/flag';
+import { usual } from '#core/recipe/usual';
 import { said } from '#core/units/said';
 
 /** Low label rate of a fritted mixture, g/L: common practice, no source. */
 const USUAL_G_PER_L = 0.15;
-const FRIT = 'trace-elements';
 
 /** Peat, coir, bark and minerals bring hardly any boron, copper, zinc or molybdenum. */
 export const noTraces: Rule = ({ input, evaluation, library }) => {
@@ -21,8 +21,8 @@ export const noTraces: Rule = ({ input, evaluation, library }) => {
     severity: 'note',
     text: said`No trace elements in it: without soil or compost they run short within weeks.`,
     remedy: said`Blend in ${{ doseGPerL: USUAL_G_PER_L }} of a fritted mixture, or a liquid feed that has them.`,
-    ...(library?.amendments.has(FRIT) && {
-      fix: { kind: 'dose' as const, amendment: FRIT, gPerL: USUAL_G_PER_L },
+    ...(library?.amendments.has(usual.traces) && {
+      fix: { kind: 'dose' as const, amendment: usual.traces, gPerL: USUAL_G_PER_L },
     }),
   };
 };

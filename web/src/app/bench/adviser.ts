@@ -72,16 +72,16 @@ export class BenchAdviser {
 
   private async ask(of: Recipe, by: AskedBy): Promise<void> {
     const { calls } = this.worker;
-    const quietly = (): null => null;
-    const ways = await this.newest.call(() => calls.advise(of, by)).catch(quietly);
+    // Where the worker fails the words of the rule stand, and nothing is looked for any more.
+    const ways = await this.newest.call(() => calls.advise(of, by)).catch((): WaysTold[] => []);
     if (!ways) return;
     this.told.set({ of, ways, whole: ways.every(({ ways: some }) => some.length > 0) });
     if (ways.some(({ ways: some }) => some.length === 0)) {
-      const more = await this.newest.call(() => calls.more()).catch(quietly);
+      const more = await this.newest.call(() => calls.more()).catch(() => ways);
       if (!more) return;
       this.told.set({ of, ways: more, whole: true });
     }
-    const mended = await this.newest.call(() => calls.mend()).catch(quietly);
+    const mended = await this.newest.call(() => calls.mend()).catch(() => null);
     if (mended) this.mended.set({ of, mend: mended.mend });
   }
 
