@@ -53,7 +53,13 @@ import {
   tenderSchema,
   trialSchema,
 } from '#contract/plants';
-import { mixVersionSchema, newMixSchema, newVersionSchema, renamedMixSchema } from '#contract/mixes';
+import {
+  mixInSeasonSchema,
+  mixVersionSchema,
+  newMixSchema,
+  newVersionSchema,
+  renamedMixSchema,
+} from '#contract/mixes';
 import {
   changedMaterialSchema,
   changedProductSchema,
@@ -272,6 +278,7 @@ export const endpoints = {
   ),
   keepMix: create('Keep a recipe', newMixSchema, mixVersionSchema),
   mixVersions: get('All versions of a mix, newest first', z.array(mixVersionSchema)),
+  mixInSeason: get('How much of a mix the season still mixes', mixInSeasonSchema),
   keepMixVersion: create('Keep a changed recipe as a new version', newVersionSchema, mixVersionSchema),
   putAwayMix: act('Put a mix away'),
   restoreMix: act('Bring a mix back'),

@@ -48,8 +48,18 @@ export const formulateRequestSchema = z.strictObject({
   starter: z.record(text(60), num([0.001, 1000])).optional(),
   /** What counts besides the windows. */
   preferences: z
-    .strictObject({ price: wish, peat: wish, weight: wish, ingredients: wish, useUp: wish, water: wish })
+    .strictObject({
+      price: wish,
+      peat: wish,
+      weight: wish,
+      ingredients: wish,
+      useUp: wish,
+      water: wish,
+      near: wish,
+    })
     .default(noPreferences),
+  /** Parts of a recipe by id: only what meets every window is answered, the nearer to it the more `near` counts. */
+  nearTo: z.record(text(60), num(limits.parts)).optional(),
 });
 export type FormulateRequest = z.output<typeof formulateRequestSchema>;
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { clientKey, moment, note, oneOf, rowId, text } from '#contract/fields';
+import { clientKey, day, moment, note, oneOf, rowId, text } from '#contract/fields';
 import { type Figures } from '#core/judge/figures';
 import { keptReadingIds } from '#core/judge/readings';
 import { recipeSchema } from '#contract/recipe';
@@ -18,6 +18,9 @@ export const figuresSchema = z.object({
   model: rowId,
   values: z.partialRecord(oneOf(keptReadingIds), z.number()),
 }) satisfies z.ZodType<Figures>;
+
+/** Litres that the season still mixes of it, and the first day of that; null where none is. */
+export const mixInSeasonSchema = z.object({ litres: z.number(), on: day.nullable() });
 
 export const mixVersionSchema = z.object({
   id: rowId,

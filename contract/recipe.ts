@@ -1,6 +1,6 @@
 import { allow } from '#core/units/allowed';
 import { z } from 'zod';
-import { int, list, num, oneOf, text, yesNo, taking } from '#contract/fields';
+import { day, int, list, num, oneOf, text, yesNo, taking } from '#contract/fields';
 import { stages } from '#core/mix/stage';
 import { type MeasuredByHand, type Recipe } from '#core/recipe/recipe';
 import { cropGroups } from '#core/recipe/windows-wanted';
@@ -73,4 +73,9 @@ export const recipeSchema = z.strictObject({
   fillPct: num(limits.fillPct).optional(),
   tinySeed: yesNo.optional(),
   measured: measuredSchema.optional(),
+  known: list(
+    z.strictObject({ code: text(60), severity: oneOf(['warn', 'note']), why: text(200), on: day }),
+    limits.knownOfMix,
+    'remarks',
+  ).optional(),
 }) satisfies z.ZodType<Recipe>;

@@ -39,6 +39,7 @@ export const routes = {
   mixes: ['GET', '/mixes'],
   keepMix: ['POST', '/mixes'],
   mixVersions: ['GET', '/mixes/:id/versions'],
+  mixInSeason: ['GET', '/mixes/:id/season'],
   keepMixVersion: ['POST', '/mixes/:id/versions'],
   renameMix: ['PUT', '/mixes/:id'],
   setMixKeeping: ['PUT', '/mixes/:id/keeping'],

@@ -6,6 +6,7 @@ import { cropSchema } from '#contract/crop';
 import { clientKey, int, note, oneOf, text, taking } from '#contract/fields';
 import { materialRowSchema } from '#contract/material';
 import { recipeSchema } from '#contract/recipe';
+import { withoutKnown } from '#core/recipe/known';
 import { vesselKindSchema } from '#contract/vessel';
 
 /** In the order in which they stand on each other: mixes last. */
@@ -22,7 +23,9 @@ export const shareSchema = z.strictObject({
   products: z.array(z.strictObject({ says, row: amendmentSchema })).max(MOST),
   vessels: z.array(vesselKindSchema).max(MOST),
   crops: z.array(z.strictObject({ says, crop: cropSchema })).max(MOST),
-  mixes: z.array(z.strictObject({ name: text(80), note, recipe: recipeSchema })).max(MOST),
+  mixes: z
+    .array(z.strictObject({ name: text(80), note, recipe: recipeSchema.transform(withoutKnown) }))
+    .max(MOST),
 });
 export type SharedFile = z.output<typeof shareSchema>;
 

@@ -128,6 +128,9 @@ export const snapshotSchema = z.object({
       fix: fixSchema.optional().catch(undefined),
     }),
   ),
+  known: z
+    .array(z.object({ code: z.string(), text: saidSchema, why: z.string(), on: z.string() }))
+    .optional(),
   ph: z.number(),
   shrinkage: z.number(),
   wetWeightG: z.number(),

@@ -126,4 +126,8 @@ test('a mix with a stop is made only by saying so, below the card that says why;
   await expect(page.getByText('Made anyway: somebody read the stop and chose to go on.')).toBeVisible();
   await page.reload();
   await expect(page.getByText('Made anyway: somebody read the stop and chose to go on.')).toBeVisible();
+  // And where it is made, step by step.
+  await page.getByRole('link', { name: 'Make it, step by step' }).click();
+  await expect(page.getByText('Made anyway: somebody read the stop and chose to go on.')).toBeVisible();
+  await expect(page.locator('app-loud-remarks .stop')).toContainText('Too little air here');
 });

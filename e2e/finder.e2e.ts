@@ -155,6 +155,8 @@ test('a batch is put right from what was measured, or not saved', async ({ page 
   await page.getByText('Put it right').click();
   await field(page, 'pH by pen').fill('5.2');
   await expect(page.getByText(/Blend in .*\sg\sof ground dolomitic limestone/)).toBeVisible();
+  // In the words of the Mix.
+  await expect(page.locator('app-correct-batch .remark')).toContainText(/pH.*5\.2/);
   await page.getByLabel('By the squeeze').selectOption('dusty');
   await expect(page.getByText(/Water it with .*\sL\sin portions/)).toBeVisible();
   await field(page, 'pH by pen').fill('7.9');
@@ -184,4 +186,22 @@ test('the server answers others while a large shelf is searched', async ({ reque
   expect((await request.get('/api/health')).ok()).toBe(true);
   expect(isOver).toBe(false);
   expect(await search).toBe(200);
+});
+
+test('nearest to my recipe: what is right and keeps the most of it comes first, and is ready on the Mix', async ({
+  page,
+}) => {
+  await page.goto('/mix?stage=germination&into=cell-288&parts=peat-fine:1&lime=lime-dolomitic:5.8');
+  await expect(page.getByText(/^Stop: too little air here\./)).toBeVisible();
+  await page.getByRole('link', { name: 'Find a better one' }).click();
+  await page.getByRole('button', { name: 'nearest to my recipe' }).click();
+  await expect(lines(page).first()).toContainText(/keeps \d+ % of your recipe/);
+  const kept = (await lines(page).allInnerTexts()).map((text) => Number(/keeps (\d+)/.exec(text)![1]));
+  expect(kept.length).toBeGreaterThan(2);
+  expect(kept).toEqual([...kept].sort((a, b) => b - a));
+  expect(kept[0]).toBeGreaterThan(60);
+  await lines(page).first().getByRole('button').first().click();
+  await page.getByRole('button', { name: 'Take this one' }).click();
+  await expect(page.getByText(/^Stop: /)).toHaveCount(0);
+  await expect(reading(page, 'Air in the cell')).toBeVisible();
 });

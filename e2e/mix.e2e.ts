@@ -201,3 +201,60 @@ test('mend it: what changes is shown before it is pressed, it leaves nothing lou
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(page.getByText(/^Stop: /).first()).toBeVisible();
 });
+
+test('what works here is said once, with the reason; it stays quiet over a reload and stands on the card', async ({
+  page,
+}) => {
+  await page.goto('/mix?stage=seedling&into=cell-72&parts=peat-fine:3,sand-fine:1&lime=lime-dolomitic:5.8');
+  const air = page.locator('app-finding-list li', { hasText: 'Too little air here' });
+  await expect(page.getByText(/^Watch out: too little air here\./)).toBeVisible();
+  await air.getByText('I know, it works here').click();
+  await air.getByRole('button', { name: 'Do not say it again' }).click();
+  await expect(air.getByRole('alert')).toHaveText('Say why: it stands with the recipe.');
+  await air.getByLabel('Why it works here').fill('Watered by weight for ten years');
+  await air.getByRole('button', { name: 'Do not say it again' }).click();
+  await expect(page.getByText(/^Watch out: too little air here\./)).toHaveCount(0);
+  await page.reload();
+  const known = page.locator('details', { hasText: 'Known to work here: 1' });
+  await known.locator('summary').click();
+  await expect(known).toContainText('“Watered by weight for ten years”');
+  await page.getByRole('button', { name: 'Make this batch' }).click();
+  await expect(page.getByRole('article')).toContainText(
+    'Known to work here: “Watered by weight for ten years”',
+  );
+  await page.getByRole('button', { name: 'Save this batch' }).click();
+  await expect(page).toHaveURL(/\/batches\/\d+$/);
+  await expect(page.getByRole('article')).toContainText('Watered by weight for ten years');
+  await page.goto('/mix');
+  await known.locator('summary').click();
+  await known.getByRole('button', { name: 'Say it again' }).click();
+  await expect(page.getByText(/^Watch out: too little air here\./)).toBeVisible();
+});
+
+test('a saved recipe that is changed says what follows in the season that still mixes it', async ({
+  page,
+}) => {
+  await page.goto(
+    '/mix?stage=germination&into=cell-72&parts=peat-fine:4,perlite-coarse:2&lime=lime-dolomitic:5.8',
+  );
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await page.getByLabel('Name of the recipe').fill('For the season');
+  await page.getByRole('button', { name: 'Save under this name' }).click();
+  await expect(notice(page)).toContainText('Saved as For the season');
+  const mixes = (await (await page.request.get('/api/mixes')).json()) as { mixId: number; name: string }[];
+  const mix = mixes.find(({ name }) => name === 'For the season')!.mixId;
+  const steps = [{ vessel: 'cell-72', stage: 'germination', weeks: 4, lossPct: 5, mix }];
+  await page.request.post('/api/plan/lines', {
+    data: { key: crypto.randomUUID(), crop: 'tomato', plants: 300, steps },
+  });
+  await page.getByRole('button', { name: /^Swap Perlite, coarse/ }).click();
+  await page
+    .getByRole('menuitem', { name: /Pumice/ })
+    .or(page.getByRole('button', { name: /Pumice/ }))
+    .first()
+    .click();
+  const says = page.locator('app-in-season');
+  await expect(says).toContainText(/The season still mixes [\d.]+.L of it, first/);
+  await expect(says).toContainText(/pumice[^→]*0\.?0*.L → [\d.]+.L/);
+  await expect(says).toContainText(/perlite[^→]*[\d.]+.L → 0/);
+});

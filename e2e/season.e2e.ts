@@ -171,3 +171,32 @@ test('onions and tomatoes from the frost dates to their labels, on a phone, with
   const pdf = await page.request.get((await label.getAttribute('href'))!);
   expect(pdf.headers()['content-type']).toBe('application/pdf');
 });
+
+test('a mix that is wrong for what it goes into is told of the season, in the words of the Mix', async ({
+  page,
+}) => {
+  const recipe = {
+    ...{ stage: 'germination', vessel: 'pot-11', compactionPct: 0, amendments: [] },
+    components: [{ material: 'peat-fine', parts: 1 }],
+    ...{ lime: { amendment: 'lime-dolomitic', ph: 5.8 }, job: { litres: 10 } },
+  };
+  const mix = (await (
+    await page.request.post('/api/mixes', { data: { key: crypto.randomUUID(), name: 'Wet one', recipe } })
+  ).json()) as { mixId: number };
+  const steps = [{ vessel: 'cell-288', stage: 'germination', weeks: 4, lossPct: 5, mix: mix.mixId }];
+  const line = (await (
+    await page.request.post('/api/plan/lines', {
+      data: { key: crypto.randomUUID(), crop: 'tomato', plants: 300, steps },
+    })
+  ).json()) as { id: number };
+  await page.goto('/season/plan');
+  const more = page.getByRole('button', { name: /\d+ more/ });
+  await expect(page.locator('.remark').first()).toBeVisible();
+  if (await more.isVisible()) await more.click();
+  const remark = page.locator('.remark.stop', { hasText: 'Wet one' });
+  await expect(remark).toContainText('Stop: too little air here.');
+  await page.goto(`/season/line/${line.id}`);
+  await expect(page.getByRole('region', { name: 'What it takes' })).toContainText(
+    'Stop: too little air here.',
+  );
+});

@@ -1,6 +1,6 @@
 import { type Edit } from '#core/advise/edit';
 import { type Attempt, type Attempts } from '#core/advise/attempts';
-import { type Finding } from '#core/advise/findings';
+import { type Finding, tells } from '#core/advise/findings';
 import { type Judgement } from '#core/judge/judge';
 import { type ReadingId } from '#core/judge/readings';
 import { messages, type MessageOf, named, type Named, type None } from '#core/units/message';
@@ -31,15 +31,6 @@ export interface AdviseFacts {
 export type AdviseMessage = MessageOf<AdviseFacts>;
 export const adviseSay = messages<AdviseFacts>();
 
-/** Which reading tells of a subject. */
-const tells: Partial<Record<Finding['subject'], readonly ReadingId[]>> = {
-  air: ['airAfterDrydown', 'air'],
-  ph: ['ph'],
-  salts: ['ecSaturated'],
-  nitrogen: ['n'],
-  pieces: ['overSize'],
-  holding: ['cohesion'],
-};
 /** Every subject, in the order in which its reading is looked at for a change that is about several. */
 const ALL: readonly ReadingId[] = [
   'air',
@@ -57,7 +48,11 @@ const reading = ({ readings }: Judgement, id: ReadingId): number | undefined =>
 /** What a way does and comes to. @param subject of its finding; left out for a mend */
 export function waySays(attempts: Attempts, attempt: Attempt, subject?: Finding['subject']): AdviseMessage {
   const before = attempts.first.judgement;
-  const ids = subject ? (tells[subject] ?? []) : ALL.filter((id) => isOff(before, id));
+  // A nutrient may be out of step with others and in its own window: its number says nothing of that.
+  const ids =
+    subject && subject !== 'nitrogen'
+      ? (tells[subject] ?? [])
+      : (subject ? ['n' as const] : ALL).filter((id) => isOff(before, id));
   const of = ids.find((id) => reading(before, id) !== undefined);
   const [from, to] = of ? [reading(before, of), reading(attempt.judgement, of)] : [];
   const moves =

@@ -11,6 +11,7 @@ import { libraryOf } from '#core/recipe/library';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { sketch } from '#core/recipe/sketch';
 import { vesselKinds } from '#core/vessel/kinds';
+import { THIN } from '#core/units/show';
 import { anyMix } from '#testing/any-mix';
 import { amendments, library, materials } from '#testing/library';
 import { read } from '#words/read';
@@ -27,7 +28,9 @@ const judged = (recipe: Recipe) => judgeMix(mixInputOf(recipe, library), { libra
 const advice = (recipe: Recipe) => adviseOn(recipe, library, { shelf });
 /** "air 7.6 → 12.1 %": what the sentence of a way says comes of it. */
 const comesTo = (text: string): number[] =>
-  (/: [^:]*?(-?\d+(?:\.\d+)?)(?:\s(?:%|mg\/L))? → (-?\d+(?:\.\d+)?)/.exec(text) ?? []).slice(1).map(Number);
+  (/: [^:]*?(-?\d+(?:\.\d+)?)(?:\s(?:%|mg\/L))? → (-?\d+(?:\.\d+)?)/.exec(text.replaceAll(THIN, '')) ?? [])
+    .slice(1)
+    .map(Number);
 
 const anyRecipe = anyMix({
   kinds: vesselKinds.filter((kind) => !kind.ownMix),
@@ -68,6 +71,9 @@ test('one finding a subject, every way proved, and no sentence that its own resu
           const read0 = before.readings.find((r) => r.id === of)!.value;
           const read1 = after.readings.find((r) => r.id === of)!.value;
           expect([from, to]).toEqual([read0, read1]);
+          // What was too little becomes more, and what was too much less.
+          const { verdict: was0 } = before.readings.find((r) => r.id === of)!;
+          if (was0 !== 'ok') expect(Math.sign(to - from)).toBe(was0 === 'low' ? 1 : -1);
           const [said0, said1] = comesTo(read(says, reader));
           if (said0 === undefined) continue;
           expect(Math.abs(said0 - from)).toBeLessThanOrEqual(0.5 + 1e-9);
@@ -155,6 +161,81 @@ describe('what was seen, case by case', () => {
     expect(wayTexts(wet, 'air')[0]!.replaceAll('\u00a0', ' ')).toBe(
       'Add 1 part of coarse perlite: air 0.2 % → 3.6 %.',
     );
+  });
+
+  test('of edits as large, the cheaper comes first; prices that nobody knows change nothing', () => {
+    const wet = sketch('seedling', 'cell-72', { 'peat-fine': 3, 'sand-fine': 1 }, { ph: 5.8 });
+    const here = new Set([
+      'peat-fine',
+      'sand-fine',
+      'perlite-coarse',
+      'perlite-fine',
+      'pumice',
+      'rice-hulls',
+    ]);
+    const ways = (cheap?: string) => {
+      const prices =
+        cheap && new Map([...library.materials.keys()].map((id) => [id, id === cheap ? 0.01 : 0.2]));
+      const by = { shelf: here, ...(prices && { prices }) };
+      return adviseOn(wet, library, by).findings.find(({ subject }) => subject === 'air')!.ways;
+    };
+    const added = (of: ReturnType<typeof ways>): string[] =>
+      of.flatMap(({ edits: [edit] }) => (edit?.kind === 'parts' ? [`${edit.material} ${edit.parts}`] : []));
+    const plain = added(ways());
+    // All by one part: as large as each other.
+    expect(plain.length).toBeGreaterThan(1);
+    const same = plain.filter((each) => each.endsWith(' 1')).map((each) => each.split(' ')[0]!);
+    expect(same.length).toBeGreaterThan(1);
+    for (const cheap of same) expect(added(ways(cheap))[0]).toBe(`${cheap} 1`);
+  });
+
+  test('sand that does not let air in is not offered, however much of it', () => {
+    const heavy = sketch('seedling', 'cell-72', { 'peat-fine': 3, loam: 2 }, { ph: 6 });
+    const low = judged(heavy).readings.find(({ id }) => id === 'air')!;
+    expect(low.verdict).toBe('low');
+    for (let parts = 1; parts <= 6; parts++) {
+      const sandy = {
+        ...heavy,
+        components: [...heavy.components, { material: 'sand-sharp', parts }],
+      };
+      expect(judged(sandy).readings.find(({ id }) => id === 'air')!.value).toBeLessThan(low.low);
+    }
+    expect(wayTexts(heavy, 'air').length).toBeGreaterThan(0);
+    expect(wayTexts(heavy, 'air').join(' ')).not.toMatch(/sand/);
+  });
+
+  test('much eggshell in compost that is sweet already: one finding of pH, and no lime as its way out', () => {
+    const sweet = sketch(
+      'seedling',
+      'cell-72',
+      { compost: 3, 'perlite-coarse': 1 },
+      { doses: { 'eggshell-crushed': 7.8 } },
+    );
+    const { findings, mend } = advice(sweet);
+    const ph = findings.filter(({ subject }) => subject === 'ph');
+    expect(ph).toHaveLength(1);
+    expect(ph[0]!.ways.length).toBeGreaterThan(0);
+    const edits = [...ph[0]!.ways, ...(mend ? [mend] : [])].flatMap((way) => way.edits);
+    expect(edits.filter(({ kind }) => kind === 'limeToPh')).toEqual([]);
+  });
+
+  test('compost 55 and peat 45 under seed: no part more of peat is offered that changes nothing', () => {
+    const salty = sketch('germination', 'cell-72', { compost: 55, 'peat-fine': 45 });
+    const { findings, mend } = advice(salty);
+    expect(findings[0]!.severity).toBe('stop');
+    for (const { says } of findings.flatMap(({ ways }) => ways)) {
+      if (says.say !== 'advise.way' || !says.with.moves) continue;
+      const { from, to } = says.with.moves;
+      expect(Math.abs(to - from)).toBeGreaterThan(0.02 * Math.abs(from));
+    }
+    expect(verdictOf(judged(mend!.attempt.recipe))).toBe('ready');
+  });
+
+  test('what else adds to it stands below the loudest, and is counted with it', () => {
+    const both = judged(sketch('germination', 'cell-288', { 'peat-fine': 1 }, { ph: 5.8 }));
+    const air = findingsOf(both).findings.find(({ subject }) => subject === 'air')!;
+    expect([air.cause.code, ...air.adds.map(({ code }) => code)]).toEqual([...air.codes]);
+    expect(air.adds.map(({ code }) => code)).toContain('drowns-here');
   });
 
   test('loam with hydrated lime: one finding of pH, and one number to lime to', () => {

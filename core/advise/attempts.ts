@@ -1,13 +1,14 @@
 import { type Edit } from '#core/advise/edit';
 import { type Severity } from '#core/judge/flag';
-import { judgeMix, type JudgedBy, type Judgement } from '#core/judge/judge';
+import { type JudgedBy, type Judgement, judgeRecipe } from '#core/judge/judge';
+import { type Bill, billOf, takesOf } from '#core/mix/takes';
 import { UsualShares } from '#core/finder/usual-shares';
 import { type Family } from '#core/material/family';
 import { applyFix } from '#core/recipe/fix';
 import { type FlagCode } from '#core/recipe/flag-code';
 import { type OwnHabits } from '#core/recipe/habits';
 import { type Library } from '#core/recipe/library';
-import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { type Recipe } from '#core/recipe/recipe';
 import { OutOfRange } from '#core/units/check';
 
 /** Who asks: how loudly their approach speaks, what they have, what they would never use, and what they find usual. */
@@ -17,6 +18,8 @@ export interface AskedBy {
   shelf?: ReadonlySet<string> | undefined;
   never?: readonly Family[];
   habits?: OwnHabits;
+  /** Money for a loose litre of a material or a kilogram of a product, of those whose price is known. */
+  prices?: ReadonlyMap<string, number>;
 }
 
 /** A recipe with its edits done, and judged whole. */
@@ -87,6 +90,16 @@ export class Attempts {
   };
   private namesProducts: boolean | null = null;
 
+  /** Below 0 where the first is the cheaper: fewer things without a known price, then less money for a litre. */
+  cheaper(a: Attempt, b: Attempt): number {
+    const { prices } = this.by;
+    if (!prices) return 0;
+    const [x, y] = [a, b].map(({ judgement }) =>
+      billOf(takesOf(judgement.evaluation), (id) => prices.get(id) ?? null),
+    ) as [Bill, Bill];
+    return x.unpriced.length - y.unpriced.length || x.perLitre - y.perLitre;
+  }
+
   private make(edits: readonly Edit[]): Attempt | null {
     const { library } = this;
     try {
@@ -101,7 +114,7 @@ export class Attempts {
   /** As who asks hears it. @throws OutOfRange where it cannot be computed */
   judged(recipe: Recipe): Judgement {
     const { library, by } = this;
-    return judgeMix(mixInputOf(recipe, library), { library, ...(by.loudness && { loudness: by.loudness }) });
+    return judgeRecipe(recipe, library, by.loudness);
   }
 
   private unusual({ judgement: { input } }: Attempt): number {

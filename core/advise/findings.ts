@@ -1,5 +1,6 @@
 import { type Flag, type KeptFlag, type Severity } from '#core/judge/flag';
 import { type Judgement } from '#core/judge/judge';
+import { type ReadingId } from '#core/judge/readings';
 import { loudnessOf } from '#core/advise/attempts';
 import { type FlagCode, type Subject, subjectOf } from '#core/recipe/flag-code';
 
@@ -13,8 +14,19 @@ export interface Finding {
   codes: readonly FlagCode[];
   /** The loudest of them: its words are said. */
   cause: Flag;
+  /** What else adds to it, the loudest first. */
+  adds: readonly Flag[];
 }
 
+/** Which reading tells of a subject. */
+export const tells: Partial<Record<Finding['subject'], readonly ReadingId[]>> = {
+  air: ['airAfterDrydown', 'air'],
+  ph: ['ph'],
+  salts: ['ecSaturated'],
+  nitrogen: ['n'],
+  pieces: ['overSize'],
+  holding: ['cohesion'],
+};
 /** Reminders of care are none of the mix's own: an approach may raise them, no change of the mix puts them right. */
 export function verdictOf({ flags }: Pick<Judgement, 'flags'>): MixVerdict {
   const has = (severity: Severity): boolean =>
@@ -47,7 +59,10 @@ export function findingsOf({ flags }: Pick<Judgement, 'flags'>): { findings: Fin
   const findings = [...bySubject].map(([subject, all]): Finding => {
     // Rules of equal loudness stand in the order in which they are told.
     const cause = all.reduce((a, b) => (loudnessOf(b.severity) > loudnessOf(a.severity) ? b : a));
-    return { subject, severity: cause.severity, codes: all.map((f) => f.code), cause };
+    return {
+      ...{ subject, severity: cause.severity, codes: all.map((f) => f.code), cause },
+      adds: all.filter((f) => f !== cause),
+    };
   });
   return {
     findings: findings.sort((a, b) => loudnessOf(b.severity) - loudnessOf(a.severity)),

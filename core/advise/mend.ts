@@ -2,7 +2,7 @@ import { clash, type Edit } from '#core/advise/edit';
 import { singlesOf } from '#core/advise/candidates';
 import { verdictOf } from '#core/advise/findings';
 import { badness, type Attempt, type Attempts } from '#core/advise/attempts';
-import { smallestFirst, type Way } from '#core/advise/ways';
+import { ranked, type Way } from '#core/advise/ways';
 
 /** At most so many edits make a mend. */
 export const MOST_EDITS = 4;
@@ -27,7 +27,7 @@ export function mendOf(attempts: Attempts): Way | null {
     const mended = level.filter(
       (attempt) => verdictOf(attempt.judgement) === 'ready' && attempts.isUsual(attempt),
     );
-    const [attempt] = mended.sort(smallestFirst(attempts));
+    const [attempt] = ranked(attempts, mended);
     if (attempt) return { edits: attempt.edits, attempt };
     if (n === MOST_EDITS) return null;
     level = oneMore(nearest(level, KEPT[n - 2] ?? SINGLES), singles, attempts);

@@ -1,6 +1,6 @@
 import { clash, type Edit, sizeOf } from '#core/advise/edit';
 import { singlesOf } from '#core/advise/candidates';
-import { type Finding } from '#core/advise/findings';
+import { type Finding, tells } from '#core/advise/findings';
 import { badness, loudnessOf, type Attempt, type Attempts, voices } from '#core/advise/attempts';
 import { type Judgement } from '#core/judge/judge';
 import { type FlagCode, subjectOf } from '#core/recipe/flag-code';
@@ -22,24 +22,32 @@ const FIRSTS = 16;
 const SECONDS = 40;
 
 /** Whether a finding is gone, and nothing has come that is as loud. */
-export function isOutOf({ codes, severity }: Finding, before: Judgement, after: Judgement): boolean {
+export function isOutOf({ subject, codes, severity }: Finding, before: Judgement, after: Judgement): boolean {
   const [was, now] = [voices(before), voices(after)];
-  if (codes.some((code) => now.has(code))) return false;
+  if (codes.some((code) => now.has(code)) || movesAway(subject, before, after)) return false;
   const loud = loudnessOf(severity);
   return [...now].every(([code, voice]) => voice < loud || voice <= (was.get(code) ?? 0) || isReminder(code));
+}
+
+/** Sand and loam move a window with them: what only moves the window to a reading puts nothing right. */
+function movesAway(subject: Finding['subject'], before: Judgement, after: Judgement): boolean {
+  return (tells[subject] ?? []).some((id) => {
+    const was = before.readings.find((r) => r.id === id);
+    const now = after.readings.find((r) => r.id === id);
+    if (!was || !now || was.verdict === 'ok') return false;
+    return was.verdict === 'low' ? now.value < was.value : now.value > was.value;
+  });
 }
 
 export function sizeOfAll(attempt: Attempt, { recipe, isHere }: Attempts): number {
   return attempt.edits.reduce((sum, edit) => sum + sizeOf(edit, recipe, isHere), 0);
 }
 
-/** Fewest edits first, then the smallest. */
-export const smallestFirst =
-  (attempts: Attempts) =>
-  (a: Attempt, b: Attempt): number =>
-    a.edits.length - b.edits.length ||
-    sizeOfAll(a, attempts) - sizeOfAll(b, attempts) ||
-    badness(a.judgement) - badness(b.judgement);
+/** Sizes of edits that differ by less are the same size: a hand does not tell them apart. */
+const SAME_SIZE = 0.02;
+
+const sizeStep = (attempt: Attempt, attempts: Attempts): number =>
+  Math.round(sizeOfAll(attempt, attempts) / SAME_SIZE);
 
 /** Ways that turn the same handles are one: the smallest of them is offered. */
 const handles = ({ edits }: Attempt): string =>
@@ -58,19 +66,35 @@ const handles = ({ edits }: Attempt): string =>
     .sort()
     .join();
 
-function offered(attempts: Attempts, found: readonly Attempt[]): Way[] {
+/**
+ * Fewest edits first, then the smallest, then the cheapest, then what comes nearest to right; of those that turn the same
+ * handles only that which comes nearest. A price chooses among materials, never how far a handle is turned.
+ */
+export function ranked(attempts: Attempts, found: readonly Attempt[]): Attempt[] {
+  const by =
+    (...orders: ((a: Attempt, b: Attempt) => number)[]) =>
+    (a: Attempt, b: Attempt): number =>
+      orders.reduce((order, next) => order || next(a, b), 0);
+  const edits = (a: Attempt, b: Attempt): number => a.edits.length - b.edits.length;
+  const size = (a: Attempt, b: Attempt): number => sizeStep(a, attempts) - sizeStep(b, attempts);
+  const price = (a: Attempt, b: Attempt): number => attempts.cheaper(a, b);
+  const right = (a: Attempt, b: Attempt): number => badness(a.judgement) - badness(b.judgement);
   const seen = new Set<string>();
   return [...found]
-    .sort(smallestFirst(attempts))
+    .sort(by(edits, size, right))
     .filter((attempt) => {
       const key = handles(attempt);
       if (seen.has(key)) return false;
       seen.add(key);
       return true;
     })
+    .sort(by(edits, size, price, right));
+}
+
+const offered = (attempts: Attempts, found: readonly Attempt[]): Way[] =>
+  ranked(attempts, found)
     .slice(0, MOST_WAYS)
     .map((attempt) => ({ edits: attempt.edits, attempt }));
-}
 
 /**
  * Ways out of a finding: single edits on what is on the shelf, then pairs of them, then what else the library has. Each is

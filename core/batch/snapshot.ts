@@ -5,19 +5,19 @@ import { type Step } from '#core/batch/step';
 import { type Scoop } from '#core/batch/scoops';
 import { batchSheet, type BatchSheet, dosesGiven } from '#core/batch/sheet';
 import { type Moisture, usualMoisture } from '#core/mix/moisture';
-import { judgeMix } from '#core/judge/judge';
+import { judgeRecipe } from '#core/judge/judge';
 import { type TestContext } from '#core/batch/tests/bench-test';
 import { type MixInput } from '#core/mix/evaluate';
 import { type AskedWindows } from '#core/mix/windows-asked';
 import { mixWindows, type StageWindows, windowsOf } from '#core/mix/windows';
 import { targetSaturation } from '#core/mix/moisture';
-import { type KeptFlag } from '#core/judge/flag';
+import { type KeptFlag, type KeptKnown } from '#core/judge/flag';
 import { heatWithFeed } from '#core/judge/flags/heat-feed';
 import { type KeptReading } from '#core/judge/readings';
 import { type Amendment } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { lookUp, type Library } from '#core/recipe/library';
-import { litresOf, mixInputOf, vesselOf, type Recipe } from '#core/recipe/recipe';
+import { litresOf, vesselOf, type Recipe } from '#core/recipe/recipe';
 import { type Approach } from '#core/recipe/approaches';
 import { type UnitSystem } from '#core/units/show';
 import { type VesselKind } from '#core/vessel/tray';
@@ -59,6 +59,8 @@ export interface BatchSnapshot {
   steps: Step[];
   readings: KeptReading[];
   flags: KeptFlag[];
+  /** What was not said: known to work here. */
+  known?: KeptKnown[] | undefined;
   ph: number;
   shrinkage: number;
   wetWeightG: number;
@@ -75,7 +77,7 @@ export interface BatchSnapshot {
 
 /**
  * @param school whose loudness its flags are told in
- * @throws RangeError as mixInputOf, judgeMix and batchSheet
+ * @throws RangeError as judgeRecipe and batchSheet
  */
 export function snapshotBatch(
   recipe: Recipe,
@@ -84,10 +86,7 @@ export function snapshotBatch(
   kit: Kit = usualKit,
   school?: Approach,
 ): BatchSnapshot {
-  const judgement = judgeMix(mixInputOf(recipe, library), {
-    library,
-    ...(school && { loudness: school.loudness }),
-  });
+  const judgement = judgeRecipe(recipe, library, school?.loudness);
   const { evaluation } = judgement;
   const vessel = vesselOf(recipe, library);
   const moisture: Moisture = usualMoisture(vessel.vessel);
@@ -119,6 +118,9 @@ export function snapshotBatch(
     ),
     readings: [...judgement.readings],
     flags: [...(unheatable ? [unheatable] : []), ...judgement.flags],
+    ...(judgement.known.length > 0 && {
+      known: judgement.known.map(({ code, text, why, on }) => ({ code, text, why, on })),
+    }),
     ph: evaluation.ph,
     shrinkage: evaluation.composition.shrinkage,
     wetWeightG: evaluation.wetWeightG,

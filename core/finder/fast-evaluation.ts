@@ -143,6 +143,7 @@ export class FastEvaluation {
       (p.peat * peat) / total +
       p.useUp * (1 - gone / total) +
       p.ingredients * (members.length - 1) * 0.1 +
+      this.farCost(members, parts, total) +
       unusual +
       this.rounded(piece ? penalty(overSize / total, piece) : 0)
     );
@@ -154,6 +155,15 @@ export class FastEvaluation {
     let total = 0;
     for (let i = 0; i < members.length; i++) total += parts[i]!;
     return this.usual.cost(members, parts, total);
+  }
+
+  /** What it costs to leave the recipe that is to be kept near to: as much as is not the same in both. */
+  private farCost(members: ArrayLike<number>, parts: ArrayLike<number>, total: number): number {
+    const { nearTo, preferences } = this.spec;
+    if (!nearTo || preferences.near === 0) return 0;
+    let same = 0;
+    for (let i = 0; i < members.length; i++) same += Math.min(parts[i]! / total, nearTo[members[i]!]!);
+    return preferences.near * (1 - same);
   }
 
   /** Where a recipe is chosen for itself small differences count for nothing; where it is to be like another, they do. */
@@ -235,6 +245,7 @@ export class FastEvaluation {
     wishes[3] = p.ingredients * (members.length - 1) * 0.1;
     wishes[4] = p.useUp * (1 - mean.gone);
     wishes[5] = p.water * Math.max(0, 1 - easy / ENOUGH_EASY_WATER);
+    wishes[6] = this.farCost(members, parts, total);
     read.air = air * 100;
     read.airAfterDrydown = Math.min(pores, air + easy / 2) * 100;
     read.cohesion = mean.cohesion / mean.blockWeight;

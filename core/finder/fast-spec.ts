@@ -28,6 +28,8 @@ export interface Preferences {
   useUp: number;
   /** Easily available water: 0 from the low end of De Boodt & Verdonck's ideal on, 1 where there is none. */
   water: number;
+  /** Of the parts, the share that is not as it was in the recipe that is to be kept near to. */
+  near: number;
 }
 /** In the order in which their costs are told. */
 export const wishNames = [
@@ -37,6 +39,7 @@ export const wishNames = [
   'ingredients',
   'useUp',
   'water',
+  'near',
 ] as const satisfies readonly (keyof Preferences)[];
 
 export const noPreferences: Preferences = {
@@ -46,6 +49,7 @@ export const noPreferences: Preferences = {
   ingredients: 0,
   useUp: 0,
   water: 0,
+  near: 0,
 };
 
 /** Ideal easily available water is 20–30 % by volume: De Boodt & Verdonck, Acta Hort. 26:37 (1972) (from memory). */
@@ -57,6 +61,8 @@ export interface FastEvaluationSpec {
   shelved: readonly Shelved[];
   aims: Aims;
   preferences: Preferences;
+  /** Share of each on the shelf in the recipe to keep near to, 0–1; none where no such recipe is. */
+  nearTo?: readonly number[] | undefined;
   /** Dosed to the middle of the pH window; null for none. */
   lime: Amendment | null;
   starter: Blend | null;

@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { isMet, penalty, readingPenalties, stageAims, stepped } from '#core/finder/aims';
 import { compareFound, type FoundRecipe } from '#core/finder/best-of';
-import { conflictOf, formulated, searchAll, fastAndLimits, type FinderJob } from '#core/finder/formulate';
+import {
+  conflictOf,
+  fastAndLimits,
+  type FinderJob,
+  formulated,
+  keptOf,
+  searchAll,
+} from '#core/finder/formulate';
 import { gcd, gathered } from '#core/finder/parts';
 import { merged, Search } from '#core/finder/search';
 import { FastEvaluation } from '#core/finder/fast-evaluation';
@@ -108,7 +115,11 @@ function naiveScore(j: FinderJob, parts: Uint8Array): Omit<FoundRecipe, 'parts'>
     (p.weight * e.wetWeightG) / e.column.volumeL / 1500 +
     p.ingredients * 0.1 * (members.length - 1) +
     p.useUp * (1 - share((i) => (j.shelved[i]!.useUp ? 1 : 0))) +
-    p.water * Math.max(0, 1 - e.easilyAvailableWater / 0.2);
+    p.water * Math.max(0, 1 - e.easilyAvailableWater / 0.2) +
+    (j.nearTo
+      ? p.near *
+        (1 - keptOf(j.nearTo, Object.fromEntries(members.map((i, k) => [shelf[i]!.id, amounts[k]!]))))
+      : 0);
   return { score, cost: price };
 }
 
@@ -133,7 +144,9 @@ const anyJob = fc
       ingredients: fc.constantFrom(0, 0, 2),
       useUp: fc.constantFrom(0, 0, 4),
       water: fc.constantFrom(0, 3),
+      near: fc.constantFrom(0, 0, 30),
     }),
+    nearTo: fc.constantFrom({ 'peat-fine': 3, 'perlite-coarse': 1 }, undefined),
     lime: fc.constantFrom('lime-dolomitic', 'wood-ash', null),
     gypsum: fc.constantFrom(0, 1),
   })
@@ -155,7 +168,7 @@ describe('the search is exact', () => {
     fc.assert(
       fc.property(anyJob, (j) => {
         const { fast, limits } = fastAndLimits(j);
-        const found = searchAll(fast, limits, 8);
+        const found = searchAll(fast, { ...limits, onlyMet: false }, 8);
         const slow = naive(j);
         expect(found.tried).toBe(slow.tried);
         expect(found.best).toHaveLength(Math.min(8, slow.tried - found.noPores));
@@ -170,6 +183,35 @@ describe('the search is exact', () => {
       { numRuns: 150 },
     );
     expect(feasible).toBeGreaterThan(0);
+  });
+
+  test('near to a recipe: of all that meet every window, none keeps more of it', () => {
+    const nearTo = { 'peat-fine': 4, 'sand-fine': 2, loam: 1 };
+    const ids = ['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'sand-fine'];
+    const j = job(ids, { nearTo, preferences: { ...noPreferences, near: 100 } });
+    const { fast, limits } = fastAndLimits(j);
+    const { best, perSet, feasible } = searchAll(fast, limits, 8);
+    const counted = (parts: Uint8Array): Record<string, number> =>
+      Object.fromEntries(ids.map((id, i) => [id, parts[i]!]));
+    const right = naive(j).found.filter(({ parts }) => {
+      const { members, amounts } = gathered(parts);
+      return fast.look(members, amounts) && fast.looked.met === fast.allMet;
+    });
+    // Some are left out by the bound before they are counted.
+    expect(feasible).toBeGreaterThan(0);
+    expect(feasible).toBeLessThanOrEqual(right.length);
+    expect(right.length).toBeGreaterThan(10);
+    for (const { parts } of [...best, ...perSet])
+      expect(right.some((r) => r.parts.join() === parts.join())).toBe(true);
+    const most = Math.max(...right.map(({ parts }) => keptOf(nearTo, counted(parts))));
+    expect(keptOf(nearTo, counted(best[0]!.parts))).toBeCloseTo(most, 9);
+    // Without that wish another is the best.
+    const plain = fastAndLimits(job(ids));
+    const other = searchAll(plain.fast, plain.limits, 1).best[0]!;
+    expect(keptOf(nearTo, counted(other.parts))).toBeLessThan(most);
+    // As it is: all of it is kept, whatever the numbers; nothing in common: none.
+    expect(keptOf({ loam: 2, compost: 1 }, { compost: 2, loam: 4 })).toBeCloseTo(1, 12);
+    expect(keptOf({ loam: 2 }, { compost: 2 })).toBe(0);
   });
 
   test('shared among workers, in small steps: what one finds alone', () => {

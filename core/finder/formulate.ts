@@ -11,6 +11,7 @@ import { type Stage } from '#core/mix/stage';
 import { type Amendment } from '#core/material/amendment';
 import { type Library } from '#core/recipe/library';
 import { type AskedWindows } from '#core/mix/windows-asked';
+import { type Recipe } from '#core/recipe/recipe';
 import { type OwnHabits } from '#core/recipe/habits';
 import { type Unusual } from '#core/finder/usual-shares';
 import { type Dose } from '#core/mix/ph';
@@ -37,6 +38,8 @@ export interface FinderJob {
   /** Windows asked otherwise than the stage does, and what its approach finds usual. */
   windows?: AskedWindows;
   habits?: OwnHabits;
+  /** Parts of a recipe by material id, on the shelf or not: of all that meet every window, those nearest to it. */
+  nearTo?: Readonly<Record<string, number>> | undefined;
   /** To be like that, in the place of windows and habits. */
   like?: Aims | null;
   /** What remedies can reach for besides the shelf. */
@@ -94,6 +97,7 @@ export function fastAndLimits(job: FinderJob, otherAims?: Aims): { fast: FastEva
     shelved: job.shelved,
     aims: other ?? stageAims(job.stage, job.vessel, job.windows),
     preferences: job.preferences,
+    nearTo: sharesOf(job),
     lime: job.lime,
     starter: job.starter.length > 0 ? blendOf(job.starter) : null,
     fixedDoses: job.fixedDoses,
@@ -105,8 +109,23 @@ export function fastAndLimits(job: FinderJob, otherAims?: Aims): { fast: FastEva
     max: ids.map((id) => Math.min(job.maxTotal, job.maxParts[id] ?? job.maxTotal)),
     materialsMax: job.materialsMax,
     peatMax: job.peatMax,
+    onlyMet: job.nearTo !== undefined,
   };
   return { fast, limits };
+}
+
+function sharesOf({ nearTo, shelved }: FinderJob): number[] | undefined {
+  if (!nearTo) return undefined;
+  const total = Object.values(nearTo).reduce((a, b) => a + b, 0);
+  return shelved.map(({ material: { id } }) => (nearTo[id] ?? 0) / total);
+}
+
+/** How much of a recipe another one keeps, 0–1: the share of its parts that is the same in both. */
+export function keptOf(was: Readonly<Record<string, number>>, is: Readonly<Record<string, number>>): number {
+  const total = (parts: Readonly<Record<string, number>>): number =>
+    Object.values(parts).reduce((a, b) => a + b, 0);
+  const [all, now] = [total(was), total(is)];
+  return Object.entries(is).reduce((sum, [id, n]) => sum + Math.min(n / now, (was[id] ?? 0) / all), 0);
 }
 
 /** A found recipe in full, judged by every rule. */
@@ -134,6 +153,21 @@ export function formulated(job: FinderJob, fast: FastEvaluation, parts: ArrayLik
     lime: doses.find((d) => d.amendment === job.lime) ?? null,
     judgement,
     unusual: fast.unusual(members, amounts),
+  };
+}
+
+/** A found recipe on the bench, in the place of the one that is there: doses as a scale can follow them. */
+export function takenAs({ parts, doses, lime, judgement }: Formulated, onto: Recipe): Recipe {
+  return {
+    ...onto,
+    components: Object.entries(parts).map(([material, n]) => ({ material, parts: n })),
+    lime: lime && {
+      amendment: lime.amendment.id,
+      ph: Math.round(judgement.evaluation.ph * 100) / 100,
+    },
+    amendments: doses
+      .filter((d) => d !== lime)
+      .map((d) => ({ amendment: d.amendment.id, gPerL: Math.round(d.gPerL * 1000) / 1000 })),
   };
 }
 

@@ -19,6 +19,8 @@ export interface Limits {
   materialsMax: number;
   /** Share of peat by volume of parts, 0–1. */
   peatMax: number;
+  /** Nothing is kept that misses a window. */
+  onlyMet?: boolean;
 }
 
 /** Nearest that a recipe came to meeting all windows but one. */
@@ -221,7 +223,8 @@ export class Search {
     const { score, met } = fast.looked;
     this.metCounts[met]!++;
     const enters = score <= this.best.worst;
-    if (enters || !existing || score <= existing.score + 1e-12) {
+    const counts = met === fast.allMet || !this.limits.onlyMet;
+    if (counts && (enters || !existing || score <= existing.score + 1e-12)) {
       const { costPerL } = fast.looked;
       // Looked at in place; only what is kept becomes a thing of its own.
       const { scratch } = this;

@@ -22,6 +22,9 @@ export interface Flag {
 /** As it is kept with a batch: its code may be one of before. */
 export type KeptFlag = Omit<Flag, 'code'> & { code: string };
 
+/** A rule that was quiet, as it is kept: what it would have said, why not, and since when. */
+export type KeptKnown = Pick<KeptFlag, 'code' | 'text'> & { why: string; on: string };
+
 const subjects: Readonly<Record<string, Subject>> = subjectOf;
 /** What only reminds of care at work: one quiet line on the page, whole on the card. */
 export const isCare = ({ code, severity }: Pick<KeptFlag, 'code' | 'severity'>): boolean =>

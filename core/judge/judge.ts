@@ -1,4 +1,4 @@
-import { type FlagCode } from '#core/recipe/flag-code';
+import { type FlagCode, subjectOf } from '#core/recipe/flag-code';
 import { type Flag, type Judged, type Rule, severities } from '#core/judge/flag';
 import { airHigh, airLow, blockAir } from '#core/judge/flags/air';
 import { carbonateCeiling } from '#core/judge/flags/carbonate-ceiling';
@@ -53,6 +53,7 @@ import { saltsHigh } from '#core/judge/flags/salts';
 import { readingsOf, type Reading } from '#core/judge/readings';
 import { type Library } from '#core/recipe/library';
 import { type Approach } from '#core/recipe/approaches';
+import { type Known, mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 
 /** Every rule, in the order in which flags of equal severity are told. */
@@ -123,7 +124,6 @@ export const excludes: readonly (readonly [said: FlagCode, silent: FlagCode])[] 
   ['nitrogen-ahead', 'nitrogen-slow'],
   ['feed-not-ready', 'nitrogen-low'],
   ['feed-not-ready', 'nitrogen-slow'],
-  // Nobody eats it yet, so that it does not run out for anybody.
   // Too wet to press, and too dry to take water.
   ['press-too-wet', 'repels-water'],
 ];
@@ -132,7 +132,12 @@ export const excludes: readonly (readonly [said: FlagCode, silent: FlagCode])[] 
 export interface JudgedBy {
   loudness?: Approach['loudness'];
   library?: Library | null;
+  /** What is known to work here: not said again. */
+  known?: readonly Known[] | undefined;
 }
+
+/** A rule that is quiet, with what it would say, why it is quiet and since when. */
+export type KnownFlag = Flag & Pick<Known, 'why' | 'on'>;
 
 export interface Judgement {
   input: MixInput;
@@ -140,13 +145,18 @@ export interface Judgement {
   readings: readonly Reading[];
   /** Worst first. */
   flags: readonly Flag[];
+  /** What it would say, and does not: somebody knows that it works here. */
+  known: readonly KnownFlag[];
 }
 
 /**
  * Computes a recipe and reads it with every rule.
  * @throws RangeError as evaluateMix
  */
-export function judgeMix(input: MixInput, { loudness = {}, library = null }: JudgedBy = {}): Judgement {
+export function judgeMix(
+  input: MixInput,
+  { loudness = {}, library = null, known: quiet = [] }: JudgedBy = {},
+): Judgement {
   const evaluation = evaluateMix(input);
   const readings = readingsOf(input, evaluation);
   const judged: Judged = { input, evaluation, reading: (id) => readings.find((r) => r.id === id), library };
@@ -159,7 +169,24 @@ export function judgeMix(input: MixInput, { loudness = {}, library = null }: Jud
   });
   const raised = new Set(flags.map((f) => f.code));
   const silent = new Set(excludes.flatMap(([said, other]) => (raised.has(said) ? [other] : [])));
-  const result = flags.filter((f) => !silent.has(f.code));
+  const result: Flag[] = [];
+  const known: KnownFlag[] = [];
+  for (const flag of flags) {
+    if (silent.has(flag.code)) continue;
+    const as = quiet.find((k) => k.code === flag.code);
+    if (as && isQuieted(flag, as)) known.push({ ...flag, why: as.why, on: as.on });
+    else result.push(flag);
+  }
   result.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
-  return { input, evaluation, readings, flags: result };
+  return { input, evaluation, readings, flags: result, known };
 }
+
+/** A stop is always said, care too, and what has become louder since. */
+const isQuieted = ({ code, severity }: Flag, as: Known): boolean =>
+  severity !== 'stop' &&
+  subjectOf[code] !== 'care' &&
+  severities.indexOf(severity) >= severities.indexOf(as.severity);
+
+/** A recipe as it is kept, judged with all that it says of itself. @throws RangeError as mixInputOf and judgeMix */
+export const judgeRecipe = (recipe: Recipe, library: Library, loudness?: Approach['loudness']): Judgement =>
+  judgeMix(mixInputOf(recipe, library), { library, known: recipe.known, ...(loudness && { loudness }) });

@@ -1,7 +1,8 @@
 import { batchSheet } from '#core/batch/sheet';
 import { evaluateMix } from '#core/mix/evaluate';
 import { partOf } from '#core/mix/composition';
-import { billOf, takesOf, vesselCost } from '#core/package/bill';
+import { billOf, takesOf } from '#core/mix/takes';
+import { vesselCost } from '#core/package/bill';
 import { material, vesselKind } from '#testing/library';
 import { recipe } from '#testing/recipe';
 

@@ -1,3 +1,4 @@
+import { type Wanted } from '#core/mix/takes';
 import { allow } from '#core/units/allowed';
 import { none } from '#core/units/message';
 import { OutOfRange } from '#core/units/check';
@@ -23,13 +24,6 @@ export interface LotSums {
 /** What is left: bought − lost − used, put right by counting. Null where it was never said how much came. */
 export function leftOf({ quantity, came, lost, counted, took }: LotSums): number | null {
   return quantity === null ? null : quantity + came - lost + counted - took;
-}
-
-/** What is planned or wanted of one item. */
-export interface Wanted {
-  item: string;
-  /** In the unit of its kind, for a litre of finished mix. */
-  perLitre: number;
 }
 
 export interface Makeable {

@@ -1,5 +1,5 @@
 import { OutOfRange } from '#core/units/check';
-import { judgeMix, type Judgement } from '#core/judge/judge';
+import { type Judgement, judgeRecipe } from '#core/judge/judge';
 import { type Severity } from '#core/judge/flag';
 import { type ReadingId } from '#core/judge/readings';
 import { type CauseWeights, rankCauses, type Taught } from '#core/plants/causes';
@@ -9,7 +9,7 @@ import { type KeptEvent, type Planting, standing, tallyOf } from '#core/plants/p
 import { type Family } from '#core/material/family';
 import { applyFix, type Fix, type SingleFix } from '#core/recipe/fix';
 import { type Library } from '#core/recipe/library';
-import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { type Recipe } from '#core/recipe/recipe';
 import { usual } from '#core/recipe/usual';
 
 /** What the plants of a batch tell against its mix. */
@@ -158,7 +158,7 @@ export function nextTime(
   library: Library,
   never: readonly Family[] = [],
 ): NextTime[] {
-  const before = judgeMix(mixInputOf(recipe, library), { library });
+  const before = judgeRecipe(recipe, library);
   const found: NextTime[] = [];
   for (const { cause } of suspects) {
     if (found.length === MOST_CHANGES) break;
@@ -206,7 +206,7 @@ function tried(
   library: Library,
 ): NextTime | null {
   try {
-    const after = judgeMix(mixInputOf(applyFix(recipe, fix, library), library), { library });
+    const after = judgeRecipe(applyFix(recipe, fix, library), library);
     const changes = changesOf(before, after);
     const moves = (wants[cause] ?? []).some(([id, way]) =>
       changes.some((change) => change.id === id && (change.to - change.from) * way > 1e-6),

@@ -12,8 +12,6 @@ export const subjectOf = {
   'block-air-high': 'air',
   'drowns-here': 'air',
   'grains-uneven': 'air',
-  'repels-water': 'air',
-  'press-too-dry': 'holding',
   'press-too-wet': 'holding',
   'cohesion-low': 'holding',
   'crushed-in-block': 'holding',
@@ -65,6 +63,7 @@ export const subjectOf = {
   'old-vermiculite': 'care',
   'manure-food': 'care',
   'store-open': 'care',
+  'repels-water': 'care',
   lifting: 'care',
 } as const satisfies Record<string, Subject>;
 

@@ -39,6 +39,19 @@ export interface Recipe {
   tinySeed?: boolean | undefined;
   /** The user's own tests of this mix, as they were read. */
   measured?: MeasuredByHand;
+  /** What is told of it and known to work here. */
+  known?: Known[] | undefined;
+}
+
+/** A rule that a person has quieted for one recipe: it works here, and why. Never a stop, never care at work. */
+export interface Known {
+  /** Of the rule; one of before says nothing any more. */
+  code: string;
+  /** As loudly as it spoke then: louder, it speaks again. */
+  severity: 'warn' | 'note';
+  why: string;
+  /** The day on which it was said, `2026-05-04`. */
+  on: string;
 }
 
 /** Tests in the units in which they are read. */

@@ -1,6 +1,6 @@
 import { evaluateMix } from '#core/mix/evaluate';
 import { type Stage } from '#core/mix/stage';
-import { takesOf } from '#core/package/bill';
+import { takesOf } from '#core/mix/takes';
 import { type Library } from '#core/recipe/library';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { approachOf } from '#core/recipe/approaches';

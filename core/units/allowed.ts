@@ -16,6 +16,7 @@ export type Things =
   | 'vessels'
   | 'feeds'
   | 'tests'
+  | 'remarks'
   | 'values'
   | 'benches'
   | 'tasks';

@@ -19,6 +19,7 @@ export const limits = {
   fillPct: [10, 100],
   layerPct: [1, 99],
   alsoFilled: [0, 12],
+  knownOfMix: [0, 60],
   vesselLitres: [0.0001, 5000],
   screenedMm: [0.5, 50],
   compactionPct: [0, 50],

@@ -5,7 +5,7 @@ import { type Lot, type LotTrace, type StockLine } from '#contract/lots';
 import { type EntryData } from '#contract/record';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { evaluateMix } from '#core/mix/evaluate';
-import { takesOf } from '#core/package/bill';
+import { takesOf } from '#core/mix/takes';
 import { mixInputOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { library } from '#testing/library';

@@ -226,3 +226,24 @@ test('a week for the wall and a label for a run are papers; a week that there is
   const none = await request(app).get(`/api/plan/lines/${id}/labels.pdf?sowing=3`);
   expect([none.status, none.body.issues[0].path]).toEqual([400, 'sowing']);
 });
+
+test('how much of a saved mix the season still mixes, and from when', async () => {
+  const { app, line } = nursery();
+  await request(app).put('/api/plan/settings').send(settings).expect(200);
+  const mix = (
+    await request(app)
+      .post('/api/mixes')
+      .send({ key: randomUUID(), name: 'House', recipe: starterMixes.germination })
+      .expect(201)
+  ).body as { mixId: number };
+  const still = async (): Promise<{ litres: number; on: string | null }> =>
+    (await request(app).get(`/api/mixes/${mix.mixId}/season`).expect(200)).body;
+  expect(await still()).toEqual({ litres: 0, on: null });
+  const steps = [{ vessel: 'cell-72', stage: 'germination', weeks: 4, lossPct: 5, mix: mix.mixId }];
+  await line({ steps });
+  const one = await still();
+  expect(one.litres).toBeGreaterThan(1);
+  await line({ steps });
+  expect((await still()).litres).toBeCloseTo(2 * one.litres, 6);
+  expect((await still()).on).toBe(one.on);
+});

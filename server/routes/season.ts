@@ -71,6 +71,7 @@ export function seasonRoutes(
   });
   api.serve('seasonTasks', () => planner.due());
   api.serve('seasonShort', () => planner.short());
+  api.serve('mixInSeason', ({ params: { id } }) => planner.stillMixed(id));
 
   api.serve('calendar', ({ query: { units }, req }) => {
     const reader = { ...readerOf(req), units };

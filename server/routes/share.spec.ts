@@ -119,3 +119,24 @@ test('what a mix stands on must be here or come with it; nothing is taken by hal
     .expect(400);
   expect(other.body.detail).toContain('a file that Welcome gave out');
 });
+
+test('what is known to work here stays here: another place may not find it so', async () => {
+  const { app } = testApp();
+  const known = [{ code: 'air-low', severity: 'warn', why: 'Our cold house', on: '2031-03-04' }];
+  await request(app)
+    .post('/api/mixes')
+    .send(base({ name: 'House mix', recipe: { ...recipe, known } }))
+    .expect(201);
+  const { mixes } = await shareOf(app);
+  expect(mixes.map((mix) => mix.recipe)).toEqual([recipe]);
+  // A file of somebody else's that has it all the same is taken without.
+  const brought = { mixes: [{ ...mixes[0]!, name: 'Theirs', recipe: { ...recipe, known } }] };
+  const share = { ...(await shareOf(testApp().app)), ...brought };
+  await request(app)
+    .post('/api/share')
+    .send(base({ share, take: [{ kind: 'mixes', at: 0 }] }))
+    .expect(({ status }) => expect([200, 201]).toContain(status));
+  const all = (await request(app).get('/api/mixes').expect(200)).body as { name: string; recipe: object }[];
+  expect(all.find(({ name }) => name === 'Theirs')!.recipe).not.toHaveProperty('known');
+  expect(all.find(({ name }) => name === 'House mix')!.recipe).toHaveProperty('known', known);
+});

@@ -2,6 +2,7 @@ import { type Stores } from '#server/kept/stores';
 import { type SharedFile } from '#contract/share';
 import { figuresOf } from '#core/judge/figures';
 import { mixInputOf } from '#core/recipe/recipe';
+import { withoutKnown } from '#core/recipe/known';
 import { type Api } from '#server/base/http/serve';
 import { type MixStore } from '#server/kept/mixes';
 import { type Into, keyOf, look, take, thingsOf } from '#server/out/share/share';
@@ -70,6 +71,6 @@ function everyMix(mixes: MixStore): SharedFile['mixes'] {
   for (;;) {
     const page = mixes.all({ away: 'no', from: all.length });
     if (page.length === 0) return all;
-    all.push(...page.map(({ name, note, recipe }) => ({ name, note, recipe })));
+    all.push(...page.map(({ name, note, recipe }) => ({ name, note, recipe: withoutKnown(recipe) })));
   }
 }

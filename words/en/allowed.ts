@@ -24,6 +24,7 @@ const things: Record<Things, string> = {
   vessels: 'vessels',
   feeds: 'feeds',
   tests: 'tests',
+  remarks: 'remarks',
   values: 'values',
   benches: 'benches',
   tasks: 'tasks',

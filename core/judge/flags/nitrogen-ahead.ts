@@ -20,17 +20,21 @@ export const nitrogenAhead: Rule = (judged) => {
   const [n, p, k] = [whole('n'), whole('p'), whole('k')];
   if (n < 60 || (n <= 12 * p && n <= 3.5 * k)) return null;
   const short =
-    n > 12 * p && n > 3.5 * k ? 'phosphorus and potassium' : n > 12 * p ? 'phosphorus' : 'potassium';
+    n > 12 * p && n > 3.5 * k
+      ? 'phosphorus and potassium are'
+      : n > 12 * p
+        ? 'phosphorus is'
+        : 'potassium is';
   return {
     code: 'nitrogen-ahead',
     severity: 'warn',
-    text: said`Nitrogen runs far ahead: ${n.toFixed(0)} mg/L against ${p.toFixed(0)} P and ${k.toFixed(0)} K. Leaf and no fruit; ${short} is short.`,
+    text: said`Nitrogen runs far ahead: ${n.toFixed(0)} mg/L against ${p.toFixed(0)} P and ${k.toFixed(0)} K. Leaf and no fruit; ${short} short.`,
     remedy:
-      short === 'phosphorus'
+      short === 'phosphorus is'
         ? said`Add a little triple superphosphate.`
         : said`Add a little potassium nitrate or sulphate in place of some nitrogen.`,
     fix:
-      short === 'phosphorus'
+      short === 'phosphorus is'
         ? { kind: 'dose', amendment: usual.phosphorus, gPerL: 0.3 }
         : { kind: 'dose', amendment: usual.potassium, gPerL: 0.25 },
   };

@@ -75,9 +75,12 @@ export function advise({ recipe, library, by, request, reader }: AdviseJob): Adv
   });
   return {
     verdict,
-    findings: findings.map(({ subject, severity, codes, cause, ways, would }) => ({
+    findings: findings.map(({ subject, severity, codes, cause, adds, ways, would }) => ({
       ...{ subject, severity, codes: [...codes] },
-      text: `${read(cause.text, reader)}${would ? ` ${read(would, reader)}` : ''}`,
+      text: [cause, ...adds]
+        .map(({ text }) => read(text, reader))
+        .concat(would ? [read(would, reader)] : [])
+        .join(' '),
       ways: ways.map(way),
     })),
     care: care.map(({ code }) => code),

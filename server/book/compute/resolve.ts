@@ -83,6 +83,7 @@ export function resolveFinderJob(request: FormulateRequest, library: Library): F
     materialsMax: limits.materialsMax ?? MOST_ON_SHELF,
     peatMax: (limits.peatPctMax ?? 100) / 100,
     preferences: request.preferences,
+    ...(request.nearTo && { nearTo: request.nearTo }),
     lime: request.lime === null ? null : lookUp(library.amendments, request.lime, 'lime'),
     starter: request.starter
       ? Object.entries(request.starter).map(([id, parts]) => ({

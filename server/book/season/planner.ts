@@ -73,6 +73,12 @@ export class Planner {
     );
   }
 
+  /** How much of a saved mix is still to be mixed. */
+  stillMixed(mix: number): { litres: number; on: string | null } {
+    const days = this.needs().days.filter((day) => day.mix === `mix-${mix}`);
+    return { litres: days.reduce((sum, { litres }) => sum + litres, 0), on: days[0]?.on ?? null };
+  }
+
   /** First feeds by the one clock: the same until a mix, a material or how the nursery keeps is another. */
   private feeds(settings: SeasonSettings): SowingClocks {
     const kept = this.kept();

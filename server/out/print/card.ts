@@ -1,6 +1,7 @@
 import { textsIn } from '#words/place';
 import { papers } from '#words/en/places/papers';
 import { formatsOf, read } from '#words/read';
+import { dateIn } from '#words/days';
 import { type Reader } from '#words/reader';
 import { THIN } from '#core/units/show';
 import QRCode from 'qrcode';
@@ -76,6 +77,11 @@ export async function benchCard(
       ...(snapshot.anyway
         ? [{ text: texts.madeAnyway, bold: true, margin: [0, 3, 0, 0] as [number, number, number, number] }]
         : []),
+      ...(snapshot.known ?? []).map((k) => ({
+        text: `${readOut(k.text, units)} ${texts.knownHere(k.why, dateIn(k.on, 'full', reader.language))}`,
+        fontSize: 9.5,
+        margin: [0, 3, 0, 0] as [number, number, number, number],
+      })),
       amounts(8, [
         head(
           scoop.id.startsWith('own-') ? texts.ownScoop(scoop.name) : texts.scoop(scoop.name),

@@ -17,6 +17,7 @@ export const papers = place('papers', {
   rate: 'Rate',
   water: (water: Filling, made: Filling) => line`Water: ${water}. Comes to ${made}.`,
   madeAnyway: 'Made anyway: somebody read the stop and chose to go on.',
+  knownHere: (why: Filling, day: Filling) => line`Known to work here: “${why}”, ${day}.`,
   handleWithCare: (care: Filling) => line`Handle with care: ${care}`,
   estimates:
     'Estimates from typical figures: test pH, air and salts. Labels of products, local rules and licensed practice come before this card.',

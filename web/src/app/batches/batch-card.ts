@@ -1,6 +1,5 @@
 import { WrittenPipe } from '../ui/words/written';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { loudestOf } from '#core/advise/findings';
 import { isCare } from '#core/judge/flag';
 import { inSpoons, ownScoops, scoops } from '#core/batch/scoops';
 import { inScoops, scoopText } from '#core/units/scooped';
@@ -14,6 +13,7 @@ import { ReaderHere } from '../data/reader-here';
 import { Money } from '../data/money';
 import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
+import { BatchRemarks } from '../ui/batch-remarks';
 import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
 import { Swatch } from '../ui/pictures/swatch';
@@ -28,7 +28,7 @@ import { TitlePipe } from '../ui/words/title';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-card.html',
   styleUrl: './batch-card.scss',
-  imports: [TitlePipe, WrittenPipe, Amount, SaidPipe, Swatch],
+  imports: [Amount, BatchRemarks, SaidPipe, Swatch, TitlePipe, WrittenPipe],
 })
 export class BatchCard {
   protected readonly texts = texts;
@@ -117,5 +117,4 @@ export class BatchCard {
   );
   /** Reminders of care at work: quiet, but never lost from the card. */
   protected readonly care = computed(() => this.snapshot().flags.filter(isCare));
-  protected readonly loud = computed(() => loudestOf(this.snapshot().flags));
 }

@@ -1,8 +1,13 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { findingsOf, type MixVerdict, verdictOf } from '#core/advise/findings';
 import { type AskedBy } from '#core/advise/attempts';
+import { type Flag } from '#core/judge/flag';
+import { withKnown } from '#core/recipe/known';
+import { type Library } from '#core/recipe/library';
 import { type Recipe } from '#core/recipe/recipe';
 import { Notices } from '../data/notices';
+import { NurseryService } from '../data/nursery';
+import { Prices } from '../data/prices';
 import { ShelfService } from '../data/shelf';
 import { ApproachChoice } from '../data/approach-choice';
 import { ReaderHere } from '../data/reader-here';
@@ -24,12 +29,16 @@ export class BenchAdviser {
   private readonly shelf = inject(ShelfService);
   private readonly notices = inject(Notices);
   private readonly reader = inject(ReaderHere);
+  private readonly prices = inject(Prices);
+  private readonly nursery = inject(NurseryService);
   private readonly worker = inject(ADVISE_WORKER)();
   private readonly newest = new Newest();
   private readonly told = signal<{ of: Recipe; ways: WaysTold[]; whole: boolean } | null>(null);
   private readonly mended = signal<{ of: Recipe; mend: WayTold | null } | null>(null);
 
-  private readonly judgement = computed(() => this.store.behind()?.outcome.judgement ?? null);
+  readonly judgement = computed(() => this.store.behind()?.outcome.judgement ?? null);
+  /** What is not said of it: known to work here. */
+  readonly known = computed(() => this.judgement()?.known ?? []);
   readonly findings = computed(() => findingsOf(this.judgement() ?? { flags: [] }));
   readonly verdict = computed((): MixVerdict | null => {
     const judgement = this.judgement();
@@ -57,10 +66,12 @@ export class BenchAdviser {
       const recipe = this.store.recipe();
       const { loudness, never, habits } = this.approach();
       const lines = this.shelf.lines.value();
-      this.store.library();
+      const library = this.store.library();
+      if (!library) return;
       if (this.store.outcome().state !== 'computed') return;
       const by: AskedBy = {
         shelf: lines && new Set(lines.filter((l) => l.here).map((l) => l.material)),
+        prices: this.pricesOf(library),
         ...(loudness && { loudness }),
         ...(never && { never }),
         ...(habits && { habits }),
@@ -68,6 +79,15 @@ export class BenchAdviser {
       const timer = setTimeout(() => void this.ask(recipe, by), PAUSE_MS);
       onCleanup(() => clearTimeout(timer));
     });
+  }
+
+  private pricesOf({ materials, amendments }: Library): Map<string, number> {
+    return new Map(
+      [...materials.keys(), ...amendments.keys()].flatMap((id) => {
+        const price = this.prices.of(id);
+        return price === null ? [] : [[id, price] as const];
+      }),
+    );
   }
 
   private async ask(of: Recipe, by: AskedBy): Promise<void> {
@@ -89,5 +109,18 @@ export class BenchAdviser {
   press(way: WayTold): void {
     this.store.set(way.recipe, `way ${Date.now()}`);
     this.notices.say(texts.done(this.reader.read(way.says)), () => this.store.undo());
+  }
+
+  /** Somebody knows that it works here: not said again of this recipe. A stop cannot be quieted. */
+  quiet({ code, severity }: Flag, why: string): void {
+    if (severity === 'stop') return;
+    const known = { code, severity, why, on: this.nursery.today() };
+    this.store.set(withKnown(this.store.recipe(), known), `known ${code}`);
+    this.notices.say(texts.quiet, () => this.store.undo());
+  }
+
+  /** Said again, as any other. */
+  hear(code: string): void {
+    this.store.set(withKnown(this.store.recipe(), { code, why: null }), `heard ${code}`);
   }
 }

@@ -11,7 +11,9 @@ import { type BatchSnapshot } from '#core/batch/snapshot';
 import { type CorrectionStepMessage, correctionSays } from '#core/batch/correct-facts';
 import { correctBatch, type BatchState, type CorrectionPlan } from '#core/batch/correct';
 import { libraryOf } from '#core/recipe/library';
-import { mixInputOf } from '#core/recipe/recipe';
+import { type Finding, findingsOf } from '#core/advise/findings';
+import { judgeMix } from '#core/judge/judge';
+import { measuredOf, mixInputOf } from '#core/recipe/recipe';
 import { squeezes } from '#core/mix/moisture';
 import { fixed } from '#core/units/show';
 import { LibraryService } from '../data/library';
@@ -20,6 +22,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Fold } from '../ui/fold';
 import { SaidPipe } from '../ui/words/said';
+import { common } from '#words/en/places/common';
 import { correctBatch as texts } from '#words/en/places/bench/correct-batch';
 import { ReaderHere } from '../data/reader-here';
 
@@ -47,6 +50,7 @@ const numbers: Asked<keyof Found>[] = [
 })
 export class CorrectBatch {
   protected readonly texts = texts;
+  protected readonly common = common;
   protected readonly reader = inject(ReaderHere);
   readonly snapshot = input.required<BatchSnapshot>();
   private readonly library = inject(LibraryService).library;
@@ -63,18 +67,39 @@ export class CorrectBatch {
   protected readonly asked = computed(() =>
     this.snapshot().vessel.vessel.shape === 'block' ? numbers.filter((n) => n.name !== 'airPct') : numbers,
   );
+  /** The batch is judged by what it was made of, not by what the library says today. */
+  private readonly madeOf = computed(() => {
+    const { recipe, materials, amendments, vessel } = this.snapshot();
+    return mixInputOf(recipe, libraryOf(materials, amendments, [vessel]));
+  });
+  /** What Mix says of a mix that reads so: of what was measured, each subject once. */
+  protected readonly findings = computed((): readonly Finding[] => {
+    const { airPct, ph, ecSaturatedMSPerCm } = this.measured();
+    const about: Finding['subject'][] = [
+      ...(airPct === undefined ? [] : ['air' as const]),
+      ...(ph === undefined ? [] : ['ph' as const]),
+      ...(ecSaturatedMSPerCm === undefined ? [] : ['salts' as const]),
+    ];
+    if (about.length === 0) return [];
+    const measured = measuredOf({
+      ...(airPct !== undefined && { airPct }),
+      ...(ph !== undefined && { ph }),
+      ...(ecSaturatedMSPerCm !== undefined && { ecSaturatedMSPerCm }),
+    });
+    return findingsOf(judgeMix({ ...this.madeOf(), measured })).findings.filter(
+      ({ subject, severity }) => severity !== 'note' && about.includes(subject),
+    );
+  });
   protected readonly plan = computed((): CorrectionPlan | null => {
     const library = this.library();
     const measured = this.measured();
     if (!library || Object.keys(measured).length === 0) return null;
-    const { recipe, materials, amendments, vessel, sheet, moisture } = this.snapshot();
+    const { recipe, materials, sheet, moisture } = this.snapshot();
     const lime = library.amendments.get(recipe.lime?.amendment ?? 'lime-dolomitic');
     if (!lime) return null;
     const own = [...library.materials.values()].filter((m) => this.shelf.line(m.id).here);
-    // The batch is judged by what it was made of, not by what the library says today.
-    const input = mixInputOf(recipe, libraryOf(materials, amendments, [vessel]));
     const shelf = own.length > 0 ? own : materials;
-    return correctBatch({ input, litres: sheet.litres, ...measured }, shelf, lime, moisture);
+    return correctBatch({ input: this.madeOf(), litres: sheet.litres, ...measured }, shelf, lime, moisture);
   });
   protected readonly steps = computed(() => (this.plan()?.steps ?? []).map(correctionSays));
   protected readonly after = computed(() => {

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { billOf, takesOf } from '#core/package/bill';
+import { billOf, takesOf } from '#core/mix/takes';
 import { volumeL } from '#core/vessel/vessel';
 import { makeable } from '#core/package/stock';
 import { LotsService } from '../data/lots';

@@ -2,19 +2,18 @@ import { OutOfRange } from '#core/units/check';
 import { usualMoisture } from '#core/mix/moisture';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { batchSheet, type BatchSheet } from '#core/batch/sheet';
-import { judgeMix, type Judgement } from '#core/judge/judge';
-import { approaches, windowsOfApproach } from '#core/recipe/approaches';
-import { askedByOwner, askedTogether } from '#core/recipe/windows-wanted';
+import { type Judgement, judgeRecipe } from '#core/judge/judge';
+import { approaches } from '#core/recipe/approaches';
 import { type Stage } from '#core/mix/stage';
+import { withKnownStill } from '#core/recipe/known';
 import { type Library, lookUp } from '#core/recipe/library';
 import { litresOf, mixInputOf, withValidTests, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { vesselKinds } from '#core/vessel/kinds';
 import { readKept, writeKept } from '../data/kept';
-import { LibraryService } from '../data/library';
+import { LibraryAsked } from '../data/library-asked';
 import { Notices } from '../data/notices';
 import { ApproachChoice } from '../data/approach-choice';
-import { WindowsService } from '../data/windows';
 import { type MixVersion } from '../data/mixes';
 import { filledTo, type VesselKind } from '#core/vessel/tray';
 import { intoVessel } from '#core/recipe/fix';
@@ -77,8 +76,6 @@ export class RecipeStore {
   private readonly reader = inject(ReaderHere);
   private readonly chosen = inject(ApproachChoice);
   private readonly notices = inject(Notices);
-  private readonly windows = inject(WindowsService).own;
-  private readonly fetched = inject(LibraryService).library;
   private readonly now = signal<Moment>(readMoment());
   private readonly past = signal<readonly Moment[]>([]);
   private readonly future = signal<readonly Moment[]>([]);
@@ -91,16 +88,7 @@ export class RecipeStore {
   readonly why = computed(() => this.now().why ?? '');
   readonly canUndo = computed(() => this.past().length > 0);
   readonly canRedo = computed(() => this.future().length > 0);
-  /** What there is, with the windows that the nursery and the approach want. */
-  readonly library = computed((): Library | null => {
-    const library = this.fetched();
-    if (!library) return null;
-    const own = this.windows.value();
-    return {
-      ...library,
-      windows: askedTogether(windowsOfApproach(this.chosen.approach()), own && askedByOwner(own)),
-    };
-  });
+  readonly library = inject(LibraryAsked).library;
   /** What it goes into; the starter kinds until the library is there. */
   readonly vessels = computed((): readonly VesselKind[] => [
     ...(this.library()?.vessels.values() ?? vesselKinds),
@@ -121,10 +109,7 @@ export class RecipeStore {
     if (!library) return { state: 'waiting' };
     if (this.recipe().components.length === 0) return { state: 'impossible', why: texts.nothingIsInItYet };
     try {
-      const judgement = judgeMix(mixInputOf(this.recipe(), library), {
-        loudness: this.chosen.approach().loudness,
-        library,
-      });
+      const judgement = judgeRecipe(this.recipe(), library, this.chosen.approach().loudness);
       const moisture = usualMoisture(this.kind().vessel);
       return {
         state: 'computed',
@@ -176,8 +161,9 @@ export class RecipeStore {
     this.lastGesture = { name: gesture, at };
     if (!goesOn) this.past.update((past) => [...past, this.now()].slice(-DEEPEST));
     this.future.set([]);
-    const valid = withValidTests(this.recipe(), recipe);
-    if (valid !== recipe && JSON.stringify(valid) !== JSON.stringify(recipe)) {
+    const tested = withValidTests(this.recipe(), recipe);
+    const valid = withKnownStill(this.recipe(), tested);
+    if (tested !== recipe && JSON.stringify(tested) !== JSON.stringify(recipe)) {
       this.notices.say(texts.yourTestsWereOfThe, () => this.undo());
     }
     const still = opened && isStill(valid, opened.recipe) ? opened : null;

@@ -3,11 +3,11 @@ import { inSentence } from '#words/formats';
 import { OutOfRange } from '#core/units/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { besideTheMix, nextTime, type NextTime, type Suspect, unexplained } from '#core/plants/next-time';
-import { judgeMix } from '#core/judge/judge';
+import { judgeRecipe } from '#core/judge/judge';
 import { type Reading } from '#core/judge/readings';
 import { type Library } from '#core/recipe/library';
 import { applyFix, type SingleFix } from '#core/recipe/fix';
-import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { type Recipe } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';
 import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
@@ -20,7 +20,7 @@ import { DayPipe } from '../ui/words/day';
 /** Readings of a recipe; none where a material that it names is gone. */
 function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
   try {
-    return judgeMix(mixInputOf(recipe, library), { library }).readings;
+    return judgeRecipe(recipe, library).readings;
   } catch (error) {
     if (error instanceof OutOfRange) return [];
     throw error;

@@ -3,10 +3,13 @@ import { map, type Observable, of, switchMap, tap } from 'rxjs';
 import { type Recipe } from '#core/recipe/recipe';
 import { PAGE } from '#contract/routes';
 import { type MixVersion } from '#contract/mixes';
+import { type Answer } from '#contract/endpoints';
 import { ApiClient } from './api';
 import { Making } from './making';
 import { Resource } from './resource';
 import { mixes as texts } from '#words/en/places/data/mixes';
+
+export type MixInSeason = Answer<'mixInSeason'>;
 
 /** Recipes kept by name. */
 @Injectable({ providedIn: 'root' })
@@ -37,6 +40,11 @@ export class MixesService {
 
   versions(mixId: number): Observable<MixVersion[]> {
     return this.api.call('mixVersions', { params: { id: mixId } });
+  }
+
+  /** How much of it the season still mixes. */
+  inSeason(mixId: number): Observable<MixInSeason> {
+    return this.api.call('mixInSeason', { params: { id: mixId } });
   }
 
   rename({ mixId, note }: MixVersion, name: string): Observable<MixVersion> {

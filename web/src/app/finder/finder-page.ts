@@ -2,9 +2,12 @@ import { ThingPipe } from '../ui/words/thing';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { significant } from '#core/units/show';
+import { takenAs } from '#core/finder/formulate';
 import { Notices } from '../data/notices';
 import { RecipeStore } from '../bench/recipe-store';
 import { Amount } from '../ui/words/amount';
+import { LoudRemarks } from '../ui/loud-remarks';
+import { VerdictPipe } from '../ui/words/verdict';
 import { MiniCut } from '../ui/pictures/mini-cut';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { Stepper } from '../ui/fields/stepper';
@@ -37,11 +40,13 @@ const PAUSE_MS = 350;
     ChoiceField,
     CompareTable,
     FinderChart,
+    LoudRemarks,
     MiniCut,
     RouterLink,
     ShelfPanel,
     Stepper,
     TickField,
+    VerdictPipe,
   ],
 })
 export class FinderPage {
@@ -97,22 +102,20 @@ export class FinderPage {
 
   protected readonly key = (listed: Listed): string => keyOf(listed.found);
 
-  protected take(listed: Listed): void {
-    const { found } = listed;
-    const lime = found.lime;
-    this.store.patch(
-      {
-        components: Object.entries(found.parts).map(([material, parts]) => ({ material, parts })),
-        lime: lime && {
-          amendment: lime.amendment.id,
-          ph: Math.round(found.judgement.evaluation.ph * 100) / 100,
-        },
-        amendments: found.doses
-          .filter((d) => d !== lime)
-          .map((d) => ({ amendment: d.amendment.id, gPerL: Math.round(d.gPerL * 1000) / 1000 })),
-      },
-      `finder ${keyOf(found)}`,
-    );
+  protected readonly ranks = ['wishes', 'odds', 'near'] as const;
+  protected readonly rankWords = { wishes: texts.byWishes, odds: texts.byOdds, near: texts.nearestToMine };
+  protected readonly rank = computed(() =>
+    this.wishes.near() ? 'near' : this.list.byOdds() ? 'odds' : 'wishes',
+  );
+
+  /** What is near to the recipe on the bench is looked for anew. */
+  protected rankBy(way: 'wishes' | 'odds' | 'near'): void {
+    this.wishes.near.set(way === 'near');
+    if (way !== 'near') this.list.byOdds.set(way === 'odds');
+  }
+
+  protected take({ found }: Listed): void {
+    this.store.set(takenAs(found, this.store.recipe()), `finder ${keyOf(found)}`);
     this.notices.say(texts.itIsOpen, () => this.store.undo());
     void this.router.navigateByUrl('/mix');
   }

@@ -2,13 +2,18 @@ import { computed, inject, Injectable } from '@angular/core';
 import { inSentence } from '#words/formats';
 import { windowScore, type ScoredId } from '#core/finder/aims';
 import { differences, type Lead } from '#core/finder/compare';
-import { type FinderJob, type Formulated } from '#core/finder/formulate';
+import { verdictOf } from '#core/advise/findings';
+import { type FinderJob, type Formulated, keptOf, takenAs } from '#core/finder/formulate';
+import { judgeRecipe, type Judgement } from '#core/judge/judge';
+import { withKnownStill } from '#core/recipe/known';
+import { withValidTests } from '#core/recipe/recipe';
 import { type Preferences } from '#core/finder/fast-spec';
 import { fixed, significant } from '#core/units/show';
 import { volumeL } from '#core/vessel/vessel';
 import { RecipeStore } from '../bench/recipe-store';
 import { ReaderHere } from '../data/reader-here';
 import { ApproachChoice } from '../data/approach-choice';
+import { verdictSays } from '../ui/words/verdict';
 import { oddsWords, readingWords } from '../ui/words/words';
 import { FinderSearch, type Listed } from './finder-search';
 import { FoundList } from './found-list';
@@ -164,6 +169,38 @@ export class FinderSays {
         ),
     };
   });
+
+  /** Judged as each would be on the bench; thrown away with what it stands on. */
+  private readonly judgements = computed(() => {
+    const [recipe, library, { loudness }] = [this.store.recipe(), this.store.library(), this.way.approach()];
+    const made = new WeakMap<Formulated, Judgement>();
+    return (found: Formulated): Judgement | null => {
+      if (!library) return null;
+      let judgement = made.get(found);
+      if (!judgement) {
+        const taken = withKnownStill(recipe, withValidTests(recipe, takenAs(found, recipe)));
+        made.set(found, (judgement = judgeRecipe(taken, library, loudness)));
+      }
+      return judgement;
+    };
+  });
+  /** The one looked at, as the Mix will judge it. */
+  readonly judged = computed(() => {
+    const listed = this.list.chosen();
+    return listed && this.judgements()(listed.found);
+  });
+
+  /** What is wrong with one, where something is. */
+  mind(found: Formulated): string {
+    const judgement = this.judgements()(found);
+    return judgement && verdictOf(judgement) !== 'ready' ? verdictSays(judgement, this.reader) : '';
+  }
+
+  /** How much of the open recipe one keeps, where that was asked. */
+  kept(found: Formulated): string {
+    const nearTo = this.search.answeredJob()?.nearTo;
+    return nearTo ? texts.keeps(fixed(100 * keptOf(nearTo, found.parts), 0)) : '';
+  }
 
   parts(found: Formulated): string {
     return partsText(found.parts, (id) => this.materialName(id));

@@ -16,9 +16,10 @@ export class FoundList {
   readonly ranked = computed((): readonly Listed[] => {
     const list = this.search.list();
     // One move when all odds are there, not one with each that comes in.
-    const ranked = this.byOdds() && this.oddsKnown() ? rankedByOdds(list) : list;
-    // To be like another is asked of a single material too.
-    return this.search.answeredJob()?.like ? ranked : twoBeforeOne(ranked, (listed) => listed);
+    const { nearTo, like } = this.search.answeredJob() ?? {};
+    const ranked = this.byOdds() && !nearTo && this.oddsKnown() ? rankedByOdds(list) : list;
+    // To be like another is asked of a single material too, and to be near to a recipe.
+    return like || nearTo ? ranked : twoBeforeOne(ranked, (listed) => listed);
   });
   /** The one looked at: the first, until another is pressed. */
   readonly looked = linkedSignal<readonly Listed[], string | null>({

@@ -1,10 +1,11 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { starterFor, type FinderJob } from '#core/finder/formulate';
-import { type Preferences } from '#core/finder/fast-spec';
+import { noPreferences, type Preferences } from '#core/finder/fast-spec';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { windowsWanted } from '#core/recipe/windows-wanted';
 import { aimsLike } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
+import { type Recipe } from '#core/recipe/recipe';
 import { Prices } from '../data/prices';
 import { ApproachChoice } from '../data/approach-choice';
 import { ShelfService } from '../data/shelf';
@@ -16,7 +17,9 @@ export interface Bounds {
   max: number;
 }
 
-const usual: Preferences = { price: 1, peat: 0, weight: 1, ingredients: 1, useUp: 0.5, water: 4 };
+const usual: Preferences = { price: 1, peat: 0, weight: 1, ingredients: 1, useUp: 0.5, water: 4, near: 0 };
+/** Nothing else counts: of what is right, the nearest. */
+const nearest: Preferences = { ...noPreferences, near: 100 };
 
 /** What is asked of the finder: the job on the bench, the shelf, and what matters. */
 @Injectable({ providedIn: 'root' })
@@ -32,6 +35,9 @@ export class Wishes {
   private readonly noPeat = signal(false);
   /** A material, such as a bag of mix, that the recipe is to be like. */
   readonly like = signal<string | null>(null);
+
+  /** To stay near to the recipe on the bench, whatever else is wished. */
+  readonly near = signal(false);
 
   readonly preferences = this.wished.asReadonly();
   readonly maxTotal = this.total.asReadonly();
@@ -68,6 +74,7 @@ export class Wishes {
     const charge = new Set(starter.map((s) => s.amendment.id));
     const wished = this.wished();
     const windows = windowsWanted(recipe.stage, recipe.crops, library.windows);
+    const near = this.near() && recipe.components.length > 0;
     const priced = here.every(({ material: { id } }) => this.prices.of(id) !== null);
     return {
       stage: recipe.stage,
@@ -87,11 +94,14 @@ export class Wishes {
       materialsMax: this.kinds(),
       peatMax: this.noPeat() ? 0 : 1,
       // A wish that nothing on the shelf can tell apart is no wish.
-      preferences: {
-        ...wished,
-        price: priced ? wished.price : 0,
-        useUp: here.some(({ line }) => line.useUp) ? wished.useUp : 0,
-      },
+      ...(near && { nearTo: partsIn(recipe) }),
+      preferences: near
+        ? nearest
+        : {
+            ...wished,
+            price: priced ? wished.price : 0,
+            useUp: here.some(({ line }) => line.useUp) ? wished.useUp : 0,
+          },
       ...(windows && { windows }),
       habits: this.way.approach().habits ?? {},
       ...(target && { like: aimsLike(target) }),
@@ -126,6 +136,9 @@ export class Wishes {
     this.noPeat.set(yes);
   }
 }
+
+const partsIn = ({ components }: Recipe): Record<string, number> =>
+  Object.fromEntries(components.map(({ material, parts }) => [material, parts]));
 
 function limeOf(id: string | undefined, amendments: ReadonlyMap<string, Amendment>): Amendment | null {
   const own = id === undefined ? undefined : amendments.get(id);

@@ -13,6 +13,7 @@ import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
 import { readingWords, stageNames } from '../ui/words/words';
+import { InSeason } from './in-season';
 import { RecipeStore } from '../bench/recipe-store';
 import { recipeBar as texts } from '#words/en/places/mix/recipe-bar';
 import { common } from '#words/en/places/common';
@@ -23,7 +24,7 @@ import { common } from '#words/en/places/common';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-bar.html',
   styleUrl: './recipe-bar.scss',
-  imports: [WrittenPipe, FetchState, NgbDropdownModule, TextField],
+  imports: [FetchState, InSeason, NgbDropdownModule, TextField, WrittenPipe],
 })
 export class RecipeBar {
   protected readonly texts = texts;

@@ -16,6 +16,7 @@ import { BatchesService } from '../data/batches';
 import { InstrumentsService } from '../data/instruments';
 import { BatchRecord } from '../data/record';
 import { resourceOf } from '../data/resource';
+import { BatchRemarks } from '../ui/batch-remarks';
 import { FetchState } from '../ui/fetch-state';
 import { LabelForm } from './label-form';
 import { LiveList } from './live-list';
@@ -39,6 +40,7 @@ const HISTORY = 100;
   templateUrl: './run-page.html',
   styleUrl: './run-page.scss',
   imports: [
+    BatchRemarks,
     CorrectBatch,
     WrittenPipe,
     FetchState,

@@ -12,6 +12,7 @@ import {
 import { Router, RouterLink } from '@angular/router';
 import { isValid, parseISO } from 'date-fns';
 import { addressOf } from '#contract/routes';
+import { type Judgement } from '#core/judge/judge';
 import { type CropStep } from '#core/season/crop';
 import { forward } from '#core/season/forward';
 import { frostChance } from '#core/season/frost';
@@ -25,6 +26,7 @@ import { HalfDone } from '../data/half-done';
 import { Notices } from '../data/notices';
 import { type SeasonLine, SeasonService } from '../data/season';
 import { Units } from '../data/units';
+import { VerdictPipe } from '../ui/words/verdict';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
@@ -79,7 +81,17 @@ interface Tested {
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './line-page.html',
   styleUrl: './line-page.scss',
-  imports: [ChoiceField, FetchState, NumberList, RouterLink, SaidPipe, Segments, StepsForm, TextField],
+  imports: [
+    ChoiceField,
+    FetchState,
+    NumberList,
+    RouterLink,
+    SaidPipe,
+    Segments,
+    StepsForm,
+    TextField,
+    VerdictPipe,
+  ],
 })
 export class LinePage {
   protected readonly texts = texts;
@@ -225,9 +237,13 @@ export class LinePage {
     return weeks.length > 0 ? forward(this.view.today(), weeks).readyOn : null;
   });
 
-  protected words(sowing: SeasonSowing): { from: string; says: SeasonMessage; mix: string }[] {
+  protected words(
+    sowing: SeasonSowing,
+  ): { from: string; says: SeasonMessage; mix: string; fault: Judgement | undefined }[] {
     const way = this.service.plan.value()?.settings.school ?? null;
-    return sowing.steps.map((step) => ({
+    const faults = this.view.mixFaults()?.of(sowing) ?? [];
+    return sowing.steps.map((step, i) => ({
+      fault: faults.find((fault) => fault.step === i)?.judgement,
       from: this.day(step.from),
       says: seasonSay('season.vessels', vesselsOf(step)),
       mix:

@@ -4,6 +4,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Router, RouterLink } from '@angular/router';
 import { forkJoin, type Observable } from 'rxjs';
 import { addressOf } from '#contract/routes';
+import { verdictOf } from '#core/advise/findings';
+import { type Judgement } from '#core/judge/judge';
 import { usualMoisture } from '#core/mix/moisture';
 import { dayNumber, isoWeekOf, weekNumber } from '#core/season/days';
 import { fitItems } from '#core/season/fit-options';
@@ -22,6 +24,8 @@ import { FetchState } from '../ui/fetch-state';
 import { TableFiles } from '../ui/table-files';
 import { SaidPipe } from '../ui/words/said';
 import { shownIn } from '../ui/words/shown-in';
+import { TitlePipe } from '../ui/words/title';
+import { VerdictPipe } from '../ui/words/verdict';
 import { stockAmount } from '../ui/words/stock-amount';
 import { lineGiven } from './line-draft';
 import { SeasonCharts } from './season-charts';
@@ -44,7 +48,17 @@ const DAYS_LISTED = 8;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan-page.html',
   styleUrl: './plan-page.scss',
-  imports: [FetchState, KeptLine, RouterLink, SaidPipe, SeasonCharts, SeasonStrip, TableFiles],
+  imports: [
+    FetchState,
+    KeptLine,
+    RouterLink,
+    SaidPipe,
+    SeasonCharts,
+    SeasonStrip,
+    TableFiles,
+    TitlePipe,
+    VerdictPipe,
+  ],
 })
 export class PlanPage {
   protected readonly texts = texts;
@@ -63,6 +77,12 @@ export class PlanPage {
   protected readonly search = inject(SeasonSearch);
   protected readonly fit = this.search.fit;
 
+  /** Mixes that are not right for what they go into. */
+  protected readonly faults = computed(() => {
+    const all = this.view.mixesSay();
+    return this.allShown() ? all : all.slice(0, TOLD);
+  });
+  protected readonly isStop = (judgement: Judgement): boolean => verdictOf(judgement) === 'stop';
   protected readonly shown = computed(() => {
     const all = this.view.says();
     return this.allShown() ? all : all.slice(0, TOLD);
@@ -93,7 +113,9 @@ export class PlanPage {
       ...says(texts.whatIsSownInThe, texts.underLights, worst(darkWeeks(season, season.settings))),
     ];
   });
-  protected readonly hidden = computed(() => this.view.says().length - this.shown().length);
+  protected readonly hidden = computed(
+    () => this.view.says().length + this.view.mixesSay().length - this.shown().length - this.faults().length,
+  );
 
   /** The answer at a glance: the next thing to do, the next mixing day, the fullest week. */
   protected readonly facts = computed(() => {

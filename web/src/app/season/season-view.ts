@@ -3,6 +3,7 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { debounce, of, tap, timer } from 'rxjs';
 import { leftIn, toBuy } from '#core/season/demand';
 import { type KeptMix, needsOf } from '#core/season/needs';
+import { MixFaults } from '#core/season/mix-faults';
 import { SowingClocks } from '#core/plants/sowing-clock';
 import { type LineSeason, lineSeason, seasonOfLines, type SeasonSowing } from '#core/season/season';
 import { type SeasonSays, seasonSays, worstFirst } from '#core/season/season-says';
@@ -11,7 +12,9 @@ import { type SeasonTask, tasksOf } from '#core/season/tasks';
 import { houseOn } from '#core/weeks/usual-keeping';
 import { KeepingService } from '../data/keeping';
 import { InstrumentsService } from '../data/instruments';
+import { ApproachChoice } from '../data/approach-choice';
 import { LibraryService } from '../data/library';
+import { LibraryAsked } from '../data/library-asked';
 import { LotsService } from '../data/lots';
 import { MixesService } from '../data/mixes';
 import { NurseryService } from '../data/nursery';
@@ -25,6 +28,8 @@ const CALM_MS = 120;
 export class SeasonView {
   private readonly service = inject(SeasonService);
   private readonly library = inject(LibraryService).library;
+  private readonly asked = inject(LibraryAsked).library;
+  private readonly approach = inject(ApproachChoice).approach;
   private readonly mixes = inject(MixesService);
   private readonly lots = inject(LotsService);
   private readonly nursery = inject(NurseryService);
@@ -118,6 +123,27 @@ export class SeasonView {
     const of = this.sayOn()(this.today());
     const sour = sourSays(season.sowings, this.kept(), season.settings.school);
     return worstFirst([...sour, ...season.lines.flatMap(of)]);
+  });
+
+  /** Mixes in the vessels of the season, as the Mix place judges them. */
+  readonly mixFaults = computed(() => {
+    const [settings, library] = [this.settings(), this.asked()];
+    if (!settings || !library) return null;
+    return new MixFaults(this.kept(), settings.school, library, this.approach().loudness);
+  });
+  /** Of every line, its loudest; each mix in each vessel once. */
+  readonly mixesSay = computed(() => {
+    const [season, faults] = [this.late(), this.mixFaults()];
+    if (!season || !faults) return [];
+    const told = new Set<string>();
+    return season.lines
+      .flatMap(({ sowings }) => sowings.slice(0, 1).flatMap((sowing) => faults.of(sowing)))
+      .filter(({ mix, kind }) => {
+        const key = `${mix} ${kind.id}`;
+        const isNew = !told.has(key);
+        told.add(key);
+        return isNew;
+      });
   });
 
   readonly needs = computed(() => {

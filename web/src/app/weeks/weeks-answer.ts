@@ -2,13 +2,10 @@ import { inject, Injectable, computed } from '@angular/core';
 import { footprintOf } from '#core/vessel/tray';
 import { daysAfter } from '#core/units/day';
 import { fixed } from '#core/units/show';
-import { type FlagCode } from '#core/recipe/flag-code';
-import { type Flag } from '#core/judge/flag';
-import { judgeMix } from '#core/judge/judge';
+import { type Finding, findingsOf } from '#core/advise/findings';
 import { isOfTheMix, type Trouble, troubles } from '#core/weeks/life';
 import { ruleSays } from '#core/weeks/rule-facts';
 import { liftAt } from '#core/weeks/lift';
-import { LibraryService } from '../data/library';
 import { PlantsService } from '../data/plants';
 import { ReaderHere } from '../data/reader-here';
 import { oddsInTimes, oddsWords } from '../ui/words/words';
@@ -20,11 +17,11 @@ import { WeeksSearch } from './weeks-search';
 import { WeeksSubject } from './weeks-subject';
 import { weeksPage as texts } from '#words/en/places/weeks/weeks-page';
 
-/** What the Mix place says of a mix that has a trouble from its first day. */
-const mixFlags: Partial<Record<Trouble, readonly FlagCode[]>> = {
-  salty: ['salts-high', 'coir-salty'],
-  sour: ['lime-underdose', 'ph-read-low'],
-  sweet: ['ph-high', 'ph-read-high', 'lime-overdose', 'lime-out-of-reach', 'lime-wrong-direction'],
+/** What a trouble from the first day is about, as the Mix place finds it. */
+const subjectOfTrouble: Partial<Record<Trouble, Finding['subject']>> = {
+  salty: 'salts',
+  sour: 'ph',
+  sweet: 'ph',
 };
 
 /** Rarer than so is not said by itself. */
@@ -39,7 +36,6 @@ export class WeeksAnswer {
   private readonly keeping = inject(KeepingHere);
   private readonly hand = inject(WeeksHand);
   private readonly pouring = inject(PouredWater);
-  private readonly library = inject(LibraryService).library;
   private readonly search = inject(WeeksSearch);
   private readonly subject = inject(WeeksSubject);
   private readonly taken = inject(PlantsService).takenUp();
@@ -99,14 +95,15 @@ export class WeeksAnswer {
       .sort((a, b) => b.share - a.share || a.day - b.day);
   });
   /** What the mix has from its first day, in the words and with the way out of the Mix place. */
-  readonly ofTheMix = computed((): readonly Pick<Flag, 'code' | 'text' | 'remedy'>[] => {
-    const [it, subject, library] = [this.search.lives(), this.subject.now(), this.library()];
-    if (!it || !subject || !library) return [];
-    const codes = troubles.flatMap((trouble) =>
-      isOfTheMix(trouble, it.typical.first[trouble]) ? (mixFlags[trouble] ?? []) : [],
+  readonly ofTheMix = computed((): readonly Finding[] => {
+    const [it, subject] = [this.search.lives(), this.subject.now()];
+    if (!it || !subject) return [];
+    const about = troubles.flatMap((trouble) =>
+      isOfTheMix(trouble, it.typical.first[trouble]) ? [subjectOfTrouble[trouble]] : [],
     );
-    if (codes.length === 0) return [];
-    return judgeMix(subject.input, { library }).flags.filter(({ code }) => codes.includes(code));
+    return findingsOf(subject.judgement).findings.filter(
+      (finding) => finding.severity !== 'note' && about.includes(finding.subject),
+    );
   });
   /** When it is hungry without liquid feed: the same day on every screen. */
   readonly unfed = computed(() => {

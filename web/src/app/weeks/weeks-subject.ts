@@ -5,6 +5,7 @@ import { ActivatedRoute } from '@angular/router';
 import { catchError, map, of, switchMap } from 'rxjs';
 import { type Batch } from '#contract/batches';
 import { type PlantingPage } from '#contract/plants';
+import { judgeMix, type Judgement } from '#core/judge/judge';
 import { type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { keptPlanting, type PlantingKept, readingsAlong, weighedTogether } from '#core/plants/planting-clock';
 import { type Crop } from '#core/season/crop';
@@ -26,6 +27,7 @@ import { ReaderHere } from '../data/reader-here';
 export interface MixStanding {
   input: MixInput;
   evaluation: Evaluation;
+  judgement: Judgement;
   living: Living;
   kind: VesselKind;
   planting:
@@ -88,11 +90,13 @@ export class WeeksSubject {
     const outcome = this.store.outcome();
     if (outcome.state === 'impossible') return { why: outcome.why };
     if (outcome.state !== 'computed') return null;
-    const { input, evaluation } = outcome.judgement;
+    const { judgement } = outcome;
+    const { input, evaluation } = judgement;
     const today = this.nursery.today();
     return {
       it: {
-        ...{ input, evaluation, living: new Living(input, evaluation), kind: this.store.kind() },
+        ...{ input, evaluation, judgement, kind: this.store.kind() },
+        living: new Living(input, evaluation),
         ...{ planting: null, readings: [] },
         keptBy: (usual, things) => ({
           ...{ keeping: keepingOf(usual, things, { on: today }), driesBy: undefined },
@@ -120,13 +124,14 @@ function subjectOf(
   ]
 ): MixStanding {
   const input = mixOfPlanting(planting, batch.snapshot.recipe, library);
-  const living = new Living(input);
+  const judgement = judgeMix(input, { library, known: batch.snapshot.recipe.known });
+  const living = new Living(input, judgement.evaluation);
   const kind = library.vessels.get(planting.vessel)!;
   const { id, since, name, keeping } = planting;
   const events = planting.events.map(({ id: number, at, event }) => ({ ...event, id: number, at }));
   const count = weighedTogether(kind.perTray, planting.cells);
   return {
-    ...{ input, living, evaluation: living.e, kind },
+    ...{ input, judgement, living, evaluation: living.e, kind },
     planting: { id, since, name, keeping, crop: planting.crop, batchName: batch.name, mixId: batch.mixId },
     readings: readingsAlong(events, since),
     keptBy: (usual, things) =>

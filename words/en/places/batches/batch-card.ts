@@ -3,7 +3,6 @@ import { type Filling, line, place } from '#words/place';
 export const batchCard = place('batches/batch-card', {
   benchCard: 'Bench card: ',
   batch: (value: Filling) => line`Batch ${value}`,
-  watchOut: 'Watch out',
   struckLevel: ', struck level',
   scoopByThe: (name: Filling, struckLevel: Filling) => line`Scoop, by the ${name}${struckLevel}`,
   parts: 'Parts',
@@ -18,7 +17,6 @@ export const batchCard = place('batches/batch-card', {
   waterToOfThePores: (saturation: Filling) => line`water, to ${saturation} % of the pores`,
   scoopedSettlesTo: 'scooped settles to',
   orderOfWork: 'Order of work',
-  madeAnyway: 'Made anyway: somebody read the stop and chose to go on.',
   handleWithCare: 'Handle with care:',
   estimatesFromTypicalFiguresTest:
     'Estimates from typical figures: test pH, air and salts on a first tray. Product labels, local rules and licensed practice come before this card.',

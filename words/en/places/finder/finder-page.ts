@@ -18,6 +18,8 @@ export const finderPage = place('finder/finder-page', {
   rankedBy: 'Ranked by',
   byWishes: 'by wishes',
   byOdds: 'by odds',
+  nearestToMine: 'nearest to my recipe',
+  keeps: (pct: Filling) => line`keeps ${pct} % of your recipe`,
   searched: 'Searched',
   lookedAt: (tried: Filling) => line`${tried} looked at`,
   stoppedBelowIsTheLast: 'Stopped. Below is the last answer. A change searches again.',

@@ -29,6 +29,7 @@ export const planPage = place('season/plan-page', {
   noMoveThatTheCrops: (over: Filling) =>
     line`No move that the crops allow makes it fit. Sow fewer, sow in smaller cells, or find ${over} more room.`,
   whatSpeaksUp: 'What speaks up',
+  mixInVessel: (mix: Filling, vessel: Filling) => line`${mix} in the ${vessel}.`,
   changeIt: 'Change it',
   fewer: 'Fewer',
   more: ' more',

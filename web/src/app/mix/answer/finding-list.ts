@@ -1,9 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { inSentence } from '#words/formats';
 import { type Finding } from '#core/advise/findings';
+import { type KnownFlag } from '#core/judge/judge';
 import { type Flag, type Severity } from '#core/judge/flag';
 import { type WaysTold, type WayTold } from '../../workers/advise.protocol';
+import { ReaderHere } from '../../data/reader-here';
 import { SaidPipe } from '../../ui/words/said';
+import { WrittenPipe } from '../../ui/words/written';
+import { WorksHere } from './works-here';
 import { findingList as texts } from '#words/en/places/mix/answer/finding-list';
 import { common } from '#words/en/places/common';
 
@@ -28,6 +33,9 @@ const words: Record<Severity, { word: string; icon: string }> = {
             >
             {{ finding.cause.text | said }}
           </p>
+          @if (finding.adds.length > 0) {
+            <p class="term">{{ texts.addsToIt(addsOf(finding)) }}</p>
+          }
           <div class="out">
             @let told = waysOf(finding);
             @if (told?.ways?.at(0); as way) {
@@ -54,6 +62,9 @@ const words: Record<Severity, { word: string; icon: string }> = {
               <p>{{ finding.cause.remedy | said }}</p>
             }
           </div>
+          @if (finding.severity !== 'stop') {
+            <app-works-here (said)="quieted.emit({ flag: finding.cause, why: $event })" />
+          }
         </li>
       } @empty {
         <li class="fine">
@@ -71,6 +82,22 @@ const words: Record<Severity, { word: string; icon: string }> = {
         {{ open() ? texts.fewer : findings().length - first() + texts.moreToWatch }}
       </button>
     }
+    @if (known().length > 0) {
+      <details class="care">
+        <summary>{{ texts.knownToWorkHere(known().length) }}</summary>
+        <ul>
+          @for (flag of known(); track flag.code) {
+            <li>
+              <p>{{ flag.text | said }}</p>
+              <p>{{ texts.whyAndWhen(flag.why, flag.on | written: 'full') }}</p>
+              <button type="button" class="press quiet" (click)="heard.emit(flag.code)">
+                {{ texts.sayItAgain }}
+              </button>
+            </li>
+          }
+        </ul>
+      </details>
+    }
     @if (care().length > 0) {
       <details class="care">
         <summary>{{ texts.handleWithCare(careNames()) }}</summary>
@@ -85,7 +112,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
     }
   `,
   styleUrl: './finding-list.scss',
-  imports: [RouterLink, SaidPipe],
+  imports: [RouterLink, SaidPipe, WorksHere, WrittenPipe],
 })
 export class FindingList {
   protected readonly texts = texts;
@@ -97,7 +124,13 @@ export class FindingList {
   readonly whole = input(false);
   /** How many stand open before "more" is pressed. */
   readonly first = input(3);
+  /** What is not said of it: known to work here. */
+  readonly known = input<readonly KnownFlag[]>([]);
   readonly pressed = output<WayTold>();
+  readonly quieted = output<{ flag: Flag; why: string }>();
+  /** Code of what is to be said again. */
+  readonly heard = output<string>();
+  private readonly reader = inject(ReaderHere);
   protected readonly words = words;
   protected readonly open = signal(false);
   protected readonly careNames = computed(() =>
@@ -108,6 +141,10 @@ export class FindingList {
   protected readonly shown = computed(() =>
     this.open() ? this.findings() : this.findings().slice(0, this.first()),
   );
+
+  protected addsOf({ adds }: Finding): string {
+    return adds.map(({ text }) => inSentence(this.reader.short(text))).join('; ');
+  }
 
   protected waysOf({ subject }: Finding): WaysTold | undefined {
     return this.ways()?.get(subject);
@@ -123,5 +160,6 @@ const careWords: Record<string, string> = {
   'old-vermiculite': texts.oldVermiculite,
   'manure-food': texts.manureAndFood,
   'store-open': texts.storingIt,
+  'repels-water': texts.dryPeatOrCoir,
   lifting: 'lifting',
 };

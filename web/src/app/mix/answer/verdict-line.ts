@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { inSentence } from '#words/formats';
 import { fixed } from '#core/units/show';
 import { BenchAdviser } from '../../bench/adviser';
 import { HowSure } from '../../bench/how-sure';
 import { RecipeStore } from '../../bench/recipe-store';
-import { ReaderHere } from '../../data/reader-here';
 import { SaidPipe } from '../../ui/words/said';
+import { VerdictPipe } from '../../ui/words/verdict';
 import { lasting } from '../../ui/lasting';
 import { heldDownWords, oddsWords, readingWords } from '../../ui/words/words';
 import { verdictLine as texts } from '#words/en/places/mix/answer/verdict-line';
@@ -19,7 +18,9 @@ import { common } from '#words/en/places/common';
     <div class="verdict" [class]="verdict()">
       <div>
         <p role="status">
-          <b>{{ says() }}</b>&ngsp;
+          @if (judgement(); as of) {
+            <b>{{ of | verdict }}</b>&ngsp;
+          }
           @if (sampled(); as last) {
             <span class="odds" [class.unknown]="!sure.result()"
               >{{ ready() ? texts.chanceThatItStaysSo : texts.chanceThatAllIsIn }} {{ odds() }}</span
@@ -67,14 +68,13 @@ import { common } from '#words/en/places/common';
     }
   `,
   styleUrl: './verdict-line.scss',
-  imports: [SaidPipe],
+  imports: [SaidPipe, VerdictPipe],
 })
 export class VerdictLine {
   protected readonly texts = texts;
   protected readonly common = common;
   readonly noun = input.required<string>();
   private readonly adviser = inject(BenchAdviser);
-  private readonly reader = inject(ReaderHere);
   private readonly store = inject(RecipeStore);
   protected readonly sure = inject(HowSure);
   /** The recipe that a preview was opened for. */
@@ -85,14 +85,8 @@ export class VerdictLine {
   );
   protected readonly verdict = lasting(this.adviser.verdict);
   protected readonly ready = computed(() => this.verdict() === 'ready');
-  protected readonly says = computed(() => {
-    const verdict = this.verdict();
-    if (verdict === null) return '';
-    if (verdict === 'ready') return texts.readyToMix;
-    const [first] = this.adviser.findings().findings;
-    const what = first ? inSentence(this.reader.short(first.cause.text)) : '';
-    return (verdict === 'stop' ? texts.stop : texts.watchOut)(what);
-  });
+  /** Of the last that could be computed. */
+  protected readonly judgement = lasting(this.adviser.judgement);
   /** The smallest change that puts all of it right; null until it is found, or where none does. */
   protected readonly mend = computed(() => this.adviser.mend());
   protected readonly moves = computed(() =>

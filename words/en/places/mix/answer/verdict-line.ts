@@ -1,9 +1,6 @@
 import { type Filling, line, place } from '#words/place';
 
 export const verdictLine = place('mix/answer/verdict-line', {
-  readyToMix: 'Ready to mix.',
-  stop: (what: Filling) => line`Stop: ${what}.`,
-  watchOut: (what: Filling) => line`Watch out: ${what}.`,
   chanceThatItStaysSo: 'In range now; chance that it stays so:',
   chanceThatAllIsIn: 'Chance that all is in range:',
   asMaterialsScoopsAndLime: (draws: Filling) =>
