@@ -1,12 +1,19 @@
 import { type Edit } from '#core/advise/edit';
 import { type Attempts, voices } from '#core/advise/attempts';
+import { type Reading, type ReadingId } from '#core/judge/readings';
 import { isSpentMix } from '#core/material/families';
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Material } from '#core/material/material';
 import { aimPhOf } from '#core/mix/windows';
-import { subjectOf } from '#core/recipe/flag-code';
+import { downToScale, enoughGPerL } from '#core/judge/flags/enough';
+import { type FlagCode, subjectOf } from '#core/recipe/flag-code';
 import { type Recipe } from '#core/recipe/recipe';
 import { usual } from '#core/recipe/usual';
+
+/** Rules that speak of too much of a dose. */
+const ofAmount: ReadonlySet<FlagCode> = new Set([
+  ...(['over-ceiling', 'layer-strong', 'salts-high', 'nitrogen-high'] as const),
+]);
 
 /** From here to there: what stands on the shelf, or what else the library has. */
 export type FoundOn = 'shelf' | 'library';
@@ -21,9 +28,6 @@ const AROUND_AIM = [0, -0.2, -0.4, 0.2, 0.4];
 const STEPS_DOWN = 10;
 /** Doses to begin with, g/L. */
 const FIRST_DOSES = [0.1, 0.2, 0.3, 0.45, 0.6, 0.8, 1, 1.5];
-
-const round = (gPerL: number): number =>
-  gPerL >= 0.2 ? Math.floor(gPerL * 20 + 1e-9) / 20 : Math.floor(gPerL * 100 + 1e-9) / 100;
 
 /** Every single edit within reach, nothing that changes nothing. */
 export function singlesOf(attempts: Attempts, reach: FoundOn): Edit[] {
@@ -145,21 +149,28 @@ function doses(attempts: Attempts): Edit[] {
 function rightDose(attempts: Attempts, amendment: string, was: number): number | null {
   const without = attempts.with([{ kind: 'dropAmendment', amendment }]);
   if (!without) return null;
-  const before = voices(attempts.first.judgement);
+  const { input, evaluation, readings } = attempts.first.judgement;
+  const before = [...voices(attempts.first.judgement).keys()].filter((code) => subjectOf[code] !== 'care');
   const after = voices(without.judgement);
-  const its = [...before].filter(
-    ([code, voice]) => subjectOf[code] !== 'care' && voice > (after.get(code) ?? 0),
-  );
+  const its = before.filter((code) => !after.has(code));
   if (its.length === 0) return null;
+  // What speaks of the amount sets it; what is short beside it, or not ready yet, is put right otherwise.
+  const amounts = its.filter((code) => ofAmount.has(code));
+  const binding = amounts.length > 0 ? amounts : its;
   const isSilent = (gPerL: number): boolean => {
     const attempt = attempts.with([{ kind: 'dose', amendment, gPerL }]);
     if (!attempt) return false;
     const now = voices(attempt.judgement);
-    return its.every(([code]) => (now.get(code) ?? 0) <= (after.get(code) ?? 0));
+    return binding.every((code) => !now.has(code));
   };
+  // The number that the rules name, where it does it.
+  const dose = evaluation.doses.find((d) => d.amendment.id === amendment);
+  const reading = (id: ReadingId): Reading | undefined => readings.find((r) => r.id === id);
+  const enough = dose ? enoughGPerL({ input, evaluation, reading }, dose) : was;
+  if (enough < was && isSilent(enough)) return enough;
   let [low, high] = [0, was];
   for (let i = 0; i < STEPS_DOWN; i++) {
-    const middle = round((low + high) / 2);
+    const middle = downToScale((low + high) / 2);
     if (middle <= low || middle >= high) break;
     if (isSilent(middle)) low = middle;
     else high = middle;

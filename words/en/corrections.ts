@@ -21,7 +21,7 @@ export const corrections: Words<CorrectionFacts> = {
   'correct.plateau': ({ ph }, f) =>
     `pH ${f.ph(ph)} is where undissolved lime holds it. How much is left in it is unknown, and it will not come down.`,
   'correct.over-limed': ({ ph, times }, f) =>
-    `pH ${f.ph(ph)} means ${f.digits(times, 2)} times the lime it takes. It cannot be saved: make it anew.`,
+    `pH ${f.ph(ph)} means ${f.digits(times, 2)} times the lime it takes.`,
   'correct.out-of-reach': ({ faults: those }, f) =>
     `It is ${f.list(those.map((fault) => faults[fault]))}. What is on the shelf cannot put that right with less than the batch’s own volume.`,
 };

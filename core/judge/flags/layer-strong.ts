@@ -1,5 +1,5 @@
 import { type Rule } from '#core/judge/flag';
-import { mostGPerL } from '#core/judge/flags/ceiling';
+import { mostGPerL } from '#core/judge/flags/enough';
 import { fixed } from '#core/units/show';
 import { said } from '#core/units/said';
 

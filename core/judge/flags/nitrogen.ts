@@ -2,6 +2,7 @@ import { feedsIn, WARM_HOUSE_C } from '#core/mix/feeding';
 import { releasedMgPerL } from '#core/mix/release';
 import { usual } from '#core/recipe/usual';
 import { type Rule, type Severity } from '#core/judge/flag';
+import { enoughGPerL } from '#core/judge/flags/enough';
 import { stageWord } from '#core/judge/readings';
 import { said } from '#core/units/said';
 
@@ -18,10 +19,7 @@ export const nitrogenHigh: Rule = (judged) => {
   const feed = judged.evaluation.doses
     .filter((d) => d.amendment.kind === 'salt' && d.amendment.nPct > 0 && d.gPerL > 0)
     .sort((a, b) => b.gPerL * b.amendment.nPct - a.gPerL * a.amendment.nPct)[0];
-  const fromFeed = feed ? feed.gPerL * 10 * feed.amendment.nPct : 0;
-  const enough = feed
-    ? (feed.gPerL * Math.max(0, fromFeed - (reading.value - reading.high) * 1.1)) / fromFeed
-    : 0;
+  const enough = feed ? enoughGPerL(judged, feed) : 0;
   return {
     code: 'nitrogen-high',
     severity: severityOf(reading.value / reading.high),
@@ -29,9 +27,7 @@ export const nitrogenHigh: Rule = (judged) => {
     remedy: feed
       ? said`Cut the ${feed.amendment.name.toLowerCase()} to ${{ doseGPerL: enough }}.`
       : said`Use less compost or castings.`,
-    ...(feed
-      ? { fix: { kind: 'dose' as const, amendment: feed.amendment.id, gPerL: Math.floor(enough * 20) / 20 } }
-      : {}),
+    ...(feed ? { fix: { kind: 'dose' as const, amendment: feed.amendment.id, gPerL: enough } } : {}),
   };
 };
 

@@ -1,5 +1,6 @@
 import { beside } from '#core/units/show';
 import { type Rule, spoken } from '#core/judge/flag';
+import { enoughGPerL } from '#core/judge/flags/enough';
 import { stageWord } from '#core/judge/readings';
 import { said } from '#core/units/said';
 
@@ -19,8 +20,7 @@ export const saltsHigh: Rule = (judged) => {
     dose: d,
   }));
   const most = [...fromParts, ...fromDoses].reduce((a, b) => (b.meq > a.meq ? b : a));
-  const over = (judged.evaluation.saltsMeqPerL * (reading.value - reading.high)) / reading.value;
-  const enough = most.dose ? (most.dose.gPerL * Math.max(0, most.meq - over * 1.15)) / most.meq : 0;
+  const enough = most.dose ? enoughGPerL(judged, most.dose) : 0;
   return {
     code: 'salts-high',
     severity: reading.value > 2 * reading.high ? 'stop' : 'warn',
@@ -33,7 +33,7 @@ export const saltsHigh: Rule = (judged) => {
           fix: {
             kind: 'dose' as const,
             amendment: most.dose.amendment.id,
-            gPerL: Math.floor(enough * 20) / 20,
+            gPerL: enough,
           },
         }
       : {}),

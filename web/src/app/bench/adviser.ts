@@ -1,7 +1,6 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
-import { findingsOf, type MixVerdict, verdictOf } from '#core/advise/findings';
+import { type Finding, findingsOf, type MixVerdict, verdictOf } from '#core/advise/findings';
 import { type AskedBy } from '#core/advise/attempts';
-import { type Flag } from '#core/judge/flag';
 import { withKnown } from '#core/recipe/known';
 import { type Library } from '#core/recipe/library';
 import { type Recipe } from '#core/recipe/recipe';
@@ -111,11 +110,15 @@ export class BenchAdviser {
     this.notices.say(texts.done(this.reader.read(way.says)), () => this.store.undo());
   }
 
-  /** Somebody knows that it works here: not said again of this recipe. A stop cannot be quieted. */
-  quiet({ code, severity }: Flag, why: string): void {
-    if (severity === 'stop') return;
-    const known = { code, severity, why, on: this.nursery.today() };
-    this.store.set(withKnown(this.store.recipe(), known), `known ${code}`);
+  /** Somebody knows that it works here: nothing of it is said again of this recipe. A stop cannot be quieted. */
+  quiet({ cause, adds }: Finding, why: string): void {
+    const on = this.nursery.today();
+    const recipe = [cause, ...adds].reduce(
+      (said, { code, severity }) =>
+        severity === 'stop' ? said : withKnown(said, { code, severity, why, on }),
+      this.store.recipe(),
+    );
+    this.store.set(recipe, `known ${cause.code}`);
     this.notices.say(texts.quiet, () => this.store.undo());
   }
 

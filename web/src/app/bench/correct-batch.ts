@@ -22,7 +22,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Fold } from '../ui/fold';
 import { SaidPipe } from '../ui/words/said';
-import { common } from '#words/en/places/common';
+import { severityWord } from '../ui/words/verdict';
 import { correctBatch as texts } from '#words/en/places/bench/correct-batch';
 import { ReaderHere } from '../data/reader-here';
 
@@ -50,7 +50,7 @@ const numbers: Asked<keyof Found>[] = [
 })
 export class CorrectBatch {
   protected readonly texts = texts;
-  protected readonly common = common;
+  protected readonly word = severityWord;
   protected readonly reader = inject(ReaderHere);
   readonly snapshot = input.required<BatchSnapshot>();
   private readonly library = inject(LibraryService).library;

@@ -26,7 +26,7 @@ import { HalfDone } from '../data/half-done';
 import { Notices } from '../data/notices';
 import { type SeasonLine, SeasonService } from '../data/season';
 import { Units } from '../data/units';
-import { VerdictPipe } from '../ui/words/verdict';
+import { severityWord, VerdictPipe } from '../ui/words/verdict';
 import { FetchState } from '../ui/fetch-state';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
@@ -96,6 +96,7 @@ interface Tested {
 export class LinePage {
   protected readonly texts = texts;
   protected readonly common = common;
+  protected readonly word = severityWord;
   private readonly reader = inject(ReaderHere);
   private readonly nursery = inject(NurseryService);
   /** From the address; "new" for one that is not there yet. */

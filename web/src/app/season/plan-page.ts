@@ -25,7 +25,7 @@ import { TableFiles } from '../ui/table-files';
 import { SaidPipe } from '../ui/words/said';
 import { shownIn } from '../ui/words/shown-in';
 import { TitlePipe } from '../ui/words/title';
-import { VerdictPipe } from '../ui/words/verdict';
+import { severityWord, VerdictPipe } from '../ui/words/verdict';
 import { stockAmount } from '../ui/words/stock-amount';
 import { lineGiven } from './line-draft';
 import { SeasonCharts } from './season-charts';
@@ -63,6 +63,7 @@ const DAYS_LISTED = 8;
 export class PlanPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  protected readonly word = severityWord;
   protected readonly service = inject(SeasonService);
   protected readonly view = inject(SeasonView);
   private readonly reader = inject(ReaderHere);

@@ -3,6 +3,7 @@ import { ReaderHere } from '../data/reader-here';
 import { readShort } from '#words/read';
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { severityWord } from '../ui/words/verdict';
 import { SaidPipe } from '../ui/words/said';
 import { RouterLink } from '@angular/router';
 import { coldTonight } from '#core/plants/care';
@@ -49,6 +50,7 @@ interface Line {
 export class TodayPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  protected readonly word = severityWord;
   protected readonly due = inject(TodayService).due();
   private readonly reader = inject(ReaderHere);
   private readonly lots = inject(LotsService);

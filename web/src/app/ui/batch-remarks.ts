@@ -10,7 +10,7 @@ import { WrittenPipe } from './words/written';
   selector: 'app-batch-remarks',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <app-loud-remarks [flags]="snapshot().flags" />
+    <app-loud-remarks [flags]="snapshot().flags" [first]="first()" />
     @if (snapshot().anyway) {
       <p class="remark stop">
         <b>{{ texts.madeAnyway }}</b>
@@ -32,5 +32,7 @@ import { WrittenPipe } from './words/written';
 })
 export class BatchRemarks {
   protected readonly texts = texts;
+  /** As many as stand open of what it was told. */
+  readonly first = input(Infinity);
   readonly snapshot = input.required<Pick<BatchSnapshot, 'flags' | 'anyway' | 'known'>>();
 }

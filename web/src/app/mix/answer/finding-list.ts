@@ -7,15 +7,15 @@ import { type Flag, type Severity } from '#core/judge/flag';
 import { type WaysTold, type WayTold } from '../../workers/advise.protocol';
 import { ReaderHere } from '../../data/reader-here';
 import { SaidPipe } from '../../ui/words/said';
+import { severityWord } from '../../ui/words/verdict';
 import { WrittenPipe } from '../../ui/words/written';
 import { WorksHere } from './works-here';
 import { findingList as texts } from '#words/en/places/mix/answer/finding-list';
-import { common } from '#words/en/places/common';
 
-const words: Record<Severity, { word: string; icon: string }> = {
-  stop: { word: common.stop, icon: 'bi-octagon-fill' },
-  warn: { word: common.watchOut, icon: 'bi-exclamation-triangle-fill' },
-  note: { word: common.note, icon: 'bi-info-circle' },
+const icons: Record<Severity, string> = {
+  stop: 'bi-octagon-fill',
+  warn: 'bi-exclamation-triangle-fill',
+  note: 'bi-info-circle',
 };
 
 /** What there is to mind, each subject once, worst first; under each only ways out that were tried. */
@@ -28,8 +28,8 @@ const words: Record<Severity, { word: string; icon: string }> = {
         <li [class]="finding.severity">
           <p>
             <b
-              ><i class="bi" [class]="words[finding.severity].icon" aria-hidden="true"></i>
-              {{ words[finding.severity].word }}:</b
+              ><i class="bi" [class]="icons[finding.severity]" aria-hidden="true"></i>
+              {{ word(finding.severity) }}</b
             >
             {{ finding.cause.text | said }}
           </p>
@@ -63,7 +63,7 @@ const words: Record<Severity, { word: string; icon: string }> = {
             }
           </div>
           @if (finding.severity !== 'stop') {
-            <app-works-here (said)="quieted.emit({ flag: finding.cause, why: $event })" />
+            <app-works-here (said)="quieted.emit({ finding, why: $event })" />
           }
         </li>
       } @empty {
@@ -127,11 +127,12 @@ export class FindingList {
   /** What is not said of it: known to work here. */
   readonly known = input<readonly KnownFlag[]>([]);
   readonly pressed = output<WayTold>();
-  readonly quieted = output<{ flag: Flag; why: string }>();
+  readonly quieted = output<{ finding: Finding; why: string }>();
   /** Code of what is to be said again. */
   readonly heard = output<string>();
   private readonly reader = inject(ReaderHere);
-  protected readonly words = words;
+  protected readonly icons = icons;
+  protected readonly word = severityWord;
   protected readonly open = signal(false);
   protected readonly careNames = computed(() =>
     this.care()

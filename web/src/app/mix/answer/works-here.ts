@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, output, signal } from '@angular/core';
+import { Fold } from '../../ui/fold';
 import { TextField } from '../../ui/fields/text-field';
 import { worksHere as texts } from '#words/en/places/mix/answer/works-here';
 
@@ -10,12 +11,14 @@ const LONGEST = 200;
   selector: 'app-works-here',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details>
+    <details appFold #fold="appFold">
       <summary>{{ texts.iKnow }}</summary>
-      <form (submit)="say($event)">
-        <app-text-field [label]="texts.whyItWorks" [(value)]="why" [problem]="problem()" />
-        <button type="submit" class="press">{{ texts.doNotSayItAgain }}</button>
-      </form>
+      @if (fold.opened()) {
+        <form (submit)="say($event)">
+          <app-text-field [label]="texts.whyItWorks" [(value)]="why" [problem]="problem()" />
+          <button type="submit" class="press">{{ texts.doNotSayItAgain }}</button>
+        </form>
+      }
     </details>
   `,
   styles: `
@@ -30,7 +33,7 @@ const LONGEST = 200;
       margin-top: 4px;
     }
   `,
-  imports: [TextField],
+  imports: [Fold, TextField],
 })
 export class WorksHere {
   protected readonly texts = texts;
