@@ -18,7 +18,7 @@ import { read } from '#words/read';
 import { type Reader } from '#words/reader';
 
 /** Of the 2,000 that the adviser was held against: so many each time, all of them where it is asked for. */
-const RUNS = Number(process.env['ADVISE_RUNS'] ?? 15);
+const RUNS = Number(process.env['ADVISE_RUNS'] ?? 25);
 const reader: Reader = { language: 'en', units: 'metric' };
 const shelf = new Set([
   ...['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'sand-sharp', 'coir-pith', 'compost', 'bark-pine'],

@@ -1,11 +1,13 @@
 import { type Edit } from '#core/advise/edit';
-import { type Severity } from '#core/judge/flag';
-import { type JudgedBy, type Judgement, judgeRecipe } from '#core/judge/judge';
+import { type Flag, type Rule, type Severity } from '#core/judge/flag';
+import { excludes, type JudgedBy, type Judgement, type Judging, judgingOf, rules } from '#core/judge/judge';
+import { type Reading } from '#core/judge/readings';
+import { type MixInput } from '#core/mix/evaluate';
 import { type Bill, billOf, takesOf } from '#core/mix/takes';
 import { UsualShares } from '#core/finder/usual-shares';
 import { type Family } from '#core/material/family';
 import { applyFix } from '#core/recipe/fix';
-import { type FlagCode } from '#core/recipe/flag-code';
+import { type FlagCode, subjectOf } from '#core/recipe/flag-code';
 import { type OwnHabits } from '#core/recipe/habits';
 import { type Library } from '#core/recipe/library';
 import { type Recipe } from '#core/recipe/recipe';
@@ -22,11 +24,58 @@ export interface AskedBy {
   prices?: ReadonlyMap<string, number>;
 }
 
-/** A recipe with its edits done, and judged whole. */
-export interface Attempt {
-  edits: readonly Edit[];
-  recipe: Recipe;
-  judgement: Judgement;
+/** Where one is silent only because another is said, a rule by itself does not tell. */
+const silenced: ReadonlySet<FlagCode> = new Set(excludes.map(([, silent]) => silent));
+const isLoud = ({ code, severity }: Flag): boolean => severity !== 'note' && subjectOf[code] !== 'care';
+
+/** A recipe with its edits done. Judged whole only where that is asked: most are turned down by one rule. */
+export class Attempt {
+  private whole: Judgement | null = null;
+  private ready: boolean | null = null;
+
+  constructor(
+    readonly edits: readonly Edit[],
+    readonly recipe: Recipe,
+    private readonly judging: Judging,
+  ) {}
+
+  get judgement(): Judgement {
+    return (this.whole ??= this.judging.whole());
+  }
+  get input(): MixInput {
+    return this.judging.input;
+  }
+  get readings(): readonly Reading[] {
+    return this.judging.readings;
+  }
+
+  /** Whether one of these still is said, by the rules that said them. */
+  stillSays(codes: readonly FlagCode[], asked: readonly Rule[]): boolean {
+    if (this.whole) return this.whole.flags.some((flag) => codes.includes(flag.code));
+    return asked.some((rule) => {
+      const flag = this.judging.says(rule);
+      return (
+        flag !== null &&
+        codes.includes(flag.code) &&
+        !silenced.has(flag.code) &&
+        this.judging.knownOf(flag) === undefined
+      );
+    });
+  }
+
+  /** Whether there is no stop and no warning. @param first rules that are likely to have one */
+  isReady(first: readonly Rule[]): boolean {
+    return (this.ready ??= this.whole ? !this.whole.flags.some(isLoud) : this.isReadyByRules(first));
+  }
+
+  private isReadyByRules(first: readonly Rule[]): boolean {
+    for (const rule of [...first, ...rules]) {
+      const flag = this.judging.says(rule);
+      if (!flag || !isLoud(flag) || this.judging.knownOf(flag)) continue;
+      return silenced.has(flag.code) ? !this.judgement.flags.some(isLoud) : false;
+    }
+    return true;
+  }
 }
 
 const loud: Record<Severity, number> = { stop: 3, warn: 2, note: 1 };
@@ -36,13 +85,19 @@ export const voices = ({ flags }: Judgement): ReadonlyMap<FlagCode, number> =>
 export const loudnessOf = (severity: Severity): number => loud[severity];
 
 /** How far all readings lie outside their windows, in widths of these, and how loudly rules speak: 0 where all is right. */
-export function badness({ readings, flags }: Judgement): number {
+export const badness = ({ readings, flags }: Judgement): number =>
+  flags.reduce(
+    (sum, { severity }) => sum + (severity === 'stop' ? 6 : severity === 'warn' ? 2 : 0),
+    outside(readings),
+  );
+
+/** How far all readings lie outside their windows, in widths of these. */
+export function outside(readings: readonly Reading[]): number {
   let sum = 0;
   for (const { value, low, high } of readings) {
     const off = Math.max(0, low - value, value - high) / Math.max(high - low, 1e-9);
     sum += Math.min(off, 2 + Math.log1p(off));
   }
-  for (const { severity } of flags) sum += severity === 'stop' ? 6 : severity === 'warn' ? 2 : 0;
   return sum;
 }
 
@@ -53,6 +108,8 @@ const UNUSUAL = 0.5;
 export class Attempts {
   private readonly tried = new Map<string, Attempt | null>();
   readonly first: Attempt;
+  /** Which rule said what of the recipe as it is. */
+  private readonly speakers: ReadonlyMap<FlagCode, Rule>;
   private readonly unusualAtFirst: number;
 
   /** @throws OutOfRange where the recipe cannot be computed */
@@ -61,7 +118,14 @@ export class Attempts {
     readonly library: Library,
     readonly by: AskedBy = {},
   ) {
-    this.first = { edits: [], recipe, judgement: this.judged(recipe) };
+    const judging = this.judging(recipe);
+    this.first = new Attempt([], recipe, judging);
+    this.speakers = new Map(
+      rules.flatMap((rule) => {
+        const flag = judging.says(rule);
+        return flag ? [[flag.code, rule]] : [];
+      }),
+    );
     this.unusualAtFirst = this.unusual(this.first);
   }
 
@@ -104,7 +168,7 @@ export class Attempts {
     const { library } = this;
     try {
       const recipe = edits.reduce<Recipe>((changed, edit) => applyFix(changed, edit, library), this.recipe);
-      return { edits, recipe, judgement: this.judged(recipe) };
+      return new Attempt(edits, recipe, this.judging(recipe));
     } catch (error) {
       if (error instanceof OutOfRange) return null;
       throw error;
@@ -113,19 +177,29 @@ export class Attempts {
 
   /** As who asks hears it. @throws OutOfRange where it cannot be computed */
   judged(recipe: Recipe): Judgement {
-    const { library, by } = this;
-    return judgeRecipe(recipe, library, by.loudness);
+    return this.judging(recipe).whole();
   }
 
-  private unusual({ judgement: { input } }: Attempt): number {
-    const all = new Set(
-      [...this.first.judgement.input.components, ...input.components].map((c) => c.material),
-    );
+  private judging(recipe: Recipe): Judging {
+    return judgingOf(recipe, this.library, this.by.loudness);
+  }
+
+  /** The rules that said these of the recipe as it is. */
+  rulesOf(codes: readonly FlagCode[]): Rule[] {
+    return codes.flatMap((code) => this.speakers.get(code) ?? []);
+  }
+  /** Those that had a stop or a warning. */
+  loudRules(): Rule[] {
+    return this.rulesOf(this.first.judgement.flags.filter(isLoud).map(({ code }) => code));
+  }
+
+  private unusual({ input: { stage, vessel, components } }: Attempt): number {
+    const all = new Set([...this.first.input.components, ...components].map((c) => c.material));
     // What was in it still stands there: a base that is left out is missed.
     const shelf = [...all];
-    const parts = input.components.map((c) => c.parts);
-    return new UsualShares(input.stage, input.vessel, shelf, this.by.habits ?? {}).cost(
-      input.components.map((c) => shelf.indexOf(c.material)),
+    const parts = components.map((c) => c.parts);
+    return new UsualShares(stage, vessel, shelf, this.by.habits ?? {}).cost(
+      components.map((c) => shelf.indexOf(c.material)),
       parts,
       parts.reduce((a, b) => a + b, 0),
     );

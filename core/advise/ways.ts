@@ -106,8 +106,12 @@ export function waysOut(finding: Finding, attempts: Attempts, most: 1 | 2 = 2): 
   const before = attempts.first.judgement;
   const isNote = finding.severity === 'note';
   if (isNote && !before.flags.some((f) => f.fix !== undefined && finding.codes.includes(f.code))) return [];
+  const speakers = attempts.rulesOf(finding.codes);
   const good = (attempt: Attempt | null): attempt is Attempt =>
-    attempt !== null && isOutOf(finding, before, attempt.judgement) && attempts.isUsual(attempt);
+    attempt !== null &&
+    !attempt.stillSays(finding.codes, speakers) &&
+    isOutOf(finding, before, attempt.judgement) &&
+    attempts.isUsual(attempt);
   const singles = singlesOf(attempts, 'shelf').map((edit) => attempts.with([edit]));
   const found = singles.filter(good);
   if (found.length > 0 || isNote || most === 1) return offered(attempts, found);

@@ -50,10 +50,10 @@ import { phMeasured } from '#core/judge/flags/ph-measured';
 import { phByWater } from '#core/judge/flags/ph-by-water';
 import { phHigh } from '#core/judge/flags/ph-high';
 import { saltsHigh } from '#core/judge/flags/salts';
-import { readingsOf, type Reading } from '#core/judge/readings';
+import { type Reading, type ReadingId, readingsOf } from '#core/judge/readings';
 import { type Library } from '#core/recipe/library';
 import { type Approach } from '#core/recipe/approaches';
-import { type Known, mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { type KnownHere, mixInputOf, type Recipe } from '#core/recipe/recipe';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 
 /** Every rule, in the order in which flags of equal severity are told. */
@@ -133,11 +133,11 @@ export interface JudgedBy {
   loudness?: Approach['loudness'];
   library?: Library | null;
   /** What is known to work here: not said again. */
-  known?: readonly Known[] | undefined;
+  known?: readonly KnownHere[] | undefined;
 }
 
 /** A rule that is quiet, with what it would say, why it is quiet and since when. */
-export type KnownFlag = Flag & Pick<Known, 'why' | 'on'>;
+export type KnownFlag = Flag & Pick<KnownHere, 'why' | 'on'>;
 
 export interface Judgement {
   input: MixInput;
@@ -149,44 +149,72 @@ export interface Judgement {
   known: readonly KnownFlag[];
 }
 
+/** A mix computed once, that rules are asked about: one by one, or all of them. */
+export class Judging {
+  readonly evaluation: Evaluation;
+  readonly readings: readonly Reading[];
+  private readonly judged: Judged;
+
+  /** @throws RangeError as evaluateMix */
+  constructor(
+    readonly input: MixInput,
+    private readonly by: JudgedBy = {},
+  ) {
+    this.evaluation = evaluateMix(input);
+    this.readings = readingsOf(input, this.evaluation);
+    const reading = (id: ReadingId): Reading | undefined => this.readings.find((r) => r.id === id);
+    this.judged = { input, evaluation: this.evaluation, reading, library: by.library ?? null };
+  }
+
+  /** What one rule says, as loudly as who asks hears it; null where it is silent. */
+  says(rule: Rule): Flag | null {
+    const flag = rule(this.judged);
+    const louder = flag && this.by.loudness?.[flag.code];
+    // An approach may raise or lower a voice, but never over a stop.
+    return flag && louder && flag.severity !== 'stop' ? { ...flag, severity: louder } : flag;
+  }
+
+  /** What somebody said of it, where it is known to work here. */
+  knownOf(flag: Flag): KnownHere | undefined {
+    return this.by.known?.find((k) => k.code === flag.code && isQuieted(flag, k));
+  }
+
+  /** All of them. */
+  whole(): Judgement {
+    const { input, evaluation, readings } = this;
+    const all = rules.flatMap((rule) => this.says(rule) ?? []);
+    const raised = new Set(all.map((f) => f.code));
+    const silent = new Set(excludes.flatMap(([said, other]) => (raised.has(said) ? [other] : [])));
+    const flags: Flag[] = [];
+    const known: KnownFlag[] = [];
+    for (const flag of all) {
+      if (silent.has(flag.code)) continue;
+      const as = this.knownOf(flag);
+      if (as) known.push({ ...flag, why: as.why, on: as.on });
+      else flags.push(flag);
+    }
+    flags.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
+    return { input, evaluation, readings, flags, known };
+  }
+}
+
 /**
  * Computes a recipe and reads it with every rule.
  * @throws RangeError as evaluateMix
  */
-export function judgeMix(
-  input: MixInput,
-  { loudness = {}, library = null, known: quiet = [] }: JudgedBy = {},
-): Judgement {
-  const evaluation = evaluateMix(input);
-  const readings = readingsOf(input, evaluation);
-  const judged: Judged = { input, evaluation, reading: (id) => readings.find((r) => r.id === id), library };
-  const flags = rules.flatMap((rule) => {
-    const flag = rule(judged);
-    if (!flag) return [];
-    const louder = loudness[flag.code];
-    // An approach may raise or lower a voice, but never over a stop.
-    return [louder && flag.severity !== 'stop' ? { ...flag, severity: louder } : flag];
-  });
-  const raised = new Set(flags.map((f) => f.code));
-  const silent = new Set(excludes.flatMap(([said, other]) => (raised.has(said) ? [other] : [])));
-  const result: Flag[] = [];
-  const known: KnownFlag[] = [];
-  for (const flag of flags) {
-    if (silent.has(flag.code)) continue;
-    const as = quiet.find((k) => k.code === flag.code);
-    if (as && isQuieted(flag, as)) known.push({ ...flag, why: as.why, on: as.on });
-    else result.push(flag);
-  }
-  result.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));
-  return { input, evaluation, readings, flags: result, known };
-}
+export const judgeMix = (input: MixInput, by: JudgedBy = {}): Judgement => new Judging(input, by).whole();
 
 /** A stop is always said, care too, and what has become louder since. */
-const isQuieted = ({ code, severity }: Flag, as: Known): boolean =>
+const isQuieted = ({ code, severity }: Flag, as: KnownHere): boolean =>
   severity !== 'stop' &&
   subjectOf[code] !== 'care' &&
   severities.indexOf(severity) >= severities.indexOf(as.severity);
 
-/** A recipe as it is kept, judged with all that it says of itself. @throws RangeError as mixInputOf and judgeMix */
-export const judgeRecipe = (recipe: Recipe, library: Library, loudness?: Approach['loudness']): Judgement =>
-  judgeMix(mixInputOf(recipe, library), { library, known: recipe.known, ...(loudness && { loudness }) });
+/** A recipe as it is kept, with all that it says of itself. @throws RangeError as mixInputOf and evaluateMix */
+export const judgingOf = (recipe: Recipe, library: Library, loudness?: Approach['loudness']): Judging =>
+  new Judging(mixInputOf(recipe, library), {
+    library,
+    known: recipe.known,
+    ...(loudness && { loudness }),
+  });
+export const judgeRecipe = (...asked: Parameters<typeof judgingOf>): Judgement => judgingOf(...asked).whole();

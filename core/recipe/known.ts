@@ -1,4 +1,4 @@
-import { type Known, type Recipe } from '#core/recipe/recipe';
+import { type KnownHere, type Recipe } from '#core/recipe/recipe';
 
 /** A recipe for others: what works here says nothing of their place. */
 export function withoutKnown<R extends { known?: unknown }>({ known: _, ...recipe }: R): Omit<R, 'known'> {
@@ -6,7 +6,10 @@ export function withoutKnown<R extends { known?: unknown }>({ known: _, ...recip
 }
 
 /** The recipe with a rule quieted, or heard again where `why` is null. */
-export function withKnown(recipe: Recipe, { code, ...what }: Known | { code: string; why: null }): Recipe {
+export function withKnown(
+  recipe: Recipe,
+  { code, ...what }: KnownHere | { code: string; why: null },
+): Recipe {
   const others = (recipe.known ?? []).filter((k) => k.code !== code);
   const known = 'on' in what ? [...others, { code, ...what }] : others;
   return known.length > 0 ? { ...withoutKnown(recipe), known } : withoutKnown(recipe);

@@ -40,11 +40,11 @@ export interface Recipe {
   /** The user's own tests of this mix, as they were read. */
   measured?: MeasuredByHand;
   /** What is told of it and known to work here. */
-  known?: Known[] | undefined;
+  known?: KnownHere[] | undefined;
 }
 
 /** A rule that a person has quieted for one recipe: it works here, and why. Never a stop, never care at work. */
-export interface Known {
+export interface KnownHere {
   /** Of the rule; one of before says nothing any more. */
   code: string;
   /** As loudly as it spoke then: louder, it speaks again. */
