@@ -4,6 +4,7 @@
 // npm run bench -- soak: twenty devices at once, and nothing else; ten minutes (or so many seconds: -- soak 60).
 // npm run bench -- weeks: the weeks ahead alone; half a minute.
 // npm run bench -- screen: what the browser does, and the size of what it loads; two minutes.
+import fc from 'fast-check';
 import { chromium as chromiumPath } from '#testing/chromium';
 import { chromium, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
@@ -19,6 +20,7 @@ import { openDatabase } from '#server/base/database/open';
 import { LibraryStore } from '#server/kept/library/library';
 import { RecordStore } from '#server/kept/record';
 import { DueSteps } from '#server/book/today/due-steps';
+import { Adviser } from '#core/advise/advise';
 import { judgeMix } from '#core/judge/judge';
 import { evaluateMix } from '#core/mix/evaluate';
 import { columnOf, retentionProfile } from '#core/mix/water-air';
@@ -31,6 +33,8 @@ import { keepingOf, usualKeeping } from '#core/weeks/usual-keeping';
 import { searchAll, fastAndLimits } from '#core/finder/formulate';
 import { noPreferences } from '#core/finder/fast-spec';
 import { finderJob } from '#testing/finder';
+import { anyMix } from '#testing/any-mix';
+import { vesselKinds } from '#core/vessel/kinds';
 import { library, material } from '#testing/library';
 import { killInTheMiddle } from '#testing/kills';
 import { killFiles } from '#testing/kills-of-files';
@@ -80,6 +84,7 @@ function core(): void {
   row('  … and judged by every rule', `${judged.toFixed(2)} µs`);
   row('bare sums of the retention vectors', `${bare.toFixed(3)} µs`);
   row('evaluation / bare sums', `${(evaluation / bare).toFixed(1)}×`);
+  advised();
   const DRAWS = 2000;
   const sampling = microseconds(() => sampleReadings(input, defaultSpreads, 1, DRAWS), 1, 7) / DRAWS;
   row(
@@ -89,6 +94,28 @@ function core(): void {
   row('  … / one evaluation with nothing varied', `${(sampling / evaluation).toFixed(1)}×`);
   row('  … / bare sums', `${(sampling / bare).toFixed(0)}×`);
   if (sink < 0) throw new Error('unreachable');
+}
+
+/** Spoiled mixes: their ways out by single edits and by pairs, and the smallest change that puts all right. */
+function advised(): void {
+  const spoiled = fc
+    .sample(anyMix({ kinds: vesselKinds.filter((k) => !k.ownMix), materials: 4, parts: 6, doses: 2 }), {
+      numRuns: 60,
+      seed: 5,
+    })
+    .map((each) => new Adviser(each, library))
+    .filter(({ verdict }) => verdict !== 'ready');
+  const timed = (work: (adviser: Adviser) => unknown): string =>
+    median(
+      spoiled.map((adviser) => {
+        const start = performance.now();
+        work(adviser);
+        return performance.now() - start;
+      }),
+    ).toFixed(0);
+  row('ways out of a spoiled mix, single edits, median', `${timed((a) => a.findings(1))} ms`);
+  row('  … with pairs of edits', `${timed((a) => a.findings())} ms`);
+  row('  … the smallest change that puts all right', `${timed((a) => a.mend())} ms`);
 }
 
 /** Lives of a mix in its vessel: one of twelve weeks, many, and the search of a rule. */
