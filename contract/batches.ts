@@ -39,6 +39,9 @@ export const batchLineSchema = z.object({
   stage: stageSchema,
   vessel: z.string(),
   litres: z.number(),
+  /** The saved recipe with the same parts and doses, whatever the job. */
+  mixId: rowId.nullable(),
+  mixName: z.string().nullable(),
 });
 export type BatchLine = z.output<typeof batchLineSchema>;
 
@@ -47,7 +50,7 @@ export const batchSchema = z.object({
   key: clientKey,
   name: z.string(),
   mixVersionId: rowId.nullable(),
-  /** The mix of that version. */
+  /** The saved recipe with the same parts and doses, whatever the job: of two alike that of the version, else the newest. */
   mixId: rowId.nullable(),
   mixName: z.string().nullable(),
   /** Client key of that mix. */

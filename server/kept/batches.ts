@@ -3,21 +3,19 @@ import { type ListQuery } from '#contract/lists';
 import { PAGE } from '#contract/routes';
 import { readSnapshot, stepsSchema } from '#contract/snapshot';
 import { type BatchSnapshot } from '#core/batch/snapshot';
+import { partsKey } from '#core/recipe/parts-key';
+import { type Recipe } from '#core/recipe/recipe';
+import { MixStore } from '#server/kept/mixes';
 import { Known } from '#server/base/database/known';
 import { type Db } from '#server/base/database/db';
 
-type Row = Omit<Batch, 'snapshot'> & { snapshot_json: string };
+type Saved = Pick<Batch, 'mixId' | 'mixName' | 'mixKey'>;
+type Row = Omit<Batch, 'snapshot' | keyof Saved> & { snapshot_json: string };
+type LineRow = Omit<BatchLine, 'mixId' | 'mixName'>;
 
-const read = ({ snapshot_json, ...row }: Row): Batch => ({
-  ...row,
-  snapshot: readSnapshot(JSON.parse(snapshot_json)),
-});
-const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId,
-  (SELECT mix_id FROM mix_versions WHERE id = mix_version_id) AS mixId,
-  (SELECT m.name FROM mix_versions v JOIN mixes m ON m.id = v.mix_id WHERE v.id = mix_version_id) AS mixName,
-  (SELECT m.key FROM mix_versions v JOIN mixes m ON m.id = v.mix_id WHERE v.id = mix_version_id) AS mixKey,
-  made_on AS madeOn, created_at AS createdAt,
+const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId, made_on AS madeOn, created_at AS createdAt,
   snapshot_json FROM batches`;
+const NONE: Saved = { mixId: null, mixName: null, mixKey: null };
 
 /** What is still to be done on a batch. */
 export interface BatchSteps {
@@ -31,19 +29,32 @@ export interface BatchSteps {
 export class BatchStore {
   private readonly listed;
   private readonly line;
-  private readonly lines: Known<number, BatchLine>;
+  private readonly lines: Known<number, LineRow>;
+  private readonly made;
+  private readonly madeOf: Known<number, { version: number | null; key: string }>;
+  private readonly saved;
   private readonly madeSince;
   private readonly steps;
   private readonly stepsRead: Known<number, BatchSteps>;
   private readonly byId;
   private readonly named;
-  private readonly mixed;
   private readonly keyed;
   private readonly insert;
   private readonly away;
   private readonly setAway;
 
-  constructor(private readonly db: Db) {
+  constructor(
+    private readonly db: Db,
+    private readonly mixes = new MixStore(db),
+  ) {
+    this.madeOf = new Known({ db });
+    this.made = db.prepare<[number], { version: number | null; recipe: string }>(
+      "SELECT mix_version_id AS version, snapshot_json -> '$.recipe' AS recipe FROM batches WHERE id = ?",
+    );
+    this.saved = db.prepare<[number], Saved>(
+      `SELECT m.id AS mixId, m.name AS mixName, m.key AS mixKey
+       FROM mix_versions v JOIN mixes m ON m.id = v.mix_id WHERE v.id = ?`,
+    );
     this.lines = new Known({ db });
     this.stepsRead = new Known({ db });
     const listed = (where: string) =>
@@ -54,7 +65,7 @@ export class BatchStore {
         .pluck();
     // Apart, so that each has an index of its own.
     this.listed = { no: listed('deleted_at IS NULL'), yes: listed('deleted_at IS NOT NULL') };
-    this.line = db.prepare<[number], BatchLine>(
+    this.line = db.prepare<[number], LineRow>(
       `SELECT id, key, name, made_on AS madeOn, created_at AS createdAt,
          snapshot_json ->> '$.recipe.stage' AS stage,
          snapshot_json ->> '$.vessel.name' AS vessel,
@@ -70,11 +81,6 @@ export class BatchStore {
       `SELECT id, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
     );
     this.byId = db.prepare<[number], Row>(`${SELECT} WHERE id = ?`);
-    this.mixed = db
-      .prepare<[number], number | null>(
-        'SELECT v.mix_id FROM batches b JOIN mix_versions v ON v.id = b.mix_version_id WHERE b.id = ?',
-      )
-      .pluck();
     this.named = db.prepare<[number], string>('SELECT name FROM batches WHERE id = ?').pluck();
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE key = ?`);
     this.insert = db.prepare(
@@ -87,7 +93,10 @@ export class BatchStore {
 
   /** A page of those that are there, or of those put away; newest first. */
   all({ away, from }: ListQuery): BatchLine[] {
-    return this.listed[away].all(PAGE, from).map((id) => this.lines.of(id, [], () => this.line.get(id)!));
+    return this.listed[away].all(PAGE, from).map((id) => {
+      const { mixId, mixName } = this.savedOf(id);
+      return { ...this.lines.of(id, [], () => this.line.get(id)!), mixId, mixName };
+    });
   }
 
   /** Its name alone: the whole of a batch takes a while to read. */
@@ -95,9 +104,28 @@ export class BatchStore {
     return this.named.get(id) ?? null;
   }
 
-  /** Number of the mix that it was made by; null where it was made by none that is saved. */
+  /** Number of the saved mix that has its parts and doses, whatever the job; null where none has. */
   mixOf(id: number): number | null {
-    return this.mixed.get(id) ?? null;
+    return this.savedOf(id).mixId;
+  }
+
+  /** The version that it was made from, or that has the same parts and doses. */
+  versionOf(id: number): number | null {
+    // What it was made from never changes.
+    const { version, key } = this.madeOf.of(id, [], () => {
+      const made = this.made.get(id);
+      return { version: made?.version ?? null, key: made ? partsKey(JSON.parse(made.recipe) as Recipe) : '' };
+    });
+    return version ?? this.mixes.versionOfKey(key);
+  }
+
+  private savedOf(id: number): Saved {
+    const version = this.versionOf(id);
+    return (version === null ? undefined : this.saved.get(version)) ?? NONE;
+  }
+
+  private read({ snapshot_json, ...row }: Row): Batch {
+    return { ...row, ...this.savedOf(row.id), snapshot: readSnapshot(JSON.parse(snapshot_json)) };
   }
 
   /** Batches made on a day or later, newest first. @param day YYYY-MM-DD */
@@ -114,12 +142,12 @@ export class BatchStore {
 
   one(id: number): Batch | null {
     const row = this.byId.get(id);
-    return row ? read(row) : null;
+    return row ? this.read(row) : null;
   }
 
   byKey(key: string): Batch | null {
     const row = this.keyed.get(key);
-    return row ? read(row) : null;
+    return row ? this.read(row) : null;
   }
 
   add(batch: Omit<Batch, 'id' | 'mixId' | 'mixName' | 'mixKey'>): Batch {

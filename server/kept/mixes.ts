@@ -3,6 +3,7 @@ import { type Figures } from '#core/judge/figures';
 import { type ListQuery } from '#contract/lists';
 import { PAGE } from '#contract/routes';
 import { recipeSchema } from '#contract/recipe';
+import { partsKey } from '#core/recipe/parts-key';
 import { type Recipe } from '#core/recipe/recipe';
 import { type Db } from '#server/base/database/db';
 
@@ -17,6 +18,13 @@ const read = ({ recipe_json, figures_json, ...row }: Row): MixVersion => ({
   figures: figures_json === null ? null : figuresSchema.parse(JSON.parse(figures_json)),
 });
 
+/** A version, and what it is made of. */
+interface VersionParts {
+  id: number;
+  mixId: number;
+  parts: string;
+}
+
 /** Recipes by name, each a row of versions that never change. */
 export class MixStore {
   private readonly newest;
@@ -25,6 +33,11 @@ export class MixStore {
   private readonly keyed;
   private readonly insertMix;
   private readonly insertVersion;
+  private readonly later;
+  private readonly archived;
+  /** Versions by what they are made of, the newest first: none ever changes. */
+  private readonly byParts = new Map<string, readonly VersionParts[]>();
+  private lastRead = 0;
   private readonly named;
   private readonly setAway;
 
@@ -41,6 +54,10 @@ export class MixStore {
     this.insertVersion = db.prepare(
       'INSERT INTO mix_versions (key, mix_id, version, recipe_json, figures_json, created_at, why) VALUES (?, ?, ?, ?, ?, ?, ?)',
     );
+    this.later = db.prepare<[number], Omit<VersionParts, 'parts'> & { recipe_json: string }>(
+      'SELECT id, mix_id AS mixId, recipe_json FROM mix_versions WHERE id > ? ORDER BY id',
+    );
+    this.archived = db.prepare<[], number>('SELECT id FROM mixes WHERE deleted_at IS NOT NULL').pluck();
     this.named = db.prepare('UPDATE mixes SET name = ?, note = ? WHERE id = ?');
     this.setAway = db.prepare('UPDATE mixes SET deleted_at = ? WHERE id = ?');
   }
@@ -58,10 +75,34 @@ export class MixStore {
     return this.one.get(versionId) !== undefined;
   }
 
-  /** The mix that a version is of. */
-  nameOfVersion(versionId: number): { mixId: number; name: string } | null {
-    const row = this.one.get(versionId);
-    return row ? { mixId: row.mixId, name: row.name } : null;
+  /**
+   * The newest version, of mixes that are not archived, with these parts and doses, whatever was asked of it.
+   * @param made the version that it says it was made from: of two alike it is that
+   */
+  versionLike(recipe: Recipe, made: number | null): number | null {
+    const key = partsKey(recipe);
+    const row = made === null ? undefined : this.one.get(made);
+    return row && partsKey(read(row).recipe) === key ? made : this.versionOfKey(key);
+  }
+
+  /** @param key as `partsKey` makes it */
+  versionOfKey(key: string): number | null {
+    const fresh = this.later.all(this.lastRead).map(({ recipe_json, ...version }): VersionParts => ({
+      ...version,
+      parts: partsKey(recipeSchema.parse(JSON.parse(recipe_json))),
+    }));
+    // While a transaction runs, what is not yet sure to stay may be gone.
+    if (!this.db.inTransaction)
+      for (const version of fresh) {
+        this.byParts.set(version.parts, [version, ...(this.byParts.get(version.parts) ?? [])]);
+        this.lastRead = version.id;
+      }
+    const away = new Set(this.archived.all());
+    const alike = [
+      ...(this.db.inTransaction ? fresh.filter(({ parts }) => parts === key).reverse() : []),
+      ...(this.byParts.get(key) ?? []),
+    ];
+    return alike.find(({ mixId }) => !away.has(mixId))?.id ?? null;
   }
 
   /** The version that a create with this key made: the first of a mix, or a later one. */

@@ -50,12 +50,13 @@ export interface Stores {
 
 export function storesOf(db: Db, now: () => Date): Stores {
   const folder = new Folder(db);
+  const mixes = new MixStore(db);
   return {
     ...{ db, now, folder, calendar: new Calendar(folder, now), windows: new Windows(folder) },
     keepings: new Keepings(folder),
     ...{ about: new AboutStore(db), library: new LibraryStore(db), own: new OwnStore(db) },
     ...{ shelf: new ShelfStore(db), lots: new LotStore(db), measures: new MeasureStore(db) },
-    ...{ waters: new WaterStore(db), mixes: new MixStore(db), batches: new BatchStore(db) },
+    ...{ waters: new WaterStore(db), mixes, batches: new BatchStore(db, mixes) },
     ...{ record: new RecordStore(db), crops: new CropStore(db), season: new SeasonStore(db, folder) },
     ...{ plants: new PlantStore(db), plantEvents: new PlantEventStore(db) },
     ...{ trials: new TrialStore(db), pictures: new PictureStore(db), devices: new DeviceStore(db) },

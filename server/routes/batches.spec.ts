@@ -95,6 +95,44 @@ describe('batches', () => {
     );
   });
 
+  test('a batch belongs to the saved recipe with its parts and doses, whatever was asked of it', async () => {
+    const { app } = testApp();
+    const save = async (name: string, of: object): Promise<{ id: number; mixId: number }> =>
+      (await request(app).post('/api/mixes').send({ key: randomUUID(), name, recipe: of })).body;
+    const make = async (of: object, mixVersionId: number | null = null): Promise<number> =>
+      (
+        await request(app)
+          .post('/api/batches')
+          .send({ ...batch, key: randomUUID(), recipe: of, mixVersionId })
+          .expect(201)
+      ).body.id;
+    const nameOf = async (id: number): Promise<string | null> =>
+      (await request(app).get(`/api/batches/${id}`)).body.mixName;
+    const twice = {
+      ...recipe,
+      components: [...recipe.components].reverse().map((c) => ({ ...c, parts: 2 * c.parts })),
+      job: { litres: 400 },
+    };
+    const otherwise = { ...recipe, amendments: [{ amendment: 'calcium-nitrate', gPerL: 0.35 }] };
+    // Made before the recipe was saved.
+    const before = await make(twice);
+    expect(await nameOf(before)).toBeNull();
+    const seed = await save('Seed mix', recipe);
+    expect(await nameOf(before)).toBe('Seed mix');
+    expect(await nameOf(await make({ ...recipe, job: { trays: 21, sparePct: 8 } }))).toBe('Seed mix');
+    expect(await nameOf(await make(otherwise))).toBeNull();
+    // It says that it was made from a recipe, and is another.
+    expect(await nameOf(await make(otherwise, seed.id))).toBeNull();
+    // Of two alike the one that it was made from, else the newest.
+    const copy = await save('The same again', twice);
+    expect(await nameOf(await make(recipe, seed.id))).toBe('Seed mix');
+    expect(await nameOf(await make(recipe))).toBe('The same again');
+    await request(app).delete(`/api/mixes/${copy.mixId}`).expect(204);
+    expect(await nameOf(await make(recipe))).toBe('Seed mix');
+    const lines = (await request(app).get('/api/batches')).body as { id: number; mixId: number | null }[];
+    expect(lines.find(({ id }) => id === before)!.mixId).toBe(seed.mixId);
+  });
+
   test('the same save sent twice is one batch', async () => {
     const { app } = testApp();
     const once = await request(app).post('/api/batches').send(batch);

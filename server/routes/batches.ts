@@ -36,7 +36,8 @@ export function batchRoutes(
     const cost = costOf(snapshot, prices());
     const stops = snapshot.flags.some(({ severity }) => severity === 'stop');
     const whole = { ...snapshot, ...(cost && { cost }), ...(anyway && stops && { anyway }) };
-    return batches.addFor({ ...given, snapshot: whole, createdAt: now().toISOString() }, (id) =>
+    const mixVersionId = mixes.versionLike(recipe, given.mixVersionId);
+    return batches.addFor({ ...given, mixVersionId, snapshot: whole, createdAt: now().toISOString() }, (id) =>
       season.noteMade(id, madeFor),
     );
   });

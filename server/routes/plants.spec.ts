@@ -362,12 +362,14 @@ test('some are set apart as they are: counted first, in their own vessel, none l
 });
 
 test('what became of a batch stands on it and on its mix; own odds are kept; tender ones are told', async () => {
+  // A dose that no other batch has: one with the same parts would be of the same recipe.
+  const dosed = { ...newBatch().recipe, amendments: [{ amendment: 'calcium-nitrate', gPerL: 0.23 }] };
   const { body: mix } = await request(app)
     .post('/api/mixes')
-    .send({ key: randomUUID(), name: 'House', recipe: newBatch().recipe });
+    .send({ key: randomUUID(), name: 'House', recipe: dosed });
   const { body: batch } = await request(app)
     .post('/api/batches')
-    .send(newBatch({ mixVersionId: mix.id }));
+    .send(newBatch({ recipe: dosed, mixVersionId: mix.id }));
   const { body: tray } = await plant({ batch: batch.id });
   await enter(tray.id, { kind: 'up', on: '2031-02-10', count: 60 });
   await enter(tray.id, { kind: 'ph', on: '2031-02-12', value: 4.4 });

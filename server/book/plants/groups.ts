@@ -75,12 +75,11 @@ export class PlantGroups {
           let mix = mixOfBatch.get(batch);
           if (!mix) {
             const of = this.stores.batches.one(batch);
-            const version = of?.mixVersionId ?? null;
-            const name = version === null ? null : this.stores.mixes.nameOfVersion(version);
-            // A batch of no kept mix stands for itself.
-            mix = name
-              ? { key: `mix-${name.mixId}`, name: name.name }
-              : { key: `batch-${batch}`, name: of?.name ?? String(batch) };
+            // A batch of no saved mix stands for itself.
+            mix =
+              of?.mixId != null
+                ? { key: `mix-${of.mixId}`, name: of.mixName ?? of.name }
+                : { key: `batch-${batch}`, name: of?.name ?? String(batch) };
             mixOfBatch.set(batch, mix);
           }
           return mix;

@@ -36,8 +36,13 @@ export class PlantResults {
     if (of === 'batch') return this.ofBatch(id, null);
     const versions = new Map(this.stores.mixes.versions(id).map((version) => [version.id, version.version]));
     return this.stores.plants
-      .batchesOf([...versions.keys()], MOST_BATCHES)
-      .flatMap(({ batch, mixVersion }) => this.ofBatch(batch, versions.get(mixVersion) ?? null));
+      .batchesOf([...versions.keys()])
+      .flatMap((batch) => {
+        const version = versions.get(this.stores.batches.versionOf(batch) ?? NaN);
+        return version === undefined ? [] : [{ batch, version }];
+      })
+      .slice(0, MOST_BATCHES)
+      .flatMap(({ batch, version }) => this.ofBatch(batch, version));
   }
 
   private ofBatch(id: number, version: number | null): BatchResult[] {

@@ -76,12 +76,15 @@ export class PlantStore {
       `${from} WHERE id IN (SELECT data_json ->> '$.to' FROM plant_events WHERE kind = 'moved' AND planting_id = ?)`,
     );
     this.inBatch = db.prepare<[number], Row>(`${from} WHERE batch_id = ? AND deleted_at IS NULL ORDER BY id`);
-    this.batchesOfVersions = db.prepare<[string, number], { batch: number; mixVersion: number }>(
-      `SELECT b.id AS batch, b.mix_version_id AS mixVersion FROM batches b
-       WHERE b.mix_version_id IN (SELECT value FROM json_each(?)) AND b.deleted_at IS NULL
-       AND EXISTS (SELECT 1 FROM plantings p WHERE p.batch_id = b.id AND p.deleted_at IS NULL)
-       ORDER BY b.id DESC LIMIT ?`,
-    );
+    this.batchesOfVersions = db
+      .prepare<[string], number>(
+        `SELECT b.id FROM batches b
+         WHERE (b.mix_version_id IN (SELECT value FROM json_each(?)) OR b.mix_version_id IS NULL)
+         AND b.deleted_at IS NULL
+         AND EXISTS (SELECT 1 FROM plantings p WHERE p.batch_id = b.id AND p.deleted_at IS NULL)
+         ORDER BY b.id DESC`,
+      )
+      .pluck();
   }
 
   /** One transaction, taken for writing at once. */
@@ -157,9 +160,9 @@ export class PlantStore {
     return this.inBatch.all(batch).map(this.read);
   }
 
-  /** Batches of versions of a mix in which something stands or stood, newest first. */
-  batchesOf(versions: readonly number[], most: number): { batch: number; mixVersion: number }[] {
-    return this.batchesOfVersions.all(JSON.stringify(versions), most);
+  /** Batches of versions of a mix, or of none that is named, in which something stands or stood, newest first. */
+  batchesOf(versions: readonly number[]): number[] {
+    return this.batchesOfVersions.all(JSON.stringify(versions));
   }
 
   traysOf(trial: number): Planting[] {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { partsKey } from '#core/recipe/parts-key';
 import { type Recipe } from '#core/recipe/recipe';
 import { Router, RouterLink } from '@angular/router';
 import { BatchesService, type Batch } from '../data/batches';
@@ -42,7 +43,10 @@ export class BatchPage {
   }
 
   protected mixAgain(batch: Batch): void {
-    this.store.set(batch.snapshot.recipe, `again ${batch.id}`, null);
+    // Of a saved recipe it stays that, whatever was asked of it.
+    const mix = (this.mixes.all.value() ?? []).find(({ mixId }) => mixId === batch.mixId) ?? null;
+    const same = mix && partsKey(mix.recipe) === partsKey(batch.snapshot.recipe) ? mix : null;
+    this.store.set(batch.snapshot.recipe, `again ${batch.id}`, same);
     void this.router.navigateByUrl('/mix');
   }
 
