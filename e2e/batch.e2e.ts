@@ -131,3 +131,29 @@ test('a mix with a stop is made only by saying so, below the card that says why;
   await expect(page.getByText('Made anyway: somebody read the stop and chose to go on.')).toBeVisible();
   await expect(page.locator('app-loud-remarks .stop')).toContainText('Too little air here');
 });
+
+test('mixed again in another amount it is of the same saved recipe, and says so', async ({ page }) => {
+  await page.goto('/batches');
+  await page.getByRole('link', { name: /First tomatoes/ }).click();
+  await page.getByRole('button', { name: 'Mix it again' }).click();
+  const more = page.getByRole('button', { name: /^More: / }).first();
+  await expect(more).toBeVisible();
+  const id = Number(
+    ((await (await page.request.get('/api/batches')).json()) as { id: number; name: string }[]).find(
+      ({ name }) => /First tomatoes/.test(name),
+    )!.id,
+  );
+  const { mixName } = (await (await page.request.get(`/api/batches/${id}`)).json()) as { mixName: string };
+  await expect(page.getByRole('button', { name: 'Open a saved recipe' })).toContainText(mixName);
+  const trays = page
+    .getByRole('region', { name: 'The job' })
+    .getByRole('button', { name: /^More: / })
+    .last();
+  await trays.click();
+  await page.getByRole('button', { name: 'Make this batch' }).click();
+  await page.getByLabel('Called').fill('One tray more');
+  await page.getByRole('button', { name: 'Save this batch' }).click();
+  await expect(page).toHaveURL(/\/batches\/\d+$/);
+  await page.goto('/batches');
+  await expect(page.getByRole('link', { name: /One tray more/ })).toContainText(mixName);
+});

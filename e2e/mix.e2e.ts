@@ -244,7 +244,7 @@ test('a saved recipe that is changed says what follows in the season that still 
   const mixes = (await (await page.request.get('/api/mixes')).json()) as { mixId: number; name: string }[];
   const mix = mixes.find(({ name }) => name === 'For the season')!.mixId;
   const steps = [{ vessel: 'cell-72', stage: 'germination', weeks: 4, lossPct: 5, mix }];
-  await page.request.post('/api/plan/lines', {
+  const line = await page.request.post('/api/plan/lines', {
     data: { key: crypto.randomUUID(), crop: 'tomato', plants: 300, steps },
   });
   await page.getByRole('button', { name: /^Swap Perlite, coarse/ }).click();
@@ -257,4 +257,7 @@ test('a saved recipe that is changed says what follows in the season that still 
   await expect(says).toContainText(/The season still mixes [\d.]+.L of it, first/);
   await expect(says).toContainText(/pumice[^→]*0\.?0*.L → [\d.]+.L/);
   await expect(says).toContainText(/perlite[^→]*[\d.]+.L → 0/);
+  // Other tests look at the season of this nursery.
+  const { id } = (await line.json()) as { id: number };
+  await page.request.delete(`/api/plan/lines/${id}`);
 });

@@ -199,4 +199,5 @@ test('a mix that is wrong for what it goes into is told of the season, in the wo
   await expect(page.getByRole('region', { name: 'What it takes' })).toContainText(
     'Stop: too little air here.',
   );
+  await page.request.delete(`/api/plan/lines/${line.id}`);
 });

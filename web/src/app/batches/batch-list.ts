@@ -25,7 +25,10 @@ import { DayPipe } from '../ui/words/day';
           <a [routerLink]="['/batches', line.id]">
             <span class="day">{{ line.madeOn | day: 'first' }}</span>
             <b class="name">{{ line.name }}</b>
-            <span class="into">{{ stageNames[line.stage].name }} · {{ line.vessel | title }}</span>
+            <span class="into"
+              >{{ stageNames[line.stage].name }} · {{ line.vessel | title
+              }}{{ line.mixName && line.mixName !== line.name ? ' · ' + line.mixName : '' }}</span
+            >
             <span class="litres"><app-amount [of]="{ volumeL: line.litres }" /></span>
           </a>
         </li>
