@@ -196,6 +196,7 @@ test('nearest to my recipe: what is right and keeps the most of it comes first, 
   await page.getByRole('link', { name: 'Find a better one' }).click();
   await page.getByRole('button', { name: 'nearest to my recipe' }).click();
   await expect(lines(page).first()).toContainText(/keeps \d+ % of your recipe/);
+  await expect(page.getByText(/^First: /)).toBeVisible();
   const kept = (await lines(page).allInnerTexts()).map((text) => Number(/keeps (\d+)/.exec(text)![1]));
   expect(kept.length).toBeGreaterThan(2);
   expect(kept).toEqual([...kept].sort((a, b) => b - a));

@@ -167,7 +167,7 @@ function rightDose(attempts: Attempts, amendment: string, was: number): number |
   const dose = evaluation.doses.find((d) => d.amendment.id === amendment);
   const reading = (id: ReadingId): Reading | undefined => readings.find((r) => r.id === id);
   const enough = dose ? enoughGPerL({ input, evaluation, reading }, dose) : was;
-  if (enough < was && isSilent(enough)) return enough;
+  if (enough < was && (amounts.length === 0 || isSilent(enough))) return enough;
   let [low, high] = [0, was];
   for (let i = 0; i < STEPS_DOWN; i++) {
     const middle = downToScale((low + high) / 2);

@@ -87,7 +87,8 @@ export class FinderSays {
     return {
       first: texts.firstAllInRangeWith(oddsWords(first.odds), count, odd),
       familiar:
-        familiar && answer
+        // Near to the recipe on the bench, no wish explains why the usual one is not first.
+        familiar && answer && !this.search.answeredJob()?.nearTo
           ? isFirst
             ? texts.itIsYourUsualMix
             : texts.yourUsualWouldBeAs(familiar.name, this.ifWords(answer.why.overFamiliar))
