@@ -25,7 +25,7 @@ export const demoMixes: readonly DemoMix[] = [
   },
   { name: 'Potting mix, bark', note: 'To planting size.', recipe: starterMixes.potting },
   {
-    name: 'Block mix, 50 mm',
+    name: 'Block mix, lettuce',
     note: 'Lettuce and beet. Pressed wet, carries the plant to the field.',
     recipe: sketch(
       'seedling',
@@ -86,7 +86,7 @@ export const demoBatches: readonly DemoBatch[] = [
     daysAgo: 34,
     job: { trays: 12, sparePct: 8 },
   },
-  { mix: 'Block mix, 50 mm', name: 'Lettuce blocks, run 1', daysAgo: 27, job: { trays: 16, sparePct: 10 } },
+  { mix: 'Block mix, lettuce', name: 'Lettuce blocks, run 1', daysAgo: 27, job: { trays: 16, sparePct: 10 } },
   { mix: 'Cutting mix, open', name: 'Rosemary under mist', daysAgo: 20, job: { trays: 6, sparePct: 8 } },
   {
     mix: 'Seed mix, no peat',
