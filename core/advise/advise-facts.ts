@@ -48,11 +48,10 @@ const reading = ({ readings }: Judgement, id: ReadingId): number | undefined =>
 /** What a way does and comes to. @param subject of its finding; left out for a mend */
 export function waySays(attempts: Attempts, attempt: Attempt, subject?: Finding['subject']): AdviseMessage {
   const before = attempts.first.judgement;
+  const told = subject ? (tells[subject] ?? []) : ALL;
   // A nutrient may be out of step with others and in its own window: its number says nothing of that.
-  const ids =
-    subject && subject !== 'nitrogen'
-      ? (tells[subject] ?? [])
-      : (subject ? ['n' as const] : ALL).filter((id) => isOff(before, id));
+  const onlyOff = subject === undefined || subject === 'nitrogen';
+  const ids = onlyOff ? told.filter((id) => isOff(before, id)) : told;
   const of = ids.find((id) => reading(before, id) !== undefined);
   const [from, to] = of ? [reading(before, of), reading(attempt.judgement, of)] : [];
   const moves =

@@ -117,7 +117,8 @@ export function fastAndLimits(job: FinderJob, otherAims?: Aims): { fast: FastEva
 function sharesOf({ nearTo, shelved }: FinderJob): number[] | undefined {
   if (!nearTo) return undefined;
   const total = Object.values(nearTo).reduce((a, b) => a + b, 0);
-  return shelved.map(({ material: { id } }) => (nearTo[id] ?? 0) / total);
+  // Near to nothing is near to none.
+  return shelved.map(({ material: { id } }) => (nearTo[id] ?? 0) / (total || 1));
 }
 
 /** How much of a recipe another one keeps, 0–1: the share of its parts that is the same in both. */
