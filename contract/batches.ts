@@ -4,10 +4,12 @@ import { z } from 'zod';
 import { madeForSchema } from '#contract/plan';
 import { clientKey, day, list, moment, oneOf, rowId, text, taking } from '#contract/fields';
 import { keptKitSchema } from '#contract/kit';
+import { listQuerySchema } from '#contract/lists';
 import { approachOf } from '#core/recipe/approaches';
 import { recipeSchema, stageSchema } from '#contract/recipe';
 import { snapshotSchema } from '#contract/snapshot';
 import { usualKit } from '#core/batch/kit';
+import { type BatchState } from '#core/batch/state';
 
 export const newBatchSchema = z.strictObject({
   key: clientKey,
@@ -30,7 +32,32 @@ export const newBatchSchema = z.strictObject({
 });
 export type NewBatch = z.input<typeof newBatchSchema>;
 
-export const batchLineSchema = z.object({
+/** What the tub holds by the book. */
+const tubSchema = z.object({
+  /** Litres, never below 0; none before it is made. */
+  leftLitres: z.number(),
+  /** So much more was filled than it held: it is to be counted. */
+  overLitres: z.number(),
+  state: z.object({
+    made: z.boolean(),
+    done: z.number(),
+    of: z.number(),
+    restsUntil: day.nullable(),
+    toTest: z.boolean(),
+    phTooHigh: z.number().nullable(),
+  }) satisfies z.ZodType<BatchState>,
+});
+
+/** Which part of the list: also by words of the name, or by the month in which it was made. */
+export const batchesQuerySchema = listQuerySchema.extend({
+  find: text(80).optional(),
+  month: z
+    .string()
+    .regex(/^\d{4}-\d{2}$/, taking(allow('allowed.month', none)))
+    .optional(),
+});
+
+export const batchLineSchema = tubSchema.extend({
   id: rowId,
   key: z.string(),
   name: z.string(),
@@ -38,6 +65,9 @@ export const batchLineSchema = z.object({
   createdAt: moment,
   stage: stageSchema,
   vessel: z.string(),
+  /** Id of that vessel, and how many of them what is left fills. */
+  vesselId: z.string(),
+  fills: z.number(),
   litres: z.number(),
   /** The saved recipe with the same parts and doses, whatever the job. */
   mixId: rowId.nullable(),
@@ -45,7 +75,7 @@ export const batchLineSchema = z.object({
 });
 export type BatchLine = z.output<typeof batchLineSchema>;
 
-export const batchSchema = z.object({
+export const batchSchema = tubSchema.extend({
   id: rowId,
   key: clientKey,
   name: z.string(),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { whereSchema } from '#contract/where';
-import { batchLineSchema, batchSchema, newBatchSchema } from '#contract/batches';
+import { batchesQuerySchema, batchLineSchema, batchSchema, newBatchSchema } from '#contract/batches';
 import { adviseAnswerSchema, adviseRequestSchema } from '#contract/advise';
 import {
   batchSheetAnswerSchema,
@@ -285,7 +285,7 @@ export const endpoints = {
 
   batches: {
     ...get('Batches, newest first, a page at a time', z.array(batchLineSchema)),
-    query: listQuerySchema,
+    query: batchesQuerySchema,
   },
   keepBatch: create('Keep a batch', newBatchSchema, batchSchema),
   batch: get('One batch with all it was made from', batchSchema),

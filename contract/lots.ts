@@ -31,6 +31,8 @@ const fromSchema = z.strictObject({
 const seedSchema = z.strictObject({
   year: int([1900, 2200]).nullable().default(null),
   germination: num(limits.germination).nullable().default(null),
+  /** Seeds to a gram: what is weighed is told in seeds by it. */
+  perGram: num(limits.seedsPerGram).optional(),
 });
 
 const lotFields = {
@@ -68,17 +70,19 @@ export const lotSchema = z.object({
   key: z.string().nullable(),
   ...lotFields,
   note: z.string(),
-  /** What came later, was lost, was put right by counting, and went into batches; in the unit of its kind. */
+  /** What came later, was lost, was put right by counting, came back empty, and went into batches and plantings; in the unit of its kind. */
   came: z.number(),
   lost: z.number(),
   counted: z.number(),
+  back: z.number(),
   took: z.number(),
   /** Null where it was never said how much there was. */
   left: z.number().nullable(),
 });
 export type Lot = z.output<typeof lotSchema>;
 
-export const moveKinds = ['came', 'lost', 'counted'] as const;
+/** `back`: vessels that were out with plants and stand empty again. */
+export const moveKinds = ['came', 'lost', 'counted', 'back'] as const;
 export const newMoveSchema = z.strictObject({
   key: clientKey,
   kind: oneOf(moveKinds),
@@ -174,6 +178,8 @@ export const lotTraceSchema = z.object({
   batches: z.array(
     z.object({ id: rowId, name: z.string(), madeOn: day, /** In the unit of the lot. */ amount: z.number() }),
   ),
+  /** Sowings and pottings that took of it, as seed or as vessels. */
+  plantings: z.array(z.object({ id: rowId, name: z.string(), on: day, amount: z.number() })),
   uses: z.array(entrySchema),
   moves: z.array(moveSchema),
 });

@@ -43,6 +43,8 @@ const plantingFields = z.strictObject({
   bareRoot: yesNo.default(false),
   halfFilled: yesNo.default(false),
   season: placeSchema.nullable().default(null),
+  /** Packet that the seed came of: so many of it are gone. */
+  seedLot: rowId.nullable().default(null),
   from: list(partSchema, limits.plantFrom, 'plantings').default([]),
   trial: z
     .strictObject({

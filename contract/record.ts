@@ -40,11 +40,19 @@ const otherKinds = [
     rest: int([1, 1e9]).optional(),
   }),
   /** So much mix is left in the tub, measured. */
-  z.strictObject({ kind: z.literal('left'), litres: num(limits.stock) }),
+  z.strictObject({ kind: z.literal('left'), litres: num(limits.stock), on: day.optional() }),
+  /** It is mixed, whatever was ticked of it: the tub is full. */
+  z.strictObject({ kind: z.literal('made'), on: day }),
+  /** Takes back something filled, a look at the tub, that it was made, or a taking back. */
+  z.strictObject({ kind: z.literal('undo'), of: rowId }),
+  /** Whether a filling that looks like another one is that one. */
+  z.strictObject({ kind: z.literal('same'), of: rowId, same: yesNo }),
   z.strictObject({ kind: z.literal('note'), text: text(2000) }),
 ] as const;
 const { error } = taking(
-  allow('allowed.entry-kind', { kinds: ['tick', 'test', 'correction', 'lot', 'use', 'left', 'note'] }),
+  allow('allowed.entry-kind', {
+    kinds: ['tick', 'test', 'correction', 'lot', 'use', 'left', 'made', 'undo', 'same', 'note'],
+  }),
 );
 
 /** What can be entered on a batch. */
@@ -91,8 +99,16 @@ export const keptDataSchema = z.discriminatedUnion(
   'kind',
   [
     ...otherKinds,
-    // What the vessels took, reckoned on the day.
-    useSchema.extend({ litres: z.number().optional() }),
+    useSchema.extend({
+      /** What the vessels took, reckoned on the day. */
+      litres: z.number().optional(),
+      /** The planting that it is. */
+      planting: rowId.optional(),
+      /** An entry of the same day that looks like the same filling: it counts once until somebody says. */
+      like: rowId.optional(),
+      /** Of a planting from before fillings were entered with it. */
+      reckoned: z.boolean().optional(),
+    }),
     testSchema.extend({ result: resultSchema.optional() }),
   ],
   { error },

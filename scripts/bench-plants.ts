@@ -133,6 +133,7 @@ function fill(db: Db, sowings: number, standing: number, batches: readonly numbe
     bareRoot: false,
     halfFilled: false,
     season: null,
+    seedLot: null,
   };
   store.within(() => {
     for (let i = 0; i < sowings; i++) {

@@ -17,6 +17,9 @@ import { seedDemo } from '#server/out/demo/seed';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { Problem } from '#server/base/http/problem';
 import { type InstrumentHub } from '#server/base/instruments/hub';
+import { Ledger } from '#server/book/tub/ledger';
+import { Tubs } from '#server/book/tub/tubs';
+import { storesOf } from '#server/kept/stores';
 import { LibraryStore } from '#server/kept/library/library';
 import { CropStore } from '#server/kept/season/crops';
 
@@ -103,6 +106,8 @@ export class OpenedNursery {
       this.db = db;
       new LibraryStore(db).refreshStarter();
       new CropStore(db).refreshStarter();
+      const stores = storesOf(db, around.now);
+      new Ledger(stores, new Tubs(stores)).reckonEarlier(around.now().toISOString());
       if (around.demo) seedDemo(db, around.now());
       const { heavy } = around;
       this.backups = new BackupFolder(db, around.data, new Folder(db), around.now, {

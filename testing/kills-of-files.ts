@@ -2,6 +2,7 @@ import { type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { copyFileSync, existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import Database from 'better-sqlite3';
 import { backupFolder, backupsIn } from '#server/out/backup/backups';
 import { lookAt } from '#server/out/backup/checked';
 import { begin, serve, type Served } from '#testing/serve';
@@ -33,6 +34,17 @@ const post = (at: Served, path: string, body: object): Promise<Response | null> 
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   }).catch(() => null);
+
+/** Fillings that the upgrade made of earlier plantings: that many entries came with it. */
+function reckonedIn(folder: string): number {
+  const db = new Database(join(folder, 'welcome.sqlite'));
+  const count = db
+    .prepare<[], number>(`SELECT count(*) FROM entries WHERE data_json ->> '$.reckoned'`)
+    .pluck()
+    .get();
+  db.close();
+  return count!;
+}
 
 /**
  * Kills a server in the middle of backups, restores and upgrades by turns. A backup is whole or is none; after a restore
@@ -121,7 +133,10 @@ export async function killFiles(
     const after = lookAt(join(to, 'welcome.sqlite'));
     if (!before.good || !after.good)
       tally.wrong.push(`${from}: ${after.good ? 'no such file' : after.why.say}`);
-    else if (JSON.stringify(before.counts) !== JSON.stringify(after.counts))
+    else if (
+      JSON.stringify(before.counts) !==
+      JSON.stringify({ ...after.counts, entries: after.counts.entries - reckonedIn(to) })
+    )
       tally.wrong.push(`${from}: other counts after its upgrade`);
     rmSync(to, { recursive: true, force: true });
   };

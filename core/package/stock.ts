@@ -17,13 +17,15 @@ export interface LotSums {
   lost: number;
   /** By how much counting it put it right, up or down. */
   counted: number;
-  /** What batches took. */
+  /** Vessels that were out with plants and stand empty again. */
+  back: number;
+  /** What batches and plantings took. */
   took: number;
 }
 
-/** What is left: bought − lost − used, put right by counting. Null where it was never said how much came. */
-export function leftOf({ quantity, came, lost, counted, took }: LotSums): number | null {
-  return quantity === null ? null : quantity + came - lost + counted - took;
+/** What is left: bought − lost − used + come back, put right by counting. Null where it was never said how much came. */
+export function leftOf({ quantity, came, lost, counted, back, took }: LotSums): number | null {
+  return quantity === null ? null : quantity + came - lost + counted + back - took;
 }
 
 export interface Makeable {
@@ -80,18 +82,6 @@ export function fills(leftL: number, eachL: number): number {
   if (!(eachL > 0)) throw new OutOfRange('eachL', eachL, allow('allowed.above-nothing', none));
   // A tub that is full to rounding fills the last one.
   return Math.max(0, Math.floor(leftL / eachL + NOTHING));
-}
-
-/** What happened to a batch after it was made, in order. */
-export type TubEntry = { kind: 'use'; litres?: number | undefined } | { kind: 'left'; litres: number };
-
-/** Litres left in the tub: the last reading of it, or what was made, less what was filled since. Never below 0. */
-export function tubLeft(madeL: number, entries: readonly TubEntry[]): number {
-  const left = entries.reduce(
-    (present, entry) => (entry.kind === 'left' ? entry.litres : present - (entry.litres ?? 0)),
-    madeL,
-  );
-  return Math.max(0, left);
 }
 
 /** Litres a year: batches a week of so many litres, so many weeks. @example yearLitres(80 * 3, 2, 52) // 24960 */

@@ -36,7 +36,15 @@ import { crops } from '#testing/season';
 
 const tray: Planting = {
   ...{ id: 1, start: 'sow', crop: 'tomato', name: 'Long Red', seed: '', vessel: 'cell-72', cells: 72 },
-  ...{ perCell: 1, batch: 4, on: '2027-03-01', bareRoot: false, halfFilled: false, season: null },
+  ...{
+    perCell: 1,
+    batch: 4,
+    on: '2027-03-01',
+    bareRoot: false,
+    halfFilled: false,
+    season: null,
+    seedLot: null,
+  },
   ...{ from: [], trial: null },
 };
 const kept = (...events: PlantEvent[]): KeptEvent[] => events.map((event, i) => ({ ...event, id: i + 1 }));

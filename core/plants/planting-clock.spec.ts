@@ -22,7 +22,16 @@ const things = { waters: new Map(), amendments: library.amendments };
 const since = '2031-03-01';
 const tray: Planting = {
   ...{ id: 1, start: 'sow', crop: 'tomato', name: '', seed: '', vessel: 'cell-24', cells: 24, perCell: 1 },
-  ...{ batch: 4, on: since, bareRoot: false, halfFilled: false, season: null, from: [], trial: null },
+  ...{
+    batch: 4,
+    on: since,
+    bareRoot: false,
+    halfFilled: false,
+    season: null,
+    seedLot: null,
+    from: [],
+    trial: null,
+  },
 };
 const kept = (...events: PlantEvent[]): KeptEvent[] => events.map((event, i) => ({ ...event, id: i + 1 }));
 const livingOf = (vessel: string, stage: (typeof stages)[number]) =>

@@ -35,6 +35,8 @@ export interface Planting {
   halfFilled: boolean;
   /** Sowing of the season that it is. */
   season: { line: number; sowing: number; step: number } | null;
+  /** Packet of seed that it came of. */
+  seedLot: number | null;
   /** Plants that came from other plantings. */
   from: { planting: number; plants: number }[];
   /** Its trial, arm and block. */

@@ -15,6 +15,9 @@ export interface SeasonTask {
   text: SeasonMessage;
 }
 
+/** The task with which a step of a sowing begins. @param step from 0 */
+export const taskOfStep = (step: number): string => (step === 0 ? 'start' : `move-${step + 1}`);
+
 /** A leaf a week after coming up: common practice, no source. */
 const DAYS_PER_LEAF = 7;
 
@@ -40,7 +43,7 @@ export function tasksOf(
   };
   const cover = crop.cover === 'none' ? null : { mm: crop.coverMm, with: crop.cover };
   add(
-    'start',
+    taskOfStep(0),
     begun,
     seasonSay('task.start', {
       ...{ name, start: crop.start, vessels: vesselsOf(first), perCell: crop.perCell },
@@ -63,7 +66,7 @@ export function tasksOf(
     const says = seasonSay('task.move', {
       ...{ name, prick, vessels: vesselsOf(step), deep: crop.depth === 'deep' },
     });
-    add(`move-${i + 2}`, dayNumber(step.from), says);
+    add(taskOfStep(i + 1), dayNumber(step.from), says);
   });
   if (crop.hardenDays > 0)
     add('harden', Math.max(begun, end - crop.hardenDays), seasonSay('task.harden', { name }), end);

@@ -172,6 +172,9 @@ export interface AllowedFacts {
   'allowed.a-file': None;
   'allowed.key-of-one': None;
   'allowed.lot-of-vessels': None;
+  'allowed.lot-of-seed': None;
+  'allowed.month': None;
+  'allowed.undo-at-planting': None;
   'allowed.lot-of': { item: string };
   'allowed.another-lot': None;
   'allowed.under-planned': { planned: number };

@@ -57,6 +57,7 @@ export const limits = {
   hotMixLitres: [0.01, 1_000_000],
 
   germination: [0.01, 1],
+  seedsPerGram: [0.05, 200_000],
   seedsPerCell: [1, 50],
   wantedPlants: [1, 100_000],
   confidence: [0.5, 0.9999],

@@ -1,17 +1,24 @@
 import { type Batch, type BatchLine } from '#contract/batches';
-import { type ListQuery } from '#contract/lists';
+import { type z } from 'zod';
+import { type batchesQuerySchema } from '#contract/batches';
 import { PAGE } from '#contract/routes';
 import { readSnapshot, stepsSchema } from '#contract/snapshot';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { partsKey } from '#core/recipe/parts-key';
 import { type Recipe } from '#core/recipe/recipe';
+import { type Vessel, volumeL } from '#core/vessel/vessel';
 import { MixStore } from '#server/kept/mixes';
 import { Known } from '#server/base/database/known';
 import { type Db } from '#server/base/database/db';
 
 type Saved = Pick<Batch, 'mixId' | 'mixName' | 'mixKey'>;
-type Row = Omit<Batch, 'snapshot' | keyof Saved> & { snapshot_json: string };
-type LineRow = Omit<BatchLine, 'mixId' | 'mixName'>;
+/** What the tub holds is reckoned from its record. */
+type OfTub = 'leftLitres' | 'overLitres' | 'state';
+export type KeptBatch = Omit<Batch, OfTub>;
+/** With what one of its vessels takes, L. */
+export type KeptBatchLine = Omit<BatchLine, OfTub | 'fills'> & { eachL: number };
+type Row = Omit<KeptBatch, 'snapshot' | keyof Saved> & { snapshot_json: string };
+type LineRow = Omit<KeptBatchLine, 'mixId' | 'mixName'>;
 
 const SELECT = `SELECT id, key, name, mix_version_id AS mixVersionId, made_on AS madeOn, created_at AS createdAt,
   snapshot_json FROM batches`;
@@ -25,9 +32,13 @@ export interface BatchSteps {
   steps: BatchSnapshot['steps'];
 }
 
+/** As it stands between signs of LIKE. */
+const likeOf = (text: string): string => text.replaceAll(/[!%_]/g, '!$&');
+
 /** What was made, each with all it was made from. */
 export class BatchStore {
   private readonly listed;
+  private readonly found;
   private readonly line;
   private readonly lines: Known<number, LineRow>;
   private readonly made;
@@ -65,10 +76,20 @@ export class BatchStore {
         .pluck();
     // Apart, so that each has an index of its own.
     this.listed = { no: listed('deleted_at IS NULL'), yes: listed('deleted_at IS NOT NULL') };
-    this.line = db.prepare<[number], LineRow>(
+    const found = (where: string) =>
+      db
+        .prepare<[string, string, number, number], number>(
+          `SELECT id FROM batches WHERE ${where} AND name LIKE ? ESCAPE '!' AND made_on LIKE ?
+           ORDER BY made_on DESC, id DESC LIMIT ? OFFSET ?`,
+        )
+        .pluck();
+    this.found = { no: found('deleted_at IS NULL'), yes: found('deleted_at IS NOT NULL') };
+    this.line = db.prepare<[number], Omit<LineRow, 'eachL'> & { vesselJson: string }>(
       `SELECT id, key, name, made_on AS madeOn, created_at AS createdAt,
          snapshot_json ->> '$.recipe.stage' AS stage,
          snapshot_json ->> '$.vessel.name' AS vessel,
+         snapshot_json ->> '$.vessel.id' AS vesselId,
+         snapshot_json -> '$.vessel.vessel' AS vesselJson,
          snapshot_json ->> '$.sheet.litres' AS litres
        FROM batches WHERE id = ?`,
     );
@@ -91,12 +112,28 @@ export class BatchStore {
     this.setAway = db.prepare('UPDATE batches SET deleted_at = ? WHERE id = ?');
   }
 
-  /** A page of those that are there, or of those put away; newest first. */
-  all({ away, from }: ListQuery): BatchLine[] {
-    return this.listed[away].all(PAGE, from).map((id) => {
+  /** A page of those that are there, or of those put away, by name or by month where that is asked; newest first. */
+  all({ away, from, find, month }: z.output<typeof batchesQuerySchema>): KeptBatchLine[] {
+    const ids =
+      find === undefined && month === undefined
+        ? this.listed[away].all(PAGE, from)
+        : this.found[away].all(`%${likeOf(find ?? '')}%`, `${month ?? ''}%`, PAGE, from);
+    return ids.map((id) => {
       const { mixId, mixName } = this.savedOf(id);
-      return { ...this.lines.of(id, [], () => this.line.get(id)!), mixId, mixName };
+      return { ...this.lineOf(id), mixId, mixName };
     });
+  }
+
+  private lineOf(id: number): LineRow {
+    return this.lines.of(id, [], () => {
+      const { vesselJson, ...line } = this.line.get(id)!;
+      return { ...line, eachL: volumeL(JSON.parse(vesselJson) as Vessel) };
+    });
+  }
+
+  /** Finished mix that it is of, L. */
+  litresOf(id: number): number {
+    return this.lineOf(id).litres;
   }
 
   /** Its name alone: the whole of a batch takes a while to read. */
@@ -124,7 +161,7 @@ export class BatchStore {
     return (version === null ? undefined : this.saved.get(version)) ?? NONE;
   }
 
-  private read({ snapshot_json, ...row }: Row): Batch {
+  private read({ snapshot_json, ...row }: Row): KeptBatch {
     return { ...row, ...this.savedOf(row.id), snapshot: readSnapshot(JSON.parse(snapshot_json)) };
   }
 
@@ -140,23 +177,23 @@ export class BatchStore {
       return { ...batch, steps: stepsSchema.parse(JSON.parse(steps_json)) };
     });
 
-  one(id: number): Batch | null {
+  one(id: number): KeptBatch | null {
     const row = this.byId.get(id);
     return row ? this.read(row) : null;
   }
 
-  byKey(key: string): Batch | null {
+  byKey(key: string): KeptBatch | null {
     const row = this.keyed.get(key);
     return row ? this.read(row) : null;
   }
 
-  add(batch: Omit<Batch, 'id' | 'mixId' | 'mixName' | 'mixKey'>): Batch {
+  add(batch: Omit<KeptBatch, 'id' | keyof Saved>): KeptBatch {
     const { lastInsertRowid } = this.insert.run({ ...batch, snapshot: JSON.stringify(batch.snapshot) });
     return this.one(Number(lastInsertRowid))!;
   }
 
   /** With whatever else has to be noted of it, or not at all. */
-  addFor(batch: Omit<Batch, 'id' | 'mixId' | 'mixName' | 'mixKey'>, note: (id: number) => void): Batch {
+  addFor(batch: Omit<KeptBatch, 'id' | keyof Saved>, note: (id: number) => void): KeptBatch {
     return this.db
       .transaction(() => {
         const made = this.add(batch);

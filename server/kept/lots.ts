@@ -14,7 +14,7 @@ const moved = (kind: string): string =>
   `(SELECT total(amount) FROM stock_moves WHERE lot_id = l.id AND kind = '${kind}') AS ${kind}`;
 const SELECT = `SELECT l.id, l.key, l.kind, l.item, l.name, l.received_on AS receivedOn, l.note, l.quantity, l.price,
   l.ready_on AS readyOn, l.from_json AS fromJson, l.seed_json AS seedJson,
-  ${moved('came')}, ${moved('lost')}, ${moved('counted')},
+  ${moved('came')}, ${moved('lost')}, ${moved('counted')}, ${moved('back')},
   (SELECT total(amount) FROM takes WHERE lot_id = l.id) AS took FROM lots l`;
 
 const read = ({ fromJson, seedJson, ...row }: Row): Lot => ({
@@ -24,6 +24,18 @@ const read = ({ fromJson, seedJson, ...row }: Row): Lot => ({
   left: leftOf(row),
 });
 const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value));
+
+/** An amount that goes from a lot, in its unit, and what for. */
+interface Take {
+  lot: number;
+  amount: number;
+  /** YYYY-MM-DD */
+  day: string;
+  subject?: string;
+  entry?: number;
+  batch?: number;
+  planting?: number;
+}
 
 interface Move {
   id: number;
@@ -44,6 +56,11 @@ export class LotStore {
   private readonly movesOf;
   private readonly untake;
   private readonly take;
+  private readonly undoEntry;
+  private readonly undoPlanting;
+  private readonly ofItem;
+  private readonly takenByPlanting;
+  private readonly outWith;
   private readonly takenBy;
   private readonly pace;
   private readonly alter;
@@ -67,13 +84,28 @@ export class LotStore {
     );
     this.untake = db.prepare('DELETE FROM takes WHERE batch_id = ? AND subject = ?');
     this.take = db.prepare(
-      `INSERT INTO takes (entry_id, batch_id, subject, lot_id, amount, day)
-       VALUES (@entry, @batch, @subject, @lot, @amount, @day)`,
+      `INSERT INTO takes (entry_id, batch_id, planting_id, subject, lot_id, amount, day)
+       VALUES (@entry, @batch, @planting, @subject, @lot, @amount, @day)`,
+    );
+    this.undoEntry = db.prepare<[{ entry: number; kind: StockKind | null }]>(
+      `DELETE FROM takes WHERE entry_id = @entry
+       AND (@kind IS NULL OR lot_id IN (SELECT id FROM lots WHERE kind = @kind))`,
+    );
+    this.undoPlanting = db.prepare<[number]>('DELETE FROM takes WHERE planting_id = ?');
+    this.ofItem = db.prepare<[string, string], Row>(
+      `${SELECT} WHERE l.item = ? AND l.kind = ? AND l.quantity IS NOT NULL ORDER BY l.received_on, l.id`,
+    );
+    this.takenByPlanting = db.prepare<[number], { id: number; amount: number }>(
+      'SELECT planting_id AS id, sum(amount) AS amount FROM takes WHERE lot_id = ? AND planting_id IS NOT NULL GROUP BY planting_id ORDER BY planting_id DESC',
+    );
+    this.outWith = db.prepare<[number], { lot: number; amount: number }>(
+      `SELECT t.lot_id AS lot, sum(t.amount) AS amount FROM takes t JOIN lots l ON l.id = t.lot_id
+       WHERE t.planting_id = ? AND l.kind = 'vessel' GROUP BY t.lot_id ORDER BY t.lot_id`,
     );
     this.takenBy = db.prepare<[number], { id: number; name: string; madeOn: string; amount: number }>(
       `SELECT b.id, b.name, b.made_on AS madeOn, sum(t.amount) AS amount
        FROM takes t JOIN batches b ON b.id = t.batch_id
-       WHERE t.lot_id = ? GROUP BY b.id ORDER BY b.made_on DESC, b.id DESC`,
+       WHERE t.lot_id = ? AND t.planting_id IS NULL GROUP BY b.id ORDER BY b.made_on DESC, b.id DESC`,
     );
     this.alter = db.prepare(
       `UPDATE lots SET name = coalesce(@name, name), note = coalesce(@note, note),
@@ -151,29 +183,53 @@ export class LotStore {
   }
 
   /**
-   * What an entry on a batch takes from lots; of two on one item the later one holds, uses add up. To be called within
-   * the transaction that adds the entry.
+   * What an entry on a batch takes from lots; of two on one item the later one holds. To be called within the
+   * transaction that adds the entry.
    */
   noteTakes(
     entry: { id: number; subject: string; day: string },
     batch: { id: number; snapshot: BatchSnapshot },
     data: EntryData,
   ): void {
-    const take = (lot: number, amount: number): void => {
-      if (amount > 0)
-        this.take.run({
-          ...{ entry: entry.id, batch: batch.id, subject: entry.subject, day: entry.day },
-          ...{ lot, amount },
-        });
-    };
-    if (data.kind === 'lot') {
-      this.untake.run(batch.id, entry.subject);
-      const planned = plannedOf(batch.snapshot, data.item);
-      const first = data.amount ?? planned;
-      take(data.lot, first);
-      if (data.rest !== undefined) take(data.rest, Math.max(0, planned - first));
-    }
-    if (data.kind === 'use' && data.lot !== undefined) take(data.lot, data.count);
+    if (data.kind !== 'lot') return;
+    const { id, subject, day } = entry;
+    const take = (lot: number, amount: number): void =>
+      this.addTake({ entry: id, batch: batch.id, subject, day, lot, amount });
+    this.untake.run(batch.id, subject);
+    const planned = plannedOf(batch.snapshot, data.item);
+    const first = data.amount ?? planned;
+    take(data.lot, first);
+    if (data.rest !== undefined) take(data.rest, Math.max(0, planned - first));
+  }
+
+  /** Takes an amount from a lot, for an entry on a batch or for a planting. */
+  addTake({ amount, ...take }: Take): void {
+    if (amount > 0)
+      this.take.run({ entry: null, batch: null, planting: null, subject: 'use', ...take, amount });
+  }
+
+  /** Gives back what an entry took; of one kind of thing where that is named. */
+  untakeEntry(entry: number, kind: StockKind | null = null): void {
+    this.undoEntry.run({ entry, kind });
+  }
+
+  untakePlanting(planting: number): void {
+    this.undoPlanting.run(planting);
+  }
+
+  /** Lots of an item of which it is known how much is left, the oldest first. */
+  countedOf(kind: StockKind, item: string): { id: number; left: number }[] {
+    return this.ofItem.all(item, kind).map((row) => ({ id: row.id, left: leftOf(row) ?? 0 }));
+  }
+
+  /** Vessels that went out with a planting, by their lots. */
+  outWithPlanting(planting: number): { lot: number; amount: number }[] {
+    return this.outWith.all(planting);
+  }
+
+  /** Plantings that took of a lot, and how much, newest first. */
+  plantingsOf(lot: number): { id: number; amount: number }[] {
+    return this.takenByPlanting.all(lot);
   }
 
   /** Batches that took from a lot, and how much, newest first. */

@@ -27,6 +27,8 @@ export class RecordStore {
   private readonly ofLot;
   private readonly ofKind;
   private readonly kindAfter;
+  private readonly newest;
+  private readonly tub;
 
   constructor(private readonly db: Db) {
     this.after = db.prepare<[number, number], Row>(`${SELECT} WHERE batch_id = ? AND id > ? ORDER BY id`);
@@ -53,6 +55,13 @@ export class RecordStore {
          AND e.id = (SELECT MAX(id) FROM entries WHERE batch_id = e.batch_id AND subject = e.subject)
        ORDER BY b.made_on DESC, b.id DESC`,
     );
+    this.newest = db
+      .prepare<[number], number | null>('SELECT max(id) FROM entries WHERE batch_id = ?')
+      .pluck();
+    this.tub = db.prepare<[number], Row>(
+      `${SELECT} INDEXED BY entries_of_kind
+       WHERE kind IN ('use', 'left', 'made', 'undo', 'same', 'tick', 'test') AND batch_id = ? ORDER BY id`,
+    );
     this.kindAfter = db.prepare<[string, number], Row>(`${SELECT} WHERE kind = ? AND id > ? ORDER BY id`);
     this.ofKind = db.prepare<[string, number], Row>(`${SELECT} WHERE kind = ? AND batch_id = ? ORDER BY id`);
   }
@@ -77,6 +86,16 @@ export class RecordStore {
       yield some.map(read);
       from = some.at(-1)!.id;
     }
+  }
+
+  /** Number of its newest entry; 0 where it has none. */
+  newestOf(batchId: number): number {
+    return this.newest.get(batchId) ?? 0;
+  }
+
+  /** What tells how a batch stands and what its tub holds, oldest first. */
+  ofTub(batchId: number): Entry[] {
+    return this.tub.all(batchId).map(read);
   }
 
   /** Entries of one kind, oldest first. */
@@ -126,7 +145,13 @@ export class RecordStore {
         return made;
       })
       .immediate();
-    this.arrivals.emit(String(batchId), entry);
+    // Within a larger act it is told once that is whole, and not at all where it comes to nothing.
+    if (this.listeners(batchId) === 0) return entry;
+    if (this.db.inTransaction)
+      queueMicrotask(() => {
+        if (this.db.open && this.byKey(key)) this.arrivals.emit(String(batchId), entry);
+      });
+    else this.arrivals.emit(String(batchId), entry);
     return entry;
   }
 
@@ -136,7 +161,7 @@ export class RecordStore {
     return () => this.arrivals.off(String(batchId), hear);
   }
 
-  /** For tests: nobody may be left behind. */
+  /** How many listen to a batch. */
   listeners(batchId: number): number {
     return this.arrivals.listenerCount(String(batchId));
   }

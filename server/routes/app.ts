@@ -43,6 +43,8 @@ import { PlantingPages } from '#server/book/plants/planting-page';
 import { Trials } from '#server/book/plants/trials';
 import { PlantResults } from '#server/book/plants/results';
 import { type PlantBook, plantRoutes } from '#server/routes/plants';
+import { Ledger } from '#server/book/tub/ledger';
+import { Tubs } from '#server/book/tub/tubs';
 import { Planner } from '#server/book/season/planner';
 import { seasonRoutes } from '#server/routes/season';
 import { shareRoutes } from '#server/routes/share';
@@ -126,10 +128,12 @@ function apiRoutes(
   }: Omit<AppParts, 'webFolder' | 'log'>,
 ): express.Router {
   const api = new Api(checkAnswers);
+  const tubs = new Tubs(stores);
+  const ledger = new Ledger(stores, tubs);
   const clocks = new PlantClocks(stores);
   const planner = new Planner(stores, clocks);
   const states = new PlantStates(stores, clocks);
-  const entries = new PlantEntries(stores, states);
+  const entries = new PlantEntries(stores, states, ledger);
   const lessons = new PlantLessons(stores);
   const document = openApi();
   api.serve('health', () => ({ ok: true as const }));
@@ -139,9 +143,9 @@ function apiRoutes(
   libraryRoutes(api, stores);
   computeRoutes(api, stores, heavy);
   mixRoutes(api, stores);
-  batchRoutes(api, stores, () => pricesNow(stores));
+  batchRoutes(api, stores, tubs, () => pricesNow(stores));
   seasonRoutes(api, stores, planner, states, heavy);
-  recordRoutes(api, stores);
+  recordRoutes(api, stores, ledger);
   printRoutes(api, stores, heavy);
   lotRoutes(api, stores);
   measureRoutes(api, stores);

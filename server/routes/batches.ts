@@ -1,16 +1,16 @@
 import { type Stores } from '#server/kept/stores';
-import { type Batch } from '#contract/batches';
 import { costOf } from '#core/batch/planned';
 import { scoopOf } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { approachOf } from '#core/recipe/approaches';
-import { type BatchStore } from '#server/kept/batches';
+import { type BatchStore, type KeptBatch } from '#server/kept/batches';
+import { type Tubs } from '#server/book/tub/tubs';
 import { notFound } from '#server/base/http/problem';
 import { putAwayRoutes } from '#server/base/http/put-away';
 import { Again, type Api } from '#server/base/http/serve';
 
 /** @throws Problem 404 */
-export function batchOf(batches: BatchStore, id: number): Batch {
+export function batchOf(batches: BatchStore, id: number): KeptBatch {
   const batch = batches.one(id);
   if (!batch) throw notFound('batch', id);
   return batch;
@@ -19,13 +19,14 @@ export function batchOf(batches: BatchStore, id: number): Batch {
 export function batchRoutes(
   api: Api,
   { batches, mixes, measures, library, windows, season, now }: Stores,
+  tubs: Tubs,
   prices: () => (item: string) => number | null,
 ): void {
-  api.serve('batches', ({ query }) => batches.all(query));
+  api.serve('batches', ({ query }) => tubs.lines(batches.all(query)));
   api.serve('keepBatch', ({ body }) => {
     const { units, scoop, recipe, kit, school: by, madeFor, anyway, ...given } = body;
     const existing = batches.byKey(given.key);
-    if (existing) return new Again(existing);
+    if (existing) return new Again(tubs.whole(existing));
     if (given.mixVersionId !== null && !mixes.hasVersion(given.mixVersionId)) {
       throw notFound('version', given.mixVersionId);
     }
@@ -37,10 +38,9 @@ export function batchRoutes(
     const stops = snapshot.flags.some(({ severity }) => severity === 'stop');
     const whole = { ...snapshot, ...(cost && { cost }), ...(anyway && stops && { anyway }) };
     const mixVersionId = mixes.versionLike(recipe, given.mixVersionId);
-    return batches.addFor({ ...given, mixVersionId, snapshot: whole, createdAt: now().toISOString() }, (id) =>
-      season.noteMade(id, madeFor),
-    );
+    const kept = { ...given, mixVersionId, snapshot: whole, createdAt: now().toISOString() };
+    return tubs.whole(batches.addFor(kept, (id) => season.noteMade(id, madeFor)));
   });
-  api.serve('batch', ({ params }) => batchOf(batches, params.id));
+  api.serve('batch', ({ params }) => tubs.whole(batchOf(batches, params.id)));
   putAwayRoutes(api, 'batch', ['putAwayBatch', 'restoreBatch'], batches, now);
 }

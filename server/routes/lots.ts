@@ -3,9 +3,10 @@ import { notFound } from '#server/base/http/problem';
 import { Again, type Api } from '#server/base/http/serve';
 import { type LibraryStore } from '#server/kept/library/library';
 import { type NewLot } from '#contract/lots';
+import { called } from '#core/plants/care';
 import { stockLines } from '#server/book/stock/stock';
 
-export function lotRoutes(api: Api, { lots, record, library, calendar, now }: Stores): void {
+export function lotRoutes(api: Api, { lots, record, library, plants, crops, calendar, now }: Stores): void {
   api.serve('lots', () => lots.all());
   api.serve('stock', () => stockLines(lots, calendar.today()));
   api.serve('addLot', ({ body }) => {
@@ -34,7 +35,13 @@ export function lotRoutes(api: Api, { lots, record, library, calendar, now }: St
     for (const each of record.batchesOfLot(id))
       if (!amounts.has(each.id)) amounts.set(each.id, { ...each, amount: 0 });
     const batches = [...amounts.values()];
-    return { lot, batches, uses: record.usesOf(batches.map((b) => b.id)), moves: lots.moves(id) };
+    const plantings = lots.plantingsOf(id).flatMap(({ id: planting, amount }) => {
+      const each = plants.one(planting);
+      if (!each) return [];
+      const name = called(each, crops.byId().get(each.crop) ?? { name: each.crop });
+      return [{ id: planting, name, on: each.on, amount }];
+    });
+    return { lot, batches, plantings, uses: record.usesOf(batches.map((b) => b.id)), moves: lots.moves(id) };
   });
 }
 

@@ -2,23 +2,26 @@ import { problem } from '#words/problem-facts';
 import { allow } from '#core/units/allowed';
 import { none } from '#core/units/message';
 import { type Stores } from '#server/kept/stores';
-import { type Batch } from '#contract/batches';
-import { type EntryData, type KeptData } from '#contract/record';
+import { type KeptBatch } from '#server/kept/batches';
+import { type Ledger } from '#server/book/tub/ledger';
+import { type Entry, type EntryData } from '#contract/record';
 import { lookUp } from '#core/recipe/library';
 import { OutOfRange } from '#core/units/check';
-import { volumeL } from '#core/vessel/vessel';
-import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { batchOf } from '#server/routes/batches';
 import { notFound, Problem } from '#server/base/http/problem';
 import { Again, type Api } from '#server/base/http/serve';
 import { lastSeen, openStream } from '#server/base/http/stream';
-import { type LibraryStore } from '#server/kept/library/library';
 import { plannedOf } from '#core/batch/planned';
-import { type LotStore } from '#server/kept/lots';
-import { type Calendar } from '#server/kept/nursery/calendar';
+
+/** What can be taken back; a taking back of a planting's filling is the planting's. */
+const UNDOABLE: readonly string[] = ['use', 'left', 'made', 'undo'];
 
 /** The record of a batch: read, added to, listened to. */
-export function recordRoutes(api: Api, { batches, record, lots, library, calendar, now }: Stores): void {
+export function recordRoutes(
+  api: Api,
+  { batches, record, lots, library, calendar, now }: Stores,
+  ledger: Ledger,
+): void {
   api.serve('entries', ({ params }) => record.of(batchOf(batches, params.id).id));
   api.serve('addEntry', ({ params, body: { key, seen, own, batchKey, data } }) => {
     const batch = batchOf(batches, params.id);
@@ -29,17 +32,15 @@ export function recordRoutes(api: Api, { batches, record, lots, library, calenda
       throw new OutOfRange('key', key, allow('allowed.key-of-one', none));
     if (existing) return new Again(existing);
     if (batches.isAway(batch.id)) throw new Problem(410, problem('problem.archived', none), []);
-    checkEntry(data, batch, lots, library, calendar);
-    const kept = keptOf(data, batch, library);
+    checkEntry(data, batch, { lots, library, calendar, record });
+    const kept = ledger.keptOf(data, batch);
     const theirs = record.unseen(batch.id, data, seen, own);
     if (theirs) {
       throw new Problem(409, problem('problem.written-meanwhile', none), [
         { path: theirs.subject, value: theirs.data, allowed: allow('allowed.look-again', none) },
       ]);
     }
-    return record.add(batch.id, key, kept, now().toISOString(), ({ id, subject }) =>
-      lots.noteTakes({ id, subject, day: calendar.today() }, batch, data),
-    );
+    return ledger.enter(batch, key, kept, now().toISOString());
   });
   api.serve('batchStream', ({ params, req, res }) => {
     const batch = batchOf(batches, params.id);
@@ -72,26 +73,29 @@ export function recordRoutes(api: Api, { batches, record, lots, library, calenda
   });
 }
 
-/** As it is kept: with what a test came to, and what filled vessels took. */
-function keptOf(data: EntryData, { snapshot }: Batch, library: LibraryStore): KeptData {
-  if (data.kind === 'test')
-    return { ...data, result: runBenchTest(data.test, data.values, snapshot.context) };
-  if (data.kind !== 'use' || data.vessel === undefined) return data;
-  const kind =
-    data.vessel === snapshot.vessel.id
-      ? snapshot.vessel
-      : lookUp(library.library().vessels, data.vessel, 'data.vessel');
-  return { ...data, litres: data.count * volumeL(kind.vessel) };
+/** The planting whose filling an entry is, or takes back. */
+function plantingOf(of: number, entries: readonly Entry[]): number | undefined {
+  const data = entries.find(({ id }) => id === of)?.data;
+  if (data?.kind === 'undo') return plantingOf(data.of, entries);
+  return data?.kind === 'use' ? data.planting : undefined;
 }
 
 /** Whether what an entry names is there. @throws OutOfRange or Problem 404 */
 function checkEntry(
   data: EntryData,
-  { snapshot }: Batch,
-  lots: LotStore,
-  library: LibraryStore,
-  calendar: Calendar,
+  { id: batchId, snapshot }: KeptBatch,
+  { lots, library, calendar, record }: Pick<Stores, 'lots' | 'library' | 'calendar' | 'record'>,
 ): void {
+  if (data.kind === 'made') calendar.notLaterThanToday('data.on', data.on);
+  if (data.kind === 'left' && data.on !== undefined) calendar.notLaterThanToday('data.on', data.on);
+  if (data.kind === 'undo' || data.kind === 'same') {
+    const of = record.ofTub(batchId).find(({ id }) => id === data.of)?.data;
+    const can =
+      data.kind === 'same' ? of?.kind === 'use' && of.like !== undefined : of && UNDOABLE.includes(of.kind);
+    if (!can) throw new OutOfRange('data.of', data.of, allow('allowed.can-be-undone', none));
+    if (data.kind === 'undo' && plantingOf(data.of, record.ofTub(batchId)) !== undefined)
+      throw new OutOfRange('data.of', data.of, allow('allowed.undo-at-planting', none));
+  }
   if (data.kind === 'use') {
     calendar.notLaterThanToday('data.on', data.on);
     if (data.vessel !== undefined && data.vessel !== snapshot.vessel.id)

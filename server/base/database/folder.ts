@@ -82,6 +82,15 @@ export class Folder {
     this.put.run('sharing', way);
   }
 
+  /** Plantings of before there was one book are in it. */
+  get isOneBook(): boolean {
+    return this.get.get('one-book') === '1';
+  }
+
+  set isOneBook(is: boolean) {
+    this.put.run('one-book', is ? '1' : '0');
+  }
+
   /** How many steps of the demo it holds; null where it is nobody's demo. */
   get demoSteps(): number | null {
     const steps = this.get.get('demo');

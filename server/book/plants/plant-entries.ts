@@ -14,6 +14,7 @@ import {
 import { lookUp } from '#core/recipe/library';
 import { OutOfRange } from '#core/units/check';
 import { notFound } from '#server/base/http/problem';
+import { type Ledger } from '#server/book/tub/ledger';
 import { type PlantStates } from '#server/book/plants/plant-states';
 import { sizeOfJpeg } from '#server/kept/plants/pictures';
 
@@ -22,6 +23,7 @@ export class PlantEntries {
   constructor(
     private readonly stores: Stores,
     private readonly states: PlantStates,
+    private readonly ledger: Ledger,
   ) {}
 
   private recordOf(id: number): KeptEvent[] {
@@ -63,13 +65,14 @@ export class PlantEntries {
         const event: PlantEvent = { kind: 'moved', on: given.on, count: plants, to: planting.id };
         this.enter(from, randomUUID(), event, now, `from.${i}.plants`);
       });
-      const { season } = given;
-      if (season?.step === 0) {
-        if (!this.stores.season.one(season.line)) throw notFound('line', season.line);
-        this.stores.season.setDone(season.line, { sowing: season.sowing, task: 'start', on: given.on });
-      }
+      this.ledger.begin(planting, now);
       return this.states.lines([planting])[0]!;
     });
+  }
+
+  /** A tray of a trial, with what it takes; within the transaction of the trial. */
+  begin(given: NewPlanting & Pick<Planting, 'trial'>, now: string): void {
+    this.ledger.begin(this.stores.plants.add(given, now), now);
   }
 
   /**
@@ -85,6 +88,7 @@ export class PlantEntries {
       throw new OutOfRange('id', id, allow('allowed.in-no-other', none));
     const on = this.stores.calendar.today();
     return this.stores.plants.within(() => {
+      if (at !== null) this.ledger.takeBack(planting, now);
       planting.from.forEach(({ planting: parent }) => {
         const from = this.stores.plants.one(parent);
         if (!from) return;
@@ -99,7 +103,9 @@ export class PlantEntries {
           this.enter(from, randomUUID(), again, now, 'id');
         }
       });
-      return this.stores.plants.putAway(id, at);
+      const changed = this.stores.plants.putAway(id, at);
+      if (at === null) this.ledger.again(planting, now);
+      return changed;
     });
   }
 
@@ -116,10 +122,23 @@ export class PlantEntries {
   }
 
   /** @throws OutOfRange or Problem 404 for a crop, a vessel or a batch that is not there, or a day to come */
-  checkPlace({ crop, vessel, batch, on }: Pick<Planting, 'crop' | 'vessel' | 'batch' | 'on'>): void {
+  checkPlace({
+    crop,
+    vessel,
+    batch,
+    on,
+    season,
+    seedLot,
+  }: Pick<Planting, 'crop' | 'vessel' | 'batch' | 'on' | 'season' | 'seedLot'>): void {
     lookUp(this.stores.crops.byId(), crop, 'crop');
     lookUp(this.stores.library.library().vessels, vessel, 'vessel');
-    if (batch !== null && !this.stores.batches.one(batch)) throw notFound('batch', batch);
+    if (batch !== null && this.stores.batches.nameOf(batch) === null) throw notFound('batch', batch);
+    if (season && !this.stores.season.one(season.line)) throw notFound('line', season.line);
+    if (seedLot !== null) {
+      const lot = this.stores.lots.one(seedLot);
+      if (!lot) throw notFound('lot', seedLot);
+      if (lot.kind !== 'seed') throw new OutOfRange('seedLot', seedLot, allow('allowed.lot-of-seed', none));
+    }
     this.stores.calendar.notLaterThanToday('on', on);
   }
 

@@ -17,7 +17,7 @@ export class Trials {
   ) {}
 
   add(given: NewTrial, now: string): Trial {
-    this.entries.checkPlace({ ...given, batch: null });
+    this.entries.checkPlace({ ...given, batch: null, season: null, seedLot: null });
     given.arms.forEach(({ batch }, i) => {
       if (batch !== null && !this.stores.batches.one(batch))
         throw new OutOfRange(`arms.${i}.batch`, batch, allow('allowed.batch-there', none));
@@ -25,7 +25,7 @@ export class Trials {
     return this.stores.plants.within(() => {
       const id = this.stores.trials.add(given, now);
       for (const { block, arm } of layOut(given.seed, given.arms.length, given.blocks))
-        this.stores.plants.add(
+        this.entries.begin(
           {
             ...{
               key: randomUUID(),
@@ -35,7 +35,14 @@ export class Trials {
               vessel: given.vessel,
             },
             ...{ cells: given.cells, perCell: given.perCell, batch: given.arms[arm]!.batch, on: given.on },
-            ...{ bareRoot: false, halfFilled: false, season: null, from: [], trial: { id, arm, block } },
+            ...{
+              bareRoot: false,
+              halfFilled: false,
+              season: null,
+              seedLot: null,
+              from: [],
+              trial: { id, arm, block },
+            },
             name: `${given.name}, ${given.arms[arm]!.name}, block ${block}`.slice(0, 60),
           },
           now,

@@ -31,6 +31,8 @@ export class PlantStore {
   private readonly ofTrial;
   private readonly children;
   private readonly inBatch;
+  private readonly everyBatch;
+  private readonly inStep;
   private readonly batchesOfVersions;
   /** A row never changes once it is kept. */
   private readonly rows: Known<number, Planting>;
@@ -76,6 +78,15 @@ export class PlantStore {
       `${from} WHERE id IN (SELECT data_json ->> '$.to' FROM plant_events WHERE kind = 'moved' AND planting_id = ?)`,
     );
     this.inBatch = db.prepare<[number], Row>(`${from} WHERE batch_id = ? AND deleted_at IS NULL ORDER BY id`);
+    this.everyBatch = db
+      .prepare<[], number>(
+        `${numbers} WHERE batch_id IS NOT NULL AND deleted_at IS NULL ORDER BY batch_id, id`,
+      )
+      .pluck();
+    this.inStep = db.prepare<{ line: number; sowing: number; step: number }, Row>(
+      `${from} WHERE row_json ->> '$.season.line' = @line AND row_json ->> '$.season.sowing' = @sowing
+       AND row_json ->> '$.season.step' = @step AND deleted_at IS NULL ORDER BY id`,
+    );
     this.batchesOfVersions = db
       .prepare<[string], number>(
         `SELECT b.id FROM batches b
@@ -158,6 +169,16 @@ export class PlantStore {
 
   ofBatch(batch: number): Planting[] {
     return this.inBatch.all(batch).map(this.read);
+  }
+
+  /** All that stand or stood in the mix of a batch. */
+  withBatch(): Planting[] {
+    return this.everyBatch.all().map(this.planting);
+  }
+
+  /** Those that are of a step of a sowing of the season. */
+  ofStep({ line, sowing, step }: NonNullable<Planting['season']>): Planting[] {
+    return this.inStep.all({ line, sowing, step }).map(this.read);
   }
 
   /** Batches of versions of a mix, or of none that is named, in which something stands or stood, newest first. */

@@ -8,6 +8,7 @@ import {
 } from '#contract/plan';
 import { type z } from 'zod';
 import { type SeasonLine, type SeasonSettings } from '#core/season/line';
+import { taskOfStep } from '#core/season/tasks';
 import { usualSettings } from '#core/season/usual-settings';
 import { type Db } from '#server/base/database/db';
 import { type Folder } from '#server/base/database/folder';
@@ -34,6 +35,9 @@ export class SeasonStore {
   private readonly allDone;
   private readonly mark;
   private readonly unmark;
+  private readonly markBy;
+  private readonly unmarkBy;
+  private readonly markedBy;
   private readonly allMade;
   private readonly makeFor;
 
@@ -55,7 +59,19 @@ export class SeasonStore {
     );
     this.mark = db.prepare(
       `INSERT INTO season_done (line_id, sowing, task, day) VALUES (@line, @sowing, @task, @on)
-       ON CONFLICT (line_id, sowing, task) DO UPDATE SET day = excluded.day`,
+       ON CONFLICT (line_id, sowing, task) DO UPDATE SET day = excluded.day, by_planting = 0`,
+    );
+    // What a person ticked stays theirs.
+    this.markBy = db.prepare(
+      `INSERT INTO season_done (line_id, sowing, task, day, by_planting) VALUES (@line, @sowing, @task, @on, 1)
+       ON CONFLICT (line_id, sowing, task) DO NOTHING`,
+    );
+    this.unmarkBy = db.prepare(
+      'DELETE FROM season_done WHERE line_id = @line AND sowing = @sowing AND task = @task AND by_planting = 1',
+    );
+    this.markedBy = db.prepare<[], { line: number; sowing: number; task: string }>(
+      `SELECT d.line_id AS line, d.sowing, d.task FROM season_done d
+       JOIN season_lines l ON l.id = d.line_id WHERE l.deleted_at IS NULL AND d.by_planting = 1`,
     );
     this.unmark = db.prepare('DELETE FROM season_done WHERE line_id = ? AND sowing = ? AND task = ?');
     this.allMade = db.prepare<[], MadeFor & { batch: number }>(
@@ -119,6 +135,21 @@ export class SeasonStore {
   setDone(line: number, { sowing, task, on }: { sowing: number; task: string; on: string | null }): void {
     if (on === null) this.unmark.run(line, sowing, task);
     else this.mark.run({ line, sowing, task, on });
+  }
+
+  /** A planting is of a step of a sowing: that step is ticked, unless a person did so before. */
+  tickBy({ line, sowing, step }: MadeFor, on: string): void {
+    this.markBy.run({ line, sowing, task: taskOfStep(step), on });
+  }
+
+  /** Takes the tick of plantings back; what a person ticked stays. */
+  untickBy({ line, sowing, step }: MadeFor): void {
+    this.unmarkBy.run({ line, sowing, task: taskOfStep(step) });
+  }
+
+  /** Tasks that plantings ticked: they may be half done. */
+  tickedByPlantings(): { line: number; sowing: number; task: string }[] {
+    return this.markedBy.all();
   }
 
   /** Notes what a batch was made for; of lines that are there. */

@@ -83,8 +83,8 @@ export const demoBatches: readonly DemoBatch[] = [
       autumn: 'Winter lettuce',
       winter: 'Winter lettuce',
     },
-    daysAgo: 34,
-    job: { trays: 12, sparePct: 8 },
+    daysAgo: 41,
+    job: { trays: 17, sparePct: 8 },
   },
   { mix: 'Block mix, lettuce', name: 'Lettuce blocks, run 1', daysAgo: 27, job: { trays: 16, sparePct: 10 } },
   { mix: 'Cutting mix, open', name: 'Rosemary under mist', daysAgo: 20, job: { trays: 6, sparePct: 8 } },
@@ -97,7 +97,7 @@ export const demoBatches: readonly DemoBatch[] = [
       autumn: 'Peat-free coriander',
       winter: 'Peat-free coriander',
     },
-    daysAgo: 13,
+    daysAgo: 31,
     job: { trays: 8, sparePct: 8 },
   },
   {
@@ -113,6 +113,7 @@ export const demoBatches: readonly DemoBatch[] = [
     job: { trays: 30, sparePct: 8 },
   },
   { mix: 'Peat-lite mix A (1967)', name: 'One yard of mix A', daysAgo: 2, job: { litres: 764.555 } },
+  { mix: 'Growing-on mix', name: 'First pots', daysAgo: 52, job: { trays: 12, sparePct: 8 } },
 ];
 
 /** What the made-up nursery has standing, with invented prices per litre. */
@@ -145,6 +146,9 @@ export const demoRecords: Readonly<Record<string, { left: number; entries: reado
       { kind: 'test', test: 'air', values: { volumeMl: 400, drainedMl: 27 } },
     ],
   },
+  'Lettuce blocks, run 1': { left: 0, entries: [] },
+  'Rosemary under mist': { left: 1, entries: [] },
+  'First pots': { left: 0, entries: [] },
   'Peat-free peppers': {
     left: 0,
     entries: [

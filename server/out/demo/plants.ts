@@ -6,8 +6,9 @@ import { dayIn, daysAfter } from '#core/units/day';
 import { type Db } from '#server/base/database/db';
 import { Folder } from '#server/base/database/folder';
 import { type ByTurn, inTurn, turnOf } from '#server/out/demo/turn';
-import { PlantEventStore } from '#server/kept/plants/plant-events';
-import { PlantStore } from '#server/kept/plants/plants';
+import { Ledger } from '#server/book/tub/ledger';
+import { Tubs } from '#server/book/tub/tubs';
+import { storesOf } from '#server/kept/stores';
 import { TrialStore } from '#server/kept/plants/trials';
 
 type Given = Pick<NewPlanting, 'vessel' | 'cells'> & Partial<NewPlanting>;
@@ -123,7 +124,7 @@ const demo: readonly DemoPlanting[] = [
     ],
   },
   {
-    ...{ ago: 12, batch: 'Tomatoes pricked out' },
+    ...{ ago: 5, batch: 'Tomatoes pricked out' },
     sort: {
       spring: ['petunia', 'From a neighbour'],
       summer: ['cosmos', 'From a neighbour'],
@@ -142,7 +143,7 @@ const demo: readonly DemoPlanting[] = [
     ],
   },
   {
-    ...{ ago: 50, batch: 'Tomatoes pricked out' },
+    ...{ ago: 50, batch: 'First pots' },
     sort: { spring: ['pelargonium', 'Red balcony'] },
     given: { start: 'pot', vessel: 'pot-9', cells: 80 },
     events: [
@@ -156,7 +157,7 @@ const demo: readonly DemoPlanting[] = [
     ],
   },
   {
-    ...{ ago: 16, batch: 'Tomatoes pricked out' },
+    ...{ ago: 16, batch: 'First pots' },
     sort: {
       spring: ['tomato', 'Tall'],
       summer: ['cucumber', 'Tall'],
@@ -220,8 +221,9 @@ export function demoPlants(
 ): void {
   const today = dayIn(now, new Folder(db).timeZone);
   const turn = turnOf(today);
-  const store = new PlantStore(db);
-  const plantEvents = new PlantEventStore(db);
+  const stores = storesOf(db, () => now);
+  const ledger = new Ledger(stores, new Tubs(stores));
+  const { plants: store, plantEvents } = stores;
   const at = now.toISOString();
   const batchOf = (name: string | undefined): number | null => (name && batches.get(name)) || null;
   let used = 0;
@@ -235,6 +237,7 @@ export function demoPlants(
       bareRoot: false,
       halfFilled: false,
       season: null,
+      seedLot: null,
     },
     trial: null,
   };
@@ -252,6 +255,7 @@ export function demoPlants(
       { ...usual, ...given, crop, name, from: [], on, batch: batchOf(batch), key: key(used++) },
       at,
     );
+    ledger.begin(planting, at);
     enter(planting, events);
     if (finished) store.finish(planting.id, true);
   }
@@ -287,6 +291,7 @@ export function demoPlants(
         },
         at,
       );
+      ledger.begin(planting, at);
       const count = Array.from({ length: cells }, (_, cell) =>
         Number(uniformAt(seed, stream, cell) < of.chance),
       ).reduce((sum, each) => sum + each, 0);

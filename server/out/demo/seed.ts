@@ -1,9 +1,7 @@
 import { addDays, parseISO } from 'date-fns';
-import { type Batch } from '#contract/batches';
+import { type KeptBatch } from '#server/kept/batches';
 import { type NewLot } from '#contract/lots';
 import { type EntryData, type KeptData } from '#contract/record';
-import { fills } from '#core/package/stock';
-import { volumeL } from '#core/vessel/vessel';
 import { fittingScoop } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
@@ -195,9 +193,9 @@ function stock(db: Db, now: Date): void {
   );
 }
 
-/** What was written down on a batch: lots, ticks of all steps but the last ones, tests, and what it was used for. */
+/** What was written down on a batch: lots, ticks of all steps but the last ones, and tests. */
 function recordOf(
-  { name, madeOn, snapshot }: Batch,
+  { snapshot }: KeptBatch,
   lotOf: ReadonlyMap<string, number>,
   result: { left: number; entries: readonly EntryData[] },
 ): KeptData[] {
@@ -213,16 +211,5 @@ function recordOf(
       done: true,
     })),
   );
-  const each = volumeL(snapshot.vessel.vessel);
-  const count = Math.min(60 * 8, fills(snapshot.sheet.litres, each));
-  const use: KeptData[] =
-    result.left === 0
-      ? [
-          {
-            ...{ kind: 'use', what: name, count, on: madeOn },
-            ...{ vessel: snapshot.vessel.id, litres: count * each },
-          },
-        ]
-      : [];
-  return [...lots, ...ticks, ...result.entries, ...use];
+  return [...lots, ...ticks, ...result.entries];
 }

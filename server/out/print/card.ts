@@ -12,7 +12,7 @@ import { inSpoons, type Scoop } from '#core/batch/scoops';
 import { costSays } from '#core/units/money';
 import { inScoops, scoopText } from '#core/units/scooped';
 import { readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
-import { type Batch } from '#contract/batches';
+import { type KeptBatch } from '#server/kept/batches';
 
 /** The narrow space has no sign of its own in the print font. */
 const inPrint = <T extends Content[]>(content: T): T =>
@@ -22,7 +22,7 @@ const shortName = (name: string): string => name.replace(/\s*\([^)]* mm[^)]*\)$/
 
 /** The bench card on one page, plain black on white. */
 export async function benchCard(
-  { id, name, madeOn, snapshot }: Batch,
+  { id, name, madeOn, snapshot }: KeptBatch,
   reader: Reader,
   scoop: Scoop,
   url: string,

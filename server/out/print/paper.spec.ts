@@ -1,7 +1,7 @@
 import { metric } from '#testing/readers';
 import { read } from '#words/read';
 import fc from 'fast-check';
-import { type Batch } from '#contract/batches';
+import { type KeptBatch } from '#server/kept/batches';
 import { heats, usualKit } from '#core/batch/kit';
 import { ownScoops, scoops } from '#core/batch/scoops';
 import { snapshotBatch } from '#core/batch/snapshot';
@@ -52,7 +52,11 @@ const anyRecipe = fc
     school,
   }));
 
-function batchOf(recipe: Recipe, heat: (typeof heats)[number], school: (typeof approaches)[number]): Batch {
+function batchOf(
+  recipe: Recipe,
+  heat: (typeof heats)[number],
+  school: (typeof approaches)[number],
+): KeptBatch {
   const snapshot = snapshotBatch(
     recipe,
     library,

@@ -42,6 +42,7 @@ const line: PlantingLine = {
   },
   ...{ perCell: 1, batch: null, on: '2031-02-01', bareRoot: false, halfFilled: false, season: null },
   ...{ from: [], trial: null, batchName: 'First', care: null, putAway: false },
+  seedLot: null,
   tally: {
     begun: 72,
     entered: 60,

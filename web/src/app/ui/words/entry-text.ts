@@ -40,6 +40,12 @@ export function entryText(
       return texts.usedForOn(data.what, data.count, data.on);
     case 'left':
       return texts.leftInTheTub(formatsOf(reader).volume(data.litres));
+    case 'made':
+      return texts.made;
+    case 'undo':
+      return texts.undone;
+    case 'same':
+      return data.same ? texts.same : texts.two;
     case 'note':
       return data.text;
   }

@@ -8,5 +8,9 @@ export const entryText = place('ui/words/entry-text', {
   theRestFrom: (lot: Filling) => line`, the rest from ${lot}`,
   from: (item: Filling, lot: Filling, theRestFrom: Filling) => line`${item} from ${lot}${theRestFrom}`,
   usedForOn: (what: Filling, count: Filling, on: Filling) => line`Used for ${what}, ${count} on ${on}`,
+  made: 'It is mixed',
+  undone: 'An earlier entry undone',
+  same: 'Two fillings are the same: counted once',
+  two: 'Two fillings are two: both counted',
   leftInTheTub: (volume: Filling) => line`${volume} left in the tub`,
 });

@@ -1,0 +1,42 @@
+import { type Batch, type BatchLine } from '#contract/batches';
+import { standOf } from '#contract/record-tub';
+import { type BatchState } from '#core/batch/state';
+import { type Tub } from '#core/batch/tub';
+import { fills } from '#core/package/stock';
+import { Known } from '#server/base/database/known';
+import { type KeptBatch, type KeptBatchLine } from '#server/kept/batches';
+import { type Stores } from '#server/kept/stores';
+
+/** What the tub of every batch holds, and how far the batch is: reckoned again when its record grows, or on a new day. */
+export class Tubs {
+  private readonly kept: Known<number, { tub: Tub; state: BatchState }>;
+
+  constructor(private readonly stores: Pick<Stores, 'db' | 'batches' | 'record' | 'calendar'>) {
+    this.kept = new Known({ db: stores.db });
+  }
+
+  of(batch: number): { tub: Tub; state: BatchState } {
+    const { batches, record, calendar } = this.stores;
+    const today = calendar.today();
+    return this.kept.of(batch, [record.newestOf(batch), today], () => {
+      const { madeOn, steps } = batches.stepsOf(batch);
+      return standOf({ madeOn, steps, litres: batches.litresOf(batch) }, record.ofTub(batch), today);
+    });
+  }
+
+  lines(lines: readonly KeptBatchLine[]): BatchLine[] {
+    return lines.map(({ eachL, ...line }) => {
+      const held = this.held(line.id);
+      return { ...line, ...held, fills: fills(held.leftLitres, eachL) };
+    });
+  }
+
+  whole(batch: KeptBatch): Batch {
+    return { ...batch, ...this.held(batch.id) };
+  }
+
+  private held(id: number): Pick<Batch, 'leftLitres' | 'overLitres' | 'state'> {
+    const { tub, state } = this.of(id);
+    return { leftLitres: state.made ? tub.leftL : 0, overLitres: tub.overL, state };
+  }
+}

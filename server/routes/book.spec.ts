@@ -1,0 +1,280 @@
+import { randomUUID } from 'node:crypto';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import request from 'supertest';
+import { volumeL } from '#core/vessel/vessel';
+import { openDatabase } from '#server/base/database/open';
+import { Ledger } from '#server/book/tub/ledger';
+import { Tubs } from '#server/book/tub/tubs';
+import { storesOf } from '#server/kept/stores';
+import { vesselKinds } from '#core/vessel/kinds';
+import { newBatch, testApp, TODAY as TODAY_ } from '#testing/server';
+
+const TODAY = '2031-03-04';
+
+const cellL = volumeL(vesselKinds.find(({ id }) => id === 'cell-72')!.vessel);
+type App = ReturnType<typeof testApp>['app'];
+
+/** A nursery with a batch of which so much is made, counted trays, and a packet of seed. */
+async function nursery() {
+  const { app, db } = testApp();
+  const post = async (path: string, body: object) => {
+    const answer = await request(app)
+      .post(`/api${path}`)
+      .send({ key: randomUUID(), ...body });
+    return answer.body as { id: number } & Record<string, unknown>;
+  };
+  const { id: batch } = await post('/batches', newBatch());
+  const lot = (kind: string, item: string, quantity: number, name = item) =>
+    post('/lots', { kind, item, name, receivedOn: '2031-02-01', quantity });
+  const [trays, seed] = [await lot('vessel', 'cell-72', 720), await lot('seed', 'Lettuce, green', 1000)];
+  const enter = async (data: object, of = batch) => post(`/batches/${of}/entries`, { seen: 0, data });
+  const sow = (more: object = {}) =>
+    post('/plants', {
+      ...{ start: 'sow', crop: 'lettuce', vessel: 'cell-72', cells: 216, on: TODAY, batch },
+      ...{ seedLot: seed.id, ...more },
+    });
+  const left = async (of = batch) => (await request(app).get(`/api/batches/${of}`)).body;
+  const lotLeft = async (of: { id: number }) =>
+    (await request(app).get('/api/lots')).body.find((each: { id: number }) => each.id === of.id)
+      .left as number;
+  return { app, db, post, enter, sow, left, lotLeft, batch, trays, seed };
+}
+const entriesOf = async (app: App, batch: number) =>
+  (await request(app).get(`/api/batches/${batch}/entries`)).body;
+
+test('sown from a tub: its litres, trays and seed are gone at once, in one entry; archived they are back; restored gone again', async () => {
+  const { app, enter, sow, left, lotLeft, batch, trays, seed } = await nursery();
+  expect(await left()).toMatchObject({ leftLitres: 0, state: { made: false, done: 0 } });
+  await enter({ kind: 'made', on: TODAY });
+  const { leftLitres: full } = await left();
+  const { id } = await sow();
+  const held = async () => [(await left()).leftLitres, await lotLeft(trays), await lotLeft(seed)];
+  const gone = [expect.closeTo(full - 216 * cellL, 6), 504, 784];
+  expect(await held()).toEqual(gone);
+  const [, use] = await entriesOf(app, batch);
+  expect(use.data).toMatchObject({ kind: 'use', planting: id, count: 216, what: 'Lettuce' });
+  const line = (await request(app).get('/api/batches')).body.find(
+    (each: { id: number }) => each.id === batch,
+  );
+  expect(line).toMatchObject({
+    leftLitres: gone[0],
+    fills: Math.floor((full - 216 * cellL) / cellL),
+  });
+
+  await request(app).delete(`/api/plants/${id}`).expect(204);
+  expect(await held()).toEqual([expect.closeTo(full, 6), 720, 1000]);
+  await request(app).post(`/api/plants/${id}/restore`).send({}).expect(204);
+  expect(await held()).toEqual(gone);
+  // Taken back at the planting, nowhere else.
+  const undo = await enter({ kind: 'undo', of: use.id });
+  expect(undo['issues']).toEqual([expect.objectContaining({ path: 'data.of' })]);
+  const { plantings, lot } = (await request(app).get(`/api/lots/${trays.id}/trace`)).body;
+  expect([plantings, lot.took]).toEqual([[{ id, name: 'Lettuce', on: TODAY, amount: 216 }], 216]);
+});
+
+test('filled and not followed takes the same, and is taken back by one entry', async () => {
+  const { enter, left, lotLeft, trays } = await nursery();
+  await enter({ kind: 'made', on: TODAY });
+  const { leftLitres: full } = await left();
+  const use = await enter({ kind: 'use', what: 'Neighbour', count: 100, on: TODAY, vessel: 'cell-72' });
+  expect([(await left()).leftLitres, await lotLeft(trays)]).toEqual([
+    expect.closeTo(full - 100 * cellL, 6),
+    620,
+  ]);
+  const undo = await enter({ kind: 'undo', of: use.id });
+  expect([(await left()).leftLitres, await lotLeft(trays)]).toEqual([expect.closeTo(full, 6), 720]);
+  await enter({ kind: 'undo', of: undo.id });
+  expect(await lotLeft(trays)).toBe(620);
+});
+
+test('told on the run and under Plants on one day: counted once until somebody says that they are two', async () => {
+  const { enter, sow, left, lotLeft, batch, app, trays } = await nursery();
+  await enter({ kind: 'made', on: TODAY });
+  const { leftLitres: full } = await left();
+  await enter({ kind: 'use', what: 'Lettuce', count: 216, on: TODAY, vessel: 'cell-72' });
+  await sow();
+  const once = [expect.closeTo(full - 216 * cellL, 6), 504];
+  expect([(await left()).leftLitres, await lotLeft(trays)]).toEqual(once);
+  const sown = (await entriesOf(app, batch)).at(-1);
+  expect(sown.data.like).toBeGreaterThan(0);
+  await enter({ kind: 'same', of: sown.id, same: false });
+  expect([(await left()).leftLitres, await lotLeft(trays)]).toEqual([
+    expect.closeTo(full - 432 * cellL, 6),
+    288,
+  ]);
+  await enter({ kind: 'same', of: sown.id, same: true });
+  expect([(await left()).leftLitres, await lotLeft(trays)]).toEqual(once);
+});
+
+test('what happened is never refused: more sown than the tub, the trays and the packet held', async () => {
+  const { sow, left, lotLeft, trays, seed, enter } = await nursery();
+  const { id } = await sow({ cells: 2000 });
+  expect(id).toBeGreaterThan(0);
+  const { leftLitres, overLitres } = await left();
+  expect([leftLitres, overLitres > 0]).toEqual([0, true]);
+  expect([await lotLeft(trays), await lotLeft(seed)]).toEqual([-1280, -1000]);
+  await enter({ kind: 'left', litres: 2 });
+  expect(await left()).toMatchObject({ leftLitres: 2, overLitres: 0 });
+});
+
+test('its line of the season is ticked, and is not when it is archived; what a person ticked stays', async () => {
+  const { post, sow, app } = await nursery();
+  const line = await post('/plan/lines', { crop: 'lettuce', plants: 200 });
+  const done = async () => (await request(app).get('/api/plan')).body.done;
+  const season = { line: line.id, sowing: 1, step: 0 };
+  const { id } = await sow({ season });
+  expect(await done()).toEqual([{ line: line.id, sowing: 1, task: 'start', on: TODAY }]);
+  const second = await sow({ season, cells: 72 });
+  await request(app).delete(`/api/plants/${id}`).expect(204);
+  expect(await done()).toHaveLength(1);
+  await request(app).delete(`/api/plants/${second.id}`).expect(204);
+  expect(await done()).toEqual([]);
+  await request(app).put(`/api/plan/lines/${line.id}/tasks`).send({ sowing: 1, task: 'start', on: TODAY });
+  await request(app).post(`/api/plants/${id}/restore`).send({}).expect(204);
+  await request(app).delete(`/api/plants/${id}`).expect(204);
+  expect(await done()).toHaveLength(1);
+});
+
+type Act =
+  | { act: 'sow'; cells: number; day: number }
+  | { act: 'use'; cells: number; day: number }
+  | { act: 'left'; litres: number }
+  | { act: 'archive' | 'restore'; which: number }
+  | { act: 'undo'; which: number }
+  | { act: 'again' };
+const filled = { cells: fc.integer({ min: 1, max: 300 }), day: fc.integer({ min: 0, max: 5 }) };
+const which = fc.nat(9);
+const acts: fc.Arbitrary<Act> = fc.oneof(
+  fc.record({ act: fc.constant('sow' as const), ...filled }),
+  fc.record({ act: fc.constant('sow' as const), ...filled }),
+  fc.record({ act: fc.constant('use' as const), ...filled }),
+  fc.record({ act: fc.constant('left' as const), litres: fc.integer({ min: 0, max: 40 }) }),
+  fc.record({ act: fc.constant('archive' as const), which }),
+  fc.record({ act: fc.constant('restore' as const), which }),
+  fc.record({ act: fc.constant('undo' as const), which }),
+  fc.record({ act: fc.constant('again' as const) }),
+);
+
+test('over random days of making, sowing, filling, undoing, archiving, restoring and sending twice all adds up everywhere', async () => {
+  await fc.assert(
+    fc.asyncProperty(fc.array(acts, { minLength: 3, maxLength: 14 }), async (all) => {
+      const { app, enter, sow, left, lotLeft, batch, trays, seed } = await nursery();
+      await enter({ kind: 'made', on: '2031-02-20' });
+      const { leftLitres: full } = await left();
+      const sown: {
+        id: number;
+        key: string;
+        body: object;
+        cells: number;
+        on: string;
+        away: boolean;
+        at: number;
+      }[] = [];
+      const used: { id: number; cells: number; on: string; undone: boolean; at: number }[] = [];
+      let look: { litres: number; at: number } | null = null;
+      for (const [at, each] of all.entries()) {
+        if (each.act === 'sow' || each.act === 'use') {
+          const on = `2031-02-2${each.day}`;
+          // Odd and even, so that no filling looks like a planting.
+          const cells = 2 * each.cells + (each.act === 'sow' ? 1 : 0);
+          if (each.act === 'sow') {
+            const body = { key: randomUUID(), on, cells };
+            sown.push({ ...body, id: (await sow(body)).id, body, away: false, at });
+          } else {
+            const { id } = await enter({ kind: 'use', what: 'x', count: cells, on, vessel: 'cell-72' });
+            used.push({ id, cells, on, undone: false, at });
+          }
+        } else if (each.act === 'left') {
+          await enter({ kind: 'left', litres: each.litres });
+          look = { litres: each.litres, at };
+        } else if (each.act === 'again') {
+          // Out of reach it is sent once more: the same key is the same thing.
+          const last = sown.at(-1);
+          if (last) await sow(last.body);
+        } else if (each.act === 'undo') {
+          const use = used[each.which % Math.max(1, used.length)];
+          if (use && !use.undone) {
+            await enter({ kind: 'undo', of: use.id });
+            use.undone = true;
+          }
+        } else {
+          const planting = sown[each.which % Math.max(1, sown.length)];
+          if (!planting) continue;
+          planting.away = each.act === 'archive';
+          if (planting.away) await request(app).delete(`/api/plants/${planting.id}`).expect(204);
+          else await request(app).post(`/api/plants/${planting.id}/restore`).send({}).expect(204);
+        }
+      }
+      const stands = [...sown.filter((s) => !s.away), ...used.filter((u) => !u.undone)];
+      const cells = stands.reduce((sum, each) => sum + each.cells, 0);
+      // All was filled before the day of the look: it was gone by then.
+      const litres = look ? look.litres : full - cells * cellL;
+      const shown = await left();
+      expect(shown.leftLitres).toBeCloseTo(Math.max(0, litres), 6);
+      expect(shown.overLitres).toBeCloseTo(Math.max(0, -litres), 6);
+      expect(await lotLeft(trays)).toBe(720 - cells);
+      const seeds = sown.filter((s) => !s.away).reduce((sum, each) => sum + each.cells, 0);
+      expect(await lotLeft(seed)).toBe(1000 - seeds);
+      const [line] = (await request(app).get('/api/batches')).body;
+      expect([line.id, line.leftLitres, line.overLitres]).toEqual([
+        batch,
+        shown.leftLitres,
+        shown.overLitres,
+      ]);
+      const plants = (await request(app).get('/api/plants')).body as { tally: { begun: number } }[];
+      expect(plants.reduce((sum, { tally }) => sum + tally.begun, 0)).toBe(seeds);
+      const trace = (await request(app).get(`/api/lots/${trays.id}/trace`)).body;
+      const told = [...trace.plantings, ...trace.batches].reduce((sum: number, each) => sum + each.amount, 0);
+      expect(told).toBe(cells);
+    }),
+    { numRuns: 20 },
+  );
+});
+
+test.each(['schema-5', 'schema-16'])(
+  'a folder of %s: plantings of before there was one book become fillings, once, said to be reckoned, and take no trays',
+  (name) => {
+    const folder = mkdtempSync(join(tmpdir(), 'welcome-'));
+    copyFileSync(`testing/folders/${name}.sqlite`, join(folder, 'welcome.sqlite'));
+    const db = openDatabase(folder);
+    const stores = storesOf(db, () => TODAY_);
+    const tubs = new Tubs(stores);
+    const count = (sql: string) => db.prepare(sql).pluck().get() as number;
+    const takes = count('SELECT total(amount) FROM takes');
+    const before = count("SELECT count(*) FROM entries WHERE kind = 'use'");
+    const ledger = new Ledger(stores, tubs);
+    ledger.reckonEarlier(TODAY_.toISOString());
+    const standing = stores.plants.withBatch().filter(({ start }) => start !== 'split');
+    const added = count("SELECT count(*) FROM entries WHERE kind = 'use'") - before;
+    expect(added).toBe(standing.length);
+    if (name === 'schema-16') expect(added).toBeGreaterThan(3);
+    expect(count('SELECT total(amount) FROM takes')).toBe(takes);
+    for (const id of new Set(standing.map(({ batch }) => batch!))) {
+      const { tub } = tubs.of(id);
+      const reckoned = tub.uses.filter(({ planting }) => planting !== undefined);
+      expect(reckoned.every((use) => use.reckoned)).toBe(true);
+      expect(reckoned.map(({ planting }) => planting).sort()).toEqual(
+        standing
+          .filter(({ batch }) => batch === id)
+          .map((each) => each.id)
+          .sort(),
+      );
+      // Of a pair that looks alike one counts.
+      const paired = new Set(tub.uses.flatMap(({ like }) => (like === undefined ? [] : [like])));
+      const litres = tub.uses
+        .filter((use) => !paired.has(use.id))
+        .reduce((sum, use) => sum + (use.litres ?? 0), 0);
+      const looks = stores.record.ofBatch('left', id);
+      if (looks.length === 0)
+        expect(tub.leftL - tub.overL).toBeCloseTo(stores.batches.litresOf(id) - litres, 6);
+    }
+    stores.folder.isOneBook = false;
+    ledger.reckonEarlier(TODAY_.toISOString());
+    expect(count("SELECT count(*) FROM entries WHERE kind = 'use'") - before).toBe(added);
+    db.close();
+    rmSync(folder, { recursive: true });
+  },
+);
