@@ -142,7 +142,7 @@ import {
   shareTakeSchema,
 } from '#contract/share';
 import { seasonAnswerSchema, seasonRequestSchema } from '#contract/season';
-import { dueStepSchema } from '#contract/today';
+import { deskSchema, dueStepSchema, putOffSchema, setLowSchema } from '#contract/today';
 
 /** What goes back: JSON by a schema, nothing, or a body of another kind. */
 export type AnswerKind = z.ZodType | 'nothing' | 'pdf' | 'jpeg' | 'file' | 'calendar' | 'events';
@@ -500,6 +500,9 @@ export const endpoints = {
   addTrial: create('Lay a trial out in randomised blocks', newTrialSchema, trialSchema),
   trial: get('A trial with its trays and counts', trialSchema),
 
+  desk: get('What was put off on Today, and how cold tonight is to be', deskSchema),
+  putOff: compute('Put a line of Today off, or take that back', putOffSchema, deskSchema),
+  setLow: compute('Say how cold tonight is to be', setLowSchema, deskSchema),
   today: get('Steps and re-tests that are due, waiting or open', z.array(dueStepSchema)),
   instruments: get('Instruments with their calibrations', z.array(instrumentSchema)),
   instrumentReadings: get('One reading of each', z.array(instrumentReadingSchema)),

@@ -3,8 +3,9 @@ import { allow } from '#core/units/allowed';
 import { z } from 'zod';
 import { cropStepsSchema } from '#contract/crop';
 import { seasonMessageSchema } from '#contract/message';
-import { clientKey, day, int, list, longText, num, rowId, slug, text, yesNo, taking } from '#contract/fields';
+import { clientKey, day, int, list, longText, num, oneOf, rowId, slug, text, yesNo, taking } from '#contract/fields';
 import { type SeasonLine, type SeasonSettings } from '#core/season/line';
+import { starts } from '#core/plants/planting';
 import { approachOf } from '#core/recipe/approaches';
 import { limits } from '#core/units/limits';
 
@@ -96,6 +97,17 @@ export const seasonTaskSchema = z.object({
   text: seasonMessageSchema,
   /** A mix to be made: so much of it. It is done by making the batch. */
   mix: z.object({ name: z.string(), litres: z.number() }).nullable(),
+  /** What is begun or potted with it, and how much of that is done: null where nothing goes into vessels. */
+  fills: z
+    .object({
+      ...{ step: z.number(), crop: z.string(), name: z.string(), start: oneOf(starts) },
+      ...{ vessel: z.string(), cells: z.number(), perCell: z.number() },
+      /** Cells, blocks or pots that plantings have filled by now. */
+      filled: z.number(),
+      /** Batch that was made for it. */
+      batch: rowId.nullable(),
+    })
+    .nullable(),
   state: z.enum(['due', 'waiting']),
 });
 export type SeasonDue = z.output<typeof seasonTaskSchema>;

@@ -168,6 +168,10 @@ export type PlantingPage = z.output<typeof plantingPageSchema>;
 
 export const plantCareSchema = careSchema.extend({
   planting: rowId,
+  /** Client key of the planting. */
+  key: z.string(),
+  /** What it is called. */
+  name: z.string(),
   state: z.enum(['due', 'waiting']),
 });
 

@@ -139,6 +139,9 @@ export const routes = {
   trial: ['GET', '/trials/:id'],
 
   today: ['GET', '/today'],
+  desk: ['GET', '/today/desk'],
+  putOff: ['PUT', '/today/put-off'],
+  setLow: ['PUT', '/today/low'],
   instruments: ['GET', '/instruments'],
   instrumentReadings: ['GET', '/instruments/readings'],
   instrumentStream: ['GET', '/instruments/stream'],

@@ -135,7 +135,7 @@ test('a mix with a stop is made only by saying so, below the card that says why;
 test('mixed again in another amount it is of the same saved recipe, and says so', async ({ page }) => {
   await page.goto('/batches');
   await page.getByRole('link', { name: /First tomatoes/ }).click();
-  await page.getByRole('button', { name: 'Mix it again' }).click();
+  await page.getByRole('button', { name: 'Open in Mix' }).click();
   const more = page.getByRole('button', { name: /^More: / }).first();
   await expect(more).toBeVisible();
   const id = Number(

@@ -258,6 +258,24 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       ...{ acknowledged: 0, begun: 0 },
     },
     {
+      write: (turn) => ({
+        ...{ endpoint: 'setLow', path: '/today/low' },
+        body: { on: '2026-01-02', celsius: -(turn % 30) },
+      }),
+      read: `SELECT json_extract(value, '$.celsius') AS value FROM folder WHERE key = 'low'`,
+      value: (turn) => (turn === 0 ? undefined : -(turn % 30)),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
+      write: (turn) => ({
+        ...{ endpoint: 'putOff', path: '/today/put-off' },
+        body: { item: 'task/1/1/start', until: `2027-01-${10 + (turn % 19)}` },
+      }),
+      read: `SELECT until AS value FROM put_off WHERE item = 'task/1/1/start'`,
+      value: (turn) => (turn === 0 ? undefined : `2027-01-${10 + (turn % 19)}`),
+      ...{ acknowledged: 0, begun: 0 },
+    },
+    {
       write: (turn) => ({ endpoint: 'setOdds', path: '/plants/odds', body: { purple: { cold: turn % 90 } } }),
       read: `SELECT json_extract(value, '$.purple.cold') AS value FROM folder WHERE key = 'odds'`,
       value: (turn) => (turn === 0 ? undefined : turn % 90),

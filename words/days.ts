@@ -58,6 +58,8 @@ const written = {
   month: { month: 'short' },
   /** May, in full */
   monthName: { month: 'long' },
+  /** May 2031 */
+  monthYear: { month: 'long', year: 'numeric' },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;
 export type Written = keyof typeof written;
 

@@ -9,6 +9,10 @@ export const starts = ['sow', 'strike', 'pot', 'split'] as const;
 /** Whether as many stand as were begun with: of seed and cuttings that shows later. */
 export const isCounted = (start: Planting['start']): boolean => start === 'pot' || start === 'split';
 
+/** What begins in a mix of a stage. */
+export const startOf = (stage: string | undefined): 'sow' | 'strike' | 'pot' =>
+  stage === 'rooting' ? 'strike' : stage === 'potting' ? 'pot' : 'sow';
+
 /** Plants begun together: seed sown, cuttings struck, plants potted from other vessels, or some set apart as they are. */
 export interface Planting {
   id: number;

@@ -174,6 +174,7 @@ export interface AllowedFacts {
   'allowed.lot-of-vessels': None;
   'allowed.lot-of-seed': None;
   'allowed.month': None;
+  'allowed.line-of-today': None;
   'allowed.undo-at-planting': None;
   'allowed.lot-of': { item: string };
   'allowed.another-lot': None;

@@ -27,6 +27,7 @@ const NONE: Saved = { mixId: null, mixName: null, mixKey: null };
 /** What is still to be done on a batch. */
 export interface BatchSteps {
   id: number;
+  key: string;
   name: string;
   madeOn: string;
   steps: BatchSnapshot['steps'];
@@ -99,7 +100,7 @@ export class BatchStore {
       )
       .pluck();
     this.steps = db.prepare<[number], Omit<BatchSteps, 'steps'> & { steps_json: string }>(
-      `SELECT id, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
+      `SELECT id, key, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
     );
     this.byId = db.prepare<[number], Row>(`${SELECT} WHERE id = ?`);
     this.named = db.prepare<[number], string>('SELECT name FROM batches WHERE id = ?').pluck();

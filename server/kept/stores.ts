@@ -2,6 +2,7 @@ import { type Db } from '#server/base/database/db';
 import { Folder } from '#server/base/database/folder';
 import { AboutStore } from '#server/kept/about';
 import { BatchStore } from '#server/kept/batches';
+import { DeskStore } from '#server/kept/desk';
 import { DeviceStore } from '#server/kept/devices';
 import { LibraryStore } from '#server/kept/library/library';
 import { OwnStore } from '#server/kept/library/own';
@@ -45,6 +46,7 @@ export interface Stores {
   plantEvents: PlantEventStore;
   trials: TrialStore;
   pictures: PictureStore;
+  desk: DeskStore;
   devices: DeviceStore;
 }
 
@@ -59,6 +61,7 @@ export function storesOf(db: Db, now: () => Date): Stores {
     ...{ waters: new WaterStore(db), mixes, batches: new BatchStore(db, mixes) },
     ...{ record: new RecordStore(db), crops: new CropStore(db), season: new SeasonStore(db, folder) },
     ...{ plants: new PlantStore(db), plantEvents: new PlantEventStore(db) },
+    desk: new DeskStore(db, folder),
     ...{ trials: new TrialStore(db), pictures: new PictureStore(db), devices: new DeviceStore(db) },
   };
 }

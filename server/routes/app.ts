@@ -147,7 +147,7 @@ function apiRoutes(
   seasonRoutes(api, stores, planner, states, heavy);
   recordRoutes(api, stores, ledger);
   printRoutes(api, stores, heavy);
-  lotRoutes(api, stores);
+  lotRoutes(api, stores, tubs);
   measureRoutes(api, stores);
   waterRoutes(api, stores);
   shelfRoutes(api, stores);

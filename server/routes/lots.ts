@@ -4,9 +4,14 @@ import { Again, type Api } from '#server/base/http/serve';
 import { type LibraryStore } from '#server/kept/library/library';
 import { type NewLot } from '#contract/lots';
 import { called } from '#core/plants/care';
+import { type Tubs } from '#server/book/tub/tubs';
 import { stockLines } from '#server/book/stock/stock';
 
-export function lotRoutes(api: Api, { lots, record, library, plants, crops, calendar, now }: Stores): void {
+export function lotRoutes(
+  api: Api,
+  { lots, record, library, plants, crops, calendar, now }: Stores,
+  tubs: Tubs,
+): void {
   api.serve('lots', () => lots.all());
   api.serve('stock', () => stockLines(lots, calendar.today()));
   api.serve('addLot', ({ body }) => {
@@ -41,7 +46,10 @@ export function lotRoutes(api: Api, { lots, record, library, plants, crops, cale
       const name = called(each, crops.byId().get(each.crop) ?? { name: each.crop });
       return [{ id: planting, name, on: each.on, amount }];
     });
-    return { lot, batches, plantings, uses: record.usesOf(batches.map((b) => b.id)), moves: lots.moves(id) };
+    // What was taken back is told no more.
+    const stands = new Set(batches.flatMap((b) => tubs.of(b.id).tub.uses.map((use) => use.id)));
+    const uses = record.usesOf(batches.map((b) => b.id)).filter((use) => stands.has(use.id));
+    return { lot, batches, plantings, uses, moves: lots.moves(id) };
   });
 }
 

@@ -215,6 +215,7 @@ export const allowed: Words<AllowedFacts> = {
   'allowed.key-of-one': () => 'a key that nothing else has an entry under',
   'allowed.lot-of-vessels': () => 'a lot of empty vessels',
   'allowed.lot-of-seed': () => 'a lot of seed',
+  'allowed.line-of-today': () => 'a line of Today, as care/12/feed/2031-03-04',
   'allowed.month': () => 'a year and a month, as in 2031-03',
   'allowed.undo-at-planting': () => 'archived under Plants: this filling is a sowing or potting there',
   'allowed.lot-of': ({ item }) => `a lot of ${item}`,

@@ -82,6 +82,15 @@ export class Folder {
     this.put.run('sharing', way);
   }
 
+  /** How cold a night is to be, as somebody typed it, as JSON. */
+  get low(): string | undefined {
+    return this.get.get('low');
+  }
+
+  set low(json: string) {
+    this.put.run('low', json);
+  }
+
   /** Plantings of before there was one book are in it. */
   get isOneBook(): boolean {
     return this.get.get('one-book') === '1';

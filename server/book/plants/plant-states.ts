@@ -150,7 +150,8 @@ export class PlantStates {
           state.care
             .filter(({ on, until }) => on <= to && (until ?? on) >= (until === null ? from : today))
             .map((each) => ({
-              ...{ ...each, planting: planting.id },
+              ...{ ...each, planting: planting.id, key: state.line.key },
+              name: called(planting, around.crops.get(planting.crop) ?? { name: planting.crop }),
               state: each.on <= today ? ('due' as const) : ('waiting' as const),
             })),
         );

@@ -5,7 +5,7 @@ import { type SeasonSettings } from '#core/season/line';
 import { type KeptMix, mixOf, needsOf, type SeasonNeeds } from '#core/season/needs';
 import { type Season, seasonOf, type SeasonSowing } from '#core/season/season';
 import { seasonSay } from '#core/season/season-facts';
-import { type SeasonTask, tasksOf } from '#core/season/tasks';
+import { type SeasonTask, taskOfStep, tasksOf } from '#core/season/tasks';
 import { daysAfter } from '#core/units/day';
 import { SowingClocks } from '#core/plants/sowing-clock';
 import { Known } from '#server/base/database/known';
@@ -119,17 +119,62 @@ export class Planner {
           ...{ line, sowing, task: `mix-${day.mix}-${day.on}`, on: day.on },
           text: seasonSay('task.mix', { why: day.rest.why, latest: day.late ? null : day.latest }),
           mix: { name, litres: day.litres },
+          fills: null,
           state: day.on <= today ? 'due' : 'waiting',
         };
       });
-    const tasks = this.tasks(season)
-      .filter(({ task, done }) => done === null && task.on >= from && task.on <= to)
-      .map(({ sowing, task }): SeasonDue => ({
-        ...{ line: sowing.line.id, sowing: sowing.sowing, task: task.id, on: task.on, text: task.text },
-        mix: null,
-        state: task.on <= today ? 'due' : 'waiting',
-      }));
+    const fillsOf = this.fills();
+    const all = this.tasks(season);
+    const at = ({ sowing }: TaskOfSowing): string => `${sowing.line.id} ${sowing.sowing}`;
+    const begun = new Set(all.filter(({ done }) => done !== null).map(at));
+    const planted = new Set(
+      this.stores.season.tickedByPlantings().map(({ line, sowing }) => `${line} ${sowing}`),
+    );
+    const tasks = all
+      .filter(({ task }) => task.on >= from && task.on <= to)
+      // What was never begun wants nothing but that; and when it is up, its planting tells.
+      .filter((each) => each.task.id === taskOfStep(0) || begun.has(at(each)))
+      .filter((each) => each.task.id !== 'up' || !planted.has(at(each)))
+      .flatMap(({ sowing, task, done }): SeasonDue[] => {
+        const fills = fillsOf(sowing, task.id);
+        // What plantings ticked and did not fill is half done.
+        const isPart = fills !== null && fills.filled > 0 && fills.filled < fills.cells;
+        if (done !== null && !isPart) return [];
+        return [
+          {
+            ...{ line: sowing.line.id, sowing: sowing.sowing, task: task.id, on: task.on, text: task.text },
+            ...{ mix: null, fills, state: task.on <= today ? 'due' : 'waiting' },
+          },
+        ];
+      });
     return [...tasks, ...mixing].sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+  }
+
+  /** What a task fills, and how much of it plantings have filled: looked up only where they ticked it. */
+  private fills(): (sowing: SeasonSowing, task: string) => SeasonDue['fills'] {
+    const key = (line: number, sowing: number, task: string): string => `${line} ${sowing} ${task}`;
+    const ticked = new Set(
+      this.stores.season.tickedByPlantings().map((each) => key(each.line, each.sowing, each.task)),
+    );
+    const made = new Map(
+      this.stores.season
+        .plan(this.stores.calendar.today())
+        .made.map((each) => [key(each.line, each.sowing, taskOfStep(each.step)), each.batch]),
+    );
+    return ({ line, crop, sowing, steps }, task) => {
+      const step = steps.findIndex((_, i) => taskOfStep(i) === task);
+      const { kind, cells } = steps[step] ?? {};
+      if (!kind || cells === undefined) return null;
+      const at = { line: line.id, sowing, step };
+      const plantings = ticked.has(key(line.id, sowing, task)) ? this.stores.plants.ofStep(at) : [];
+      return {
+        ...{ step, crop: line.crop, name: line.name, vessel: kind.id, cells },
+        start: step > 0 || crop.start === 'divide' ? 'pot' : crop.start === 'stick' ? 'strike' : 'sow',
+        perCell: step === 0 ? crop.perCell : 1,
+        filled: plantings.reduce((sum, each) => sum + each.cells, 0),
+        batch: made.get(key(line.id, sowing, task)) ?? null,
+      };
+    };
   }
 
   /** What the season takes that is not there. */

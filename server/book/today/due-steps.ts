@@ -10,6 +10,7 @@ const FORGET_AFTER = 60;
 /** Cards read without a break: some 20 ms. */
 const SLICE = 8;
 
+type WantedStep = Omit<DueStep, 'seen'>;
 type Ticks = ReadonlyMap<string, boolean>;
 
 /**
@@ -19,7 +20,7 @@ type Ticks = ReadonlyMap<string, boolean>;
 export class DueSteps {
   private readonly ticks = new Map<number, Map<string, boolean>>();
   private upTo = 0;
-  private readonly kept = new Known<number, DueStep[]>();
+  private readonly kept = new Known<number, WantedStep[]>();
 
   constructor(
     private readonly batches: BatchStore,
@@ -30,7 +31,7 @@ export class DueSteps {
   async on(today: string): Promise<DueStep[]> {
     this.catchUp();
     const ids = this.batches.since(daysAfter(today, -FORGET_AFTER));
-    const due: DueStep[] = [];
+    const due: WantedStep[] = [];
     let fresh = 0;
     for (const id of ids) {
       let wants = this.kept.get(id, [today]);
@@ -42,7 +43,9 @@ export class DueSteps {
       due.push(...wants);
     }
     // Days compare as plain text.
-    return due.sort((a, b) => ((a.on ?? '') < (b.on ?? '') ? -1 : (a.on ?? '') > (b.on ?? '') ? 1 : 0));
+    return due
+      .map((step) => ({ ...step, seen: this.record.newestOf(step.batchId) }))
+      .sort((a, b) => ((a.on ?? '') < (b.on ?? '') ? -1 : (a.on ?? '') > (b.on ?? '') ? 1 : 0));
   }
 
   private catchUp(): void {
@@ -56,20 +59,26 @@ export class DueSteps {
   }
 }
 
-function wantsOf(batch: BatchSteps, ticks: Ticks, today: string): DueStep[] {
+function wantsOf(batch: BatchSteps, ticks: Ticks, today: string): WantedStep[] {
   const done = (step: { id: string; times?: number | undefined }): boolean =>
     Array.from({ length: step.times ?? 1 }, (_, load) => ticks.get(`${step.id}/${load}`)).every(Boolean);
   const begun = [...ticks.values()].some(Boolean);
-  const about = { batchId: batch.id, batch: batch.name };
+  const about = { batchId: batch.id, key: batch.key, batch: batch.name };
+  const of = (step: BatchSteps['steps'][number]): Omit<WantedStep, 'state' | 'on'> => ({
+    ...{ ...about, step: step.id, text: step.text, test: step.test ?? null },
+    loads: Array.from({ length: step.times ?? 1 }, (_, load) => load).filter(
+      (load) => !ticks.get(`${step.id}/${load}`),
+    ),
+  });
   const left = batch.steps.filter((step) => !done(step));
   const wants = left
     .filter((step) => step.waitDays !== undefined)
-    .map((step): DueStep => {
+    .map((step): WantedStep => {
       const on = daysAfter(batch.madeOn, step.waitDays!);
-      return { ...about, step: step.id, text: step.text, state: on <= today ? 'due' : 'waiting', on };
+      return { ...of(step), state: on <= today ? 'due' : 'waiting', on };
     });
   // Cards from before had lifting as a last step; it is no work to be done.
   const next = left.find((s) => s.waitDays === undefined && s.id !== 'lift');
-  if (begun && next) wants.push({ ...about, step: next.id, text: next.text, state: 'open', on: null });
+  if (begun && next) wants.push({ ...of(next), state: 'open', on: null });
   return wants;
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { partsKey } from '#core/recipe/parts-key';
 import { type Recipe } from '#core/recipe/recipe';
 import { Router, RouterLink } from '@angular/router';
@@ -8,7 +8,15 @@ import { Notices } from '../data/notices';
 import { ScoopChoice } from '../data/scoop-choice';
 import { RecipeStore } from '../bench/recipe-store';
 import { resourceOf } from '../data/resource';
+import { ApproachChoice } from '../data/approach-choice';
+import { keptHere } from '../data/making';
+import { NurseryService } from '../data/nursery';
+import { ReaderHere } from '../data/reader-here';
+import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
+import { BinFill } from '../ui/pictures/bin-fill';
+import { Amount } from '../ui/words/amount';
+import { beginWord, type TubRemark, tubSays } from '../ui/words/tub-says';
 import { BatchCard } from './batch-card';
 import { CorrectBatch } from '../bench/correct-batch';
 import { WhatBecame } from '../bench/what-became';
@@ -22,7 +30,7 @@ import { common } from '#words/en/places/common';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
-  imports: [RouterLink, BatchCard, CorrectBatch, FetchState, ScoopPicker, WhatBecame],
+  imports: [Amount, BatchCard, BinFill, CorrectBatch, FetchState, RouterLink, ScoopPicker, WhatBecame],
 })
 export class BatchPage {
   protected readonly texts = texts;
@@ -40,6 +48,46 @@ export class BatchPage {
 
   protected print(): void {
     window.print();
+  }
+
+  protected readonly busy = signal(false);
+  private readonly nursery = inject(NurseryService);
+  private readonly units = inject(Units);
+  private readonly reader = inject(ReaderHere);
+  private readonly approach = inject(ApproachChoice).approach;
+
+  protected begin({ snapshot }: Batch): string {
+    return beginWord(snapshot.recipe.stage);
+  }
+
+  protected minds(batch: Batch): TubRemark[] {
+    return tubSays(batch, this.reader.now(), this.nursery.today());
+  }
+
+  /** The same recipe, job, measures and name, made today. */
+  protected again(batch: Batch): void {
+    const { snapshot, mixVersionId, name } = batch;
+    if (snapshot.flags.some(({ severity }) => severity === 'stop')) {
+      this.notices.say(texts.hasAStop);
+      this.mixAgain(batch);
+      return;
+    }
+    this.busy.set(true);
+    const body = {
+      ...{ name, mixVersionId, recipe: snapshot.recipe, madeOn: this.nursery.today() },
+      ...{ units: this.units.system(), scoop: this.scoop.id(), school: this.approach().id },
+      ...(snapshot.kit && { kit: snapshot.kit }),
+    };
+    this.batches.keep(body, []).subscribe({
+      next: (made) => {
+        if (!made) this.notices.say(keptHere(texts.batch(name)));
+        void this.router.navigate(made ? ['/batches', made.id, 'run'] : ['/batches']);
+      },
+      error: (error: Error) => {
+        this.busy.set(false);
+        this.notices.say(texts.notMade(error.message));
+      },
+    });
   }
 
   protected mixAgain(batch: Batch): void {

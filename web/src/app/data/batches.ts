@@ -2,10 +2,21 @@ import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type Batch, type BatchLine, type NewBatch } from '#contract/batches';
 import { type About } from '#contract/about';
+import { type QueryGiven } from '#contract/endpoints';
 import { ApiClient } from './api';
 import { Making } from './making';
 import { Resource } from './resource';
 import { batches as texts } from '#words/en/places/data/batches';
+
+/** By words of the name, by the month in which it was made. */
+type Asked = Pick<QueryGiven<'batches'>, 'find' | 'month'>;
+interface BatchesListed {
+  lines: Resource<readonly BatchLine[]>;
+  leave: () => void;
+  ask: (what: Asked) => void;
+  /** The rows from one on. */
+  more: (from: number) => Observable<BatchLine[]>;
+}
 
 @Injectable({ providedIn: 'root' })
 export class BatchesService {
@@ -18,16 +29,23 @@ export class BatchesService {
   }
 
   /** A list, for a page that looks at it; it follows what is put away and brought back until the page is left. */
-  list(away: 'no' | 'yes'): { lines: Resource<readonly BatchLine[]>; leave: () => void } {
-    const lines = new Resource<readonly BatchLine[]>(() => this.api.call('batches', { query: { away } }));
+  list(away: 'no' | 'yes'): BatchesListed {
+    let asked: Asked = {};
+    const lines = new Resource<readonly BatchLine[]>(() =>
+      this.api.call('batches', { query: { away, ...asked } }),
+    );
     const again = (): void => lines.refresh();
     this.changed.add(again);
-    return { lines, leave: () => this.changed.delete(again) };
-  }
-
-  /** The rows of a list from one on. */
-  more(away: 'no' | 'yes', from: number): Observable<BatchLine[]> {
-    return this.api.call('batches', { query: { away, from: String(from) } });
+    return {
+      lines,
+      leave: () => this.changed.delete(again),
+      ask: (what) => {
+        if (JSON.stringify(what) === JSON.stringify(asked)) return;
+        asked = what;
+        again();
+      },
+      more: (from) => this.api.call('batches', { query: { away, ...asked, from: String(from) } }),
+    };
   }
 
   private tell(): void {

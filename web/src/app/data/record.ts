@@ -9,6 +9,8 @@ import { isForRecord } from './outbox-store';
 import { followStream } from './shared-stream';
 
 const KEEP_AFTER_MS = 500;
+/** Numbers of entries that the server has not numbered yet: after all that it has. */
+export const FIRST_UNSENT = 1e15;
 
 /**
  * The record of one batch, live. What is entered goes through the outbox of the device: a reload, a flat battery or a
@@ -47,6 +49,12 @@ export class BatchRecord {
   readonly conflicts = computed(() => this.mine().filter((forRecord) => forRecord.state === 'conflict'));
   /** Entries that the server would not take. */
   readonly refused = computed(() => this.mine().filter((forRecord) => forRecord.state === 'refused'));
+  /** What this device entered and the server has not: told as entries that come after all it has. */
+  readonly unsent = computed(() =>
+    this.mine()
+      .filter((forRecord) => forRecord.state === 'waiting')
+      .map(({ data, at }, i) => ({ id: FIRST_UNSENT + i, data, at })),
+  );
   readonly connected = this.open.asReadonly();
   /** What holds: the last word on each subject, this device's unsent words included. */
   readonly holds = computed(() => {

@@ -5,6 +5,7 @@ import { WrittenPipe } from '../ui/words/written';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Observable } from 'rxjs';
 import { MODEL, movedSince } from '#core/judge/figures';
+import { partsKey } from '#core/recipe/parts-key';
 import { type Recipe } from '#core/recipe/recipe';
 import { fixed } from '#core/units/show';
 import { keptHere } from '../data/making';
@@ -13,6 +14,7 @@ import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
 import { TextField } from '../ui/fields/text-field';
 import { readingWords, stageNames } from '../ui/words/words';
+import { InTubs } from './in-tubs';
 import { InSeason } from './in-season';
 import { RecipeStore } from '../bench/recipe-store';
 import { recipeBar as texts } from '#words/en/places/mix/recipe-bar';
@@ -24,7 +26,7 @@ import { common } from '#words/en/places/common';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './recipe-bar.html',
   styleUrl: './recipe-bar.scss',
-  imports: [FetchState, InSeason, NgbDropdownModule, TextField, WrittenPipe],
+  imports: [FetchState, InSeason, InTubs, NgbDropdownModule, TextField, WrittenPipe],
 })
 export class RecipeBar {
   protected readonly texts = texts;
@@ -49,10 +51,17 @@ export class RecipeBar {
   protected readonly problem = signal('');
   protected readonly busy = signal(false);
 
+  /** The parts and doses are those of the saved recipe, whatever the job. */
+  protected readonly isOfIt = computed(() => {
+    const opened = this.store.opened();
+    return opened !== null && partsKey(this.store.recipe()) === partsKey(opened.recipe);
+  });
+
   protected readonly title = computed(() => {
     const opened = this.store.opened();
     if (!opened) return texts.aRecipeWithoutAName;
-    return opened.name + (this.store.changed() ? texts.changed2 : '');
+    // Another job is no other recipe.
+    return this.isOfIt() ? opened.name : texts.basedOn(opened.name);
   });
 
   /** What a later model gives otherwise than on the day when this was kept. */

@@ -1,24 +1,39 @@
 import { type About, type AboutKind } from '#contract/about';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { called } from '#core/plants/care';
-import { type Planting, starts } from '#core/plants/planting';
+import { fills } from '#core/package/stock';
+import { type Planting, startOf, starts } from '#core/plants/planting';
 import { checkWhole } from '#core/units/check';
+import { volumeL } from '#core/vessel/vessel';
+import { dayFrom } from '#words/days';
 import { limits } from '#core/units/limits';
 import { BatchesService } from '../data/batches';
 import { HalfDone } from '../data/half-done';
 import { LibraryService } from '../data/library';
+import { LotsService } from '../data/lots';
 import { Notices } from '../data/notices';
 import { keptHere } from '../data/making';
 import { NurseryService } from '../data/nursery';
 import { type PlantingLine, PlantsService } from '../data/plants';
+import { ReaderHere } from '../data/reader-here';
 import { SeasonService } from '../data/season';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
+import { tubSays } from '../ui/words/tub-says';
 import { FetchState } from '../ui/fetch-state';
+import { tubSays as tubTexts } from '#words/en/places/ui/words/tub-says';
 import { plantNew as texts } from '#words/en/places/plants/plant-new';
 import { common } from '#words/en/places/common';
 
@@ -36,6 +51,8 @@ interface Draft {
   bareRoot: boolean;
   halfFilled: boolean;
   season: Planting['season'];
+  /** Packet of seed. */
+  seedLot: string | null;
   from: { planting: number; plants: number | undefined }[];
 }
 
@@ -53,6 +70,10 @@ interface Draft {
       padding: 8px 16px;
       border-left: 6px solid var(--ink);
       background: var(--surface);
+    }
+    .tub {
+      margin: 12px 0;
+      max-width: 420px;
     }
     .done {
       display: flex;
@@ -81,6 +102,9 @@ export class PlantNew {
   protected readonly problem = signal('');
   protected readonly draft = signal<Draft>(this.halfDone.of(this.which) ?? this.fromAddress());
   protected readonly limits = limits;
+  private readonly reader = inject(ReaderHere);
+  private readonly lots = inject(LotsService);
+  private readonly tasks = this.season.due();
 
   protected readonly ways = starts.map((id) => ({
     id,
@@ -91,18 +115,78 @@ export class PlantNew {
   protected readonly crops = computed(() =>
     (this.season.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
   );
-  private readonly crop = computed(() =>
+  protected readonly crop = computed(() =>
     (this.season.crops.value() ?? []).find(({ id }) => id === this.draft().crop),
   );
   protected readonly vessels = computed(() =>
     [...(this.library.library()?.vessels.values() ?? [])].map(({ id, name }) => ({ id, name })),
   );
-  protected readonly batches = computed(() =>
-    (this.batchLines.lines.value() ?? []).map(({ id, name, madeOn }) => ({
-      id: String(id),
-      name: `${name}, ${madeOn}`,
-    })),
+  /** Those whose tub holds something first, the newest first. */
+  protected readonly batches = computed(() => {
+    const language = this.reader.now().language;
+    const lines = this.batchLines.lines.value() ?? [];
+    const holds = lines.filter(({ leftLitres }) => leftLitres > 0);
+    const others = lines.filter(({ leftLitres }) => leftLitres === 0);
+    return [...holds, ...others].map(({ id, name, madeOn, leftLitres, state }) => {
+      const left = !state.made
+        ? tubTexts.notMixed
+        : leftLitres > 0
+          ? tubTexts.left(this.reader.formats().volume(leftLitres))
+          : tubTexts.empty;
+      return { id: String(id), name: `${name}, ${dayFrom(madeOn, this.nursery.today(), language)}, ${left}` };
+    });
+  });
+  private readonly tub = computed(() =>
+    (this.batchLines.lines.value() ?? []).find(({ id }) => String(id) === this.draft().batch),
   );
+  /** What is to be minded about the tub that is chosen. */
+  protected readonly remarks = computed(() => {
+    const tub = this.tub();
+    return tub ? tubSays(tub, this.reader.now(), this.nursery.today()) : [];
+  });
+  private readonly kind = computed(() => this.library.library()?.vessels.get(this.draft().vessel));
+  /** How many of the vessel the tub still fills. */
+  protected readonly tubFills = computed(() => {
+    const [tub, kind] = [this.tub(), this.kind()];
+    if (!tub?.state.made || !kind) return '';
+    const count = fills(tub.leftLitres, volumeL(kind.vessel));
+    return tubTexts.fills(count, kind.noun);
+  });
+  protected readonly perTray = computed(() => this.kind()?.perTray ?? 1);
+  /** Whole trays of what is typed in cells; nothing where it is no whole number of them. */
+  protected readonly trays = computed(() => {
+    const { cells } = this.draft();
+    const trays = cells === undefined ? undefined : cells / this.perTray();
+    return trays !== undefined && Number.isInteger(trays) ? trays : undefined;
+  });
+  /** Packets, those of the crop first. */
+  protected readonly packets = computed(() => {
+    const crop = (this.crop()?.name ?? '').toLowerCase();
+    const named = (item: string): boolean => item.toLowerCase().startsWith(crop.slice(0, 5));
+    return (this.lots.all.value() ?? [])
+      .filter(({ kind }) => kind === 'seed')
+      .sort((a, b) => Number(named(b.item)) - Number(named(a.item)))
+      .map(({ id, item, name, left }) => ({
+        id: String(id),
+        name: `${item}, ${name}${left === null ? '' : `, ${texts.seedsLeft(left)}`}`,
+      }));
+  });
+  /** Sowings and pottings of the season that this may be, the nearest first. */
+  protected readonly places = computed(() => {
+    const { crop, start } = this.draft();
+    const language = this.reader.now().language;
+    return (this.tasks.value() ?? []).flatMap(({ line, sowing, on, fills: wants }) => {
+      if (wants?.crop !== crop || wants.start !== start) return [];
+      const day = dayFrom(on, this.nursery.today(), language);
+      const left = Math.max(0, wants.cells - wants.filled);
+      const name = texts.ofTheSeason(sowing, wants.name, day, left);
+      return [{ id: `${line} ${sowing} ${wants.step}`, name, on }];
+    });
+  });
+  protected readonly place = computed(() => {
+    const season = this.draft().season;
+    return season ? `${season.line} ${season.sowing} ${season.step}` : null;
+  });
   /** What plants may be taken from. */
   protected readonly sources = computed(() => {
     const names = new Map((this.season.crops.value() ?? []).map((each) => [each.id, each]));
@@ -161,6 +245,7 @@ export class PlantNew {
       cells: cells === undefined ? 72 : Number(cells),
       perCell: perCell === undefined ? 1 : Number(perCell),
       batch: batch ?? null,
+      seedLot: null,
       on: '',
       bareRoot: false,
       halfFilled: false,
@@ -170,7 +255,70 @@ export class PlantNew {
     };
   }
 
+  constructor() {
+    // What the link says only in part is filled from what there is, until its person types.
+    effect(() => {
+      const [lines, tasks, library] = [
+        this.batchLines.lines.value(),
+        this.tasks.value(),
+        this.library.library(),
+      ];
+      if (!lines || !tasks || !library || this.isTouched) return;
+      untracked(() => this.prefill());
+    });
+  }
+
+  private isTouched = this.halfDone.of(this.which) !== undefined;
+
+  /** From a tub: its vessel and what begins in it. Of the nursery: a tub of that stage and vessel that still holds some. */
+  private prefill(): void {
+    const tub = this.tub();
+    const { vessel, start, crop, cells, line } = this.query;
+    if (tub && vessel === undefined) {
+      const kind = this.library.library()?.vessels.get(tub.vesselId);
+      const begins = start ?? startOf(tub.stage);
+      this.draft.update((draft) => ({
+        ...draft,
+        start: starts.find((each) => each === begins) ?? draft.start,
+        ...(kind && { vessel: kind.id, cells: kind.perTray }),
+      }));
+      const due = (this.tasks.value() ?? []).find(
+        ({ fills: wants, state }) => wants?.vessel === tub.vesselId && state === 'due',
+      );
+      if (crop === undefined && due?.fills)
+        this.draft.update((draft) => ({ ...draft, crop: due.fills!.crop }));
+    } else if (!tub && this.query['batch'] === undefined) {
+      const { vessel: into, start: begins } = this.draft();
+      const fitting = (this.batchLines.lines.value() ?? []).find(
+        (each) =>
+          each.leftLitres > 0 && each.vesselId === into && startOf(each.stage) === begins && each.fills > 0,
+      );
+      if (fitting && begins !== 'split')
+        this.draft.update((draft) => ({ ...draft, batch: String(fitting.id) }));
+    }
+    const [place] = this.places();
+    if (line === undefined && cells === undefined && place && place.on <= this.nursery.today())
+      this.setPlace(place.id);
+  }
+
+  /** Counts as a sowing of the season. */
+  private setPlace(id: string | null): void {
+    const [line, sowing, step] = (id ?? '').split(' ').map(Number);
+    const season = id && line ? { line, sowing: sowing!, step: step! } : null;
+    this.draft.update((draft) => ({ ...draft, season }));
+  }
+
+  protected choosePlace(id: string | null): void {
+    this.setPlace(id);
+    this.patch({});
+  }
+
+  protected setTrays(trays: number | undefined): void {
+    this.patch({ cells: trays === undefined ? undefined : trays * this.perTray() });
+  }
+
   protected patch(change: Partial<Draft>): void {
+    this.isTouched = true;
     this.draft.update((draft) => ({ ...draft, ...change }));
     // At once: a reload may come before the next frame.
     this.halfDone.keep(this.which, this.draft());
@@ -197,13 +345,20 @@ export class PlantNew {
   }
 
   /** What it names, by the keys that this page was told. */
-  private aboutOf(batch: number | null, line: number | undefined, from: Draft['from']): About[] {
+  private aboutOf(
+    batch: number | null,
+    line: number | undefined,
+    from: Draft['from'],
+    seedLot: string | null,
+  ): About[] {
     const keyed = (kind: AboutKind, all: readonly { id: number; key?: string }[], id: number): About[] => {
       const key = all.find((each) => each.id === id)?.key;
       return key === undefined ? [] : [{ kind, id, key }];
     };
     const lineKey = this.season.plan.value()?.keys[String(line)];
+    const lot = seedLot ? this.lots.one(Number(seedLot)) : undefined;
     return [
+      ...(lot?.key ? [{ kind: 'lot' as const, id: lot.id, key: lot.key }] : []),
       ...(batch === null ? [] : keyed('batch', this.batchLines.lines.value() ?? [], batch)),
       ...(lineKey === undefined || line === undefined
         ? []
@@ -213,7 +368,7 @@ export class PlantNew {
   }
 
   protected keep(): void {
-    const { batch, cells, perCell, from, ...draft } = this.draft();
+    const { batch, cells, perCell, from, seedLot, ...draft } = this.draft();
     const takes = draft.start === 'pot' || draft.start === 'split';
     this.busy.set(true);
     this.problem.set('');
@@ -228,10 +383,11 @@ export class PlantNew {
           cells: checkWhole('cells', cells!, ...limits.plantCells),
           perCell: perCell!,
           batch: batch ? Number(batch) : null,
+          seedLot: seedLot && draft.start === 'sow' ? Number(seedLot) : null,
           from: source.map((each) => ({ planting: each.planting, plants: each.plants! })),
         },
         existing,
-        this.aboutOf(batch ? Number(batch) : null, draft.season?.line, source),
+        this.aboutOf(batch ? Number(batch) : null, draft.season?.line, source, seedLot),
       )
       .subscribe({
         next: (made) => {
@@ -242,6 +398,8 @@ export class PlantNew {
             return;
           }
           if (draft.season) this.season.plan.refresh();
+          this.lots.all.refresh();
+          this.lots.stock.refresh();
           this.notices.say(texts.isSavedUnderPlants(this.crop()?.name ?? texts.it));
           void this.router.navigate(['/plants', made.id], { replaceUrl: true });
         },

@@ -64,7 +64,6 @@ export class RunPage {
   protected readonly fetched = resourceOf(this.id, (id) => this.batches.one(id));
   protected readonly batch = this.run.batch;
 
-  protected readonly doneCount = computed(() => this.run.steps().filter((s) => s.done).length);
   protected readonly measured = this.run.measured;
   /** How many of the newest entries are in sight. */
   protected readonly length = signal(HISTORY);

@@ -5,10 +5,14 @@ import { type Step } from '#core/batch/step';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { type BenchTestId } from '#core/batch/tests/bench-tests';
 import { type About } from '#contract/about';
-import { type EntryData } from '#contract/record';
+import { type EntryData, type KeptData } from '#contract/record';
 import { type Batch } from '../data/batches';
-import { tubLeft, type TubEntry } from '#core/package/stock';
+import { isWork } from '#core/batch/state';
+import { volumeL } from '#core/vessel/vessel';
+import { standOf } from '#contract/record-tub';
+import { LibraryService } from '../data/library';
 import { type Lot, LotsService } from '../data/lots';
+import { NurseryService } from '../data/nursery';
 import { BatchRecord } from '../data/record';
 import { shortName } from '../ui/words/words';
 import { entryText } from '../ui/words/entry-text';
@@ -41,6 +45,8 @@ export class RunState {
   private readonly reader = inject(ReaderHere);
   private readonly record = inject(BatchRecord);
   private readonly lots = inject(LotsService);
+  private readonly nursery = inject(NurseryService);
+  private readonly library = inject(LibraryService).library;
   private readonly made = signal<Batch | null>(null);
   readonly batch = this.made.asReadonly();
   /** The test whose form stands open at its step. */
@@ -81,14 +87,21 @@ export class RunState {
       };
     });
   });
-  /** Litres that are left in the tub, by what was filled and by the last look at it. */
+  /** How far it is and what its tub holds, by the record and by what this device has yet to send. */
+  readonly stand = computed(() => {
+    const batch = this.made();
+    if (!batch) return null;
+    const { steps, sheet } = batch.snapshot;
+    const entries = [
+      ...this.record.entries(),
+      ...this.record.unsent().map((entry) => ({ ...entry, data: this.filled(entry.data) })),
+    ];
+    return standOf({ madeOn: batch.madeOn, litres: sheet.litres, steps }, entries, this.nursery.today());
+  });
+  /** Litres in the tub: what is not mixed yet fills none. */
   readonly left = computed(() => {
-    const snapshot = this.made()?.snapshot;
-    if (!snapshot) return 0;
-    const happened = this.record
-      .entries()
-      .flatMap(({ data }): TubEntry[] => (data.kind === 'use' || data.kind === 'left' ? [data] : []));
-    return tubLeft(snapshot.sheet.litres, happened);
+    const stand = this.stand();
+    return stand?.state.made ? stand.tub.leftL : 0;
   });
   /** The last result of each test. */
   readonly results = computed(() => {
@@ -126,6 +139,10 @@ export class RunState {
     });
   }
 
+  /** Work of the day that is done, and in all; what waits for its day is not of it. */
+  readonly doneCount = computed(() => this.steps().filter(({ step, done }) => done && isWork(step)).length);
+  readonly workCount = computed(() => this.steps().filter(({ step }) => isWork(step)).length);
+
   show(batch: Batch): void {
     this.made.set(batch);
     this.record.follow(batch);
@@ -148,6 +165,14 @@ export class RunState {
       (id) => this.items().find((item) => item.id === id)?.name ?? id,
       (lot) => this.lots.one(lot)?.name ?? `lot ${lot}`,
     );
+  }
+
+  /** A filling that is not sent yet, with what its vessels take. */
+  private filled(data: KeptData): KeptData {
+    if (data.kind !== 'use' || data.vessel === undefined || data.litres !== undefined) return data;
+    const own = this.snapshot()?.vessel;
+    const kind = own?.id === data.vessel ? own : this.library()?.vessels.get(data.vessel);
+    return kind ? { ...data, litres: data.count * volumeL(kind.vessel) } : data;
   }
 
   private isTicked(step: Step, load: number): boolean {

@@ -1,7 +1,7 @@
 import { ThingPipe } from '../ui/words/thing';
 import { OutOfRange } from '#core/units/check';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { differenceInDays, parseISO } from 'date-fns';
 import { switchMap } from 'rxjs';
 import { type Lot } from '#contract/lots';
@@ -21,8 +21,12 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { BinFill } from '../ui/pictures/bin-fill';
 import { Amount } from '../ui/words/amount';
+import { DayPipe } from '../ui/words/day';
+import { beginWord, tubSays } from '../ui/words/tub-says';
 import { RunState } from './run-state';
+import { common } from '#words/en/places/common';
 import { tubPanel as texts } from '#words/en/places/run/tub-panel';
+import { FIRST_UNSENT } from '../data/record';
 import { ReaderHere } from '../data/reader-here';
 
 /** A tub in a shed, where nobody says. */
@@ -33,14 +37,57 @@ const SHED_C = 12;
   selector: 'app-tub-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="tub">
-      <app-bin-fill [share]="run.left() / made()" />
-      <p>
-        <b><app-amount [of]="{ volumeL: run.left() }" /></b> {{ texts.leftOf }}
-        <app-amount [of]="{ volumeL: made() }" />
-        <span class="term">{{ says() }}</span>
-      </p>
-    </div>
+    @if (run.stand(); as stand) {
+      @if (stand.state.made) {
+        <div class="tub">
+          <app-bin-fill [share]="run.left() / made()" />
+          <p>
+            <b><app-amount [of]="{ volumeL: run.left() }" /></b> {{ texts.leftOf }}
+            <app-amount [of]="{ volumeL: made() }" />
+            <span class="term">{{ says() }}</span>
+          </p>
+        </div>
+      }
+      @for (remark of remarks(); track remark.id) {
+        <p class="remark" [class]="remark.severity">{{ remark.text }}</p>
+      }
+      @if (!stand.state.made) {
+        <button type="button" class="press next" (click)="isMixed()">{{ texts.itIsMixed }}</button>
+      } @else {
+        <a class="press next" routerLink="/plants/new" [queryParams]="sowing()">{{ begin() }}</a>
+      }
+      @for (ask of stand.tub.asks; track ask.id) {
+        <div class="remark note" role="group" [attr.aria-label]="texts.toldTwice">
+          <p>{{ texts.looksTwice(ask.count, ask.what, ask.on) }}</p>
+          <button type="button" class="press" (click)="say(ask.id, true)">{{ texts.theSame }}</button>
+          <button type="button" class="press" (click)="say(ask.id, false)">{{ texts.two }}</button>
+        </div>
+      }
+      @if (stand.tub.uses.length > 0) {
+        <ul class="rows uses" [attr.aria-label]="texts.filled">
+          @for (use of stand.tub.uses; track use.id) {
+            <li>
+              <span
+                >{{ use.count }} · {{ use.what }}
+                <span class="term"
+                  >{{ use.on | day }}{{ use.reckoned ? texts.reckoned : '' }}
+                  @if (use.litres) {
+                    · <app-amount [of]="{ volumeL: use.litres }" />
+                  }
+                </span>
+              </span>
+              @if (use.planting) {
+                <a class="press quiet" [routerLink]="['/plants', use.planting]">{{ texts.thePlants }}</a>
+              } @else if (use.id < unsentFrom) {
+                <button type="button" class="press quiet" (click)="undo(use.id)">
+                  {{ common.undo }}<span class="visually-hidden">: {{ use.what }}</span>
+                </button>
+              }
+            </li>
+          }
+        </ul>
+      }
+    }
     <div class="fields">
       <app-choice-field [label]="texts.howManyWouldItFill" [choices]="vessels()" [(value)]="vessel" />
       <app-number-field [label]="texts.lookedThereIs" unit="L" within="stock" [(value)]="looked" />
@@ -77,6 +124,13 @@ const SHED_C = 12;
     .tub b {
       font-size: var(--head);
     }
+    .uses li {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      justify-content: space-between;
+      gap: 4px 12px;
+    }
     .acts {
       display: flex;
       flex-wrap: wrap;
@@ -84,10 +138,12 @@ const SHED_C = 12;
       margin: 8px 0;
     }
   `,
-  imports: [ThingPipe, Amount, BinFill, ChoiceField, NumberField],
+  imports: [Amount, BinFill, ChoiceField, DayPipe, NumberField, RouterLink, ThingPipe],
 })
 export class TubPanel {
   protected readonly texts = texts;
+  protected readonly common = common;
+  protected readonly unsentFrom = FIRST_UNSENT;
   private readonly reader = inject(ReaderHere);
   protected readonly run = inject(RunState);
   private readonly library = inject(LibraryService);
@@ -115,6 +171,30 @@ export class TubPanel {
     return texts.fillsMoreOf(count, kind.noun, this.reader.formats().title(kind));
   });
 
+  protected readonly remarks = computed(() => {
+    const stand = this.run.stand();
+    if (!stand) return [];
+    return tubSays(
+      { state: stand.state, overLitres: stand.tub.overL },
+      this.reader.now(),
+      this.nursery.today(),
+    );
+  });
+  protected readonly begin = computed(() => beginWord(this.run.snapshot()?.recipe.stage));
+  protected readonly sowing = computed(() => ({ batch: this.run.batch()?.id }));
+
+  protected isMixed(): void {
+    this.run.enter({ kind: 'made', on: this.nursery.today() });
+  }
+
+  protected undo(of: number): void {
+    this.run.enter({ kind: 'undo', of });
+  }
+
+  protected say(of: number, same: boolean): void {
+    this.run.enter({ kind: 'same', of, same });
+  }
+
   /** What stayed on the screens, by part, as it was reckoned when the batch was made. */
   protected readonly oversize = computed(() => {
     const snapshot = this.run.snapshot();
@@ -130,7 +210,7 @@ export class TubPanel {
   protected look(): void {
     const litres = this.looked();
     if (litres === undefined) return;
-    this.run.enter({ kind: 'left', litres });
+    this.run.enter({ kind: 'left', litres, on: this.nursery.today() });
     this.looked.set(undefined);
   }
 
@@ -189,7 +269,7 @@ export class TubPanel {
       .subscribe({
         next: (lot) => {
           this.shelf.lines.refresh();
-          if (what === 'left') this.run.enter({ kind: 'left', litres: 0 });
+          if (what === 'left') this.run.enter({ kind: 'left', litres: 0, on: this.nursery.today() });
           this.notices.say(texts.isOnYourShelf(name));
           void this.router.navigate(['/shelf/lots', lot.id]);
         },

@@ -1,11 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { startOf } from '#core/plants/planting';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { NurseryService } from '../data/nursery';
+import { PlantsService } from '../data/plants';
+import { SeasonService } from '../data/season';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { DayField } from '../ui/fields/day-field';
 import { NumberField } from '../ui/fields/number-field';
 import { TextField } from '../ui/fields/text-field';
+import { TickField } from '../ui/fields/tick-field';
 import { TypedDay } from '../ui/fields/typed-day';
 import { RunState } from './run-state';
 import { useForm as texts } from '#words/en/places/run/use-form';
@@ -28,7 +32,14 @@ import { common } from '#words/en/places/common';
         [(value)]="lot"
       />
     }
+    <app-tick-field class="whole" [(checked)]="follow">{{ texts.followThem }}</app-tick-field>
+    @if (follow()) {
+      <app-choice-field [label]="common.crop" [none]="common.notTold" [choices]="crops()" [(value)]="crop" />
+    }
     <button type="button" class="press" [disabled]="!ready()" (click)="enter()">{{ texts.enter }}</button>
+    @if (problem()) {
+      <p class="wrong whole" role="alert">{{ problem() }}</p>
+    }
   `,
   styles: `
     :host {
@@ -37,8 +48,11 @@ import { common } from '#words/en/places/common';
       gap: 8px 12px;
       align-items: end;
     }
+    .whole {
+      grid-column: 1 / -1;
+    }
   `,
-  imports: [ChoiceField, DayField, NumberField, TextField],
+  imports: [ChoiceField, DayField, NumberField, TextField, TickField],
 })
 export class UseForm {
   protected readonly texts = texts;
@@ -47,6 +61,8 @@ export class UseForm {
   private readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
   private readonly lots = inject(LotsService);
+  private readonly plants = inject(PlantsService);
+  private readonly season = inject(SeasonService);
   protected readonly what = signal('');
   protected readonly count = signal<number | undefined>(undefined);
   protected readonly day = new TypedDay(this.nursery.today, true);
@@ -66,18 +82,52 @@ export class UseForm {
       .filter(({ kind }) => kind === 'vessel')
       .map(({ id, name }) => ({ id: String(id), name })),
   );
+  /** Followed under Plants, or only filled. */
+  protected readonly follow = signal(false);
+  protected readonly crop = signal<string | null>(null);
+  protected readonly problem = signal('');
+  protected readonly crops = computed(() =>
+    (this.season.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
+  );
   protected readonly ready = computed(
-    () => this.what().trim() !== '' && this.count() !== undefined && this.day.problem() === '',
+    () =>
+      (this.what().trim() !== '' || this.follow()) &&
+      (!this.follow() || (this.crop() && this.vessel())) &&
+      this.count() !== undefined &&
+      this.day.problem() === '',
   );
 
   protected enter(): void {
     const [count, vessel, lot] = [this.count(), this.vessel(), this.lot()];
     if (!this.ready() || count === undefined) return;
+    if (this.follow()) return this.plant(count);
     this.run.enter({
       ...{ kind: 'use', what: this.what().trim(), count, on: this.day.value() },
       ...(vessel && { vessel }),
       ...(lot && this.empties().some(({ id }) => id === lot) && { lot: Number(lot) }),
     });
+    this.clear();
+  }
+
+  /** The same act, followed: the planting is the filling. */
+  private plant(count: number): void {
+    const batch = this.run.batch();
+    const [crop, vessel] = [this.crop(), this.vessel()];
+    if (!batch || !crop || !vessel) return;
+    const name = this.what().trim().slice(0, 60);
+    const given = {
+      ...{ start: startOf(batch.snapshot.recipe.stage), crop, name, vessel, cells: count },
+      ...{ batch: batch.id, on: this.day.value() },
+    };
+    const about = [{ kind: 'batch' as const, id: batch.id, key: batch.key }];
+    this.problem.set('');
+    this.plants.add(given, name || crop, about).subscribe({
+      next: () => this.clear(),
+      error: (error: Error) => this.problem.set(error.message),
+    });
+  }
+
+  private clear(): void {
     this.what.set('');
     this.count.set(undefined);
     this.day.forget();

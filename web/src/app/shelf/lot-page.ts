@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { type NewMove } from '#contract/lots';
 import { type Lot, LotsService } from '../data/lots';
 import { NurseryService } from '../data/nursery';
 import { resourceOf } from '../data/resource';
@@ -12,16 +13,18 @@ import { lotPage as texts } from '#words/en/places/shelf/lot-page';
 import { common } from '#words/en/places/common';
 import { DayPipe } from '../ui/words/day';
 
-type Move = 'counted' | 'lost' | 'came';
-const moves: { id: Move; name: string }[] = [
+type Move = NewMove['kind'];
+const moves: { id: Move; name: string; only?: Lot['kind'] }[] = [
   { id: 'counted', name: texts.counted },
   { id: 'lost', name: texts.lost },
   { id: 'came', name: texts.moreCame },
+  { id: 'back', name: texts.back, only: 'vessel' },
 ];
 const moved: Record<Move, string> = {
   counted: texts.setRightByCounting,
   lost: 'lost',
   came: texts.moreCame2,
+  back: texts.cameBack,
 };
 const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
 
@@ -54,7 +57,7 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
         }
       </dl>
       <section [attr.aria-label]="texts.countIt">
-        <app-segments [label]="common.whatHappened" [choices]="moves" [(value)]="kind" />
+        <app-segments [label]="common.whatHappened" [choices]="moves()" [(value)]="kind" />
         <div class="fields">
           <app-number-field
             [label]="kind() === 'counted' ? texts.thereIsSoMuch : texts.soMuch"
@@ -92,7 +95,15 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
                 <p class="term">{{ texts.whereItWasUsedIs }}</p>
               }
             </li>
-          } @empty {
+          }
+          @for (planting of it.plantings; track planting.id) {
+            <li>
+              <a [routerLink]="['/plants', planting.id]">{{ planting.name }}</a>
+              <b>{{ amountOf(it.lot, planting.amount) }}</b>
+              <span class="term">{{ planting.on | day }}</span>
+            </li>
+          }
+          @if (rows().length + it.plantings.length === 0) {
             <li>{{ texts.noBatchYet }}</li>
           }
         </ul>
@@ -162,7 +173,10 @@ export class LotPage {
   private readonly nursery = inject(NurseryService);
   private readonly units = inject(Units);
   protected readonly trace = resourceOf(this.id, (id) => this.lots.trace(id));
-  protected readonly moves = moves;
+  /** Vessels come back empty; nothing else does. */
+  protected readonly moves = computed(() =>
+    moves.filter(({ only }) => only === undefined || only === this.trace.value()?.lot.kind),
+  );
   protected readonly moved = moved;
   protected readonly kind = signal<Move>('counted');
   protected readonly amount = signal<number | undefined>(undefined);
@@ -174,9 +188,17 @@ export class LotPage {
     const of = (name: string, amount: number): { name: string; amount: string }[] =>
       amount === 0 ? [] : [{ name, amount: this.amountOf(lot, amount) }];
     return [
-      { name: texts.left, amount: lot.left === null ? common.notCounted : this.amountOf(lot, lot.left) },
+      { name: texts.left, amount: this.leftOf(lot) },
       ...of(texts.came, (lot.quantity ?? 0) + lot.came),
-      ...of(texts.intoBatches, lot.took),
+      ...of(
+        lot.kind === 'material' || lot.kind === 'product'
+          ? texts.intoBatches
+          : lot.kind === 'seed'
+            ? texts.sown
+            : texts.withPlants,
+        lot.took,
+      ),
+      ...of(texts.back, lot.back),
       ...of(texts.lost, lot.lost),
       ...of(texts.byCounting, lot.counted),
     ];
@@ -189,6 +211,12 @@ export class LotPage {
       uses: it!.uses.flatMap(({ batchId, data }) => (batchId === b.id && data.kind === 'use' ? [data] : [])),
     }));
   });
+
+  /** More went than there was by the book: it is to be counted. */
+  private leftOf(lot: Lot): string {
+    if (lot.left === null) return common.notCounted;
+    return lot.left < 0 ? texts.noneCountIt : this.amountOf(lot, lot.left);
+  }
 
   protected unitOf({ kind }: Lot): string {
     return units[kind];

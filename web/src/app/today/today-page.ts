@@ -1,57 +1,66 @@
-import { dateIn, dayFrom } from '#words/days';
-import { ReaderHere } from '../data/reader-here';
-import { readShort } from '#words/read';
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { severityWord } from '../ui/words/verdict';
-import { SaidPipe } from '../ui/words/said';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { coldTonight } from '#core/plants/care';
 import { weatherRisks } from '#core/season/weather-risks';
+import { limits } from '#core/units/limits';
+import { dateIn, dayFrom } from '#words/days';
+import { BatchesService } from '../data/batches';
 import { InstrumentsService } from '../data/instruments';
-import { FetchState } from '../ui/fetch-state';
 import { LibraryService } from '../data/library';
+import { LotsService } from '../data/lots';
 import { Notices } from '../data/notices';
 import { NurseryService } from '../data/nursery';
-import { type PlantCareHere, PlantsService } from '../data/plants';
-import { type SeasonDue, SeasonService } from '../data/season';
-import { LotsService } from '../data/lots';
+import { Outbox } from '../data/outbox';
+import { PlantRecordService } from '../data/plant-record';
+import { PlantsService } from '../data/plants';
+import { ReaderHere } from '../data/reader-here';
+import { SeasonService } from '../data/season';
+import { TodayService } from '../data/today';
 import { Units } from '../data/units';
-import { stockAmount } from '../ui/words/stock-amount';
-import { shortName } from '../ui/words/words';
-import { TodayService, type DueStep } from '../data/today';
+import { FetchState } from '../ui/fetch-state';
+import { NumberField } from '../ui/fields/number-field';
+import { Fold } from '../ui/fold';
+import { BinFill } from '../ui/pictures/bin-fill';
 import { KeptLine } from '../ui/kept-line';
+import { Amount } from '../ui/words/amount';
+import { SaidPipe } from '../ui/words/said';
+import { stockAmount } from '../ui/words/stock-amount';
+import { TitlePipe } from '../ui/words/title';
+import { tubSays } from '../ui/words/tub-says';
+import { severityWord } from '../ui/words/verdict';
+import { shortName } from '../ui/words/words';
+import { WorkLine } from './work-line';
+import { lineOfCare, lineOfStep, lineOfTask, type WorkGroup, worklistOf } from './worklist';
 import { todayPage as texts } from '#words/en/places/today/today-page';
 import { common } from '#words/en/places/common';
-import { TitlePipe } from '../ui/words/title';
 
 const SHORT_DAYS = 14;
-const MISSING_TOLD = 5;
-const COLD_TOLD = 8;
+const SHORT_TOLD = 2;
+const COLD_TOLD = 2;
+const LATE_TOLD = 2;
+const TUBS_TOLD = 1;
 
-/** A step of a batch, a task of the season, or what plants want. */
-interface Line {
-  state: DueStep['state'];
-  on: string;
-  step?: DueStep;
-  task?: SeasonDue;
-  care?: PlantCareHere;
-}
-
-/** What is due: steps and re-tests of the batches, mixes that rest or cool, and tonight's risk. */
+/** The day, to be worked off here: tonight, today, late, this week; each line with its Done. */
 @Component({
   selector: 'app-today-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'page' },
   templateUrl: './today-page.html',
   styleUrl: './today-page.scss',
-  imports: [TitlePipe, FetchState, KeptLine, NgTemplateOutlet, RouterLink, SaidPipe],
+  providers: [PlantRecordService],
+  imports: [
+    ...[Amount, BinFill, FetchState, Fold, KeptLine, NgTemplateOutlet, NumberField, RouterLink, SaidPipe],
+    ...[TitlePipe, WorkLine],
+  ],
 })
 export class TodayPage {
   protected readonly texts = texts;
   protected readonly common = common;
   protected readonly word = severityWord;
-  protected readonly due = inject(TodayService).due();
+  private readonly service = inject(TodayService);
+  protected readonly due = this.service.due();
+  private readonly desk = this.service.desk;
   private readonly reader = inject(ReaderHere);
   private readonly lots = inject(LotsService);
   private readonly library = inject(LibraryService).library;
@@ -63,28 +72,52 @@ export class TodayPage {
   private readonly care = inject(PlantsService).care();
   private readonly standing = inject(PlantsService).tender();
   private readonly shortSeason = this.season.short();
-  protected readonly COLD_TOLD = COLD_TOLD;
+  private readonly batches = inject(BatchesService).list('no');
   protected readonly forecast = inject(InstrumentsService).weather();
+  protected readonly COLD_TOLD = COLD_TOLD;
+  protected readonly LATE_TOLD = LATE_TOLD;
+  /** Done here a moment ago: the server may not know yet. */
+  private readonly doneHere = signal<ReadonlySet<string>>(new Set());
+
   /** Nothing is shown in pieces that push each other about: a list that cannot be had counts as known. */
   protected readonly settled = computed(() =>
-    [this.due, this.tasks, this.care, this.standing, this.shortSeason, this.forecast, this.lots.stock].every(
-      (each) => each.state().state !== 'loading',
-    ),
+    [
+      ...[this.due, this.tasks, this.care, this.standing, this.shortSeason, this.forecast, this.lots.stock],
+      ...[this.desk, this.batches.lines],
+    ].every((each) => each.state().state !== 'loading'),
   );
-  protected readonly risks = computed(() => weatherRisks(this.forecast.value() ?? []));
+  protected readonly list = computed(() => {
+    const off = (this.desk.value()?.putOff ?? []).map(({ item }) => item);
+    const lines = [
+      ...(this.due.value() ?? []).map(lineOfStep),
+      ...(this.tasks.value() ?? []).map(lineOfTask),
+      ...(this.care.value() ?? []).map(lineOfCare),
+    ];
+    return worklistOf(lines, new Set([...off, ...this.doneHere()]), this.nursery.today());
+  });
+  protected readonly weekCount = computed(() =>
+    this.list().week.reduce((sum, { lines }) => sum + lines.length, 0),
+  );
+  protected readonly isFree = computed(() => {
+    const { today, late, old } = this.list();
+    return today.length + late.length + old.length === 0;
+  });
+
+  protected readonly isDemo = computed(() => this.desk.value()?.demo === true);
+  /** Tonight, °C: as somebody typed it; in the made-up nursery else by its made-up forecast. */
+  protected readonly low = computed(() => this.desk.value()?.low ?? null);
+  private readonly night = computed(
+    () => this.low() ?? (this.isDemo() ? this.forecast.value()?.[0]?.minC : undefined),
+  );
+  protected readonly risks = computed(() => (this.isDemo() ? weatherRisks(this.forecast.value() ?? []) : []));
   /** Who wants cover tonight, by the limit of each crop. */
   protected readonly cold = computed(() => {
-    const low = this.forecast.value()?.[0]?.minC;
+    const low = this.night();
     const all = low === undefined ? [] : coldTonight(this.standing.value() ?? [], low);
     const { celsius } = this.reader.formats();
-    return all.map((tender) => ({
-      ...tender,
-      bears:
-        tender.inGroundC === undefined
-          ? celsius(tender.coldestC)
-          : texts.inPotAndGround(celsius(tender.coldestC), celsius(tender.inGroundC)),
-    }));
+    return all.map((tender) => ({ ...tender, bears: celsius(tender.coldestC) }));
   });
+  protected readonly isMild = computed(() => this.night() !== undefined && this.cold().length === 0);
   protected readonly week = computed(() =>
     (this.forecast.value() ?? []).map((d) => ({
       ...d,
@@ -93,75 +126,93 @@ export class TodayPage {
       rain: this.reader.formats().rain(d.rainMm),
     })),
   );
-  /** Of the season and of the batches together, in the order of the days. */
-  private readonly all = computed(() =>
-    [
-      ...(this.due.value() ?? []).map((step): Line => ({ step, state: step.state, on: step.on ?? '' })),
-      ...(this.tasks.value() ?? []).map((task): Line => ({ task, state: task.state, on: task.on })),
-      ...(this.care.value() ?? []).map((care): Line => ({ care, state: care.state, on: care.on })),
-    ].sort((a, b) => a.on.localeCompare(b.on)),
-  );
-  protected readonly late = computed(() => this.all().filter((d) => d.state === 'due'));
-  protected readonly soon = computed(() => this.all().filter((d) => d.state === 'waiting'));
-  protected readonly open = computed(() => (this.due.value() ?? []).filter((d) => d.state === 'open'));
+  protected readonly nightC = limits.nightC;
 
-  /** What will not last two weeks at the pace of the last eight. */
+  /** Tubs that hold something and can be used now, the newest first. */
+  private readonly holding = computed(() =>
+    (this.batches.lines.value() ?? []).filter(({ leftLitres, fills }) => leftLitres > 0 && fills > 0),
+  );
+  protected readonly moreTubs = computed(() => this.holding().length - this.tubs().length);
+  protected readonly tubs = computed(() =>
+    this.holding()
+      .slice(0, TUBS_TOLD)
+      .map((tub) => ({
+        ...tub,
+        minds: tubSays(tub, this.reader.now(), this.nursery.today())
+          .map(({ short }) => short)
+          .join(', '),
+      })),
+  );
+
+  /** What runs short first: of the season by its day, else at the pace of the last weeks. */
   protected readonly short = computed(() => {
     const library = this.library();
-    return (this.lots.stock.value() ?? []).flatMap(({ kind, item, left, daysLeft }) => {
-      if (daysLeft === null || daysLeft >= SHORT_DAYS || left === null) return [];
-      // What the season misses of it is told by its day.
-      if (this.missing().some((each) => each.key === `${kind} ${item}`)) return [];
+    const nameOf = (kind: string, item: string): string => {
+      if (kind === 'seed') return texts.seedOf(item);
       const named =
         library?.materials.get(item) ?? library?.amendments.get(item) ?? library?.vessels.get(item);
-      const days = Math.round(daysLeft);
-      const when = left <= 0 ? texts.noneLeft : texts.lastsAboutAtThisPace(days);
-      const name = named ? shortName(named.name) : item;
-      return [{ item, name, says: texts.left(stockAmount(kind, left, this.units.system()), when) }];
-    });
-  });
-
-  /** What the season takes that will not be there. */
-  protected readonly missing = computed(() => {
-    const library = this.library();
-    return (this.shortSeason.value() ?? []).slice(0, MISSING_TOLD).map(({ kind, item, short, by }) => {
-      const found =
-        kind === 'vessel'
-          ? library?.vessels.get(item)
-          : (library?.materials.get(item) ?? library?.amendments.get(item));
-      const name = kind === 'seed' ? texts.seedOf(item) : found ? shortName(found.name) : item;
+      return named ? shortName(named.name) : item;
+    };
+    const missing = (this.shortSeason.value() ?? []).map(({ kind, item, short, by }) => {
       const perTray = kind === 'vessel' ? (library?.vessels.get(item)?.perTray ?? 1) : 1;
       const amount =
         perTray > 1
           ? String(Math.ceil(short / perTray))
           : stockAmount(kind, Math.ceil(100 * short) / 100, this.units.system());
-      return { key: `${kind} ${item}`, name, says: texts.shortBy(amount, this.day(by ?? '')) };
+      const by_ = by ? dayFrom(by, this.nursery.today(), this.reader.now().language) : '';
+      return { key: `${kind} ${item}`, name: nameOf(kind, item), says: texts.shortBy(amount, by_) };
     });
+    const told = new Set(missing.map(({ key }) => key));
+    const running = (this.lots.stock.value() ?? []).flatMap(({ kind, item, left, daysLeft }) => {
+      const key = `${kind} ${item}`;
+      if (daysLeft === null || daysLeft >= SHORT_DAYS || left === null || told.has(key)) return [];
+      const days = Math.round(daysLeft);
+      const when = left <= 0 ? texts.noneLeft : texts.lastsAboutAtThisPace(days);
+      const says = texts.left(stockAmount(kind, Math.max(0, left), this.units.system()), when);
+      return [{ key, name: nameOf(kind, item), says }];
+    });
+    return [...missing, ...running];
   });
+  protected readonly shortTold = computed(() => this.short().slice(0, SHORT_TOLD));
 
-  protected day(on: string): string {
-    return on ? dayFrom(on, this.nursery.today(), this.reader.now().language) : '';
+  constructor() {
+    const record = inject(PlantRecordService);
+    record.follow(() => this.care.refresh());
+    const deaf = inject(Outbox).acknowledged((taken) => {
+      if ('entry' in taken) {
+        this.due.refresh();
+        this.batches.lines.refresh();
+      }
+    });
+    inject(DestroyRef).onDestroy(() => {
+      deaf();
+      this.batches.leave();
+    });
   }
 
-  protected amount(litres: number): string {
-    return stockAmount('material', litres, this.units.system());
+  /** Of several of a kind what is done with them, in one line. */
+  protected groupSays({ kind, lines }: WorkGroup): string {
+    const many: Partial<Record<WorkGroup['kind'], (n: number) => string>> = {
+      ...{ begin: texts.beginMany, pot: texts.potMany, mix: texts.mixMany, open: texts.openMany },
+      ...{ count: texts.countMany, test: texts.testMany, water: texts.waterMany, lift: texts.liftMany },
+      ...{ feed: texts.feedMany, thin: texts.thinMany, harden: texts.hardenMany, plant: texts.plantMany },
+    };
+    return (many[kind] ?? texts.otherMany)(lines.length);
   }
 
-  protected when({ on, state }: Line): string {
-    return state === 'waiting' || on === this.nursery.today() ? this.day(on) : texts.dueSince(this.day(on));
+  protected isSettled(item: string, isDone: boolean): void {
+    this.doneHere.update((all) => {
+      const now = new Set(all);
+      if (isDone) now.add(item);
+      else now.delete(item);
+      return now;
+    });
+    this.tasks.refresh();
   }
 
-  /** Done with one press, and back with another. */
-  protected done({ line, sowing, task, text }: SeasonDue): void {
-    this.season.mark(line, sowing, task, this.nursery.today()).subscribe({
-      next: () => {
-        this.tasks.refresh();
-        this.notices.undoable(
-          texts.done2(readShort(text, this.reader.now())),
-          () => this.season.mark(line, sowing, task, null),
-          () => this.tasks.refresh(),
-        );
-      },
+  protected setLow(celsius: number | undefined): void {
+    if ((celsius ?? null) === this.low()) return;
+    this.service.setLow(this.nursery.today(), celsius ?? null).subscribe({
       error: (error: Error) => this.notices.say(texts.notNoted(error.message)),
     });
   }

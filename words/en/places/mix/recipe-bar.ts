@@ -18,7 +18,7 @@ export const recipeBar = place('mix/recipe-bar', {
   underThisName: 'under this name',
   redo: 'Redo',
   aRecipeWithoutAName: 'A recipe without a name',
-  changed2: ', changed',
+  basedOn: (name: Filling) => line`Based on ${name}`,
   recomputedSinceItWasSaved: (join: Filling) => line`Recomputed since it was saved: ${join}.`,
   savedUnderAnEarlierModel: 'Saved under an earlier model: its figures may have moved.',
   isArchived: (name: Filling) => line`“${name}” is archived.`,

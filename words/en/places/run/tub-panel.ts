@@ -1,6 +1,15 @@
 import { type Filling, line, many, place } from '#words/place';
 
 export const tubPanel = place('run/tub-panel', {
+  itIsMixed: 'It is mixed',
+  toldTwice: 'Perhaps told twice',
+  looksTwice: (count: Filling, what: Filling, on: Filling) =>
+    line`${count} for ${what} on ${on} stands here twice: as a filling, and as plants. It is counted once.`,
+  theSame: 'They are the same',
+  two: 'They are two',
+  filled: 'Filled from it',
+  reckoned: ', reckoned',
+  thePlants: 'The plants',
   leftOf: 'left of',
   howManyWouldItFill: 'How many would it fill',
   lookedThereIs: 'Looked: there is',

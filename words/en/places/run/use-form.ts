@@ -5,4 +5,5 @@ export const useForm = place('run/use-form', {
   cellsBlocksOrPotsOf: 'Cells, blocks or pots of',
   emptyOnesFrom: 'Empty ones from',
   enter: 'Enter',
+  followThem: 'Follow them under Plants',
 });
