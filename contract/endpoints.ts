@@ -142,6 +142,7 @@ import {
   shareTakeSchema,
 } from '#contract/share';
 import { seasonAnswerSchema, seasonRequestSchema } from '#contract/season';
+import { newOrderSchema, orderSchema } from '#contract/orders';
 import { deskSchema, dueStepSchema, putOffSchema, setLowSchema } from '#contract/today';
 
 /** What goes back: JSON by a schema, nothing, or a body of another kind. */
@@ -500,6 +501,10 @@ export const endpoints = {
   addTrial: create('Lay a trial out in randomised blocks', newTrialSchema, trialSchema),
   trial: get('A trial with its trays and counts', trialSchema),
 
+  orders: get('What is ordered and has not come', z.array(orderSchema)),
+  addOrder: create('Note an order', newOrderSchema, orderSchema),
+  putAwayOrder: act('Take an order back'),
+  restoreOrder: act('Bring it back'),
   desk: get('What was put off on Today, and how cold tonight is to be', deskSchema),
   putOff: compute('Put a line of Today off, or take that back', putOffSchema, deskSchema),
   setLow: compute('Say how cold tonight is to be', setLowSchema, deskSchema),

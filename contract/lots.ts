@@ -15,6 +15,7 @@ import {
 } from '#contract/fields';
 import { materialRowSchema } from '#contract/material';
 import { entrySchema } from '#contract/record';
+import { packKinds } from '#core/package/packs';
 import { stockKinds } from '#core/package/stock';
 import { ecMethods } from '#core/mix/salts';
 import { limits } from '#core/units/limits';
@@ -35,6 +36,8 @@ const seedSchema = z.strictObject({
   perGram: num(limits.seedsPerGram).optional(),
 });
 
+const packSchema = z.strictObject({ kind: oneOf(packKinds), amount: num(limits.stock) });
+
 const lotFields = {
   kind: oneOf(stockKinds).default('material'),
   /** Id of the material, product or vessel; the name of the seed. */
@@ -49,10 +52,16 @@ const lotFields = {
   /** Not to be used before: bark that rests, a heap that rots, manure that waits. */
   readyOn: day.nullable().default(null),
   from: fromSchema.nullable().default(null),
+  /** What it was packed in, as it was bought. */
+  pack: packSchema.nullable().default(null),
   seed: seedSchema.nullable().default(null),
 };
 
-export const newLotSchema = z.strictObject({ key: clientKey, ...lotFields });
+export const newLotSchema = z.strictObject({
+  ...{ key: clientKey, ...lotFields },
+  /** The order that it is the delivery of. */
+  order: rowId.nullable().default(null),
+});
 export type NewLot = z.output<typeof newLotSchema>;
 
 /** What is not an amount of it; what is left out stays. */

@@ -3,7 +3,20 @@ import { allow } from '#core/units/allowed';
 import { z } from 'zod';
 import { cropStepsSchema } from '#contract/crop';
 import { seasonMessageSchema } from '#contract/message';
-import { clientKey, day, int, list, longText, num, oneOf, rowId, slug, text, yesNo, taking } from '#contract/fields';
+import {
+  clientKey,
+  day,
+  int,
+  list,
+  longText,
+  num,
+  oneOf,
+  rowId,
+  slug,
+  text,
+  yesNo,
+  taking,
+} from '#contract/fields';
 import { type SeasonLine, type SeasonSettings } from '#core/season/line';
 import { starts } from '#core/plants/planting';
 import { approachOf } from '#core/recipe/approaches';

@@ -201,6 +201,12 @@ export const resultsQuerySchema = z.strictObject({
   id: from,
 });
 const shareSchema = z.object({ alive: z.number(), of: z.number() });
+/** What came up, or rooted, of a crop, in so many trays. */
+const cropShareSchema = z.object({
+  ...{ crop: z.string(), name: z.string(), struck: z.boolean() },
+  ...{ plantings: z.number(), trays: z.number(), up: shareSchema },
+});
+export type CropShare = z.output<typeof cropShareSchema>;
 export const batchResultSchema = z.object({
   batch: rowId,
   name: z.string(),
@@ -210,6 +216,7 @@ export const batchResultSchema = z.object({
   plantings: z.number(),
   /** Came up, or rooted, of those of which it was counted. */
   up: shareSchema,
+  crops: z.array(cropShareSchema),
   lost: z.array(z.object({ cause: z.string(), count: z.number() })),
   /** Medians of what was read. */
   read: z.object({ ph: z.number().nullable(), ec: z.number().nullable() }),
@@ -247,6 +254,8 @@ export const plantGroupSchema = z.object({
   key: z.string(),
   name: z.string(),
   plantings: z.number(),
+  /** What of it is counted, by crop: a verdict is about one crop. */
+  crops: z.array(cropShareSchema),
   /** Came up, or rooted, of what was begun with; of those of which it was counted. */
   up: shareSchema,
   /** Stands, was moved on, planted or sold, of what was begun with. */

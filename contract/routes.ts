@@ -139,6 +139,10 @@ export const routes = {
   trial: ['GET', '/trials/:id'],
 
   today: ['GET', '/today'],
+  orders: ['GET', '/orders'],
+  addOrder: ['POST', '/orders'],
+  putAwayOrder: ['DELETE', '/orders/:id'],
+  restoreOrder: ['POST', '/orders/:id/restore'],
   desk: ['GET', '/today/desk'],
   putOff: ['PUT', '/today/put-off'],
   setLow: ['PUT', '/today/low'],

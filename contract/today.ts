@@ -24,7 +24,9 @@ export const dueStepSchema = z.object({
   on: day.nullable(),
 });
 /** What a line of Today is about: so that what is put off is found again. */
-const itemOfToday = z.string().regex(/^[a-z]+(\/[\w.-]{1,60}){1,4}$/, taking(allow('allowed.line-of-today', none)));
+const itemOfToday = z
+  .string()
+  .regex(/^[a-z]+(\/[\w.-]{1,60}){1,4}$/, taking(allow('allowed.line-of-today', none)));
 
 /** Not today, or not at all: told again from a day on; null takes it back. */
 export const putOffSchema = z.strictObject({ item: itemOfToday, until: day.nullable() });

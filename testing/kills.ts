@@ -91,6 +91,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
   await send('keepMaterial', '/materials', base({ says: 'like loam', row: { ...ownRow, name: 'Base' } }));
   await send('keepVessel', '/vessels', base({ kind: { ...ownKind, name: 'Base' } }));
   await send('keepMeasure', '/measures', { key: randomUUID(), name: 'Base', litres: 7 });
+  await send('addOrder', '/orders', base({ kind: 'material', item: 'loam', amount: 9, on: '2026-01-02' }));
   await send('keepWater', '/waters', { key: randomUUID(), ...well });
   await send(
     'keepProduct',
@@ -148,6 +149,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
       each('keepBatch', '/batches', 'batches', { ...batch, key: randomUUID(), name: 'Batch' }),
       each('addEntry', '/batches/1/entries', 'entries', entry),
       each('addLot', '/lots', 'lots', { item: 'peat-fine', name: 'Bale', receivedOn: '2026-01-02' }),
+      each('addOrder', '/orders', 'orders', { kind: 'material', item: 'loam', amount: 5, on: '2026-01-02' }),
       each('keepMeasure', '/measures', 'measures', { name: 'Cup', litres: 0.25 }),
       each('keepWater', '/waters', 'waters', well),
       each('keepMaterial', '/materials', 'items', { says: 'like loam', row: ownRow }),
@@ -169,7 +171,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     ];
   };
   const away = (
-    each: 'mixes' | 'batches' | 'measures' | 'waters' | 'plan/lines' | 'plants',
+    each: 'mixes' | 'batches' | 'measures' | 'waters' | 'orders' | 'plan/lines' | 'plants',
     names: readonly [EndpointName, EndpointName],
     table: string = each,
   ): Register => ({
@@ -370,6 +372,7 @@ export async function killInTheMiddle(folder: string, kills: number, random: () 
     },
     away('measures', ['putAwayMeasure', 'restoreMeasure']),
     away('waters', ['putAwayWater', 'restoreWater']),
+    away('orders', ['putAwayOrder', 'restoreOrder']),
   ];
   const awayAlone: Register[] = [
     away('mixes', ['putAwayMix', 'restoreMix']),

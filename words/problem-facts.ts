@@ -13,6 +13,7 @@ export type Thing =
   | 'instrument'
   | 'line'
   | 'lot'
+  | 'order'
   | 'material'
   | 'own-material'
   | 'material-or-product'

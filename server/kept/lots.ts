@@ -8,19 +8,24 @@ import { leftOf, type StockKind } from '#core/package/stock';
 import { OutOfRange } from '#core/units/check';
 import { type Db } from '#server/base/database/db';
 
-type Row = Omit<Lot, 'from' | 'seed' | 'left'> & { fromJson: string | null; seedJson: string | null };
+type Row = Omit<Lot, 'from' | 'seed' | 'pack' | 'left'> & {
+  fromJson: string | null;
+  seedJson: string | null;
+  packJson: string | null;
+};
 
 const moved = (kind: string): string =>
   `(SELECT total(amount) FROM stock_moves WHERE lot_id = l.id AND kind = '${kind}') AS ${kind}`;
 const SELECT = `SELECT l.id, l.key, l.kind, l.item, l.name, l.received_on AS receivedOn, l.note, l.quantity, l.price,
-  l.ready_on AS readyOn, l.from_json AS fromJson, l.seed_json AS seedJson,
+  l.ready_on AS readyOn, l.from_json AS fromJson, l.seed_json AS seedJson, l.pack_json AS packJson,
   ${moved('came')}, ${moved('lost')}, ${moved('counted')}, ${moved('back')},
   (SELECT total(amount) FROM takes WHERE lot_id = l.id) AS took FROM lots l`;
 
-const read = ({ fromJson, seedJson, ...row }: Row): Lot => ({
+const read = ({ fromJson, seedJson, packJson, ...row }: Row): Lot => ({
   ...row,
   from: fromJson === null ? null : newLotSchema.shape.from.parse(JSON.parse(fromJson)),
   seed: seedJson === null ? null : newLotSchema.shape.seed.parse(JSON.parse(seedJson)),
+  pack: packJson === null ? null : newLotSchema.shape.pack.parse(JSON.parse(packJson)),
   left: leftOf(row),
 });
 const json = (value: unknown): string | null => (value === null ? null : JSON.stringify(value));
@@ -71,8 +76,9 @@ export class LotStore {
     this.byId = db.prepare<[number], Row>(`${SELECT} WHERE l.id = ?`);
     this.keyed = db.prepare<[string], Row>(`${SELECT} WHERE l.key = ?`);
     this.insert = db.prepare(
-      `INSERT INTO lots (key, kind, item, name, received_on, note, quantity, price, ready_on, from_json, seed_json, created_at)
-       VALUES (@key, @kind, @item, @name, @receivedOn, @note, @quantity, @price, @readyOn, @from, @seed, @now)`,
+      `INSERT INTO lots (key, kind, item, name, received_on, note, quantity, price, ready_on, from_json, seed_json,
+         pack_json, created_at)
+       VALUES (@key, @kind, @item, @name, @receivedOn, @note, @quantity, @price, @readyOn, @from, @seed, @pack, @now)`,
     );
     this.move = db.prepare(
       `INSERT INTO stock_moves (key, lot_id, kind, amount, day, note, at)
@@ -132,9 +138,20 @@ export class LotStore {
     return row ? read(row) : null;
   }
 
-  add({ from, seed, ...lot }: NewLot, now: string): Lot {
-    this.insert.run({ ...lot, from: json(from), seed: json(seed), now });
+  add({ from, seed, pack, order: _, ...lot }: NewLot, now: string): Lot {
+    this.insert.run({ ...lot, from: json(from), seed: json(seed), pack: json(pack), now });
     return this.byKey(lot.key)!;
+  }
+
+  /** With whatever else is noted of it, or not at all. */
+  addFor(lot: NewLot, now: string, note: (lot: Lot) => void): Lot {
+    return this.db
+      .transaction(() => {
+        const made = this.add(lot, now);
+        note(made);
+        return made;
+      })
+      .immediate();
   }
 
   /** Changes what is named; the rest stays. */

@@ -12,6 +12,7 @@ import { MixStore } from '#server/kept/mixes';
 import { Calendar } from '#server/kept/nursery/calendar';
 import { Keepings } from '#server/kept/nursery/keepings';
 import { Windows } from '#server/kept/nursery/windows';
+import { OrderStore } from '#server/kept/orders';
 import { PictureStore } from '#server/kept/plants/pictures';
 import { PlantEventStore } from '#server/kept/plants/plant-events';
 import { PlantStore } from '#server/kept/plants/plants';
@@ -35,6 +36,7 @@ export interface Stores {
   own: OwnStore;
   shelf: ShelfStore;
   lots: LotStore;
+  orders: OrderStore;
   measures: MeasureStore;
   waters: WaterStore;
   mixes: MixStore;
@@ -61,7 +63,7 @@ export function storesOf(db: Db, now: () => Date): Stores {
     ...{ waters: new WaterStore(db), mixes, batches: new BatchStore(db, mixes) },
     ...{ record: new RecordStore(db), crops: new CropStore(db), season: new SeasonStore(db, folder) },
     ...{ plants: new PlantStore(db), plantEvents: new PlantEventStore(db) },
-    desk: new DeskStore(db, folder),
+    ...{ desk: new DeskStore(db, folder), orders: new OrderStore(db) },
     ...{ trials: new TrialStore(db), pictures: new PictureStore(db), devices: new DeviceStore(db) },
   };
 }

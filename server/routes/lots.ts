@@ -5,11 +5,15 @@ import { type LibraryStore } from '#server/kept/library/library';
 import { type NewLot } from '#contract/lots';
 import { called } from '#core/plants/care';
 import { type Tubs } from '#server/book/tub/tubs';
+import { allow } from '#core/units/allowed';
+import { OutOfRange } from '#core/units/check';
+import { none } from '#core/units/message';
+import { putAwayRoutes } from '#server/base/http/put-away';
 import { stockLines } from '#server/book/stock/stock';
 
 export function lotRoutes(
   api: Api,
-  { lots, record, library, plants, crops, calendar, now }: Stores,
+  { lots, orders, record, library, plants, crops, calendar, now }: Stores,
   tubs: Tubs,
 ): void {
   api.serve('lots', () => lots.all());
@@ -18,8 +22,21 @@ export function lotRoutes(
     const existing = lots.byKey(body.key);
     if (existing) return new Again(existing);
     calendar.notLaterThanToday('receivedOn', body.receivedOn);
-    return lots.add({ ...body, kind: kindOf(library, body) }, now().toISOString());
+    const { order } = body;
+    if (order !== null && !orders.one(order)) throw notFound('order', order);
+    return lots.addFor({ ...body, kind: kindOf(library, body) }, now().toISOString(), ({ id }) => {
+      if (order !== null) orders.came(order, id);
+    });
   });
+  api.serve('orders', () => orders.all());
+  api.serve('addOrder', ({ body }) => {
+    const existing = orders.byKey(body.key);
+    if (existing) return new Again(existing);
+    calendar.notLaterThanToday('on', body.on);
+    if (body.amount <= 0) throw new OutOfRange('amount', body.amount, allow('allowed.above-nothing', none));
+    return orders.add(body);
+  });
+  putAwayRoutes(api, 'order', ['putAwayOrder', 'restoreOrder'], orders, now);
   api.serve('changeLot', ({ params: { id }, body }) => {
     const changed = lots.change(id, body);
     if (!changed) throw notFound('lot', id);

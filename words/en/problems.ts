@@ -12,6 +12,7 @@ const things: Record<Thing, string> = {
   instrument: 'instrument',
   line: 'crop of the season',
   lot: 'lot',
+  order: 'order',
   material: 'material',
   'own-material': 'material of your own',
   'material-or-product': 'material or product',

@@ -17,6 +17,7 @@ export function putAwayRoutes(
     | readonly ['putAwayBatch', 'restoreBatch']
     | readonly ['putAwayMeasure', 'restoreMeasure']
     | readonly ['putAwayWater', 'restoreWater']
+    | readonly ['putAwayOrder', 'restoreOrder']
     | readonly ['putAwayLine', 'restoreLine']
     | readonly ['putAwayPlanting', 'restorePlanting'],
   store: PutsAway,

@@ -1,6 +1,7 @@
 import { type Stores } from '#server/kept/stores';
 import { type compareBy, type PlantGroup } from '#contract/plants';
 import { isCounted, type Planting, sharesOf, standing, tallyOf } from '#core/plants/planting';
+import { noteCrop, plus } from '#server/book/plants/by-crop';
 import { dayNumber } from '#core/season/days';
 import { daysAfter } from '#core/units/day';
 
@@ -15,6 +16,8 @@ export class PlantGroups {
   groups(by: (typeof compareBy)[number], crop: string | null): PlantGroup[] {
     const plantings = this.stores.plants.since(daysAfter(this.stores.calendar.today(), -COMPARE_DAYS), crop);
     const events = this.stores.plantEvents.countsOf(plantings.map(({ id }) => id));
+    const names = this.stores.crops.byId();
+    const { vessels } = this.stores.library.library();
     const keyOf = this.keyer(by);
     const keys = new Map(plantings.map((planting) => [planting.id, keyOf(planting)?.key]));
     const groups = new Map<string, PlantGroup & { days: number[] }>();
@@ -28,13 +31,17 @@ export class PlantGroups {
       if (!group) {
         const none = { alive: 0, of: 0 };
         group = {
-          ...{ ...found, plantings: 0, up: none, made: none, daysToUp: null, lost: [], days: [] },
+          ...{ ...found, plantings: 0, crops: [], up: none, made: none, daysToUp: null, lost: [], days: [] },
         };
         groups.set(found.key, group);
       }
       group.plantings++;
-      if (up !== null && !isCounted(planting.start))
-        group.up = { alive: group.up.alive + Math.min(up, of), of: group.up.of + of };
+      if (up !== null && !isCounted(planting.start)) {
+        const counted = { alive: Math.min(up, of), of };
+        group.up = plus(group.up, counted);
+        const perTray = vessels.get(planting.vessel)?.perTray ?? 1;
+        noteCrop(group.crops, planting, names.get(planting.crop)?.name ?? planting.crop, perTray, counted);
+      }
       // Those set apart or potted within the group began, and went on, once: only what was lost since is new.
       const again = planting.from
         .filter((each) => keys.get(each.planting) === found.key)

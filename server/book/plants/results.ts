@@ -1,7 +1,14 @@
+import { noteCrop } from '#server/book/plants/by-crop';
 import { coldestNight } from '#core/season/roots-in-pots';
 import { type Stores } from '#server/kept/stores';
 import { type z } from 'zod';
-import { type BatchResult, oddsSchema, type OwnOdds, type resultsQuerySchema } from '#contract/plants';
+import {
+  type BatchResult,
+  type CropShare,
+  oddsSchema,
+  type OwnOdds,
+  type resultsQuerySchema,
+} from '#contract/plants';
 import { daysToFeed } from '#core/plants/care';
 import { type CauseId } from '#core/plants/cause-table';
 import { medianRead, type PlantRecord, suspectsOf } from '#core/plants/next-time';
@@ -56,6 +63,7 @@ export class PlantResults {
     const { soilC } = this.stores.season.settings(today);
     const things = this.clocks.things();
     const up = { alive: 0, of: 0 };
+    const byCrop: CropShare[] = [];
     const lost = new Map<string, number>();
     const records = plantings.flatMap((planting): PlantRecord[] => {
       const events = this.stores.plantEvents
@@ -64,8 +72,10 @@ export class PlantResults {
       const tally = tallyOf(planting, events);
       const share = sharesOf(tally);
       if (share.up !== null && !isCounted(planting.start)) {
-        up.alive += Math.min(share.up, share.of);
-        up.of += share.of;
+        const counted = { alive: Math.min(share.up, share.of), of: share.of };
+        [up.alive, up.of] = [up.alive + counted.alive, up.of + counted.of];
+        const perTray = vessels.get(planting.vessel)?.perTray ?? 1;
+        noteCrop(byCrop, planting, crops.get(planting.crop)?.name ?? planting.crop, perTray, counted);
       }
       for (const [cause, count] of tally.lost) lost.set(cause, (lost.get(cause) ?? 0) + count);
       const [crop, kind] = [crops.get(planting.crop), vessels.get(planting.vessel)];
@@ -89,6 +99,7 @@ export class PlantResults {
     return [
       {
         ...{ batch: id, name: batch.name, madeOn: batch.madeOn, version, plantings: plantings.length, up },
+        crops: byCrop,
         lost: [...lost].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count),
         read: { ph: medianRead(records, 'ph'), ec: medianRead(records, 'ec') },
         suspects: suspectsOf(records, taught, this.odds),

@@ -164,7 +164,7 @@ function lotsAndRecords(db: Db, now: Date): void {
 
 const lotOfDemo = (key: string, item: string, name: string, receivedOn: string): NewLot => ({
   ...{ key, kind: 'material', item, name, receivedOn, note: '' },
-  ...{ quantity: null, price: null, readyOn: null, from: null, seed: null },
+  ...{ quantity: null, price: null, readyOn: null, from: null, seed: null, pack: null, order: null },
 });
 
 /** How much of everything came and what it cost; seed, empty trays, a heap that rests, and tests of the compost. */
@@ -173,11 +173,13 @@ function stock(db: Db, now: Date): void {
   const learned = new LearnedStore(db);
   const today = dayIn(now, new Folder(db).timeZone);
   const priced = db.prepare(
-    'UPDATE lots SET quantity = ?, price = ?, kind = ? WHERE key = ? AND quantity IS NULL',
+    'UPDATE lots SET quantity = ?, price = ?, kind = ?, pack_json = ? WHERE key = ? AND quantity IS NULL',
   );
   demoLots.forEach(([item], i) => {
     const result = demoAmounts[item];
-    if (result) priced.run(result.quantity, result.price, result.kind ?? 'material', keyOf('b000', i));
+    if (!result) return;
+    const pack = result.pack ? JSON.stringify(result.pack) : null;
+    priced.run(result.quantity, result.price, result.kind ?? 'material', pack, keyOf('b000', i));
   });
   demoStock.forEach(({ daysAgo, readyInDays, ...lot }, i) => {
     const readyOn = readyInDays === undefined ? null : daysAfter(today, readyInDays);

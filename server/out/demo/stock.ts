@@ -3,17 +3,17 @@ import { type NewWater } from '#contract/water';
 
 /** What came of the lots that the made-up nursery has had from the start, and what each cost. */
 export const demoAmounts: Readonly<
-  Record<string, { quantity: number; price: number; kind?: NewLot['kind'] }>
+  Record<string, { quantity: number; price: number; kind?: NewLot['kind']; pack?: NewLot['pack'] }>
 > = {
-  'peat-fine': { quantity: 300, price: 36 },
+  'peat-fine': { quantity: 300, price: 36, pack: { kind: 'bale', amount: 150 } },
   // Runs short within days.
   'perlite-coarse': { quantity: 62, price: 9.4 },
-  'coir-pith': { quantity: 70, price: 6.3 },
+  'coir-pith': { quantity: 70, price: 6.3, pack: { kind: 'brick', amount: 70 } },
   'lime-dolomitic': { quantity: 2.5, price: 2.9, kind: 'product' },
 };
 
 type DemoLot = Pick<NewLot, 'item' | 'name' | 'kind'> &
-  Partial<Pick<NewLot, 'quantity' | 'price' | 'from' | 'seed' | 'note'>> & {
+  Partial<Pick<NewLot, 'quantity' | 'price' | 'from' | 'seed' | 'note' | 'pack'>> & {
     daysAgo: number;
     readyInDays?: number;
   };
@@ -32,7 +32,7 @@ export const demoStock: readonly DemoLot[] = [
     ...{ quantity: 180, from: { batch: null, what: 'emptied', round: 1 }, readyInDays: -2 },
   },
   { ...{ kind: 'product', item: 'calcium-nitrate', name: 'Tub', daysAgo: 80 }, quantity: 2, price: 3.6 },
-  { ...{ kind: 'vessel', item: 'cell-72', name: 'Stack of trays', daysAgo: 90 }, quantity: 4896, price: 78 },
+  { ...{ kind: 'vessel', item: 'cell-72', name: 'Stack of trays', daysAgo: 90 }, quantity: 4896, price: 78, pack: { kind: 'box', amount: 720 } },
   {
     ...{ kind: 'seed', item: 'Tomato, round red', name: 'Packet', daysAgo: 30 },
     ...{ quantity: 500, price: 14, seed: { year: null, germination: 0.91 } },

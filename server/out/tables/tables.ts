@@ -234,7 +234,7 @@ function takeLots(csv: string, { library, lots, calendar, now }: TableParts): Ta
       refuse(line, 'unit', allow('allowed.unit-of', { unit: stockUnits[lot.kind], kind: lot.kind }), unit);
     atLine(line, () => calendar.notLaterThanToday('received_on', lot.receivedOn));
     const seed = lot.kind === 'seed' ? { year: seedYear ?? null, germination: germination ?? null } : null;
-    const made: NewLot = { ...lot, key: randomUUID(), from: null, seed };
+    const made: NewLot = { ...lot, key: randomUUID(), from: null, pack: null, order: null, seed };
     all.push(lots.add(made, now().toISOString()));
     taken.added.push(lot.name);
   }

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { addressOf } from '#contract/routes';
+import { labelSizes } from '#core/batch/label-sizes';
 import { partsKey } from '#core/recipe/parts-key';
 import { type Recipe } from '#core/recipe/recipe';
 import { Router, RouterLink } from '@angular/router';
@@ -62,6 +64,12 @@ export class BatchPage {
 
   protected minds(batch: Batch): TubRemark[] {
     return tubSays(batch, this.reader.now(), this.nursery.today());
+  }
+
+  /** Two dozen of the usual size; others are chosen where it is made. */
+  protected labels({ id }: Batch): string {
+    const query = { size: labelSizes[0]!.id, count: '24', units: this.units.system() };
+    return addressOf('labels', { id }, query);
   }
 
   /** The same recipe, job, measures and name, made today. */

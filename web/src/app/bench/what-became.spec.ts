@@ -23,7 +23,8 @@ const result: BatchResult = {
     up: { alive: 446, of: 480 },
   },
   ...{ lost: [{ cause: 'damped off', count: 9 }], read: { ph: 4.6, ec: null } },
-  suspects: [
+  crops: [],
+    suspects: [
     { cause: 'sour', weight: 1.5, plantings: 2 },
     { cause: 'cold', weight: 0.5, plantings: 1 },
   ],

@@ -13,6 +13,7 @@ import { PlantsService } from '../data/plants';
 import { resourceOf } from '../data/resource';
 import { ApproachChoice } from '../data/approach-choice';
 import { readingWords } from '../ui/words/words';
+import { cropSays } from './grown-in-it';
 import { RecipeStore } from './recipe-store';
 import { whatBecame as texts } from '#words/en/places/bench/what-became';
 import { DayPipe } from '../ui/words/day';
@@ -43,6 +44,11 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
               }}{{ result.version === null ? '' : texts.version + result.version }}</span
             >&ngsp;
             <span class="says">{{ result.says }}</span>
+            @if (result.crops.length > 1) {
+              @for (crop of result.crops; track crop.crop + crop.struck) {
+                <span class="says term">{{ cropSays(crop) }}</span>
+              }
+            }
           </li>
         }
       </ul>
@@ -92,6 +98,7 @@ function readingsIn(recipe: Recipe, library: Library): readonly Reading[] {
 })
 export class WhatBecame {
   protected readonly texts = texts;
+  protected readonly cropSays = cropSays;
   readonly of = input.required<'batch' | 'mix'>();
   readonly id = input.required<number>();
   /** What was mixed, or is to be changed. */

@@ -4,6 +4,7 @@ import { type About } from '#contract/about';
 import { type Answer, type BodyGiven, type QueryGiven } from '#contract/endpoints';
 import {
   type BatchResult,
+  type CropShare,
   type KeptPlantEvent,
   type OwnOdds,
   type PlantGroup,
@@ -110,4 +111,4 @@ export class PlantsService {
   }
 }
 
-export type { BatchResult, KeptPlantEvent, PlantGroup, PlantingLine, PlantingPage, Trial };
+export type { BatchResult, CropShare, KeptPlantEvent, PlantGroup, PlantingLine, PlantingPage, Trial };

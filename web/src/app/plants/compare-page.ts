@@ -37,6 +37,13 @@ type What = 'up' | 'made';
       } @else {
         @if (verdict(); as says) {
           <p class="verdict" role="status">{{ says.says | said }}</p>
+        } @else if (toChoose().length > 0) {
+          <div class="which" role="group" [attr.aria-label]="texts.whichCrop">
+            <p class="verdict">{{ texts.whichCrop }}</p>
+            @for (each of toChoose(); track each.id) {
+              <button type="button" class="press" (click)="crop.set(each.id)">{{ each.name }}</button>
+            }
+          </div>
         } @else {
           <p>
             {{
@@ -98,6 +105,16 @@ type What = 'up' | 'made';
       gap: 0 24px;
       align-items: end;
     }
+    .which {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      align-items: center;
+      .verdict {
+        flex-basis: 100%;
+        margin-bottom: 0;
+      }
+    }
     .verdict {
       margin: 12px 0;
       font-size: var(--head);
@@ -150,11 +167,32 @@ export class ComparePage {
       .filter(({ key }) => !this.left().includes(key))
       .map((group) => ({ name: group.name, ...group[this.what()] })),
   );
-  protected readonly verdict = computed(() =>
-    this.arms().length < 2
-      ? null
-      : verdictOf(this.arms(), this.what() === 'up' ? texts.cameUp : texts.madeIt2),
+  /** Crops of which two or more are counted, the most counted first: a verdict never mixes them. */
+  protected readonly toChoose = computed(() => {
+    if (this.crop() || this.by() === 'seed') return [];
+    const counted = new Map<string, { id: string; name: string; groups: number; of: number }>();
+    for (const { crops } of this.counted())
+      for (const { crop, name, up } of crops) {
+        const each = counted.get(crop) ?? { id: crop, name, groups: 0, of: 0 };
+        counted.set(crop, { ...each, groups: each.groups + 1, of: each.of + up.of });
+      }
+    // Of one crop alone there is nothing to ask.
+    if (counted.size < 2) return [];
+    return [...counted.values()].filter(({ groups }) => groups > 1).sort((a, b) => b.of - a.of);
+  });
+  /** Cuttings root where seed comes up. */
+  private readonly isStruck = computed(() => {
+    const crops = this.counted().flatMap((group) => group.crops);
+    return crops.length > 0 && crops.every(({ struck }) => struck);
+  });
+  private readonly isMixed = computed(
+    () => new Set(this.counted().flatMap((group) => group.crops.map(({ crop }) => crop))).size > 1,
   );
+  protected readonly verdict = computed(() => {
+    if (this.arms().length < 2 || (!this.crop() && this.isMixed())) return null;
+    const what = this.what() === 'made' ? texts.madeIt2 : this.isStruck() ? texts.rooted : texts.cameUp;
+    return verdictOf(this.arms(), what);
+  });
 
   protected shown(p: number): string {
     return p < 0.001 ? 'under 0.001' : p.toFixed(3);

@@ -8,6 +8,7 @@ import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
+import { TextField } from '../ui/fields/text-field';
 import { stockAmount } from '../ui/words/stock-amount';
 import { lotPage as texts } from '#words/en/places/shelf/lot-page';
 import { common } from '#words/en/places/common';
@@ -56,6 +57,14 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
           </div>
         }
       </dl>
+      @if (rests(it.lot)) {
+        <div class="fields">
+          <app-text-field [label]="texts.useItNowBecause" [(value)]="why" />
+          <button type="button" class="press" [disabled]="why().trim() === ''" (click)="lift(it.lot)">
+            {{ texts.itMayBeUsed }}
+          </button>
+        </div>
+      }
       <section [attr.aria-label]="texts.countIt">
         <app-segments [label]="common.whatHappened" [choices]="moves()" [(value)]="kind" />
         <div class="fields">
@@ -163,7 +172,7 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
       color: var(--ink);
     }
   `,
-  imports: [DayPipe, FetchState, NumberField, RouterLink, Segments],
+  imports: [DayPipe, FetchState, NumberField, RouterLink, Segments, TextField],
 })
 export class LotPage {
   protected readonly texts = texts;
@@ -216,6 +225,24 @@ export class LotPage {
   private leftOf(lot: Lot): string {
     if (lot.left === null) return common.notCounted;
     return lot.left < 0 ? texts.noneCountIt : this.amountOf(lot, lot.left);
+  }
+
+  protected readonly why = signal('');
+
+  protected rests({ readyOn }: Lot): boolean {
+    return readyOn !== null && readyOn > this.nursery.today();
+  }
+
+  /** A rest is lifted with its reason, which stays with the lot. */
+  protected lift({ id, note }: Lot): void {
+    const reason = texts.usedBefore(this.why().trim());
+    this.lots.change(id, { readyOn: null, note: [note, reason].filter(Boolean).join(' ') }).subscribe({
+      next: () => {
+        this.why.set('');
+        this.trace.refresh();
+      },
+      error: (error: Error) => this.problem.set(texts.notKept(error.message)),
+    });
   }
 
   protected unitOf({ kind }: Lot): string {

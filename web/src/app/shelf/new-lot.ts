@@ -1,5 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { ReaderHere } from '../data/reader-here';
+import { dateIn } from '#words/days';
+import { lastBought } from '#core/package/packs';
 import { usualRest } from '#core/package/rest';
 import { type StockKind } from '#core/package/stock';
 import { daysAfter } from '#core/units/day';
@@ -9,11 +11,14 @@ import { Notices } from '../data/notices';
 import { NurseryService } from '../data/nursery';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { DayField } from '../ui/fields/day-field';
+import { NumberField } from '../ui/fields/number-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
 import { TypedDay } from '../ui/fields/typed-day';
+import { Units } from '../data/units';
+import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
 import { type Came, PackageForm } from './package-form';
 import { newLot as texts } from '#words/en/places/shelf/new-lot';
@@ -82,8 +87,23 @@ const round: Asked<Figure>[] = [
         <app-number-list [asked]="round" [values]="figures()" (typed)="type($event)" />
       }
     </div>
-    @if (kind() === 'material') {
+    @if (last(); as it) {
+      <div class="fields">
+        <app-number-field
+          [label]="texts.asLast(it.kind, it.amount)"
+          within="packages"
+          [whole]="true"
+          [(value)]="packs"
+        />
+        @if (packs() !== undefined) {
+          <app-number-field [label]="common.priceOfAllOfIt" within="price" [(value)]="packsPrice" />
+        }
+      </div>
+    }
+    @if (kind() === 'material' && packs() === undefined) {
       <app-package-form [material]="material()" (came)="opened.set($event)" />
+    }
+    @if (kind() === 'material') {
       @if (rest(); as it) {
         <app-tick-field [(checked)]="rests"
           >{{ texts.doNotUseBefore(readyOn()) }}
@@ -105,7 +125,7 @@ const round: Asked<Figure>[] = [
       display: inline;
     }
   `,
-  imports: [ChoiceField, DayField, NumberList, PackageForm, Segments, TextField, TickField],
+  imports: [ChoiceField, DayField, NumberField, NumberList, PackageForm, Segments, TextField, TickField],
 })
 export class NewLotForm {
   protected readonly reader = inject(ReaderHere);
@@ -115,6 +135,7 @@ export class NewLotForm {
   private readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
   private readonly notices = inject(Notices);
+  private readonly units = inject(Units);
   protected readonly kinds = kinds;
   protected readonly origins = origins;
   protected readonly round = round;
@@ -126,7 +147,15 @@ export class NewLotForm {
   protected readonly came = new TypedDay(this.nursery.today);
   protected readonly opened = signal<Came | null>(null);
   protected readonly figures = signal<Partial<Record<Figure, number | undefined>>>({ round: 1 });
-  protected readonly rests = signal(true);
+  /** So many packages as it last came in. */
+  protected readonly packs = signal<number | undefined>(undefined);
+  protected readonly packsPrice = signal<number | undefined>(undefined);
+  private readonly pack = computed(() => {
+    if (this.packs() !== undefined) return this.bought()?.pack ?? null;
+    return this.kind() === 'material' ? (this.opened()?.pack ?? null) : null;
+  });
+  /** Bark in bags has rested; what comes as a load, or rots here, rests. */
+  protected readonly rests = linkedSignal(() => this.origin() !== 'bought' || this.pack()?.kind !== 'bag');
   protected readonly problem = signal('');
 
   protected readonly fields = computed(() => {
@@ -150,13 +179,32 @@ export class NewLotForm {
     const rest = this.rest();
     return rest && daysAfter(this.came.value(), rest.days);
   });
+  private readonly bought = computed(() =>
+    this.origin() === 'bought' ? lastBought(this.lots.of(this.of())) : null,
+  );
+  /** Its package in words. */
+  protected readonly last = computed(() => {
+    const bought = this.bought();
+    if (!bought) return null;
+    const { kind, amount } = bought.pack;
+    return { kind, amount: stockAmount(this.kind(), amount, this.units.system()) };
+  });
   private readonly of = computed(() => (this.kind() === 'seed' ? this.seed().trim() : (this.item() ?? '')));
+  /** What stands on the bag, or that it came on a day. */
+  private readonly called = computed(
+    () =>
+      this.name().trim() ||
+      (this.packs() === undefined
+        ? ''
+        : texts.deliveryOf(dateIn(this.came.value(), 'dated', this.reader.now().language))),
+  );
   protected readonly ready = computed(
-    () => this.of() !== '' && this.name().trim() !== '' && this.came.problem() === '',
+    () => this.of() !== '' && this.called() !== '' && this.came.problem() === '',
   );
 
   protected become(kind: StockKind): void {
     this.kind.set(kind);
+    this.packs.set(undefined);
     this.item.set(null);
     this.origin.set('bought');
   }
@@ -177,13 +225,16 @@ export class NewLotForm {
     const kind = this.kind();
     const opened = kind === 'material' ? this.opened() : null;
     const origin = this.origin();
+    const [packs, bought] = [this.packs(), this.bought()];
+    const packed = packs !== undefined && bought ? packs * bought.pack.amount : null;
     this.problem.set('');
     this.lots
       .add({
-        ...{ kind, item: this.of(), name: this.name().trim(), receivedOn: this.came.value() },
-        quantity: opened?.usableLitres ?? (kind === 'product' ? kg : pieces) ?? null,
-        price: (kind === 'material' ? opened?.price : price) ?? null,
-        readyOn: kind === 'material' && this.rests() ? this.readyOn() : null,
+        ...{ kind, item: this.of(), name: this.called(), receivedOn: this.came.value() },
+        quantity: packed ?? opened?.usableLitres ?? (kind === 'product' ? kg : pieces) ?? null,
+        price: (packed !== null ? this.packsPrice() : kind === 'material' ? opened?.price : price) ?? null,
+        pack: this.pack(),
+        readyOn: kind === 'material' && this.rest() && this.rests() ? this.readyOn() : null,
         from:
           kind !== 'material' || origin === 'bought'
             ? null
@@ -194,6 +245,8 @@ export class NewLotForm {
         next: (lot) => {
           this.notices.say(texts.isKept(lot.name));
           this.name.set('');
+          this.packs.set(undefined);
+          this.packsPrice.set(undefined);
           this.figures.set({ round: 1 });
         },
         error: (error: Error) => this.problem.set(texts.notKept(error.message)),

@@ -9,6 +9,7 @@ import {
   signal,
 } from '@angular/core';
 import { type Material } from '#core/material/material';
+import { type Pack } from '#core/package/packs';
 import { openPackage, type Opened, type Package } from '#core/package/package';
 import { litresIn } from '#core/units/factors';
 import { Units } from '../data/units';
@@ -59,6 +60,8 @@ const kinds: { id: Kind; name: string }[] = [
 export interface Came {
   usableLitres: number;
   price: number | null;
+  /** One of the packages. */
+  pack: Pack;
 }
 
 /** Bags, bales, bricks, loads and barrows into litres that can be used, with the sum in sight. */
@@ -131,7 +134,11 @@ export class PackageForm {
       const water = opened.waterToHydrateLitres;
       const [perWord, per] = this.system() === 'us' ? ['gallon', litresIn.gallon] : ['litre', 1];
       return {
-        came: { usableLitres, price: of.price ?? null },
+        came: {
+          usableLitres,
+          price: of.price ?? null,
+          pack: { kind: this.packKind(), amount: opened.usableLitres },
+        },
         says: [
           texts.toUse(volume(usableLitres)),
           ...(opened.usableLitres < opened.litres ? [texts.ofLoose(volume(opened.litres * many))] : []),
@@ -148,6 +155,12 @@ export class PackageForm {
       const sum = this.sum();
       this.came.emit(sum && 'came' in sum ? sum.came : null);
     });
+  }
+
+  /** A load and a barrow are told as loads. */
+  private packKind(): Pack['kind'] {
+    const kind = this.kind();
+    return kind === 'bulk' || kind === 'measure' ? 'load' : kind;
   }
 
   protected type([name, value]: [Figure, number | undefined]): void {

@@ -3,6 +3,7 @@ import { type Filling, line, place } from '#words/place';
 export const batchPage = place('batches/batch-page', {
   batch: (id: Filling) => line`Batch ${id}`,
   makeItStepByStep: 'Make it, step by step',
+  printLabels: 'Print labels',
   printTheCard: 'Print the card',
   mixTheSameAgain: 'Mix the same again',
   openInMix: 'Open in Mix',

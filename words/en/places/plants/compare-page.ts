@@ -24,6 +24,8 @@ export const comparePage = place('plants/compare-page', {
   mixes: 'Mixes',
   madeIt: 'Made it',
   cameUp: 'came up',
+  rooted: 'rooted',
+  whichCrop: 'Which crop? One that is counted in two or more:',
   madeIt2: 'made it',
   lost: (join: Filling) => line`; lost: ${join}`,
 });

@@ -1,6 +1,9 @@
 import { type Filling, line, place } from '#words/place';
 
 export const newLot = place('shelf/new-lot', {
+  asLast: (pack: string, amount: Filling) =>
+    line`${pack === 'box' ? 'Boxes' : `${pack.charAt(0).toUpperCase()}${pack.slice(1)}s`} of ${amount}, as last time`,
+  deliveryOf: (day: Filling) => line`Delivery of ${day}`,
   somethingCame: 'Something came',
   whatItIs: 'What it is',
   whereItIsFrom: 'Where it is from',

@@ -20,6 +20,7 @@ export const todayPage = place('today/today-page', {
   underCoverTonight: 'Under cover:',
   andMore: (COLD_TOLD: Filling) => line`and ${COLD_TOLD} more`,
   forecastOfAMadeUp: 'Made-up forecast of the demo',
+  madeUp: '(made-up forecast)',
   rain: (mm: Filling) => line`${mm} rain`,
   loadingWhatIsDue: 'Loading what is due…',
   beginMany: (n: number) => line`Sow or strike ${n} crops`,
