@@ -22,7 +22,7 @@ test('a reload on the new card, on the finder and on the bare mix finds the very
   await page.goto('/mix');
   await expect(field(page, 'Parts of Perlite, coarse')).toHaveValue('8');
   await expect(page.getByRole('button', { name: 'Open a saved recipe' })).toContainText(
-    'Cutting mix, open, changed',
+    'Based on Cutting mix, open',
   );
 });
 
@@ -34,7 +34,7 @@ test('a name does not stick to another recipe', async ({ page }) => {
   await expect(name).toContainText('Seed mix, no peat');
   await page.getByRole('button', { name: 'Add a material' }).click();
   await page.getByRole('button', { name: /Pumice/ }).click();
-  await expect(name).toContainText('Seed mix, no peat, changed');
+  await expect(name).toContainText('Based on Seed mix, no peat');
   for (const gone of ['Coir pith, washed', 'Perlite, fine'])
     await page.getByRole('button', { name: new RegExp(`Remove ${gone}`) }).click();
   await expect(name).toContainText('A recipe without a name');

@@ -169,7 +169,7 @@ test('a recipe is kept, changed and kept again as a new version', async ({ page 
   await page.getByRole('button', { name: 'Save under this name' }).click();
   await expect(notice(page)).toContainText('Saved as My seed mix, version 1');
   await page.getByRole('button', { name: 'More: Parts of Perlite, coarse' }).click();
-  await expect(page.getByText('My seed mix, changed')).toBeVisible();
+  await expect(page.getByText('Based on My seed mix')).toBeVisible();
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(notice(page)).toContainText('version 2');
   await page.getByRole('button', { name: 'Open a saved recipe' }).click();

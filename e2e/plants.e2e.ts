@@ -68,7 +68,7 @@ test.describe('on the phone', () => {
     await page.getByRole('button', { name: 'Change its mix for next time' }).click();
     await expect(page).toHaveURL(/\/mix/);
     await page.getByRole('button', { name: 'More: Parts of Perlite, fine' }).click();
-    await expect(page.getByText('Seed mix, no peat, changed')).toBeVisible();
+    await expect(page.getByText('Based on Seed mix, no peat')).toBeVisible();
     await page.getByRole('button', { name: 'Save', exact: true }).click();
     await expect(page.locator('.notice')).toContainText('version 2');
   });
@@ -235,6 +235,13 @@ test('a trial from its layout to its verdict', async ({ page }) => {
 
 test('mixes against each other, more than luck or not', async ({ page }) => {
   await page.goto('/plants/compare');
+  // Tomatoes and cuttings are not compared: it asks first.
+  await expect(page.getByText('Which crop?')).toBeVisible();
+  await page
+    .getByRole('group', { name: /^Which crop/ })
+    .getByRole('button')
+    .first()
+    .click();
   await expect(page.getByRole('status').filter({ hasText: 'did better than' })).toBeVisible();
   await page.getByRole('button', { name: 'Seed', exact: true }).click();
   await expect(page.getByText(/Three years old/).first()).toBeVisible();

@@ -16,9 +16,10 @@ const MOST = 2;
   template: `
     @for (tub of tubs(); track tub.id) {
       <p class="tub">
-        <b><app-amount [of]="{ volumeL: tub.leftLitres }" /></b>
-        {{ texts.leftIn }} <a [routerLink]="['/batches', tub.id]">{{ tub.name }}</a
-        >{{ tub.says }}
+        <span
+          ><b><app-amount [of]="{ volumeL: tub.leftLitres }" /></b> {{ texts.leftIn }}
+          <a [routerLink]="['/batches', tub.id]">{{ tub.name }}</a>{{ tub.says }}</span
+        >
         <a class="press" routerLink="/plants/new" [queryParams]="{ batch: tub.id }">{{ tub.begin }}</a>
       </p>
     }
@@ -26,12 +27,12 @@ const MOST = 2;
   styles: `
     .tub {
       display: flex;
-      flex-wrap: wrap;
       gap: 4px 8px;
       align-items: center;
       margin: 4px 0;
     }
     .press {
+      flex: none;
       margin-left: auto;
     }
   `,

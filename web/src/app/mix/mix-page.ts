@@ -1,3 +1,4 @@
+import { partsKey } from '#core/recipe/parts-key';
 import { Location } from '@angular/common';
 import {
   ChangeDetectionStrategy,
@@ -38,6 +39,7 @@ import { PartList } from './parts/part-list';
 import { ReadingRuler } from './answer/reading-ruler';
 import { RecipeBar } from './recipe-bar';
 import { BenchAdviser } from '../bench/adviser';
+import { GrownInIt } from '../bench/grown-in-it';
 import { WhatBecame } from '../bench/what-became';
 import { RecipeStore } from '../bench/recipe-store';
 import { mixPage as texts } from '#words/en/places/mix/mix-page';
@@ -93,6 +95,7 @@ const REST_MS = 400;
     ReadingRuler,
     RecipeBar,
     RouterLink,
+    GrownInIt,
     WhatBecame,
   ],
 })
@@ -117,6 +120,11 @@ export class MixPage {
   });
   /** What follows the readings: the picture, what is to be minded, the weeks. */
   protected readonly behind = lasting(this.store.behind);
+  /** The saved recipe that this is, whatever the job: it has a record. */
+  protected readonly grown = computed(() => {
+    const opened = this.store.opened();
+    return opened && partsKey(this.store.recipe()) === partsKey(opened.recipe) ? opened.mixId : null;
+  });
   /** For the phone, where the readings are out of sight while the parts are changed. */
   protected readonly brief = computed(() =>
     (this.computedOutcome()?.judgement.readings ?? []).slice(0, 4).map((r) => ({

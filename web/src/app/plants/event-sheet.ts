@@ -48,8 +48,6 @@ const asked: readonly Asked[] = [
     name: texts.wateredFromBelow,
     number: { label: texts.takenUp, within: 'wateredLitres', unit: 'L' },
   },
-  { kind: 'ph', name: 'pH', number: { label: texts.phOfWhatDrains, within: 'measuredPh' } },
-  { kind: 'ec', name: 'EC', number: { label: texts.ecOfWhatDrainsMs, within: 'plantEcMSPerCm' } },
   {
     kind: 'weight',
     name: texts.weighed,
@@ -82,6 +80,18 @@ const asked: readonly Asked[] = [
   selector: 'app-event-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <div class="fields" role="group" [attr.aria-label]="texts.reading" (keydown.enter)="read()">
+      <app-number-field [label]="texts.phOfWhatDrains" within="measuredPh" [(value)]="ph" />
+      <app-number-field [label]="texts.ecOfWhatDrainsMs" within="plantEcMSPerCm" [(value)]="ec" />
+      <button
+        type="button"
+        class="press"
+        [disabled]="ph() === undefined && ec() === undefined"
+        (click)="read()"
+      >
+        {{ texts.enterReading }}
+      </button>
+    </div>
     <div class="presses" role="group" [attr.aria-label]="common.whatHappened">
       @for (each of asked; track each.kind) {
         <button
@@ -170,6 +180,9 @@ const asked: readonly Asked[] = [
     }
   `,
   styles: `
+    .fields {
+      margin-bottom: 10px;
+    }
     .presses {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(108px, 1fr));
@@ -213,7 +226,10 @@ export class EventSheet {
   protected readonly cause = signal<string | null>(lossCauses[0]);
   protected readonly way = signal<string | null>(outWays[0]);
   protected readonly text = signal('');
-  protected readonly on = new TypedDay(inject(NurseryService).today, true);
+  protected readonly ph = signal<number | undefined>(undefined);
+  protected readonly ec = signal<number | undefined>(undefined);
+  private readonly today = inject(NurseryService).today;
+  protected readonly on = new TypedDay(this.today, true);
   private readonly tried = signal(false);
   protected readonly cellByCell = signal(false);
   /** Pressed empty; null while nobody counts so. */
@@ -257,9 +273,6 @@ export class EventSheet {
         };
       case 'watered':
         return { kind: 'watered', on, litres: n, minutes: this.minutes() };
-      case 'ph':
-      case 'ec':
-        return { kind: it.kind, on, value: n! };
       case 'weight':
         return { kind: 'weight', on, grams: n! };
       case 'cold':
@@ -299,6 +312,18 @@ export class EventSheet {
     this.minutes.set(undefined);
     this.text.set('');
     this.tried.set(false);
+  }
+
+  /** What drains is read in passing: no press before the number. */
+  protected read(): void {
+    const on = this.today();
+    const read = { ph: this.ph(), ec: this.ec() };
+    this.ph.set(undefined);
+    this.ec.set(undefined);
+    for (const kind of ['ph', 'ec'] as const) {
+      const value = read[kind];
+      if (value !== undefined) this.entered.emit({ kind, on, value });
+    }
   }
 
   protected keep(): void {

@@ -91,8 +91,6 @@ describe('what happened, in two presses and a number', () => {
     ['Watered from below', [], { kind: 'watered', litres: undefined, minutes: undefined }],
     ['Topped up', [['With, L', '12']], { kind: 'topped', litres: 12 }],
     ['Height', [['Of one in the middle, mm', '85']], { kind: 'size', mm: 85 }],
-    ['pH', [['pH of what drains', '6.1']], { kind: 'ph', value: 6.1 }],
-    ['EC', [['EC of what drains, mS/cm', '0.8']], { kind: 'ec', value: 0.8 }],
     ['Weighed', [['A tray weighs, g', '3300']], { kind: 'weight', grams: 3300 }],
     ['Cold night', [['Down to, °C', '-1']], { kind: 'cold', celsius: -1 }],
     ['Planted or sold', [['So many', '5']], { kind: 'out', count: 5, way: 'planted' }],
@@ -103,6 +101,20 @@ describe('what happened, in two presses and a number', () => {
     for (const [label, text] of typed) type(fixture, label, text);
     press(fixture, 'Save');
     expect(sent).toEqual([{ ...event, on: TODAY }]);
+  });
+
+  test('pH and EC are read in passing, each or both', () => {
+    const { fixture, sent } = sheet();
+    type(fixture, 'EC of what drains, mS/cm', '0.8');
+    press(fixture, 'Enter what was read');
+    type(fixture, 'pH of what drains', '6.1');
+    type(fixture, 'EC of what drains, mS/cm', '0.9');
+    press(fixture, 'Enter what was read');
+    expect(sent).toEqual([
+      { kind: 'ec', on: TODAY, value: 0.8 },
+      { kind: 'ph', on: TODAY, value: 6.1 },
+      { kind: 'ec', on: TODAY, value: 0.9 },
+    ]);
   });
 
   test('what is missing is said, what was typed stays until it is kept', () => {

@@ -153,7 +153,9 @@ export class TodayPage {
         library?.materials.get(item) ?? library?.amendments.get(item) ?? library?.vessels.get(item);
       return named ? shortName(named.name) : item;
     };
-    const missing = (this.shortSeason.value() ?? []).map(({ kind, item, short, by }) => {
+    // What nobody counted is counted first: To buy says so.
+    const counted = (this.shortSeason.value() ?? []).filter(({ left }) => left !== null);
+    const missing = counted.map(({ kind, item, short, by }) => {
       const perTray = kind === 'vessel' ? (library?.vessels.get(item)?.perTray ?? 1) : 1;
       const amount =
         perTray > 1

@@ -19,6 +19,8 @@ export const eventSheet = place('plants/event-sheet', {
   fed: 'Fed',
   wateredFromBelow: 'Watered from below',
   takenUp: 'Taken up',
+  reading: 'pH and EC',
+  enterReading: 'Enter what was read',
   phOfWhatDrains: 'pH of what drains',
   ecOfWhatDrainsMs: 'EC of what drains, mS/cm',
   weighed: 'Weighed',
