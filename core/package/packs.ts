@@ -8,7 +8,12 @@ export interface Pack {
   amount: number;
 }
 /** As it usually comes, where nobody said. */
-const usual: Record<StockKind, Pack['kind']> = { material: 'load', product: 'sack', vessel: 'box', seed: 'packet' };
+const usual: Record<StockKind, Pack['kind']> = {
+  material: 'load',
+  product: 'sack',
+  vessel: 'box',
+  seed: 'packet',
+};
 
 interface Delivered {
   kind: StockKind;

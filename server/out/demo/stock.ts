@@ -32,7 +32,12 @@ export const demoStock: readonly DemoLot[] = [
     ...{ quantity: 180, from: { batch: null, what: 'emptied', round: 1 }, readyInDays: -2 },
   },
   { ...{ kind: 'product', item: 'calcium-nitrate', name: 'Tub', daysAgo: 80 }, quantity: 2, price: 3.6 },
-  { ...{ kind: 'vessel', item: 'cell-72', name: 'Stack of trays', daysAgo: 90 }, quantity: 4896, price: 78, pack: { kind: 'box', amount: 720 } },
+  {
+    ...{ kind: 'vessel', item: 'cell-72', name: 'Stack of trays', daysAgo: 90 },
+    quantity: 4896,
+    price: 78,
+    pack: { kind: 'box', amount: 720 },
+  },
   {
     ...{ kind: 'seed', item: 'Tomato, round red', name: 'Packet', daysAgo: 30 },
     ...{ quantity: 500, price: 14, seed: { year: null, germination: 0.91 } },

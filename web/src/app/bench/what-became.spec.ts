@@ -24,7 +24,7 @@ const result: BatchResult = {
   },
   ...{ lost: [{ cause: 'damped off', count: 9 }], read: { ph: 4.6, ec: null } },
   crops: [],
-    suspects: [
+  suspects: [
     { cause: 'sour', weight: 1.5, plantings: 2 },
     { cause: 'cold', weight: 0.5, plantings: 1 },
   ],
