@@ -127,14 +127,13 @@ export class Planner {
     const all = this.tasks(season);
     const at = ({ sowing }: TaskOfSowing): string => `${sowing.line.id} ${sowing.sowing}`;
     const begun = new Set(all.filter(({ done }) => done !== null).map(at));
-    const planted = new Set(
-      this.stores.season.tickedByPlantings().map(({ line, sowing }) => `${line} ${sowing}`),
-    );
+    const isPlanted = ({ sowing: { line, sowing } }: TaskOfSowing): boolean =>
+      this.stores.plants.ofStep({ line: line.id, sowing, step: 0 }).length > 0;
     const tasks = all
       .filter(({ task }) => task.on >= from && task.on <= to)
       // What was never begun wants nothing but that; and when it is up, its planting tells.
       .filter((each) => each.task.id === taskOfStep(0) || begun.has(at(each)))
-      .filter((each) => each.task.id !== 'up' || !planted.has(at(each)))
+      .filter((each) => each.task.id !== 'up' || !isPlanted(each))
       .flatMap(({ sowing, task, done }): SeasonDue[] => {
         const fills = fillsOf(sowing, task.id);
         // What plantings ticked and did not fill is half done.

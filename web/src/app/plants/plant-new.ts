@@ -268,7 +268,7 @@ export class PlantNew {
     });
   }
 
-  private isTouched = this.halfDone.of(this.which) !== undefined;
+  private isTouched = this.halfDone.of(this.which) !== null;
 
   /** From a tub: its vessel and what begins in it. Of the nursery: a tub of that stage and vessel that still holds some. */
   private prefill(): void {
