@@ -9,7 +9,7 @@ import { approachOf } from '#core/recipe/approaches';
 import { recipeSchema, stageSchema } from '#contract/recipe';
 import { snapshotSchema } from '#contract/snapshot';
 import { usualKit } from '#core/batch/kit';
-import { type BatchState } from '#core/batch/state';
+import { type BatchStand } from '#core/batch/state';
 
 export const newBatchSchema = z.strictObject({
   key: clientKey,
@@ -45,7 +45,7 @@ const tubSchema = z.object({
     restsUntil: day.nullable(),
     toTest: z.boolean(),
     phTooHigh: z.number().nullable(),
-  }) satisfies z.ZodType<BatchState>,
+  }) satisfies z.ZodType<BatchStand>,
 });
 
 /** Which part of the list: also by words of the name, or by the month in which it was made. */

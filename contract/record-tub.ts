@@ -1,5 +1,5 @@
 import { type Entry } from '#contract/record';
-import { type BatchState, batchState } from '#core/batch/state';
+import { type BatchStand, batchState } from '#core/batch/state';
 import { type Step } from '#core/batch/step';
 import { type TestResult } from '#core/batch/tests/bench-test';
 import { type Tub, type TubEntry, tubOf } from '#core/batch/tub';
@@ -29,7 +29,7 @@ export function standOf(
   },
   entries: readonly Pick<Entry, 'id' | 'data' | 'at'>[],
   today: string,
-): { tub: Tub; state: BatchState } {
+): { tub: Tub; state: BatchStand } {
   const ticks = new Map<string, boolean>();
   let [lastPh, isTested]: [TestResult | null, boolean] = [null, false];
   for (const { data } of entries)

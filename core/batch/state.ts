@@ -3,7 +3,7 @@ import { type TestResult } from '#core/batch/tests/bench-test';
 import { daysAfter } from '#core/units/day';
 
 /** How far a batch is, and what is to be minded before anything is sown or potted in it. */
-export interface BatchState {
+export interface BatchStand {
   /** It is mixed: the tub holds something. What is only planned fills none. */
   made: boolean;
   /** Steps done, of those that are work of the day. */
@@ -40,7 +40,7 @@ export function batchState(
   happened: boolean,
   lastPh: Pick<TestResult, 'value' | 'verdict'> | null,
   today: string,
-): BatchState {
+): BatchStand {
   const isDone = (step: (typeof steps)[number]): boolean => isStepDone(step, isTicked);
   const work = steps.filter(isWork);
   // From the filling on every step takes a mix that is there.

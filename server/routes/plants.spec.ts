@@ -170,6 +170,12 @@ test('care that is due and that comes, and counts by batch and by seed', async (
     {
       ...{ key: 'Old bag', name: 'Old bag', plantings: 1, daysToUp: 9, lost: [] },
       ...{ up: { alive: 36, of: 72 }, made: { alive: 36, of: 72 } },
+      crops: [
+        {
+          ...{ crop: 'pepper', name: 'Pepper', struck: false, plantings: 1, trays: 1 },
+          up: { alive: 36, of: 72 },
+        },
+      ],
     },
   ]);
 });
@@ -376,6 +382,12 @@ test('what became of a batch stands on it and on its mix; own odds are kept; ten
   const result = {
     ...{ batch: batch.id, name: batch.name, madeOn: batch.madeOn, plantings: 1, lost: [] },
     up: { alive: 60, of: 72 },
+    crops: [
+      {
+        ...{ crop: 'tomato', name: 'Tomato', struck: false, plantings: 1, trays: 1 },
+        up: { alive: 60, of: 72 },
+      },
+    ],
     read: { ph: 4.4, ec: null },
     suspects: [{ cause: 'sour', weight: 0.5, plantings: 1 }],
   };

@@ -90,12 +90,14 @@ test('what is due, by the day; a press and it is done, and back again', async ()
   expect(mixed.map((d) => [d.mix!.name, d.state])).toEqual([['Potting mix', 'waiting']]);
   const tasks = async () => (await due()).filter((d) => d.mix === null);
   expect((await tasks()).map((d) => [d.task, d.on, d.state])).toEqual([
+    // What was never begun wants nothing but that.
     ['start', '2031-03-03', 'due'],
+  ]);
+  await mark(id, 'start', '2031-03-04').expect(204);
+  expect((await tasks()).map((d) => [d.task, d.on, d.state])).toEqual([
     ['own-0', '2031-03-10', 'waiting'],
     ['up', '2031-03-11', 'waiting'],
   ]);
-  await mark(id, 'start', '2031-03-04').expect(204);
-  expect((await tasks()).map((d) => d.task)).toEqual(['own-0', 'up']);
   await mark(id, 'start', null).expect(204);
   expect((await due()).map((d) => d.task)).toContain('start');
   expect((await mark(id, 'start', '2031-03-05')).status).toBe(400);

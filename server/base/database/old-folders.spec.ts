@@ -148,7 +148,9 @@ const byTheClock = (id: unknown): boolean => id === 'lift' || id === 'feed' || i
 /** Lists are compared without these: their days are worked out by the model of today. */
 const isMoved = (each: unknown): boolean => {
   const { id, task, mix } = (each ?? {}) as { id?: unknown; task?: unknown; mix?: { name?: string } | null };
-  return byTheClock(id) || byTheClock(task) || mix?.name === 'Potting mix';
+  // Of a sowing that was never begun only its beginning is told any more.
+  const isLater = mix === null && typeof task === 'string' && task !== 'start';
+  return byTheClock(id) || byTheClock(task) || isLater || mix?.name === 'Potting mix';
 };
 const byItem = (a: unknown, b: unknown): number => {
   const [first, second] = [a, b].map((each) => (each as { item?: string } | null)?.item ?? '');

@@ -1,6 +1,6 @@
 import { type Batch, type BatchLine } from '#contract/batches';
 import { standOf } from '#contract/record-tub';
-import { type BatchState } from '#core/batch/state';
+import { type BatchStand } from '#core/batch/state';
 import { type Tub } from '#core/batch/tub';
 import { fills } from '#core/package/stock';
 import { Known } from '#server/base/database/known';
@@ -9,13 +9,13 @@ import { type Stores } from '#server/kept/stores';
 
 /** What the tub of every batch holds, and how far the batch is: reckoned again when its record grows, or on a new day. */
 export class Tubs {
-  private readonly kept: Known<number, { tub: Tub; state: BatchState }>;
+  private readonly kept: Known<number, { tub: Tub; state: BatchStand }>;
 
   constructor(private readonly stores: Pick<Stores, 'db' | 'batches' | 'record' | 'calendar'>) {
     this.kept = new Known({ db: stores.db });
   }
 
-  of(batch: number): { tub: Tub; state: BatchState } {
+  of(batch: number): { tub: Tub; state: BatchStand } {
     const { batches, record, calendar } = this.stores;
     const today = calendar.today();
     return this.kept.of(batch, [record.newestOf(batch), today], () => {

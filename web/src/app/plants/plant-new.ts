@@ -320,6 +320,11 @@ export class PlantNew {
   protected patch(change: Partial<Draft>): void {
     this.isTouched = true;
     this.draft.update((draft) => ({ ...draft, ...change }));
+    // Of another crop it is another sowing: the one that is due, if one is.
+    if ('crop' in change || 'start' in change) {
+      const [place] = this.places();
+      this.setPlace(place && place.on <= this.nursery.today() ? place.id : null);
+    }
     // At once: a reload may come before the next frame.
     this.halfDone.keep(this.which, this.draft());
   }

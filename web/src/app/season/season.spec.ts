@@ -216,16 +216,19 @@ test('a new line answers as it is typed: begin, cells, mix, frost; an impossible
   expect(body).toMatchObject({ crop: 'tomato', plants: 200, seedTest: { came: 12, of: 20 } });
 });
 
-test('what to buy stands by the week in which it must be there; trays are counted as trays', () => {
+test('what to buy stands by the month in which it must be there; trays are counted as trays; what nobody counted is counted first', () => {
   const fixture = show(BuyPage);
   give({}, [
     { kind: 'material', item: 'peat-fine', name: 'Bale', left: 5000, daysLeft: null, pricePerUnit: null },
+    { kind: 'material', item: 'perlite-coarse', name: 'Sack', left: 1, daysLeft: null, pricePerUnit: null },
+    { kind: 'vessel', item: 'cell-128', name: 'Stack', left: 0, daysLeft: null, pricePerUnit: null },
   ]);
   const words = said(fixture);
-  expect(words).toMatch(/128-cell tray \d+ \(\d+ cells\) to buy/);
-  expect(words).toMatch(/Seed of Tomato \d+ to buy/);
+  expect(words).toMatch(/128-cell tray ?\d+ \(\d+ cells\) by/);
+  expect(words).toMatch(/Count these first.*Seed of Tomato/);
   expect(words).toMatch(/What lasts .*Sphagnum peat, fine/);
-  expect(words.indexOf('Week 9 of 2027')).toBeLessThan(words.indexOf('Week 13 of 2027'));
+  expect(words.indexOf('February 2027')).toBeGreaterThan(0);
+  expect(words.indexOf('February 2027')).toBeLessThan(words.indexOf('March 2027'));
 });
 
 test('frosts that do not follow each other are said and cannot be kept', () => {

@@ -49,7 +49,7 @@ describe('what came, in litres', () => {
     type(form, 'Price of all of it', '60');
     expect(said(form)).toContain('300');
     expect(said(form)).toContain('0.200 for a litre');
-    expect(result.at(-1)).toEqual({ usableLitres: 300, price: 60 });
+    expect(result.at(-1)).toEqual({ usableLitres: 300, pack: { kind: 'bag', amount: 30 }, price: 60 });
   });
 
   test('bricks tell their water, loads go by weight and moisture', () => {

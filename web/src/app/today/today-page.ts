@@ -30,7 +30,7 @@ import { TitlePipe } from '../ui/words/title';
 import { tubSays } from '../ui/words/tub-says';
 import { severityWord } from '../ui/words/verdict';
 import { shortName } from '../ui/words/words';
-import { WorkLine } from './work-line';
+import { WorkRow } from './work-line';
 import { lineOfCare, lineOfStep, lineOfTask, type WorkGroup, worklistOf } from './worklist';
 import { todayPage as texts } from '#words/en/places/today/today-page';
 import { common } from '#words/en/places/common';
@@ -51,7 +51,7 @@ const TUBS_TOLD = 1;
   providers: [PlantRecordService],
   imports: [
     ...[Amount, BinFill, FetchState, Fold, KeptLine, NgTemplateOutlet, NumberField, RouterLink, SaidPipe],
-    ...[TitlePipe, WorkLine],
+    ...[TitlePipe, WorkRow],
   ],
 })
 export class TodayPage {

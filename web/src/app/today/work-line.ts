@@ -137,7 +137,7 @@ interface Asked {
   `,
   imports: [NumberField, RouterLink],
 })
-export class WorkLine {
+export class WorkRow {
   protected readonly texts = texts;
   protected readonly never = NEVER;
   readonly line = input.required<Line>();

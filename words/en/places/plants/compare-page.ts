@@ -25,7 +25,7 @@ export const comparePage = place('plants/compare-page', {
   madeIt: 'Made it',
   cameUp: 'came up',
   rooted: 'rooted',
-  whichCrop: 'Which crop? One that is counted in two or more:',
+  whichCrop: 'Which crop? Only crops counted twice or more can be compared.',
   madeIt2: 'made it',
   lost: (join: Filling) => line`; lost: ${join}`,
 });

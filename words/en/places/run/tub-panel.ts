@@ -4,11 +4,11 @@ export const tubPanel = place('run/tub-panel', {
   itIsMixed: 'It is mixed',
   toldTwice: 'Perhaps told twice',
   looksTwice: (count: Filling, what: Filling, on: Filling) =>
-    line`${count} for ${what} on ${on} stands here twice: as a filling, and as plants. It is counted once.`,
+    line`${count} for ${what} on ${on} is entered twice, here and under Plants. It counts once.`,
   theSame: 'They are the same',
   two: 'They are two',
   filled: 'Filled from it',
-  reckoned: ', reckoned',
+  reckoned: ', from before',
   thePlants: 'The plants',
   leftOf: 'left of',
   howManyWouldItFill: 'How many would it fill',

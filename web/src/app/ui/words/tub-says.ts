@@ -1,4 +1,4 @@
-import { type BatchState } from '#core/batch/state';
+import { type BatchStand } from '#core/batch/state';
 import { startOf } from '#core/plants/planting';
 import { dayFrom } from '#words/days';
 import { tubSays as texts } from '#words/en/places/ui/words/tub-says';
@@ -18,7 +18,7 @@ export interface TubRemark {
 
 /** What is to be minded before anything is sown or potted from a tub, the loudest first. */
 export function tubSays(
-  { state, overLitres }: { state: BatchState; overLitres: number },
+  { state, overLitres }: { state: BatchStand; overLitres: number },
   reader: Reader,
   today: string,
 ): TubRemark[] {
