@@ -243,6 +243,7 @@ test('mixes against each other, more than luck or not', async ({ page }) => {
     .first()
     .click();
   await expect(page.getByRole('status').filter({ hasText: 'did better than' })).toBeVisible();
+  await page.getByLabel('Crop').selectOption('');
   await page.getByRole('button', { name: 'Seed', exact: true }).click();
   await expect(page.getByText(/Three years old/).first()).toBeVisible();
 });
