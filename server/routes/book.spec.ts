@@ -141,7 +141,11 @@ test('its line of the season is ticked, and is not when it is archived; what a p
 test('a half-done job is a job: what is still to fill is told until it is filled, or somebody says that it is done', async () => {
   const { post, sow, app } = await nursery();
   const line = await post('/plan/lines', { crop: 'lettuce', plants: 200, plantOn: '2031-04-01' });
-  type Task = { task: string; line: number; fills: { cells: number; filled: number; start: string } | null };
+  interface Task {
+    task: string;
+    line: number;
+    fills: { cells: number; filled: number; start: string } | null;
+  }
   const start = async () =>
     ((await request(app).get('/api/plan/tasks')).body as Task[]).find(
       (each) => each.line === line.id && each.task === 'start',
