@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { batchState } from '#core/batch/state';
-import { alike, type TubEntry, tubOf } from '#core/batch/tub';
+import { alike, type TubEntry, tubOf, undoOf } from '#core/batch/tub';
 
 const use = (id: number, litres: number, more: object = {}): TubEntry => ({
   ...{ id, kind: 'use' as const, on: '2031-03-05', what: 'Lettuce', count: 72, litres },
@@ -47,6 +47,8 @@ test('a taking back is taken back like anything else', () => {
   const undone: TubEntry[] = [use(1, 6), { id: 2, kind: 'undo', of: 1 }];
   expect(tubOf(40, undone)).toMatchObject({ leftL: 40, isFilled: false });
   expect(tubOf(40, [...undone, { id: 3, kind: 'undo', of: 2 }]).leftL).toBe(34);
+  const thrice: TubEntry[] = [...undone, { id: 3, kind: 'undo', of: 2 }, { id: 4, kind: 'undo', of: 1 }];
+  expect([undoOf(undone, 1), undoOf(thrice.slice(0, 3), 1), undoOf(thrice, 1)]).toEqual([2, null, 4]);
 });
 
 /** Slow reference: day by day, over what stands, with a plain list of what was taken back. */

@@ -28,15 +28,22 @@ export type TubEntry = { id: number } & (
 );
 type Stays = Extract<TubEntry, { kind: 'use' | 'left' | 'made' }>;
 
+/** A filling as it stands. */
+export interface TubFilling extends TubUse {
+  id: number;
+  /** It takes from the tub: one that looks like another does not, until somebody says that they are two. */
+  counts: boolean;
+}
+
 export interface Tub {
   /** Never below 0. */
   leftL: number;
   /** So much more was filled than it held: it is to be counted. */
   overL: number;
   /** Fillings that stand, in the order of the record. */
-  uses: (TubUse & { id: number })[];
+  uses: TubFilling[];
   /** Fillings that look like another one: counted once until somebody says that they are two. */
-  asks: (TubUse & { id: number })[];
+  asks: TubFilling[];
   /** Something stands that shows that it was mixed. */
   isFilled: boolean;
 }
@@ -50,6 +57,14 @@ function inForce(entries: readonly TubEntry[]): TubEntry[] {
   for (const entry of [...entries].sort((a, b) => b.id - a.id))
     if (entry.kind === 'undo' && !void_.has(entry.id)) void_.add(entry.of);
   return entries.filter(({ kind, id }) => kind !== 'undo' && !void_.has(id));
+}
+
+/** The taking back of an entry that is in force; null where the entry stands. */
+export function undoOf(entries: readonly TubEntry[], id: number): number | null {
+  const undo = entries.find(
+    (entry) => entry.kind === 'undo' && entry.of === id && undoOf(entries, entry.id) === null,
+  );
+  return undo?.id ?? null;
 }
 
 /** By the day; what was reckoned later comes before a look at the tub on the same day. */
@@ -76,6 +91,7 @@ export function tubOf(madeL: number, entries: readonly TubEntry[]): Tub {
   for (const entry of standing) if (entry.kind === 'same') said.set(entry.of, entry.same);
   const looksAlike = (use: TubUse): boolean => use.like !== undefined && present.has(use.like);
   const isCounted = (use: (typeof uses)[number]): boolean => !looksAlike(use) || said.get(use.id) === false;
+  const fillings = uses.map((use) => ({ ...use, counts: isCounted(use) }));
   let left = madeL;
   for (const entry of [...stays].sort(byDay)) {
     if (entry.kind === 'left') left = entry.litres;
@@ -84,8 +100,8 @@ export function tubOf(madeL: number, entries: readonly TubEntry[]): Tub {
   return {
     leftL: left > NOTHING ? left : 0,
     overL: left < -NOTHING ? -left : 0,
-    uses,
-    asks: uses.filter((use) => looksAlike(use) && !said.has(use.id)),
+    uses: fillings,
+    asks: fillings.filter((use) => looksAlike(use) && !said.has(use.id)),
     isFilled: stays.length > 0,
   };
 }

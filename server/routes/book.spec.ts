@@ -109,6 +109,32 @@ test('told on the run and under Plants on one day: counted once until somebody s
   expect([(await left()).leftLitres, await lotLeft(trays)]).toEqual(once);
 });
 
+test.each([true, false])(
+  'of two that look alike one is taken back and brought again: counted once throughout, trays too (sown first: %s)',
+  async (sownFirst) => {
+    const { app, enter, sow, left, lotLeft, trays } = await nursery();
+    await enter({ kind: 'made', on: TODAY });
+    const { leftLitres: full } = await left();
+    const use = () => enter({ kind: 'use', what: 'Lettuce', count: 216, on: TODAY, vessel: 'cell-72' });
+    const made = sownFirst ? [await sow(), await use()] : [await use(), await sow()];
+    const [planting, filling] = sownFirst ? made : made.reverse();
+    const held = async () => [(await left()).leftLitres, await lotLeft(trays)];
+    const once = [expect.closeTo(full - 216 * cellL, 6), 504];
+    expect(await held()).toEqual(once);
+    await request(app).delete(`/api/plants/${planting!.id}`).expect(204);
+    expect(await held()).toEqual(once);
+    await request(app).post(`/api/plants/${planting!.id}/restore`).send({}).expect(204);
+    expect(await held()).toEqual(once);
+    const undo = await enter({ kind: 'undo', of: filling!.id });
+    expect(await held()).toEqual(once);
+    await request(app).delete(`/api/plants/${planting!.id}`).expect(204);
+    expect(await held()).toEqual([expect.closeTo(full, 6), 720]);
+    await request(app).post(`/api/plants/${planting!.id}/restore`).send({}).expect(204);
+    await enter({ kind: 'undo', of: undo.id });
+    expect(await held()).toEqual(once);
+  },
+);
+
 test('what happened is never refused: more sown than the tub, the trays and the packet held', async () => {
   const { sow, left, lotLeft, trays, seed, enter } = await nursery();
   const { id } = await sow({ cells: 2000 });

@@ -1,4 +1,5 @@
 import { type DueStep } from '#contract/today';
+import { isStepDone, isWork } from '#core/batch/state';
 import { daysAfter } from '#core/units/day';
 import { type BatchSteps, type BatchStore } from '#server/kept/batches';
 import { Known } from '#server/base/database/known';
@@ -60,25 +61,23 @@ export class DueSteps {
 }
 
 function wantsOf(batch: BatchSteps, ticks: Ticks, today: string): WantedStep[] {
-  const done = (step: { id: string; times?: number | undefined }): boolean =>
-    Array.from({ length: step.times ?? 1 }, (_, load) => ticks.get(`${step.id}/${load}`)).every(Boolean);
+  const isTicked = (step: string, load: number): boolean => ticks.get(`${step}/${load}`) === true;
   const begun = [...ticks.values()].some(Boolean);
   const about = { batchId: batch.id, key: batch.key, batch: batch.name };
   const of = (step: BatchSteps['steps'][number]): Omit<WantedStep, 'state' | 'on'> => ({
     ...{ ...about, step: step.id, text: step.text, test: step.test ?? null },
     loads: Array.from({ length: step.times ?? 1 }, (_, load) => load).filter(
-      (load) => !ticks.get(`${step.id}/${load}`),
+      (load) => !isTicked(step.id, load),
     ),
   });
-  const left = batch.steps.filter((step) => !done(step));
+  const left = batch.steps.filter((step) => !isStepDone(step, isTicked));
   const wants = left
     .filter((step) => step.waitDays !== undefined)
     .map((step): WantedStep => {
       const on = daysAfter(batch.madeOn, step.waitDays!);
       return { ...of(step), state: on <= today ? 'due' : 'waiting', on };
     });
-  // Cards from before had lifting as a last step; it is no work to be done.
-  const next = left.find((s) => s.waitDays === undefined && s.id !== 'lift');
+  const next = left.find(isWork);
   if (begun && next) wants.push({ ...of(next), state: 'open', on: null });
   return wants;
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { type Entry, type EntryData, type KeptData } from '#contract/record';
-import { alike } from '#core/batch/tub';
+import { tubEntryOf } from '#contract/record-tub';
+import { alike, undoOf } from '#core/batch/tub';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { type Planting } from '#core/plants/planting';
 import { called } from '#core/plants/care';
@@ -29,9 +30,9 @@ export class Ledger {
     const day = this.stores.calendar.today();
     return this.stores.record.add(batch.id, key, kept, now, (entry) => {
       const { id, subject } = entry;
-      if (kept.kind === 'use') this.takeTrays({ entry: id, batch: batch.id, day }, kept);
+      if (kept.kind === 'use') this.settleTrays(batch.id, id, day);
       else if (kept.kind === 'undo') this.undone(batch.id, kept.of, day);
-      else if (kept.kind === 'same') this.said(batch.id, kept.of, kept.same, day);
+      else if (kept.kind === 'same') this.settleTrays(batch.id, kept.of, day);
       else this.stores.lots.noteTakes({ id, subject, day }, batch, kept);
     });
   }
@@ -45,15 +46,20 @@ export class Ledger {
   /** Gives back what a planting took, and its tick. */
   takeBack(planting: Planting, now: string): void {
     const use = this.useOf(planting);
-    if (use !== null && planting.batch !== null)
-      this.stores.record.add(planting.batch, randomUUID(), { kind: 'undo', of: use }, now);
     this.stores.lots.untakePlanting(planting.id);
+    if (use !== null) this.undo(planting.batch!, use, now);
     this.untick(planting);
   }
 
-  /** Takes it all again. */
+  /** Takes it all again: its filling is the one that it was, and looks like what it looked like. */
   again(planting: Planting, now: string): void {
-    this.take(planting, now, false);
+    const { batch } = planting;
+    const undone = batch === null ? null : this.undoneUseOf(planting, batch);
+    if (batch === null || undone === null) this.take(planting, now, false);
+    else {
+      this.undo(batch, undone.undo, now);
+      this.takeStock(planting, { batch, use: undone.use });
+    }
     this.tick(planting);
   }
 
@@ -71,10 +77,9 @@ export class Ledger {
   }
 
   private take(planting: Planting, now: string, reckoned: boolean): void {
-    const { id, start, batch: number, vessel, cells, on, seedLot, perCell } = planting;
+    const { id, start, batch: number, vessel, cells, on } = planting;
     // Set apart they stay in their mix and their trays.
     if (start === 'split') return;
-    const day = this.stores.calendar.today();
     const batch = number === null ? null : this.stores.batches.one(number);
     let entry: Entry | null = null;
     if (batch) {
@@ -84,10 +89,18 @@ export class Ledger {
       const kept: Use = { ...this.filled(bare, batch, share), ...(reckoned && { reckoned }) };
       entry = this.stores.record.add(batch.id, randomUUID(), kept, now);
     }
-    if (reckoned) return;
-    const about = { planting: id, day, ...(entry && { entry: entry.id, batch: batch!.id }) };
-    const isTwin = entry?.data.kind === 'use' && entry.data.like !== undefined;
-    if (!isTwin) this.takeFrom(about, 'vessel', vessel, cells);
+    if (!reckoned) this.takeStock(planting, entry && { batch: entry.batchId, use: entry.id });
+  }
+
+  /** Trays and seed of a planting; trays not where its filling looks like another one, which took them. */
+  private takeStock(
+    { id, start, vessel, cells, perCell, seedLot }: Planting,
+    filling: { batch: number; use: number } | null,
+  ): void {
+    const day = this.stores.calendar.today();
+    if (filling) this.settleTrays(filling.batch, filling.use, day);
+    else this.takeFrom({ planting: id, day }, 'vessel', vessel, cells);
+    const about = { planting: id, day, ...(filling && { entry: filling.use, batch: filling.batch }) };
     if (seedLot !== null && start === 'sow')
       this.stores.lots.addTake({ ...about, lot: seedLot, amount: cells * perCell });
   }
@@ -110,11 +123,19 @@ export class Ledger {
     return data.kind === 'use' ? this.filled(data, batch) : data;
   }
 
-  /** Trays of a filling: of the lot that was named, else of those that are counted. */
-  private takeTrays(about: { entry: number; batch: number; day: string }, use: Use): void {
-    if (use.lot !== undefined) this.stores.lots.addTake({ ...about, lot: use.lot, amount: use.count });
-    else if (use.vessel !== undefined && use.like === undefined)
-      this.takeFrom(about, 'vessel', use.vessel, use.count);
+  /**
+   * Trays of a filling as it stands: of the lot that was named, else of those that are counted; none of one that is taken
+   * back, that looks like another one, or that was reckoned later.
+   */
+  private settleTrays(batch: number, entry: number, day: string): void {
+    this.stores.lots.untakeEntry(entry, 'vessel');
+    const use = this.tubs.of(batch).tub.uses.find(({ id }) => id === entry);
+    const data = this.stores.record.ofTub(batch).find(({ id }) => id === entry)?.data;
+    if (!use?.counts || use.reckoned || data?.kind !== 'use') return;
+    const { planting, lot, vessel, count } = data;
+    const about = { entry, batch, day, ...(planting !== undefined && { planting }) };
+    if (lot !== undefined) this.stores.lots.addTake({ ...about, lot, amount: count });
+    else if (vessel !== undefined) this.takeFrom(about, 'vessel', vessel, count);
   }
 
   /** Of the lots that are counted, the oldest first; what they have not is owed by the newest. */
@@ -139,26 +160,27 @@ export class Ledger {
     return uses.at(-1)?.id ?? null;
   }
 
-  /** What a filling took goes back with it, and comes again where its taking back is taken back. */
-  private undone(batch: number, of: number, day: string): void {
-    const entries = this.stores.record.ofTub(batch);
-    const target = entries.find(({ id }) => id === of)?.data;
-    if (target?.kind === 'undo') return this.undone(batch, target.of, day);
-    if (target?.kind !== 'use') return;
-    const stands = this.tubs.of(batch).tub.uses.some(({ id }) => id === of);
-    if (stands) this.takeTrays({ entry: of, batch, day }, target);
-    else this.stores.lots.untakeEntry(of);
+  /** The filling of a planting that was taken back, and what took it back; null where it has none. */
+  private undoneUseOf({ id }: Planting, batch: number): { use: number; undo: number } | null {
+    const entries = this.stores.record.ofTub(batch).flatMap((entry) => tubEntryOf(entry) ?? []);
+    const use = entries.findLast((entry) => entry.kind === 'use' && entry.planting === id);
+    const undo = use ? undoOf(entries, use.id) : null;
+    return use && undo !== null ? { use: use.id, undo } : null;
   }
 
-  /** Of two fillings that turn out to be two the second takes trays of its own. */
-  private said(batch: number, of: number, isSame: boolean, day: string): void {
-    const entry = this.stores.record.ofTub(batch).find(({ id }) => id === of);
-    if (entry?.data.kind !== 'use') return;
-    this.stores.lots.untakeEntry(of, 'vessel');
-    if (isSame || entry.data.reckoned) return;
-    const { planting, vessel, count } = entry.data;
-    const about = { entry: of, batch, day, ...(planting !== undefined && { planting }) };
-    if (vessel !== undefined) this.takeFrom(about, 'vessel', vessel, count);
+  private undo(batch: number, of: number, now: string): void {
+    this.stores.record.add(batch, randomUUID(), { kind: 'undo', of }, now);
+    this.undone(batch, of, this.stores.calendar.today());
+  }
+
+  /** What a filling took goes with it, and comes again with it; and so with what looks like it, which now counts or not. */
+  private undone(batch: number, of: number, day: string): void {
+    const target = this.stores.record.ofTub(batch).find(({ id }) => id === of)?.data;
+    if (target?.kind === 'undo') return this.undone(batch, target.of, day);
+    if (target?.kind !== 'use') return;
+    this.settleTrays(batch, of, day);
+    for (const twin of this.tubs.of(batch).tub.uses.filter(({ like }) => like === of))
+      this.settleTrays(batch, twin.id, day);
   }
 
   private tick({ season, on }: Planting): void {

@@ -16,7 +16,7 @@ import { checkWhole } from '#core/units/check';
 import { volumeL } from '#core/vessel/vessel';
 import { dayFrom } from '#words/days';
 import { limits } from '#core/units/limits';
-import { BatchesService } from '../data/batches';
+import { type BatchLine, BatchesService } from '../data/batches';
 import { HalfDone } from '../data/half-done';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
@@ -270,7 +270,12 @@ export class PlantNew {
 
   private isTouched = this.halfDone.of(this.which) !== null;
 
-  /** From a tub: its vessel and what begins in it. Of the nursery: a tub of that stage and vessel that still holds some. */
+  /** Nothing speaks against using it now. */
+  private isSound(tub: BatchLine): boolean {
+    return tubSays(tub, this.reader.now(), this.nursery.today()).every(({ severity }) => severity !== 'warn');
+  }
+
+  /** From a tub: its vessel and what begins in it. Of the nursery: a tub of that stage and vessel that can be used now. */
   private prefill(): void {
     const tub = this.tub();
     const { vessel, start, crop, cells, line } = this.query;
@@ -291,7 +296,7 @@ export class PlantNew {
       const { vessel: into, start: begins } = this.draft();
       const fitting = (this.batchLines.lines.value() ?? []).find(
         (each) =>
-          each.leftLitres > 0 && each.vesselId === into && startOf(each.stage) === begins && each.fills > 0,
+          each.vesselId === into && startOf(each.stage) === begins && each.fills > 0 && this.isSound(each),
       );
       if (fitting && begins !== 'split')
         this.draft.update((draft) => ({ ...draft, batch: String(fitting.id) }));

@@ -57,8 +57,8 @@ const SHED_C = 12;
         <a class="press next" routerLink="/plants/new" [queryParams]="sowing()">{{ begin() }}</a>
       }
       @for (ask of stand.tub.asks; track ask.id) {
-        <div class="remark note" role="group" [attr.aria-label]="texts.toldTwice">
-          <p>{{ texts.looksTwice(ask.count, ask.what, ask.on) }}</p>
+        <div class="remark note alike" role="group" [attr.aria-label]="texts.toldTwice">
+          <p>{{ texts.looksTwice(ask.count, ask.what, ask.on | day) }}</p>
           <button type="button" class="press" (click)="say(ask.id, true)">{{ texts.theSame }}</button>
           <button type="button" class="press" (click)="say(ask.id, false)">{{ texts.two }}</button>
         </div>
@@ -123,6 +123,17 @@ const SHED_C = 12;
     }
     .tub b {
       font-size: var(--head);
+    }
+    .remark {
+      margin: 8px 0;
+    }
+    .alike {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      p {
+        flex-basis: 100%;
+      }
     }
     .uses li {
       display: flex;

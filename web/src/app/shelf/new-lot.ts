@@ -121,6 +121,9 @@ const round: Asked<Figure>[] = [
       display: block;
       margin-top: 20px;
     }
+    .fields {
+      margin: 10px 0;
+    }
     .term {
       display: inline;
     }

@@ -4,7 +4,7 @@ export const tubPanel = place('run/tub-panel', {
   itIsMixed: 'It is mixed',
   toldTwice: 'Perhaps told twice',
   looksTwice: (count: Filling, what: Filling, on: Filling) =>
-    line`${count} for ${what} on ${on} is entered twice, here and under Plants. It counts once.`,
+    line`${count} for ${what}, ${on}, is entered twice, here and under Plants. It counts once.`,
   theSame: 'They are the same',
   two: 'They are two',
   filled: 'Filled from it',
