@@ -163,10 +163,10 @@ test('a material exchanged: three presses', async ({ page }) => {
   const hand = await onToday(page);
   await hand.go('Mix');
   await hand.tap(page.getByRole('button', { name: /^Swap / }).first());
-  const coir = page.getByRole('button', { name: /^Coir pith, washed/ }).first();
-  await hand.tap(coir);
+  await hand.tap(page.getByRole('button', { name: /^Sphagnum peat, medium, on your shelf/ }));
   expect(hand.presses).toBeLessThanOrEqual(3);
-  await expect(field(page, 'Parts of Coir pith, washed')).toBeVisible();
+  await expect(field(page, 'Parts of Sphagnum peat, medium')).toBeVisible();
+  await expect(field(page, 'Parts of Sphagnum peat, fine')).toHaveCount(0);
 });
 
 test('which did better: three presses, and of one crop', async ({ page }) => {
