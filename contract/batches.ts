@@ -57,6 +57,38 @@ export const batchesQuerySchema = listQuerySchema.extend({
     .optional(),
 });
 
+export const yearQuerySchema = z.strictObject({
+  year: z
+    .string()
+    .regex(/^\d{4}$/, taking(allow('allowed.year', none)))
+    .optional(),
+});
+
+/** What was made in a year, by saved recipe, the most first. */
+export const madeInYearSchema = z.object({
+  year: z.string(),
+  /** Years of the oldest and the newest batch; null where there is none. */
+  years: z.object({ from: z.string(), to: z.string() }).nullable(),
+  mixes: z.array(
+    z.object({
+      /** Null: of no saved recipe. */
+      mixId: rowId.nullable(),
+      mixName: z.string().nullable(),
+      batches: z.number(),
+      litres: z.number(),
+      /** Of what went in, by the prices of its day, else of today; null where no batch of it has one. */
+      money: z.number().nullable(),
+      /** Litres that it is of: of batches with a price. */
+      pricedLitres: z.number(),
+      /** Batches in whose sum something without a price is missing. */
+      unpriced: z.number(),
+      /** Batches that had no price on their day, and are counted by today's. */
+      priceOfToday: z.number(),
+    }),
+  ),
+});
+export type MadeInYear = z.output<typeof madeInYearSchema>;
+
 export const batchLineSchema = tubSchema.extend({
   id: rowId,
   key: z.string(),

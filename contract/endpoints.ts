@@ -1,6 +1,13 @@
 import { z } from 'zod';
 import { whereSchema } from '#contract/where';
-import { batchesQuerySchema, batchLineSchema, batchSchema, newBatchSchema } from '#contract/batches';
+import {
+  batchesQuerySchema,
+  batchLineSchema,
+  batchSchema,
+  madeInYearSchema,
+  newBatchSchema,
+  yearQuerySchema,
+} from '#contract/batches';
 import { adviseAnswerSchema, adviseRequestSchema } from '#contract/advise';
 import {
   batchSheetAnswerSchema,
@@ -289,6 +296,10 @@ export const endpoints = {
     query: batchesQuerySchema,
   },
   keepBatch: create('Keep a batch', newBatchSchema, batchSchema),
+  madeInYear: {
+    ...get('What was made in a year, by recipe', madeInYearSchema),
+    query: yearQuerySchema,
+  },
   batch: get('One batch with all it was made from', batchSchema),
   putAwayBatch: act('Put a batch away'),
   restoreBatch: act('Bring a batch back'),

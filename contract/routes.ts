@@ -48,6 +48,7 @@ export const routes = {
 
   batches: ['GET', '/batches'],
   keepBatch: ['POST', '/batches'],
+  madeInYear: ['GET', '/made-in-year'],
   batch: ['GET', '/batches/:id'],
   putAwayBatch: ['DELETE', '/batches/:id'],
   restoreBatch: ['POST', '/batches/:id/restore'],

@@ -23,15 +23,15 @@ test('a litre of each at 2 and a kilogram at 5: the money of all that it takes',
     0,
   );
   const kilograms = batch.sheet.amendments.reduce((sum, each) => sum + each.grams / 1000, 0);
-  const cost = costOf(batch, (item) => (materials.has(item) ? 2 : 5))!;
+  const cost = costOf(plannedItems(batch), (item) => (materials.has(item) ? 2 : 5))!;
   expect(cost.money).toBeCloseTo(2 * litres + 5 * kilograms, 9);
   expect(cost.unpriced).toBe(0);
   const first = batch.sheet.components[0]!.material;
-  expect(costOf(batch, (item) => (item === first ? 3 : null))).toEqual({
+  expect(costOf(plannedItems(batch), (item) => (item === first ? 3 : null))).toEqual({
     money: 3 * plannedOf(batch, first),
     unpriced: plannedItems(batch).length - 1,
   });
-  expect(costOf(batch, () => null)).toBeNull();
+  expect(costOf(plannedItems(batch), () => null)).toBeNull();
 });
 
 test('what goes over a screen is paid for', () => {

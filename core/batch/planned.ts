@@ -24,11 +24,11 @@ export const plannedOf = (snapshot: BatchSnapshot, item: string): number =>
  * @returns null where nothing has a price
  */
 export function costOf(
-  snapshot: BatchSnapshot,
+  planned: readonly { item: string; amount: number }[],
   priceOf: (item: string) => number | null,
 ): { money: number; unpriced: number } | null {
   let [money, priced, unpriced] = [0, 0, 0];
-  for (const { item, amount } of plannedItems(snapshot)) {
+  for (const { item, amount } of planned) {
     const price = amount > 0 ? priceOf(item) : 0;
     if (price === null) unpriced++;
     else {

@@ -173,6 +173,7 @@ export interface AllowedFacts {
   'allowed.key-of-one': None;
   'allowed.lot-of-vessels': None;
   'allowed.lot-of-seed': None;
+  'allowed.year': None;
   'allowed.month': None;
   'allowed.line-of-today': None;
   'allowed.undo-at-planting': None;

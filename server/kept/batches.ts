@@ -3,6 +3,7 @@ import { type z } from 'zod';
 import { type batchesQuerySchema } from '#contract/batches';
 import { PAGE } from '#contract/routes';
 import { readSnapshot, stepsSchema } from '#contract/snapshot';
+import { plannedItems } from '#core/batch/planned';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { partsKey } from '#core/recipe/parts-key';
 import { type Recipe } from '#core/recipe/recipe';
@@ -33,6 +34,11 @@ export interface BatchSteps {
   steps: BatchSnapshot['steps'];
 }
 
+interface BatchBill {
+  planned: ReturnType<typeof plannedItems>;
+  cost: NonNullable<BatchSnapshot['cost']> | null;
+}
+
 /** As it stands between signs of LIKE. */
 const likeOf = (text: string): string => text.replaceAll(/[!%_]/g, '!$&');
 
@@ -46,6 +52,10 @@ export class BatchStore {
   private readonly madeOf: Known<number, { version: number | null; key: string }>;
   private readonly saved;
   private readonly madeSince;
+  private readonly bills: Known<number, BatchBill>;
+  private readonly madeIn;
+  private readonly oldest;
+  private readonly newest;
   private readonly steps;
   private readonly stepsRead: Known<number, BatchSteps>;
   private readonly byId;
@@ -69,6 +79,7 @@ export class BatchStore {
     );
     this.lines = new Known({ db });
     this.stepsRead = new Known({ db });
+    this.bills = new Known({ db });
     const listed = (where: string) =>
       db
         .prepare<[number, number], number>(
@@ -99,6 +110,19 @@ export class BatchStore {
         'SELECT id FROM batches WHERE deleted_at IS NULL AND made_on >= ? ORDER BY made_on DESC, id DESC',
       )
       .pluck();
+    this.madeIn = db
+      .prepare<[string, string], number>(
+        'SELECT id FROM batches WHERE deleted_at IS NULL AND made_on BETWEEN ? AND ? ORDER BY made_on, id',
+      )
+      .pluck();
+    const end = (order: 'ASC' | 'DESC') =>
+      db
+        .prepare<[], string>(
+          `SELECT made_on FROM batches WHERE deleted_at IS NULL AND made_on > '' ORDER BY made_on ${order} LIMIT 1`,
+        )
+        .pluck();
+    this.oldest = end('ASC');
+    this.newest = end('DESC');
     this.steps = db.prepare<[number], Omit<BatchSteps, 'steps'> & { steps_json: string }>(
       `SELECT id, key, name, made_on AS madeOn, snapshot_json -> '$.steps' AS steps_json FROM batches WHERE id = ?`,
     );
@@ -119,10 +143,31 @@ export class BatchStore {
       find === undefined && month === undefined
         ? this.listed[away].all(PAGE, from)
         : this.found[away].all(`%${likeOf(find ?? '')}%`, `${month ?? ''}%`, PAGE, from);
-    return ids.map((id) => {
-      const { mixId, mixName } = this.savedOf(id);
-      return { ...this.lineOf(id), mixId, mixName };
+    return ids.map((id) => this.listedAs(id));
+  }
+
+  private listedAs(id: number): KeptBatchLine {
+    const { mixId, mixName } = this.savedOf(id);
+    return { ...this.lineOf(id), mixId, mixName };
+  }
+
+  /** Batches of a year. @param year YYYY */
+  ofYear(year: string): KeptBatchLine[] {
+    return this.madeIn.all(`${year}-01-01`, `${year}-12-31`).map((id) => this.listedAs(id));
+  }
+
+  /** What it planned to take, and what that cost on its day where it was known then. */
+  readonly billOf = (id: number): BatchBill =>
+    this.bills.of(id, [], () => {
+      const { snapshot } = this.one(id)!;
+      return { planned: plannedItems(snapshot), cost: snapshot.cost ?? null };
     });
+
+  /** Years of the oldest and the newest; null where there is none. */
+  years(): { from: string; to: string } | null {
+    const year = (day: string | null | undefined): string | undefined => day?.slice(0, 4);
+    const [from, to] = [year(this.oldest.get()), year(this.newest.get())];
+    return from === undefined || to === undefined ? null : { from, to };
   }
 
   private lineOf(id: number): LineRow {

@@ -383,3 +383,42 @@ test.each(['schema-5', 'schema-16'])(
     rmSync(folder, { recursive: true });
   },
 );
+
+test('a year by recipe: what is made and not archived, by the prices of its day; what had none by those of today', async () => {
+  const { app, post, enter, batch: first } = await nursery();
+  const mix = await post('/mixes', { name: 'Seed mix', recipe: newBatch().recipe });
+  const second = await post('/batches', { ...newBatch(), madeOn: '2031-02-10' });
+  const [unmade, lastYear, away] = [
+    await post('/batches', newBatch()),
+    await post('/batches', { ...newBatch(), madeOn: '2030-12-31' }),
+    await post('/batches', newBatch()),
+  ];
+  for (const id of [first, second.id, lastYear.id, away.id]) await enter({ kind: 'made', on: TODAY }, id);
+  await request(app).delete(`/api/batches/${away.id}`).expect(204);
+  const made = async (query = '') => (await request(app).get(`/api/made-in-year${query}`).expect(200)).body;
+  const { litres } = (await request(app).get(`/api/batches/${first}`)).body.snapshot.sheet;
+  const row = { mixId: mix.id, mixName: 'Seed mix', batches: 2, litres: expect.closeTo(2 * litres, 6) };
+  expect(await made()).toEqual({
+    year: '2031',
+    years: { from: '2030', to: '2031' },
+    mixes: [{ ...row, money: null, pricedLitres: 0, unpriced: 2, priceOfToday: 0 }],
+  });
+  expect((await made('?year=2030')).mixes).toMatchObject([{ batches: 1 }]);
+
+  // Peat at 0.10 a litre from today: the batches of before count it, and so does one that is made now.
+  const { material, looseLitres } = (await request(app).get(`/api/batches/${first}`)).body.snapshot.sheet
+    .components[0];
+  await post('/lots', {
+    ...{ kind: 'material', item: material, name: 'Peat' },
+    receivedOn: TODAY,
+    quantity: 1000,
+    price: 100,
+  });
+  await enter({ kind: 'made', on: TODAY }, unmade.id);
+  const priced = await post('/batches', newBatch());
+  await enter({ kind: 'made', on: TODAY }, priced.id);
+  const { mixes } = await made();
+  expect(mixes).toMatchObject([{ batches: 4, priceOfToday: 3, unpriced: 4 }]);
+  expect(mixes[0].money).toBeCloseTo(4 * looseLitres * 0.1, 6);
+  await request(app).get('/api/made-in-year?year=31').expect(400);
+});

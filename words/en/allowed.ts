@@ -216,6 +216,7 @@ export const allowed: Words<AllowedFacts> = {
   'allowed.lot-of-vessels': () => 'a lot of empty vessels',
   'allowed.lot-of-seed': () => 'a lot of seed',
   'allowed.line-of-today': () => 'a line of Today, as care/12/feed/2031-03-04',
+  'allowed.year': () => 'a year, as in 2031',
   'allowed.month': () => 'a year and a month, as in 2031-03',
   'allowed.undo-at-planting': () => 'archived under Plants: this filling is a sowing or potting there',
   'allowed.lot-of': ({ item }) => `a lot of ${item}`,

@@ -47,6 +47,10 @@ beforeAll(async () => {
     .post('/api/plants/1/pictures')
     .send({ key: randomUUID(), on: '2026-01-03', jpeg: jpegOf(64, 48) })
     .expect(201);
+  await request(app)
+    .post('/api/orders')
+    .send({ key: randomUUID(), kind: 'material', item: 'loam', amount: 300, on: '2031-03-01' })
+    .expect(201);
   const arms = [{ name: 'A' }, { name: 'B' }];
   await request(app)
     .post('/api/trials')

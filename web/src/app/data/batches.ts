@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
-import { type Batch, type BatchLine, type NewBatch } from '#contract/batches';
+import { type Batch, type BatchLine, type MadeInYear, type NewBatch } from '#contract/batches';
 import { type About } from '#contract/about';
 import { type QueryGiven } from '#contract/endpoints';
 import { ApiClient } from './api';
@@ -54,6 +54,11 @@ export class BatchesService {
 
   one(id: number): Observable<Batch> {
     return this.api.call('batch', { params: { id } });
+  }
+
+  /** What was made in a year, by recipe; of the present one where none is named. */
+  madeIn(year: string | undefined): Observable<MadeInYear> {
+    return this.api.call('madeInYear', { query: year === undefined ? {} : { year } });
   }
 
   /** @returns null where it waits on this device until the nursery is in reach */

@@ -18,6 +18,7 @@ import { packageUnitOf, packageUnitsOf } from '../ui/words/package-units';
 import { shortName } from '../ui/words/words';
 import { makeOrBuy as texts } from '#words/en/places/shelf/make-or-buy';
 import { common } from '#words/en/places/common';
+import { YearMade } from './year-made';
 import { TitlePipe } from '../ui/words/title';
 
 type Figure = 'minutes' | 'perHour' | 'outlay' | 'volume' | 'price' | 'batches' | 'weeks' | 'litres';
@@ -73,6 +74,7 @@ const year: Asked<Figure>[] = [
         <p class="term">{{ it.quarts }}</p>
       }
     }
+    <app-year-made [bag]="bag()" [labour]="labour()" [paidFirst]="figures().outlay" />
     <section aria-labelledby="year">
       <h2 id="year">{{ texts.aYearOfIt }}</h2>
       <div class="fields">
@@ -199,7 +201,7 @@ const year: Asked<Figure>[] = [
       font-weight: 400;
     }
   `,
-  imports: [TitlePipe, ChoiceField, NumberList],
+  imports: [TitlePipe, ChoiceField, NumberList, YearMade],
 })
 export class MakeOrBuyPage {
   protected readonly reader = inject(ReaderHere);
@@ -230,10 +232,22 @@ export class MakeOrBuyPage {
       .join(', '),
   );
 
+  protected readonly labour = computed(() => {
+    const { minutes = 0, perHour = 0 } = this.figures();
+    return { minutes, perHour };
+  });
+  protected readonly bag = computed(() => this.bagOf(this.unit()));
+  private bagOf(unit: PackageUnit): { litres: number; price: number } | null {
+    const { volume, price } = this.figures();
+    return volume === undefined || price === undefined
+      ? null
+      : { litres: volume * packageUnits[unit], price };
+  }
+
   protected readonly verdict = computed(() => {
-    const { volume, price, minutes = 0, perHour = 0, outlay } = this.figures();
+    const { outlay } = this.figures();
     const bill = this.shed.bill();
-    if (volume === undefined || price === undefined || bill.lines.length === 0) return null;
+    if (this.bag() === null || bill.lines.length === 0) return null;
     const unit = this.unit();
     const litres = this.store.litres();
     const of = (which: PackageUnit) =>
@@ -241,9 +255,9 @@ export class MakeOrBuyPage {
         litres,
         ingredients: [{ litres, pricePerL: bill.perLitre }],
         doses: [],
-        labour: { minutes, perHour },
+        labour: this.labour(),
         ...(outlay !== undefined && { outlay }),
-        bought: { litres: volume * packageUnits[which], price },
+        bought: this.bagOf(which)!,
       });
     const it = of(unit);
     const say = (amount: number): string => this.money.say(amount);
