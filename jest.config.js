@@ -26,7 +26,7 @@ const node = {
 /** @type {import('jest').Config} */
 export default {
   // A loaded machine takes its time; what hangs still ends.
-  testTimeout: 30_000,
+  testTimeout: 90_000,
   projects: [
     { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,contract,words}/**/*.spec.ts'] },
     { ...node, displayName: 'server', testMatch: ['<rootDir>/server/**/*.spec.ts'] },

@@ -1,13 +1,14 @@
 // npm run bench: measured, never asserted. Needs a build (npm start once) and Chromium.
 // npm run bench -- kills: the server killed 500 times in the middle of writes, and nothing else; twenty minutes.
 // npm run bench -- kills-of-files: 500 times in the middle of backups, restores and upgrades.
+// npm run bench -- draws: the unit tests with all the draws of the heavy ones; half an hour.
 // npm run bench -- soak: twenty devices at once, and nothing else; ten minutes (or so many seconds: -- soak 60).
 // npm run bench -- weeks: the weeks ahead alone; half a minute.
 // npm run bench -- screen: what the browser does, and the size of what it loads; two minutes.
 import fc from 'fast-check';
 import { chromium as chromiumPath } from '#testing/chromium';
 import { chromium, type Page } from '@playwright/test';
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
@@ -517,6 +518,11 @@ if (process.argv.includes('soak')) {
   await lightBeside(5);
   await longHours(Number(process.argv[process.argv.indexOf('soak') + 1] ?? 600));
   process.exit();
+}
+if (process.argv.includes('draws')) {
+  const env = { ...process.env, WELCOME_DRAWS: 'all' };
+  const { status } = spawnSync('npx', ['--no-install', 'jest', '--silent'], { stdio: 'inherit', env });
+  process.exit(status ?? 1);
 }
 if (process.argv.includes('kills')) {
   await kills();

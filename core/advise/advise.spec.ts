@@ -13,12 +13,12 @@ import { sketch } from '#core/recipe/sketch';
 import { vesselKinds } from '#core/vessel/kinds';
 import { THIN } from '#core/units/show';
 import { anyMix } from '#testing/any-mix';
+import { draws } from '#testing/draws';
 import { amendments, library, materials } from '#testing/library';
 import { read } from '#words/read';
 import { type Reader } from '#words/reader';
 
-/** Of the 2,000 that the adviser was held against: so many each time, all of them where it is asked for. */
-const RUNS = Number(process.env['ADVISE_RUNS'] ?? 25);
+const RUNS = draws(250);
 const reader: Reader = { language: 'en', units: 'metric' };
 const shelf = new Set([
   ...['peat-fine', 'perlite-coarse', 'vermiculite-medium', 'sand-sharp', 'coir-pith', 'compost', 'bark-pine'],

@@ -8,6 +8,7 @@ import { latestWatering, oddsUnder, rulesFor, RuleSearch, WORTH_FOLLOWING } from
 import { changed, changesOf } from '#core/weeks/rule-change';
 import { ruleSays } from '#core/weeks/rule-facts';
 import { type House, potentialIn } from '#core/weeks/weather';
+import { draws, everyDraw } from '#testing/draws';
 import { library } from '#testing/library';
 import { metric } from '#testing/readers';
 import { recipe } from '#testing/recipe';
@@ -33,37 +34,42 @@ const growers = (stage: (typeof stages)[number], keeping: Keeping, seed = 271_82
   oddsUnder(inputOf(stage), keeping, defaultSpreads, 500, seed).odds;
 
 describe('growers who follow the rule that was found', () => {
-  test.each([
+  const kinds = [
+    ['seedling', 'bright', 80],
     ['germination', 'bright', 80],
     ['rooting', 'dull', 80],
-    ['seedling', 'bright', 80],
     ['potting', 'sun', 80],
-  ] as const)('stay inside at the odds that it promised: %s, %s, %d mg/L', (stage, house, alkalinity) => {
-    const keeping = kept(house, alkalinity);
-    const { rule, odds, left } = found(stage, keeping);
-    expect(odds).toBeGreaterThan(0.6);
-    expect(left).toEqual([]);
-    expect(Math.abs(growers(stage, { ...keeping, rule }) - odds)).toBeLessThanOrEqual(0.05);
-    // No other rule of the grid does better by more than so few lives tell.
-    const grid = rulesFor(new Living(inputOf(stage)), keeping);
-    for (const other of grid.filter((_, i) => i % Math.ceil(grid.length / 5) === 0))
-      expect(
-        oddsUnder(inputOf(stage), { ...keeping, rule: other }, defaultSpreads, 100).odds,
-      ).toBeLessThanOrEqual(odds + 0.1);
-    // It never waters less than a tray bears, feeds no more than its plants bear, and nothing before true leaves.
-    const it = new Living(inputOf(stage));
-    expect(rule.waterAt).toBeLessThanOrEqual(latestWatering(it.input, it.litres));
-    expect(rule.feedNMgPerL).toBeLessThanOrEqual(
-      { germination: 75, rooting: 100, seedling: 150, potting: 250 }[stage],
-    );
-    expect(rule.feedFromDay).toBeGreaterThanOrEqual(wantsFeedFrom(stage, keeping.plant));
-  });
+  ] as const;
+  test.each(kinds.slice(0, draws(kinds.length)))(
+    'stay inside at the odds that it promised: %s, %s, %d mg/L',
+    (stage, house, alkalinity) => {
+      const keeping = kept(house, alkalinity);
+      const { rule, odds, left } = found(stage, keeping);
+      expect(odds).toBeGreaterThan(0.6);
+      expect(left).toEqual([]);
+      expect(Math.abs(growers(stage, { ...keeping, rule }) - odds)).toBeLessThanOrEqual(0.05);
+      // No other rule of the grid does better by more than so few lives tell.
+      const grid = rulesFor(new Living(inputOf(stage)), keeping);
+      for (const other of grid.filter((_, i) => i % Math.ceil(grid.length / 5) === 0))
+        expect(
+          oddsUnder(inputOf(stage), { ...keeping, rule: other }, defaultSpreads, 100).odds,
+        ).toBeLessThanOrEqual(odds + 0.1);
+      // It never waters less than a tray bears, feeds no more than its plants bear, and nothing before true leaves.
+      const it = new Living(inputOf(stage));
+      expect(rule.waterAt).toBeLessThanOrEqual(latestWatering(it.input, it.litres));
+      expect(rule.feedNMgPerL).toBeLessThanOrEqual(
+        { germination: 75, rooting: 100, seedling: 150, potting: 250 }[stage],
+      );
+      expect(rule.feedFromDay).toBeGreaterThanOrEqual(wantsFeedFrom(stage, keeping.plant));
+    },
+  );
 });
 
 describe('where no rule does it the one thing to change is named, and does what it says', () => {
   const small = recipe({ 'peat-black': 3, 'peat-fine': 1 }, { vessel: 'block-20', limeToPh: 5.8 });
   const seen = { looks: 1 as const, days: 28, plant: { leafCoverFrom: 0, leafCoverTo: 0.4 } };
-  test('hard water in sun: acid', () => {
+  const heavy = everyDraw ? test : test.skip;
+  heavy('hard water in sun: acid', () => {
     const it = found('potting', kept('sun', 400));
     expect(it.odds).toBeLessThan(WORTH_FOLLOWING);
     expect(it.left[0]).toBe('sweet');

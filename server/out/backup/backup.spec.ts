@@ -30,6 +30,7 @@ import { finishRestore, restoreInto } from '#server/out/backup/restore';
 import { Folder } from '#server/base/database/folder';
 import { openDatabase } from '#server/base/database/open';
 import { problemOf } from '#server/base/http/problem';
+import { draws, seeded } from '#testing/draws';
 import { killFiles } from '#testing/kills-of-files';
 import { serve, type Served } from '#testing/serve';
 import { testApp } from '#testing/server';
@@ -331,11 +332,17 @@ describe('damage is noticed, and nothing is filled in', () => {
   });
 });
 
-test('killed in the middle of backups, restores and upgrades, eighteen times: each is whole, or did not come about', async () => {
+/** Of backups, restores and upgrades as many each. */
+const KILLS = draws(18, 6);
+test(`killed in the middle of backups, restores and upgrades, ${KILLS} times: each is whole, or did not come about`, async () => {
   const old = ['schema-1', 'schema-5', 'schema-16'].map((name) => `testing/folders/${name}.sqlite`);
-  const tally = await killFiles(data, 18, old, Math.random);
+  const tally = await killFiles(data, KILLS, old, seeded(20_310_304));
   expect(tally.wrong).toEqual([]);
-  expect(tally).toMatchObject({ backups: 6, restores: expect.any(Number), upgrades: 6 });
+  expect(tally).toMatchObject({
+    backups: KILLS / 3,
+    restores: expect.any(Number),
+    upgrades: KILLS / 3,
+  });
   expect(tally.looked).toBeGreaterThan(0);
 }, 180_000);
 

@@ -55,7 +55,6 @@ const YEARS = 5;
                   <th scope="col">{{ texts.made }}</th>
                   <th scope="col">{{ texts.bought }}</th>
                   <th scope="col">{{ texts.saved }}</th>
-                  <th scope="col">{{ texts.savedABatch }}</th>
                 </tr>
               </thead>
               <tbody>
@@ -67,8 +66,9 @@ const YEARS = 5;
                     </th>
                     <td>{{ row.made }}</td>
                     <td>{{ row.bought }}</td>
-                    <td>{{ row.saved }}</td>
-                    <td>{{ row.perBatch }}</td>
+                    <td>
+                      {{ row.saved }}<span class="term">{{ row.perBatch }}</span>
+                    </td>
                   </tr>
                 }
                 @if (whole(); as sum) {
@@ -77,7 +77,6 @@ const YEARS = 5;
                     <td>{{ sum.made }}</td>
                     <td>{{ sum.bought }}</td>
                     <td>{{ sum.saved }}</td>
-                    <td></td>
                   </tr>
                 }
               </tbody>
@@ -113,8 +112,11 @@ const YEARS = 5;
       text-align: left;
       white-space: normal;
     }
-    th .term {
+    .term {
       display: block;
+      margin: 0;
+    }
+    th .term {
       font-weight: 400;
     }
     thead th {
@@ -184,7 +186,7 @@ export class YearMade {
         made: say(row?.costMade),
         bought: row ? texts.inBags(say(row.costBought), row.bags) : '–',
         saved: say(row?.saved),
-        perBatch: say(row?.savedPerBatch),
+        perBatch: row && batches > 1 ? texts.aBatch(say(row.savedPerBatch)) : '',
       };
     });
   });

@@ -10,7 +10,7 @@ export const yearMade = place('shelf/year-made', {
   made: 'Made',
   bought: 'Bought',
   saved: 'Saved',
-  savedABatch: 'A batch saves',
+  aBatch: (money: Filling) => line`${money} a batch`,
   inAll: 'All of it',
   ofNoRecipe: 'Of no saved recipe',
   batches: (count: number, amount: Filling) => line`${count} ${many(count, 'batch', 'batches')}, ${amount}`,
