@@ -99,6 +99,8 @@ export const newMoveSchema = z.strictObject({
   amount,
   on: day,
   note,
+  /** Of `back`: the planting in which they were. */
+  planting: rowId.optional(),
 });
 export type NewMove = z.output<typeof newMoveSchema>;
 export const moveSchema = z.object({

@@ -163,6 +163,10 @@ export const plantingPageSchema = plantingLineSchema.extend({
   kin: z.array(z.object({ id: rowId, name: z.string(), way: z.enum(['from', 'to']), plants: z.number() })),
   /** Lots of the batch that it stands in. */
   lots: z.array(z.object({ id: rowId, name: z.string(), item: z.string() })),
+  /** Its vessels, counted lots alone: so many went out with it, so many came back empty. */
+  vesselsOut: z.array(z.object({ lot: rowId, name: z.string(), amount: z.number(), back: z.number() })),
+  /** What topping it up takes, L; null where nothing is left to fill. */
+  topUpLitres: z.number().nullable(),
 });
 export type PlantingPage = z.output<typeof plantingPageSchema>;
 

@@ -104,6 +104,8 @@ export const keptDataSchema = z.discriminatedUnion(
       litres: z.number().optional(),
       /** The planting that it is. */
       planting: rowId.optional(),
+      /** Event of the planting that topped it up: no vessel was filled anew. */
+      topped: rowId.optional(),
       /** An entry of the same day that looks like the same filling: it counts once until somebody says. */
       like: rowId.optional(),
       /** Of a planting from before fillings were entered with it. */

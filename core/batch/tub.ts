@@ -9,6 +9,8 @@ export interface TubUse {
   litres?: number | undefined;
   /** The planting that it is, where what stands in it is followed. */
   planting?: number | undefined;
+  /** Event of the planting that topped it up with so much. */
+  topped?: number | undefined;
   /** An entry of the same day that looks like the same filling. */
   like?: number | undefined;
   /** From a planting of before there was one book. */
@@ -112,7 +114,7 @@ export function tubOf(madeL: number, entries: readonly TubEntry[]): Tub {
  * @returns its number; null where there is none
  */
 export function alike(
-  use: { on: string; count: number; vessel?: string | undefined; planting?: number | undefined },
+  use: Pick<TubUse, 'on' | 'count' | 'planting'> & { vessel?: string | undefined },
   uses: readonly (TubUse & { id: number; vessel?: string | undefined })[],
 ): number | null {
   const taken = new Set(uses.flatMap(({ like }) => (like === undefined ? [] : [like])));
@@ -121,6 +123,7 @@ export function alike(
       each.on === use.on &&
       each.count === use.count &&
       (each.vessel === undefined || use.vessel === undefined || each.vessel === use.vessel) &&
+      each.topped === undefined &&
       (each.planting === undefined) !== (use.planting === undefined) &&
       each.like === undefined &&
       !taken.has(each.id),

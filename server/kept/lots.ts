@@ -66,6 +66,7 @@ export class LotStore {
   private readonly ofItem;
   private readonly takenByPlanting;
   private readonly outWith;
+  private readonly backOf;
   private readonly takenBy;
   private readonly pace;
   private readonly alter;
@@ -81,8 +82,8 @@ export class LotStore {
        VALUES (@key, @kind, @item, @name, @receivedOn, @note, @quantity, @price, @readyOn, @from, @seed, @pack, @now)`,
     );
     this.move = db.prepare(
-      `INSERT INTO stock_moves (key, lot_id, kind, amount, day, note, at)
-       VALUES (@key, @lot, @kind, @amount, @on, @note, @now)`,
+      `INSERT INTO stock_moves (key, lot_id, kind, amount, day, note, planting_id, at)
+       VALUES (@key, @lot, @kind, @amount, @on, @note, @planting, @now)`,
     );
     this.moveKeyed = db.prepare<[string], number>('SELECT lot_id FROM stock_moves WHERE key = ?').pluck();
     this.movesOf = db.prepare<[number], Move>(
@@ -107,6 +108,10 @@ export class LotStore {
     this.outWith = db.prepare<[number], { lot: number; amount: number }>(
       `SELECT t.lot_id AS lot, sum(t.amount) AS amount FROM takes t JOIN lots l ON l.id = t.lot_id
        WHERE t.planting_id = ? AND l.kind = 'vessel' GROUP BY t.lot_id ORDER BY t.lot_id`,
+    );
+    this.backOf = db.prepare<[number], { lot: number; amount: number }>(
+      `SELECT lot_id AS lot, sum(amount) AS amount FROM stock_moves
+       WHERE planting_id = ? AND kind = 'back' GROUP BY lot_id ORDER BY lot_id`,
     );
     this.takenBy = db.prepare<[number], { id: number; name: string; madeOn: string; amount: number }>(
       `SELECT b.id, b.name, b.made_on AS madeOn, sum(t.amount) AS amount
@@ -177,7 +182,7 @@ export class LotStore {
    * Adds a move. A count is kept as the difference that it makes, so that sums add up whatever comes later.
    * @throws OutOfRange where more is lost than there is, or nobody ever said how much there was
    */
-  addMove(lot: number, { key, kind, amount, on, note }: NewMove, now: string): Lot {
+  addMove(lot: number, { key, kind, amount, on, note, planting }: NewMove, now: string): Lot {
     return this.db
       .transaction(() => {
         const present = this.one(lot)!;
@@ -191,7 +196,7 @@ export class LotStore {
         if (kind === 'lost' && amount > Math.max(0, left!) + 1e-9)
           throw new OutOfRange('amount', amount, allow('allowed.most-left', { left: Math.max(0, left!) }));
         this.move.run({
-          ...{ key, lot, kind, on, note, now },
+          ...{ key, lot, kind, on, note, now, planting: planting ?? null },
           amount: kind === 'counted' ? amount - left! : amount,
         });
         return this.one(lot)!;
@@ -242,6 +247,11 @@ export class LotStore {
   /** Vessels that went out with a planting, by their lots. */
   outWithPlanting(planting: number): { lot: number; amount: number }[] {
     return this.outWith.all(planting);
+  }
+
+  /** Vessels of a planting that came back empty, by their lots. */
+  backFromPlanting(planting: number): { lot: number; amount: number }[] {
+    return this.backOf.all(planting);
   }
 
   /** Plantings that took of a lot, and how much, newest first. */

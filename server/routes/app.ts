@@ -154,7 +154,7 @@ function apiRoutes(
   todayRoutes(api, stores);
   const plants: PlantBook = {
     ...{ states, entries, lessons },
-    pages: new PlantingPages(stores, states),
+    pages: new PlantingPages(stores, states, ledger),
     trials: new Trials(stores, entries),
     groups: new PlantGroups(stores),
     results: new PlantResults(stores, lessons, clocks, states),

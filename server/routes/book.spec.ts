@@ -422,3 +422,66 @@ test('a year by recipe: what is made and not archived, by the prices of its day;
   expect(mixes[0].money).toBeCloseTo(4 * looseLitres * 0.1, 6);
   await request(app).get('/api/made-in-year?year=31').expect(400);
 });
+
+test('filled half and topped up: the rest is gone from the tub when it is done, back when that is undone, and with the planting', async () => {
+  const { app, enter, sow, left, batch, trays, lotLeft } = await nursery();
+  await enter({ kind: 'made', on: TODAY });
+  const { leftLitres: full } = await left();
+  const planting = await sow({ halfFilled: true });
+  const half = 108 * cellL;
+  const page = async () => (await request(app).get(`/api/plants/${planting.id}`)).body;
+  const happened = async (event: object, key = randomUUID()) =>
+    (
+      await request(app)
+        .post(`/api/plants/${planting.id}/events`)
+        .send({ key, event: { on: TODAY, ...event } })
+    ).body as { id: number };
+  const gone = async () => full - (await left()).leftLitres;
+  expect(await gone()).toBeCloseTo(half, 6);
+  expect((await page()).topUpLitres).toBeCloseTo(half, 6);
+  const key = randomUUID();
+  const topped = await happened({ kind: 'topped' }, key);
+  await happened({ kind: 'topped' }, key);
+  expect(await gone()).toBeCloseTo(2 * half, 6);
+  expect((await page()).topUpLitres).toBeNull();
+  // No tray was filled anew.
+  expect(await lotLeft(trays)).toBe(504);
+  const undo = await happened({ kind: 'undo', of: topped.id });
+  expect(await gone()).toBeCloseTo(half, 6);
+  await happened({ kind: 'undo', of: undo.id });
+  expect(await gone()).toBeCloseTo(2 * half, 6);
+  await request(app).delete(`/api/plants/${planting.id}`).expect(204);
+  expect(await gone()).toBeCloseTo(0, 6);
+  await request(app).post(`/api/plants/${planting.id}/restore`).send({}).expect(204);
+  expect(await gone()).toBeCloseTo(2 * half, 6);
+  await happened({ kind: 'topped', litres: 0.5 });
+  expect(await gone()).toBeCloseTo(2 * half + 0.5, 6);
+  // Nothing more is known to be missing: with no litres typed it takes none.
+  await happened({ kind: 'topped' });
+  expect(await gone()).toBeCloseTo(2 * half + 0.5, 6);
+  const uses = (await entriesOf(app, batch)).filter(
+    (each: { data: { kind: string } }) => each.data.kind === 'use',
+  );
+  expect(uses.map((each: { data: { topped?: number } }) => each.data.topped ?? null)).toEqual([
+    null,
+    topped.id,
+    expect.any(Number),
+  ]);
+});
+
+test('trays that come back empty from a planting are told of it, and are not back twice when it is archived', async () => {
+  const { app, sow, post, trays, lotLeft, enter } = await nursery();
+  await enter({ kind: 'made', on: TODAY });
+  const { id } = await sow();
+  const out = async () => (await request(app).get(`/api/plants/${id}`)).body.vesselsOut;
+  const row = { lot: trays.id, name: 'cell-72', amount: 216 };
+  expect(await out()).toEqual([{ ...row, back: 0 }]);
+  await post(`/lots/${trays.id}/moves`, { kind: 'back', amount: 144, on: TODAY, planting: id });
+  expect([await out(), await lotLeft(trays)]).toEqual([[{ ...row, back: 144 }], 648]);
+  await request(app).delete(`/api/plants/${id}`).expect(204);
+  expect(await lotLeft(trays)).toBe(720);
+  await request(app).post(`/api/plants/${id}/restore`).send({}).expect(204);
+  expect([await out(), await lotLeft(trays)]).toEqual([[{ ...row, back: 144 }], 648]);
+  const none = await post(`/lots/${trays.id}/moves`, { kind: 'back', amount: 1, on: TODAY, planting: 999 });
+  expect(none['status']).toBe(404);
+});

@@ -47,6 +47,7 @@ export function lotRoutes(
     if (existing !== null) return new Again(lots.one(existing)!);
     if (!lots.one(id)) throw notFound('lot', id);
     calendar.notLaterThanToday('on', body.on);
+    if (body.planting !== undefined && !plants.one(body.planting)) throw notFound('planting', body.planting);
     return lots.addMove(id, body, now().toISOString());
   });
   api.serve('lotTrace', ({ params: { id } }) => {

@@ -189,7 +189,11 @@ export class PlantEntries {
     now: string,
     madeAt: string | null = null,
   ): KeptPlantEvent {
+    const litres = event.kind === 'topped' ? (event.litres ?? this.ledger.topUpLitres(planting)) : null;
     const made = this.stores.plantEvents.add(planting.id, key, event, now, madeAt);
+    if (event.kind === 'topped' && litres !== null)
+      this.ledger.toppedUp(planting, { id: made.id, on: event.on, litres }, now);
+    else if (event.kind === 'undo') this.ledger.settleTopped(planting, now);
     const { alive } = tallyOf(planting, [...kept, { ...event, id: made.id, at: made.at }]);
     this.stores.plants.finish(planting.id, alive === 0);
     return made;

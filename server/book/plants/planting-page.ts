@@ -3,6 +3,7 @@ import { type PlantingPage } from '#contract/plants';
 import { called } from '#core/plants/care';
 import { type Planting } from '#core/plants/planting';
 import { notFound } from '#server/base/http/problem';
+import { type Ledger } from '#server/book/tub/ledger';
 import { type PlantStates } from '#server/book/plants/plant-states';
 
 /** One planting with all that is known of it: its events, its kin, the lots of its mix. */
@@ -10,6 +11,7 @@ export class PlantingPages {
   constructor(
     private readonly stores: Stores,
     private readonly states: PlantStates,
+    private readonly ledger: Ledger,
   ) {}
 
   page(id: number): PlantingPage {
@@ -43,6 +45,8 @@ export class PlantingPages {
       roomDays: this.states.roomDays(planting, this.stores.crops.byId().get(planting.crop)),
       keeping: this.stores.keepings.ownOf(id),
       ...{ kin, lots },
+      vesselsOut: this.vesselsOut(id),
+      topUpLitres: this.ledger.topUpLitres(planting),
     };
   }
 
@@ -51,6 +55,15 @@ export class PlantingPages {
     const crop = this.stores.crops.byId().get(planting.crop) ?? { name: planting.crop };
     const vessel = this.stores.library.library().vessels.get(planting.vessel)?.name ?? planting.vessel;
     return [called(planting, crop), vessel];
+  }
+
+  private vesselsOut(planting: number): PlantingPage['vesselsOut'] {
+    const { lots } = this.stores;
+    const back = new Map(lots.backFromPlanting(planting).map(({ lot, amount }) => [lot, amount]));
+    return lots.outWithPlanting(planting).map(({ lot, amount }) => ({
+      ...{ lot, amount, back: back.get(lot) ?? 0 },
+      name: lots.one(lot)!.name,
+    }));
   }
 
   private lotsOf(batch: number): PlantingPage['lots'] {

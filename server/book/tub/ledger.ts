@@ -3,7 +3,7 @@ import { type Entry, type EntryData, type KeptData } from '#contract/record';
 import { tubEntryOf } from '#contract/record-tub';
 import { alike, undoOf } from '#core/batch/tub';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
-import { type Planting } from '#core/plants/planting';
+import { type Planting, standing } from '#core/plants/planting';
 import { called } from '#core/plants/care';
 import { volumeL } from '#core/vessel/vessel';
 import { type Tubs } from '#server/book/tub/tubs';
@@ -48,19 +48,72 @@ export class Ledger {
     const use = this.useOf(planting);
     this.stores.lots.untakePlanting(planting.id);
     if (use !== null) this.undo(planting.batch!, use, now);
+    this.settleTopped(planting, now, true);
+    // Trays that came back had been out: they are not back twice.
+    const day = this.stores.calendar.today();
+    for (const { lot, amount } of this.stores.lots.backFromPlanting(planting.id))
+      this.stores.lots.addTake({ planting: planting.id, day, lot, amount });
     this.untick(planting);
   }
 
   /** Takes it all again: its filling is the one that it was, and looks like what it looked like. */
   again(planting: Planting, now: string): void {
     const { batch } = planting;
+    this.stores.lots.untakePlanting(planting.id);
     const undone = batch === null ? null : this.undoneUseOf(planting, batch);
     if (batch === null || undone === null) this.take(planting, now, false);
     else {
       this.undo(batch, undone.undo, now);
       this.takeStock(planting, { batch, use: undone.use });
     }
+    this.settleTopped(planting, now);
     this.tick(planting);
+  }
+
+  /** What topping a planting up takes: the rest of what is filled half, once; null where nothing is left to fill. @returns L */
+  topUpLitres(planting: Planting): number | null {
+    const kind = this.stores.library.library().vessels.get(planting.vessel);
+    return planting.halfFilled && kind && this.toppedIn(planting).length === 0
+      ? (1 - HALF) * planting.cells * volumeL(kind.vessel)
+      : null;
+  }
+
+  /** A planting is topped up: its batch gives so much. */
+  toppedUp(
+    planting: Planting,
+    { id: event, on, litres }: { id: number; on: string; litres: number },
+    now: string,
+  ): void {
+    const { id, batch, cells: count } = planting;
+    if (batch === null || litres === 0) return;
+    const what = this.nameOf(planting);
+    const kept: Use = { kind: 'use', what, count, on, planting: id, topped: event, litres };
+    this.stores.record.add(batch, randomUUID(), kept, now);
+  }
+
+  /** What topping up took is what stands of it in the record of the planting; nothing of one that is archived. */
+  settleTopped(planting: Planting, now: string, isAway = false): void {
+    const { batch } = planting;
+    if (batch === null) return;
+    const topped = isAway ? [] : this.toppedIn(planting);
+    const entries = this.stores.record.ofTub(batch).flatMap((entry) => tubEntryOf(entry) ?? []);
+    for (const use of entries) {
+      if (use.kind !== 'use' || use.planting !== planting.id || use.topped === undefined) continue;
+      const undo = undoOf(entries, use.id);
+      if (topped.includes(use.topped) === (undo === null)) continue;
+      this.stores.record.add(batch, randomUUID(), { kind: 'undo', of: undo ?? use.id }, now);
+    }
+  }
+
+  private nameOf(planting: Planting): string {
+    return called(planting, this.stores.crops.byId().get(planting.crop) ?? { name: planting.crop });
+  }
+
+  private toppedIn({ id }: Planting): number[] {
+    const events = this.stores.plantEvents
+      .of(id)
+      .map(({ id: number, at, event }) => ({ ...event, id: number, at }));
+    return standing(events).flatMap((event) => (event.kind === 'topped' ? [event.id] : []));
   }
 
   /**
@@ -83,7 +136,7 @@ export class Ledger {
     const batch = number === null ? null : this.stores.batches.one(number);
     let entry: Entry | null = null;
     if (batch) {
-      const what = called(planting, this.stores.crops.byId().get(planting.crop) ?? { name: planting.crop });
+      const what = this.nameOf(planting);
       const bare = { kind: 'use' as const, what, count: cells, on, vessel, planting: id };
       const share = planting.halfFilled ? HALF : 1;
       const kept: Use = { ...this.filled(bare, batch, share), ...(reckoned && { reckoned }) };
@@ -156,14 +209,18 @@ export class Ledger {
 
   private useOf(planting: Planting): number | null {
     if (planting.batch === null) return null;
-    const uses = this.tubs.of(planting.batch).tub.uses.filter((use) => use.planting === planting.id);
+    const uses = this.tubs
+      .of(planting.batch)
+      .tub.uses.filter((use) => use.planting === planting.id && use.topped === undefined);
     return uses.at(-1)?.id ?? null;
   }
 
   /** The filling of a planting that was taken back, and what took it back; null where it has none. */
   private undoneUseOf({ id }: Planting, batch: number): { use: number; undo: number } | null {
     const entries = this.stores.record.ofTub(batch).flatMap((entry) => tubEntryOf(entry) ?? []);
-    const use = entries.findLast((entry) => entry.kind === 'use' && entry.planting === id);
+    const use = entries.findLast(
+      (entry) => entry.kind === 'use' && entry.planting === id && entry.topped === undefined,
+    );
     const undo = use ? undoOf(entries, use.id) : null;
     return use && undo !== null ? { use: use.id, undo } : null;
   }
