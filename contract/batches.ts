@@ -48,13 +48,18 @@ const tubSchema = z.object({
   }) satisfies z.ZodType<BatchStand>,
 });
 
-/** Which part of the list: also by words of the name, or by the month in which it was made. */
+/** Holds some, is to be tested, rests, is not mixed yet. */
+export const tubKinds = ['holds', 'test', 'rests', 'unmade'] as const;
+export type TubKind = (typeof tubKinds)[number];
+
+/** Which part of the list: also by words of the name, by the month in which it was made, by what its tub is. */
 export const batchesQuerySchema = listQuerySchema.extend({
   find: text(80).optional(),
   month: z
     .string()
     .regex(/^\d{4}-\d{2}$/, taking(allow('allowed.month', none)))
     .optional(),
+  only: oneOf(tubKinds).optional(),
 });
 
 export const yearQuerySchema = z.strictObject({

@@ -299,7 +299,11 @@ const trialFields = z.strictObject({
   on: day,
 });
 export const keptTrialSchema = trialFields;
-export const newTrialSchema = trialFields.extend({ key: clientKey });
+export const newTrialSchema = trialFields.extend({
+  key: clientKey,
+  /** Packet that all of its seed came of: so many of it are gone. */
+  packet: rowId.nullable().default(null),
+});
 export type NewTrial = z.output<typeof newTrialSchema>;
 export const trialSchema = trialFields.extend({
   id: rowId,

@@ -1,7 +1,7 @@
 import { makeOrBuy, type MakeOrBuy } from '#core/package/make-or-buy';
 
 /** What was made of one recipe in a year. */
-export interface MadeInYear {
+export interface MadeOfMix {
   batches: number;
   /** Finished mix, L, above 0. */
   litres: number;
@@ -39,7 +39,7 @@ export interface YearBill {
  * @throws OutOfRange
  */
 export function yearBill(
-  made: readonly MadeInYear[],
+  made: readonly MadeOfMix[],
   {
     labour,
     outlay = 0,

@@ -171,8 +171,8 @@ export function tallyOf({ start, cells, perCell, from }: Planting, events: reado
         break;
       default:
     }
-  // What went without ever having been counted had come up.
-  if (entered === null && gone() > 0) entered = gone();
+  // What went without ever having been counted had come up; how many more there are nobody knows until all went.
+  if (entered === null && gone() >= begun) entered = gone();
   else if (entered !== null) entered = Math.max(entered, gone());
   return {
     ...{ begun, entered, lost, lostSum, thinned, moved, out },
@@ -230,6 +230,18 @@ export function checkEvent(
   if (event.kind !== 'undo' && (after.entered ?? 0) > Math.max(begun, entered ?? 0))
     throw new OutOfRange('on', event.on, allow('allowed.later-counts-agree', none));
 }
+
+/** Plants that may still be there: those that stand, or what is left of what was begun where nobody counted. */
+export const perhapsThere = ({
+  begun,
+  alive,
+  lost,
+  thinned,
+  moved,
+  out,
+}: Pick<Tally, 'begun' | 'alive' | 'thinned' | 'moved' | 'out'> & {
+  lost: readonly { count: number }[];
+}): number => alive ?? begun - thinned - moved - out - lost.reduce((sum, { count }) => sum + count, 0);
 
 /** Of all begun: came up, and made it (stands, was moved on, planted or sold; what was thinned was meant to go). */
 export function sharesOf(tally: Tally): { up: number | null; made: number | null; of: number } {

@@ -138,7 +138,7 @@ export class BatchStore {
   }
 
   /** A page of those that are there, or of those put away, by name or by month where that is asked; newest first. */
-  all({ away, from, find, month }: z.output<typeof batchesQuerySchema>): KeptBatchLine[] {
+  all({ away, from, find, month }: Omit<z.output<typeof batchesQuerySchema>, 'only'>): KeptBatchLine[] {
     const ids =
       find === undefined && month === undefined
         ? this.listed[away].all(PAGE, from)

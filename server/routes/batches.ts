@@ -23,7 +23,7 @@ export function batchRoutes(
   tubs: Tubs,
   prices: () => (item: string) => number | null,
 ): void {
-  api.serve('batches', ({ query }) => tubs.lines(batches.all(query)));
+  api.serve('batches', ({ query }) => tubs.page(query));
   api.serve('keepBatch', ({ body }) => {
     const { units, scoop, recipe, kit, school: by, madeFor, anyway, ...given } = body;
     const existing = batches.byKey(given.key);

@@ -10,11 +10,13 @@ import { Ledger } from '#server/book/tub/ledger';
 import { Tubs } from '#server/book/tub/tubs';
 import { storesOf } from '#server/kept/stores';
 import { vesselKinds } from '#core/vessel/kinds';
+import { draws } from '#testing/draws';
 import { newBatch, testApp, TODAY as TODAY_ } from '#testing/server';
 
 const TODAY = '2031-03-04';
 
 const cellL = volumeL(vesselKinds.find(({ id }) => id === 'cell-72')!.vessel);
+const potL = volumeL(vesselKinds.find(({ id }) => id === 'pot-9')!.vessel);
 type App = ReturnType<typeof testApp>['app'];
 
 /** A nursery with a batch of which so much is made, counted trays, and a packet of seed. */
@@ -231,8 +233,8 @@ test('what is ordered is told until it came: that is the delivery, with its pack
   expect([lot['pack'], lot['left'], await open()]).toEqual([pack, 300, []]);
 });
 
-test('batches are found by words of their name and by their month', async () => {
-  const { app, post } = await nursery();
+test('batches are found by words of their name, by their month, and by what their tub is', async () => {
+  const { app, post, enter } = await nursery();
   await post('/batches', newBatch({ name: 'Seed 100% house', madeOn: '2031-02-03' }));
   const found = async (query: string) =>
     ((await request(app).get(`/api/batches?${query}`)).body as { name: string }[]).map(({ name }) => name);
@@ -241,29 +243,42 @@ test('batches are found by words of their name and by their month', async () => 
   expect(await found('month=2031-02')).toEqual(['Seed 100% house']);
   expect(await found('month=2031-03&find=run')).toEqual(['Run']);
   await request(app).get('/api/batches?month=March').expect(400);
+  expect(await found('only=unmade')).toEqual(['Run', 'Seed 100% house']);
+  await enter({ kind: 'made', on: TODAY });
+  expect([await found('only=unmade'), await found('only=holds')]).toEqual([['Seed 100% house'], ['Run']]);
+  expect(await found('only=holds&from=1')).toEqual([]);
+  expect(await found('only=rests&month=2031-02')).toEqual([]);
+  await request(app).get('/api/batches?only=full').expect(400);
 });
 
 type Act =
-  | { act: 'sow'; cells: number; day: number }
-  | { act: 'use'; cells: number; day: number }
-  | { act: 'left'; litres: number }
+  | { act: 'sow'; cells: number; day: number; phone: boolean }
+  | { act: 'use'; cells: number; day: number; phone: boolean }
+  | { act: 'left'; litres: number; phone: boolean }
   | { act: 'archive' | 'restore'; which: number }
+  | { act: 'pot'; which: number; plants: number }
+  | { act: 'away' }
+  | { act: 'home' }
   | { act: 'undo'; which: number }
   | { act: 'again' };
-const filled = { cells: fc.integer({ min: 1, max: 300 }), day: fc.integer({ min: 0, max: 5 }) };
+const phone = fc.boolean();
+const filled = { cells: fc.integer({ min: 1, max: 300 }), day: fc.integer({ min: 0, max: 5 }), phone };
 const which = fc.nat(9);
 const acts: fc.Arbitrary<Act> = fc.oneof(
   fc.record({ act: fc.constant('sow' as const), ...filled }),
   fc.record({ act: fc.constant('sow' as const), ...filled }),
   fc.record({ act: fc.constant('use' as const), ...filled }),
-  fc.record({ act: fc.constant('left' as const), litres: fc.integer({ min: 0, max: 40 }) }),
+  fc.record({ act: fc.constant('left' as const), litres: fc.integer({ min: 0, max: 40 }), phone }),
+  fc.record({ act: fc.constant('pot' as const), which: fc.nat(9), plants: fc.integer({ min: 1, max: 40 }) }),
+  fc.record({ act: fc.constant('away' as const) }),
+  fc.record({ act: fc.constant('home' as const) }),
   fc.record({ act: fc.constant('archive' as const), which }),
   fc.record({ act: fc.constant('restore' as const), which }),
   fc.record({ act: fc.constant('undo' as const), which }),
   fc.record({ act: fc.constant('again' as const) }),
 );
 
-test('over random days of making, sowing, filling, undoing, archiving, restoring and sending twice all adds up everywhere', async () => {
+test('over random days of making, sowing, potting, filling, undoing, archiving, restoring, a phone out of reach and sending twice all adds up everywhere', async () => {
   await fc.assert(
     fc.asyncProperty(fc.array(acts, { minLength: 3, maxLength: 14 }), async (all) => {
       const { app, enter, sow, left, lotLeft, batch, trays, seed } = await nursery();
@@ -276,25 +291,44 @@ test('over random days of making, sowing, filling, undoing, archiving, restoring
         cells: number;
         on: string;
         away: boolean;
+        potted: number;
         at: number;
       }[] = [];
       const used: { id: number; cells: number; on: string; undone: boolean; at: number }[] = [];
       let look: { litres: number; at: number } | null = null;
+      // What the phone entered out of reach waits on it; home again it is sent in its order, some of it twice.
+      let waiting: (() => Promise<unknown>)[] | null = null;
+      const from = async (phone: boolean, send: () => Promise<unknown>): Promise<void> => {
+        if (phone && waiting) waiting.push(send);
+        else await send();
+      };
+      const home = async (): Promise<void> => {
+        for (const send of waiting ?? []) await send();
+        waiting = null;
+      };
       for (const [at, each] of all.entries()) {
-        if (each.act === 'sow' || each.act === 'use') {
+        if (each.act === 'away') waiting ??= [];
+        else if (each.act === 'home') await home();
+        else if (each.act === 'sow' || each.act === 'use') {
           const on = `2031-02-2${each.day}`;
           // Odd and even, so that no filling looks like a planting.
           const cells = 2 * each.cells + (each.act === 'sow' ? 1 : 0);
           if (each.act === 'sow') {
             const body = { key: randomUUID(), on, cells };
-            sown.push({ ...body, id: (await sow(body)).id, body, away: false, at });
-          } else {
-            const { id } = await enter({ kind: 'use', what: 'x', count: cells, on, vessel: 'cell-72' });
-            used.push({ id, cells, on, undone: false, at });
-          }
+            await from(each.phone, async () => {
+              if (each.day % 2) await sow(body);
+              sown.push({ ...body, id: (await sow(body)).id, body, away: false, potted: 0, at });
+            });
+          } else
+            await from(each.phone, async () => {
+              const { id } = await enter({ kind: 'use', what: 'x', count: cells, on, vessel: 'cell-72' });
+              used.push({ id, cells, on, undone: false, at });
+            });
         } else if (each.act === 'left') {
-          await enter({ kind: 'left', litres: each.litres });
-          look = { litres: each.litres, at };
+          await from(each.phone, async () => {
+            await enter({ kind: 'left', litres: each.litres });
+            look = { litres: each.litres, at };
+          });
         } else if (each.act === 'again') {
           // Out of reach it is sent once more: the same key is the same thing.
           const last = sown.at(-1);
@@ -308,15 +342,36 @@ test('over random days of making, sowing, filling, undoing, archiving, restoring
         } else {
           const planting = sown[each.which % Math.max(1, sown.length)];
           if (!planting) continue;
+          if (each.act === 'pot') {
+            if (planting.away || planting.potted + each.plants > planting.cells) continue;
+            const from = [{ planting: planting.id, plants: each.plants }];
+            await sow({
+              start: 'pot',
+              vessel: 'pot-9',
+              cells: each.plants,
+              seedLot: null,
+              on: planting.on,
+              from,
+            });
+            planting.potted += each.plants;
+            continue;
+          }
+          if (planting.potted > 0 && !planting.away) {
+            // What is potted on stays: its plants are in others by now.
+            await request(app).delete(`/api/plants/${planting.id}`).expect(400);
+            continue;
+          }
           planting.away = each.act === 'archive';
           if (planting.away) await request(app).delete(`/api/plants/${planting.id}`).expect(204);
           else await request(app).post(`/api/plants/${planting.id}/restore`).send({}).expect(204);
         }
       }
+      await home();
       const stands = [...sown.filter((s) => !s.away), ...used.filter((u) => !u.undone)];
       const cells = stands.reduce((sum, each) => sum + each.cells, 0);
+      const pots = sown.reduce((sum, each) => sum + each.potted, 0);
       // All was filled before the day of the look: it was gone by then.
-      const litres = look ? look.litres : full - cells * cellL;
+      const litres = (look as { litres: number } | null)?.litres ?? full - cells * cellL - pots * potL;
       const shown = await left();
       expect(shown.leftLitres).toBeCloseTo(Math.max(0, litres), 6);
       expect(shown.overLitres).toBeCloseTo(Math.max(0, -litres), 6);
@@ -329,13 +384,16 @@ test('over random days of making, sowing, filling, undoing, archiving, restoring
         shown.leftLitres,
         shown.overLitres,
       ]);
-      const plants = (await request(app).get('/api/plants')).body as { tally: { begun: number } }[];
-      expect(plants.reduce((sum, { tally }) => sum + tally.begun, 0)).toBe(seeds);
+      const plants = (await request(app).get('/api/plants')).body as {
+        tally: { begun: number; moved: number };
+      }[];
+      expect(plants.reduce((sum, { tally }) => sum + tally.begun, 0)).toBe(seeds + pots);
+      expect(plants.reduce((sum, { tally }) => sum + tally.moved, 0)).toBe(pots);
       const trace = (await request(app).get(`/api/lots/${trays.id}/trace`)).body;
       const told = [...trace.plantings, ...trace.batches].reduce((sum: number, each) => sum + each.amount, 0);
       expect(told).toBe(cells);
     }),
-    { numRuns: 12 },
+    { numRuns: draws(120) },
   );
 }, 120_000);
 
@@ -484,4 +542,24 @@ test('trays that come back empty from a planting are told of it, and are not bac
   expect([await out(), await lotLeft(trays)]).toEqual([[{ ...row, back: 144 }], 648]);
   const none = await post(`/lots/${trays.id}/moves`, { kind: 'back', amount: 1, on: TODAY, planting: 999 });
   expect(none['status']).toBe(404);
+});
+
+test('a trial takes its seed from the packet, and its mix from the tubs of its arms', async () => {
+  const { app, enter, post, left, lotLeft, batch, seed } = await nursery();
+  await enter({ kind: 'made', on: TODAY });
+  const { leftLitres: full } = await left();
+  const trial = {
+    ...{ name: 'Which', seed: 7, blocks: 4, crop: 'lettuce', vessel: 'cell-72', cells: 36, on: TODAY },
+    arms: [{ name: 'A', batch }, { name: 'B' }],
+  };
+  const { trays } = (await post('/trials', { ...trial, packet: seed.id })) as unknown as {
+    trays: { planting: number }[];
+  };
+  expect(await lotLeft(seed)).toBe(1000 - 8 * 36);
+  expect((await left()).leftLitres).toBeCloseTo(full - 4 * 36 * cellL, 6);
+  expect((await request(app).get(`/api/plants/${trays[0]!.planting}`)).body).toMatchObject({
+    seed: 'Lettuce, green',
+    seedLot: seed.id,
+  });
+  expect((await post('/trials', { ...trial, packet: 999 }))['status']).toBe(404);
 });

@@ -16,8 +16,9 @@ export class Trials {
     private readonly entries: PlantEntries,
   ) {}
 
-  add(given: NewTrial, now: string): Trial {
-    this.entries.checkPlace({ ...given, batch: null, season: null, seedLot: null });
+  add({ packet, ...given }: NewTrial, now: string): Trial {
+    this.entries.checkPlace({ ...given, batch: null, season: null, seedLot: packet });
+    const seed = given.seedLot || (packet === null ? '' : this.stores.lots.one(packet)!.item.slice(0, 60));
     given.arms.forEach(({ batch }, i) => {
       if (batch !== null && !this.stores.batches.one(batch))
         throw new OutOfRange(`arms.${i}.batch`, batch, allow('allowed.batch-there', none));
@@ -31,7 +32,7 @@ export class Trials {
               key: randomUUID(),
               start: 'sow',
               crop: given.crop,
-              seed: given.seedLot,
+              seed,
               vessel: given.vessel,
             },
             ...{ cells: given.cells, perCell: given.perCell, batch: given.arms[arm]!.batch, on: given.on },
@@ -39,7 +40,7 @@ export class Trials {
               bareRoot: false,
               halfFilled: false,
               season: null,
-              seedLot: null,
+              seedLot: packet,
               from: [],
               trial: { id, arm, block },
             },

@@ -1,4 +1,6 @@
-import { type Batch, type BatchLine } from '#contract/batches';
+import { type z } from 'zod';
+import { type Batch, type BatchLine, type batchesQuerySchema, type TubKind } from '#contract/batches';
+import { PAGE } from '#contract/routes';
 import { standOf } from '#contract/record-tub';
 import { type BatchStand } from '#core/batch/state';
 import { type Tub } from '#core/batch/tub';
@@ -6,6 +8,13 @@ import { fills } from '#core/package/stock';
 import { Known } from '#server/base/database/known';
 import { type KeptBatch, type KeptBatchLine } from '#server/kept/batches';
 import { type Stores } from '#server/kept/stores';
+
+const IS: Record<TubKind, (line: BatchLine) => boolean> = {
+  holds: ({ leftLitres }) => leftLitres > 0,
+  unmade: ({ state }) => !state.made,
+  test: ({ state }) => state.made && state.toTest,
+  rests: ({ state }) => state.made && state.restsUntil !== null,
+};
 
 /** What the tub of every batch holds, and how far the batch is: reckoned again when its record grows, or on a new day. */
 export class Tubs {
@@ -24,7 +33,20 @@ export class Tubs {
     });
   }
 
-  lines(lines: readonly KeptBatchLine[]): BatchLine[] {
+  /** A page of the list; where one kind of tub is asked for, of those alone. */
+  page({ from, only, ...asked }: z.output<typeof batchesQuerySchema>): BatchLine[] {
+    const { batches } = this.stores;
+    if (only === undefined) return this.lines(batches.all({ ...asked, from }));
+    const found: BatchLine[] = [];
+    for (let at = 0; found.length < from + PAGE; at += PAGE) {
+      const lines = batches.all({ ...asked, from: at });
+      found.push(...this.lines(lines).filter((line) => IS[only](line)));
+      if (lines.length < PAGE) break;
+    }
+    return found.slice(from, from + PAGE);
+  }
+
+  private lines(lines: readonly KeptBatchLine[]): BatchLine[] {
     return lines.map(({ eachL, ...line }) => {
       const held = this.held(line.id);
       return { ...line, ...held, fills: fills(held.leftLitres, eachL) };

@@ -41,7 +41,7 @@ export class TrialStore {
     return row ? readTrial(row) : null;
   }
 
-  add({ key, ...trial }: NewTrial, now: string): number {
+  add({ key, ...trial }: Omit<NewTrial, 'packet'>, now: string): number {
     return Number(this.insertTrial.run(key, JSON.stringify(trial), now).lastInsertRowid);
   }
 }

@@ -11,6 +11,7 @@ import {
 import { RouterLink } from '@angular/router';
 import { format, parseISO, subMonths } from 'date-fns';
 import { dateIn } from '#words/days';
+import { type TubKind } from '#contract/batches';
 import { BatchesService, type BatchLine } from '../data/batches';
 import { Notices } from '../data/notices';
 import { NurseryService } from '../data/nursery';
@@ -42,7 +43,13 @@ const CALM_MS = 200;
     <div class="fields">
       <app-text-field [label]="texts.find" [value]="find()" (valueChange)="search($event)" />
       <app-choice-field [label]="texts.madeIn" [none]="texts.anyMonth" [choices]="months" [(value)]="month" />
-      <app-choice-field [label]="texts.which" [none]="texts.all" [choices]="kinds" [(value)]="only" />
+      <app-choice-field
+        [label]="texts.which"
+        [none]="texts.all"
+        [choices]="kinds"
+        [value]="only()"
+        (valueChange)="which($event)"
+      />
     </div>
     @for (group of groups(); track group.month) {
       <h2>{{ group.name }}</h2>
@@ -126,10 +133,10 @@ export class BatchList {
   protected readonly hasMore = computed(() => mayHaveMore(this.present.lines.value()));
   protected readonly find = signal('');
   protected readonly month = signal<string | null>(null);
-  protected readonly only = signal<string | null>(null);
+  protected readonly only = signal<TubKind | null>(null);
   private readonly reader = inject(ReaderHere);
   private readonly nursery = inject(NurseryService);
-  protected readonly kinds = [
+  protected readonly kinds: { id: TubKind; name: string }[] = [
     { id: 'holds', name: texts.holdsSome },
     { id: 'test', name: texts.toTest },
     { id: 'rests', name: texts.resting },
@@ -146,10 +153,8 @@ export class BatchList {
   /** Null until they are there. */
   protected readonly lines = computed(() => this.present.lines.value() ?? null);
   protected readonly groups = computed(() => {
-    const only = this.only();
     const groups: { month: string; name: string; lines: BatchLine[] }[] = [];
     for (const line of this.lines() ?? []) {
-      if (only && !this.is(line, only)) continue;
       const month = line.madeOn.slice(0, 7);
       if (groups.at(-1)?.month !== month)
         groups.push({
@@ -166,36 +171,31 @@ export class BatchList {
 
   constructor() {
     effect(() => {
-      const month = this.month();
-      untracked(() => this.ask(this.find(), month));
+      this.month();
+      this.only();
+      untracked(() => this.ask());
     });
-    inject(DestroyRef).onDestroy(() => {
-      clearTimeout(this.waiting);
-      this.present.leave();
-      this.away.leave();
-    });
+    inject(DestroyRef).onDestroy(() => clearTimeout(this.waiting));
   }
 
   /** Once the hand rests. */
   protected search(text: string): void {
     this.find.set(text);
     clearTimeout(this.waiting);
-    this.waiting = setTimeout(() => this.ask(text, this.month()), CALM_MS);
+    this.waiting = setTimeout(() => this.ask(), CALM_MS);
   }
 
-  private ask(text: string, month: string | null): void {
-    const find = text.trim();
-    this.present.ask({ ...(find && { find }), ...(month && { month }) });
+  protected which(kind: string | null): void {
+    this.only.set(this.kinds.find(({ id }) => id === kind)?.id ?? null);
+  }
+
+  private ask(): void {
+    const [find, month, only] = [this.find().trim(), this.month(), this.only()];
+    this.present.ask({ ...(find && { find }), ...(month && { month }), ...(only && { only }) });
   }
 
   protected minds(line: BatchLine): TubRemark[] {
     return tubSays(line, this.reader.now(), this.nursery.today());
-  }
-
-  private is({ leftLitres, state }: BatchLine, only: string): boolean {
-    if (only === 'holds') return leftLitres > 0;
-    if (only === 'unmade') return !state.made;
-    return state.made && (only === 'test' ? state.toTest : state.restsUntil !== null);
   }
 
   protected more(away: 'no' | 'yes'): void {

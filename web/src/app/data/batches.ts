@@ -1,4 +1,4 @@
-import { inject, Injectable } from '@angular/core';
+import { DestroyRef, inject, Injectable } from '@angular/core';
 import { type Observable, tap } from 'rxjs';
 import { type Batch, type BatchLine, type MadeInYear, type NewBatch } from '#contract/batches';
 import { type About } from '#contract/about';
@@ -8,11 +8,10 @@ import { Making } from './making';
 import { Resource } from './resource';
 import { batches as texts } from '#words/en/places/data/batches';
 
-/** By words of the name, by the month in which it was made. */
-type Asked = Pick<QueryGiven<'batches'>, 'find' | 'month'>;
+/** By words of the name, by the month in which it was made, by what its tub is. */
+type Asked = Pick<QueryGiven<'batches'>, 'find' | 'month' | 'only'>;
 interface BatchesListed {
   lines: Resource<readonly BatchLine[]>;
-  leave: () => void;
   ask: (what: Asked) => void;
   /** The rows from one on. */
   more: (from: number) => Observable<BatchLine[]>;
@@ -28,7 +27,7 @@ export class BatchesService {
     this.making.madeLater('keepBatch').subscribe(() => this.tell());
   }
 
-  /** A list, for a page that looks at it; it follows what is put away and brought back until the page is left. */
+  /** A list, for a page that looks at it; it follows what is put away and brought back until the page is left. Call where things are injected. */
   list(away: 'no' | 'yes'): BatchesListed {
     let asked: Asked = {};
     const lines = new Resource<readonly BatchLine[]>(() =>
@@ -36,9 +35,9 @@ export class BatchesService {
     );
     const again = (): void => lines.refresh();
     this.changed.add(again);
+    inject(DestroyRef).onDestroy(() => this.changed.delete(again));
     return {
       lines,
-      leave: () => this.changed.delete(again),
       ask: (what) => {
         if (JSON.stringify(what) === JSON.stringify(asked)) return;
         asked = what;

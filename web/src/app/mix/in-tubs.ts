@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { BatchesService } from '../data/batches';
 import { type MixVersion } from '../data/mixes';
@@ -53,8 +53,4 @@ export class InTubs {
         says: texts.fills(tub.fills, this.reader.formats().title({ id: tub.vesselId, name: tub.vessel })),
       })),
   );
-
-  constructor() {
-    inject(DestroyRef).onDestroy(() => this.listed.leave());
-  }
 }

@@ -216,6 +216,8 @@ export class EventSheet {
   readonly noun = input('cell');
   /** Cells that the last count found empty. */
   readonly emptyBefore = input<readonly number[]>([]);
+  /** What topping it up takes, L; null where nothing is left to fill. */
+  readonly topUpL = input<number | null>(null);
   readonly entered = output<PlantEvent>();
   protected readonly asked = asked;
   protected readonly causes = lossCauses.map((id) => ({ id, name: id }));
@@ -292,6 +294,7 @@ export class EventSheet {
   protected choose(each: Asked): void {
     this.open.update((now) => (now?.kind === each.kind ? null : each));
     this.empty();
+    if (each.kind === 'topped') this.number$.set(this.topUpL() ?? undefined);
   }
 
   /** The cells go with the number while both say the same. */

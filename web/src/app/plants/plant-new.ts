@@ -1,3 +1,5 @@
+import { packets as packetTexts } from '#words/en/places/plants/packets';
+import { packetsFor } from './packets';
 import { type About, type AboutKind } from '#contract/about';
 import {
   ChangeDetectionStrategy,
@@ -11,7 +13,7 @@ import {
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { called } from '#core/plants/care';
 import { fills } from '#core/package/stock';
-import { type Planting, startOf, starts } from '#core/plants/planting';
+import { perhapsThere, type Planting, startOf, starts } from '#core/plants/planting';
 import { checkWhole } from '#core/units/check';
 import { volumeL } from '#core/vessel/vessel';
 import { dayFrom } from '#words/days';
@@ -159,18 +161,10 @@ export class PlantNew {
     const trays = cells === undefined ? undefined : cells / this.perTray();
     return trays !== undefined && Number.isInteger(trays) ? trays : undefined;
   });
-  /** Packets, those of the crop first. */
-  protected readonly packets = computed(() => {
-    const crop = (this.crop()?.name ?? '').toLowerCase();
-    const named = (item: string): boolean => item.toLowerCase().startsWith(crop.slice(0, 5));
-    return (this.lots.all.value() ?? [])
-      .filter(({ kind }) => kind === 'seed')
-      .sort((a, b) => Number(named(b.item)) - Number(named(a.item)))
-      .map(({ id, item, name, left }) => ({
-        id: String(id),
-        name: `${item}, ${name}${left === null ? '' : `, ${texts.seedsLeft(left)}`}`,
-      }));
-  });
+  protected readonly packetTexts = packetTexts;
+  protected readonly packets = computed(() =>
+    packetsFor(this.crop()?.name ?? '', this.lots.all.value() ?? []),
+  );
   /** Sowings and pottings of the season that this may be, the nearest first. */
   protected readonly places = computed(() => {
     const { crop, start } = this.draft();
@@ -191,12 +185,12 @@ export class PlantNew {
   protected readonly sources = computed(() => {
     const names = new Map((this.season.crops.value() ?? []).map((each) => [each.id, each]));
     return (this.standing.value() ?? [])
-      .filter((each) => (each.tally.alive ?? each.tally.begun) > 0)
+      .filter(({ tally }) => perhapsThere(tally) > 0)
       .map((each: PlantingLine) => ({
         id: String(each.id),
         name: texts.there(
           called(each, names.get(each.crop) ?? { name: each.crop }),
-          each.tally.alive ?? each.tally.begun,
+          perhapsThere(each.tally),
         ),
       }));
   });

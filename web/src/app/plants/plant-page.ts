@@ -28,6 +28,7 @@ import {
 import { dayNumber } from '#core/season/days';
 import { volumeL } from '#core/vessel/vessel';
 import { BatchesService } from '../data/batches';
+import { LotsService } from '../data/lots';
 import { LibraryService } from '../data/library';
 import { MixesService } from '../data/mixes';
 import { Notices } from '../data/notices';
@@ -84,6 +85,7 @@ export class PlantPage {
   readonly id = input.required<string>();
   private readonly plants = inject(PlantsService);
   private readonly batches = inject(BatchesService);
+  private readonly lots = inject(LotsService);
   private readonly notices = inject(Notices);
   private readonly router = inject(Router);
   private readonly nursery = inject(NurseryService);
@@ -163,6 +165,13 @@ export class PlantPage {
     countsApart(this.events()).map(({ holds, earlier }) => ({
       ...{ id: earlier.id, on: earlier.on, earlierAt: earlier.at, holdsAt: holds.at },
       ...{ earlier: earlier.alive, holds: holds.alive },
+    })),
+  );
+  /** Vessels out with it, by the delivery that they are of. */
+  protected readonly out = computed(() =>
+    (this.fetched.value()?.vesselsOut ?? []).map((each) => ({
+      ...each,
+      out: Math.max(0, each.amount - each.back),
     })),
   );
   /** Cells that the last count on the picture of the tray found empty. */
@@ -264,6 +273,21 @@ export class PlantPage {
     const [own, planting] = [this.record.own().find(({ id }) => id === of), this.fetched.value()];
     if (own && planting) this.record.takeBack(this.thing(planting), own.key, on);
     else this.enter({ kind: 'undo', on, of });
+  }
+
+  /** Its vessels are empty and washed: they can be sown again. */
+  protected cameBack({ lot, out }: { lot: number; out: number }): void {
+    const planting = Number(this.id());
+    this.wayProblem.set('');
+    this.lots
+      .move(lot, { kind: 'back', amount: out, on: this.nursery.today(), note: '', planting })
+      .subscribe({
+        next: () => {
+          this.notices.say(texts.areBack(out));
+          this.fetched.refresh();
+        },
+        error: (error: Error) => this.wayProblem.set(texts.notBack(error.message)),
+      });
   }
 
   protected putAway(): void {

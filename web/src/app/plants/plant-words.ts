@@ -7,16 +7,13 @@ const percent = (part: number, of: number): string => `${Math.round((100 * part)
 /** "268 of 288 came up, 262 stand". */
 export function tallySays({ tally, start }: Pick<PlantingLine, 'tally' | 'start'>): string {
   const { begun, entered, alive, out, moved } = tally;
-  if (entered === null || alive === null) return texts.sownOrStruckNothingCounted(begun);
+  const went = [...(moved > 0 ? [texts.movedOn(moved)] : []), ...(out > 0 ? [texts.out(out)] : [])];
+  if (entered === null || alive === null)
+    return [texts.sownOrStruck(begun), ...went, texts.nothingCounted].join(', ');
   const up = isCounted(start)
     ? `${begun} ${startWords[start]}`
     : texts.ofIt(entered, begun, start === 'sow' ? texts.cameUp : 'rooted', percent(entered, begun));
-  const gone = [
-    ...(moved > 0 ? [texts.movedOn(moved)] : []),
-    ...(out > 0 ? [texts.out(out)] : []),
-    texts.stand(alive),
-  ];
-  return `${up}, ${gone.join(', ')}`;
+  return [up, ...went, texts.stand(alive)].join(', ');
 }
 
 export const startWords = { sow: 'sown', strike: 'struck', pot: 'potted', split: texts.setApart } as const;

@@ -1,3 +1,6 @@
+import { packets as packetTexts } from '#words/en/places/plants/packets';
+import { packetsFor } from './packets';
+import { LotsService } from '../data/lots';
 import { LEAST_BLOCKS, TRAYS_AS_UNITS } from '#core/plants/trial';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
@@ -59,6 +62,16 @@ import { DayPipe } from '../ui/words/day';
           [(value)]="seed"
         />
       </div>
+      @if (packets().length > 0) {
+        <div class="fields">
+          <app-choice-field
+            [label]="packetTexts.packet"
+            [none]="texts.ofNoPacket"
+            [choices]="packets()"
+            [(value)]="packet"
+          />
+        </div>
+      }
       @for (arm of arms(); track $index; let i = $index) {
         <div class="fields">
           <app-text-field
@@ -100,6 +113,7 @@ export class TrialList {
   private readonly nursery = inject(NurseryService);
   private readonly library = inject(LibraryService).library;
   private readonly season = inject(SeasonService);
+  private readonly lots = inject(LotsService).all;
   private readonly batchLines = inject(BatchesService).list('no');
   protected readonly trials = this.plants.trials();
   protected readonly limits = limits;
@@ -113,6 +127,12 @@ export class TrialList {
     { name: texts.asEver, batch: null },
     { name: texts.newIt, batch: null },
   ]);
+  protected readonly packetTexts = packetTexts;
+  protected readonly packet = signal<string | null>(null);
+  protected readonly packets = computed(() => {
+    const crop = (this.season.crops.value() ?? []).find(({ id }) => id === this.crop());
+    return packetsFor(crop?.name ?? '', this.lots.value() ?? []);
+  });
   protected readonly busy = signal(false);
   protected readonly problem = signal('');
   protected readonly crops = computed(() =>
@@ -158,6 +178,7 @@ export class TrialList {
       .layOut({
         ...{ name: this.name().trim(), seed: this.seed()!, blocks: this.blocks()!, cells: this.cells()! },
         ...{ crop: this.crop()!, vessel: this.vessel()!, perCell: 1, on: this.nursery.today() },
+        packet: this.packet() ? Number(this.packet()) : null,
         arms: this.arms().map(({ name, batch }) => ({
           name: name.trim(),
           batch: batch ? Number(batch) : null,

@@ -70,7 +70,7 @@ const SHED_C = 12;
               <span
                 >{{ use.count }} · {{ use.what }}
                 <span class="term"
-                  >{{ use.on | day }}{{ use.reckoned ? texts.reckoned : '' }}
+                  >{{ use.on | day }}{{ use.reckoned ? texts.reckoned : use.topped ? texts.topped : '' }}
                   @if (use.litres) {
                     · <app-amount [of]="{ volumeL: use.litres }" />
                   }

@@ -25,7 +25,7 @@ import { newLot as texts } from '#words/en/places/shelf/new-lot';
 import { common } from '#words/en/places/common';
 
 type Origin = 'bought' | 'heap' | 'emptied';
-type Figure = 'kg' | 'pieces' | 'price' | 'year' | 'germination' | 'round';
+type Figure = 'kg' | 'pieces' | 'grams' | 'perGram' | 'price' | 'year' | 'germination' | 'round';
 
 const kinds: { id: StockKind; name: string }[] = [
   { id: 'material', name: common.material },
@@ -44,6 +44,8 @@ const asked: Record<Exclude<StockKind, 'material'>, Asked<Figure>[]> = {
   vessel: [{ name: 'pieces', label: texts.cellsBlocksOrPotsIn, within: 'usedCount', whole: true }, price],
   seed: [
     { name: 'pieces', label: texts.seeds, within: 'usedCount', whole: true },
+    { name: 'grams', label: texts.orItWeighs, unit: 'g', within: 'amount' },
+    { name: 'perGram', label: texts.seedsToAGram, within: 'seedsPerGram' },
     { name: 'year', label: texts.yearOfHarvest, within: [1900, 2200], whole: true },
     { name: 'germination', label: texts.germination, unit: 'share', within: 'germination' },
     price,
@@ -87,6 +89,9 @@ const round: Asked<Figure>[] = [
         <app-number-list [asked]="round" [values]="figures()" (typed)="type($event)" />
       }
     </div>
+    @if (weighed()) {
+      <p class="term" role="status">{{ weighed() }}</p>
+    }
     @if (last(); as it) {
       <div class="fields">
         <app-number-field
@@ -201,8 +206,24 @@ export class NewLotForm {
         ? ''
         : texts.deliveryOf(dateIn(this.came.value(), 'dated', this.reader.now().language))),
   );
+  /** Counted, or weighed where it is known how many go to a gram. */
+  private readonly pieces = computed(() => {
+    const { pieces, grams, perGram } = this.figures();
+    if (this.kind() !== 'seed' || pieces !== undefined) return pieces;
+    return grams !== undefined && perGram !== undefined ? Math.round(grams * perGram) : undefined;
+  });
+  /** What weighed seed comes to, or what is missing to say it. */
+  protected readonly weighed = computed(() => {
+    const { pieces, grams, perGram } = this.figures();
+    if (this.kind() !== 'seed' || pieces !== undefined || grams === undefined) return '';
+    return perGram === undefined ? texts.askSeedsToAGram : texts.areSeeds(this.pieces()!);
+  });
   protected readonly ready = computed(
-    () => this.of() !== '' && this.called() !== '' && this.came.problem() === '',
+    () =>
+      this.of() !== '' &&
+      this.called() !== '' &&
+      this.came.problem() === '' &&
+      this.weighed() !== texts.askSeedsToAGram,
   );
 
   protected become(kind: StockKind): void {
@@ -224,7 +245,8 @@ export class NewLotForm {
 
   protected add(): void {
     if (!this.ready()) return;
-    const { kg, pieces, price, year, germination, round } = this.figures();
+    const { kg, price, year, germination, perGram, round } = this.figures();
+    const pieces = this.pieces();
     const kind = this.kind();
     const opened = kind === 'material' ? this.opened() : null;
     const origin = this.origin();
@@ -242,7 +264,14 @@ export class NewLotForm {
           kind !== 'material' || origin === 'bought'
             ? null
             : { batch: null, what: origin, ...(origin === 'emptied' && { round: round ?? 1 }) },
-        seed: kind === 'seed' ? { year: year ?? null, germination: germination ?? null } : null,
+        seed:
+          kind === 'seed'
+            ? {
+                year: year ?? null,
+                germination: germination ?? null,
+                ...(perGram !== undefined && { perGram }),
+              }
+            : null,
       })
       .subscribe({
         next: (lot) => {

@@ -186,10 +186,7 @@ export class TodayPage {
         this.batches.lines.refresh();
       }
     });
-    inject(DestroyRef).onDestroy(() => {
-      deaf();
-      this.batches.leave();
-    });
+    inject(DestroyRef).onDestroy(deaf);
   }
 
   /** Of several of a kind what is done with them, in one line. */

@@ -9,9 +9,7 @@ export const plantNew = place('plants/plant-new', {
   howMany: 'How many ',
   mixOfTheBatch: 'From the tub',
   trays: (perTray: Filling) => line`Trays of ${perTray}`,
-  packet: 'Packet of seed',
   ofNoPacket: 'of none that is counted',
-  seedsLeft: (left: Filling) => line`${left} seeds left`,
   countsAs: 'Of the season',
   ofNoSowing: 'of none',
   ofTheSeason: (sowing: Filling, name: string, day: Filling, left: Filling) =>

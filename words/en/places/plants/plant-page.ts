@@ -45,4 +45,9 @@ export const plantPage = place('plants/plant-page', {
   itIsArchived: 'It is archived.',
   stillThere: (message: Filling) => line`Still there: ${message}`,
   stillArchived: (message: Filling) => line`Still archived: ${message}`,
+  standsIn: (count: Filling) => line`${count} out of`,
+  soManyBack: (count: Filling) => line`${count} came back empty`,
+  cameBackEmpty: 'Came back empty',
+  areBack: (count: Filling) => line`${count} are back and can be filled again.`,
+  notBack: (message: Filling) => line`Not entered: ${message}`,
 });

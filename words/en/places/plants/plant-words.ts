@@ -1,7 +1,8 @@
 import { type Filling, line, many, place } from '#words/place';
 
 export const plantWords = place('plants/plant-words', {
-  sownOrStruckNothingCounted: (begun: Filling) => line`${begun} sown or struck, nothing counted yet`,
+  sownOrStruck: (begun: Filling) => line`${begun} sown or struck`,
+  nothingCounted: 'nothing counted yet',
   cameUp: 'came up',
   ofIt: (entered: Filling, begun: Filling, rooted: Filling, percent: Filling) =>
     line`${entered} of ${begun} ${rooted} (${percent})`,

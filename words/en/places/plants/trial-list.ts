@@ -15,6 +15,7 @@ export const trialList = place('plants/trial-list', {
     line`Trays are counted as a whole: under ${least} groups no difference is surer than chance.`,
   startingNumberOfTheOrder: 'Starting number of the order',
   arm: 'Arm ',
+  ofNoPacket: 'of no packet',
   ofNoBatch: 'of no batch',
   batchOfArm: 'Batch of arm ',
   anotherArm: 'Another arm',

@@ -9,6 +9,7 @@ export const tubPanel = place('run/tub-panel', {
   two: 'They are two',
   filled: 'Filled from it',
   reckoned: ', from before',
+  topped: ', topped up',
   thePlants: 'The plants',
   leftOf: 'left of',
   howManyWouldItFill: 'How many would it fill',

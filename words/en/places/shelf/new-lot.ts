@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const newLot = place('shelf/new-lot', {
   asLast: (pack: string, amount: Filling) =>
@@ -18,6 +18,10 @@ export const newLot = place('shelf/new-lot', {
   ourOwnHeap: 'Our own heap',
   emptiedTrays: 'Emptied trays',
   cellsBlocksOrPotsIn: 'Cells, blocks or pots in all',
+  orItWeighs: 'Or it weighs',
+  seedsToAGram: 'Seeds in a gram',
+  askSeedsToAGram: 'Type how many seeds go to a gram: then it is known how many there are.',
+  areSeeds: (count: number) => line`${count} ${many(count, 'seed', 'seeds')}.`,
   seeds: 'Seeds',
   yearOfHarvest: 'Year of harvest',
   germination: 'Germination, %',

@@ -1,12 +1,12 @@
 import { type TestResult } from '#core/batch/tests/bench-test';
-import { type EntryData } from '#contract/record';
+import { type EntryData, type KeptData } from '#contract/record';
 import { formatsOf, read, word } from '#words/read';
 import { type Reader } from '#words/reader';
 import { entryText as texts } from '#words/en/places/ui/words/entry-text';
 
 /** An entry of the record in a sentence. */
 export function entryText(
-  data: EntryData & { result?: TestResult },
+  data: KeptData | (EntryData & { result?: TestResult }),
   reader: Reader,
   item: (id: string) => string,
   lot: (id: number) => string,
@@ -37,7 +37,9 @@ export function entryText(
         data.rest === undefined ? '' : texts.theRestFrom(lot(data.rest)),
       );
     case 'use':
-      return texts.usedForOn(data.what, data.count, data.on);
+      return !('topped' in data) || data.topped === undefined
+        ? texts.usedForOn(data.what, data.count, data.on)
+        : texts.toppedUpOn(data.what, data.on, formatsOf(reader).volume(data.litres ?? 0));
     case 'left':
       return texts.leftInTheTub(formatsOf(reader).volume(data.litres));
     case 'made':

@@ -8,6 +8,8 @@ export const entryText = place('ui/words/entry-text', {
   theRestFrom: (lot: Filling) => line`, the rest from ${lot}`,
   from: (item: Filling, lot: Filling, theRestFrom: Filling) => line`${item} from ${lot}${theRestFrom}`,
   usedForOn: (what: Filling, count: Filling, on: Filling) => line`Used for ${what}, ${count} on ${on}`,
+  toppedUpOn: (what: Filling, on: Filling, litres: Filling) =>
+    line`${what} topped up with ${litres} on ${on}`,
   made: 'It is mixed',
   undone: 'An earlier entry undone',
   same: 'Two fillings are the same: counted once',
