@@ -5,6 +5,8 @@ import { lastBought } from '#core/package/packs';
 import { usualRest } from '#core/package/rest';
 import { type StockKind } from '#core/package/stock';
 import { daysAfter } from '#core/units/day';
+import { gramsIn } from '#core/units/factors';
+import { limits } from '#core/units/limits';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { Notices } from '../data/notices';
@@ -23,6 +25,8 @@ import { shortName } from '../ui/words/words';
 import { type Came, PackageForm } from './package-form';
 import { newLot as texts } from '#words/en/places/shelf/new-lot';
 import { common } from '#words/en/places/common';
+
+const { seedsPerGram } = limits;
 
 type Origin = 'bought' | 'heap' | 'emptied';
 type Figure = 'kg' | 'pieces' | 'grams' | 'perGram' | 'price' | 'year' | 'germination' | 'round';
@@ -45,11 +49,16 @@ const asked: Record<Exclude<StockKind, 'material'>, Asked<Figure>[]> = {
   seed: [
     { name: 'pieces', label: texts.seeds, within: 'usedCount', whole: true },
     { name: 'grams', label: texts.orItWeighs, unit: 'g', within: 'amount' },
-    { name: 'perGram', label: texts.seedsToAGram, within: 'seedsPerGram' },
     { name: 'year', label: texts.yearOfHarvest, within: [1900, 2200], whole: true },
     { name: 'germination', label: texts.germination, unit: 'share', within: 'germination' },
     price,
   ],
+};
+const perGram: Asked<Figure> = { name: 'perGram', label: texts.seedsToAGram, within: 'seedsPerGram' };
+const perOunce: Asked<Figure> = {
+  name: 'perGram',
+  label: texts.seedsToAnOunce,
+  within: [seedsPerGram[0] * gramsIn.ounce, seedsPerGram[1] * gramsIn.ounce],
 };
 const round: Asked<Figure>[] = [
   { name: 'round', label: texts.usedBeforeTimes, within: [1, 20], whole: true },
@@ -84,7 +93,7 @@ const round: Asked<Figure>[] = [
       <app-text-field [label]="texts.nameOnTheBagBale" [(value)]="name" />
       <app-day-field [label]="origin() === 'heap' ? texts.begunOn : texts.cameOn" [day]="came" />
       @if (kind() !== 'material') {
-        <app-number-list [asked]="fields()" [values]="figures()" (typed)="type($event)" />
+        <app-number-list [asked]="fields()" [values]="shown()" (typed)="type($event)" />
       } @else if (origin() === 'emptied') {
         <app-number-list [asked]="round" [values]="figures()" (typed)="type($event)" />
       }
@@ -168,7 +177,9 @@ export class NewLotForm {
 
   protected readonly fields = computed(() => {
     const kind = this.kind();
-    return kind === 'material' ? [] : asked[kind];
+    if (kind !== 'seed') return kind === 'material' ? [] : asked[kind];
+    const [counted, weighed, ...rest] = asked.seed;
+    return [counted!, weighed!, this.isMetric() ? perGram : perOunce, ...rest];
   });
   protected readonly items = computed(() => {
     const library = this.library();
@@ -206,6 +217,16 @@ export class NewLotForm {
         ? ''
         : texts.deliveryOf(dateIn(this.came.value(), 'dated', this.reader.now().language))),
   );
+  private readonly isMetric = computed(() => this.units.system() === 'metric');
+  /** Seeds to a gram as packets say it where the reader is: to an ounce. */
+  protected readonly shown = computed(() => {
+    const { perGram, ...figures } = this.figures();
+    if (perGram === undefined) return figures;
+    return {
+      ...figures,
+      perGram: this.isMetric() ? perGram : Number((perGram * gramsIn.ounce).toPrecision(6)),
+    };
+  });
   /** Counted, or weighed where it is known how many go to a gram. */
   private readonly pieces = computed(() => {
     const { pieces, grams, perGram } = this.figures();
@@ -216,14 +237,15 @@ export class NewLotForm {
   protected readonly weighed = computed(() => {
     const { pieces, grams, perGram } = this.figures();
     if (this.kind() !== 'seed' || pieces !== undefined || grams === undefined) return '';
-    return perGram === undefined ? texts.askSeedsToAGram : texts.areSeeds(this.pieces()!);
+    if (perGram === undefined) return this.isMetric() ? texts.askSeedsToAGram : texts.askSeedsToAnOunce;
+    return texts.areSeeds(this.pieces()!);
   });
   protected readonly ready = computed(
     () =>
       this.of() !== '' &&
       this.called() !== '' &&
       this.came.problem() === '' &&
-      this.weighed() !== texts.askSeedsToAGram,
+      (this.figures().grams === undefined || this.pieces() !== undefined || this.kind() !== 'seed'),
   );
 
   protected become(kind: StockKind): void {
@@ -240,7 +262,9 @@ export class NewLotForm {
   }
 
   protected type([name, value]: [Figure, number | undefined]): void {
-    this.figures.update((figures) => ({ ...figures, [name]: value }));
+    const kept =
+      name === 'perGram' && value !== undefined && !this.isMetric() ? value / gramsIn.ounce : value;
+    this.figures.update((figures) => ({ ...figures, [name]: kept }));
   }
 
   protected add(): void {

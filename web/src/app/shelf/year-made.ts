@@ -65,7 +65,9 @@ const YEARS = 5;
                       <span class="term">{{ row.much }}</span>
                     </th>
                     <td>{{ row.made }}</td>
-                    <td>{{ row.bought }}</td>
+                    <td>
+                      {{ row.bought }}<span class="term">{{ row.bags }}</span>
+                    </td>
                     <td>
                       {{ row.saved }}<span class="term">{{ row.perBatch }}</span>
                     </td>
@@ -184,7 +186,8 @@ export class YearMade {
         name: mixName ?? texts.ofNoRecipe,
         much: texts.batches(batches, this.litres(litres)),
         made: say(row?.costMade),
-        bought: row ? texts.inBags(say(row.costBought), row.bags) : '–',
+        bought: say(row?.costBought),
+        bags: row ? texts.bags(row.bags) : '',
         saved: say(row?.saved),
         perBatch: row && batches > 1 ? texts.aBatch(say(row.savedPerBatch)) : '',
       };

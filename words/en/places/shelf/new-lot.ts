@@ -20,6 +20,8 @@ export const newLot = place('shelf/new-lot', {
   cellsBlocksOrPotsIn: 'Cells, blocks or pots in all',
   orItWeighs: 'Or it weighs',
   seedsToAGram: 'Seeds in a gram',
+  seedsToAnOunce: 'Seeds in an ounce',
+  askSeedsToAnOunce: 'Type how many seeds go to an ounce: then it is known how many there are.',
   askSeedsToAGram: 'Type how many seeds go to a gram: then it is known how many there are.',
   areSeeds: (count: number) => line`${count} ${many(count, 'seed', 'seeds')}.`,
   seeds: 'Seeds',

@@ -14,7 +14,7 @@ export const yearMade = place('shelf/year-made', {
   inAll: 'All of it',
   ofNoRecipe: 'Of no saved recipe',
   batches: (count: number, amount: Filling) => line`${count} ${many(count, 'batch', 'batches')}, ${amount}`,
-  inBags: (money: Filling, bags: number) => line`${money}, ${bags} ${many(bags, 'bag', 'bags')}`,
+  bags: (bags: number) => line`${bags} ${many(bags, 'bag', 'bags')}`,
   making: (year: Filling, amount: Filling, money: Filling) =>
     line`${year}: ${amount} made; making it saved ${money}.`,
   buying: (year: Filling, amount: Filling, money: Filling) =>
