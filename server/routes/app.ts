@@ -151,7 +151,7 @@ function apiRoutes(
   measureRoutes(api, stores);
   waterRoutes(api, stores);
   shelfRoutes(api, stores);
-  todayRoutes(api, stores);
+  todayRoutes(api, stores, tubs);
   const plants: PlantBook = {
     ...{ states, entries, lessons },
     pages: new PlantingPages(stores, states, ledger),

@@ -563,3 +563,19 @@ test('a trial takes its seed from the packet, and its mix from the tubs of its a
   });
   expect((await post('/trials', { ...trial, packet: 999 }))['status']).toBe(404);
 });
+
+test('what somebody says is mixed is not gone on with, whatever was ticked of it', async () => {
+  const { app, enter, batch } = await nursery();
+  const open = async () =>
+    ((await request(app).get('/api/today')).body as { batchId: number; state: string }[]).filter(
+      ({ batchId, state }) => batchId === batch && state === 'open',
+    ).length;
+  expect(await open()).toBe(0);
+  const [first] = (await request(app).get(`/api/batches/${batch}`)).body.snapshot.steps as { id: string }[];
+  await enter({ kind: 'tick', step: first!.id, load: 0, done: true });
+  expect(await open()).toBe(1);
+  const { id } = await enter({ kind: 'made', on: TODAY });
+  expect(await open()).toBe(0);
+  await enter({ kind: 'undo', of: id });
+  expect(await open()).toBe(1);
+});
