@@ -70,6 +70,8 @@ export const changedLotSchema = z.strictObject({
   note: longText.optional(),
   price: num(limits.price).nullable().optional(),
   readyOn: day.nullable().optional(),
+  /** Of a lot of seed: the whole of it. */
+  seed: seedSchema.optional(),
 });
 export type ChangedLot = z.output<typeof changedLotSchema>;
 

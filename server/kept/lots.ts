@@ -120,6 +120,7 @@ export class LotStore {
     );
     this.alter = db.prepare(
       `UPDATE lots SET name = coalesce(@name, name), note = coalesce(@note, note),
+         seed_json = coalesce(@seed, seed_json),
          price = iif(@hasPrice, @price, price), ready_on = iif(@hasReady, @readyOn, ready_on) WHERE id = @id`,
     );
     this.startCount = db.prepare('UPDATE lots SET quantity = 0 WHERE id = ?');
@@ -160,9 +161,9 @@ export class LotStore {
   }
 
   /** Changes what is named; the rest stays. */
-  change(id: number, { name, note, price, readyOn }: ChangedLot): Lot | null {
+  change(id: number, { name, note, price, readyOn, seed }: ChangedLot): Lot | null {
     this.alter.run({
-      ...{ id, name: name ?? null, note: note ?? null },
+      ...{ id, name: name ?? null, note: note ?? null, seed: seed ? JSON.stringify(seed) : null },
       ...{ price: price ?? null, hasPrice: Number(price !== undefined) },
       ...{ readyOn: readyOn ?? null, hasReady: Number(readyOn !== undefined) },
     });

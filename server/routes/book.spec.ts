@@ -544,6 +544,18 @@ test('trays that come back empty from a planting are told of it, and are not bac
   expect(none['status']).toBe(404);
 });
 
+test('a packet is tested: its germination is another, its year stays; nothing else has one', async () => {
+  const { app, post, trays } = await nursery();
+  const packet = { ...{ kind: 'seed', item: 'Kale' }, name: 'Tin', receivedOn: '2031-02-01', quantity: 900 };
+  const lot = await post('/lots', { ...packet, seed: { year: 2029, germination: 0.9, perGram: 300 } });
+  const seed = { year: 2029, germination: 0.72, perGram: 300 };
+  const changed = await request(app).patch(`/api/lots/${lot.id}`).send({ seed });
+  expect(changed.body).toMatchObject({ seed, left: 900 });
+  await request(app).patch(`/api/lots/${lot.id}`).send({ name: 'Tin of kale' }).expect(200);
+  expect((await request(app).get(`/api/lots/${lot.id}/trace`)).body.lot).toMatchObject({ seed });
+  await request(app).patch(`/api/lots/${trays.id}`).send({ seed }).expect(400);
+});
+
 test('a trial takes its seed from the packet, and its mix from the tubs of its arms', async () => {
   const { app, enter, post, left, lotLeft, batch, seed } = await nursery();
   await enter({ kind: 'made', on: TODAY });

@@ -38,6 +38,9 @@ export function lotRoutes(
   });
   putAwayRoutes(api, 'order', ['putAwayOrder', 'restoreOrder'], orders, now);
   api.serve('changeLot', ({ params: { id }, body }) => {
+    const lot = lots.one(id);
+    if (lot && body.seed && lot.kind !== 'seed')
+      throw new OutOfRange('seed', lot.kind, allow('allowed.lot-of-seed', none));
     const changed = lots.change(id, body);
     if (!changed) throw notFound('lot', id);
     return changed;

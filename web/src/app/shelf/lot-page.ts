@@ -9,6 +9,7 @@ import { FetchState } from '../ui/fetch-state';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
+import { limits } from '#core/units/limits';
 import { stockAmount } from '../ui/words/stock-amount';
 import { lotPage as texts } from '#words/en/places/shelf/lot-page';
 import { common } from '#words/en/places/common';
@@ -80,6 +81,20 @@ const units = { material: 'L', product: 'kg', vessel: '', seed: '' } as const;
         </div>
         @if (problem()) {
           <p class="wrong" role="alert">{{ problem() }}</p>
+        }
+        @if (it.lot.kind === 'seed') {
+          <div class="fields priced">
+            <app-number-field
+              [label]="texts.seedsTested"
+              within="usedCount"
+              [whole]="true"
+              [(value)]="tested"
+            />
+            <app-number-field [label]="common.cameUp" within="usedCount" [whole]="true" [(value)]="cameUp" />
+            <button type="button" class="press" [disabled]="germination() === null" (click)="test(it.lot)">
+              {{ texts.enterTheTest }}
+            </button>
+          </div>
         }
         <div class="fields priced">
           <app-number-field
@@ -225,6 +240,27 @@ export class LotPage {
   private leftOf(lot: Lot): string {
     if (lot.left === null) return common.notCounted;
     return lot.left < 0 ? texts.noneCountIt : this.amountOf(lot, lot.left);
+  }
+
+  protected readonly tested = signal<number | undefined>(undefined);
+  protected readonly cameUp = signal<number | undefined>(undefined);
+  /** Share of the seeds tested that came up; null while that is not told, or more came up than were tested. */
+  protected readonly germination = computed(() => {
+    const [of, up] = [this.tested() ?? 0, this.cameUp()];
+    return of > 0 && up !== undefined && up <= of && up / of >= limits.germination[0] ? up / of : null;
+  });
+
+  protected test({ id, seed }: Lot): void {
+    const germination = this.germination();
+    this.problem.set('');
+    this.lots.change(id, { seed: { year: null, ...seed, germination } }).subscribe({
+      next: () => {
+        this.tested.set(undefined);
+        this.cameUp.set(undefined);
+        this.trace.refresh();
+      },
+      error: (error: Error) => this.problem.set(texts.notKept(error.message)),
+    });
   }
 
   protected readonly why = signal('');

@@ -19,6 +19,8 @@ export const lotPage = place('shelf/lot-page', {
   lost: 'Lost',
   moreCame: 'More came',
   setRightByCounting: 'set right by counting',
+  seedsTested: 'Seeds tested for germination',
+  enterTheTest: 'Enter the test',
   back: 'Back empty',
   cameBack: 'back empty',
   sown: 'Sown',
