@@ -19,6 +19,12 @@ test('by hand: two cups to a batch, grams to a pot, half a sack', () => {
   expect(doseFrom(2, 'cupsPerBatch', setting)).toBeCloseTo((2 * 236.588 * 1.1) / 40, 3);
   expect(doseFrom(1.5, 'gramsPerPot', setting)).toBeCloseTo(3, 12);
   expect(doseFrom(0.5, 'sacksPerBatch', setting)).toBeCloseTo(250, 9);
+  expect(doseFrom(2, 'poundsPerBatch', setting)).toBeCloseTo(907.185 / 40, 3);
+  expect(doseFrom(3, 'ouncesPerBatch', setting)).toBeCloseTo(85.0486 / 40, 4);
+  expect(doseFrom(0.2, 'kilogramsPerBatch', setting)).toBeCloseTo(5, 9);
+  // A gallon is 256 tablespoons and 768 teaspoons: by volume 1 in 256, and 3 in 768, at 1100 g a litre.
+  expect(doseFrom(1, 'tablespoonsPerGal', setting)).toBeCloseTo(1100 / 256, 9);
+  expect(doseFrom(3, 'teaspoonsPerGal', setting)).toBeCloseTo(1100 / 256, 9);
 });
 
 test('said in any way and read back it is the same dose', () => {

@@ -5,7 +5,8 @@ import { OutOfRange } from '#core/units/check';
 
 /** Ways in which people say a dose. */
 export const doseWays = [
-  ...(['gPerL', 'kgPerM3', 'lbPerYd3', 'ozPerGal'] as const),
+  ...(['gPerL', 'kgPerM3', 'lbPerYd3', 'ozPerGal', 'tablespoonsPerGal', 'teaspoonsPerGal'] as const),
+  ...(['kilogramsPerBatch', 'poundsPerBatch', 'ouncesPerBatch'] as const),
   ...(['gramsPerBatch', 'cupsPerBatch', 'tablespoonsPerBatch', 'teaspoonsPerBatch'] as const),
   ...(['gramsPerPot', 'gramsPerBarrow', 'cupsPerBarrow', 'sacksPerBatch'] as const),
 ] as const;
@@ -34,6 +35,16 @@ export function gPerLInOne(way: DoseWay, of: DoseSetting): number | null {
       return gPerLInPoundPerCubicYard;
     case 'ozPerGal':
       return gramsIn.ounce / litresIn.gallon;
+    case 'tablespoonsPerGal':
+      return grams(litresIn.tablespoon) / litresIn.gallon;
+    case 'teaspoonsPerGal':
+      return grams(litresIn.teaspoon) / litresIn.gallon;
+    case 'kilogramsPerBatch':
+      return gramsIn.kilogram / of.batchLitres;
+    case 'poundsPerBatch':
+      return gramsIn.pound / of.batchLitres;
+    case 'ouncesPerBatch':
+      return gramsIn.ounce / of.batchLitres;
     case 'gramsPerBatch':
       return 1 / of.batchLitres;
     case 'cupsPerBatch':

@@ -18,6 +18,11 @@ const words: Record<DoseWay, string> = {
   kgPerM3: 'kg/m³',
   lbPerYd3: 'lb/yd³',
   ozPerGal: 'oz/gal',
+  tablespoonsPerGal: texts.tablespoonsToTheGallon,
+  teaspoonsPerGal: texts.teaspoonsToTheGallon,
+  kilogramsPerBatch: texts.kgToTheBatch,
+  poundsPerBatch: texts.poundsToTheBatch,
+  ouncesPerBatch: texts.ouncesToTheBatch,
   gramsPerBatch: texts.gToTheBatch,
   cupsPerBatch: texts.cupsToTheBatch,
   tablespoonsPerBatch: texts.tablespoonsToTheBatch,
@@ -27,7 +32,9 @@ const words: Record<DoseWay, string> = {
   cupsPerBarrow: texts.cupsToABarrow,
   sacksPerBatch: texts.sacksToTheBatch,
 };
-const METRIC_ONLY: DoseWay[] = ['gPerL', 'kgPerM3', 'gramsPerBatch', 'gramsPerPot', 'gramsPerBarrow'];
+const METRIC_ONLY: DoseWay[] = [
+  ...(['gPerL', 'kgPerM3', 'kilogramsPerBatch', 'gramsPerBatch', 'gramsPerPot', 'gramsPerBarrow'] as const),
+];
 
 /** A dose typed as people say it, and read in every way that fits; through the mix, or into the top alone. */
 @Component({

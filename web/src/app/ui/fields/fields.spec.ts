@@ -181,6 +181,10 @@ describe('a number shown in another unit than it is kept in', () => {
     }
     expect(kept[0]).toBeCloseTo(2 * gallons, 9);
     expect(kept[1]).toBeCloseTo(2 * gallons, 9);
+    // As it is said at the bench, in another measure than the field's: 5 ⅛ cups of 231/16 in³.
+    field.value = '5 cups + 2 tbsp';
+    field.dispatchEvent(new Event('input'));
+    expect(kept.pop()).toBeCloseTo((5.125 / 16) * gallons, 9);
     // 5000 L read as 1320 gal: what is shown as the most can be typed, and is kept as the most.
     field.value = '1320';
     field.dispatchEvent(new Event('input'));

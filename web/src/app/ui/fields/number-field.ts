@@ -69,7 +69,7 @@ export class NumberField {
   });
 
   private read(text: string): number | undefined {
-    return readIn(text, this.shown().unit, this.shown().per);
+    return readIn(text, this.shown().unit);
   }
 
   protected take(text: string): void {

@@ -1,22 +1,17 @@
-import { litresWritten } from '#core/units/volume-words';
-import { ungrouped } from '#core/units/show';
+import { numberWritten, quantityWritten, unitWritten } from '#core/units/written';
 import { type LimitName, limits, type Range } from '#core/units/limits';
 import { numberText as texts } from '#words/en/places/ui/fields/number-text';
 
-/** A number as people type it, with a point or a comma, thousands apart or not; undefined for nothing, NaN for what is no number. */
-export const readNumber = (text: string): number | undefined =>
-  text.trim() === '' ? undefined : Number(ungrouped(text.trim()).replace(',', '.'));
-
-/** Units that stand for a volume on the screen. */
-const volumes = new Set(['L', 'gal', 'quarts']);
-
 /**
- * What is typed into a field that is read in a unit; a volume may bring its own: "2 ft³", "1 yd3", "12 quarts".
- * @param per of what it is kept in (litres), one of what is shown
+ * What is typed into a field that is read in a unit: a number as people write it, or one with a unit of its own: "2 ft³",
+ * "1 ½ cups + 1 tbsp" in a field of litres, "9 1/2 oz" in one of pounds.
+ * @returns in the unit of the field; undefined for nothing, NaN for what is no number
  */
-export function readIn(text: string, unit: string, per: number): number | undefined {
-  const litres = volumes.has(unit) ? litresWritten(text) : undefined;
-  return litres === undefined ? readNumber(text) : litres / per;
+export function readIn(text: string, unit: string): number | undefined {
+  if (text.trim() === '') return undefined;
+  const of = unitWritten(unit);
+  const quantity = of && quantityWritten(text, of.kind);
+  return quantity === undefined ? numberWritten(text) : quantity / of!.size;
 }
 
 /** Where a number may lie: a name in the one table of ranges, or a range of its own. */

@@ -72,14 +72,14 @@ export class Stepper {
   /** What stands in the field: the value, until a person types. */
   protected readonly typed = linkedSignal(() => written(this.shown()));
   protected readonly problem = computed(() => {
-    const number = readIn(this.typed(), this.unit(), this.per()) ?? NaN;
+    const number = readIn(this.typed(), this.unit()) ?? NaN;
     return numberProblem(this.label(), number, this.within(), this.per());
   });
 
   protected take(text: string): void {
     this.typed.set(text);
     if (this.problem()) return;
-    const number = readIn(text, this.unit(), this.per());
+    const number = readIn(text, this.unit());
     if (number !== undefined && number !== this.shown()) this.emit(number);
   }
 
