@@ -81,12 +81,19 @@ test('a number says where it is from, and the sum fits', async ({ page }) => {
   await expect(from).toContainText('What moves it most');
 });
 
-test('another approach changes what a recipe starts from, and stays', async ({ page }) => {
+test('a mix of another approach is opened and no more; another approach changes what a recipe starts from, and stays', async ({
+  page,
+}) => {
   await page.goto('/mix');
   await page.getByRole('link', { name: /Approach/ }).click();
   const coir = page.getByRole('listitem').filter({ has: page.getByRole('radio', { name: 'Coir' }) });
   await coir.getByRole('button', { name: 'germinate' }).click();
   await expect(field(page, 'Parts of Coir pith, washed')).toHaveValue('1');
+  await expect(page.getByText(/Opened\. Your approach stays: Limed peat/)).toBeVisible();
+  await expect(page.getByRole('link', { name: /Approach/ })).not.toContainText('Coir');
+  await page.getByRole('link', { name: /Approach/ }).click();
+  await coir.getByRole('radio', { name: 'Coir' }).check();
+  await page.goto('/mix');
   await expect(page.getByRole('link', { name: /Approach/ })).toContainText('Coir');
   await page.locator('app-job-panel').getByText('Pot up').click();
   await expect(page.getByText('Pine bark, aged').first()).toBeVisible();

@@ -1,6 +1,5 @@
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Library, lookUp } from '#core/recipe/library';
-import { volumeL } from '#core/vessel/vessel';
 import { litresOf, type Recipe, type RecipePart } from '#core/recipe/recipe';
 
 /** A change of the recipe, as a rule proposes it. */
@@ -104,21 +103,14 @@ export function applyFix(recipe: Recipe, fix: Fix, library: Library): Recipe {
 }
 
 /**
- * The recipe in another vessel, firmed as that usually is. Twenty trays are not twenty pots: where the way of counting
- * changes, the litres stay about the same.
+ * The recipe in another vessel, firmed as that usually is. What was counted stays: thirty blocks become thirty pots. But
+ * twenty trays are not twenty pots: where the way of counting changes, the litres stay about the same.
  */
 export function intoVessel(recipe: Recipe, id: string, library: Pick<Library, 'vessels'>): Recipe {
   const kind = lookUp(library.vessels, id, 'vessel');
   const was = lookUp(library.vessels, recipe.vessel, 'vessel');
   const { job } = recipe;
   const changed = { ...recipe, vessel: id, compactionPct: kind.usualCompaction * 100 };
-  if ('vessels' in job) {
-    const single = Math.max(
-      1,
-      Math.round(litresOf({ ...job, sparePct: 0, also: [] }, was) / volumeL(kind.vessel)),
-    );
-    return { ...changed, job: { ...job, vessels: single } };
-  }
   if (!('trays' in job) || was.perTray > 1 === kind.perTray > 1) return changed;
   const perTray = litresOf({ trays: 1, sparePct: job.sparePct }, kind);
   return { ...changed, job: { ...job, trays: Math.max(1, Math.round(litresOf(job, was) / perTray)) } };

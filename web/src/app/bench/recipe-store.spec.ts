@@ -104,6 +104,20 @@ test('from trays to pots the litres stay about the same, and back; blocks are pr
   expect([store.recipe().vessel, store.recipe().compactionPct]).toEqual(['pot-15', 0]);
 });
 
+test('thirty of one vessel are thirty of another, and that is said', () => {
+  const said: string[] = [];
+  TestBed.inject(Notices).say = (text) => void said.push(text);
+  store.patch({ vessel: 'block-50', job: { vessels: 30, sparePct: 0 } }, 'job');
+  const litres = store.litres();
+  store.toVessel('pot-9');
+  expect(store.recipe().job).toEqual({ vessels: 30, sparePct: 0 });
+  expect(store.litres() / litres).toBeGreaterThan(2);
+  expect(said).toEqual([expect.stringMatching(/^Still 30 of them: now 10\.\d\sL of mix\.$/)]);
+  store.toVessel('block-20');
+  store.toVessel('block-50');
+  expect(store.litres()).toBeCloseTo(litres, 9);
+});
+
 test('what cannot be made says why and stays on the bench', () => {
   store.patch({ components: [{ material: 'sand-fine', parts: 1 }], compactionPct: 45 }, 'all');
   expect(store.outcome()).toMatchObject({

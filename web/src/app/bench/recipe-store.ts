@@ -228,7 +228,11 @@ export class RecipeStore {
 
   toVessel(id: string): void {
     const library = this.library();
-    if (library) this.set(intoVessel(this.recipe(), id, library), 'vessel');
+    if (!library) return;
+    this.set(intoVessel(this.recipe(), id, library), 'vessel');
+    const { job } = this.recipe();
+    if ('vessels' in job)
+      this.notices.say(texts.stillSoMany(job.vessels, this.reader.formats().volume(this.litres())));
   }
 
   undo(): void {

@@ -108,9 +108,12 @@ export class SettingsPage {
   }
 
   protected start(school: Approach, recipe: Recipe): void {
-    this.way.follow(school.id);
+    // Opening is opening: the approach is chosen above.
     this.store.startWith(recipe);
-    void this.router.navigateByUrl('/mix');
+    const mine = this.way.approach().id;
+    void this.router.navigateByUrl('/mix').then(() => {
+      if (mine !== school.id) this.notices.say(texts.yourApproachStays(this.says(mine, 'name')));
+    });
   }
 
   protected countIn(zone: string): void {

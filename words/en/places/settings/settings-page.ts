@@ -54,6 +54,7 @@ export const settingsPage = place('settings/settings-page', {
   lostInMixingPoints: 'Lost in mixing, ± points',
   ecOfAGivenSalt: 'EC of a given salt, ± %',
   todayIsThere: (today: Filling) => line`Today is ${today} there.`,
+  yourApproachStays: (name: Filling) => line`Opened. Your approach stays: ${name}.`,
   notKept: (message: Filling) => line`Not saved: ${message}`,
   usualCare: 'Usual care',
   houseWaterAndFeed:
