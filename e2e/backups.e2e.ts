@@ -59,8 +59,8 @@ test('an archive fetched and brought back: checked, shown with what it holds, pu
   await page.goto('/settings');
   await page.getByLabel('Import a file…').setInputFiles(await archive.path());
   const sure = page.getByRole('group', { name: 'Before it is restored' });
-  // The sowing, and what it took from a tub.
-  await expect(sure).toContainText('out of sight afterwards: 1 entry of batches, 1 planting.');
+  // The sowing, and what it took from a tub where one was proposed by then.
+  await expect(sure).toContainText(/out of sight afterwards: (1 entry of batches, )?1 planting\./);
   await expect(page.getByText('brought from elsewhere')).toBeVisible();
   await sure.getByRole('button', { name: 'Restore it', exact: true }).click();
   await expect(sure).toHaveCount(0);
