@@ -261,3 +261,29 @@ test('a saved recipe that is changed says what follows in the season that still 
   const { id } = (await line.json()) as { id: number };
   await page.request.delete(`/api/plan/lines/${id}`);
 });
+
+test('found by everyday names from either list, at a usual dose; what nobody has is made under the name that was sought', async ({
+  page,
+}) => {
+  await page.goto('/mix');
+  await page.getByRole('button', { name: 'Add a material' }).click();
+  await page.getByLabel('Find a material').fill('epsom');
+  await page.getByRole('button', { name: /^Magnesium sulphate/ }).click();
+  // A third of the 0.6 g/L that seed bears.
+  await expect(page.getByRole('textbox', { name: /^Dose of Magnesium sulphate/ })).toHaveValue('0.2');
+  await page.getByRole('button', { name: 'Add a fertiliser or lime' }).click();
+  await page.getByLabel('Find a fertiliser or lime').fill('lava rock');
+  await page.getByRole('button', { name: /^Volcanic scoria/ }).click();
+  await expect(field(page, 'Parts of Volcanic scoria')).toHaveValue('1');
+  for (const [add, find, name] of [
+    ['Add a material', 'Find a material', 'Heap behind the barn'],
+    ['Add a fertiliser or lime', 'Find a fertiliser or lime', 'Nettle tea, dried'],
+  ] as const) {
+    await page.goto('/mix');
+    await page.getByRole('button', { name: add }).click();
+    await page.getByLabel(find).fill(name);
+    await expect(page.getByText('Nothing has that name.')).toBeVisible();
+    await page.getByRole('link', { name: `Make one of your own called “${name}”` }).click();
+    await expect(field(page, add === 'Add a material' ? 'Called' : 'Name on the bag')).toHaveValue(name);
+  }
+});

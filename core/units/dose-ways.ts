@@ -3,12 +3,12 @@ import { none } from '#core/units/message';
 import { gPerLInPoundPerCubicYard, gramsIn, litresIn } from '#core/units/factors';
 import { OutOfRange } from '#core/units/check';
 
-/** Ways in which people say a dose. */
+/** Ways in which people say a dose: what is in the hand for this batch first. */
 export const doseWays = [
+  ...(['gramsPerBatch', 'kilogramsPerBatch', 'poundsPerBatch', 'ouncesPerBatch', 'sacksPerBatch'] as const),
+  ...(['cupsPerBatch', 'tablespoonsPerBatch', 'teaspoonsPerBatch'] as const),
+  ...(['gramsPerPot', 'gramsPerBarrow', 'cupsPerBarrow'] as const),
   ...(['gPerL', 'kgPerM3', 'lbPerYd3', 'ozPerGal', 'tablespoonsPerGal', 'teaspoonsPerGal'] as const),
-  ...(['kilogramsPerBatch', 'poundsPerBatch', 'ouncesPerBatch'] as const),
-  ...(['gramsPerBatch', 'cupsPerBatch', 'tablespoonsPerBatch', 'teaspoonsPerBatch'] as const),
-  ...(['gramsPerPot', 'gramsPerBarrow', 'cupsPerBarrow', 'sacksPerBatch'] as const),
 ] as const;
 export type DoseWay = (typeof doseWays)[number];
 

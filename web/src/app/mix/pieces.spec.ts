@@ -9,6 +9,7 @@ import { recipe, type RecipeSketch } from '#testing/recipe';
 import { type VesselKind } from '#core/vessel/tray';
 import { amendment, vesselKind } from '#testing/library';
 import { bench, giveLibrary, labelled, type } from '#testing/page';
+import { RecipeStore } from '../bench/recipe-store';
 import { Units } from '../data/units';
 import { MiniCut } from '../ui/pictures/mini-cut';
 import { CutThrough } from '../bench/cut-through';
@@ -223,10 +224,10 @@ test('a dose said another way goes in by the unit that stands beside it, in US u
   fold.dispatchEvent(new Event('toggle'));
   TestBed.tick();
   type(fixture, 'So much', '2');
-  expect(page.querySelector('select')!.selectedOptions[0]!.textContent.trim()).toBe('lb/yd³');
+  expect(page.querySelector('select')!.selectedOptions[0]!.textContent.trim()).toBe('pounds to the batch');
   page.querySelector<HTMLButtonElement>('button')!.click();
   TestBed.tick();
-  // 2 × 453.59 g over 764.55 L, by the definitions of pound and yard.
-  expect(doses).toEqual([1.187]);
+  // 2 × 453.59 g over the litres of the job, by the definition of the pound.
+  expect(doses).toEqual([expect.closeTo(907.185 / TestBed.inject(RecipeStore).litres(), 2)]);
   expect(labelled(fixture, 'So much').value).toBe('');
 });

@@ -7,6 +7,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
+import { calledSo } from './called-so';
 import { ownKeeper } from './own-keeper';
 import { shortName } from '../ui/words/words';
 import { ownMaterial as texts } from '#words/en/places/shelf/own-material';
@@ -107,7 +108,8 @@ export class OwnMaterial {
   protected readonly keeper = ownKeeper();
   protected readonly asked = asked;
   protected readonly changing = signal<string | null>(null);
-  protected readonly name = signal('');
+  /** As it was sought where it was not found. */
+  protected readonly name = signal(calledSo());
   protected readonly like = signal<string | null>(null);
   protected readonly figures = signal<Figures>({});
   protected readonly living = signal(false);

@@ -22,6 +22,7 @@ import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
+import { calledSo } from './called-so';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName } from '../ui/words/words';
 import { productList as texts } from '#words/en/places/shelf/product-list';
@@ -65,7 +66,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <app-fetch-state [of]="library.fetched" [what]="texts.theProducts" />
-    <details class="own" [open]="changing() !== null" aria-labelledby="own-product">
+    <details class="own" [open]="changing() !== null || isNew" aria-labelledby="own-product">
       <summary id="own-product">{{ changing() ? texts.change + name() : common.oneOfYourOwn }}</summary>
       <app-segments [label]="texts.howYouEnterIt" [choices]="ways" [(value)]="way" />
       @if (way() === 'label') {
@@ -206,7 +207,9 @@ export class ProductList {
   protected readonly cautions = cautionWords;
   protected readonly way = signal<Way>('label');
   protected readonly changing = signal<string | null>(null);
-  protected readonly name = signal('');
+  /** As it was sought where it was not found. */
+  protected readonly name = signal(calledSo());
+  protected readonly isNew = this.name() !== '';
   protected readonly kind = signal<string | null>('salt');
   protected readonly traces = signal(false);
   protected readonly oxides = signal<string | null>('oxides');

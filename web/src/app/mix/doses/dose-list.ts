@@ -1,31 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { aimPhOf } from '#core/mix/windows';
 import { inSpoons } from '#core/batch/scoops';
-import { neutralisingMeqPerG, type Amendment, type AmendmentKind } from '#core/material/amendment';
+import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { gPerLInPoundPerCubicYard } from '#core/units/factors';
 import { Units } from '../../data/units';
 import { Amount } from '../../ui/words/amount';
 import { ChoiceField } from '../../ui/fields/choice-field';
 import { Stepper } from '../../ui/fields/stepper';
-import { shortName } from '../../ui/words/words';
+import { productSays, shortName } from '../../ui/words/words';
 import { RecipeStore } from '../../bench/recipe-store';
-import { isSought, MenuSearch } from '../../ui/fields/menu-search';
+import { AddThing } from '../add-thing';
 import { TakeOut } from '../take-out';
 import { DoseWays } from './dose-ways';
 import { SwapMenu } from './swap-menu';
 import { WhereFrom } from '../answer/where-from';
 import { doseList as texts } from '#words/en/places/mix/doses/dose-list';
-
-const kinds: Record<AmendmentKind, string> = {
-  lime: 'sweetens',
-  salt: texts.feedsAtOnce,
-  trace: 'traces',
-  wetting: texts.helpsWetting,
-  coated: texts.feedsSlowly,
-  organic: texts.feedsAfterItRots,
-  mineral: texts.slowMineral,
-};
 
 /** The small amounts that are weighed: lime to a pH, a starter charge, and whatever else goes in by the gram. */
 @Component({
@@ -33,24 +22,14 @@ const kinds: Record<AmendmentKind, string> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './dose-list.html',
   styleUrl: './dose-list.scss',
-  imports: [
-    DoseWays,
-    ChoiceField,
-    NgbDropdownModule,
-    Amount,
-    MenuSearch,
-    Stepper,
-    SwapMenu,
-    TakeOut,
-    WhereFrom,
-  ],
+  imports: [DoseWays, ChoiceField, Amount, AddThing, Stepper, SwapMenu, TakeOut, WhereFrom],
 })
 export class DoseList {
   protected readonly texts = texts;
   protected readonly store = inject(RecipeStore);
   private readonly units = inject(Units);
+  protected readonly productSays = productSays;
   protected readonly shortName = shortName;
-  protected readonly kinds = kinds;
 
   protected readonly all = computed(() => [...(this.store.library()?.amendments.values() ?? [])]);
   /** Anything that neutralises acid by a fair amount can be dosed to a pH. */
@@ -60,16 +39,6 @@ export class DoseList {
       // Short enough for its field: what it is stands above it.
       .map(({ id, name }) => ({ id, name: shortName(name).replace(/ limestone$/, '') })),
   );
-  protected readonly absent = computed(() => {
-    const used = new Set(this.store.recipe().amendments.map((d) => d.amendment));
-    return this.all().filter((a) => !used.has(a.id));
-  });
-
-  protected readonly sought = signal('');
-  protected readonly offered = computed(() =>
-    this.absent().filter((amendment) => isSought(this.sought(), amendment.name, kinds[amendment.kind])),
-  );
-
   /** What the stepper of a dose counts in: g/L, or lb/yd³ of US trade sheets. */
   protected readonly doseUnit = computed(() =>
     this.units.system() === 'metric'
@@ -123,12 +92,6 @@ export class DoseList {
       return layerPct === undefined ? through : { ...through, layerPct };
     });
     this.store.patch({ amendments }, `layer of ${id}`);
-  }
-
-  protected add(amendment: Amendment): void {
-    const gPerL = amendment.kind === 'salt' ? 0.2 : 1;
-    const dose = { amendment: amendment.id, gPerL };
-    this.store.patch({ amendments: [...this.store.recipe().amendments, dose] }, `add ${amendment.id}`);
   }
 
   protected remove(id: string): void {

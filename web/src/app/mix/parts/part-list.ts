@@ -1,12 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { fixed } from '#core/units/show';
-import { type Material } from '#core/material/material';
 import { Amount } from '../../ui/words/amount';
 import { Stepper } from '../../ui/fields/stepper';
 import { Swatch } from '../../ui/pictures/swatch';
 import { materialSays, shortName } from '../../ui/words/words';
-import { isSought, MenuSearch } from '../../ui/fields/menu-search';
+import { AddThing } from '../add-thing';
 import { TakeOut } from '../take-out';
 import { RecipeStore } from '../../bench/recipe-store';
 import { FromAmounts } from './from-amounts';
@@ -24,17 +22,7 @@ const FIRST_ROWS = 2;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './part-list.html',
   styleUrl: './part-list.scss',
-  imports: [
-    FromAmounts,
-    NgbDropdownModule,
-    Amount,
-    MenuSearch,
-    Stepper,
-    SwapMaterial,
-    Swatch,
-    WhereFrom,
-    TakeOut,
-  ],
+  imports: [FromAmounts, Amount, AddThing, Stepper, SwapMaterial, Swatch, WhereFrom, TakeOut],
 })
 export class PartList {
   protected readonly texts = texts;
@@ -85,16 +73,6 @@ export class PartList {
     };
   });
   protected readonly scoopedFrom = signal(false);
-  protected readonly absent = computed((): Material[] => {
-    const used = new Set(this.store.recipe().components.map((c) => c.material));
-    return [...(this.store.library()?.materials.values() ?? [])].filter((m) => !used.has(m.id));
-  });
-
-  protected readonly sought = signal('');
-  protected readonly offered = computed(() =>
-    this.absent().filter((m) => isSought(this.sought(), m.name, materialSays(m.id, m.role))),
-  );
-
   /** In the bar: as the amounts stand, or as the parts do while there are none. */
   protected widthOf(material: string, parts: number): number {
     return this.amounts().size === 0 ? parts : (this.amounts().get(material)?.share ?? 0);
@@ -103,13 +81,6 @@ export class PartList {
   protected setParts(id: string, parts: number): void {
     const components = this.store.recipe().components.map((c) => (c.material === id ? { ...c, parts } : c));
     this.store.patch({ components }, `parts of ${id}`);
-  }
-
-  protected add(id: string): void {
-    this.store.patch(
-      { components: [...this.store.recipe().components, { material: id, parts: 1 }] },
-      `add ${id}`,
-    );
   }
 
   protected remove(id: string): void {

@@ -1,3 +1,4 @@
+import { type AmendmentKind } from '#core/material/amendment';
 import { inSentence } from '#words/formats';
 import { type KeptDown, type LiftingTest } from '#core/spread/kept-down';
 import { type ScoredId } from '#core/finder/aims';
@@ -30,6 +31,17 @@ export const roleWords: Record<Role, string> = {
   air: texts.opensDrains,
   weight: texts.givesWeight,
   food: texts.feedsLives,
+};
+
+/** What a product does, in a few words. */
+export const productSays: Readonly<Record<AmendmentKind, string>> = {
+  lime: texts.sweetens,
+  salt: texts.feedsAtOnce,
+  trace: texts.traces,
+  wetting: texts.helpsWetting,
+  coated: texts.feedsSlowly,
+  organic: texts.feedsAfterItRots,
+  mineral: texts.slowMineral,
 };
 
 /** What a material does, said where it is chosen; perlite and vermiculite are not the same thing. */

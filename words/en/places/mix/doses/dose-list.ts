@@ -9,12 +9,4 @@ export const doseList = place('mix/doses/dose-list', {
   noLimeToAPh: 'No lime to a pH. Doses set by hand are below.',
   noLimeGoesIn: 'No lime goes in.',
   doseOf: 'Dose of ',
-  addAFertiliserOrLime: 'Add a fertiliser or lime',
-  findAFertiliserOrLime: 'Find a fertiliser or lime',
-  nothingHasThatName: 'Nothing has that name.',
-  feedsAtOnce: 'feeds at once',
-  helpsWetting: 'helps wetting',
-  feedsSlowly: 'feeds slowly',
-  feedsAfterItRots: 'feeds after it rots',
-  slowMineral: 'slow mineral',
 });

@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { place } from '#words/place';
 
 export const partList = place('mix/parts/part-list', {
   theParts: 'The parts',
@@ -10,8 +10,4 @@ export const partList = place('mix/parts/part-list', {
   scoopedSettlesTo: 'scooped settles to',
   pressed: ', pressed.',
   finesSettleBetweenTheCoarse: 'Fines settle between the coarse pieces.',
-  addAMaterial: 'Add a material',
-  findAMaterial: 'Find a material',
-  bitsTo: (says: Filling) => line`${says}, bits to`,
-  noMaterialIsCalledSo: 'No material has that name.',
 });

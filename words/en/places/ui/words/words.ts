@@ -50,4 +50,11 @@ export const words = place('ui/words/words', {
   hardlyEver: 'hardly ever',
   timesIn10: (tenths: Filling) => line`${tenths} times in 10`,
   in10: (max: Filling) => line`${max} in 10`,
+  feedsAtOnce: 'feeds at once',
+  sweetens: 'sweetens',
+  traces: 'traces',
+  helpsWetting: 'helps wetting',
+  feedsSlowly: 'feeds slowly',
+  feedsAfterItRots: 'feeds after it rots',
+  slowMineral: 'slow mineral',
 });
