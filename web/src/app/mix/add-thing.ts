@@ -75,6 +75,10 @@ interface Offered {
     </div>
   `,
   styles: `
+    :host {
+      display: block;
+      flex: none;
+    }
     .add {
       position: relative;
       display: flex;
