@@ -33,7 +33,12 @@ const words: Record<DoseWay, string> = {
   sacksPerBatch: texts.sacksToTheBatch,
 };
 const METRIC_ONLY: DoseWay[] = [
-  ...(['gPerL', 'kgPerM3', 'kilogramsPerBatch', 'gramsPerBatch', 'gramsPerPot', 'gramsPerBarrow'] as const),
+  'gPerL',
+  'kgPerM3',
+  'kilogramsPerBatch',
+  'gramsPerBatch',
+  'gramsPerPot',
+  'gramsPerBarrow',
 ];
 
 /** A dose typed as people say it, and read in every way that fits; through the mix, or into the top alone. */
