@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { num, oneOf } from '#contract/fields';
-import { heats } from '#core/batch/kit';
-import { type Kit } from '#core/batch/kit';
+import { dampnesses, heats, type Kit } from '#core/batch/kit';
 import { limits } from '#core/units/limits';
 
 /** What the maker works with. */
@@ -10,6 +9,8 @@ export const kitSchema = z.strictObject({
   liftKg: num(limits.liftKg),
   kettleLitres: num(limits.kettleLitres),
   heat: oneOf(heats),
+  heatLossPct: num(limits.heatLossPct).optional(),
+  comes: z.record(z.string(), oneOf(dampnesses)).optional(),
 }) satisfies z.ZodType<Kit>;
 
 /** As it was kept when heat was yes or no. */

@@ -37,6 +37,8 @@ export const samples: {
   'step.hydrate': [
     { litres: 12, lessLaterLitres: 3 },
     { litres: 0.7, lessLaterLitres: 0 },
+    { litres: 12, lessLaterLitres: 0, sure: true, restLitres: 4.2 },
+    { litres: 12, lessLaterLitres: 0, sure: true, restLitres: 0 },
   ],
   'step.pre-blend': [
     {
@@ -62,7 +64,12 @@ export const samples: {
   ],
   'step.layer.caution': [{ grams: 31_000, liftGrams: 20_000 }],
   'step.strew': [{ product: lime, eachGrams: 0.8, allGrams: 32, filled: 'vessel', topPct: 20 }],
-  'step.water': [{ litres: 6.6 }],
+  'step.water': [
+    { litres: 6.6 },
+    { litres: 6.6, beforeLitres: 3 },
+    { litres: 9, loads: 3 },
+    { litres: 9, loads: 3, beforeLitres: 3 },
+  ],
   'step.water.why': [{ pct: 45 }],
   'step.squeeze': [{ block: true }, { block: false }],
   'step.squeeze.why': [{ block: true }, { block: false }],
@@ -79,9 +86,13 @@ export const samples: {
   'step.heat-boiling': [
     { litres: 5, kettles: 1, celsius: 60, wetPct: null },
     { litres: 9, kettles: 6, celsius: 60, wetPct: 71 },
+    { litres: 9, kettles: 2, celsius: 60, wetPct: null, loads: 3, mixKJPerK: 30 },
   ],
   'step.heat-drowns': [{ celsius: 60 }],
-  'step.heat.why': [{ celsius: 60, minutes: 30 }],
+  'step.heat.why': [
+    { celsius: 60, minutes: 30 },
+    { celsius: 60, minutes: 30, lossPct: 15 },
+  ],
   'step.heat.caution': [
     { by: 'oven', drowns: false, ammonium: true },
     { by: 'steam', drowns: false, ammonium: false },

@@ -2,6 +2,7 @@ import { type Kind } from '#core/units/kind';
 import { type Named } from '#core/units/message';
 import { inches } from '#words/inches';
 import { nameIn } from '#words/names';
+import { inScoops, scoopText } from '#core/units/scooped';
 import { gramsIn, litresIn, millimetresIn, fahrenheitFromCelsius } from '#core/units/factors';
 import {
   beside,
@@ -23,6 +24,8 @@ import { localeOf, type Reader } from '#words/reader';
 export interface Formats extends Reader {
   /** Litres: "12.5 L", "7 mL"; "3.30 gal", "1 ½ cups". */
   volume: (litres: number) => string;
+  /** Litres by the measure in the hand: "2 ½ × 10 L bucket"; a volume where none is, or where it would be far off. */
+  scooped: (litres: number) => string;
   /** Grams: "1.50 kg"; "3.31 lb". */
   mass: (grams: number) => string;
   /** Millimetres: "45 mm"; "1 ¾ in". */
@@ -91,6 +94,16 @@ const inOrder = (name: string): string => name.replace(GRADED, '$2 $1');
 
 const isOwn = (id: string): boolean => id.startsWith('own-');
 
+/** Rounding to quarters of a measure that is worse than this is no help. */
+const FAR_OFF = 0.1;
+
+function scoopedBy(litres: number, scoop: Reader['scoop']): string | null {
+  if (!scoop) return null;
+  const counted = inScoops(litres, scoop.litres);
+  if (Math.abs(counted.error) > FAR_OFF) return null;
+  return `${scoopText(counted).replace(' ', '\u00a0')}\u00a0× ${scoop.name}`;
+}
+
 export function formatsFor(reader: Reader): Formats {
   const { language, units } = reader;
   const us = units === 'us';
@@ -107,6 +120,7 @@ export function formatsFor(reader: Reader): Formats {
   const forms = {
     ...reader,
     volume: (litres: number) => joined(showVolume(litres, units)),
+    scooped: (litres: number) => scoopedBy(litres, reader.scoop) ?? joined(showVolume(litres, units)),
     mass: (grams: number) => joined(showMass(grams, units)),
     length: (length: number) => `${mm(length)}\u00a0${us ? 'in' : 'mm'}`,
     dose: (gPerL: number) => joined(showDose(gPerL, units)),

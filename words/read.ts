@@ -12,7 +12,7 @@ const catalogs: Record<Language, Catalog> = { en };
 const made = new Map<string, Formats>();
 /** Forms of every quantity for a reader, made once for each. */
 export function formatsOf(reader: Reader): Formats {
-  const key = `${reader.language} ${reader.units} ${reader.today ?? ''}`;
+  const key = `${reader.language} ${reader.units} ${reader.today ?? ''} ${reader.scoop?.litres ?? ''} ${reader.scoop?.name ?? ''}`;
   const existing = made.get(key) ?? formatsFor(reader);
   made.set(key, existing);
   return existing;

@@ -10,6 +10,8 @@ export interface Reader {
   units: UnitSystem;
   /** Their calendar day, YYYY-MM-DD, where days are said from it: tomorrow, Friday. On paper there is none. */
   today?: string;
+  /** The measure in their hand, by which amounts are scooped; none for volumes. */
+  scoop?: { name: string; litres: number };
 }
 
 /** The language of this house that goes with a tag, "en-GB" or "es_MX.UTF-8"; English where there is none. */

@@ -1,6 +1,7 @@
 import { type Step } from '#core/batch/step';
 import { stepSays } from '#core/batch/step-facts';
 import { type BatchSheet } from '#core/batch/sheet';
+import { type Kit } from '#core/batch/kit';
 import { filledOf, loadsOf, wetKg, type Work } from '#core/batch/work';
 import { isCoir, isPeat } from '#core/material/families';
 import { apertureFor } from '#core/vessel/piece-limit';
@@ -45,7 +46,7 @@ export function screen({ judgement, sheet, parts }: Work): Step[] {
   ];
 }
 
-export function dampDown({ parts, given }: Work): Step[] {
+export function dampDown({ parts, given, kit }: Work): Step[] {
   const dusty = parts.filter((p) => p.material.dusty);
   if (dusty.length === 0) return [];
   return [
@@ -53,7 +54,8 @@ export function dampDown({ parts, given }: Work): Step[] {
       id: 'damp-down',
       text: stepSays('step.damp-down', {
         materials: dusty.map((p) => named(p.material)),
-        keepDry: given.length > 0,
+        // What is heated takes its doses in a scoop of the cooled mix: nothing goes in that was not heated.
+        keepDry: given.length > 0 && kit.heat === 'none',
       }),
       why: stepSays('step.damp-down.why', { bale: dusty.some((p) => isPeat(p.material)) }),
       caution: stepSays('step.damp-down.caution', none),
@@ -64,27 +66,37 @@ export function dampDown({ parts, given }: Work): Step[] {
 export interface BrickWater {
   /** What is poured on the bricks. */
   litres: number;
-  /** Of it, what is beyond the moisture of loose coir. */
+  /** Of it, what is beyond the moisture of the coir that was counted on. */
   beyondLitres: number;
+  /** They are bricks: somebody said so. */
+  sure: boolean;
 }
 
 /** Water for coir that comes dry, in bricks: never more than the batch takes in all. */
-export function brickWater(sheet: BatchSheet, parts: Work['parts']): BrickWater | null {
+export function brickWater(sheet: BatchSheet, parts: Work['parts'], { comes = {} }: Kit): BrickWater | null {
   let [dryKg, heldLitres] = [0, 0];
+  const sure = parts.some(({ material }) => isCoir(material) && comes[material.id] === 'bricks');
   sheet.components.forEach((c, i) => {
     const { material } = parts[i]!;
-    if (!isCoir(material)) return;
+    const as = comes[material.id] ?? (sure ? 'usual' : 'bricks');
+    if (!isCoir(material) || as !== 'bricks') return;
     dryKg += c.massKg * (1 - material.moistureWetBasis);
     heldLitres += c.massKg * material.moistureWetBasis;
   });
   if (dryKg <= 0) return null;
+  if (sure) {
+    const litres = Math.min(dryKg * COIR_WATER_L_PER_KG, sheet.waterLitres);
+    return { litres, beyondLitres: litres, sure };
+  }
   const litres = Math.min(Math.max(dryKg * COIR_WATER_L_PER_KG, heldLitres), heldLitres + sheet.waterLitres);
-  return { litres, beyondLitres: litres - heldLitres };
+  return { litres, beyondLitres: litres - heldLitres, sure };
 }
 
-export const hydrate = ({ litres, beyondLitres }: BrickWater): Step => ({
+export const hydrate = ({ litres, beyondLitres, sure }: BrickWater, restLitres: number): Step => ({
   id: 'hydrate',
-  text: stepSays('step.hydrate', { litres, lessLaterLitres: beyondLitres > 0.005 ? beyondLitres : 0 }),
+  text: sure
+    ? stepSays('step.hydrate', { litres, lessLaterLitres: 0, sure, restLitres })
+    : stepSays('step.hydrate', { litres, lessLaterLitres: beyondLitres > 0.005 ? beyondLitres : 0 }),
   why: stepSays('step.hydrate.why', none),
   timerMin: 30,
 });
@@ -99,7 +111,7 @@ export function preBlend({ parts, given, sheet }: Work, late = false): Step[] {
       text: stepSays('step.pre-blend', {
         doses: given.map((d) => ({ product: named(d.amendment), grams: d.gPerL * sheet.litres })),
         carrier: named(carrier),
-        keptDry: carrier.dusty,
+        keptDry: carrier.dusty && !late,
         late,
       }),
       why: stepSays('step.pre-blend.why', { late }),

@@ -1,6 +1,7 @@
 import { OutOfRange } from '#core/units/check';
-import { hotWater } from '#core/batch/hot-water';
-import { type Kit } from '#core/batch/kit';
+import { BOILING_C, heatCapacity, hotWater } from '#core/batch/hot-water';
+import { type Kit, usualHeatLossPct } from '#core/batch/kit';
+import { loadsOf } from '#core/batch/work';
 import { type Step } from '#core/batch/step';
 import { type BatchSheet } from '#core/batch/sheet';
 import { type Judgement } from '#core/judge/judge';
@@ -9,9 +10,10 @@ import { compose } from '#core/mix/composition';
 import { stepSays } from '#core/batch/step-facts';
 import { none } from '#core/units/message';
 
-const HEAT_TO_C = 60;
+export const HEAT_TO_C = 60;
 const HOLD_MIN = 30;
-const SHED_C = 15;
+/** What the mix is at before. */
+export const SHED_C = 15;
 
 /** Boiling water over the lidded tub, the oven or steam; then cooling. @returns the steps, and the water they bring */
 export function heatSteps(
@@ -28,7 +30,11 @@ export function heatSteps(
       id: 'heat',
       timerMin: HOLD_MIN,
       text,
-      why: stepSays('step.heat.why', { celsius: HEAT_TO_C, minutes: HOLD_MIN }),
+      why: stepSays('step.heat.why', {
+        celsius: HEAT_TO_C,
+        minutes: HOLD_MIN,
+        ...(by === 'boiling' && !drowns && { lossPct: kit.heatLossPct ?? usualHeatLossPct }),
+      }),
       caution: stepSays('step.heat.caution', { by, drowns, ammonium }),
     },
     {
@@ -65,28 +71,35 @@ function heatStep(judgement: Judgement, sheet: BatchSheet, kit: Kit): Heated {
 
 /** Where boiling water alone would drown the mix, it says what else will do. */
 function boiling(judgement: Judgement, sheet: BatchSheet, kit: Kit): Heated {
-  const { composition } = judgement.evaluation;
+  const tapped = compose(judgement.evaluation.composition.parts, 0);
+  const drowned = {
+    text: stepSays('step.heat-drowns', { celsius: HEAT_TO_C }),
+    drowns: true,
+    waterLitres: 0,
+  };
+  let bare: number;
   try {
-    const { waterLitres, finalSaturation } = hotWater(
-      compose(composition.parts, 0),
-      sheet.litres,
-      SHED_C,
-      100,
-      HEAT_TO_C,
-    );
-    const wetter = waterLitres > sheet.waterLitres * 1.02;
-    return {
-      text: stepSays('step.heat-boiling', {
-        litres: waterLitres,
-        kettles: Math.ceil(waterLitres / kit.kettleLitres),
-        celsius: HEAT_TO_C,
-        wetPct: wetter ? finalSaturation * 100 : null,
-      }),
-      drowns: false,
-      waterLitres,
-    };
+    bare = hotWater(tapped, sheet.litres, SHED_C, BOILING_C, HEAT_TO_C).waterLitres;
   } catch (error) {
     if (!(error instanceof OutOfRange)) throw error;
-    return { text: stepSays('step.heat-drowns', { celsius: HEAT_TO_C }), drowns: true, waterLitres: 0 };
+    return drowned;
   }
+  const lossPct = kit.heatLossPct ?? usualHeatLossPct;
+  const waterLitres = bare / (1 - lossPct / 100);
+  const saturation =
+    (sheet.litres * tapped.waterAsBought + waterLitres) / (sheet.litres * tapped.totalPorosity);
+  if (saturation > 1) return drowned;
+  const wetter = waterLitres > sheet.waterLitres * 1.02;
+  const loads = loadsOf(sheet, kit);
+  return {
+    text: stepSays('step.heat-boiling', {
+      litres: waterLitres,
+      kettles: Math.ceil(waterLitres / loads / kit.kettleLitres - 1e-9),
+      celsius: HEAT_TO_C,
+      wetPct: wetter ? saturation * 100 : null,
+      ...{ loads, mixKJPerK: heatCapacity(tapped, sheet.litres) },
+    }),
+    drowns: false,
+    waterLitres,
+  };
 }

@@ -1,5 +1,12 @@
 import fc from 'fast-check';
-import { coolingFrom, hotWater, hoursUntil } from '#core/batch/hot-water';
+import {
+  coolingFrom,
+  heatCapacity,
+  heatLost,
+  hotWater,
+  hoursUntil,
+  moreHotWater,
+} from '#core/batch/hot-water';
 import { compose } from '#core/mix/composition';
 import { material, materials } from '#testing/library';
 import { published } from '#testing/published';
@@ -72,3 +79,21 @@ function messageOf(act: () => unknown): string {
   }
   return '';
 }
+
+test('a probe that reads less: pouring what is asked for brings it there, and what was lost is what was lost', () => {
+  const [litres, kJPerK] = [20, heatCapacity(peat, 20)];
+  const bare = hotWater(peat, litres, 15, 100, 60).waterLitres;
+  // Balance by hand: a quarter of the heat of what is poured goes into the tub.
+  const after = (poured: number, lost: number): number => {
+    const gives = poured * 4.186 * (1 - lost);
+    // mix × (T − 15) = gives × (100 − T)
+    return (kJPerK * 15 + gives * 100) / (kJPerK + gives);
+  };
+  const read = after(bare, 0.25);
+  expect(read).toBeLessThan(60);
+  expect(heatLost(kJPerK, bare, 15, read)).toBeCloseTo(0.25, 9);
+  const more = moreHotWater(kJPerK, bare, read, 60);
+  const [mass, poured] = [kJPerK + bare * 4.186, more * 4.186];
+  expect((mass * read + poured * 100) / (mass + poured)).toBeCloseTo(60, 9);
+  expect(moreHotWater(kJPerK, bare, 61, 60)).toBe(0);
+});

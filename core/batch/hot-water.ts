@@ -7,12 +7,42 @@ import { checkRange, OutOfRange } from '#core/units/check';
 const C_WATER = 4.186;
 const C_DRY = { organic: 1.3, mineral: 0.85 };
 
+export const BOILING_C = 100;
+
 export interface HotWater {
   waterLitres: number;
   finalC: number;
   /** Degree of saturation afterwards. */
   finalSaturation: number;
 }
+
+/** Heat that warms so many litres of tapped mix by one degree, kJ/K: dry matter and the water that it brings along. */
+export function heatCapacity(composition: Composition, litres: number): number {
+  const dry = composition.parts.reduce((sum, p, i) => {
+    const kg =
+      (litres * composition.densification * composition.shares[i]! * p.material.dryBulkDensityGPerL) / 1000;
+    return sum + kg * C_DRY[p.material.make];
+  }, 0);
+  return dry + litres * composition.waterAsBought * C_WATER;
+}
+
+/**
+ * Boiling water to pour after, where the probe reads less than it should.
+ * @param mixKJPerK heat capacity of the mix before any was poured
+ * @param pouredLitres what was poured so far
+ * @returns 0 where it is warm enough
+ */
+export const moreHotWater = (
+  mixKJPerK: number,
+  pouredLitres: number,
+  readC: number,
+  targetC: number,
+): number =>
+  Math.max(0, ((mixKJPerK + pouredLitres * C_WATER) * (targetC - readC)) / (C_WATER * (BOILING_C - targetC)));
+
+/** Share of the heat of what was poured that the mix did not get, 0–1. */
+export const heatLost = (mixKJPerK: number, pouredLitres: number, mixC: number, readC: number): number =>
+  Math.min(1, Math.max(0, 1 - (mixKJPerK * (readC - mixC)) / (pouredLitres * C_WATER * (BOILING_C - readC))));
 
 /**
  * Boiling or hot water that brings tapped mix at its as-bought moisture to a temperature:
@@ -37,12 +67,7 @@ export function hotWater(
   if (targetC >= waterC)
     throw new OutOfRange('targetC', targetC, allow('allowed.below-water', { celsius: waterC }));
 
-  const dryHeat = composition.parts.reduce((sum, p, i) => {
-    const kg =
-      (litres * composition.densification * composition.shares[i]! * p.material.dryBulkDensityGPerL) / 1000;
-    return sum + kg * C_DRY[p.material.make];
-  }, 0);
-  const mixHeat = dryHeat + brought * C_WATER;
+  const mixHeat = heatCapacity(composition, litres);
   const waterLitres = (mixHeat * (targetC - mixC)) / (C_WATER * (waterC - targetC));
   if (brought + waterLitres > pores) {
     const room = Math.max(0, pores - brought) * C_WATER;

@@ -21,19 +21,21 @@ export function orderOfWork(
   const { evaluation } = judgement;
   const { parts } = evaluation.composition;
   const given = evaluation.doses.filter((d) => d.gPerL > 0 && d.layer === undefined);
-  const bricks = dry.brickWater(sheet, parts);
+  const bricks = dry.brickWater(sheet, parts, kit);
   const work: Work = { judgement, sheet, moisture, kit, topUp, parts, given };
   // Feed is never heated: it would gas off or burn. What is heated is dosed once it is cool.
   const hot = kit.heat !== 'none';
   const heated = hot ? heatSteps(judgement, sheet, kit) : null;
+  // What bricks take that nobody was sure of is said off the rest; of the others it is off the rest.
+  const before = (bricks?.sure ? bricks.litres : 0) + (heated?.waterLitres ?? 0);
   return [
     ...dry.screen(work),
     ...dry.dampDown(work),
-    ...(bricks ? [dry.hydrate(bricks)] : []),
+    ...(bricks ? [dry.hydrate(bricks, Math.max(0, sheet.waterLitres - bricks.litres))] : []),
     ...(hot ? [] : dry.preBlend(work)),
     dry.layer(work, hot ? [] : given),
     ...(heated?.steps ?? []),
-    ...wet.water(work, heated?.waterLitres ?? 0),
+    ...wet.water(work, before),
     ...(hot ? dry.preBlend(work, true) : []),
     wet.squeeze(moisture),
     ...wet.drainTest(work),

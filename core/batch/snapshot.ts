@@ -1,3 +1,4 @@
+import { asItComes } from '#core/batch/dampness';
 import { orderOfWork } from '#core/batch/order-of-work';
 import { type TopUp } from '#core/batch/work';
 import { usualKit, type Kit } from '#core/batch/kit';
@@ -81,11 +82,12 @@ export interface BatchSnapshot {
  */
 export function snapshotBatch(
   recipe: Recipe,
-  library: Library,
+  lookedUp: Library,
   choice: CardChoice,
   kit: Kit = usualKit,
   school?: Approach,
 ): BatchSnapshot {
+  const library = asItComes(lookedUp, kit.comes);
   const judgement = judgeRecipe(recipe, library, school?.loudness);
   const { evaluation } = judgement;
   const vessel = vesselOf(recipe, library);

@@ -15,7 +15,8 @@ export interface StepFacts {
   'step.damp-down': { materials: readonly Named[]; keepDry: boolean };
   'step.damp-down.why': { bale: boolean };
   'step.damp-down.caution': None;
-  'step.hydrate': { litres: number; lessLaterLitres: number };
+  /** `sure`: they are bricks, and the rest of the water follows. Else nobody said, and less is poured later. */
+  'step.hydrate': { litres: number; lessLaterLitres: number; sure?: boolean; restLitres?: number };
   'step.hydrate.why': None;
   'step.pre-blend': {
     doses: readonly { product: Named; grams: number }[];
@@ -34,7 +35,8 @@ export interface StepFacts {
   'step.layer.caution': { grams: number; liftGrams: number };
   'step.strew': { product: Named; eachGrams: number; allGrams: number; filled: Filled; topPct: number };
   'step.strew.why': None;
-  'step.water': { litres: number };
+  /** In all; so many loads share it, and so much went in before, on bricks or boiling. */
+  'step.water': { litres: number; loads?: number; beforeLitres?: number };
   'step.water.why': { pct: number };
   'step.squeeze': { block: boolean };
   'step.squeeze.why': { block: boolean };
@@ -53,9 +55,17 @@ export interface StepFacts {
   'step.wash': None;
   'step.wash.caution': None;
   'step.heat': { by: Exclude<Heat, 'none' | 'boiling'>; celsius: number };
-  'step.heat-boiling': { litres: number; kettles: number; celsius: number; wetPct: number | null };
+  /** `litres` in all, `kettles` to a load; the mix by itself takes `mixKJPerK` to be a degree warmer. */
+  'step.heat-boiling': {
+    litres: number;
+    kettles: number;
+    celsius: number;
+    wetPct: number | null;
+    loads?: number;
+    mixKJPerK?: number;
+  };
   'step.heat-drowns': { celsius: number };
-  'step.heat.why': { celsius: number; minutes: number };
+  'step.heat.why': { celsius: number; minutes: number; lossPct?: number };
   'step.heat.caution': { by: Exclude<Heat, 'none'>; drowns: boolean; ammonium: boolean };
   'step.cool': None;
   'step.cool.why': None;

@@ -1,6 +1,6 @@
 import { type Step } from '#core/batch/step';
 import { stepSays } from '#core/batch/step-facts';
-import { filledOf, type Work } from '#core/batch/work';
+import { filledOf, loadsOf, type Work } from '#core/batch/work';
 import { targetSaturation, type Moisture } from '#core/mix/moisture';
 import { named, none } from '#core/units/message';
 
@@ -30,13 +30,19 @@ export function strew({ judgement, sheet }: Work): Step[] {
 }
 
 /** What is still wanted once bricks and boiling water have brought theirs. */
-export function water({ sheet, moisture }: Work, hotLitres: number): Step[] {
-  const litres = sheet.waterLitres - hotLitres;
+export function water({ sheet, moisture, kit }: Work, beforeLitres: number): Step[] {
+  const litres = sheet.waterLitres - beforeLitres;
   if (litres < 0.005 * sheet.litres) return [];
+  const loads = loadsOf(sheet, kit);
   return [
     {
       id: 'water',
-      text: stepSays('step.water', { litres }),
+      text: stepSays('step.water', {
+        litres,
+        ...(loads > 1 && { loads }),
+        ...(beforeLitres > 0 && { beforeLitres }),
+      }),
+      ...(loads > 1 && { times: loads }),
       why: stepSays('step.water.why', { pct: targetSaturation[moisture] * 100 }),
     },
   ];

@@ -89,6 +89,7 @@ export const limits = {
   tubLitres: [1, 5000],
   liftKg: [1, 100],
   kettleLitres: [0.2, 200],
+  heatLossPct: [0, 60],
   loads: [0, 100_000],
   labels: [1, 500],
   /** Any amounts in one unit, of a yield test. */

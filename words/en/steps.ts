@@ -27,15 +27,21 @@ export const steps: Words<StepFacts> = {
       ? 'Measure peat loose: a bale loosens to about twice its volume. Dry peat also repels water.'
       : 'Dry peat and coir repel water. Damp they take it up; dry they float.',
   'step.damp-down.caution': () => 'Dust, some of it silica. Never sweep it dry.',
-  'step.hydrate': ({ litres, lessLaterLitres }, f) =>
-    `For coir bricks: pour on about ${f.volume(litres)} of warm water and wait until they fall apart.${
+  'step.hydrate': ({ litres, lessLaterLitres, sure, restLitres = 0 }, f) =>
+    sure
+      ? `Pour ${f.volume(litres)} of warm water on the coir bricks and wait until they fall apart. ${
+          restLitres > 0.005
+            ? `${f.volume(restLitres)} follows later: ${f.volume(litres + restLitres)} in all.`
+            : 'That is all the water of this batch.'
+        }`
+      : `For coir bricks: pour on about ${f.volume(litres)} of warm water and wait until they fall apart.${
       lessLaterLitres > 0
         ? ` Then use ${f.volume(lessLaterLitres)} less water below.`
         : ' They are then as damp as loose coir.'
     }`,
   'step.hydrate.why': () => 'Warm water goes in faster. Throw out old bricks that do not take up water.',
   'step.pre-blend': ({ doses, carrier, keptDry, late }, f) =>
-    `Weigh ${doses.map(({ product, grams }) => `${f.mass(grams)} ${f.name(product)}`).join('; ')}. Blend it into one ${keptDry ? 'dry ' : ''}scoop of ${f.name(carrier)}${late ? ', then mix that into the cooled batch' : ''}.`,
+    `Weigh ${doses.map(({ product, grams }) => `${f.mass(grams)} ${f.name(product)}`).join('; ')}. Blend it into one ${keptDry ? 'dry ' : ''}scoop of ${late ? 'the cooled mix, then mix that into the rest' : f.name(carrier)}.`,
   'step.pre-blend.why': ({ late }) =>
     late
       ? 'Feed in a hot mix turns to gas or burns: it goes in once the mix is cool.'
@@ -46,7 +52,7 @@ export const steps: Words<StepFacts> = {
       : 'Lime or feed in the eyes: rinse long with water. Follow the labels.',
   'step.layer': ({ loads, quarters, blend }, f) => {
     const layers = quarters
-      .map(({ material, litres }) => `${f.volume(litres)} ${f.name(material)}`)
+      .map(({ material, litres }) => `${f.scooped(litres)} ${f.name(material)}`)
       .join('; ');
     const share = loads > 1 ? `1 part in ${4 * loads} of the blend` : 'a quarter of the blend';
     const tip =
@@ -61,8 +67,12 @@ export const steps: Words<StepFacts> = {
     `Strew ${f.mass(eachGrams)} ${f.name(product)} on each ${filled}, into the top ${f.pct(topPct)} of the mix. That is ${f.mass(allGrams)} in all.`,
   'step.strew.why': () =>
     'It is not mixed through: roots grow to it. Stay a finger away from stems and seed.',
-  'step.water': ({ litres }, f) =>
-    `Pour on ${f.volume(litres)} of water in three portions, turning between. Warm water wets dry peat and coir sooner.`,
+  'step.water': ({ litres, loads = 1, beforeLitres = 0 }, f) =>
+    `${
+      loads > 1
+        ? `Pour ${f.volume(litres / loads)} of water on each load in three portions: ${f.volume(litres)} in all`
+        : `Pour on ${f.volume(litres)} of water in three portions, turning between`
+    }${beforeLitres > 0 ? `, ${f.volume(litres + beforeLitres)} with the water before` : ''}. Warm water wets dry peat and coir sooner.`,
   'step.water.why': ({ pct }, f) => `This fills ${f.pct(pct)} of the pores.`,
   'step.squeeze': ({ block }) =>
     block
@@ -99,15 +109,17 @@ export const steps: Words<StepFacts> = {
   'step.heat': ({ by, celsius }, f) =>
     by === 'oven'
       ? `Moisten it in a lidded tray, a hand deep at most. Heat it in the oven until the middle holds ${f.celsius(celsius)}.`
-      : `Steam it from below, lid on, until the probe in the middle holds ${f.celsius(celsius)}.`,
-  'step.heat-boiling': ({ litres, kettles, celsius, wetPct }, f) =>
-    `Pour on ${f.volume(litres)} of boiling water, about ${f.counted(kettles, { one: 'kettle', other: 'kettles' })}, lid on, and hold it at ${f.celsius(celsius)}.${
+      : `Steam it from below, lid shut, until the probe in the middle holds ${f.celsius(celsius)}.`,
+  'step.heat-boiling': ({ litres, kettles, celsius, wetPct, loads = 1 }, f) =>
+    `Pour ${f.volume(litres / loads)} of boiling water on ${loads > 1 ? 'each load' : 'it'}, about ${f.counted(kettles, { one: 'kettle', other: 'kettles' })}; shut the lid and hold it at ${f.celsius(celsius)}.${
       wetPct === null ? '' : ` That leaves ${f.pct(wetPct)} of its pores full, too wet: spread it out to dry.`
     }`,
   'step.heat-drowns': ({ celsius }, f) =>
-    `Boiling water alone would drown it. Heat it in the oven or with steam to ${f.celsius(celsius)}, lid on.`,
-  'step.heat.why': ({ celsius, minutes }, f) =>
-    `${f.celsius(celsius)} for ${minutes} minutes kills most damping-off fungi.`,
+    `Boiling water alone would drown it. Heat it in the oven or with steam to ${f.celsius(celsius)}, lid shut.`,
+  'step.heat.why': ({ celsius, minutes, lossPct }, f) =>
+    `${f.celsius(celsius)} for ${minutes} minutes kills most damping-off fungi.${
+      lossPct === undefined ? '' : ` Tub and air take ${f.pct(lossPct)} of the heat: that is counted in.`
+    }`,
   'step.heat.caution': ({ by, drowns, ammonium }, f) => {
     const danger =
       by === 'oven'

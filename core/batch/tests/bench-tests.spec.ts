@@ -126,6 +126,6 @@ describe('order of work', () => {
     expect(steps.find((s) => s.id === 'rest')!.waitDays).toBe(14);
     expect(steps.find((s) => s.id === 're-test')).toMatchObject({ waitDays: 7, test: 'ph' });
     expect(steps.find((s) => s.id === 'heat')).toMatchObject({ timerMin: 30 });
-    expect(text(steps, 'heat')).toMatch(/boiling water, about \d+\s+kettles?/);
+    expect(text(steps, 'heat')).toMatch(/boiling water on it, about \d+\s+kettles?/);
   });
 });

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
-import { usualDose } from '#core/material/usual-dose';
+import { usualDose } from '#core/mix/usual-dose';
 import { addThing as texts } from '#words/en/places/mix/add-thing';
 import { alsoCalled } from '#words/en/places/mix/also-called';
 import { RecipeStore } from '../bench/recipe-store';

@@ -1,5 +1,14 @@
 import { inSentence } from '#words/formats';
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { ReaderHere } from '../../data/reader-here';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { type Swap } from '#core/finder/swap';
@@ -21,7 +30,7 @@ const SHOWN = 7;
   selector: 'app-swap-material',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start" (openChange)="opened($event)">
+    <div ngbDropdown #menu="ngbDropdown" placement="bottom-start top-start" (openChange)="isOpen.set($event)">
       <button type="button" class="ask" ngbDropdownToggle [attr.aria-label]="texts.swap + name()">
         <b>{{ name() }}</b>
         <span class="term"
@@ -120,6 +129,15 @@ export class SwapMaterial {
     () => this.store.recipe().components.find((c) => c.material === this.material().id)?.screenedMm,
   );
 
+  protected readonly isOpen = signal(false);
+  /** Asks as soon as the mix is worked out, also where the menu was opened before, and again when it is another. */
+  protected readonly asks = effect(() => {
+    const outcome = this.store.outcome();
+    const from = this.material().id;
+    if (this.isOpen() && outcome.state === 'computed')
+      untracked(() => void this.search.ask(outcome.judgement, from));
+  });
+
   private readonly answer = computed(() => {
     const answer = this.search.answer();
     return answer?.from === this.material().id ? answer.swaps : null;
@@ -154,11 +172,6 @@ export class SwapMaterial {
       return mm === undefined ? bare : { ...bare, screenedMm: mm };
     });
     this.store.patch({ components }, `screen ${this.material().id}`);
-  }
-
-  protected opened(open: boolean): void {
-    const outcome = this.store.outcome();
-    if (open && outcome.state === 'computed') void this.search.ask(outcome.judgement, this.material().id);
   }
 
   protected take(swap: Swap): void {

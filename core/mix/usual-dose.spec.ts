@@ -1,4 +1,4 @@
-import { usualDose } from '#core/material/usual-dose';
+import { usualDose } from '#core/mix/usual-dose';
 import { judgeMix } from '#core/judge/judge';
 import { stages } from '#core/mix/stage';
 import { mixInputOf, type Recipe } from '#core/recipe/recipe';
