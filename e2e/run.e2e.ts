@@ -13,9 +13,12 @@ async function give(request: APIRequestContext, id: string, truth: number): Prom
 
 const tick = (page: Page, step: string) => page.getByRole('checkbox', { name: `Done: ${step}`, exact: true });
 
-/** Opens a test at its step. While an entry is on its way the list may move under the pointer. */
-async function openTest(page: Page, name: string): Promise<void> {
+/** Opens a test at its step, which is a line unless it is the one at hand: its test is open then. */
+async function openTest(page: Page, name: string, step: string): Promise<void> {
   const opener = page.getByRole('button', { name: `${name}: enter what it did` }).first();
+  const line = page.getByRole('button', { name: `Open: ${step}`, exact: true });
+  await expect(opener.or(line)).toBeVisible();
+  if (await line.isVisible()) await line.click();
   await expect(async () => {
     if ((await opener.getAttribute('aria-expanded')) !== 'true') await opener.click();
     await expect(opener).toHaveAttribute('aria-expanded', 'true', { timeout: 500 });
@@ -65,6 +68,8 @@ test('a whole run: hydrate, dose, wet, squeeze, heat and cool, drain, correct, l
   await tick(page, 'hydrate').check();
 
   // Dosing: the scale shows what is still to go; then its battery dies, and nothing of the batch changes.
+  // The doses wait for the cooled mix: their line is opened.
+  await page.getByRole('button', { name: 'Open: pre blend' }).click();
   const toWeigh = page.getByRole('list', { name: 'To weigh' }).getByRole('listitem').first();
   await give(request, 'scale', 1);
   await expect(toWeigh).toContainText('g to go');
@@ -81,6 +86,7 @@ test('a whole run: hydrate, dose, wet, squeeze, heat and cool, drain, correct, l
 
   // Everything ticked is there after a reload, and the clock still runs.
   await page.reload();
+  await page.getByRole('button', { name: /^✓ \d more done$/ }).click();
   for (const step of ['damp down', 'hydrate', 'pre blend', 'layer', 'water'])
     await expect(tick(page, step)).toBeChecked();
   await expect(page.getByRole('timer')).toHaveText(/^29:/);
@@ -89,7 +95,7 @@ test('a whole run: hydrate, dose, wet, squeeze, heat and cool, drain, correct, l
   await tick(page, 'heat').check();
 
   // Cooling by two readings of the probe: 60 to 50 in an hour at 20 °C around it leaves 3.8 h to 30 °C.
-  await openTest(page, 'Cooling');
+  await openTest(page, 'Cooling', 'cool');
   await give(request, 'probe', 59.3);
   await expect(instruments.getByRole('listitem').filter({ hasText: 'Probe' })).toContainText(/(59|60)\.\d/);
   await page.getByRole('button', { name: 'Take First reading from the instrument' }).first().click();
@@ -102,13 +108,13 @@ test('a whole run: hydrate, dose, wet, squeeze, heat and cool, drain, correct, l
   await expect(page.getByText('3.8 h until 30 °C.').first()).toBeVisible();
   await tick(page, 'cool').check();
 
-  await openTest(page, 'Squeeze');
+  await openTest(page, 'Squeeze', 'squeeze');
   await page.getByText('holds a clump and crumbs open', { exact: true }).first().click();
   await page.getByRole('button', { name: 'Enter squeeze' }).first().click();
   await expect(page.getByText(/holds a clump and crumbs open: right/).first()).toBeVisible();
   await tick(page, 'squeeze').check();
 
-  await openTest(page, 'Drain');
+  await openTest(page, 'Drain', 'drain test');
   await field(page, 'Water stood for, s').first().fill('2');
   await field(page, 'Ran through after, s').first().fill('7');
   await page.getByRole('button', { name: 'Enter drain' }).first().click();
@@ -118,7 +124,7 @@ test('a whole run: hydrate, dose, wet, squeeze, heat and cool, drain, correct, l
   // Sour by the pen: the reading is taken, judged, and the correction goes into the record.
   await give(request, 'pen-ph', 5.1);
   await expect(instruments).toContainText(/5\.[012]\d/);
-  await openTest(page, 'pH');
+  await openTest(page, 'pH', 're test');
   await page.getByRole('button', { name: 'Take pH from the instrument' }).first().click();
   await page.getByRole('button', { name: 'Enter pH', exact: false }).first().click();
   await expect(page.getByText(/^5\.\d+\. Too acid\./).first()).toBeVisible();
@@ -152,10 +158,10 @@ test('two devices on one batch: no tick is lost, and what differs is shown, not 
   await other.goto(page.url());
   await expect(other.getByRole('heading', { name: 'Two tabs' })).toBeVisible();
   await tick(page, 'damp down').check();
-  await tick(other, 'water').check();
+  await tick(other, 'water, load 1').check();
   for (const tab of [page, other]) {
     await expect(tick(tab, 'damp down')).toBeChecked();
-    await expect(tick(tab, 'water')).toBeChecked();
+    await expect(tick(tab, 'water, load 1')).toBeChecked();
   }
   // The other tab goes deaf, both enter a pH.
   await other.route('**/stream*', (route) => route.abort());
@@ -188,6 +194,7 @@ test('lots both ways, uses, and impossible entries', async ({ page }) => {
   await page.getByLabel('Name on the bag, bale or heap').fill('Bale 17');
   await page.getByRole('button', { name: 'of fine sphagnum peat' }).click();
   await expect(page.getByRole('list', { name: 'Record' })).toContainText('Sphagnum peat, fine from Bale 17');
+  await page.locator('summary', { hasText: 'Used for' }).click();
   await page.getByLabel('Sowing, cuttings or pots').fill('Leeks');
   await page.locator('app-use-form').getByLabel('How many').fill('400');
   await page.locator('app-use-form').getByRole('button', { name: 'Enter' }).click();
@@ -309,7 +316,7 @@ test('eight tabs on one run: one stream for all, and another tab takes over when
   // The page that held the stream goes; another one carries on, for all.
   await page.goto('about:blank');
   await tick(tabs[0]!, 'water').check();
-  for (const tab of tabs) await expect(tick(tab, 'water')).toBeChecked();
+  for (const tab of tabs) await expect(tick(tab, 'water, load 1')).toBeChecked();
   expect(new Set(streams).size).toBe(2);
   expect(streams).toHaveLength(2);
 });
@@ -345,7 +352,7 @@ test('two tabs of a device that went offline: what both entered is sent once, by
   await context.route('**/entries', (route) => route.abort());
   await tick(page, 'damp down').check();
   await tick(page, 'squeeze').check();
-  await tick(other, 'water').check();
+  await tick(other, 'water, load 1').check();
   await tick(other, 'fill').check();
   await tick(other, 'fill').uncheck();
   await expect(page.getByText('5 waiting to be sent').first()).toBeVisible();
@@ -358,7 +365,7 @@ test('two tabs of a device that went offline: what both entered is sent once, by
   await context.unroute('**/entries');
   await expect(page.getByText('waiting to be sent')).toHaveCount(0, { timeout: 15_000 });
   await page.goto(address);
-  for (const step of ['damp down', 'squeeze', 'water']) await expect(tick(page, step)).toBeChecked();
+  for (const step of ['damp down', 'squeeze', 'water, load 1']) await expect(tick(page, step)).toBeChecked();
   await expect(tick(page, 'fill')).not.toBeChecked();
   await expect(page.getByRole('list', { name: 'Record' }).getByRole('listitem')).toHaveCount(5);
 });

@@ -41,6 +41,7 @@ test('bales come, a batch takes of them, the tub counts down, and what is left b
   await page.goBack();
 
   const tub = page.locator('app-tub-panel');
+  await page.locator('summary', { hasText: 'Used for' }).click();
   const use = page.locator('app-use-form');
   await use.getByLabel('Sowing, cuttings or pots').fill('Peppers');
   await use.getByLabel('How many').fill('40');

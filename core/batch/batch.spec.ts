@@ -116,6 +116,12 @@ describe('scoops', () => {
     // 337 g of ground limestone at 1.45 g/mL: 232 mL, fifteen and a half tablespoons of 15 mL.
     expect(inSpoons(337, 1.45, 'metric')).toEqual({ text: '15 ½', unit: 'tbsp' });
     expect(inSpoons(22, 1.05, 'metric')).toEqual({ text: '4 ¼', unit: 'tsp' });
+    // 16 tbsp to the US cup, NIST Handbook 44, Appendix C: 24 tbsp is a cup and a half.
+    const tablespoons = (count: number) => inSpoons(count * 14.7868, 1, 'us');
+    expect(tablespoons(24)).toEqual({ text: '1 ½', unit: 'cups' });
+    expect(tablespoons(16)).toEqual({ text: '1', unit: 'cup' });
+    expect(tablespoons(4)).toEqual({ text: '¼', unit: 'cup' });
+    expect(tablespoons(7)).toEqual({ text: '7', unit: 'tbsp' });
   });
 });
 

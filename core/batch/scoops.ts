@@ -57,6 +57,9 @@ export function fittingScoop(litres: number, system: UnitSystem): Scoop {
   return own.find((s) => litres / s.litres >= 1) ?? own.at(-1)!;
 }
 
+/** Rounding to quarters that is still close: half a spoon in ten. */
+const CLOSE = 0.03;
+
 /** A small dose in spoons: level spoons of the system's own size. */
 export function inSpoons(
   grams: number,
@@ -66,9 +69,12 @@ export function inSpoons(
   const litres = grams / bulkDensityGPerMl / 1000;
   const tablespoon = system === 'metric' ? litresIn.metricTablespoon : litresIn.tablespoon;
   const teaspoon = system === 'metric' ? litresIn.metricTeaspoon : litresIn.teaspoon;
-  if (litres >= 40 * tablespoon) {
-    const measure = system === 'metric' ? 1 : litresIn.cup;
-    return { text: scoopText(inScoops(litres, measure)), unit: system === 'metric' ? 'L' : 'cups' };
+  const measure = system === 'metric' ? 1 : litresIn.cup;
+  const counted = inScoops(litres, measure);
+  // Cups as soon as they say it closely: 24 tbsp is 1 ½ cups.
+  if (litres >= 40 * tablespoon || (litres >= 4 * tablespoon && Math.abs(counted.error) <= CLOSE)) {
+    const single = counted.whole === 0 || (counted.whole === 1 && !counted.fraction);
+    return { text: scoopText(counted), unit: system === 'metric' ? 'L' : single ? 'cup' : 'cups' };
   }
   return litres >= 2 * tablespoon
     ? { text: scoopText(inScoops(litres, tablespoon)), unit: 'tbsp' }

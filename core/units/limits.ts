@@ -90,6 +90,7 @@ export const limits = {
   liftKg: [1, 100],
   kettleLitres: [0.2, 200],
   heatLossPct: [0, 60],
+  probeC: [0, 100],
   loads: [0, 100_000],
   labels: [1, 500],
   /** Any amounts in one unit, of a yield test. */

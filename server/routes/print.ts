@@ -11,7 +11,7 @@ import { batchOf } from '#server/routes/batches';
 import { type Heavy } from '#server/out/heavy/heavy';
 import { type Api } from '#server/base/http/serve';
 import { addressFor } from '#server/base/http/address-for';
-import { benchCard } from '#server/out/print/card';
+import { benchCard, cardScales } from '#server/out/print/card';
 import { readerOf } from '#server/base/http/reader';
 import { labelSheet } from '#server/out/print/labels';
 
@@ -59,14 +59,8 @@ export function printRoutes(api: Api, { batches, measures }: Stores, heavy: Heav
       wanted && (scoop !== undefined || wanted.system === units)
         ? wanted
         : scoops.find((each) => each.system === units)!;
-    return pdf(
-      await benchCard(
-        batch,
-        { ...readerOf(req), units },
-        counted,
-        addressFor(req, `/batches/${batch.id}`),
-        sign,
-      ),
-    );
+    const [reader, address] = [{ ...readerOf(req), units }, addressFor(req, `/batches/${batch.id}`)];
+    const sizes = cardScales.map((scale) => benchCard(batch, reader, counted, address, sign, scale));
+    return Buffer.from(await heavy.run('onePage', await Promise.all(sizes)));
   });
 }

@@ -35,10 +35,10 @@ export const steps: Words<StepFacts> = {
             : 'That is all the water of this batch.'
         }`
       : `For coir bricks: pour on about ${f.volume(litres)} of warm water and wait until they fall apart.${
-      lessLaterLitres > 0
-        ? ` Then use ${f.volume(lessLaterLitres)} less water below.`
-        : ' They are then as damp as loose coir.'
-    }`,
+          lessLaterLitres > 0
+            ? ` Then use ${f.volume(lessLaterLitres)} less water below.`
+            : ' They are then as damp as loose coir.'
+        }`,
   'step.hydrate.why': () => 'Warm water goes in faster. Throw out old bricks that do not take up water.',
   'step.pre-blend': ({ doses, carrier, keptDry, late }, f) =>
     `Weigh ${doses.map(({ product, grams }) => `${f.mass(grams)} ${f.name(product)}`).join('; ')}. Blend it into one ${keptDry ? 'dry ' : ''}scoop of ${late ? 'the cooled mix, then mix that into the rest' : f.name(carrier)}.`,

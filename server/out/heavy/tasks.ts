@@ -18,7 +18,7 @@ import { RuleSearch } from '#core/weeks/rule';
 import { ruleSays } from '#core/weeks/rule-facts';
 import { read } from '#words/read';
 import { type Reader } from '#words/reader';
-import { pdf } from '#server/out/print/documents';
+import { onePage, pdf } from '#server/out/print/documents';
 
 /** Recipes to a slice: some 20 ms. */
 const SLICE = 5000;
@@ -50,6 +50,8 @@ export const tasks = {
   compare: async ({ a, b, confidence, detect }: CompareJob) =>
     Promise.resolve(compareCounts(a, b, confidence, detect)),
   pdf: async (definition: TDocumentDefinitions): Promise<Uint8Array> => pdf(definition),
+  /** In the largest type that fits one page. */
+  onePage: async (definitions: TDocumentDefinitions[]): Promise<Uint8Array> => onePage(definitions),
   formulate: async ({ job, top, reader }: { job: FinderJob; top: number; reader: Reader }) => {
     const { fast, limits } = fastAndLimits(job);
     const search = new Search(fast, limits, top);

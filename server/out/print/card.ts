@@ -10,7 +10,8 @@ import { loudestOf } from '#core/advise/findings';
 import { isCare } from '#core/judge/flag';
 import { inSpoons, type Scoop } from '#core/batch/scoops';
 import { costSays } from '#core/units/money';
-import { inScoops, scoopText } from '#core/units/scooped';
+import { cardParts } from '#core/batch/card-parts';
+import { scoopText } from '#core/units/scooped';
 import { readOut, showQuantity, withUnit, type Quantity } from '#core/units/said';
 import { type KeptBatch } from '#server/kept/batches';
 
@@ -20,24 +21,29 @@ const inPrint = <T extends Content[]>(content: T): T =>
 
 const shortName = (name: string): string => name.replace(/\s*\([^)]* mm[^)]*\)$/, '');
 
-/** The bench card on one page, plain black on white. */
+/** Sizes of its type, the largest first: it takes the one that fills its page. */
+export const cardScales = [1.7, 1.55, 1.4, 1.28, 1.16, 1.08, 1, 0.92, 0.85] as const;
+
+/** The bench card on one page, plain black on white. @param scale of its type, one of `cardScales` */
 export async function benchCard(
   { id, name, madeOn, snapshot }: KeptBatch,
   reader: Reader,
   scoop: Scoop,
   url: string,
   sign = '',
+  scale = 1,
 ): Promise<TDocumentDefinitions> {
   const { units } = reader;
   const texts = textsIn(papers, reader.language);
   const amount = (q: Quantity): string => withUnit(showQuantity(q, units));
-  const { sheet, materials, amendments } = snapshot;
+  const { sheet, amendments } = snapshot;
+  const atWork = { ...reader, scoop: { name: scoop.name, litres: scoop.litres } };
   const qr = await QRCode.toDataURL(url, { errorCorrectionLevel: 'M', margin: 2, scale: 4 });
   const head = (...cells: string[]) =>
     cells.map((text, i) => ({
       text,
       bold: true,
-      fontSize: 9,
+      fontSize: 9 * scale,
       alignment: i ? ('right' as const) : ('left' as const),
     }));
   const care = snapshot.flags
@@ -54,14 +60,14 @@ export async function benchCard(
     pageSize: units === 'us' ? 'LETTER' : 'A4',
     pageMargins: [40, 34, 40, 30],
     info: { title: texts.benchCard(id, name) },
-    defaultStyle: { font: 'Roboto', fontSize: 10.5, color: '#000000' },
+    defaultStyle: { font: 'Roboto', fontSize: 10.5 * scale, color: '#000000' },
     content: inPrint([
       {
         columns: [
           {
             width: '*',
             stack: [
-              { text: name, fontSize: 20, bold: true },
+              { text: name, fontSize: 20 * scale, bold: true },
               { text: texts.batch(id, madeOn, formatsOf(reader).title(snapshot.vessel)) },
             ],
           },
@@ -71,7 +77,7 @@ export async function benchCard(
       ...loudestOf(snapshot.flags).map((f) => ({
         text: `${f.severity === 'stop' ? texts.stop : texts.watchOut}: ${[f.text, ...(f.fix === undefined ? [f.remedy] : [])].map((said) => readOut(said, units)).join(' ')}`,
         bold: true,
-        fontSize: 9.5,
+        fontSize: 9.5 * scale,
         margin: [0, 3, 0, 0] as [number, number, number, number],
       })),
       ...(snapshot.anyway
@@ -79,7 +85,7 @@ export async function benchCard(
         : []),
       ...(snapshot.known ?? []).map((k) => ({
         text: `${readOut(k.text, units)} ${texts.knownHere(k.why, dateIn(k.on, 'full', reader.language))}`,
-        fontSize: 9.5,
+        fontSize: 9.5 * scale,
         margin: [0, 3, 0, 0] as [number, number, number, number],
       })),
       amounts(8, [
@@ -89,11 +95,24 @@ export async function benchCard(
           texts.volume,
           texts.weighs,
         ),
-        ...sheet.components.map((c, i) => [
-          shortName(materials[i]!.name),
-          right(scoopText(inScoops(c.looseLitres, scoop.litres)), true),
-          right(amount({ volumeL: c.looseLitres })),
-          right(amount({ massG: c.massKg * 1000 })),
+        ...cardParts(snapshot, scoop.litres).map((part) => [
+          part.screen
+            ? {
+                stack: [
+                  shortName(part.name),
+                  {
+                    text: texts.staysOn(
+                      amount({ lengthMm: part.screen.mm }),
+                      amount({ volumeL: part.screen.overLitres }),
+                    ),
+                    fontSize: 8 * scale,
+                  },
+                ],
+              }
+            : shortName(part.name),
+          right(scoopText(part.scoops), true),
+          right(amount({ volumeL: part.litres })),
+          right(amount({ massG: part.massKg * 1000 })),
         ]),
       ]),
       amounts(4, [
@@ -116,25 +135,25 @@ export async function benchCard(
       {
         ol: snapshot.steps.map((s) => ({
           text: [
-            read(s.text, reader),
+            read(s.text, atWork),
             ...(s.caution ? [{ text: ` ${read(s.caution, reader)}`, bold: true }] : []),
           ],
           margin: [0, 1, 0, 1] as [number, number, number, number],
-          fontSize: 9.5,
+          fontSize: 9.5 * scale,
         })),
       },
       ...(care
         ? [
             {
               text: texts.handleWithCare(care),
-              fontSize: 8,
+              fontSize: 8 * scale,
               margin: [0, 6, 0, 0] as [number, number, number, number],
             },
           ]
         : []),
       {
         text: texts.estimates,
-        fontSize: 8,
+        fontSize: 8 * scale,
         margin: [0, 8, 0, 0],
       },
     ]),

@@ -25,5 +25,21 @@ maker.setFonts({
 maker.setLocalAccessPolicy((path) => path.includes('Roboto-'));
 maker.setUrlAccessPolicy(() => false);
 
+/** Pages of a file that was made here. */
+const pagesOf = (file: Buffer): number => file.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0;
+
+/** The first of them that is one page; the last where none is. @param definitions the same, the largest type first */
+export async function onePage(definitions: readonly TDocumentDefinitions[]): Promise<Buffer> {
+  let [low, high] = [0, definitions.length];
+  let fits: Buffer | null = null;
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2);
+    const file = await pdf(definitions[middle]!);
+    if (pagesOf(file) === 1) [fits, high] = [file, middle];
+    else low = middle + 1;
+  }
+  return fits ?? pdf(definitions.at(-1)!);
+}
+
 export const pdf = (definition: TDocumentDefinitions): Promise<Buffer> =>
   maker.createPdf(definition).getBuffer();

@@ -1,3 +1,4 @@
+import { cardParts } from '#core/batch/card-parts';
 import { metric } from '#testing/readers';
 import { read } from '#words/read';
 import fc from 'fast-check';
@@ -97,10 +98,11 @@ test('the paper says what the page says: the same flags, amounts, steps and unit
       // Each subject once, by its loudest; care whole.
       for (const flag of [...loudestOf(snapshot.flags), ...snapshot.flags.filter(isCare)])
         expect(card).toContain(plain(readOut(flag.text, units)));
-      for (const c of snapshot.sheet.components) expect(card).toContain(amount({ volumeL: c.looseLitres }));
+      for (const part of cardParts(snapshot, scoop.litres))
+        expect(card).toContain(amount({ volumeL: part.litres }));
       for (const a of snapshot.sheet.amendments) expect(card).toContain(amount({ massG: a.grams }));
       for (const step of snapshot.steps)
-        expect(card).toContain(plain(read(step.text, { language: 'en', units })));
+        expect(card).toContain(plain(read(step.text, { language: 'en', units, scoop })));
       expect(card).toContain(amount({ volumeL: snapshot.sheet.waterLitres }));
       if (units === 'us') expect(METRIC.exec(card)?.[0]).toBeUndefined();
     }),

@@ -9,6 +9,7 @@ export const papers = place('papers', {
   ownScoop: (name: Filling) => line`Scoop, ${name}`,
   scoop: (name: Filling) => line`Scoop, ${name}, struck`,
   scoops: 'Scoops',
+  staysOn: (mm: Filling, litres: Filling) => line`through ${mm}: ${litres} stays on the screen`,
   volume: 'Volume',
   weighs: 'Weighs',
   weigh: 'Weigh',

@@ -1,8 +1,10 @@
 import { WrittenPipe } from '../ui/words/written';
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { isCare } from '#core/judge/flag';
 import { inSpoons, ownScoops, scoops } from '#core/batch/scoops';
-import { inScoops, scoopText } from '#core/units/scooped';
+import { cardParts } from '#core/batch/card-parts';
+import { scoopText } from '#core/units/scooped';
 import { targetSaturation } from '#core/mix/moisture';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { vesselsOf } from '#core/recipe/recipe';
@@ -13,6 +15,7 @@ import { ReaderHere } from '../data/reader-here';
 import { Money } from '../data/money';
 import { MeasuresService } from '../data/measures';
 import { Units } from '../data/units';
+import { Fold } from '../ui/fold';
 import { BatchRemarks } from '../ui/batch-remarks';
 import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
@@ -28,7 +31,7 @@ import { TitlePipe } from '../ui/words/title';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-card.html',
   styleUrl: './batch-card.scss',
-  imports: [Amount, BatchRemarks, SaidPipe, Swatch, TitlePipe, WrittenPipe],
+  imports: [Amount, BatchRemarks, Fold, NgTemplateOutlet, SaidPipe, Swatch, TitlePipe, WrittenPipe],
 })
 export class BatchCard {
   protected readonly texts = texts;
@@ -37,6 +40,8 @@ export class BatchCard {
   readonly madeOn = input.required<string>();
   readonly number = input<number | null>(null);
   readonly snapshot = input.required<BatchSnapshot>();
+  /** Before it is saved: amounts first, the work behind a line, what was found beside it. */
+  readonly brief = input(false);
   /** Id of the scoop to count in. */
   readonly scoop = input.required<string>();
   private readonly units = inject(Units);
@@ -70,23 +75,22 @@ export class BatchCard {
     return this.library()?.vessels.get(vessel)?.name ?? vessel;
   }
 
+  protected readonly counted = computed(() => {
+    const { name, litres } = this.scoopOf();
+    return { name, litres };
+  });
   protected readonly saturation = computed(() =>
     Math.round(targetSaturation[this.snapshot().moisture] * 100),
   );
 
   protected readonly parts = computed(() => {
-    const { sheet, materials, recipe } = this.snapshot();
-    return sheet.components.map((c, i) => {
-      const scooped = inScoops(c.looseLitres, this.scoopOf().litres);
-      return {
-        ...c,
-        name: shortName(materials[i]!.name),
-        parts: recipe.components[i]!.parts,
-        scoops: scoopText(scooped),
-        // What is too little to count is measured by its volume.
-        errorPct: scooped.error === -1 ? 0 : Math.round(scooped.error * 100),
-      };
-    });
+    return cardParts(this.snapshot(), this.scoopOf().litres).map((part) => ({
+      ...part,
+      name: shortName(part.name),
+      scoops: scoopText(part.scoops),
+      // What is too little to count is measured by its volume.
+      errorPct: part.scoops.error === -1 ? 0 : Math.round(part.scoops.error * 100),
+    }));
   });
   protected readonly doses = computed(() => {
     const { sheet, amendments, doses } = this.snapshot();

@@ -20,6 +20,8 @@ import { TypedDay } from '../ui/fields/typed-day';
 import { stageNames } from '../ui/words/words';
 import { KitChoice } from '../data/kit-choice';
 import { ShedSays } from '../bench/shed-says';
+import { BatchRemarks } from '../ui/batch-remarks';
+import { ComesForm } from './comes-form';
 import { KitForm } from './kit-form';
 import { BatchCard } from './batch-card';
 import { ScoopPicker } from './scoop-picker';
@@ -33,7 +35,17 @@ import { ReaderHere } from '../data/reader-here';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './batch-new.html',
   styleUrl: './batch-page.scss',
-  imports: [ShedSays, RouterLink, BatchCard, DayField, KitForm, ScoopPicker, TextField],
+  imports: [
+    BatchCard,
+    BatchRemarks,
+    ComesForm,
+    DayField,
+    KitForm,
+    RouterLink,
+    ScoopPicker,
+    ShedSays,
+    TextField,
+  ],
 })
 export class BatchNew {
   protected readonly texts = texts;
@@ -96,6 +108,13 @@ export class BatchNew {
     }
   });
   protected readonly scoop = inject(ScoopChoice).of(signal('new'), this.snapshot);
+
+  protected readonly materials = computed(() =>
+    this.store.recipe().components.flatMap(({ material: id }) => {
+      const material = this.store.library()?.materials.get(id);
+      return material ? [material] : [];
+    }),
+  );
 
   /** It has a stop: made only once somebody says so, below the card that says it. */
   protected readonly stops = computed(

@@ -14,6 +14,7 @@ import { ApproachChoice } from '../data/approach-choice';
 import { keptHere } from '../data/making';
 import { NurseryService } from '../data/nursery';
 import { ReaderHere } from '../data/reader-here';
+import { Money } from '../data/money';
 import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
 import { BinFill } from '../ui/pictures/bin-fill';
@@ -48,13 +49,10 @@ export class BatchPage {
   private readonly snapshot = computed(() => this.fetched.value()?.snapshot ?? null);
   protected readonly scoop = inject(ScoopChoice).of(this.id, this.snapshot);
 
-  protected print(): void {
-    window.print();
-  }
-
   protected readonly busy = signal(false);
   private readonly nursery = inject(NurseryService);
   private readonly units = inject(Units);
+  private readonly money = inject(Money);
   private readonly reader = inject(ReaderHere);
   private readonly approach = inject(ApproachChoice).approach;
 
@@ -64,6 +62,12 @@ export class BatchPage {
 
   protected minds(batch: Batch): TubRemark[] {
     return tubSays(batch, this.reader.now(), this.nursery.today());
+  }
+
+  /** The card on one page, as it is counted here. */
+  protected card({ id }: Batch): string {
+    const query = { units: this.units.system(), scoop: this.scoop.id(), sign: this.money.sign() };
+    return addressOf('card', { id }, query);
   }
 
   /** Two dozen of the usual size; others are chosen where it is made. */

@@ -5,6 +5,7 @@ import {
   computed,
   DestroyRef,
   effect,
+  ElementRef,
   inject,
   input,
   signal,
@@ -17,6 +18,7 @@ import { InstrumentsService } from '../data/instruments';
 import { BatchRecord } from '../data/record';
 import { resourceOf } from '../data/resource';
 import { BatchRemarks } from '../ui/batch-remarks';
+import { Fold } from '../ui/fold';
 import { FetchState } from '../ui/fetch-state';
 import { LabelForm } from './label-form';
 import { LiveList } from './live-list';
@@ -30,7 +32,7 @@ import { runPage as texts } from '#words/en/places/run/run-page';
 import { common } from '#words/en/places/common';
 
 /** Entries of the record that are shown at first. */
-const HISTORY = 100;
+const HISTORY = 12;
 
 /** Making a batch, step by step: tick, weigh, test, put right, label. */
 @Component({
@@ -44,6 +46,7 @@ const HISTORY = 100;
     CorrectBatch,
     WrittenPipe,
     FetchState,
+    Fold,
     LabelForm,
     LiveList,
     LotPicker,
@@ -75,6 +78,21 @@ export class RunPage {
       .map(({ id, at, data }) => ({ id, at, text: this.run.words(data) })),
   );
   protected readonly older = computed(() => this.record.entries().length - this.history().length);
+
+  /** What the work is, and what is asked for beside it: one press away from anywhere. */
+  protected readonly parts = [
+    { id: 'steps', name: texts.steps },
+    { id: 'tub', name: texts.tub },
+    { id: 'tests', name: texts.tests },
+    { id: 'labels', name: texts.labels },
+    { id: 'lots', name: texts.lots },
+    { id: 'record', name: texts.record },
+  ];
+  private readonly page = inject<ElementRef<HTMLElement>>(ElementRef);
+
+  protected go(id: string): void {
+    this.page.nativeElement.querySelector(`#${id}`)?.scrollIntoView();
+  }
 
   protected showOlder(): void {
     this.length.update((shown) => 2 * shown);

@@ -1,4 +1,4 @@
-import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { computed, effect, inject, Injectable, linkedSignal, signal, untracked } from '@angular/core';
 import { addDays, parseISO } from 'date-fns';
 import { dateIn } from '#words/days';
 import { type Step } from '#core/batch/step';
@@ -7,12 +7,16 @@ import { type BenchTestId } from '#core/batch/tests/bench-tests';
 import { type About } from '#contract/about';
 import { type EntryData, type KeptData } from '#contract/record';
 import { type Batch } from '../data/batches';
+import { ownScoops, scoops } from '#core/batch/scoops';
 import { isWork } from '#core/batch/state';
 import { volumeL } from '#core/vessel/vessel';
 import { standOf } from '#contract/record-tub';
 import { LibraryService } from '../data/library';
 import { type Lot, LotsService } from '../data/lots';
+import { MeasuresService } from '../data/measures';
 import { NurseryService } from '../data/nursery';
+import { ScoopChoice } from '../data/scoop-choice';
+import { Units } from '../data/units';
 import { BatchRecord } from '../data/record';
 import { shortName } from '../ui/words/words';
 import { entryText } from '../ui/words/entry-text';
@@ -49,8 +53,21 @@ export class RunState {
   private readonly library = inject(LibraryService).library;
   private readonly made = signal<Batch | null>(null);
   readonly batch = this.made.asReadonly();
-  /** The test whose form stands open at its step. */
-  readonly openTest = signal<BenchTestId | null>(null);
+  /** What this batch is counted in. */
+  private readonly chosen = inject(ScoopChoice).of(
+    computed(() => String(this.made()?.id ?? '')),
+    computed(() => this.made()?.snapshot ?? null),
+  );
+  private readonly measures = inject(MeasuresService);
+  private readonly units = inject(Units);
+  readonly scoop = computed(() => {
+    const measure = this.made()?.snapshot.choice.measure;
+    const own = ownScoops(this.measures.all.value() ?? [], this.units.system());
+    const found = [...(measure ? [measure] : []), ...own, ...scoops].find(
+      ({ id }) => id === this.chosen.id(),
+    );
+    return found && { name: found.name, litres: found.litres };
+  });
 
   readonly snapshot = computed(() => this.made()?.snapshot ?? null);
   readonly context = computed(() => this.made()?.snapshot.context ?? null);
@@ -60,6 +77,11 @@ export class RunState {
       return { step, ticks, done: ticks.every(Boolean), due: this.dueOn(step) };
     }),
   );
+  /** The first that is not done: where the hands are; -1 where all is. */
+  readonly at = computed(() => this.steps().findIndex(({ done }) => !done));
+  private readonly dueTest = computed((): BenchTestId | null => this.steps()[this.at()]?.step.test ?? null);
+  /** The test whose form stands open at its step: the one that is due, until another is opened. */
+  readonly openTest = linkedSignal<BenchTestId | null>(() => this.dueTest());
   /** Materials and products that go in, with the lot that each came from. */
   readonly items = computed((): RunItem[] => {
     const snapshot = this.made()?.snapshot;

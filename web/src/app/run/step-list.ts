@@ -1,36 +1,65 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { type BenchTestId } from '#core/batch/tests/bench-tests';
 import { InstrumentsService } from '../data/instruments';
 import { Amount } from '../ui/words/amount';
 import { SaidPipe } from '../ui/words/said';
 import { shortName } from '../ui/words/words';
-import { RunState } from './run-state';
+import { type StepFacts } from '#core/batch/step-facts';
+import { HotProbe } from './hot-probe';
+import { RunState, type StepRow } from './run-state';
 import { StepTimer } from './step-timer';
 import { TestForm } from './test-form';
 import { stepList as texts } from '#words/en/places/run/step-list';
 import { ReaderHere } from '../data/reader-here';
 
-/** The order of work: each step with its boxes, its clock and its test. */
+/** The order of work: the step at hand large, with its boxes, its clock and its test; the others a line each. */
 @Component({
   selector: 'app-step-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './step-list.html',
   styleUrl: './step-list.scss',
-  imports: [Amount, SaidPipe, StepTimer, TestForm],
+  imports: [Amount, HotProbe, SaidPipe, StepTimer, TestForm],
 })
 export class StepList {
   protected readonly texts = texts;
   private readonly reader = inject(ReaderHere);
   protected readonly run = inject(RunState);
   private readonly instruments = inject(InstrumentsService);
-  /** The first that is not done: where the hands are. */
-  protected readonly current = computed(() => this.run.steps().find((s) => !s.done)?.step.id ?? null);
+  protected readonly scoop = this.run.scoop;
+  /** A line that was opened. */
+  protected readonly opened = signal<string | null>(null);
+  protected readonly showsPast = signal(false);
+  /** Done before the last that is: behind a line. */
+  protected readonly past = computed(() => {
+    const at = this.run.at();
+    return Math.max(0, (at === -1 ? this.run.steps().length : at) - 1);
+  });
   protected readonly doses = computed(() => {
     const snapshot = this.run.batch()?.snapshot;
     return (snapshot?.sheet.amendments ?? [])
       .map((a, i) => ({ id: a.amendment, name: shortName(snapshot!.amendments[i]!.name), grams: a.grams }))
       .filter((a) => a.grams > 0);
   });
+
+  /** Water that is poured load by load. */
+  protected soFar({ step, ticks, done }: StepRow): { poured: number; all: number } | null {
+    const facts = this.factsOf(step.text, 'step.water');
+    if (!facts || done || ticks.length < 2) return null;
+    return { poured: (facts.litres * ticks.filter(Boolean).length) / ticks.length, all: facts.litres };
+  }
+
+  /** Boiling water, where the card says what the mix takes: cards from before do not. */
+  protected boils({ step }: StepRow): { litres: number; mixKJPerK: number } | null {
+    const facts = this.factsOf(step.text, 'step.heat-boiling');
+    return facts?.mixKJPerK === undefined ? null : { litres: facts.litres, mixKJPerK: facts.mixKJPerK };
+  }
+
+  private factsOf<Code extends keyof StepFacts>(
+    text: StepRow['step']['text'],
+    code: Code,
+  ): StepFacts[Code] | null {
+    return 'say' in text && text.say === code ? (text.with as StepFacts[Code]) : null;
+  }
 
   protected testName(id: BenchTestId): string {
     return this.reader.word(`test.${id}.name`);

@@ -17,7 +17,9 @@ import { stepTimer as texts } from '#words/en/places/run/step-timer';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (left() === null) {
-      <button type="button" class="press" (click)="start()">{{ texts.startMin(minutes()) }}</button>
+      @if (!onlyRunning()) {
+        <button type="button" class="press" (click)="start()">{{ texts.startMin(minutes()) }}</button>
+      }
     } @else {
       <span role="timer" class="left" [class.over]="left() === 0">{{ text() }}</span>
       <button type="button" class="press quiet" (click)="clear()">{{ texts.stopTheClock }}</button>
@@ -43,6 +45,8 @@ export class StepTimer {
   readonly minutes = input.required<number>();
   /** Where its start is kept. */
   readonly name = input.required<string>();
+  /** Nothing until it runs: on the line of a step that is not at hand. */
+  readonly onlyRunning = input(false);
   private readonly now = signal(Date.now());
   private readonly started = linkedSignal(() => readStart(this.name()));
   protected readonly left = computed(() => {

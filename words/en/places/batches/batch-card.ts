@@ -6,6 +6,8 @@ export const batchCard = place('batches/batch-card', {
   struckLevel: ', struck level',
   scoopByThe: (name: Filling, struckLevel: Filling) => line`Scoop, by the ${name}${struckLevel}`,
   parts: 'Parts',
+  through: 'through',
+  staysOn: 'stays on the screen',
   scoops: 'Scoops',
   volume: 'Volume',
   weighs: 'Weighs',

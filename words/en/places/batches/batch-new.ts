@@ -4,7 +4,6 @@ export const batchNew = place('batches/batch-new', {
   newBatch: 'New batch',
   madeOn: 'Made on',
   notForTheSeason: 'Not for the season',
-  readTheStopFirst: 'This mix has a stop. Read the card; you can make it anyway below it.',
   makeItAnyway: 'Make it anyway',
   theCardSaysSo: 'The card and the batch will say so.',
   saveThisBatch: 'Save this batch',

@@ -50,11 +50,23 @@ export class PartList {
   protected readonly amounts = computed(() => {
     const outcome = this.store.behind()?.outcome;
     const { components = [] } = outcome?.sheet ?? {};
-    const { shares = [] } = outcome?.judgement.evaluation.composition ?? {};
+    const { shares = [], parts = [] } = outcome?.judgement.evaluation.composition ?? {};
     return new Map(
-      components.map((component, i) => {
+      components.map(({ material, looseLitres, massKg }, i) => {
         const share = shares[i]!;
-        return [component.material, { ...component, share, pct: fixed(100 * share, 0) }] as const;
+        // What stays on the screen is fetched as well.
+        const through = 1 - (parts[i]?.screen?.oversizeShare ?? 0);
+        const litres = looseLitres / through;
+        return [
+          material,
+          {
+            litres,
+            massKg: massKg / through,
+            overLitres: litres - looseLitres,
+            share,
+            pct: fixed(100 * share, 0),
+          },
+        ] as const;
       }),
     );
   });

@@ -1,6 +1,7 @@
 import { place } from '#words/place';
 
 export const partList = place('mix/parts/part-list', {
+  staysOnTheScreen: 'stays on the screen',
   theParts: 'The parts',
   partsOf: 'Parts of ',
   slider: ', slider',
