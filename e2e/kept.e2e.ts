@@ -110,8 +110,7 @@ test('a kept recipe is renamed, copied, opened at an older version, put away and
 
 test('an empty recipe: the last material goes, and a new one begins', async ({ page }) => {
   await page.goto('/mix');
-  await page.getByRole('button', { name: 'Open a saved recipe' }).click();
-  await page.getByRole('button', { name: 'An empty recipe' }).click();
+  await page.getByRole('button', { name: 'New recipe' }).click();
   await expect(page.getByText('Nothing in it yet')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Make this batch' })).toBeDisabled();
   await page.reload();

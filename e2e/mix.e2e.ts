@@ -219,7 +219,7 @@ test('what works here is said once, with the reason; it stays quiet over a reloa
   await known.locator('summary').click();
   await expect(known).toContainText('“Watered by weight for ten years”');
   await page.getByRole('button', { name: 'Make this batch' }).click();
-  await expect(page.getByRole('article')).toContainText(
+  await expect(page.locator('app-batch-remarks')).toContainText(
     'Known to work here: “Watered by weight for ten years”',
   );
   await page.getByRole('button', { name: 'Save this batch' }).click();

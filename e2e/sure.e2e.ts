@@ -93,6 +93,9 @@ test('a mix of another approach is opened and no more; another approach changes 
   await expect(page.getByRole('link', { name: /Approach/ })).not.toContainText('Coir');
   await page.getByRole('link', { name: /Approach/ }).click();
   await coir.getByRole('radio', { name: 'Coir' }).check();
+  // It asks, and names what changes; until then the old one counts.
+  await expect(coir.getByRole('alert')).toContainText(/^Coir: new recipes to /);
+  await coir.getByRole('button', { name: 'Work by this one' }).click();
   await page.goto('/mix');
   await expect(page.getByRole('link', { name: /Approach/ })).toContainText('Coir');
   await page.locator('app-job-panel').getByText('Pot up').click();

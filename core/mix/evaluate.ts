@@ -30,6 +30,8 @@ import { checkVessel, type Vessel } from '#core/vessel/vessel';
 
 /** A recipe for a stage in a vessel: all that is needed to compute it. */
 export interface MixInput {
+  /** Names of other vessels that the batch fills too and that let no water out. */
+  undrained?: readonly string[];
   stage: Stage;
   vessel: Vessel;
   /** Firming, fraction of volume lost, 0–0.5. */

@@ -1,5 +1,4 @@
-import { type VesselKind } from '#core/vessel/tray';
-import { volumeL } from '#core/vessel/vessel';
+import { mixOfOneL, type VesselKind } from '#core/vessel/tray';
 import { checkRange } from '#core/units/check';
 import { limits } from '#core/units/limits';
 
@@ -21,7 +20,7 @@ export interface VesselCost {
  */
 export function vesselCost(kind: VesselKind, pricePerL: number | null, labourPerHour?: number): VesselCost {
   if (labourPerHour !== undefined) checkRange('labourPerHour', labourPerHour, ...limits.money);
-  const mixL = kind.ownMix ? 0 : 100 * volumeL(kind.vessel);
+  const mixL = 100 * mixOfOneL(kind);
   const { price, uses = 1, minutesPerHundred = null, footprintM2, perTray } = kind;
   const trays = 100 / perTray;
   return {

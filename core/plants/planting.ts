@@ -54,7 +54,7 @@ export const lossCauses = [
 ] as const;
 
 /** Where plants go from here. */
-export const outWays = ['planted', 'sold', 'thrown away'] as const;
+export const outWays = ['planted', 'sold', 'given away', 'thrown away'] as const;
 
 export type PlantEvent = { on: string } & (
   | { kind: 'up'; count: number; empty?: number[] | undefined }

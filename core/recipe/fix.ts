@@ -1,6 +1,6 @@
 import { neutralisingMeqPerG } from '#core/material/amendment';
 import { type Library, lookUp } from '#core/recipe/library';
-import { litresOf, type Recipe, type RecipePart } from '#core/recipe/recipe';
+import { vesselsOf, type Recipe, type RecipePart } from '#core/recipe/recipe';
 
 /** A change of the recipe, as a rule proposes it. */
 export type RuleFix =
@@ -103,8 +103,8 @@ export function applyFix(recipe: Recipe, fix: Fix, library: Library): Recipe {
 }
 
 /**
- * The recipe in another vessel, firmed as that usually is. What was counted stays: thirty blocks become thirty pots. But
- * twenty trays are not twenty pots: where the way of counting changes, the litres stay about the same.
+ * The recipe in another vessel, firmed as that usually is. What was counted stays: thirty blocks become thirty pots,
+ * twenty trays of one kind twenty of another, and the cells of two trays as many pots.
  */
 export function intoVessel(recipe: Recipe, id: string, library: Pick<Library, 'vessels'>): Recipe {
   const kind = lookUp(library.vessels, id, 'vessel');
@@ -112,6 +112,10 @@ export function intoVessel(recipe: Recipe, id: string, library: Pick<Library, 'v
   const { job } = recipe;
   const changed = { ...recipe, vessel: id, compactionPct: kind.usualCompaction * 100 };
   if (!('trays' in job) || was.perTray > 1 === kind.perTray > 1) return changed;
-  const perTray = litresOf({ trays: 1, sparePct: job.sparePct }, kind);
-  return { ...changed, job: { ...job, trays: Math.max(1, Math.round(litresOf(job, was) / perTray)) } };
+  const { trays: _, ...counted } = job;
+  const single = vesselsOf(job, was);
+  return {
+    ...changed,
+    job: kind.perTray > 1 ? { ...counted, vessels: single } : { ...counted, trays: single },
+  };
 }

@@ -88,6 +88,10 @@ export interface AlsoFilled {
  */
 export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInput {
   const kind = vesselOf(recipe, library, path);
+  const undrained = alsoOf(recipe.job).flatMap((each) => {
+    const also = library.vessels.get(each.vessel);
+    return also && also.vessel.shape !== 'block' && also.vessel.holes === false ? [also.name] : [];
+  });
   const windows = windowsWanted(recipe.stage, recipe.crops, library.windows);
   return {
     stage: recipe.stage,
@@ -97,6 +101,7 @@ export function mixInputOf(recipe: Recipe, library: Library, path = ''): MixInpu
       partOf(lookUp(library.materials, c.material, `${path}components.${i}.material`), c.parts, c.screenedMm),
     ),
     litres: litresOf(recipe.job, kind),
+    ...(undrained.length > 0 && { undrained }),
     ...(recipe.tinySeed && { tinySeed: true }),
     ...(windows && { windows }),
     ...(recipe.measured && { measured: measuredOf(recipe.measured) }),
@@ -123,6 +128,8 @@ export function vesselOf(
   const kind = lookUp(vessels, vessel, `${path}vessel`);
   return fillPct === undefined ? kind : filledTo(kind, fillPct);
 }
+
+const alsoOf = (job: HowMuch): readonly AlsoFilled[] => ('litres' in job ? [] : (job.also ?? []));
 
 /** Single vessels in a job counted in trays. */
 export const vesselsOf = (job: HowMuch, kind: VesselKind): number =>

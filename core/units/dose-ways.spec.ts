@@ -3,7 +3,14 @@ import { doseFrom, doseInWays, type DoseSetting, doseWays } from '#core/units/do
 import { published } from '#testing/published';
 
 const setting: DoseSetting = {
-  ...{ bulkDensityGPerMl: 1.1, batchLitres: 40, potLitres: 0.5, barrowLitres: 80, sackKg: 20 },
+  ...{
+    bulkDensityGPerMl: 1.1,
+    batchLitres: 40,
+    potLitres: 0.5,
+    barrowLitres: 80,
+    sackKg: 20,
+    measureLitres: 0.06,
+  },
 };
 
 test('pounds to the yard and ounces to the gallon', () => {
@@ -19,6 +26,12 @@ test('by hand: two cups to a batch, grams to a pot, half a sack', () => {
   expect(doseFrom(2, 'cupsPerBatch', setting)).toBeCloseTo((2 * 236.588 * 1.1) / 40, 3);
   expect(doseFrom(1.5, 'gramsPerPot', setting)).toBeCloseTo(3, 12);
   expect(doseFrom(0.5, 'sacksPerBatch', setting)).toBeCloseTo(250, 9);
+  // A third of a cup to each half litre pot; two handfuls of 60 mL to the batch.
+  expect(doseFrom(1 / 3, 'cupsPerPot', setting)).toBeCloseTo((236.588 * 1.1) / 3 / 0.5, 3);
+  expect(doseFrom(1, 'tablespoonsPerPot', setting)).toBeCloseTo((14.7868 * 1.1) / 0.5, 3);
+  expect(doseFrom(1, 'ouncesPerPot', setting)).toBeCloseTo(28.3495 / 0.5, 3);
+  expect(doseFrom(2, 'measuresPerBatch', setting)).toBeCloseTo((2 * 60 * 1.1) / 40, 9);
+  expect(doseFrom(2, 'measuresPerPot', setting)).toBeCloseTo((2 * 60 * 1.1) / 0.5, 9);
   expect(doseFrom(2, 'poundsPerBatch', setting)).toBeCloseTo(907.185 / 40, 3);
   expect(doseFrom(3, 'ouncesPerBatch', setting)).toBeCloseTo(85.0486 / 40, 4);
   expect(doseFrom(0.2, 'kilogramsPerBatch', setting)).toBeCloseTo(5, 9);

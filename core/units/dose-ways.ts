@@ -7,7 +7,8 @@ import { OutOfRange } from '#core/units/check';
 export const doseWays = [
   ...(['gramsPerBatch', 'kilogramsPerBatch', 'poundsPerBatch', 'ouncesPerBatch', 'sacksPerBatch'] as const),
   ...(['cupsPerBatch', 'tablespoonsPerBatch', 'teaspoonsPerBatch'] as const),
-  ...(['gramsPerPot', 'gramsPerBarrow', 'cupsPerBarrow'] as const),
+  ...(['gramsPerPot', 'ouncesPerPot', 'cupsPerPot', 'tablespoonsPerPot'] as const),
+  ...(['gramsPerBarrow', 'cupsPerBarrow', 'measuresPerBatch', 'measuresPerPot'] as const),
   ...(['gPerL', 'kgPerM3', 'lbPerYd3', 'ozPerGal', 'tablespoonsPerGal', 'teaspoonsPerGal'] as const),
 ] as const;
 export type DoseWay = (typeof doseWays)[number];
@@ -22,6 +23,8 @@ export interface DoseSetting {
   barrowLitres: number;
   /** A whole sack of the product, kg; null where it is not known. */
   sackKg: number | null;
+  /** A measure of one's own, level: a handful that was measured once; null where none is chosen. */
+  measureLitres: number | null;
 }
 
 /** Grams to a litre in one of a way; null where it cannot be said so. */
@@ -55,6 +58,16 @@ export function gPerLInOne(way: DoseWay, of: DoseSetting): number | null {
       return grams(litresIn.teaspoon) / of.batchLitres;
     case 'gramsPerPot':
       return 1 / of.potLitres;
+    case 'ouncesPerPot':
+      return gramsIn.ounce / of.potLitres;
+    case 'cupsPerPot':
+      return grams(litresIn.cup) / of.potLitres;
+    case 'tablespoonsPerPot':
+      return grams(litresIn.tablespoon) / of.potLitres;
+    case 'measuresPerBatch':
+      return of.measureLitres === null ? null : grams(of.measureLitres) / of.batchLitres;
+    case 'measuresPerPot':
+      return of.measureLitres === null ? null : grams(of.measureLitres) / of.potLitres;
     case 'gramsPerBarrow':
       return 1 / of.barrowLitres;
     case 'cupsPerBarrow':

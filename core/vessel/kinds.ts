@@ -54,8 +54,10 @@ export const vesselKinds: readonly VesselKind[] = [
   tray(60, cell(44, 30, 57, 3)),
   tray(24, cell(70, 52, 65, 5)),
   blocks(20, 240),
+  blocks(32, 160),
   blocks(40, 84),
   blocks(50, 50),
+  blocks(100, 12),
   {
     id: 'flat',
     name: 'Open flat',

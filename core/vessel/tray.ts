@@ -24,6 +24,10 @@ export interface VesselKind {
   minutesPerHundred?: number | undefined;
 }
 
+/** Litres of finished mix that one of it takes: nothing where it is its own. */
+export const mixOfOneL = ({ vessel, ownMix }: Pick<VesselKind, 'vessel' | 'ownMix'>): number =>
+  ownMix ? 0 : volumeL(vessel);
+
 /**
  * Litres of finished mix for a job.
  * @param vessels how many single vessels (cells, not trays), 1–1,000,000

@@ -110,6 +110,7 @@ export const labels: Readonly<Record<string, string>> = {
   parts: 'Parts',
   peatPctMax: 'Peat at most',
   perCell: 'To each cell',
+  cameUp: 'Came up',
   ph: 'pH',
   phAfter: 'pH after',
   phBefore: 'pH before',

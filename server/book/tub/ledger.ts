@@ -5,7 +5,7 @@ import { alike, undoOf } from '#core/batch/tub';
 import { runBenchTest } from '#core/batch/tests/bench-tests';
 import { type Planting, standing } from '#core/plants/planting';
 import { called } from '#core/plants/care';
-import { volumeL } from '#core/vessel/vessel';
+import { mixOfOneL } from '#core/vessel/tray';
 import { type Tubs } from '#server/book/tub/tubs';
 import { type KeptBatch } from '#server/kept/batches';
 import { type Stores } from '#server/kept/stores';
@@ -74,7 +74,7 @@ export class Ledger {
   topUpLitres(planting: Planting): number | null {
     const kind = this.stores.library.library().vessels.get(planting.vessel);
     return planting.halfFilled && kind && this.toppedIn(planting).length === 0
-      ? (1 - HALF) * planting.cells * volumeL(kind.vessel)
+      ? (1 - HALF) * planting.cells * mixOfOneL(kind)
       : null;
   }
 
@@ -165,7 +165,7 @@ export class Ledger {
     if (data.vessel === undefined) return { ...data, ...twin };
     const { vessel } = batch.snapshot;
     const kind = data.vessel === vessel.id ? vessel : this.stores.library.library().vessels.get(data.vessel);
-    return { ...data, ...twin, ...(kind && { litres: share * data.count * volumeL(kind.vessel) }) };
+    return { ...data, ...twin, ...(kind && { litres: share * data.count * mixOfOneL(kind) }) };
   }
 
   /** As it is kept: a test with what it came to, a filling with what it took. */

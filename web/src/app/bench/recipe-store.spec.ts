@@ -92,12 +92,15 @@ test('the approach decides what a stage starts from', () => {
   expect(store.recipe()).toEqual(starterMixes.rooting);
 });
 
-test('from trays to pots the litres stay about the same, and back; blocks are pressed', () => {
+test('from trays to pots the plants stay as many, and back; blocks are pressed', () => {
+  const { job } = store.recipe();
+  const cells = 'trays' in job ? job.trays * 72 : 0;
   const before = store.litres();
   store.toVessel('pot-9');
-  expect(store.litres() / before).toBeCloseTo(1, 1);
+  expect(store.recipe().job).toMatchObject({ trays: cells });
   store.toVessel('cell-72');
-  expect(store.litres() / before).toBeCloseTo(1, 1);
+  expect(store.recipe().job).toMatchObject({ vessels: cells });
+  expect(store.litres()).toBeCloseTo(before, 6);
   store.toVessel('block-50');
   expect(store.recipe().compactionPct).toBe(25);
   store.toVessel('pot-15');

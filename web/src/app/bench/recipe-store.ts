@@ -7,7 +7,7 @@ import { approaches } from '#core/recipe/approaches';
 import { type Stage } from '#core/mix/stage';
 import { withKnownStill } from '#core/recipe/known';
 import { type Library, lookUp } from '#core/recipe/library';
-import { litresOf, mixInputOf, withValidTests, type Recipe } from '#core/recipe/recipe';
+import { litresOf, mixInputOf, vesselsOf, withValidTests, type Recipe } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { vesselKinds } from '#core/vessel/kinds';
 import { readKept, writeKept } from '../data/kept';
@@ -108,6 +108,7 @@ export class RecipeStore {
     const library = this.library();
     if (!library) return { state: 'waiting' };
     if (this.recipe().components.length === 0) return { state: 'impossible', why: texts.nothingIsInItYet };
+    if (this.kind().ownMix) return { state: 'impossible', why: texts.itIsItsOwnMix };
     try {
       const judgement = judgeRecipe(this.recipe(), library, this.chosen.approach().loudness);
       const moisture = usualMoisture(this.kind().vessel);
@@ -190,11 +191,12 @@ export class RecipeStore {
     this.future.set([]);
   }
 
-  /** Nothing in it yet, for the stage and the vessel that are on the bench. */
+  /** Nothing in it yet, for the stage and the vessel that are on the bench, and as many of them, none to spare. */
   empty(): void {
-    const { measured, ...recipe } = this.recipe();
-    void measured;
-    this.set({ ...recipe, components: [], amendments: [], lime: null }, `empty ${Date.now()}`, null);
+    const { measured, known, job: was, ...recipe } = this.recipe();
+    void [measured, known];
+    const job = 'litres' in was ? was : { ...was, sparePct: 0 };
+    this.set({ ...recipe, job, components: [], amendments: [], lime: null }, `empty ${Date.now()}`, null);
   }
 
   /** The mix that it came from was put away: the recipe stays, without its name. */
@@ -231,8 +233,10 @@ export class RecipeStore {
     if (!library) return;
     this.set(intoVessel(this.recipe(), id, library), 'vessel');
     const { job } = this.recipe();
-    if ('vessels' in job)
-      this.notices.say(texts.stillSoMany(job.vessels, this.reader.formats().volume(this.litres())));
+    if (!('litres' in job))
+      this.notices.say(
+        texts.stillSoMany(vesselsOf(job, this.kind()), this.reader.formats().volume(this.litres())),
+      );
   }
 
   undo(): void {

@@ -64,7 +64,7 @@ const asked: readonly Asked[] = [
     name: texts.toppedUp,
     number: { label: texts.withIt, within: 'wateredLitres', unit: 'L' },
   },
-  { kind: 'thinned', name: texts.thinned, number: { label: texts.soMany, within: SOME, whole: true } },
+  { kind: 'thinned', name: texts.thinned, number: { label: texts.remove, within: SOME, whole: true } },
   {
     kind: 'out',
     name: texts.plantedOrSold,
@@ -114,6 +114,15 @@ const asked: readonly Asked[] = [
               [unit]="number.unit ?? ''"
               [whole]="number.whole ?? false"
               [(value)]="number$"
+            />
+          }
+          @if (it.kind === 'thinned' && standNow() > 0) {
+            <app-number-field
+              [label]="texts.leave"
+              [within]="[0, standNow()]"
+              [whole]="true"
+              [value]="leaves()"
+              (valueChange)="number$.set($event === undefined ? undefined : standNow() - $event)"
             />
           }
           @if (countable()) {
@@ -167,6 +176,9 @@ const asked: readonly Asked[] = [
             (emptyChange)="countBy($event)"
           />
         }
+        @if (it.kind === 'thinned' && standNow() > 0) {
+          <p class="term">{{ texts.standNow(standNow(), noun()) }}</p>
+        }
         @if (it.kind === 'sprayed') {
           <p class="term">
             {{ texts.followItsLabelGlovesGoggles }}
@@ -216,6 +228,8 @@ export class EventSheet {
   readonly noun = input('cell');
   /** Cells that the last count found empty. */
   readonly emptyBefore = input<readonly number[]>([]);
+  /** Plants that stand, as far as anybody knows. */
+  readonly standNow = input(0);
   /** What topping it up takes, L; null where nothing is left to fill. */
   readonly topUpL = input<number | null>(null);
   readonly entered = output<PlantEvent>();
@@ -287,6 +301,11 @@ export class EventSheet {
         return null;
     }
   });
+  /** What stays once so many are pulled. */
+  protected readonly leaves = computed(() => {
+    const removed = this.number$();
+    return removed === undefined || removed > this.standNow() ? undefined : this.standNow() - removed;
+  });
   protected readonly missing = computed(() =>
     this.tried() && !this.event() ? texts.somethingIsNotFilledIn : '',
   );
@@ -294,6 +313,9 @@ export class EventSheet {
   protected choose(each: Asked): void {
     this.open.update((now) => (now?.kind === each.kind ? null : each));
     this.empty();
+    // One to each is the usual aim: so many are too many.
+    const spare = this.standNow() - Math.min(this.cells(), this.standNow());
+    if (each.kind === 'thinned' && spare > 0) this.number$.set(spare);
     if (each.kind === 'topped') this.number$.set(this.topUpL() ?? undefined);
   }
 

@@ -13,6 +13,7 @@ import {
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { called } from '#core/plants/care';
 import { fills } from '#core/package/stock';
+import { howToSow } from '#core/plants/how-to-sow';
 import { perhapsThere, type Planting, startOf, starts } from '#core/plants/planting';
 import { checkWhole } from '#core/units/check';
 import { volumeL } from '#core/vessel/vessel';
@@ -34,6 +35,7 @@ import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
 import { tubSays } from '../ui/words/tub-says';
+import { Fold } from '../ui/fold';
 import { FetchState } from '../ui/fetch-state';
 import { tubSays as tubTexts } from '#words/en/places/ui/words/tub-says';
 import { plantNew as texts } from '#words/en/places/plants/plant-new';
@@ -84,7 +86,7 @@ interface Draft {
       margin-top: 16px;
     }
   `,
-  imports: [ChoiceField, FetchState, NumberField, RouterLink, Segments, TextField, TickField],
+  imports: [ChoiceField, FetchState, Fold, NumberField, RouterLink, Segments, TextField, TickField],
 })
 export class PlantNew {
   protected readonly texts = texts;
@@ -153,6 +155,39 @@ export class PlantNew {
     if (!tub?.state.made || !kind) return '';
     const count = fills(tub.leftLitres, volumeL(kind.vessel));
     return tubTexts.fills(count, kind.noun);
+  });
+  /** What is its own mix takes none of any tub. */
+  protected readonly takesMix = computed(() => this.kind()?.ownMix !== true);
+  protected readonly undrained = computed(() => {
+    const vessel = this.kind()?.vessel;
+    return vessel !== undefined && vessel.shape !== 'block' && vessel.holes === false;
+  });
+  /** Seed that was tested: how many are wanted, and how many of how many came up. */
+  protected readonly wanted = signal<number | undefined>(undefined);
+  protected readonly cameUp = signal<number | undefined>(undefined);
+  protected readonly tested = signal<number | undefined>(undefined);
+  protected readonly toSow = computed(() => {
+    const [wanted, cameUp, of] = [this.wanted(), this.cameUp(), this.tested()];
+    if (wanted === undefined || cameUp === undefined || of === undefined) return null;
+    const it = this.reader.attempt(() => howToSow(wanted, cameUp, of));
+    return 'why' in it
+      ? { says: it.why, cells: undefined, perCell: undefined }
+      : { ...it, says: texts.sowPlan(it.perCell, this.noun(), it.cells, Math.round(100 * it.upShare)) };
+  });
+  /** How deep, and under what. */
+  protected readonly sowSays = computed(() => {
+    const crop = this.crop();
+    if (!crop) return '';
+    const light = { light: texts.needsLight, dark: texts.needsDark, either: '' }[crop.light];
+    const depth = this.reader.formats().length(crop.coverMm);
+    const cover =
+      crop.cover === 'none' || crop.coverMm === 0
+        ? texts.pressOnly
+        : texts.coverWith(
+            depth,
+            { vermiculite: texts.vermiculite, mix: texts.theMix, sand: texts.sand }[crop.cover],
+          );
+    return `${cover} ${light}`.trim();
   });
   protected readonly perTray = computed(() => this.kind()?.perTray ?? 1);
   /** Whole trays of what is typed in cells; nothing where it is no whole number of them. */
@@ -386,7 +421,7 @@ export class PlantNew {
           halfFilled: draft.halfFilled && draft.start === 'pot',
           cells: checkWhole('cells', cells!, ...limits.plantCells),
           perCell: perCell!,
-          batch: batch ? Number(batch) : null,
+          batch: batch && this.takesMix() ? Number(batch) : null,
           seedLot: seedLot && draft.start === 'sow' ? Number(seedLot) : null,
           from: source.map((each) => ({ planting: each.planting, plants: each.plants! })),
         },

@@ -1,12 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { evaluateMix, type Evaluation, type MixInput } from '#core/mix/evaluate';
 import { stages } from '#core/mix/stage';
-import { mixInputOf, type Recipe } from '#core/recipe/recipe';
+import { mixInputOf, type Recipe, vesselsOf } from '#core/recipe/recipe';
 import { starterMixes } from '#core/recipe/starter-mixes';
 import { OutOfRange } from '#core/units/check';
 import { fixed } from '#core/units/show';
-import { exposedAreaMm2, type Vessel, volumeL } from '#core/vessel/vessel';
+import { areaAtMm2, exposedAreaMm2, type Vessel, volumeL } from '#core/vessel/vessel';
 import { type VesselKind } from '#core/vessel/tray';
 import { Living } from '#core/weeks/life';
 import { topDressing } from '#core/weeks/top-dressing';
@@ -24,6 +24,7 @@ import { Units } from '../data/units';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { NumberField } from '../ui/fields/number-field';
 import { Segments } from '../ui/fields/segments';
+import { TextField } from '../ui/fields/text-field';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName, stageNames } from '../ui/words/words';
 import { KeptLine } from '../ui/kept-line';
@@ -38,6 +39,7 @@ const gone = { moist: 0.3, dry: 0.7, wilting: 1 } as const;
 const NARROW_MM = 8;
 /** Least air that roots of a potted plant stand, %: under it they stay out of the ball's foot. Common practice. */
 const SHORT_OF_AIR = 8;
+/** Where the recipe at hand counts none. */
 const POTS = 100;
 
 const joints: Record<PotUp['joint'], string> = {
@@ -61,7 +63,7 @@ interface Made {
   host: { class: 'page' },
   templateUrl: './potting-page.html',
   styleUrl: './potting-page.scss',
-  imports: [ChoiceField, CutThrough, KeptLine, NumberField, RouterLink, Segments],
+  imports: [ChoiceField, CutThrough, KeptLine, NumberField, RouterLink, Segments, TextField],
 })
 export class PottingPage {
   protected readonly texts = texts;
@@ -174,6 +176,27 @@ export class PottingPage {
   });
   protected readonly joint = computed(() => joints[this.made()!.up.joint]);
 
+  /** So many pots: of the job at hand where it is of that pot, until another number is typed. */
+  protected readonly typedCount = signal<number | undefined>(undefined);
+  protected readonly count = computed(() => {
+    const { job, vessel } = this.store.recipe();
+    const jobs = vessel === this.pot() ? vesselsOf(job, this.store.kind()) : 0;
+    return this.typedCount() ?? (jobs > 0 ? jobs : POTS);
+  });
+  /** Compost, mulch or grit laid on top: it needs that much free under the rim. */
+  protected readonly topOf = signal('');
+  protected readonly topMm = signal<number | undefined>(undefined);
+  private topLayer(): string[] {
+    const vessel = this.made()?.kind.vessel;
+    const mm = this.topMm();
+    if (!vessel || vessel.shape === 'block' || !mm) return [];
+    const { volume, length } = this.reader.formats();
+    const each = (areaAtMm2(vessel, vessel.depthMm - vessel.headspaceMm) * mm) / 1e6;
+    const room = vessel.headspaceMm - mm < 5 ? ` ${texts.leaveRoom(length(mm + 10))}` : '';
+    const what = this.topOf().trim() || texts.mulch;
+    return [texts.layTop(length(mm), what, volume(each), volume(this.count() * each), this.count()) + room];
+  }
+
   protected readonly stops = computed(() => {
     const vessel = this.made()?.kind.vessel;
     return vessel && vessel.shape !== 'block' && vessel.holes === false ? [texts.stopThisPotHasNo] : [];
@@ -196,9 +219,10 @@ export class PottingPage {
     return [
       first,
       below,
-      texts.setThePlant(volume(up.mixL - up.belowL), volume(POTS * up.mixL), POTS),
+      texts.setThePlant(volume(up.mixL - up.belowL), volume(this.count() * up.mixL), this.count()),
       texts.pressLightly(length(vessel.headspaceMm)),
       texts.settleIt,
+      ...this.topLayer(),
     ];
   });
   protected readonly dressings = computed(() =>

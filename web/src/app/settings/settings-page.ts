@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { type ApproachId, approaches, type Approach } from '#core/recipe/approaches';
 import { ownTimeZone } from '#core/units/day';
@@ -95,6 +95,31 @@ export class SettingsPage {
 
   protected says(id: ApproachId, part: 'name' | 'says' | 'goodAt' | 'costs' | 'risks'): string {
     return this.reader.word(`approach.${id}.${part}`);
+  }
+
+  /** Chosen, and not yet said yes to. */
+  protected readonly asked = signal<ApproachId | null>(null);
+
+  /** What is another once it is followed: from what a recipe starts, and what is said loudly. */
+  protected whatChanges({ id, mixes, loudness = {} }: Approach): string {
+    const starts = stages
+      .filter((stage) => mixes[stage])
+      .map((stage) => stageNames[stage].name.toLowerCase());
+    return texts.changesTo(
+      this.says(id, 'name'),
+      this.reader.formats().list(starts),
+      Object.keys(loudness).length,
+    );
+  }
+
+  protected follow(id: ApproachId): void {
+    this.way.follow(id);
+    this.asked.set(null);
+    this.notices.say(texts.nowWorkBy(this.says(id, 'name')));
+  }
+
+  protected stay(): void {
+    this.asked.set(null);
   }
 
   protected readonly spreadWords = spreadWords;

@@ -82,6 +82,16 @@ const year: Asked<Figure>[] = [
       </div>
       @if (ofYear(); as words) {
         <p role="status">{{ words }}</p>
+        @if (yearRows(); as rows) {
+          <dl>
+            @for (row of rows; track row.name) {
+              <div>
+                <dt>{{ row.name }}</dt>
+                <dd>{{ row.value }}</dd>
+              </div>
+            }
+          </dl>
+        }
         <div class="wide" role="group" [attr.aria-label]="texts.whatAYearTakes" tabindex="0">
           <table>
             <caption class="visually-hidden">
@@ -288,6 +298,43 @@ export class MakeOrBuyPage {
     const yards = whole / litresIn.cubicYard;
     const amount = this.metric() ? `${(whole / 1000).toFixed(1)} m³` : texts.yd(yards.toFixed(1));
     return texts.ofMixAYearOf(amount, this.money.say(whole * this.shed.bill().perLitre));
+  });
+  /** A year of it made, labour and all, against bags; null without a bag. */
+  protected readonly yearRows = computed(() => {
+    const { litres = 0, batches = 0, weeks = 0, outlay } = this.figures();
+    const { minutes, perHour } = this.labour();
+    const [whole, bag, bill] = [yearLitres(litres, batches, weeks), this.bag(), this.shed.bill()];
+    if (bag === null || !(whole > 0)) return null;
+    const it = makeOrBuy({
+      litres: whole,
+      ingredients: [{ litres: whole, pricePerL: bill.perLitre }],
+      doses: [],
+      labour: { minutes: minutes * batches * weeks, perHour },
+      ...(outlay !== undefined && { outlay }),
+      bought: bag,
+    });
+    const say = (amount: number): string => this.money.say(amount);
+    const labour = (minutes * batches * weeks * perHour) / 60;
+    const gain = it.saved - (outlay ?? 0);
+    return [
+      { name: texts.bought, value: texts.boughtFor(say(it.costBought), it.bags) },
+      { name: texts.made, value: say(it.costMade) },
+      { name: texts.labourInIt, value: say(labour) },
+      gain >= 0
+        ? { name: texts.savedAYear, value: say(gain) }
+        : { name: texts.dearerAYear, value: say(-gain) },
+      ...(it.breakEvenLitres === null
+        ? []
+        : [
+            {
+              name: texts.whatIsBoughtFirstIs,
+              value: texts.paidAfter(
+                stockAmount('material', it.breakEvenLitres, this.system()),
+                Math.ceil(it.breakEvenLitres / litres),
+              ),
+            },
+          ]),
+    ];
   });
   protected readonly bulk = computed(() => {
     const { litres = 0, batches = 0, weeks = 0 } = this.figures();

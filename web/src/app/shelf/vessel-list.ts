@@ -3,6 +3,7 @@ import { type VesselKind } from '#core/vessel/tray';
 import { byWaterWeight, firmingOfBlocks } from '#core/vessel/calibrate';
 import { byShape, checkVessel, type Vessel, volumeL } from '#core/vessel/vessel';
 import { TickField } from '../ui/fields/tick-field';
+import { calledSo } from './called-so';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
@@ -78,9 +79,14 @@ const wallKinds = [
   template: `
     <p class="lead">{{ texts.insideMeasuresDecideHowMuch }}</p>
     <app-fetch-state [of]="library.fetched" [what]="texts.theVessels" />
-    <details class="own" [open]="changing() !== null" aria-labelledby="own-vessel">
+    <details class="own" [open]="changing() !== null || isNew" aria-labelledby="own-vessel">
       <summary id="own-vessel">{{ changing() ? texts.change + name() : common.oneOfYourOwn }}</summary>
-      <app-segments [label]="texts.itsShape" [choices]="shapes" [(value)]="form" />
+      <app-segments
+        [label]="texts.itsShape"
+        [choices]="shapes"
+        [value]="form()"
+        (valueChange)="shape($event)"
+      />
       <div class="fields">
         <app-text-field [label]="common.called" [(value)]="name" />
         <app-number-list [asked]="fields()" [values]="sizes()" (typed)="type($event)" />
@@ -189,7 +195,9 @@ export class VesselList {
   protected readonly walls = signal<(typeof wallKinds)[number]['id']>('closed');
   protected readonly ownMix = signal(false);
   protected readonly costs = costs;
-  protected readonly name = signal('');
+  protected readonly name = signal(calledSo());
+  /** Sought where it was not found: its form stands open. */
+  protected readonly isNew = this.name() !== '';
   protected readonly sizes = signal<Partial<Record<Size, number | undefined>>>(FRESH);
   protected readonly problem = signal('');
   protected readonly fields = computed(() => {
@@ -246,6 +254,15 @@ export class VesselList {
     return this.library.library()?.own?.has(id) ?? false;
   }
 
+  /** Blocks are pressed by a quarter, as the usual ones are. */
+  protected shape(form: Form): void {
+    const [was, is] = [this.form() === 'block', form === 'block'];
+    this.form.set(form);
+    const firm = this.sizes().firm;
+    if (is && !was && firm === 0) this.type(['firm', BLOCK_FIRM]);
+    if (was && !is && firm === BLOCK_FIRM) this.type(['firm', 0]);
+  }
+
   protected type([name, value]: [Size, number | undefined]): void {
     this.sizes.update((sizes) => ({ ...sizes, [name]: value }));
   }
@@ -276,7 +293,7 @@ export class VesselList {
   protected clear(): void {
     this.changing.set(null);
     this.name.set('');
-    this.sizes.set(FRESH);
+    this.sizes.set(this.form() === 'block' ? { ...FRESH, firm: BLOCK_FIRM } : FRESH);
     this.holes.set(true);
     this.walls.set('closed');
     this.ownMix.set(false);
@@ -313,4 +330,6 @@ export class VesselList {
 
 /** Loose mix of which the blocks are counted. */
 const BUCKET_L = 10;
+/** What pressing takes of the volume, %: as of the usual blocks. */
+const BLOCK_FIRM = 25;
 const FRESH = { perTray: 1, firm: 0, headspace: 0 };

@@ -4,7 +4,7 @@ export const recipeBar = place('mix/recipe-bar', {
   openASavedRecipe: 'Open a saved recipe',
   theSavedRecipes: 'the saved recipes',
   noSavedRecipesYetPress: 'No saved recipes yet: press Save.',
-  anEmptyRecipe: 'An empty recipe',
+  newRecipe: 'New recipe',
   restore: (name: Filling) => line`Restore ${name}`,
   archived: 'archived',
   moreForThisRecipe: 'More for this recipe',

@@ -1,4 +1,4 @@
-import { place } from '#words/place';
+import { type Filling, line, place } from '#words/place';
 
 export const eventSheet = place('plants/event-sheet', {
   rooted: 'Rooted',
@@ -32,6 +32,10 @@ export const eventSheet = place('plants/event-sheet', {
   toppedUp: 'Topped up',
   withIt: 'With',
   thinned: 'Thinned',
+  remove: 'Remove',
+  leave: 'Leave',
+  standNow: (plants: Filling, noun: Filling) =>
+    line`${plants} stand there. To leave one a ${noun} is proposed.`,
   plantedOrSold: 'Planted or sold',
   sprayed: 'Sprayed',
   somethingIsNotFilledIn: 'Something is not filled in yet',

@@ -1,6 +1,21 @@
 import { type Filling, line, place } from '#words/place';
 
 export const plantNew = place('plants/plant-new', {
+  itsOwnMix: 'It is its own mix: it takes none of any tub.',
+  noHoles: 'Stop: this vessel has no holes. It fills up with water, and the plants drown in any mix.',
+  oldSeed: 'Old seed: how many to sow',
+  plantsWanted: 'Plants wanted',
+  seedsTested: 'Seeds tested',
+  sowSo: 'Sow it so',
+  sowPlan: (seeds: Filling, noun: Filling, cells: Filling, pct: Filling) =>
+    line`${seeds} to each ${noun}, ${cells} ${noun}s: something comes up in ${pct} %, and there are enough 9 times in 10.`,
+  pressOnly: 'Press the seed on; leave it uncovered.',
+  coverWith: (depth: Filling, what: Filling) => line`Sow ${depth} deep, covered with ${what}.`,
+  vermiculite: 'vermiculite',
+  theMix: 'the mix',
+  sand: 'sand',
+  needsLight: 'It comes up in light.',
+  needsDark: 'It comes up in the dark.',
   setApart: 'Set apart',
   theVessels: 'the vessels',
   how: 'How',

@@ -12,6 +12,13 @@ export const pottingPage = place('potting/potting-page', {
   howDryItIs: 'How dry it is',
   fedLaterFromTheTop: 'Fed later from the top',
   topDressing: 'Top dressing',
+  aLayerOnTop: 'A layer on top',
+  ofWhat: 'Of which',
+  mulch: 'mulch',
+  thick: 'Thick',
+  leaveRoom: (mm: Filling) => line`Fill the mix to ${mm} under the rim for it.`,
+  layTop: (mm: Filling, what: Filling, each: Filling, all: Filling, count: Filling) =>
+    line`Lay ${mm} of ${what} on top: ${each} a pot, ${all} for ${count} pots.`,
   inTheNewPot: 'In the new pot',
   notPossible: (says: Filling) => line`Not possible: ${says}.`,
   outlinedTheOldBallThe:

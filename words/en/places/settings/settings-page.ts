@@ -4,6 +4,11 @@ export const settingsPage = place('settings/settings-page', {
   yourApproach: 'Your approach',
   itDecidesWhatARecipe:
     'It decides what a recipe starts from and how loudly some rules speak. Hazards to plants or people are said in every approach.',
+  changesTo: (name: Filling, starts: Filling, rules: Filling) =>
+    line`${name}: new recipes to ${starts} start from its mixes. ${rules} rules speak louder or softer. Your saved recipes stay.`,
+  workByThis: 'Work by this one',
+  stayWith: (name: Filling) => line`Stay with ${name}`,
+  nowWorkBy: (name: Filling) => line`You work by ${name} now.`,
   goodAt: 'Good at',
   itCosts: 'It costs',
   itRisks: 'It risks',

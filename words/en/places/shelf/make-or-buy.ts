@@ -9,6 +9,11 @@ export const makeOrBuy = place('shelf/make-or-buy', {
   aYearOfIt: 'A year of it',
   whatAYearTakes: 'What a year takes',
   ofIt: 'Of',
+  labourInIt: 'Labour in it',
+  dearerAYear: 'Dearer than bags in the first year, with what is bought first',
+  savedAYear: 'Saved in the first year, less what is bought first',
+  paidAfter: (litres: Filling, batches: number) =>
+    line`${litres}, ${batches} ${many(batches, 'batch', 'batches')}`,
   aYear: 'A year',
   money: 'Money',
   theMostCostlyFirstWhat: 'The most costly first: what is worth buying by the pallet, load or large bale.',

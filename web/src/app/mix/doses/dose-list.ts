@@ -75,6 +75,17 @@ export class DoseList {
     this.store.patch({ lime: id === '' ? null : { amendment: id, ph } }, 'lime');
   }
 
+  protected readonly limeProduct = computed(() => {
+    const { lime } = this.store.recipe();
+    return lime ? (this.store.library()?.amendments.get(lime.amendment) ?? null) : null;
+  });
+
+  /** So much as is in the hand, whatever pH that makes: a dose like any other. */
+  protected limeByHand(amendment: string, gPerL: number): void {
+    const others = this.store.recipe().amendments.filter((dose) => dose.amendment !== amendment);
+    this.store.patch({ lime: null, amendments: [...others, { amendment, gPerL }] }, 'lime by hand');
+  }
+
   protected setPh(ph: number): void {
     const { lime } = this.store.recipe();
     if (lime) this.store.patch({ lime: { ...lime, ph } }, 'ph');

@@ -6,6 +6,8 @@ import { significant } from '#core/units/show';
 import { volumeL } from '#core/vessel/vessel';
 import { kept } from '../../data/kept';
 import { LotsService } from '../../data/lots';
+import { MeasuresService } from '../../data/measures';
+import { ReaderHere } from '../../data/reader-here';
 import { Units } from '../../data/units';
 import { RecipeStore } from '../../bench/recipe-store';
 import { ChoiceField } from '../../ui/fields/choice-field';
@@ -28,6 +30,11 @@ const words: Record<DoseWay, string> = {
   tablespoonsPerBatch: texts.tablespoonsToTheBatch,
   teaspoonsPerBatch: texts.teaspoonsToTheBatch,
   gramsPerPot: texts.gToEachVessel,
+  ouncesPerPot: texts.ouncesToEachVessel,
+  cupsPerPot: texts.cupsToEachVessel,
+  tablespoonsPerPot: texts.tablespoonsToEachVessel,
+  measuresPerBatch: texts.measuresToTheBatch,
+  measuresPerPot: texts.measuresToEachVessel,
   gramsPerBarrow: texts.gToABarrow,
   cupsPerBarrow: texts.cupsToABarrow,
   sacksPerBatch: texts.sacksToTheBatch,
@@ -41,13 +48,26 @@ const METRIC_ONLY: DoseWay[] = [
   'gramsPerBarrow',
 ];
 
+/** Zones of a vessel, % of its mix. Common practice, no source. */
+const zones = [
+  { id: '50', name: texts.topHalf },
+  { id: '33', name: texts.topThird },
+  { id: '25', name: texts.topQuarter },
+  { id: '15', name: texts.trench },
+  { id: '10', name: texts.ring },
+  { id: '5', name: texts.underThePlant },
+];
+
+/** Ways that count in a measure of one's own. */
+const MEASURED: DoseWay[] = ['measuresPerBatch', 'measuresPerPot'];
+
 /** A dose typed as people say it, and read in every way that fits; through the mix, or into the top alone. */
 @Component({
   selector: 'app-dose-ways',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details appFold #fold="appFold">
-      <summary>{{ texts.enterItAnotherWay }}</summary>
+      <summary>{{ called() }}</summary>
       @if (fold.opened()) {
         <div class="fields">
           <app-number-field [label]="texts.soMuch" within="stock" [(value)]="amount" />
@@ -60,6 +80,14 @@ const METRIC_ONLY: DoseWay[] = [
           <button type="button" class="press" [disabled]="asked() === null" (click)="take()">
             {{ texts.doseItSo }}
           </button>
+          @if (isMeasured() && own().length > 1) {
+            <app-choice-field
+              [label]="texts.whichMeasure"
+              [choices]="own()"
+              [value]="pickedMeasure() ?? own()[0]!.id"
+              (valueChange)="pickedMeasure.set($event)"
+            />
+          }
           <app-number-field
             [label]="texts.aBarrowHolds"
             unit="L"
@@ -67,13 +95,25 @@ const METRIC_ONLY: DoseWay[] = [
             [value]="barrow.value()"
             (valueChange)="barrow.set($event ?? 80)"
           />
-          <app-number-field
-            [label]="texts.onlyIntoTheTopOr"
-            within="layerPct"
-            [value]="layerPct()"
-            (valueChange)="layered.emit($event)"
-          />
+          @if (layers()) {
+            <app-choice-field
+              [label]="texts.zone"
+              [none]="texts.throughAll"
+              [choices]="zones"
+              [value]="zoneId()"
+              (valueChange)="layered.emit($event ? +$event : undefined)"
+            />
+            <app-number-field
+              [label]="texts.onlyIntoTheTopOr"
+              within="layerPct"
+              [value]="layerPct()"
+              (valueChange)="layered.emit($event)"
+            />
+          }
         </div>
+        @if (zoneSays(); as words) {
+          <p class="term">{{ words }}</p>
+        }
         @if (asked(); as g) {
           <p class="term" role="status">{{ texts.thatIs(said(g)) }}</p>
         }
@@ -99,16 +139,31 @@ export class DoseWays {
   readonly amendment = input.required<Amendment>();
   readonly gPerL = input.required<number>();
   readonly layerPct = input<number | undefined>(undefined);
+  /** Whether it may go into a layer: lime to a pH is mixed through. */
+  readonly layers = input(true);
+  readonly called = input<string>(texts.enterItAnotherWay);
   readonly dosed = output<number>();
   readonly layered = output<number | undefined>();
   private readonly store = inject(RecipeStore);
   private readonly lots = inject(LotsService);
+  private readonly measures = inject(MeasuresService);
   private readonly system = inject(Units).system;
+  private readonly reader = inject(ReaderHere);
   protected readonly barrow = kept<number>('barrow-litres', 80, (stored) =>
     typeof stored === 'number' && stored > 0 ? stored : undefined,
   );
   protected readonly amount = signal<number | undefined>(undefined);
   protected readonly picked = signal<string | null>('gramsPerBatch');
+
+  /** Measures of one's own: the handful that was measured once. */
+  protected readonly own = computed(() =>
+    (this.measures.all.value() ?? []).map(({ id, name, litres }) => ({ id: String(id), name, litres })),
+  );
+  protected readonly pickedMeasure = signal<string | null>(null);
+  private readonly measure = computed(() => {
+    const own = this.own();
+    return own.find(({ id }) => id === this.pickedMeasure()) ?? own[0] ?? null;
+  });
 
   private readonly setting = computed((): DoseSetting => {
     const lot = this.lots.of(this.amendment().id).find(({ quantity }) => quantity !== null);
@@ -118,16 +173,40 @@ export class DoseWays {
       potLitres: volumeL(this.store.kind().vessel),
       barrowLitres: this.barrow.value(),
       sackKg: lot?.quantity ?? null,
+      measureLitres: this.measure()?.litres ?? null,
     };
   });
   private readonly fits = computed(() => {
     const us = this.system() === 'us';
     const sack = this.setting().sackKg !== null;
-    return doseWays.filter((way) => !(us && METRIC_ONLY.includes(way)) && (way !== 'sacksPerBatch' || sack));
+    return doseWays.filter(
+      (way) =>
+        !(us && METRIC_ONLY.includes(way)) &&
+        (way !== 'sacksPerBatch' || sack) &&
+        (!MEASURED.includes(way) || this.measure() !== null),
+    );
   });
   protected readonly ways = computed(() => this.fits().map((id) => ({ id, name: words[id] })));
   /** Never one that is not offered: the list would show another than the one that counts. */
   protected readonly way = computed(() => this.fits().find((id) => id === this.picked()) ?? this.fits()[0]!);
+  protected readonly zones = zones;
+  protected readonly zoneId = computed(() => {
+    const layer = this.layerPct();
+    return layer === undefined ? null : String(layer);
+  });
+  /** What the zone holds of each vessel and of all of them. */
+  protected readonly zoneSays = computed(() => {
+    const layer = this.layerPct();
+    if (layer === undefined) return '';
+    const { volume } = this.reader.formats();
+    const share = layer / 100;
+    return texts.zoneHolds(
+      volume(share * volumeL(this.store.kind().vessel)),
+      this.store.kind().noun,
+      volume(share * this.store.litres()),
+    );
+  });
+  protected readonly isMeasured = computed(() => MEASURED.includes(this.way()));
   protected readonly asked = computed(() => {
     const amount = this.amount();
     if (amount === undefined) return null;

@@ -1,5 +1,5 @@
 import { nameIn } from '#words/names';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { stages } from '#core/mix/stage';
@@ -13,6 +13,7 @@ import { Amount } from '../../ui/words/amount';
 import { ChoiceField } from '../../ui/fields/choice-field';
 import { NumberField } from '../../ui/fields/number-field';
 import { TickField } from '../../ui/fields/tick-field';
+import { isSought, MenuSearch } from '../../ui/fields/menu-search';
 import { Stepper } from '../../ui/fields/stepper';
 import { Fold } from '../../ui/fold';
 import { VesselOutline } from '../../ui/pictures/vessel-outline';
@@ -35,6 +36,7 @@ type Way = 'trays' | 'vessels' | 'litres';
     TitlePipe,
     Fold,
     Amount,
+    MenuSearch,
     ChoiceField,
     NumberField,
     NgbDropdownModule,
@@ -54,6 +56,11 @@ export class JobPanel {
   protected readonly stages = stages.map((id) => ({ id, ...stageNames[id] }));
   protected readonly kinds = this.store.vessels;
   protected readonly volumeL = volumeL;
+  protected readonly sought = signal('');
+  protected readonly found = computed(() => {
+    const system = this.units.system();
+    return this.kinds().filter(({ name, noun }) => isSought(this.sought(), nameIn(name, system), name, noun));
+  });
 
   protected readonly size = (vessel: Vessel): string => sizeText(vessel, this.units.system());
 

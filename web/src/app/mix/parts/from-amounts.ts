@@ -1,6 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { inSentence } from '#words/formats';
-import { type AmountWay, amountWays, asFraction, fromAmounts } from '#core/recipe/from-amounts';
+import {
+  type AmountWay,
+  amountWays,
+  asFraction,
+  fromAmounts,
+  looseLitresOf,
+} from '#core/recipe/from-amounts';
+import { litresIn } from '#core/units/factors';
 import { lookUp } from '#core/recipe/library';
 import { RecipeStore } from '../../bench/recipe-store';
 import { kept } from '../../data/kept';
@@ -165,6 +172,8 @@ export class FromAmounts {
     if (!id || fraction === null) return '';
     const rest = this.store.recipe().components.filter(({ material }) => material !== id);
     if (rest.length === 0) return '';
+    const typed = this.shareTyped();
+    if (typed !== null) return texts.thatIsVolume(this.reader.formats().volume(typed));
     const whole = asFraction(fraction, rest, null);
     const each = this.of() ?? rest[0]!.material;
     const ofOne = asFraction(fraction, rest, each);
@@ -201,10 +210,37 @@ export class FromAmounts {
     const id = this.shared();
     const fraction = this.sharePart();
     if (!id || fraction === null) return;
+    const typed = this.shareTyped();
+    if (typed !== null) {
+      const us = this.units.system() === 'us';
+      this.tell(id, Number((us ? typed / litresIn.gallon : typed).toPrecision(4)));
+      this.measure(id, us ? 'gallons' : 'litres');
+      return;
+    }
     const rest = this.store.recipe().components.filter(({ material }) => material !== id);
     const parts = asFraction(fraction, rest, this.of() || null);
     const components = this.store.recipe().components.map((c) => (c.material === id ? { ...c, parts } : c));
     this.store.patch({ components }, `share of ${id}`);
+  }
+
+  /** Litres of a share of what was typed in volumes; null where that is not typed of all that it is a share of. */
+  private shareTyped(): number | null {
+    const [id, fraction, library] = [this.shared(), this.sharePart(), this.store.library()];
+    if (!id || fraction === null || !library) return null;
+    const whole = this.store
+      .recipe()
+      .components.filter(({ material }) => (this.of() ? material === this.of() : material !== id));
+    if (whole.length === 0 || whole.some(({ material }) => !this.amounts()[material])) return null;
+    const litres = whole.map(({ material }) =>
+      looseLitresOf(
+        {
+          material: lookUp(library.materials, material, 'material'),
+          ...{ amount: this.amounts()[material]!, way: this.inWay(material) },
+        },
+        this.holds.value(),
+      ),
+    );
+    return fraction * litres.reduce((sum, each) => sum + each, 0);
   }
 
   private sharePart(): number | null {

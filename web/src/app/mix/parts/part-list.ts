@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { wetKg } from '#core/batch/work';
 import { fixed } from '#core/units/show';
 import { Amount } from '../../ui/words/amount';
 import { Stepper } from '../../ui/fields/stepper';
@@ -76,6 +77,8 @@ export class PartList {
     const loose = outcome.sheet.components.reduce((sum, c) => sum + c.looseLitres, 0);
     return {
       loose,
+      asItComesKg: wetKg(outcome.sheet) - outcome.sheet.waterLitres,
+      wetKg: wetKg(outcome.sheet),
       litres: outcome.sheet.litres,
       parts: Number(outcome.judgement.input.components.reduce((sum, c) => sum + c.parts, 0).toFixed(3)),
       firmed: outcome.judgement.input.compaction > 0,

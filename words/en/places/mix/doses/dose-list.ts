@@ -1,6 +1,7 @@
 import { place } from '#words/place';
 
 export const doseList = place('mix/doses/dose-list', {
+  howMuchInYourHand: 'How much lime have you measured out?',
   theDoses: 'The doses',
   lime: 'Lime',
   toPh: 'to pH',

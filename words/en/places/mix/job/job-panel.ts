@@ -25,6 +25,8 @@ export const jobPanel = place('mix/job/job-panel', {
   moreToEachNotCounted: 'more to each, not counted here.',
   seedAsFineAsDust: 'Seed as fine as dust: begonia, lobelia',
   approach: 'Approach',
+  findAVessel: 'Find a vessel',
+  makeAVessel: 'Make one of your own',
   byVolume: 'by volume',
   andOf: (count: Filling, nameOf: Filling) => line` and ${count} of ${nameOf}`,
   also: (vessel: Filling) => line`also ${vessel}`,

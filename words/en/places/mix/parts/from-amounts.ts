@@ -19,6 +19,7 @@ export const fromAmounts = place('mix/parts/from-amounts', {
   times: (slice: Filling) => line`${slice} times`,
   ofAllTheRestThat: (whole: Filling, toLowerCase: Filling, ofOne: Filling) =>
     line`Of all the rest that is ${whole} parts; of ${toLowerCase} alone ${ofOne}.`,
+  thatIsVolume: (volume: Filling) => line`Of what is typed that is ${volume}.`,
   fromWhatGoesIn: 'from what goes in',
   whichMakes: (parts: Filling, volume: Filling) => line`${parts}, which makes ${volume} of mix.`,
   inLabel: 'in',

@@ -9,6 +9,9 @@ export const partList = place('mix/parts/part-list', {
   part: 'part',
   parts: 'parts',
   scoopedSettlesTo: 'scooped settles to',
+  itWeighs: 'It weighs',
+  asItComes: 'as it comes,',
+  withItsWater: 'with its water.',
   pressed: ', pressed.',
   finesSettleBetweenTheCoarse: 'Fines settle between the coarse pieces.',
 });

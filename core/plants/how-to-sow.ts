@@ -1,0 +1,33 @@
+import { smallestTrials } from '#core/stats/binomial';
+import { limits } from '#core/units/limits';
+import { checkRange, checkWhole } from '#core/units/check';
+
+/** As many cells as stay empty at most where one seed more is worth it: common practice, no source. */
+const EMPTY_SHARE = 0.1;
+const MOST_SEEDS = 4;
+
+export interface HowToSow {
+  /** Seeds to a cell, block or pot. */
+  perCell: number;
+  cells: number;
+  /** Share of them in which something comes up, 0–1. */
+  upShare: number;
+}
+
+/**
+ * Seeds to a cell, and cells to fill, for so many plants of old seed, one a cell: seeds until nine cells in ten have
+ * something up, four at most; then as many cells as give the plants nine times in ten (model § 15).
+ * @param cameUp of `of` seeds of a test
+ * @throws OutOfRange where none came up, or more than were tested
+ * @example howToSow(50, 11, 20) // { perCell: 3, cells: 59, upShare: 0.909 }
+ */
+export function howToSow(wanted: number, cameUp: number, of: number): HowToSow {
+  checkWhole('wanted', wanted, 1, limits.plantCount[1]);
+  checkWhole('of', of, 1, limits.plantCount[1]);
+  checkRange('cameUp', cameUp, 1, of);
+  const germination = cameUp / of;
+  const upOf = (seeds: number): number => 1 - (1 - germination) ** seeds;
+  let perCell = 1;
+  while (perCell < MOST_SEEDS && 1 - upOf(perCell) > EMPTY_SHARE) perCell++;
+  return { perCell, upShare: upOf(perCell), cells: smallestTrials(upOf(perCell), wanted, 0.9) };
+}
