@@ -39,6 +39,8 @@ const gone = { moist: 0.3, dry: 0.7, wilting: 1 } as const;
 const NARROW_MM = 8;
 /** Least air that roots of a potted plant stand, %: under it they stay out of the ball's foot. Common practice. */
 const SHORT_OF_AIR = 8;
+/** Left free above a layer, for water. Common practice, no source. */
+const ABOVE_LAYER_MM = 10;
 /** Where the recipe at hand counts none. */
 const POTS = 100;
 
@@ -186,15 +188,22 @@ export class PottingPage {
   /** Compost, mulch or grit laid on top: it needs that much free under the rim. */
   protected readonly topOf = signal('');
   protected readonly topMm = signal<number | undefined>(undefined);
+  private roomFor(vessel: Exclude<Vessel, { shape: 'block' }>): { free: number; spared: number } {
+    const { depthMm, headspaceMm } = vessel;
+    const mm = this.topMm() ?? 0;
+    const free = mm > 0 ? Math.max(headspaceMm, mm + ABOVE_LAYER_MM) : headspaceMm;
+    const spared = (areaAtMm2(vessel, depthMm - free) * (free - headspaceMm)) / 1e6;
+    return { free, spared };
+  }
+
   private topLayer(): string[] {
     const vessel = this.made()?.kind.vessel;
     const mm = this.topMm();
     if (!vessel || vessel.shape === 'block' || !mm) return [];
     const { volume, length } = this.reader.formats();
-    const each = (areaAtMm2(vessel, vessel.depthMm - vessel.headspaceMm) * mm) / 1e6;
-    const room = vessel.headspaceMm - mm < 5 ? ` ${texts.leaveRoom(length(mm + 10))}` : '';
+    const each = (areaAtMm2(vessel, vessel.depthMm - this.roomFor(vessel).free) * mm) / 1e6;
     const what = this.topOf().trim() || texts.mulch;
-    return [texts.layTop(length(mm), what, volume(each), volume(this.count() * each), this.count()) + room];
+    return [texts.layTop(length(mm), what, volume(each), volume(this.count() * each), this.count())];
   }
 
   protected readonly stops = computed(() => {
@@ -211,6 +220,8 @@ export class PottingPage {
     const { up, ball, kind } = this.made()!;
     const vessel = kind.vessel as Exclude<Vessel, { shape: 'block' }>;
     const { volume, length } = this.reader.formats();
+    // A layer on top takes the place of mix under the rim.
+    const { free, spared } = this.roomFor(vessel);
     const thirst = volume(thirstMl(ball.of, gone[this.choice.now().dry]) / 1000);
     const first =
       this.choice.now().dry === 'moist' ? texts.waterTheOldBalls(thirst) : texts.soakTheOldBalls(thirst);
@@ -219,8 +230,12 @@ export class PottingPage {
     return [
       first,
       below,
-      texts.setThePlant(volume(up.mixL - up.belowL), volume(this.count() * up.mixL), this.count()),
-      texts.pressLightly(length(vessel.headspaceMm)),
+      texts.setThePlant(
+        volume(up.mixL - up.belowL - spared),
+        volume(this.count() * (up.mixL - spared)),
+        this.count(),
+      ),
+      texts.pressLightly(length(free)),
       texts.settleIt,
       ...this.topLayer(),
     ];

@@ -8,7 +8,7 @@ export const plantNew = place('plants/plant-new', {
   seedsTested: 'Seeds tested',
   sowSo: 'Sow it so',
   sowPlan: (seeds: Filling, noun: Filling, cells: Filling, pct: Filling) =>
-    line`${seeds} to each ${noun}, ${cells} ${noun}s: something comes up in ${pct} %, and there are enough 9 times in 10.`,
+    line`${seeds} to each ${noun}, ${cells} ${noun}s: something comes up in ${pct}\u00a0%, and there are enough 9 times in 10.`,
   pressOnly: 'Press the seed on; leave it uncovered.',
   coverWith: (depth: Filling, what: Filling) => line`Sow ${depth} deep, covered with ${what}.`,
   vermiculite: 'vermiculite',

@@ -16,7 +16,6 @@ export const pottingPage = place('potting/potting-page', {
   ofWhat: 'Of which',
   mulch: 'mulch',
   thick: 'Thick',
-  leaveRoom: (mm: Filling) => line`Fill the mix to ${mm} under the rim for it.`,
   layTop: (mm: Filling, what: Filling, each: Filling, all: Filling, count: Filling) =>
     line`Lay ${mm} of ${what} on top: ${each} a pot, ${all} for ${count} pots.`,
   inTheNewPot: 'In the new pot',

@@ -83,7 +83,7 @@ export class DoseList {
   /** So much as is in the hand, whatever pH that makes: a dose like any other. */
   protected limeByHand(amendment: string, gPerL: number): void {
     const others = this.store.recipe().amendments.filter((dose) => dose.amendment !== amendment);
-    this.store.patch({ lime: null, amendments: [...others, { amendment, gPerL }] }, 'lime by hand');
+    this.store.patch({ lime: null, amendments: [...others, { amendment, gPerL }] }, 'hand');
   }
 
   protected setPh(ph: number): void {
