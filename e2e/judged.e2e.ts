@@ -46,6 +46,7 @@ test('a part is screened, on the mix and on the card; pieces too large have a pr
   await field(page, 'Screened first, at, mm').fill('2');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Make this batch' }).click();
+  await page.locator('summary', { hasText: 'Order of work' }).click();
   await expect(page.getByText(/Screen the aged pine bark through 2/)).toBeVisible();
 });
 

@@ -92,7 +92,7 @@ test('an open menu passes axe too', async ({ page }) => {
 
 /** Presses Tab until the element with this accessible name has the focus. */
 async function tabTo(page: Page, name: RegExp): Promise<void> {
-  for (let i = 0; i < 80; i++) {
+  for (let i = 0; i < 200; i++) {
     await page.keyboard.press('Tab');
     const label = await page.evaluate(() => {
       const at = document.activeElement as HTMLElement;

@@ -144,6 +144,6 @@ test('a dose is typed as people say it', async ({ page }) => {
   await ways.getByLabel('of', { exact: true }).selectOption({ label: 'lb/yd³' });
   await ways.getByRole('button', { name: 'Dose it so' }).click();
   await expect(page).toHaveURL(/dose=gypsum:1\.187/);
-  await ways.getByLabel(/^Only into the top/).fill('10');
+  await ways.getByLabel(/^Its share of the mix/).fill('10');
   await expect(page).toHaveURL(/dose=gypsum:1\.187:10/);
 });

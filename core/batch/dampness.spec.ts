@@ -64,7 +64,7 @@ test('water is said once: what bricks drink and what follows are the water of th
   const bricks = facts('hydrate')!;
   const poured = facts('water');
   expect(bricks.litres + (poured?.litres ?? 0)).toBeCloseTo(sheet.waterLitres, 9);
-  if (poured) expect(poured.beforeLitres).toBeCloseTo(bricks.litres!, 9);
+  if (poured) expect(poured.beforeLitres).toBeCloseTo(bricks.litres, 9);
   expect(steps.find((step) => step.id === 'water')?.times ?? poured?.loads).toBe(poured?.loads);
   // Nobody asked about coir that comes loose and damp: no step of bricks.
   const loose = snapshotBatch(

@@ -15,8 +15,11 @@ export class KitChoice {
 
 function usable(stored: unknown): Kit {
   const fits = Object.entries((stored ?? {}) as Partial<Kit>).filter(
-    ([name, value]) => typeof value === typeof usualKit[name as keyof Kit],
+    ([name, value]) =>
+      typeof value === typeof usualKit[name as keyof Kit] ||
+      (name === 'heatLossPct' && typeof value === 'number'),
   );
-  // Heat is asked anew for each batch.
-  return { ...usualKit, ...Object.fromEntries(fits), heat: 'none' };
+  // Heat is asked anew for each batch, and so is how its materials come.
+  const { comes: _, ...same } = Object.fromEntries(fits) as Partial<Kit>;
+  return { ...usualKit, ...same, heat: 'none' };
 }

@@ -38,6 +38,7 @@ export const isSought = (sought: string, ...words: string[]): boolean =>
       [placeholder]="label()"
       [value]="sought()"
       (input)="sought.set(box.value)"
+      (keydown.arrowDown)="toFirst($event)"
     />
   `,
 })
@@ -45,6 +46,16 @@ export class MenuSearch {
   readonly label = input.required<string>();
   readonly sought = model.required<string>();
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+
+  /** Down from the letters is the first that is found. */
+  protected toFirst(event: Event): void {
+    const menu = this.box().nativeElement.closest('.dropdown-menu');
+    const first = menu?.querySelector<HTMLElement>('.dropdown-item');
+    if (!first) return;
+    event.preventDefault();
+    event.stopPropagation();
+    first.focus();
+  }
 
   constructor() {
     // With a mouse one types at once; on a phone the keyboard would hide the menu.
