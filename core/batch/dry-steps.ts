@@ -101,7 +101,7 @@ export const hydrate = ({ litres, beyondLitres, sure }: BrickWater, restLitres: 
   timerMin: 30,
 });
 
-/** @param late once the mix is heated, cooled and wetted: nothing dry is left to carry it but what was kept back */
+/** @param late once the mix is heated, cooled and wetted: a scoop of it carries them */
 export function preBlend({ parts, given, sheet }: Work, late = false): Step[] {
   if (given.length === 0) return [];
   const carrier = [...parts].sort((a, b) => b.parts - a.parts)[0]!.material;

@@ -19,7 +19,7 @@ export interface HowToSow {
  * something up, four at most; then as many cells as give the plants nine times in ten (model § 15).
  * @param cameUp of `of` seeds of a test
  * @throws OutOfRange where none came up, or more than were tested
- * @example howToSow(50, 11, 20) // { perCell: 3, cells: 59, upShare: 0.909 }
+ * @example howToSow(50, 11, 20) // { perCell: 3, cells: 58, upShare: 0.908875 }
  */
 export function howToSow(wanted: number, cameUp: number, of: number): HowToSow {
   checkWhole('wanted', wanted, 1, limits.plantCount[1]);

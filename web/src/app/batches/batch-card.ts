@@ -2,7 +2,7 @@ import { WrittenPipe } from '../ui/words/written';
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { isCare } from '#core/judge/flag';
-import { inSpoons, ownScoops, scoops } from '#core/batch/scoops';
+import { inSpoons, scoops } from '#core/batch/scoops';
 import { cardParts } from '#core/batch/card-parts';
 import { scoopText } from '#core/units/scooped';
 import { targetSaturation } from '#core/mix/moisture';
@@ -13,7 +13,7 @@ import { fixed } from '#core/units/show';
 import { LibraryService } from '../data/library';
 import { ReaderHere } from '../data/reader-here';
 import { Money } from '../data/money';
-import { MeasuresService } from '../data/measures';
+import { ScoopChoice } from '../data/scoop-choice';
 import { Units } from '../data/units';
 import { Fold } from '../ui/fold';
 import { BatchRemarks } from '../ui/batch-remarks';
@@ -47,17 +47,13 @@ export class BatchCard {
   private readonly units = inject(Units);
   private readonly reader = inject(ReaderHere);
   private readonly money = inject(Money);
-  private readonly measures = inject(MeasuresService);
+  private readonly choice = inject(ScoopChoice);
 
   private readonly library = inject(LibraryService).library;
   protected readonly stage = computed(() => stageNames[this.snapshot().recipe.stage].name);
-  protected readonly scoopOf = computed(() => {
-    const id = this.scoop();
-    const { measure } = this.snapshot().choice;
-    const own = ownScoops(this.measures.all.value() ?? [], this.units.system());
-    // The measure as it was on the day comes before what it is today.
-    return [...(measure ? [measure] : []), ...own, ...scoops].find((s) => s.id === id) ?? scoops[0]!;
-  });
+  protected readonly scoopOf = computed(
+    () => this.choice.measure(this.scoop(), this.snapshot()) ?? scoops[0]!,
+  );
   protected readonly forWhat = computed(() => {
     const { recipe, vessel } = this.snapshot();
     const { job } = recipe;
@@ -75,10 +71,6 @@ export class BatchCard {
     return this.library()?.vessels.get(vessel)?.name ?? vessel;
   }
 
-  protected readonly counted = computed(() => {
-    const { name, litres } = this.scoopOf();
-    return { name, litres };
-  });
   protected readonly saturation = computed(() =>
     Math.round(targetSaturation[this.snapshot().moisture] * 100),
   );

@@ -116,7 +116,7 @@ export class BatchNew {
     }),
   );
 
-  /** It has a stop: made only once somebody says so, below the card that says it. */
+  /** It has a stop: made only once somebody says so, below what says why. */
   protected readonly stops = computed(
     () => this.snapshot()?.flags.some(({ severity }) => severity === 'stop') ?? false,
   );

@@ -49,7 +49,8 @@ export class ComesForm {
       .map((material) => ({
         ...{ id: material.id, name: shortName(material.name) },
         choices: dampnesses
-          .filter((id) => id !== 'bricks' || isCoir(material))
+          // Only coir comes in more than one make: loose or pressed.
+          .filter((id) => (id !== 'bricks' && id !== 'usual') || isCoir(material))
           .map((id) => ({ id, name: words[id] })),
       })),
   );

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, type Signal } from '@angular/core';
-import { fittingScoop, scoops } from '#core/batch/scoops';
+import { fittingScoop, ownScoops, type Scoop, scoops } from '#core/batch/scoops';
 import { type BatchSnapshot } from '#core/batch/snapshot';
 import { type UnitSystem } from '#core/units/show';
 import { kept } from './kept';
@@ -31,6 +31,13 @@ export class ScoopChoice {
       }),
       choose: (id) => this.chosen.set({ ...this.chosen.value(), [key()]: id }),
     };
+  }
+
+  /** The measure of an id: as it was on the day of the card before what it is today. */
+  measure(id: string, snapshot: BatchSnapshot | null): Scoop | undefined {
+    const measure = snapshot?.choice.measure;
+    const own = ownScoops(this.measures.all.value() ?? [], this.units.system());
+    return [...(measure ? [measure] : []), ...own, ...scoops].find((scoop) => scoop.id === id);
   }
 
   /** A measure that was put away is no choice any more. */

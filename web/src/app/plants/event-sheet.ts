@@ -176,7 +176,7 @@ const asked: readonly Asked[] = [
             (emptyChange)="countBy($event)"
           />
         }
-        @if (it.kind === 'thinned' && standNow() > 0) {
+        @if (it.kind === 'thinned' && standNow() > cells()) {
           <p class="term">{{ texts.standNow(standNow(), noun()) }}</p>
         }
         @if (it.kind === 'sprayed') {

@@ -7,16 +7,13 @@ import { type BenchTestId } from '#core/batch/tests/bench-tests';
 import { type About } from '#contract/about';
 import { type EntryData, type KeptData } from '#contract/record';
 import { type Batch } from '../data/batches';
-import { ownScoops, scoops } from '#core/batch/scoops';
 import { isWork } from '#core/batch/state';
 import { volumeL } from '#core/vessel/vessel';
 import { standOf } from '#contract/record-tub';
 import { LibraryService } from '../data/library';
 import { type Lot, LotsService } from '../data/lots';
-import { MeasuresService } from '../data/measures';
 import { NurseryService } from '../data/nursery';
 import { ScoopChoice } from '../data/scoop-choice';
-import { Units } from '../data/units';
 import { BatchRecord } from '../data/record';
 import { shortName } from '../ui/words/words';
 import { entryText } from '../ui/words/entry-text';
@@ -54,20 +51,12 @@ export class RunState {
   private readonly made = signal<Batch | null>(null);
   readonly batch = this.made.asReadonly();
   /** What this batch is counted in. */
-  private readonly chosen = inject(ScoopChoice).of(
+  private readonly scoops = inject(ScoopChoice);
+  private readonly chosen = this.scoops.of(
     computed(() => String(this.made()?.id ?? '')),
     computed(() => this.made()?.snapshot ?? null),
   );
-  private readonly measures = inject(MeasuresService);
-  private readonly units = inject(Units);
-  readonly scoop = computed(() => {
-    const measure = this.made()?.snapshot.choice.measure;
-    const own = ownScoops(this.measures.all.value() ?? [], this.units.system());
-    const found = [...(measure ? [measure] : []), ...own, ...scoops].find(
-      ({ id }) => id === this.chosen.id(),
-    );
-    return found && { name: found.name, litres: found.litres };
-  });
+  readonly scoop = computed(() => this.scoops.measure(this.chosen.id(), this.made()?.snapshot ?? null));
 
   readonly snapshot = computed(() => this.made()?.snapshot ?? null);
   readonly context = computed(() => this.made()?.snapshot.context ?? null);

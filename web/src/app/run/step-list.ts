@@ -48,10 +48,12 @@ export class StepList {
     return { poured: (facts.litres * ticks.filter(Boolean).length) / ticks.length, all: facts.litres };
   }
 
-  /** Boiling water, where the card says what the mix takes: cards from before do not. */
+  /** Boiling water of one load, as a probe finds it, where the card says what the mix takes: cards from before do not. */
   protected boils({ step }: StepRow): { litres: number; mixKJPerK: number } | null {
     const facts = this.factsOf(step.text, 'step.heat-boiling');
-    return facts?.mixKJPerK === undefined ? null : { litres: facts.litres, mixKJPerK: facts.mixKJPerK };
+    if (facts?.mixKJPerK === undefined) return null;
+    const { litres, mixKJPerK, loads = 1 } = facts;
+    return { litres: litres / loads, mixKJPerK: mixKJPerK / loads };
   }
 
   private factsOf<Code extends keyof StepFacts>(

@@ -101,7 +101,7 @@ export class SettingsPage {
   protected readonly asked = signal<ApproachId | null>(null);
 
   /** What is another once it is followed: from what a recipe starts, and what is said loudly. */
-  protected whatChanges({ id, mixes, loudness = {} }: Approach): string {
+  protected whatChanges({ id, mixes, loudness }: Approach): string {
     const starts = stages
       .filter((stage) => mixes[stage])
       .map((stage) => stageNames[stage].name.toLowerCase());
