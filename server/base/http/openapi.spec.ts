@@ -103,7 +103,7 @@ test('everything that it tells of is there', async () => {
   }
   expect(result.length).toBeGreaterThan(28);
   // Two of them print.
-}, 20_000);
+}, 120_000);
 
 test('nothing is served that it does not tell of', () => {
   const served: string[] = [];
