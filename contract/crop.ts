@@ -35,6 +35,7 @@ const figures = {
   cover: oneOf(cropCovers),
   coverMm: num(limits.coverMm),
   perCell: int(limits.seedsPerCell),
+  seedsPerCm2: num(limits.seedsPerCm2).optional(),
   spares: oneOf(spareWays),
   atLeaves: int(limits.leaves),
   germination: num(limits.germination),
@@ -91,7 +92,9 @@ export const cropCsv = z.strictObject({
 });
 type CropCsv = z.output<typeof cropCsv>;
 export const cropFields = [
-  ...['id', 'name', 'kind', 'start', 'path', 'emergence', 'light', 'cover', 'coverMm', 'perCell', 'spares'],
+  ...['id', 'name', 'kind', 'start', 'path', 'emergence', 'light', 'cover', 'coverMm', 'perCell'],
+  'seedsPerCm2',
+  'spares',
   ...['atLeaves', 'germination', 'plantOutDays', 'earlierDays', 'laterDays', 'coldestC', 'hardenDays'],
   ...['depth', 'firstFeedDays', 'acid', 'tasks', 'source'],
 ];

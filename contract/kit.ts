@@ -10,6 +10,7 @@ export const kitSchema = z.strictObject({
   kettleLitres: num(limits.kettleLitres),
   heat: oneOf(heats),
   heatLossPct: num(limits.heatLossPct).optional(),
+  breakPct: num(limits.breakPct).optional(),
   comes: z.record(z.string(), oneOf(dampnesses)).optional(),
 }) satisfies z.ZodType<Kit>;
 

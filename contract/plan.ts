@@ -62,6 +62,7 @@ const lineFields = z.strictObject({
     .nullable()
     .default(null),
   seedYear: int([1900, 2200]).nullable().default(null),
+  perCell: int(limits.seedsPerCell).nullable().default(null),
   steps: cropStepsSchema.nullable().default(null),
   shifts: z.array(int(limits.plantOutDays)).max(limits.sowings[1]).default([]),
   note: longText.default(''),

@@ -19,7 +19,12 @@ export const vesselSchema = z.discriminatedUnion(
   [
     z.strictObject({ shape: z.literal('round'), topMm: mm, baseMm: mm, ...walled }),
     z.strictObject({ shape: z.literal('rect'), topMm: pair, baseMm: pair, ...walled }),
-    z.strictObject({ shape: z.literal('block'), edgeMm: pair, depthMm: mm }),
+    z.strictObject({
+      shape: z.literal('block'),
+      edgeMm: pair,
+      depthMm: mm,
+      holeMm: num(limits.holeMm).optional(),
+    }),
   ],
   taking(allow('allowed.vessel-shape', none)),
 ) satisfies z.ZodType<Vessel>;

@@ -74,7 +74,7 @@ export const samples: {
   'step.squeeze': [{ block: true }, { block: false }],
   'step.squeeze.why': [{ block: true }, { block: false }],
   'step.rest': [{ stage: 'germination' }, { stage: 'rooting' }, { stage: 'seedling' }, { stage: 'potting' }],
-  'step.fill-block': [{ firmingPct: 25 }],
+  'step.fill-block': [{ firmingPct: 25 }, { firmingPct: 25, breakPct: 5 }],
   'step.fill': [{ firmingPct: 0 }, { firmingPct: 6 }],
   'step.fill.why': [{ firmingPct: 0 }, { firmingPct: 6 }],
   'step.top-up': [{ fillPct: 50, litres: 20 }],

@@ -24,6 +24,7 @@ export const aLine = (change: Partial<SeasonLine> & { crop: string }): SeasonLin
     germination: null,
     seedTest: null,
     seedYear: null,
+    perCell: null,
     steps: null,
     shifts: [],
     note: '',

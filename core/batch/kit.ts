@@ -17,6 +17,8 @@ export interface Kit {
   heat: Heat;
   /** Share of the heat of boiling water that tub and air take, %; `usualHeatLossPct` where nobody measured it. */
   heatLossPct?: number | undefined;
+  /** Blocks that break before they are sown or set out, %; left out where nobody counted. */
+  breakPct?: number | undefined;
   /** How each material comes, by its id: asked when a batch is begun. Who is not in it was not asked about. */
   comes?: Record<string, Dampness> | undefined;
 }

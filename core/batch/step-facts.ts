@@ -44,7 +44,7 @@ export interface StepFacts {
   'step.drain-test.why': None;
   'step.rest': { stage: Stage };
   'step.rest.why': None;
-  'step.fill-block': { firmingPct: number };
+  'step.fill-block': { firmingPct: number; breakPct?: number | undefined };
   'step.fill': { firmingPct: number };
   'step.fill.why': { firmingPct: number };
   'step.top-up': { fillPct: number; litres: number };

@@ -82,10 +82,10 @@ export function rest({ given, judgement }: Work): Step[] {
   ];
 }
 
-export function fill({ judgement }: Work): Step {
+export function fill({ judgement, kit }: Work): Step {
   const firmingPct = Math.round(judgement.evaluation.composition.compaction * 100);
   return filledOf(judgement) === 'block'
-    ? { id: 'fill', text: stepSays('step.fill-block', { firmingPct }) }
+    ? { id: 'fill', text: stepSays('step.fill-block', { firmingPct, breakPct: kit.breakPct ?? 0 }) }
     : {
         id: 'fill',
         text: stepSays('step.fill', { firmingPct }),

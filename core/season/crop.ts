@@ -47,6 +47,8 @@ export interface Crop {
   coverMm: number;
   /** Seeds, or cuttings, to a cell. */
   perCell: number;
+  /** Seeds to a square centimetre of an open flat; left out, as usual for seedlings that are pricked out. */
+  seedsPerCm2?: number | undefined;
   /** Thinned to one, pricked out one by one, or every one kept where it stands. */
   spares: (typeof spareWays)[number];
   atLeaves: number;

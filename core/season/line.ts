@@ -24,6 +24,8 @@ export interface SeasonLine {
   seedTest: { came: number; of: number } | null;
   /** Year of the seed. */
   seedYear: number | null;
+  /** Seeds to a cell, block, pot or flat; null for the crop's own. */
+  perCell: number | null;
   /** Another path of vessels than the crop's. */
   steps: CropStep[] | null;
   /** Days by which each sowing is moved, from the first on. */

@@ -87,7 +87,7 @@ export function needsOf(
   };
   const needs: MixNeed[] = [];
   const demands: Demand[] = [];
-  for (const { line, crop, sowing, steps } of sowings)
+  for (const { line, crop, sowing, steps, perCell } of sowings)
     steps.forEach((seasonStep, i) => {
       if (seasonStep.from < today || (i === 0 && begun(line.id, sowing))) return;
       const mix = keyOf(seasonStep.step);
@@ -113,7 +113,7 @@ export function needsOf(
         demands.push({
           kind: 'seed',
           item: crop.name,
-          amount: seasonStep.cells * crop.perCell,
+          amount: seasonStep.cells * perCell,
           on: seasonStep.from,
         });
     });

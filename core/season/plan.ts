@@ -129,7 +129,8 @@ function amountsOf(crop: PlannedCrop): Amounts[] {
       const over = step.weeks - mostWeeksIn(litresEach, step.mostWeeks);
       return {
         ...{ plants, cells, trays, days: Math.round(7 * step.weeks) },
-        litres: trays * step.perTray * litresEach,
+        // What of a tray stays empty takes no mix.
+        litres: cells * litresEach,
         benchM2: trays * step.trayM2,
         tooLongWeeks: over > 0 ? over : null,
       };

@@ -5,6 +5,7 @@ import { frostChance } from '#core/season/frost';
 import { type SeasonSettings } from '#core/season/line';
 import { type SeasonSowing } from '#core/season/season';
 import { nameOf, type SeasonMessage, seasonSay } from '#core/season/season-facts';
+import { isOpenFlat } from '#core/season/per-vessel';
 import { named } from '#core/units/message';
 
 /** What a sowing of the season has to be told. */
@@ -72,7 +73,7 @@ export function seasonSays(
   const says: SeasonSays[] = [];
   const result = new Set<string>();
   for (const sowing of sowings) {
-    const { line, crop, plantOn, steps, seed } = sowing;
+    const { line, crop, plantOn, steps, perCell, seed } = sowing;
     const say = (
       code: SeasonSays['code'],
       severity: SeasonSays['severity'],
@@ -155,23 +156,24 @@ export function seasonSays(
               })
             : seasonSay('season.old-seed', { name: nameOf(sowing), years: seed.years, share: g }),
         );
-      const empty = (1 - g) ** crop.perCell;
-      if (crop.spares === 'thin' && empty > EMPTY && crop.perCell < 3)
+      const empty = (1 - g) ** perCell;
+      const thins = crop.spares === 'thin' && !isOpenFlat(first.kind);
+      if (thins && empty > EMPTY && perCell < 3)
         say('per-cell', 'note', () =>
           seasonSay('season.per-cell', {
             name: nameOf(sowing),
-            perCell: crop.perCell,
+            perCell,
             empty,
-            oneMore: (1 - g) ** (crop.perCell + 1),
+            oneMore: (1 - g) ** (perCell + 1),
             share: g,
           }),
         );
-      if (crop.spares === 'thin' && crop.perCell > 1 && (1 - g) ** (crop.perCell - 1) < 0.02)
+      if (thins && perCell > 1 && (1 - g) ** (perCell - 1) < 0.02)
         say('seed-to-spare', 'note', () =>
           seasonSay('season.seed-to-spare', {
             name: nameOf(sowing),
-            perCell: crop.perCell - 1,
-            empty: (1 - g) ** (crop.perCell - 1),
+            perCell: perCell - 1,
+            empty: (1 - g) ** (perCell - 1),
           }),
         );
     }

@@ -13,6 +13,7 @@ import { starterMixes } from '#core/recipe/starter-mixes';
 import { darkWeeks } from '#core/season/lit-bench';
 import { coldWeeks } from '#core/season/warm-bench';
 import { seedShare } from '#core/season/line';
+import { seedsInOne } from '#core/season/per-vessel';
 import { tasksOf } from '#core/season/tasks';
 import { aLine, crops, someSettings as settings } from '#testing/season';
 import { library } from '#testing/library';
@@ -108,7 +109,7 @@ test('six onions to a cell are six plants; three basil to a cell go into one pot
 test('the cover is part of the sum: by its depth over the tops of all cells', () => {
   const [one] = season({ crop: 'cucumber', plants: 46 }).sowings;
   const step = one!.steps[0]!;
-  const tops = step.trays * 24 * 0.07 ** 2;
+  const tops = step.cells * 0.07 ** 2;
   expect(step.cover.litres).toBeCloseTo(tops * 13, 9);
   expect(step.mixL).toBeCloseTo((step.litres + step.cover.litres) * 1.05, 9);
 });
@@ -225,4 +226,37 @@ test('lights: sown around the shortest day, on both halves of the world, in the 
   // Where the last frost is in September, December is light.
   const south = { early: '2026-08-20', usual: '2026-09-05', late: '2026-09-20' };
   expect(darkWeeks({ sowings }, { frost: south, benches: lit(0.5) })).toEqual([]);
+});
+
+test('a hundred plants in open flats are not a hundred flats: they are sown by area, and each seedling counts', () => {
+  const steps = stepsFrom('flat 4w 0%', 'sow');
+  const [one] = season({ crop: 'lettuce', plants: 100, sparePct: 0, steps }).sowings;
+  // 54 × 28 cm at a seed to two square centimetres.
+  expect(one!.perCell).toBe(Math.round((54 * 28) / 2));
+  expect(one!.steps[0]!.cells).toBe(1);
+  const many = season({ crop: 'lettuce', plants: 1500, sparePct: 0, steps }).sowings[0]!;
+  expect(atLeast(many.steps[0]!.cells * many.perCell, 0.85, 1500)).toBeGreaterThanOrEqual(0.9);
+  expect(atLeast((many.steps[0]!.cells - 1) * many.perCell, 0.85, 1500)).toBeLessThan(0.9);
+  // Cut young they are sown twice as thick; in cells, and where somebody says so, nothing changes.
+  const flat = library.vessels.get('flat')!;
+  expect(seedsInOne({ perCell: null }, crops.get('cut-greens')!, flat)).toBe(54 * 28);
+  expect(seedsInOne({ perCell: 3 }, crops.get('cut-greens')!, flat)).toBe(3);
+  expect(seedsInOne({ perCell: null }, crops.get('onion')!, library.vessels.get('cell-72')!)).toBe(6);
+});
+
+test('seeds to a cell are said beside their line, and the empty cells go', () => {
+  const old = { crop: 'tomato', plants: 50, germination: 0.4 };
+  const codes = (perCell: number | null): string[] =>
+    seasonSays(season({ ...old, perCell }).sowings, settings, '2026-01-01', () => false).map((s) => s.code);
+  expect(codes(null)).toContain('per-cell');
+  expect(codes(4)).not.toContain('per-cell');
+  const [one] = season({ ...old, perCell: 4 }).sowings;
+  expect(one!.steps[0]!.cells).toBeLessThan(season(old).sowings[0]!.steps[0]!.cells);
+});
+
+test('a tray that is half sown takes half the mix', () => {
+  const cells = (plants: number) =>
+    season({ crop: 'cucumber', plants, sparePct: 0, germination: 1 }).sowings[0]!.steps[0]!;
+  expect(cells(11).trays).toBe(1);
+  expect(cells(11).mixL / cells(11).cells).toBeCloseTo(cells(22).mixL / cells(22).cells, 9);
 });

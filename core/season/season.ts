@@ -10,6 +10,7 @@ import {
   type WeekPlan,
   weeksOf,
 } from '#core/season/plan';
+import { isOpenFlat, seedsInOne } from '#core/season/per-vessel';
 import { weeksOfRoom } from '#core/season/pot-on';
 import { OutOfRange } from '#core/units/check';
 import { volumeL } from '#core/vessel/vessel';
@@ -32,6 +33,8 @@ export interface SeasonSowing {
   sowing: number;
   plantOn: string;
   steps: SeasonStep[];
+  /** Seeds, or cuttings, to one vessel of the first step. */
+  perCell: number;
   seed: SeedShare;
 }
 
@@ -43,11 +46,11 @@ export interface Season {
 }
 
 /**
- * What counts of a cell: one where it is thinned; every seedling where they are pricked out, or planted from where they
- * stand; the clump where it is potted on as it is.
+ * What counts of a cell: one where it is thinned; every seedling where they are pricked out, planted from where they
+ * stand, or sown in an open flat; the clump where it is potted on as it is.
  */
-const keepOf = ({ spares }: Crop, steps: number): 'one' | 'all' =>
-  spares === 'thin' || (spares === 'keep' && steps > 1) ? 'one' : 'all';
+const keepOf = ({ spares }: Crop, steps: number, first: VesselKind): 'one' | 'all' =>
+  !isOpenFlat(first) && (spares === 'thin' || (spares === 'keep' && steps > 1)) ? 'one' : 'all';
 
 type Vessels = ReadonlyMap<string, VesselKind>;
 type Crops = ReadonlyMap<string, Crop>;
@@ -58,7 +61,7 @@ function plannedOf(
   crop: Crop,
   { frost }: SeasonSettings,
   vessels: Vessels,
-): PlannedCrop & { kinds: VesselKind[]; path: CropStep[]; seed: SeedShare } {
+): PlannedCrop & { kinds: VesselKind[]; path: CropStep[]; perCell: number; seed: SeedShare } {
   const path = line.steps ?? crop.steps;
   const kinds = path.map(({ vessel }) => {
     const kind = vessels.get(vessel);
@@ -70,9 +73,10 @@ function plannedOf(
       ? (line.offsetDays ?? crop.plantOutDays)
       : dayNumber(line.plantOn, 'plantOn') - dayNumber(frost.usual);
   const seed = seedShare(line, crop, Number((line.plantOn ?? frost.usual).slice(0, 4)));
+  const perCell = seedsInOne(line, crop, kinds[0]!);
   const seeds = {
-    ...{ perCell: crop.perCell, germination: seed.share, confidence: line.confidence },
-    keep: keepOf(crop, path.length),
+    ...{ perCell, germination: seed.share, confidence: line.confidence },
+    keep: keepOf(crop, path.length, kinds[0]!),
   };
   const litresOf = (id: string): number | undefined => {
     const kind = vessels.get(id);
@@ -97,7 +101,7 @@ function plannedOf(
       // What is divided is counted as it is.
       ...(i === 0 && crop.start !== 'divide' && { seeds }),
     })),
-    ...{ kinds, path, seed },
+    ...{ kinds, path, perCell, seed },
   };
 }
 
@@ -120,7 +124,7 @@ export function lineSeason(
   try {
     const crop = crops.get(line.crop);
     if (!crop) throw new OutOfRange('crop', line.crop, allow('allowed.one-of', { ids: [...crops.keys()] }));
-    const { kinds, path, seed, ...planned } = plannedOf(line, crop, settings, vessels);
+    const { kinds, path, perCell, seed, ...planned } = plannedOf(line, crop, settings, vessels);
     const { sowings, byWeek } = planCrop(dayNumber(settings.frost.usual, 'lastFrost'), planned);
     const spill = 1 + settings.spillPct / 100;
     // The same for all sowings of a line.
@@ -128,7 +132,7 @@ export function lineSeason(
       sharedOf(stepPlan, path[i]!, kinds[i]!, i === 0 ? crop : null, spill),
     );
     const whole = sowings.map(({ sowing, plantOn, steps }): SeasonSowing => ({
-      ...{ line, crop, sowing, plantOn, seed },
+      ...{ line, crop, sowing, plantOn, perCell, seed },
       steps: steps.map((stepPlan, i): SeasonStep => {
         // Written out: spreading so many objects would cost more than all the counting.
         const { step, kind, mixL, cover } = shared[i]!;
@@ -183,7 +187,7 @@ function sharedOf(
   spill: number,
 ): Shared {
   const coverMm = sown?.start === 'sow' && sown.cover !== 'none' ? sown.coverMm : 0;
-  const coverL = (stepPlan.trays * kind.perTray * topAreaMm2(kind.vessel) * coverMm) / 1e6;
+  const coverL = (stepPlan.cells * topAreaMm2(kind.vessel) * coverMm) / 1e6;
   const filled = kind.ownMix ? 0 : stepPlan.litres;
   const own = sown?.cover === 'mix' ? coverL : 0;
   return { step, kind, mixL: (filled + own) * spill, cover: { with: sown?.cover ?? 'none', litres: coverL } };

@@ -1,6 +1,7 @@
 import { emergenceAt } from '#core/season/emergence';
 import { dayNumber, dayOf } from '#core/season/days';
 import { type SeasonSettings } from '#core/season/line';
+import { isOpenFlat } from '#core/season/per-vessel';
 import { type SeasonSowing } from '#core/season/season';
 import { nameOf, type SeasonMessage, seasonSay, vesselsOf } from '#core/season/season-facts';
 
@@ -31,7 +32,7 @@ export function tasksOf(
   settings: Pick<SeasonSettings, 'soilC'>,
   daysToFeed?: number | null,
 ): SeasonTask[] {
-  const { crop, line, steps, plantOn } = sowing;
+  const { crop, line, steps, plantOn, perCell } = sowing;
   const first = steps[0]!;
   const name = nameOf(sowing);
   const begun = dayNumber(first.from);
@@ -46,7 +47,7 @@ export function tasksOf(
     taskOfStep(0),
     begun,
     seasonSay('task.start', {
-      ...{ name, start: crop.start, vessels: vesselsOf(first), perCell: crop.perCell },
+      ...{ name, start: crop.start, vessels: vesselsOf(first), perCell },
       ...{ cover: crop.start === 'sow' ? cover : null, dark: crop.start === 'sow' && crop.light === 'dark' },
     }),
   );
@@ -56,7 +57,13 @@ export function tasksOf(
   if (crop.start === 'stick' && before(up)) add('up', up, seasonSay('task.up', { name, rooted: true }));
   const spares = up + DAYS_PER_LEAF * crop.atLeaves;
   const moved = steps[1] ? dayNumber(steps[1].from) : end;
-  if (crop.start === 'sow' && crop.spares === 'thin' && crop.perCell > 1 && spares < moved)
+  if (
+    crop.start === 'sow' &&
+    crop.spares === 'thin' &&
+    perCell > 1 &&
+    !isOpenFlat(first.kind) &&
+    spares < moved
+  )
     add('spares', spares, seasonSay('task.spares', { name, noun: first.kind.noun }));
   const feed =
     daysToFeed === undefined ? up + crop.firstFeedDays : daysToFeed === null ? end : begun + daysToFeed;

@@ -27,6 +27,7 @@ export const limits = {
   /** Dimensions of a vessel; headspace leaves at least the smallest of them to fill. */
   vesselMm: [5, 2000],
   headspaceMm: [0, 1995],
+  holeMm: [0, 60],
   perTray: [1, 2000],
 
   trays: [1, 100_000],
@@ -58,7 +59,9 @@ export const limits = {
 
   germination: [0.01, 1],
   seedsPerGram: [0.05, 200_000],
-  seedsPerCell: [1, 50],
+  /** An open flat takes thousands. */
+  seedsPerCell: [1, 20_000],
+  seedsPerCm2: [0.01, 20],
   wantedPlants: [1, 100_000],
   confidence: [0.5, 0.9999],
 
@@ -90,6 +93,7 @@ export const limits = {
   liftKg: [1, 100],
   kettleLitres: [0.2, 200],
   heatLossPct: [0, 60],
+  breakPct: [0, 50],
   probeC: [0, 100],
   loads: [0, 100_000],
   labels: [1, 500],
@@ -160,6 +164,7 @@ export const limits = {
   soilC: [2, 40],
   coverMm: [0, 60],
   leaves: [0, 10],
+  leafPairs: [0, 10],
   seedTested: [10, 10_000],
   benches: [1, 40],
   cropTasks: [0, 20],

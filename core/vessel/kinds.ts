@@ -15,10 +15,13 @@ const pot = (top: number, base: number, depth: number): Vessel => ({
   depthMm: depth,
   headspaceMm: 10,
 });
+/** Pins as presses come with them: a quarter of an inch; less in the smallest. Common practice, no source. */
+const holeOf = (edge: number): number => (edge < 32 ? 3 : edge > 60 ? 13 : 6);
 const block = (edge: number, depth = edge): Vessel => ({
   shape: 'block',
   edgeMm: [edge, edge],
   depthMm: depth,
+  holeMm: holeOf(edge),
 });
 
 const tray = (count: number, vessel: Vessel): VesselKind => ({

@@ -8,7 +8,13 @@ import { checkRange } from '#core/units/check';
 export type Vessel =
   | ({ shape: 'round'; topMm: number; baseMm: number } & Walled)
   | ({ shape: 'rect'; topMm: [number, number]; baseMm: [number, number] } & Walled)
-  | { shape: 'block'; edgeMm: [number, number]; depthMm: number };
+  | {
+      shape: 'block';
+      edgeMm: [number, number];
+      depthMm: number;
+      /** Depth of the hole that the press leaves for the seed. */
+      holeMm?: number | undefined;
+    };
 
 interface Walled {
   depthMm: number;

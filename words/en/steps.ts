@@ -86,8 +86,8 @@ export const steps: Words<StepFacts> = {
   'step.drain-test.why': () => 'Standing water shows too many fines before a tray is lost.',
   'step.rest': ({ stage }) => `Let it rest two weeks before ${before[stage]}: moist, cool, lid ajar.`,
   'step.rest.why': () => 'Organic feed gives nothing for one to three weeks, and can harm while it starts.',
-  'step.fill-block': ({ firmingPct }, f) =>
-    `Charge the press hard, push several times, scrape level, eject, rinse. The amounts count on ${f.pct(firmingPct)} pressed out.`,
+  'step.fill-block': ({ firmingPct, breakPct = 0 }, f) =>
+    `Charge the press hard, push several times, scrape level, eject, rinse. The amounts count on ${f.pct(firmingPct)} pressed out${breakPct > 0 ? `; count on ${breakPct} of 100 breaking` : ''}.`,
   'step.fill': ({ firmingPct }, f) =>
     firmingPct > 0
       ? `Fill loose, firm by ${f.pct(firmingPct)}, strike level.`

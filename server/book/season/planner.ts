@@ -160,7 +160,7 @@ export class Planner {
         .plan(this.stores.calendar.today())
         .made.map((each) => [key(each.line, each.sowing, taskOfStep(each.step)), each.batch]),
     );
-    return ({ line, crop, sowing, steps }, task) => {
+    return ({ line, crop, sowing, steps, perCell }, task) => {
       const step = steps.findIndex((_, i) => taskOfStep(i) === task);
       const { kind, cells } = steps[step] ?? {};
       if (!kind || cells === undefined) return null;
@@ -169,7 +169,7 @@ export class Planner {
       return {
         ...{ step, crop: line.crop, name: line.name, vessel: kind.id, cells },
         start: step > 0 || crop.start === 'divide' ? 'pot' : crop.start === 'stick' ? 'strike' : 'sow',
-        perCell: step === 0 ? crop.perCell : 1,
+        perCell: step === 0 ? perCell : 1,
         filled: plantings.reduce((sum, each) => sum + each.cells, 0),
         batch: made.get(key(line.id, sowing, task)) ?? null,
       };

@@ -133,7 +133,16 @@ export function demoSeason(db: Db, now: Date, key: (n: number) => string): void 
   };
   const given = {
     ...{ offsetDays: null, count: 1, everyDays: 7, sparePct: 10, confidence: 0.9, germination: null },
-    ...{ plantOn: null, seedTest: null, seedYear: null, steps: null, shifts: [], note: '', name: '' },
+    ...{
+      plantOn: null,
+      seedTest: null,
+      seedYear: null,
+      perCell: null,
+      steps: null,
+      shifts: [],
+      note: '',
+      name: '',
+    },
   };
   const existing = crops.byId();
   const planned = demoLines[turnOf(today)].map(

@@ -35,6 +35,7 @@ export const vesselFields = [
   ...[
     'holes',
     'walls',
+    'holeMm',
     'perTray',
     'usualFirmingPct',
     'ownMix',
@@ -58,6 +59,7 @@ export const vesselCsv = z.strictObject({
   headspaceMm: num(limits.headspaceMm).default(0),
   holes: yesNoOrBit.default(true),
   walls: oneOf(breathing).optional(),
+  holeMm: num(limits.holeMm).optional(),
   perTray: int(limits.perTray),
   usualFirmingPct: num(limits.compactionPct).default(0),
   ownMix: yesNoOrBit.optional(),
@@ -80,6 +82,7 @@ export function vesselOfRow(row: VesselCsv): NewVessel['kind'] {
     headspaceMm,
     holes,
     walls: side,
+    holeMm,
   } = row;
   const walls = { depthMm, headspaceMm, ...(!holes && { holes }), ...(side && { walls: side }) };
   const { ownMix, footprintM2, price, uses, minutesPerHundred } = row;
@@ -88,7 +91,7 @@ export function vesselOfRow(row: VesselCsv): NewVessel['kind'] {
     noun: row.noun,
     vessel:
       shape === 'block'
-        ? { shape, edgeMm: [topMm, top2Mm], depthMm }
+        ? { shape, edgeMm: [topMm, top2Mm], depthMm, ...(holeMm !== undefined && { holeMm }) }
         : shape === 'round'
           ? { shape, topMm, baseMm, ...walls }
           : { shape, topMm: [topMm, top2Mm], baseMm: [baseMm, base2Mm], ...walls },
@@ -101,7 +104,7 @@ export function vesselOfRow(row: VesselCsv): NewVessel['kind'] {
 
 export function rowOfVessel({ vessel, usualCompaction, ...kind }: VesselKind): Record<string, unknown> {
   const sizes = byShape<object>(vessel, {
-    block: ({ edgeMm: [topMm, top2Mm] }) => ({ topMm, top2Mm }),
+    block: ({ edgeMm: [topMm, top2Mm], holeMm }) => ({ topMm, top2Mm, holeMm }),
     round: ({ topMm, baseMm }) => ({ topMm, baseMm }),
     rect: ({ topMm: [topMm, top2Mm], baseMm: [baseMm, base2Mm] }) => ({ topMm, top2Mm, baseMm, base2Mm }),
   });
@@ -152,14 +155,14 @@ export const seasonFields = [
     'sparePct',
     'confidence',
   ],
-  ...['germination', 'seedCame', 'seedOf', 'seedYear', 'path', 'shifts', 'note'],
+  ...['germination', 'seedCame', 'seedOf', 'seedYear', 'perCell', 'path', 'shifts', 'note'],
 ];
 const line = changedLineSchema.shape;
 export const seasonCsv = z.strictObject({
   id: int([1, 1e9]).optional(),
   ...{ crop: line.crop, plants: line.plants, plantOn: line.plantOn, offsetDays: line.offsetDays },
   ...{ count: line.count, everyDays: line.everyDays, sparePct: line.sparePct, confidence: line.confidence },
-  ...{ germination: line.germination, seedYear: line.seedYear },
+  ...{ germination: line.germination, seedYear: line.seedYear, perCell: line.perCell },
   name: z.coerce.string().max(60).default(''),
   seedCame: int([0, limits.seedTested[1]]).optional(),
   seedOf: int(limits.seedTested).optional(),

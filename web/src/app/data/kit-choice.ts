@@ -17,7 +17,7 @@ function usable(stored: unknown): Kit {
   const fits = Object.entries((stored ?? {}) as Partial<Kit>).filter(
     ([name, value]) =>
       typeof value === typeof usualKit[name as keyof Kit] ||
-      (name === 'heatLossPct' && typeof value === 'number'),
+      ((name === 'heatLossPct' || name === 'breakPct') && typeof value === 'number'),
   );
   // Heat is asked anew for each batch, and so is how its materials come.
   const { comes: _, ...same } = Object.fromEntries(fits) as Partial<Kit>;

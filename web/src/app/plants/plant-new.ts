@@ -13,14 +13,16 @@ import {
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { called } from '#core/plants/care';
 import { fills } from '#core/package/stock';
-import { howToSow } from '#core/plants/how-to-sow';
+import { holeFor, howToSow, timeToMove } from '#core/plants/how-to-sow';
 import { perhapsThere, type Planting, startOf, starts } from '#core/plants/planting';
 import { checkWhole } from '#core/units/check';
+import { isOpenFlat, seedsByArea, usualPerCm2 } from '#core/season/per-vessel';
 import { volumeL } from '#core/vessel/vessel';
 import { dayFrom } from '#words/days';
 import { limits } from '#core/units/limits';
 import { type BatchLine, BatchesService } from '../data/batches';
 import { HalfDone } from '../data/half-done';
+import { KitChoice } from '../data/kit-choice';
 import { LibraryService } from '../data/library';
 import { LotsService } from '../data/lots';
 import { Notices } from '../data/notices';
@@ -169,7 +171,8 @@ export class PlantNew {
   protected readonly toSow = computed(() => {
     const [wanted, cameUp, of] = [this.wanted(), this.cameUp(), this.tested()];
     if (wanted === undefined || cameUp === undefined || of === undefined) return null;
-    const it = this.reader.attempt(() => howToSow(wanted, cameUp, of));
+    const breaks = this.kind()?.vessel.shape === 'block' ? this.kit.kit().breakPct : undefined;
+    const it = this.reader.attempt(() => howToSow(wanted, cameUp, of, breaks));
     return 'why' in it
       ? { says: it.why, cells: undefined, perCell: undefined }
       : { ...it, says: texts.sowPlan(it.perCell, this.noun(), it.cells, Math.round(100 * it.upShare)) };
@@ -187,7 +190,34 @@ export class PlantNew {
             depth,
             { vermiculite: texts.vermiculite, mix: texts.theMix, sand: texts.sand }[crop.cover],
           );
-    return `${cover} ${light}`.trim();
+    const vessel = this.kind()?.vessel;
+    const hole =
+      vessel?.shape === 'block' && vessel.holeMm !== undefined
+        ? {
+            suits: '',
+            'too-deep': texts.holeTooDeep(this.reader.formats().length(vessel.holeMm)),
+            'too-shallow': texts.holeTooShallow(this.reader.formats().length(vessel.holeMm)),
+          }[holeFor(vessel.holeMm, crop.cover === 'none' ? 0 : crop.coverMm)]
+        : '';
+    return [cover, light, hole].filter(Boolean).join(' ');
+  });
+  private readonly kit = inject(KitChoice);
+  /** What is sown as an area: seeds to a square centimetre, as the crop has it until another is typed. */
+  protected readonly openFlat = computed(() => {
+    const kind = this.kind();
+    return this.draft().start === 'sow' && kind !== undefined && isOpenFlat(kind) ? kind : null;
+  });
+  private readonly typedPerCm2 = signal<number | undefined>(undefined);
+  protected readonly perCm2 = computed(() => this.typedPerCm2() ?? this.crop()?.seedsPerCm2 ?? usualPerCm2);
+  protected readonly pairs = signal<number | undefined>(undefined);
+  /** Whether what is potted is ready for it, by its true leaves. */
+  protected readonly isTime = computed(() => {
+    const [pairs, crop] = [this.pairs(), this.crop()];
+    if (pairs === undefined || !crop) return '';
+    const at = Math.max(1, Math.ceil(crop.atLeaves / 2));
+    return { early: texts.tooEarly(at), now: texts.rightTime, late: texts.late }[
+      timeToMove(pairs, crop.atLeaves)
+    ];
   });
   protected readonly perTray = computed(() => this.kind()?.perTray ?? 1);
   /** Whole trays of what is typed in cells; nothing where it is no whole number of them. */
@@ -345,6 +375,12 @@ export class PlantNew {
   protected choosePlace(id: string | null): void {
     this.setPlace(id);
     this.patch({});
+  }
+
+  protected setPerCm2(perCm2: number | undefined): void {
+    this.typedPerCm2.set(perCm2);
+    const flat = this.openFlat();
+    if (perCm2 !== undefined && flat) this.patch({ perCell: seedsByArea(flat, perCm2) });
   }
 
   protected setTrays(trays: number | undefined): void {

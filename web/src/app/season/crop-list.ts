@@ -1,5 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { type Crop, emergenceFrom, emergenceText, tasksFrom, tasksText } from '#core/season/crop';
+import { calledSo } from '../ui/called-so';
 import { Notices } from '../data/notices';
 import { SeasonService, type SourcedCrop } from '../data/season';
 import { FetchState } from '../ui/fetch-state';
@@ -14,10 +23,11 @@ import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
 
 type Figure =
-  | ('coverMm' | 'perCell' | 'atLeaves' | 'germination' | 'plantOutDays' | 'earlierDays')
+  | ('coverMm' | 'perCell' | 'seedsPerCm2' | 'atLeaves' | 'germination' | 'plantOutDays' | 'earlierDays')
   | ('laterDays' | 'coldestC' | 'hardenDays' | 'firstFeedDays');
 const figures: Asked<Figure>[] = [
   { name: 'perCell', label: texts.seedsOrCuttingsToA, within: 'seedsPerCell', whole: true },
+  { name: 'seedsPerCm2', label: texts.seedsByArea, unit: 'per cm²', within: 'seedsPerCm2' },
   { name: 'germination', label: texts.comesUpOrRootsShare, within: 'germination' },
   { name: 'coverMm', label: texts.covered, unit: 'mm', within: 'coverMm' },
   { name: 'atLeaves', label: texts.thinnedOrPrickedOutAt, within: 'leaves', whole: true },
@@ -104,11 +114,41 @@ export class CropList {
   protected readonly figures = figures;
   protected readonly choices = { kinds, starts, lights, covers, spares, depths };
   protected readonly sought = signal('');
+  /** Sought where it was not found: its form opens. */
+  private readonly called = calledSo();
   protected readonly draft = signal<Crop | null>(null);
   protected readonly like = signal<SourcedCrop | null>(null);
   protected readonly emergence = signal('');
   protected readonly tasks = signal('');
   protected readonly problem = signal('');
+
+  protected readonly likes = computed(() =>
+    (this.service.crops.value() ?? []).map(({ id, name }) => ({ id, name })),
+  );
+
+  constructor() {
+    effect(() => {
+      if (this.called !== '' && this.likes().length > 0 && !untracked(this.draft))
+        untracked(() => this.add(this.called));
+    });
+  }
+
+  /** A crop of one's own: the figures of another until they are changed. */
+  protected add(name: string): void {
+    const all = this.service.crops.value() ?? [];
+    const first = this.found()[0] ?? all[0];
+    if (!first) return;
+    this.take(first, false);
+    this.patch({ name });
+  }
+
+  protected likeAnother(id: string | null): void {
+    const other = (this.service.crops.value() ?? []).find((each) => each.id === id);
+    const name = this.draft()?.name ?? '';
+    if (!other) return;
+    this.take(other, false);
+    this.patch({ name });
+  }
 
   protected readonly found = computed(() => {
     const words = this.sought().trim().toLowerCase();
@@ -164,7 +204,7 @@ export class CropList {
   }
 
   protected typed([name, value]: [Figure, number | undefined]): void {
-    if (value !== undefined) this.patch({ [name]: value });
+    if (value !== undefined || name === 'seedsPerCm2') this.patch({ [name]: value });
   }
 
   protected keep(): void {

@@ -13,6 +13,7 @@ import { Router, RouterLink } from '@angular/router';
 import { isValid, parseISO } from 'date-fns';
 import { addressOf } from '#contract/routes';
 import { type Judgement } from '#core/judge/judge';
+import { seedsInOne } from '#core/season/per-vessel';
 import { type CropStep } from '#core/season/crop';
 import { forward } from '#core/season/forward';
 import { frostChance } from '#core/season/frost';
@@ -43,6 +44,7 @@ import { ReaderHere } from '../data/reader-here';
 import { NurseryService } from '../data/nursery';
 
 type Figure =
+  | 'perCell'
   | ('plants' | 'count' | 'everyDays' | 'sparePct' | 'offsetDays' | 'seedYear')
   | ('germinationPct' | 'confidencePct' | 'came' | 'of');
 const wanted: Asked<Figure>[] = [
@@ -50,6 +52,12 @@ const wanted: Asked<Figure>[] = [
   { name: 'sparePct', label: texts.extra, within: 'sparePct' },
   { name: 'count', label: texts.sownHowManyTimes, within: 'sowings', whole: true },
 ];
+const perCell: Asked<Figure> = {
+  name: 'perCell',
+  label: texts.toEachVessel,
+  within: 'seedsPerCell',
+  whole: true,
+};
 const every: Asked<Figure> = {
   name: 'everyDays',
   label: texts.daysBetween,
@@ -165,7 +173,11 @@ export class LinePage {
   protected readonly choices = computed(() =>
     [...this.view.crops().values()].map(({ id, name }) => ({ id, name })),
   );
-  protected readonly wanted = computed(() => [...wanted, ...(this.draft().count > 1 ? [every] : [])]);
+  protected readonly wanted = computed(() => [
+    ...wanted,
+    ...(this.crop()?.start === 'divide' ? [] : [perCell]),
+    ...(this.draft().count > 1 ? [every] : []),
+  ]);
   protected readonly steps = computed(
     (): readonly CropStep[] => this.draft().steps ?? this.crop()?.steps ?? [],
   );
@@ -175,12 +187,22 @@ export class LinePage {
     const crop = this.crop();
     return {
       ...{ plants, count, everyDays, sparePct, ...this.tested() },
+      perCell: this.perCell(),
       offsetDays: offsetDays ?? crop?.plantOutDays,
       seedYear: seedYear ?? undefined,
       germinationPct: round(100 * (germination ?? crop?.germination ?? 0.8)),
       confidencePct: round(100 * confidence),
     };
   });
+
+  /** Seeds to each: as typed, or as its crop and first vessel have them. */
+  private readonly perCell = computed(() => {
+    const [crop, first] = [this.crop(), this.steps()[0]];
+    const kind = this.library()?.vessels.get(first?.vessel ?? '');
+    return crop && kind ? seedsInOne(this.draft(), crop, kind) : undefined;
+  });
+  /** One more where too many stay empty. */
+  protected readonly oneMore = computed(() => (this.perCell() ?? 0) + 1);
 
   protected readonly dayProblem = computed(() => {
     const { plantOn } = this.draft();
@@ -258,11 +280,11 @@ export class LinePage {
   }
 
   protected seedSays(sowing: SeasonSowing): string {
-    const { crop, steps, seed: share } = sowing;
+    const { crop, steps, perCell, seed: share } = sowing;
     if (crop.start === 'divide') return '';
     const what = crop.start === 'sow' ? 'seeds' : 'cuttings';
     const range = share.from === 'test' ? texts.yourTestTo(pct(share.low!), pct(share.high!)) : '';
-    return texts.countingOn(steps[0]!.cells * crop.perCell, what, pct(share.share), range);
+    return texts.countingOn(steps[0]!.cells * perCell, what, pct(share.share), range);
   }
 
   protected day(date: string): string {
@@ -278,12 +300,12 @@ export class LinePage {
   }
 
   /** What the plants are told of a sowing that is begun. */
-  protected begin({ line, crop, sowing, steps }: SeasonSowing): Record<string, string | number> {
+  protected begin({ line, crop, sowing, steps, perCell }: SeasonSowing): Record<string, string | number> {
     const [first] = steps;
     return {
       start: crop.start === 'sow' ? 'sow' : crop.start === 'stick' ? 'strike' : 'pot',
       ...{ crop: crop.id, name: line.name, vessel: first!.kind.id, cells: first!.cells },
-      ...{ perCell: crop.start === 'divide' ? 1 : crop.perCell, line: line.id, sowing, step: 0 },
+      ...{ perCell: crop.start === 'divide' ? 1 : perCell, line: line.id, sowing, step: 0 },
       ...this.batchFor(line.id, sowing),
     };
   }
@@ -330,6 +352,7 @@ export class LinePage {
       case 'confidencePct':
         if (value !== undefined) this.patch({ confidence: value / 100 });
         return;
+      case 'perCell':
       case 'seedYear':
       case 'offsetDays':
         this.patch({ [name]: value ?? null });

@@ -7,7 +7,7 @@ import { ChoiceField } from '../ui/fields/choice-field';
 import { type Asked, NumberList } from '../ui/fields/number-list';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
-import { calledSo } from './called-so';
+import { calledSo } from '../ui/called-so';
 import { ownKeeper } from './own-keeper';
 import { shortName } from '../ui/words/words';
 import { ownMaterial as texts } from '#words/en/places/shelf/own-material';

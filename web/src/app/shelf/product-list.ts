@@ -22,7 +22,7 @@ import { type Asked, NumberList } from '../ui/fields/number-list';
 import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { TickField } from '../ui/fields/tick-field';
-import { calledSo } from './called-so';
+import { calledSo } from '../ui/called-so';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName } from '../ui/words/words';
 import { productList as texts } from '#words/en/places/shelf/product-list';

@@ -3,7 +3,7 @@ import { type VesselKind } from '#core/vessel/tray';
 import { byWaterWeight, firmingOfBlocks } from '#core/vessel/calibrate';
 import { byShape, checkVessel, type Vessel, volumeL } from '#core/vessel/vessel';
 import { TickField } from '../ui/fields/tick-field';
-import { calledSo } from './called-so';
+import { calledSo } from '../ui/called-so';
 import { LibraryService } from '../data/library';
 import { Notices } from '../data/notices';
 import { FetchState } from '../ui/fetch-state';
@@ -20,6 +20,7 @@ import { ReaderHere } from '../data/reader-here';
 
 type Size =
   | ('top' | 'top2' | 'base' | 'base2' | 'depth' | 'headspace' | 'perTray' | 'firm' | 'waterKg' | 'perBucket')
+  | 'hole'
   | ('price' | 'uses' | 'minutes' | 'stands');
 type Form = 'round' | 'rect' | 'bag' | 'trough' | 'block';
 
@@ -34,7 +35,12 @@ const walled: Record<Vessel['shape'], Asked<Size>[]> = {
     ...[mm('top', texts.longAtTheTopInside), mm('top2', texts.wideAtTheTopInside)],
     ...[mm('base', texts.longAtTheBase), mm('base2', texts.wideAtTheBase), ...deep],
   ],
-  block: [mm('top', texts.long), mm('top2', texts.wide), mm('depth', texts.high)],
+  block: [
+    mm('top', texts.long),
+    mm('top2', texts.wide),
+    mm('depth', texts.high),
+    { ...mm('hole', texts.holePressedIn), within: 'holeMm' },
+  ],
 };
 const counted: Asked<Size>[] = [
   { name: 'perTray', label: texts.toATraySetOr, within: 'perTray', whole: true },
@@ -213,7 +219,7 @@ export class VesselList {
 
   /** What the measures come to, or why they come to nothing; null while some are missing. */
   protected readonly made = computed((): { vessel: Vessel; firm: number } | { why: string } | null => {
-    const { top, top2, base, base2, depth, headspace = 0, waterKg } = this.sizes();
+    const { top, top2, base, base2, depth, headspace = 0, waterKg, hole } = this.sizes();
     if (top === undefined || depth === undefined) return null;
     const { shape } = this.kind();
     const side = this.walls();
@@ -227,7 +233,8 @@ export class VesselList {
       if (base === undefined && waterKg === undefined) return null;
       vessel = { shape, topMm: top, baseMm: base ?? top, ...walls };
     } else if (top2 === undefined) return null;
-    else if (shape === 'block') vessel = { shape, edgeMm: [top, top2], depthMm: depth };
+    else if (shape === 'block')
+      vessel = { shape, edgeMm: [top, top2], depthMm: depth, ...(hole !== undefined && { holeMm: hole }) };
     else if ((base === undefined || base2 === undefined) && waterKg === undefined) return null;
     else vessel = { shape, topMm: [top, top2], baseMm: [base ?? top, base2 ?? top2], ...walls };
     return this.reader.attempt(() => {
@@ -281,7 +288,7 @@ export class VesselList {
     const { price, uses, minutesPerHundred: minutes, footprintM2: stands } = kind;
     const counts = { perTray, firm: 100 * usualCompaction, depth, price, uses, minutes, stands };
     const sides = byShape<object>(vessel, {
-      block: ({ edgeMm: [top, top2] }) => ({ top, top2 }),
+      block: ({ edgeMm: [top, top2], holeMm: hole }) => ({ top, top2, hole }),
       round: ({ topMm: top, baseMm: base, headspaceMm: headspace }) => ({ top, base, headspace }),
       rect: ({ topMm: [top, top2], baseMm: [base, base2], headspaceMm: headspace }) => ({
         ...{ top, top2, base, base2, headspace },

@@ -9,6 +9,22 @@ export const plantNew = place('plants/plant-new', {
   sowSo: 'Sow it so',
   sowPlan: (seeds: Filling, noun: Filling, cells: Filling, pct: Filling) =>
     line`${seeds} to each ${noun}, ${cells} ${noun}s: something comes up in ${pct}\u00a0%, and there are enough 9 times in 10.`,
+  holeTooDeep: (depth: Filling) =>
+    line`The hole of the press is ${depth} deep, too deep for it: fill it up first.`,
+  holeTooShallow: (depth: Filling) =>
+    line`The hole of the press is ${depth} deep, too shallow: push the seed in.`,
+  seedsByArea: 'Seeds by area',
+  outdoors: 'It stands outdoors',
+  shadeThem:
+    'Shade it until it has come up or rooted: cloth that takes half the sun. Then give more light day by day.',
+  roofThem: 'Keep heavy rain off with glass or film: it washes seed out and fills trays with water.',
+  pairsOfLeaves: 'Pairs of true leaves',
+  tooEarly: (pairs: Filling) =>
+    line`Too early: wait for ${pairs} ${Number(pairs) === 1 ? 'pair' : 'pairs'} of true leaves.`,
+  rightTime: 'It is time.',
+  late: 'Late: the roots tangle. Move them today, and soak them before.',
+  newCrop: 'New crop',
+  otherCrop: 'A crop that is not listed',
   pressOnly: 'Press the seed on; leave it uncovered.',
   coverWith: (depth: Filling, what: Filling) => line`Sow ${depth} deep, covered with ${what}.`,
   vermiculite: 'vermiculite',

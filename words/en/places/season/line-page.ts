@@ -51,6 +51,8 @@ export const linePage = place('season/line-page', {
   ofIt: (stockAmount: Filling, name: Filling) => line`${stockAmount} of ${name}`,
   noMixItIsIts: 'no mix: it is its own',
   yourTestTo: (pct: Filling, pct2: Filling) => line` (your test: ${pct} to ${pct2})`,
+  toEachVessel: 'Seeds or cuttings to each',
+  sowToEach: (seeds: Filling) => line`Sow ${seeds} to each`,
   countingOn: (perCell: Filling, what: Filling, pct: Filling, range: Filling) =>
     line`${perCell} ${what}, counting on ${pct}${range}`,
   it: 'It',

@@ -23,6 +23,7 @@ export const vesselList = place('shelf/vessel-list', {
   long: 'Long',
   wide: 'Wide',
   high: 'High',
+  holePressedIn: 'Hole for the seed, deep',
   toATraySetOr: 'To a tray, set or press',
   usuallyFirmedBy: 'Usually firmed by, %',
   round: 'Round',

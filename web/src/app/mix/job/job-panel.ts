@@ -7,6 +7,8 @@ import { litresIn } from '#core/units/factors';
 import { showLength, type UnitSystem } from '#core/units/show';
 import { vesselsOf } from '#core/recipe/recipe';
 import { byShape, volumeL, type Vessel } from '#core/vessel/vessel';
+import { withBroken } from '#core/plants/how-to-sow';
+import { KitChoice } from '../../data/kit-choice';
 import { ApproachChoice } from '../../data/approach-choice';
 import { Units } from '../../data/units';
 import { Amount } from '../../ui/words/amount';
@@ -90,6 +92,12 @@ export class JobPanel {
     () => this.counts().find(({ way }) => way === this.countedBy())?.name ?? `${this.store.kind().noun}s`,
   );
   protected readonly single = computed(() => vesselsOf(this.store.recipe().job, this.store.kind()));
+  protected readonly kit = inject(KitChoice);
+  /** Blocks to press so that those wanted are left; null where none break. */
+  protected readonly toPress = computed(() => {
+    const { breakPct = 0 } = this.kit.kit();
+    return breakPct > 0 ? withBroken(this.single(), breakPct) : null;
+  });
   protected readonly also = computed(() => {
     const { job } = this.store.recipe();
     return 'litres' in job ? [] : (job.also ?? []);
@@ -124,6 +132,15 @@ export class JobPanel {
   protected setSpare(sparePct: number): void {
     const { job } = this.store.recipe();
     if (!('litres' in job)) this.store.patch({ job: { ...job, sparePct } }, 'spare');
+  }
+
+  /** What breaks needs mix too: no less extra than that. */
+  protected setBreak(breakPct: number | undefined): void {
+    this.kit.set({ breakPct });
+    const { job } = this.store.recipe();
+    const pressed = withBroken(1000, breakPct ?? 0);
+    const extra = Math.ceil(pressed / 10 - 100 - 1e-9);
+    if (!('litres' in job) && job.sparePct < extra) this.setSpare(extra);
   }
 
   protected nameOf(vessel: string): string {
@@ -195,7 +212,10 @@ function sizeText(vessel: Vessel, system: UnitSystem): string {
   const length = (mm: number): string => showLength(mm, system).text;
   const unit = system === 'metric' ? 'mm' : 'in';
   return byShape(vessel, {
-    block: ({ edgeMm }) => texts.cube(length(edgeMm[0]), unit),
+    block: ({ edgeMm: [a, b], depthMm }) =>
+      a === b && b === depthMm
+        ? texts.cube(length(a), unit)
+        : texts.deep(length(a), length(b), length(depthMm), unit),
     round: ({ topMm, depthMm }) => texts.acrossDeep(length(topMm), length(depthMm), unit),
     rect: ({ topMm: [a, b], depthMm }) => texts.deep(length(a), length(b), length(depthMm), unit),
   });

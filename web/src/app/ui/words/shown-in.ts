@@ -29,6 +29,7 @@ const inUs: Record<string, ShownIn> = {
   'g/L': shown('lb/yd³', gPerLInPoundPerCubicYard),
   'm²': shown('ft²', 0.09290304),
   'L/kg': shown('quarts/lb', (litresIn.quart * 1000) / gramsIn.pound),
+  'per cm²': shown('per in²', 1 / 6.4516),
   'per L': shown(texts.perGal, 1 / litresIn.gallon),
 };
 

@@ -8,6 +8,8 @@ export const jobPanel = place('mix/job/job-panel', {
   howMuch: 'How much',
   numberOf: 'Number of ',
   extra: 'Extra',
+  ofAHundredBreak: 'Of 100 blocks break',
+  pressFor: (press: Filling, left: Filling) => line`Press ${press} to have ${left}.`,
   extraPercent: 'Extra, percent',
   volumeOfFinishedMix: 'Volume of finished mix, ',
   ofFinishedMix: 'of finished mix',
