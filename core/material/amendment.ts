@@ -59,6 +59,10 @@ export function neutralisingMeqPerG(product: Amendment): number {
   return MEQ_PER_G_CACO3 * (product.ccePct / 100) * (fine + coarse * product.coarseCredit);
 }
 
+/** How much of pure ground calcium carbonate a product is worth, %: its strength with its fineness in it. */
+export const limingPct = (product: Amendment): number =>
+  (100 * neutralisingMeqPerG(product)) / MEQ_PER_G_CACO3;
+
 /** Label oxide to element (atomic weights). */
 export const P_PER_P2O5 = 0.4364;
 export const K_PER_K2O = 0.8301;

@@ -1,5 +1,5 @@
 import { amendmentSchema } from '#contract/amendment';
-import { neutralisingMeqPerG } from '#core/material/amendment';
+import { limingPct, neutralisingMeqPerG } from '#core/material/amendment';
 import { dryBlend, sharesByWeight } from '#core/material/dry-blend';
 import { releasedMgPerL } from '#core/mix/release';
 import { amendment, amendments } from '#testing/library';
@@ -101,4 +101,14 @@ test('any two of the library make a product that can be kept', () => {
       const kept = amendmentSchema.safeParse(dryBlend({ id: 'own-any', name: 'Any' }, parts, 'volume'));
       expect([a.id, b.id, kept.error?.issues[0]?.message]).toEqual([a.id, b.id, undefined]);
     }
+});
+
+test('by cups, what a blend limes like is what its parts lime together, fineness and all', () => {
+  const cups = { 'blood-meal': 5, 'bone-meal': 2, 'lime-dolomitic': 1, 'potassium-sulphate': 1 };
+  const parts = Object.entries(cups).map(([id, n]) => ({ product: amendment(id), parts: n }));
+  const blend = dryBlend({ id: 'own', name: 'Ours' }, parts, 'volume');
+  const weights = parts.map(({ product, parts: n }) => n * product.bulkDensityGPerMl);
+  const sum = weights.reduce((a, b) => a + b, 0);
+  const byHand = parts.reduce((s, { product }, i) => s + (limingPct(product) * weights[i]!) / sum, 0);
+  expect(limingPct(blend)).toBeCloseTo(byHand, 6);
 });

@@ -137,6 +137,7 @@ export interface AllowedFacts {
   'allowed.emergence-pairs': None;
   'allowed.cold-to-warm': None;
   'allowed.task-form': None;
+  'allowed.feed-line': None;
   'allowed.one-after-other': None;
   'allowed.dry-of-wet': { grams: number };
   'allowed.nine-tenths-of-vessel': { litres: number };

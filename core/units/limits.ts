@@ -28,6 +28,7 @@ export const limits = {
   vesselMm: [5, 2000],
   headspaceMm: [0, 1995],
   holeMm: [0, 60],
+  soldAsLitres: [0.1, 500],
   perTray: [1, 2000],
 
   trays: [1, 100_000],

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { byWaterWeight, firmingOfBlocks } from '#core/vessel/calibrate';
+import { bagSoldAs, byWaterWeight, firmingOfBlocks } from '#core/vessel/calibrate';
+import { litresIn } from '#core/units/factors';
 import { type Vessel, volumeL } from '#core/vessel/vessel';
 
 const mm = fc.double({ min: 40, max: 400, noNaN: true });
@@ -36,4 +37,13 @@ test('blocks from a bucket say how hard they are pressed', () => {
 test('water that no such cup holds is refused with what it can hold', () => {
   const cup: Vessel = { shape: 'round', topMm: 80, baseMm: 60, depthMm: 90, headspaceMm: 0 };
   expect(() => byWaterWeight(cup, 5)).toThrow(/waterKg must be water of mouth .*, was 5/);
+});
+
+test('a bag sold as four gallons holds four gallons to its rim, and less when it is filled', () => {
+  const bag = bagSoldAs(4 * litresIn.gallon);
+  const { topMm, baseMm, depthMm } = bag;
+  const brim = volumeL({ shape: 'round', topMm, baseMm, depthMm, headspaceMm: 0 });
+  expect(brim / litresIn.gallon).toBeCloseTo(4, 1);
+  expect(volumeL({ shape: 'round', ...bag }) / brim).toBeCloseTo(0.9, 2);
+  expect(() => bagSoldAs(0)).toThrow('soldAs');
 });

@@ -68,3 +68,25 @@ export function firmingOfBlocks(block: Vessel, count: number, looseLitres: numbe
   }
   return firming;
 }
+
+/** Bags are a fifth wider than they are high, and are filled to nine tenths: common practice, no source. */
+const BAG_WIDE = 1.2;
+const BAG_FILLED = 0.9;
+
+/**
+ * A round bag by the volume that it is sold as: what its makers call so much, filled to nine tenths.
+ * @param litres 0.1–500
+ * @example bagSoldAs(15.14) // a bag of 4 gallons: 284 mm across, 237 mm high
+ */
+export function bagSoldAs(litres: number): {
+  topMm: number;
+  baseMm: number;
+  depthMm: number;
+  headspaceMm: number;
+} {
+  checkRange('soldAs', litres, ...limits.soldAsLitres);
+  const depth = Math.cbrt((litres * 1e6 * 4) / (Math.PI * BAG_WIDE ** 2));
+  const wide = Math.round(BAG_WIDE * depth);
+  const depthMm = Math.round(depth);
+  return { topMm: wide, baseMm: wide, depthMm, headspaceMm: Math.round((1 - BAG_FILLED) * depthMm) };
+}

@@ -87,7 +87,7 @@ export function plantRoutes(
     const page = pages.page(id);
     const url = addressFor(req, `/plants/${id}`);
     const reader = { ...readerOf(req), units };
-    const label = plantLabel(...pages.namesOf(page), page, reader, url);
+    const label = plantLabel(...pages.namesOf(page), page, store.before(id), reader, url);
     return pdf(
       reader.language,
       size,

@@ -173,6 +173,8 @@ export const allowed: Words<AllowedFacts> = {
   'allowed.path-of-vessels': () => 'vessel, weeks and loss, as in “cell-72 6w 10% > pot-9 3w 5%”',
   'allowed.emergence-pairs': () => '°C from -5 to 45 and days from 1 to 400, as in “20:8”',
   'allowed.cold-to-warm': () => 'from cold to warm',
+  'allowed.feed-line': () =>
+    'a name, its N-P-K, and the weight of a level cup: “Chicken pellets 4-3-3, 5 oz”',
   'allowed.task-form': () => 'a name, “@ start” or “@ plant”, and days: “dome off @ start +10”',
   'allowed.one-after-other': () => 'one after the other',
   'allowed.dry-of-wet': ({ grams }, f) =>

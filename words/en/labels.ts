@@ -110,6 +110,8 @@ export const labels: Readonly<Record<string, string>> = {
   parts: 'Parts',
   peatPctMax: 'Peat at most',
   perCell: 'To each cell',
+  breakPct: 'Blocks that break',
+  soldAs: 'Sold as',
   cameUp: 'Came up',
   ph: 'pH',
   phAfter: 'pH after',

@@ -2,6 +2,7 @@ import { type Flag, type Rule, type Severity, spoken } from '#core/judge/flag';
 import { FINE_OVER_SIZE_PCT } from '#core/mix/windows';
 import { type Material } from '#core/material/material';
 import { overSizeShare } from '#core/material/over-size';
+import { type Vessel } from '#core/vessel/vessel';
 import { apertureFor, pieceLimitMm } from '#core/vessel/piece-limit';
 import { type Library } from '#core/recipe/library';
 import { type SingleFix } from '#core/recipe/fix';
@@ -25,6 +26,18 @@ function finerGrade(coarse: Material, mostMm: number, library: Library): Materia
   return finer.find((m) => over(m) <= FINE_OVER_SIZE_PCT);
 }
 
+/** Of what is in it, what has most pieces that are too large there, by volume, and the screen that takes them out. */
+export function screenFor(
+  parts: readonly { material: Material; share: number }[],
+  vessel: Vessel,
+): { material: Material; mm: number } {
+  const mostMm = pieceLimitMm(vessel);
+  const { material } = parts
+    .map(({ material: each, share }) => ({ material: each, over: share * overSizeShare(each, mostMm) }))
+    .reduce((a, b) => (b.over > a.over ? b : a));
+  return { material, mm: apertureFor(vessel) };
+}
+
 const severityOf = (pct: number, most: number): Severity =>
   pct > STOP_PCT ? 'stop' : pct > most ? 'warn' : 'note';
 
@@ -34,12 +47,12 @@ export const particlesLarge: Rule = (judged): Flag | null => {
   if (!reading || reading.value <= FINE_OVER_SIZE_PCT + 1e-9) return null;
   const mostMm = pieceLimitMm(judged.input.vessel);
   const { parts, shares } = judged.evaluation.composition;
-  const most = parts
-    .map(({ material }, i) => ({ material, over: shares[i]! * overSizeShare(material, mostMm) }))
-    .reduce((a, b) => (b.over > a.over ? b : a)).material;
+  const { material: most, mm } = screenFor(
+    parts.map(({ material }, i) => ({ material, share: shares[i]! })),
+    judged.input.vessel,
+  );
   const { library } = judged;
   const swap = library ? finerGrade(most, mostMm, library) : undefined;
-  const mm = apertureFor(judged.input.vessel);
   const fix: SingleFix = swap
     ? { kind: 'swapMaterial', from: most.id, to: swap.id }
     : { kind: 'screen', material: most.id, mm };

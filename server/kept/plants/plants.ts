@@ -14,6 +14,9 @@ const readRow = ({ id, row_json }: Row): Planting => ({
   id,
 });
 
+/** As many moves as a label has room for. */
+const MOST_BEFORE = 4;
+
 /** What was begun: sown, struck, potted, set apart. */
 export class PlantStore {
   private readonly listed;
@@ -163,6 +166,19 @@ export class PlantStore {
     this.rows.of(id, [], () => readRow(this.byId.get(id)!));
 
   /** What plants of it were moved into. */
+  /** What it comes from, the oldest first: of several sources the first. */
+  before(id: number): Planting[] {
+    const chain: Planting[] = [];
+    let at = this.one(id)?.from[0];
+    while (at && chain.length < MOST_BEFORE) {
+      const parent = this.one(at.planting);
+      if (!parent) break;
+      chain.unshift(parent);
+      at = parent.from[0];
+    }
+    return chain;
+  }
+
   childrenOf(id: number): Planting[] {
     return this.children.all(id).map(this.read);
   }

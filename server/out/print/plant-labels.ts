@@ -2,6 +2,7 @@ import { papers } from '#words/en/places/papers';
 import { textsIn } from '#words/place';
 import { type Language, type Reader } from '#words/reader';
 import { type PlantingPage, type Trial } from '#contract/plants';
+import { type Planting } from '#core/plants/planting';
 import { type Care } from '#core/plants/care';
 import { nameIn } from '#words/names';
 import { type LabelText } from '#server/out/print/labels';
@@ -10,11 +11,15 @@ const begun = { sow: 'sown', strike: 'struck', pot: 'potted', split: 'setApart' 
 const steps = { up: 'comesUp', feed: 'firstFeed', 'top-up': 'topUp', 'pot-up': 'potUpBy' } as const;
 const isStep = (id: Care['id']): id is keyof typeof steps => id in steps;
 
-/** A label of a planting: its name first, then where it stands, and the days of its steps as they are reckoned. */
+/**
+ * A label of a planting: its name first, then where it stands, and the whole chain of its days, from the sowing on.
+ * @param before what it comes from, the oldest first
+ */
 export function plantLabel(
   name: string,
   vessel: string,
   planting: PlantingPage,
+  before: readonly Pick<Planting, 'start' | 'on'>[],
   { units, language }: Reader,
   url: string,
 ): LabelText {
@@ -27,7 +32,7 @@ export function plantLabel(
       ...(planting.seed ? [planting.seed] : []),
     ],
     dates: [
-      { name: texts[begun[planting.start]], on: planting.on },
+      ...[...before, planting].map(({ start, on }) => ({ name: texts[begun[start]], on })),
       ...planting.allCare.flatMap(({ id, on }) => (isStep(id) ? [{ name: texts[steps[id]], on }] : [])),
     ],
     url,

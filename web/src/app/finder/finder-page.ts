@@ -2,6 +2,7 @@ import { ThingPipe } from '../ui/words/thing';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { significant } from '#core/units/show';
+import { type Recipe } from '#core/recipe/recipe';
 import { takenAs } from '#core/finder/formulate';
 import { Notices } from '../data/notices';
 import { RecipeStore } from '../bench/recipe-store';
@@ -115,7 +116,11 @@ export class FinderPage {
   }
 
   protected take({ found }: Listed): void {
-    this.store.set(takenAs(found, this.store.recipe()), `finder ${keyOf(found)}`);
+    this.takeRecipe(takenAs(found, this.store.recipe()), keyOf(found));
+  }
+
+  protected takeRecipe(recipe: Recipe, key: string): void {
+    this.store.set(recipe, `finder ${key}`);
     this.notices.say(texts.itIsOpen, () => this.store.undo());
     void this.router.navigateByUrl('/mix');
   }

@@ -1,12 +1,13 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { inSentence } from '#words/formats';
+import { screenFor } from '#core/judge/flags/particles';
 import { windowScore, type ScoredId } from '#core/finder/aims';
 import { differences, type Lead } from '#core/finder/compare';
 import { verdictOf } from '#core/advise/findings';
 import { type FinderJob, type Formulated, keptOf, takenAs } from '#core/finder/formulate';
 import { judgeRecipe, type Judgement } from '#core/judge/judge';
 import { withKnownStill } from '#core/recipe/known';
-import { withValidTests } from '#core/recipe/recipe';
+import { type Recipe, withValidTests } from '#core/recipe/recipe';
 import { type Preferences } from '#core/finder/fast-spec';
 import { fixed, significant } from '#core/units/show';
 import { volumeL } from '#core/vessel/vessel';
@@ -51,7 +52,10 @@ export class FinderSays {
     if (state.state !== 'done' || !state.conflict || !job) return null;
     const { never, pairs, nearest } = state.conflict;
     const name = (id: ScoredId): string => this.nameOf(id);
+    const counts = nearest && countsOf(job, nearest.parts);
     const near = nearest && {
+      // A piece that is too large wants a screen, not a wider window.
+      screen: nearest.id === 'overSize' ? this.screenOf(counts!) : null,
       name: name(nearest.id),
       value: significant(nearest.value, 3),
       parts: partsText(countsOf(job, nearest.parts), (id) => this.materialName(id)),
@@ -95,6 +99,26 @@ export class FinderSays {
           : '',
     };
   });
+
+  /** What of a recipe goes over which screen, and the recipe with it. */
+  private screenOf(counts: Readonly<Record<string, number>>): { says: string; recipe: Recipe } | null {
+    const materials = this.store.library()?.materials;
+    const parts = Object.entries(counts).flatMap(([id, n]) => {
+      const material = n > 0 && materials?.get(id);
+      return material ? [{ material, share: n }] : [];
+    });
+    if (parts.length === 0) return null;
+    const { material, mm } = screenFor(parts, this.store.kind().vessel);
+    const formats = this.reader.formats();
+    const components = parts.map(({ material: { id }, share }) => ({
+      ...{ material: id, parts: share },
+      ...(id === material.id && { screenedMm: mm }),
+    }));
+    return {
+      says: texts.screenItAndTake(formats.name(material), formats.length(mm)),
+      recipe: { ...this.store.recipe(), components },
+    };
+  }
 
   private ifWords(edge: Lead | null): string {
     switch (edge?.by) {

@@ -26,6 +26,7 @@ import { CutThrough } from '../bench/cut-through';
 import { inTurn } from '../ui/in-turn';
 import { lasting } from '../ui/lasting';
 import { narrow } from '../ui/narrow';
+import { BeliefList } from './belief-list';
 import { DoseList } from './doses/dose-list';
 import { InTheShed } from '../bench/in-the-shed';
 import { ShedSays } from '../bench/shed-says';
@@ -84,6 +85,7 @@ const REST_MS = 400;
     ShedSays,
     Amount,
     CutThrough,
+    BeliefList,
     DoseList,
     FetchState,
     FindingList,

@@ -23,7 +23,17 @@ import { ReaderHere } from '../data/reader-here';
 
 type Kind = Package['kind'] | 'measure';
 type Figure =
-  'count' | 'volume' | 'loosening' | 'kg' | 'perKg' | 'water' | 'moisture' | 'loss' | 'price' | 'litres';
+  | 'makes'
+  | 'count'
+  | 'volume'
+  | 'loosening'
+  | 'kg'
+  | 'perKg'
+  | 'water'
+  | 'moisture'
+  | 'loss'
+  | 'price'
+  | 'litres';
 
 const count: Asked<Figure> = { name: 'count', label: common.howMany, within: 'packages', whole: true };
 const loss: Asked<Figure> = { name: 'loss', label: texts.staysOnTheScreen, within: 'screenLossPct' };
@@ -36,6 +46,7 @@ const asked: Record<Kind, Asked<Figure>[]> = {
   ],
   brick: [
     ...[count, { name: 'kg', label: texts.weightOfOne, unit: 'kg', within: 'packageKg' } as const],
+    { name: 'makes', label: texts.makesByItsLabel, unit: 'L', within: 'packageVolume' },
     { name: 'perKg', label: texts.makesLoose, unit: 'L/kg', within: 'litresPerKg' },
     { name: 'water', label: texts.waterItTakes, unit: 'L/kg', within: 'waterLitresPerKg' },
   ],
@@ -176,6 +187,7 @@ export class PackageForm {
     moisture,
     loss: lost = 0,
     litres,
+    makes,
   }: Partial<Record<Figure, number>>): Opened | null {
     const unit = this.unit();
     switch (this.kind()) {
@@ -185,9 +197,14 @@ export class PackageForm {
         if (volume === undefined || loosening === undefined) return null;
         return openPackage({ kind: 'bale', volume, unit, loosening }, lost);
       case 'brick':
-        if (kg === undefined || perKg === undefined) return null;
+        if (kg === undefined || (perKg === undefined && makes === undefined)) return null;
         return openPackage(
-          { kind: 'brick', massKg: kg, litresPerKg: perKg, waterLitresPerKg: water ?? 5 },
+          {
+            kind: 'brick',
+            massKg: kg,
+            litresPerKg: makes === undefined ? perKg! : makes / kg,
+            waterLitresPerKg: water ?? 5,
+          },
           lost,
         );
       case 'bulk': {

@@ -1,6 +1,7 @@
 import { ThingPipe } from '../ui/words/thing';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { type Amendment, type AmendmentKind } from '#core/material/amendment';
+import { type Amendment, type AmendmentKind, limingPct } from '#core/material/amendment';
+import { feedLine } from '#core/material/feed-line';
 import { type BlendPart, dryBlend } from '#core/material/dry-blend';
 import {
   type LabelFigure,
@@ -11,6 +12,7 @@ import {
 } from '#core/material/product-by-label';
 import { litresIn } from '#core/units/factors';
 import { showQuantity } from '#core/units/said';
+import { concatMap, from, map } from 'rxjs';
 import { LibraryService } from '../data/library';
 import { Units } from '../data/units';
 import { Notices } from '../data/notices';
@@ -29,7 +31,7 @@ import { productList as texts } from '#words/en/places/shelf/product-list';
 import { common } from '#words/en/places/common';
 import { ReaderHere } from '../data/reader-here';
 
-type Way = 'label' | 'blend';
+type Way = 'label' | 'lines' | 'blend';
 const pct = (name: LabelFigure, label: string): Asked<LabelFigure> => ({ name, label, within: 'pctOfParts' });
 const analysis: Asked<LabelFigure>[] = [
   ...[pct('nPct', 'N, %'), pct('pPct', 'P, %'), pct('kPct', 'K, %')],
@@ -82,6 +84,21 @@ const kinds: { id: AmendmentKind; name: string }[] = [
         <p class="term">
           {{ texts.whatYouLeaveOutIs(kin() | thing) }}
         </p>
+      } @else if (way() === 'lines') {
+        <div class="fields">
+          <app-choice-field [label]="texts.whatItIs" [choices]="kinds" [(value)]="kind" />
+          <app-choice-field [label]="texts.pAndKAreGiven" [choices]="asWhat" [(value)]="oxides" />
+        </div>
+        <label for="feed-lines">{{ texts.oneALine }}</label>
+        <textarea
+          #box
+          id="feed-lines"
+          class="field lines"
+          rows="4"
+          [value]="lines()"
+          (input)="lines.set(box.value)"
+        ></textarea>
+        <p class="term">{{ texts.lineExample }}</p>
       } @else {
         <div class="fields">
           <app-text-field [label]="common.called" [(value)]="name" />
@@ -112,6 +129,19 @@ const kinds: { id: AmendmentKind; name: string }[] = [
             </li>
           }
         </ul>
+      }
+      @if (fromLines(); as it) {
+        @if ('why' in it) {
+          <p class="wrong" role="alert">{{ it.why }}</p>
+        } @else {
+          <ul class="plain" role="status">
+            @for (row of it.rows; track row.name) {
+              <li>
+                <b>{{ row.name }}</b> <span class="term">{{ analysisOf(row) }}</span>
+              </li>
+            }
+          </ul>
+        }
       }
       @if (made(); as it) {
         @if ('why' in it) {
@@ -156,6 +186,10 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       align-items: end;
       padding: 4px 0;
     }
+    .lines {
+      width: 100%;
+      max-width: 560px;
+    }
     .fields {
       margin: 8px 0;
     }
@@ -194,6 +228,7 @@ export class ProductList {
   protected readonly shortName = shortName;
   protected readonly ways: { id: Way; name: string }[] = [
     { id: 'label', name: texts.byItsLabel },
+    { id: 'lines', name: texts.severalInLines },
     { id: 'blend', name: texts.aDryBlend },
   ];
   protected readonly asWhat = [
@@ -248,8 +283,27 @@ export class ProductList {
     ...rest,
   ]);
 
+  protected readonly lines = signal('');
+  /** Feeds as they are typed, one a line. */
+  protected readonly fromLines = computed((): { rows: Amendment[] } | { why: string } | null => {
+    const lines = this.lines()
+      .split('\n')
+      .filter((text) => text.trim() !== '');
+    if (this.way() !== 'lines' || lines.length === 0) return null;
+    return this.reader.attempt(() => ({
+      rows: lines.map((text) => {
+        const { name, ...figures } = feedLine(text);
+        const label: ProductLabel = {
+          ...{ kind: (this.kind() ?? 'salt') as AmendmentKind, traces: false, figures },
+          oxides: this.oxides() === 'oxides',
+        };
+        return productByLabel({ id: 'own-product', name }, label, this.kin());
+      }),
+    }));
+  });
   protected readonly made = computed((): { row: Amendment } | { why: string } | null => {
     const named = { id: 'own-product', name: this.name().trim() || texts.it };
+    if (this.way() === 'lines') return null;
     if (this.way() === 'blend') {
       if (this.parts().length < 2) return null;
       return this.reader.attempt(() => ({
@@ -267,6 +321,8 @@ export class ProductList {
     return { row: productByLabel(named, label, this.kin(), this.changing() !== null) };
   });
   protected readonly ready = computed(() => {
+    const lines = this.fromLines();
+    if (this.way() === 'lines') return lines !== null && 'rows' in lines;
     const made = this.made();
     return this.name().trim() !== '' && made !== null && 'row' in made;
   });
@@ -280,7 +336,7 @@ export class ProductList {
     const more = [
       amendment.caPct > 0 ? `Ca ${n(amendment.caPct)} %` : '',
       amendment.mgPct > 0 ? `Mg ${n(amendment.mgPct)} %` : '',
-      amendment.ccePct > 0 ? texts.limesLikeCalciumCarbonate(n(amendment.ccePct)) : '',
+      amendment.ccePct > 0 ? texts.limesLikeCalciumCarbonate(n(limingPct(amendment))) : '',
       amendment.traces ? texts.withTraces : '',
       amendment.kind === 'coated' ? texts.lastsWeeks(n(amendment.longevityWeeks21C)) : '',
       texts.aLevelCupWeighs2(this.cupOf(amendment)),
@@ -333,7 +389,33 @@ export class ProductList {
     this.problem.set('');
   }
 
+  /** One after the other: what was not saved stays in its line. */
+  private keepLines(rows: readonly Amendment[]): void {
+    this.problem.set('');
+    from(rows)
+      .pipe(
+        concatMap(({ id: _, ...row }) =>
+          this.library.keepProduct(null, texts.yoursByItsLabel, row).pipe(map(() => row.name)),
+        ),
+      )
+      .subscribe({
+        next: (name) => {
+          this.notices.say(texts.isKept(name));
+          this.lines.update((text) =>
+            text
+              .split('\n')
+              .filter((each) => each.trim() !== '')
+              .slice(1)
+              .join('\n'),
+          );
+        },
+        error: (error: Error) => this.problem.set(texts.notKept(error.message)),
+      });
+  }
+
   protected keep(): void {
+    const lines = this.fromLines();
+    if (lines && 'rows' in lines) return this.keepLines(lines.rows);
     const made = this.made();
     if (!made || !('row' in made)) return;
     const { id: _, ...row } = made.row;

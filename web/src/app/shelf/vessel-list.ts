@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { type VesselKind } from '#core/vessel/tray';
-import { byWaterWeight, firmingOfBlocks } from '#core/vessel/calibrate';
+import { bagSoldAs, byWaterWeight, firmingOfBlocks } from '#core/vessel/calibrate';
 import { byShape, checkVessel, type Vessel, volumeL } from '#core/vessel/vessel';
 import { TickField } from '../ui/fields/tick-field';
 import { calledSo } from '../ui/called-so';
@@ -21,6 +21,7 @@ import { ReaderHere } from '../data/reader-here';
 type Size =
   | ('top' | 'top2' | 'base' | 'base2' | 'depth' | 'headspace' | 'perTray' | 'firm' | 'waterKg' | 'perBucket')
   | 'hole'
+  | 'soldAs'
   | ('price' | 'uses' | 'minutes' | 'stands');
 type Form = 'round' | 'rect' | 'bag' | 'trough' | 'block';
 
@@ -53,6 +54,7 @@ const shapes: { id: Form; name: string; noun: string; shape: Vessel['shape'] }[]
   { id: 'trough', name: texts.trough, noun: 'trough', shape: 'rect' },
   { id: 'block', name: texts.aPressedBlock, noun: 'block', shape: 'block' },
 ];
+const soldAs: Asked<Size> = { name: 'soldAs', label: texts.soldAs, unit: 'L', within: 'soldAsLitres' };
 const weighed: Asked<Size> = {
   name: 'waterKg',
   label: texts.waterThatOneTakesTo,
@@ -208,7 +210,12 @@ export class VesselList {
   protected readonly problem = signal('');
   protected readonly fields = computed(() => {
     const { shape } = this.kind();
-    return [...walled[shape], ...(shape === 'block' ? [pressed] : [weighed]), ...counted];
+    return [
+      ...(this.form() === 'bag' ? [soldAs] : []),
+      ...walled[shape],
+      ...(shape === 'block' ? [pressed] : [weighed]),
+      ...counted,
+    ];
   });
   /** Own ones first. */
   protected readonly kinds = computed(() =>
@@ -272,6 +279,12 @@ export class VesselList {
 
   protected type([name, value]: [Size, number | undefined]): void {
     this.sizes.update((sizes) => ({ ...sizes, [name]: value }));
+    // By the volume it is sold as, until it is measured.
+    if (name !== 'soldAs' || value === undefined) return;
+    const it = this.reader.attempt(() => bagSoldAs(value));
+    if ('why' in it) return;
+    const { topMm: top, baseMm: base, depthMm: depth, headspaceMm: headspace } = it;
+    this.sizes.update((sizes) => ({ ...sizes, top, base, depth, headspace }));
   }
 
   protected change(kind: VesselKind): void {

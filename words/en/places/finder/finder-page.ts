@@ -28,6 +28,8 @@ export const finderPage = place('finder/finder-page', {
   noRecipeFromThisShelf: 'No recipe from this shelf meets every window.',
   neverMet: (join: Filling) => line`Never met: ${join}.`,
   neverTogether: (join: Filling) => line`Never together: ${join}.`,
+  withAScreen: (parts: Filling) => line`Only its pieces are too large in ${parts}.`,
+  screenItAndTake: (name: Filling, mm: Filling) => line`Screen the ${name} through ${mm}, and take it`,
   theSmallestChangeThatLets: (name: Filling, value: Filling, parts: Filling) =>
     line`The smallest change that lets one in: take ${name} at ${value}, with ${parts}.`,
   sideBySide: 'side by side',

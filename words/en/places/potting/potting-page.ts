@@ -40,7 +40,7 @@ export const pottingPage = place('potting/potting-page', {
   dry: 'Dry',
   wilting: 'Wilting',
   theUsualOne: (name: Filling) => line`the usual one: ${name}`,
-  stillShort: ': still short',
+  stillShort: ': still too little',
   inTheNewPotThe: (after: Filling, before: Filling, stillShort: Filling) =>
     line`In the new pot the old ball has ${after} % air; in its old vessel it had ${before} %${stillShort}.`,
   theBallInItsOld: 'The ball in its old vessel',

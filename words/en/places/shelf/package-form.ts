@@ -14,6 +14,7 @@ export const packageForm = place('shelf/package-form', {
   volumeOfOnePressed: 'Volume of one, pressed',
   looseTimesItsPressedVolume: 'Loose, times its pressed volume',
   weightOfOne: 'Weight of one',
+  makesByItsLabel: 'One makes, by its label',
   makesLoose: 'Makes, loose',
   waterItTakes: 'Water it takes',
   weightOfTheLoad: 'Weight of the load',

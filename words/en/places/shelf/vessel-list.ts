@@ -28,6 +28,7 @@ export const vesselList = place('shelf/vessel-list', {
   usuallyFirmedBy: 'Usually firmed by, %',
   round: 'Round',
   withCorners: 'With corners',
+  soldAs: 'Sold as',
   growBag: 'Grow bag',
   trough: 'Trough',
   aPressedBlock: 'A pressed block',

@@ -95,6 +95,15 @@ const MEASURED: DoseWay[] = ['measuresPerBatch', 'measuresPerPot'];
             [value]="barrow.value()"
             (valueChange)="barrow.set($event ?? 80)"
           />
+          @if (way() === 'sacksPerBatch' && !ofDelivery()) {
+            <app-number-field
+              [label]="texts.aSackHolds"
+              unit="kg"
+              within="packageKg"
+              [value]="sacks.value()[amendment().id]"
+              (valueChange)="setSack($event)"
+            />
+          }
           @if (layers()) {
             <app-choice-field
               [label]="texts.zone"
@@ -152,6 +161,10 @@ export class DoseWays {
   protected readonly barrow = kept<number>('barrow-litres', 80, (stored) =>
     typeof stored === 'number' && stored > 0 ? stored : undefined,
   );
+  /** What a whole sack holds, kg, by product, where no delivery tells. */
+  protected readonly sacks = kept<Record<string, number>>('sack-kg', {}, (stored) =>
+    typeof stored === 'object' && stored !== null ? (stored as Record<string, number>) : undefined,
+  );
   protected readonly amount = signal<number | undefined>(undefined);
   protected readonly picked = signal<string | null>('gramsPerBatch');
 
@@ -165,25 +178,23 @@ export class DoseWays {
     return own.find(({ id }) => id === this.pickedMeasure()) ?? own[0] ?? null;
   });
 
+  protected readonly ofDelivery = computed(
+    () => this.lots.of(this.amendment().id).find(({ quantity }) => quantity !== null)?.quantity ?? null,
+  );
   private readonly setting = computed((): DoseSetting => {
-    const lot = this.lots.of(this.amendment().id).find(({ quantity }) => quantity !== null);
     return {
       bulkDensityGPerMl: this.amendment().bulkDensityGPerMl,
       batchLitres: Math.max(0.001, this.store.litres()),
       potLitres: volumeL(this.store.kind().vessel),
       barrowLitres: this.barrow.value(),
-      sackKg: lot?.quantity ?? null,
+      sackKg: this.ofDelivery() ?? this.sacks.value()[this.amendment().id] ?? null,
       measureLitres: this.measure()?.litres ?? null,
     };
   });
   private readonly fits = computed(() => {
     const us = this.system() === 'us';
-    const sack = this.setting().sackKg !== null;
     return doseWays.filter(
-      (way) =>
-        !(us && METRIC_ONLY.includes(way)) &&
-        (way !== 'sacksPerBatch' || sack) &&
-        (!MEASURED.includes(way) || this.measure() !== null),
+      (way) => !(us && METRIC_ONLY.includes(way)) && (!MEASURED.includes(way) || this.measure() !== null),
     );
   });
   protected readonly ways = computed(() => this.fits().map((id) => ({ id, name: words[id] })));
@@ -217,6 +228,11 @@ export class DoseWays {
       throw error;
     }
   });
+
+  protected setSack(kg: number | undefined): void {
+    const { [this.amendment().id]: _, ...others } = this.sacks.value();
+    this.sacks.set(kg === undefined ? others : { ...others, [this.amendment().id]: kg });
+  }
 
   protected said(gPerL: number): string {
     return doseInWays(gPerL, this.setting())

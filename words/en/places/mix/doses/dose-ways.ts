@@ -4,6 +4,7 @@ export const doseWays = place('mix/doses/dose-ways', {
   enterItAnotherWay: 'Enter it another way',
   soMuch: 'So much',
   doseItSo: 'Dose it so',
+  aSackHolds: 'A whole sack holds',
   aBarrowHolds: 'A barrow holds',
   zone: 'Where it goes',
   throughAll: 'through all of the mix',
