@@ -2,7 +2,7 @@ import { readingPenalties, stageAims, type ScoredId } from '#core/finder/aims';
 import { fastAndLimits, type FinderJob, type Formulated } from '#core/finder/formulate';
 import { gathered } from '#core/finder/parts';
 import { type FastEvaluation } from '#core/finder/fast-evaluation';
-import { MOST_ON_SHELF, type Preferences, wishNames } from '#core/finder/fast-spec';
+import { MOST_SEARCHED, type Preferences, wishNames } from '#core/finder/fast-spec';
 import { type Reading, type ReadingId } from '#core/judge/readings';
 import { isMixAlready } from '#core/material/families';
 import { type Material } from '#core/material/material';
@@ -115,7 +115,7 @@ export function missingMaterial(
   };
   for (const material of elsewhere) {
     if (job.shelved.some((s) => s.material.id === material.id)) continue;
-    for (let parts = 1; parts <= MOST_TRIED && now.length < MOST_ON_SHELF; parts++)
+    for (let parts = 1; parts <= MOST_TRIED && now.length < MOST_SEARCHED; parts++)
       offer({ material, parts, instead: null }, scoreOf([...now, { material, parts }]));
     for (const out of now) {
       const swapped = now.map((p) => (p === out ? { material, parts: p.parts } : p));

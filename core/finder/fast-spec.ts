@@ -8,7 +8,7 @@ import { type OwnHabits } from '#core/recipe/habits';
 import { limits } from '#core/units/limits';
 import { type Vessel } from '#core/vessel/vessel';
 
-export const MOST_ON_SHELF = limits.finderMaterials[1];
+export const MOST_SEARCHED = limits.finderMaterials[1];
 
 /** A material on the shelf, with its price where it is known. */
 export interface Shelved {

@@ -16,7 +16,7 @@ import { columnOf, looseSuction, type Pressing, retentionProfile } from '#core/m
 import { limits } from '#core/units/limits';
 import { checkRange, OutOfRange } from '#core/units/check';
 import { type Vessel } from '#core/vessel/vessel';
-import { MOST_ON_SHELF, type Shelved } from '#core/finder/fast-spec';
+import { MOST_SEARCHED, type Shelved } from '#core/finder/fast-spec';
 
 /** Numbers of a shelf, one column for each property, by index on the shelf, with the sums that make water quick. */
 export class FastTable {
@@ -54,11 +54,11 @@ export class FastTable {
 
   /** @throws RangeError for an empty or too long shelf, or a price out of range */
   constructor(shelved: readonly Shelved[], vessel: Vessel, compaction: number) {
-    if (shelved.length < 1 || shelved.length > MOST_ON_SHELF)
+    if (shelved.length < 1 || shelved.length > MOST_SEARCHED)
       throw new OutOfRange(
         'materials',
         shelved.length,
-        allow('allowed.things', { low: 1, high: MOST_ON_SHELF, what: 'materials' }),
+        allow('allowed.things', { low: 1, high: MOST_SEARCHED, what: 'materials' }),
       );
     this.size = shelved.length;
     const column = columnOf(vessel);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { evaluateMix } from '#core/mix/evaluate';
 import { topStaysWet } from '#core/weeks/lift';
-import { airOnceSettled, settledAfter, sunkMm, topUpL } from '#core/weeks/settling';
+import { airOnceSettled, repotAfterYears, settledAfter, sunkMm, topUpL } from '#core/weeks/settling';
 import { materials } from '#testing/library';
 import { recipe } from '#testing/recipe';
 
@@ -67,4 +67,16 @@ test('a block that has settled is told by its air after the first dry-down, as i
   expect(airOnceSettled(block, 0)).toBeCloseTo(100 * evaluateMix(block).airAfterDrydown, 9);
   expect(airOnceSettled(block, 0.05)).toBeLessThan(airOnceSettled(block, 0));
   expect(airOnceSettled(block, 0.05)).toBeGreaterThan(3);
+});
+
+test('a gritty mix outlasts one of compost, and one that lacks air from the first is potted again soonest', () => {
+  const years = (parts: Record<string, number>): ReturnType<typeof repotAfterYears> => {
+    const input = recipe(parts, { stage: 'potting', vessel: 'pot-15' });
+    return repotAfterYears(input, evaluateMix(input).composition);
+  };
+  const gritty = years({ 'bark-pine': 3, scoria: 2, 'grit-granite': 1 });
+  const compost = years({ compost: 3, 'wood-fibre': 2 });
+  // Sooner at the quick end of the band than at the slow one.
+  for (const { early, late } of [gritty, compost]) expect(early ?? 4).toBeLessThanOrEqual(late ?? 4);
+  expect(compost.early!).toBeLessThan(gritty.early ?? 4);
 });

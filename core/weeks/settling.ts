@@ -86,3 +86,26 @@ export function airOnceSettled(input: MixInput, settled: number): number {
   const composition = compose(input.components, compaction, input.measured?.shrinkage, input.firmingExponent);
   return 100 * drain(composition, columnOf(vessel)).air;
 }
+
+/** A pot that has gone down by so much, or holds less air than this, is potted again. Common practice, no source. */
+const SUNK_SHARE = 1 / 5;
+const LEAST_AIR_PCT = 8;
+const HALF_YEAR_DAYS = 182.5;
+
+/**
+ * When a potted plant wants repotting: the half years after which the mix has gone down by a fifth or holds too little
+ * air, at the quicker and at the slower end of the band; null where it does not within three years.
+ */
+export function repotAfterYears(
+  input: MixInput,
+  composition: Composition,
+): { early: number | null; late: number | null } {
+  const due = (end: 'low' | 'high'): number | null => {
+    for (let halves = 1; halves <= 6; halves++) {
+      const settled = Math.min(0.5, settledAfter(composition, halves * HALF_YEAR_DAYS)[end]);
+      if (settled >= SUNK_SHARE || airOnceSettled(input, settled) < LEAST_AIR_PCT) return halves / 2;
+    }
+    return null;
+  };
+  return { early: due('high'), late: due('low') };
+}

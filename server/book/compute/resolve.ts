@@ -2,7 +2,7 @@ import { type Moisture, usualMoisture } from '#core/mix/moisture';
 import { type BatchSheetRequest, type EvaluateRequest } from '#contract/evaluate';
 import { type FormulateRequest } from '#contract/formulate';
 import { starterFor, type FinderJob } from '#core/finder/formulate';
-import { MOST_ON_SHELF } from '#core/finder/fast-spec';
+import { MOST_SEARCHED } from '#core/finder/fast-spec';
 import { materialFromRow } from '#core/material/material';
 import { type MixInput } from '#core/mix/evaluate';
 import { type Part, partOf } from '#core/mix/composition';
@@ -80,7 +80,7 @@ export function resolveFinderJob(request: FormulateRequest, library: Library): F
     maxTotal: request.maxTotalParts,
     minParts: limits.minParts ?? {},
     maxParts: limits.maxParts ?? {},
-    materialsMax: limits.materialsMax ?? MOST_ON_SHELF,
+    materialsMax: limits.materialsMax ?? MOST_SEARCHED,
     peatMax: (limits.peatPctMax ?? 100) / 100,
     preferences: request.preferences,
     ...(request.nearTo && { nearTo: request.nearTo }),

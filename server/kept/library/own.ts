@@ -3,7 +3,6 @@ import { type MaterialRow, materialFromRow } from '#core/material/material';
 import { checkVessel } from '#core/vessel/vessel';
 import { type VesselKind } from '#core/vessel/tray';
 import { type NewMaterial, type NewProduct, type NewVessel } from '#contract/own';
-import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { type Db } from '#server/base/database/db';
 import { ROW_FORMAT } from '#server/kept/library/library';
 import { rowSources } from '#words/en/places/shelf/row-sources';
@@ -42,9 +41,7 @@ export class OwnStore {
     const position = (table: Table): string => `(SELECT coalesce(max(position), 0) + 1 FROM ${table})`;
     this.insertMaterial = db.prepare(
       `INSERT INTO items (id, key, kind, format, row_json, source, origin, position, here, shelved_at)
-       VALUES (@id, @key, 'material', ${ROW_FORMAT}, @json, @source, 'user', ${position('items')},
-         -- On the shelf, unless that is full.
-         (SELECT count(*) < ${MOST_ON_SHELF} FROM items WHERE kind = 'material' AND here = 1), @now)`,
+       VALUES (@id, @key, 'material', ${ROW_FORMAT}, @json, @source, 'user', ${position('items')}, 1, @now)`,
     );
     this.insertProduct = db.prepare(
       `INSERT INTO items (id, key, kind, format, row_json, source, origin, position, price_per)

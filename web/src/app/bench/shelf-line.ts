@@ -16,11 +16,7 @@ import { shelfLine as texts } from '#words/en/places/bench/shelf-line';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let line = this.line();
-    <app-tick-field
-      [checked]="line.here"
-      [disabled]="!line.here && full()"
-      (checkedChange)="put({ here: $event })"
-    >
+    <app-tick-field [checked]="line.here" (checkedChange)="put({ here: $event })">
       <app-swatch class="swatch" [class.away]="!line.here" [material]="material().id" />
       <span>
         {{ name() }}
@@ -99,8 +95,6 @@ export class ShelfLineRow {
   private readonly notices = inject(Notices);
   private readonly units = inject(Units);
   readonly material = input.required<Material>();
-  /** No more may be put on the shelf. */
-  readonly full = input(false);
   /** Whether it is said what the material does. */
   readonly withState = input(false);
   /** What the button opens, for those who do not see it. */

@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { MOST_ON_SHELF } from '#core/finder/fast-spec';
+import { MOST_SEARCHED } from '#core/finder/fast-spec';
 import { ShelfService } from '../data/shelf';
 import { ShelfLineRow } from '../bench/shelf-line';
 import { FetchState } from '../ui/fetch-state';
 import { type Asked, NumberList } from '../ui/fields/number-list';
+import { TickField } from '../ui/fields/tick-field';
 import { type Bounds, Wishes } from './wishes';
 import { shelfPanel as texts } from '#words/en/places/finder/shelf-panel';
 import { common } from '#words/en/places/common';
@@ -21,14 +22,14 @@ const open: Bounds = { min: 0, max: 20 };
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf-panel.html',
   styleUrl: './shelf-panel.scss',
-  imports: [FetchState, NumberList, ShelfLineRow],
+  imports: [FetchState, NumberList, ShelfLineRow, TickField],
 })
 export class ShelfPanel {
   protected readonly texts = texts;
   protected readonly common = common;
   protected readonly wishes = inject(Wishes);
   protected readonly shelf = inject(ShelfService);
-  protected readonly most = MOST_ON_SHELF;
+  protected readonly most = MOST_SEARCHED;
   protected readonly ends = ends;
   protected readonly all = signal(false);
   /** What stood here since the panel was opened: a tick taken off does not make the line jump away. */
@@ -41,7 +42,6 @@ export class ShelfPanel {
     const some = this.wishes.entries().filter((entry) => stood.has(entry.material.id));
     return this.all() || some.length === 0 ? this.wishes.entries() : some;
   });
-  protected readonly full = computed(() => this.wishes.here().length >= MOST_ON_SHELF);
 
   protected bound(id: string, bounds: Bounds, [end, parts]: [keyof Bounds, number | undefined]): void {
     const next = { ...bounds, [end]: parts ?? open[end] };

@@ -1,8 +1,9 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { starterFor, type FinderJob } from '#core/finder/formulate';
-import { noPreferences, type Preferences } from '#core/finder/fast-spec';
+import { MOST_SEARCHED, noPreferences, type Preferences } from '#core/finder/fast-spec';
 import { neutralisingMeqPerG, type Amendment } from '#core/material/amendment';
 import { windowsWanted } from '#core/recipe/windows-wanted';
+import { whichSearched } from '#core/finder/which-searched';
 import { aimsLike } from '#core/finder/swap';
 import { judgeMix } from '#core/judge/judge';
 import { type Recipe } from '#core/recipe/recipe';
@@ -54,6 +55,35 @@ export class Wishes {
   });
   readonly here = computed(() => this.entries().filter((entry) => entry.line.here));
 
+  /** More stands there than a search looks at. */
+  readonly chooses = computed(() => this.here().length > MOST_SEARCHED);
+  private readonly told = signal<ReadonlyMap<string, boolean>>(new Map());
+  /** What is looked at: as proposed, but for what somebody said. */
+  readonly searched = computed(() => {
+    const here = this.here();
+    const told = this.told();
+    if (!this.chooses()) return here;
+    const inIt = new Set(this.store.recipe().components.map(({ material }) => material));
+    const wanted = here.filter(({ material: { id } }) => told.get(id) === true).slice(0, MOST_SEARCHED);
+    const open = here
+      .filter(({ material: { id } }) => !told.has(id))
+      .map((entry) => ({ ...entry, useUp: entry.line.useUp }));
+    const rest = new Set(
+      whichSearched(open, inIt, MOST_SEARCHED - wanted.length).map(({ material }) => material.id),
+    );
+    return here.filter((entry) => wanted.includes(entry) || rest.has(entry.material.id));
+  });
+
+  isSearched(id: string): boolean {
+    return this.searched().some(({ material }) => material.id === id);
+  }
+
+  /** Whether one is looked at; the others stay as they are. */
+  search(id: string, yes: boolean): void {
+    const now = new Map(this.here().map(({ material }) => [material.id, this.isSearched(material.id)]));
+    this.told.set(now.set(id, yes));
+  }
+
   /** What it is to be like, judged by itself for this stage in this vessel. */
   readonly target = computed(() => {
     const material = this.store.library()?.materials.get(this.like() ?? '');
@@ -67,7 +97,7 @@ export class Wishes {
     const library = this.store.library();
     const target = this.target();
     // What it is to be like is no part of it.
-    const here = this.here().filter(({ material }) => !target || material.id !== this.like());
+    const here = this.searched().filter(({ material }) => !target || material.id !== this.like());
     if (!library || here.length === 0) return null;
     const recipe = this.store.recipe();
     const starter = starterFor(recipe.stage, library.amendments);

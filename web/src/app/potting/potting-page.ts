@@ -9,6 +9,7 @@ import { fixed } from '#core/units/show';
 import { areaAtMm2, exposedAreaMm2, type Vessel, volumeL } from '#core/vessel/vessel';
 import { type VesselKind } from '#core/vessel/tray';
 import { Living } from '#core/weeks/life';
+import { repotAfterYears } from '#core/weeks/settling';
 import { topDressing } from '#core/weeks/top-dressing';
 import { keepingOf } from '#core/weeks/usual-keeping';
 import { potUp, type PotUp, thirstMl } from '#core/weeks/pot-up';
@@ -263,10 +264,18 @@ export class PottingPage {
       caution: cautionWords[product.caution],
     };
   });
+  private repotSays(): string {
+    const { input, into } = this.made()!;
+    const { early, late } = repotAfterYears(input, into.composition);
+    if (early === null) return texts.noRepotting;
+    const year = (years: number): string => fixed(years, Number.isInteger(years) ? 0 : 1);
+    return late === null ? texts.repotFrom(year(early)) : texts.repot(year(early), year(late));
+  }
+
   protected readonly notes = computed((): readonly string[] => {
     const { up, kind, ball } = this.made()!;
     const vessel = kind.vessel;
-    const notes: string[] = [];
+    const notes: string[] = [this.repotSays()];
     if (up.besideMm < NARROW_MM) notes.push(texts.narrow(this.reader.formats().length(up.besideMm)));
     if (volumeL(vessel) > 12 * ball.of.column.volumeL)
       notes.push(texts.wide(fixed(volumeL(vessel) / ball.of.column.volumeL, 0)));

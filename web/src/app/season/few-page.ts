@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { inSentence } from '#words/formats';
 import { RouterLink } from '@angular/router';
-import { noPreferences, MOST_ON_SHELF } from '#core/finder/fast-spec';
+import { whichSearched } from '#core/finder/which-searched';
+import { noPreferences, MOST_SEARCHED } from '#core/finder/fast-spec';
 import { type FinderJob, starterFor } from '#core/finder/formulate';
 import { windowsWanted } from '#core/recipe/windows-wanted';
 import { showQuantity, withUnit } from '#core/units/said';
@@ -98,7 +99,7 @@ export class FewPage {
           crops: new Set([crop.name]),
           job: {
             ...{ stage: step.stage, vessel: kind.vessel, compaction: kind.usualCompaction },
-            shelved: shelved.slice(0, MOST_ON_SHELF),
+            shelved: whichSearched(shelved, new Set(), MOST_SEARCHED),
             ...{ maxTotal: PARTS, minParts: {}, maxParts: {}, materialsMax: MATERIALS, peatMax: 1 },
             preferences: noPreferences,
             lime: crop.acid ? null : (library.amendments.get('lime-dolomitic') ?? null),

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { MOST_ON_SHELF } from '#core/finder/fast-spec';
 import { ShelfLineRow } from '../bench/shelf-line';
 import { LibraryService } from '../data/library';
 import { ShelfService } from '../data/shelf';
@@ -21,13 +20,10 @@ import { common } from '#words/en/places/common';
     </p>
     <app-fetch-state [of]="library.fetched" [what]="texts.theMaterials" />
     <app-fetch-state [of]="shelf.lines" [what]="common.theShelf" />
-    @if (full()) {
-      <p class="term">{{ texts.atMostAreSearchedTake(most) }}</p>
-    }
     <ul class="plain" [attr.aria-label]="common.materials">
       @for (material of materials(); track material.id) {
         <li>
-          <app-shelf-line [material]="material" [full]="full()" [withState]="true" />
+          <app-shelf-line [material]="material" [withState]="true" />
           <a [routerLink]="[material.id]"
             >{{ texts.tests
             }}<span class="visually-hidden"> {{ texts.ofIt(shortName(material.name)) }}</span></a
@@ -68,10 +64,6 @@ export class MaterialList {
   protected readonly common = common;
   protected readonly library = inject(LibraryService);
   protected readonly shelf = inject(ShelfService);
-  protected readonly most = MOST_ON_SHELF;
   protected readonly shortName = shortName;
   protected readonly materials = computed(() => [...(this.library.library()?.materials.values() ?? [])]);
-  protected readonly full = computed(
-    () => (this.shelf.lines.value() ?? []).filter((line) => line.here).length >= MOST_ON_SHELF,
-  );
 }

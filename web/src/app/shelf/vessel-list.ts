@@ -19,7 +19,7 @@ import { TitlePipe } from '../ui/words/title';
 import { ReaderHere } from '../data/reader-here';
 
 type Size =
-  | ('top' | 'top2' | 'base' | 'base2' | 'depth' | 'headspace' | 'perTray' | 'firm' | 'waterKg' | 'perBucket')
+  | ('top' | 'top2' | 'base' | 'base2' | 'depth' | 'headspace' | 'perTray' | 'firm' | 'waterG' | 'perBucket')
   | 'hole'
   | 'soldAs'
   | ('price' | 'uses' | 'minutes' | 'stands');
@@ -56,10 +56,10 @@ const shapes: { id: Form; name: string; noun: string; shape: Vessel['shape'] }[]
 ];
 const soldAs: Asked<Size> = { name: 'soldAs', label: texts.soldAs, unit: 'L', within: 'soldAsLitres' };
 const weighed: Asked<Size> = {
-  name: 'waterKg',
+  name: 'waterG',
   label: texts.waterThatOneTakesTo,
-  unit: 'kg',
-  within: 'waterWeightKg',
+  unit: 'g',
+  within: 'waterWeightG',
 };
 const pressed: Asked<Size> = {
   name: 'perBucket',
@@ -226,7 +226,7 @@ export class VesselList {
 
   /** What the measures come to, or why they come to nothing; null while some are missing. */
   protected readonly made = computed((): { vessel: Vessel; firm: number } | { why: string } | null => {
-    const { top, top2, base, base2, depth, headspace = 0, waterKg, hole } = this.sizes();
+    const { top, top2, base, base2, depth, headspace = 0, waterG, hole } = this.sizes();
     if (top === undefined || depth === undefined) return null;
     const { shape } = this.kind();
     const side = this.walls();
@@ -237,16 +237,16 @@ export class VesselList {
     };
     let vessel: Vessel;
     if (shape === 'round') {
-      if (base === undefined && waterKg === undefined) return null;
+      if (base === undefined && waterG === undefined) return null;
       vessel = { shape, topMm: top, baseMm: base ?? top, ...walls };
     } else if (top2 === undefined) return null;
     else if (shape === 'block')
       vessel = { shape, edgeMm: [top, top2], depthMm: depth, ...(hole !== undefined && { holeMm: hole }) };
-    else if ((base === undefined || base2 === undefined) && waterKg === undefined) return null;
+    else if ((base === undefined || base2 === undefined) && waterG === undefined) return null;
     else vessel = { shape, topMm: [top, top2], baseMm: [base ?? top, base2 ?? top2], ...walls };
     return this.reader.attempt(() => {
       // What it takes in water outranks a base that is hard to measure.
-      const measured = waterKg === undefined ? vessel : byWaterWeight(checkVessel(vessel), waterKg);
+      const measured = waterG === undefined ? vessel : byWaterWeight(checkVessel(vessel), waterG / 1000);
       const { perBucket, firm = 0 } = this.sizes();
       return {
         vessel: checkVessel(measured),

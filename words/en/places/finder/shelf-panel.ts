@@ -2,7 +2,9 @@ import { type Filling, line, place } from '#words/place';
 
 export const shelfPanel = place('finder/shelf-panel', {
   onTheShelf: 'On the shelf',
-  atMostAreSearchedTake: (most: Filling) => line`At most ${most} are searched: remove one to add another.`,
+  ofSoMany: (searched: Filling, here: Filling) =>
+    line`${searched} of ${here} are looked at at once. Choose which.`,
+  lookAtIt: 'look at it',
   priceAndLimits: 'Price and limits',
   onlyWhatYouHave: 'Only what you have',
   addAMaterialToThe: 'Add a material to the shelf',

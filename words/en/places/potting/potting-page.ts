@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const pottingPage = place('potting/potting-page', {
   aRootBallInIts: 'A root-ball in its new pot: both water lines, and what goes in around it.',
@@ -65,6 +65,11 @@ export const pottingPage = place('potting/potting-page', {
     line`Set the plant, and fill around it: ${each} a pot, so ${all} of new mix for ${pots} pots.`,
   pressLightly: (headspace: Filling) =>
     line`Press lightly at the edge to close air pockets. Leave ${headspace} free below the rim for water.`,
+  noRepotting: 'The mix itself lasts three years or more. Repot when roots fill the pot.',
+  repotFrom: (early: Filling) =>
+    line`After ${early} ${many(Number(early), 'year', 'years')} at the earliest it has sunk by a fifth, or lacks air: then repot it.`,
+  repot: (early: Filling, late: Filling) =>
+    line`After ${early} to ${late} years it has sunk by a fifth, or lacks air: then repot it.`,
   settleIt: 'Settle it with a soft rose until the top is smooth, and top up where it sinks.',
   noTopDressing: (product: Filling, weeks: Filling) =>
     line`The new mix feeds them for ${weeks} weeks: no ${product} on top.`,

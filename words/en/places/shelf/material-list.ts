@@ -4,7 +4,6 @@ export const materialList = place('shelf/material-list', {
   tickWhatYouHaveThe:
     'Tick what you have. The finder tries every recipe of it, and swaps offer it first. A price counts where you ask for a low one.',
   theMaterials: 'the materials',
-  atMostAreSearchedTake: (most: Filling) => line`At most ${most} are searched: remove one to add another.`,
   tests: 'tests',
   ofIt: (shortName: Filling) => line`of ${shortName}`,
 });
