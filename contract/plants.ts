@@ -20,7 +20,7 @@ import {
 } from '#contract/fields';
 import { from } from '#contract/lists';
 import { causeIds, type SignId, signIds } from '#core/plants/cause-table';
-import { outWays, type PlantEvent, type Planting, starts } from '#core/plants/planting';
+import { afterWays, outWays, type PlantEvent, type Planting, starts } from '#core/plants/planting';
 import { limits } from '#core/units/limits';
 
 const placeSchema = z.strictObject({
@@ -76,7 +76,12 @@ export const plantEventSchema = z.discriminatedUnion('kind', [
   event('lost', { count: some, cause: text(60) }),
   event('thinned', { count: some }),
   event('moved', { count: some, to: rowId }),
-  event('out', { count: some, way: oneOf(outWays) }),
+  event('out', { count: some, way: oneOf(outWays), minutes: num(limits.workMinutes).optional() }),
+  event('after', {
+    went: oneOf(afterWays),
+    kg: num(limits.yieldKg).optional(),
+    text: longText.optional(),
+  }),
   event('fed', { text: said }),
   event('watered', {
     litres: num(limits.wateredLitres).optional(),
@@ -264,6 +269,16 @@ export const plantGroupSchema = z.object({
   up: shareSchema,
   /** Stands, was moved on, planted or sold, of what was begun with. */
   made: shareSchema,
+  /** Plantings of which it was told how they went on once they were planted out, and what they yielded, kg; null where nobody weighed. */
+  after: z.object({
+    of: z.number(),
+    grewOn: z.number(),
+    stalled: z.number(),
+    failed: z.number(),
+    kg: z.number().nullable(),
+  }),
+  /** Minutes that a hundred took to plant out, by own timings; null where there are none. */
+  outMinutesPerHundred: z.number().nullable(),
   /** Days from the beginning to the first count of what came up; the middle one. */
   daysToUp: z.number().nullable(),
   lost: z.array(z.object({ cause: z.string(), count: z.number() })),

@@ -124,7 +124,14 @@ export const samples: {
   'event.lost': [{ kind: 'lost', on, count: 3, cause: 'slugs' }],
   'event.thinned': [{ kind: 'thinned', on, count: 3 }],
   'event.moved': [{ kind: 'moved', on, count: 3, to: 4 }],
-  'event.out': [{ kind: 'out', on, count: 3, way: 'sold' }],
+  'event.out': [
+    { kind: 'out', on, count: 3, way: 'sold' },
+    { kind: 'out', on, count: 30, way: 'planted', minutes: 12 },
+  ],
+  'event.after': [
+    { kind: 'after', on, went: 'grew on' },
+    { kind: 'after', on, went: 'stalled', kg: 31.5, text: 'dry wind' },
+  ],
   'event.fed': [{ kind: 'fed', on, text: 'weak' }],
   'event.watered': [
     { kind: 'watered', on },

@@ -1,5 +1,7 @@
 import { isFreshBark, isSpentMix } from '#core/material/families';
 import { type None } from '#core/units/message';
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { daysAfter } from '#core/units/day';
 import { type Material } from '#core/material/material';
 
 /** Usual rests, days. Common practice, no source: smell and hand decide. */
@@ -19,4 +21,26 @@ export function usualRest(material: Material, own: boolean): Rest | null {
   if (isFreshBark(material)) return rest('bark');
   if (isSpentMix(material)) return rest('spent-mix');
   return own && material.living ? rest('heap') : null;
+}
+
+/**
+ * When to send for the next load so that it has rested by the day on which the heap ends: it rests as the last one did,
+ * or as such usually do.
+ * @param by YYYY-MM-DD, the first day on which it is missing
+ * @param lots of the same, with the days on which they came and may be used
+ * @returns null for what need not rest
+ * @example sendFor('2031-05-01', freshBark, []) // { on: '2031-04-03', days: 28 }
+ */
+export function sendFor(
+  by: string,
+  material: Material | undefined,
+  lots: readonly { receivedOn: string; readyOn: string | null }[],
+): { on: string; days: number } | null {
+  const last = [...lots]
+    .sort((a, b) => (a.receivedOn < b.receivedOn ? 1 : -1))
+    .find((lot) => lot.readyOn !== null);
+  const days = last?.readyOn
+    ? differenceInCalendarDays(parseISO(last.readyOn), parseISO(last.receivedOn))
+    : ((material && usualRest(material, false)?.days) ?? 0);
+  return days > 0 ? { on: daysAfter(by, -days), days } : null;
 }

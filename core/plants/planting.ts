@@ -53,6 +53,9 @@ export const lossCauses = [
   ...['burnt', 'broken', 'weak'],
 ] as const;
 
+/** How they went on once they were planted out. */
+export const afterWays = ['grew on', 'stalled', 'failed'] as const;
+
 /** Where plants go from here. */
 export const outWays = ['planted', 'sold', 'given away', 'thrown away'] as const;
 
@@ -62,7 +65,8 @@ export type PlantEvent = { on: string } & (
   | { kind: 'lost'; count: number; cause: string }
   | { kind: 'thinned'; count: number }
   | { kind: 'moved'; count: number; to: number }
-  | { kind: 'out'; count: number; way: (typeof outWays)[number] }
+  | { kind: 'out'; count: number; way: (typeof outWays)[number]; minutes?: number | undefined }
+  | { kind: 'after'; went: (typeof afterWays)[number]; kg?: number | undefined; text?: string | undefined }
   | { kind: 'fed'; text: string }
   | { kind: 'watered'; litres?: number | undefined; minutes?: number | undefined }
   | { kind: 'ph'; value: number }

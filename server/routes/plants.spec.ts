@@ -170,6 +170,8 @@ test('care that is due and that comes, and counts by batch and by seed', async (
     {
       ...{ key: 'Old bag', name: 'Old bag', plantings: 1, daysToUp: 9, lost: [] },
       ...{ up: { alive: 36, of: 72 }, made: { alive: 36, of: 72 } },
+      after: { of: 0, grewOn: 0, stalled: 0, failed: 0, kg: null },
+      outMinutesPerHundred: null,
       crops: [
         {
           ...{ crop: 'pepper', name: 'Pepper', struck: false, plantings: 1, trays: 1 },
@@ -524,4 +526,33 @@ test('every crop can be begun, in a mix as cold as a shed and as warm as a heate
       expect([id, (await page(body.id)).allCare[0].on > '2031-02-01']).toEqual([id, true]);
     }
   }
+});
+
+test('how long planting out took and what came after it stand with the mixes and the vessels', async () => {
+  const [{ body: cells }, { body: blocks }] = [
+    await plant({ crop: 'kale', name: 'A', cells: 60, on: '2031-01-05' }),
+    await plant({ crop: 'kale', name: 'B', vessel: 'block-50', cells: 40, on: '2031-01-05' }),
+  ];
+  for (const { id, cells: many } of [cells, blocks])
+    await enter(id, { kind: 'up', on: '2031-01-15', count: many }).expect(201);
+  await enter(cells.id, { kind: 'out', on: '2031-02-20', count: 50, way: 'planted', minutes: 20 }).expect(
+    201,
+  );
+  await enter(blocks.id, { kind: 'out', on: '2031-02-20', count: 40, way: 'planted', minutes: 8 }).expect(
+    201,
+  );
+  await enter(cells.id, { kind: 'after', on: '2031-03-01', went: 'stalled', text: 'dry wind' }).expect(201);
+  await enter(cells.id, { kind: 'after', on: '2031-03-04', went: 'grew on', kg: 12.5 }).expect(201);
+  await enter(blocks.id, { kind: 'after', on: '2031-03-04', went: 'stalled', kg: 3 }).expect(201);
+  const { body } = await request(app).get('/api/plants/groups?by=vessel&crop=kale');
+  const of = (key: string) => body.find((each: { key: string }) => each.key === key);
+  expect(of('cell-72')).toMatchObject({
+    outMinutesPerHundred: 40,
+    after: { of: 1, grewOn: 1, stalled: 0, failed: 0, kg: 12.5 },
+  });
+  expect(of('block-50')).toMatchObject({
+    outMinutesPerHundred: 20,
+    after: { of: 1, grewOn: 0, stalled: 1, failed: 0, kg: 3 },
+  });
+  await enter(blocks.id, { kind: 'after', on: '2031-03-04', went: 'rotted' }).expect(400);
 });

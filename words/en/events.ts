@@ -13,7 +13,12 @@ export const events: Words<EventFacts> = {
   'event.lost': ({ count, cause: by }, f) => `${f.count(count)} lost, ${by}`,
   'event.thinned': ({ count }, f) => `${f.count(count)} thinned`,
   'event.moved': ({ count }, f) => `${f.count(count)} potted on`,
-  'event.out': ({ count, way }, f) => `${f.count(count)} ${way}`,
+  'event.out': ({ count, way, minutes }, f) =>
+    `${f.count(count)} ${way}${
+      minutes === undefined ? '' : ` in ${f.counted(minutes, { one: 'minute', other: 'minutes' })}`
+    }`,
+  'event.after': ({ went, kg, text }, f) =>
+    `planted out they ${went}${kg === undefined ? '' : `, ${f.mass(1000 * kg)} in all`}${text ? `: ${text}` : ''}`,
   'event.fed': ({ text }) => `fed: ${text}`,
   'event.watered': ({ litres, minutes }, f) =>
     `watered from below${litres === undefined ? '' : ` with ${f.volume(litres)}`}${

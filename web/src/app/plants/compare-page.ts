@@ -3,6 +3,7 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { catchError, of, switchMap } from 'rxjs';
 import { verdictOf } from '#core/plants/verdict';
 import { type PlantGroup, PlantsService } from '../data/plants';
+import { ReaderHere } from '../data/reader-here';
 import { SeasonService } from '../data/season';
 import { ChoiceField } from '../ui/fields/choice-field';
 import { Segments } from '../ui/fields/segments';
@@ -87,7 +88,7 @@ type What = 'up' | 'made';
               <span class="term"
                 >{{ group.plantings }} {{ group.plantings === 1 ? texts.planting : texts.plantings
                 }}{{ group.daysToUp === null ? '' : texts.upAfter + group.daysToUp + texts.days
-                }}{{ lostSays(group) }}</span
+                }}{{ lostSays(group) }}{{ afterSays(group) }}</span
               >
             </li>
           }
@@ -128,6 +129,7 @@ export class ComparePage {
   protected readonly common = common;
   private readonly plants = inject(PlantsService);
   private readonly season = inject(SeasonService);
+  private readonly reader = inject(ReaderHere);
   protected readonly bys: { id: By; name: string }[] = [
     { id: 'mix', name: texts.mixes },
     { id: 'batch', name: common.batches },
@@ -207,6 +209,15 @@ export class ComparePage {
             .map(({ count, cause }) => `${count} ${cause}`)
             .join(', '),
         );
+  }
+
+  /** What it took to plant them out, and how they went on. */
+  protected afterSays({ after, outMinutesPerHundred: minutes }: PlantGroup): string {
+    const kg = after.kg === null ? '' : texts.yielded(this.reader.formats().mass(1000 * after.kg));
+    return [
+      after.of === 0 ? '' : texts.grewOn(after.grewOn, after.of, after.stalled) + kg,
+      minutes === null ? '' : texts.outIn(minutes.toFixed(0)),
+    ].join('');
   }
 
   protected take(key: string, taken: boolean): void {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { lossCauses, outWays, type PlantEvent, type PlantEventKind } from '#core/plants/planting';
+import { afterWays, lossCauses, outWays, type PlantEvent, type PlantEventKind } from '#core/plants/planting';
 import { type LimitName, type Range } from '#core/units/limits';
 import { NurseryService } from '../data/nursery';
 import { ChoiceField } from '../ui/fields/choice-field';
@@ -16,14 +16,14 @@ interface Asked {
   name: string;
   /** What the number is, where there is one. */
   number?: { label: string; within: LimitName | Range; unit?: string; whole?: boolean };
-  words?: 'cause' | 'way' | 'text';
+  words?: 'cause' | 'way' | 'text' | 'went';
 }
 
 const SOME: Range = [1, 1_000_000];
 /** More cells than these are no longer counted on a picture. */
 const MOST_PICTURED = 600;
 /** Kinds whose number may be left out. */
-const BARE: readonly PlantEventKind[] = ['watered', 'topped'];
+const BARE: readonly PlantEventKind[] = ['watered', 'topped', 'after'];
 /** In the order in which a hand wants them. */
 const asked: readonly Asked[] = [
   {
@@ -70,6 +70,12 @@ const asked: readonly Asked[] = [
     name: texts.plantedOrSold,
     number: { label: texts.soMany, within: SOME, whole: true },
     words: 'way',
+  },
+  {
+    kind: 'after',
+    name: texts.afterPlanting,
+    number: { label: texts.yielded, within: 'yieldKg', unit: 'kg' },
+    words: 'went',
   },
   { kind: 'sprayed', name: texts.sprayed, words: 'text' },
   { kind: 'note', name: texts.note, words: 'text' },
@@ -135,10 +141,10 @@ const asked: readonly Asked[] = [
               {{ texts.byAPictureOfThe }}
             </button>
           }
-          @if (it.kind === 'watered') {
+          @if (it.kind === 'watered' || (it.kind === 'out' && way() === 'planted')) {
             <app-number-field
               [label]="texts.minutesItTook"
-              within="waterMinutes"
+              [within]="it.kind === 'out' ? 'workMinutes' : 'waterMinutes'"
               [whole]="true"
               [(value)]="minutes"
             />
@@ -157,6 +163,10 @@ const asked: readonly Asked[] = [
             }
             @case ('way') {
               <app-choice-field [label]="texts.whereTo" [choices]="ways" [(value)]="way" />
+            }
+            @case ('went') {
+              <app-choice-field [label]="texts.howTheyWent" [choices]="afters" [(value)]="went" />
+              <app-text-field [label]="texts.inOwnWords" [(value)]="text" />
             }
             @case ('text') {
               <app-text-field
@@ -236,6 +246,8 @@ export class EventSheet {
   protected readonly asked = asked;
   protected readonly causes = lossCauses.map((id) => ({ id, name: id }));
   protected readonly ways = outWays.map((id) => ({ id, name: id }));
+  protected readonly afters = afterWays.map((id) => ({ id, name: id }));
+  protected readonly went = signal<string | null>(afterWays[0]);
   protected readonly open = signal<Asked | null>(null);
   protected readonly number$ = signal<number | undefined>(undefined);
   protected readonly minutes = signal<number | undefined>(undefined);
@@ -286,6 +298,13 @@ export class EventSheet {
           on,
           count: n!,
           way: outWays.find((outWay) => outWay === this.way()) ?? 'planted',
+          ...(this.way() === 'planted' && this.minutes() !== undefined && { minutes: this.minutes() }),
+        };
+      case 'after':
+        return {
+          ...{ kind: 'after', on, went: afterWays.find((each) => each === this.went()) ?? 'grew on' },
+          ...(n !== undefined && { kg: n }),
+          ...(text !== '' && { text }),
         };
       case 'watered':
         return { kind: 'watered', on, litres: n, minutes: this.minutes() };

@@ -16,6 +16,8 @@ import { fills } from '#core/package/stock';
 import { holeFor, howToSow, timeToMove } from '#core/plants/how-to-sow';
 import { perhapsThere, type Planting, startOf, starts } from '#core/plants/planting';
 import { checkWhole } from '#core/units/check';
+import { type Crop } from '#core/season/crop';
+import { weeksOfRoom } from '#core/season/pot-on';
 import { isOpenFlat, seedsByArea, usualPerCm2 } from '#core/season/per-vessel';
 import { volumeL } from '#core/vessel/vessel';
 import { dayFrom } from '#words/days';
@@ -199,8 +201,22 @@ export class PlantNew {
             'too-shallow': texts.holeTooShallow(this.reader.formats().length(vessel.holeMm)),
           }[holeFor(vessel.holeMm, crop.cover === 'none' ? 0 : crop.coverMm)]
         : '';
-    return [cover, light, hole].filter(Boolean).join(' ');
+    return [cover, light, hole, this.roomSays(crop)].filter(Boolean).join(' ');
   });
+  /** Whether what stands in it must be potted up before it is planted out. */
+  private roomSays(crop: Crop): string {
+    const [library, kind] = [this.library.library(), this.kind()];
+    if (!library || !kind || isOpenFlat(kind)) return '';
+    const litresOf = (id: string): number | undefined => {
+      const each = library.vessels.get(id);
+      return each && volumeL(each.vessel);
+    };
+    const room = weeksOfRoom(crop, volumeL(kind.vessel), litresOf);
+    const weeks = crop.steps.reduce((sum, step) => sum + step.weeks, 0);
+    return room + 0.5 < weeks
+      ? texts.needsPottingUp(Math.max(1, Math.round(room)), Math.round(weeks))
+      : texts.needsNoPottingUp(Math.round(weeks));
+  }
   private readonly kit = inject(KitChoice);
   /** What is sown as an area: seeds to a square centimetre, as the crop has it until another is typed. */
   protected readonly openFlat = computed(() => {

@@ -9,6 +9,7 @@ import { fixed } from '#core/units/show';
 import { areaAtMm2, exposedAreaMm2, type Vessel, volumeL } from '#core/vessel/vessel';
 import { type VesselKind } from '#core/vessel/tray';
 import { Living } from '#core/weeks/life';
+import { whichPots } from '#core/plants/which-pots';
 import { repotAfterYears } from '#core/weeks/settling';
 import { topDressing } from '#core/weeks/top-dressing';
 import { keepingOf } from '#core/weeks/usual-keeping';
@@ -28,6 +29,7 @@ import { Segments } from '../ui/fields/segments';
 import { TextField } from '../ui/fields/text-field';
 import { cautionWords } from '../ui/words/cautions';
 import { shortName, stageNames } from '../ui/words/words';
+import { Fold } from '../ui/fold';
 import { KeptLine } from '../ui/kept-line';
 import { pottingPage as texts } from '#words/en/places/potting/potting-page';
 import { common } from '#words/en/places/common';
@@ -66,7 +68,7 @@ interface Made {
   host: { class: 'page' },
   templateUrl: './potting-page.html',
   styleUrl: './potting-page.scss',
-  imports: [ChoiceField, CutThrough, KeptLine, NumberField, RouterLink, Segments, TextField],
+  imports: [ChoiceField, CutThrough, Fold, KeptLine, NumberField, RouterLink, Segments, TextField],
 })
 export class PottingPage {
   protected readonly texts = texts;
@@ -185,6 +187,30 @@ export class PottingPage {
     const { job, vessel } = this.store.recipe();
     const jobs = vessel === this.pot() ? vesselsOf(job, this.store.kind()) : 0;
     return this.typedCount() ?? (jobs > 0 ? jobs : POTS);
+  });
+  /** Too few of one size: which plants get which. */
+  protected readonly potsThere = signal<number | undefined>(undefined);
+  protected readonly otherPot = signal<string | null>(null);
+  protected readonly othersThere = signal<number | undefined>(undefined);
+  protected readonly otherPots = computed(() => this.pots().filter(({ id }) => id !== this.pot()));
+  protected readonly whichSays = computed((): string[] => {
+    const [here, others, other] = [this.potsThere(), this.othersThere(), this.otherPot()];
+    const kinds = [this.pot(), other].map((id) => this.kinds().find((kind) => kind.id === id));
+    if (here === undefined || others === undefined || !kinds[0] || !kinds[1]) return [];
+    const formats = this.reader.formats();
+    const pots = [kinds[0], kinds[1]].map((kind, i) => ({
+      ...{ litres: volumeL(kind.vessel), count: i === 0 ? here : others },
+      name: formats.name(kind),
+    }));
+    const it = this.reader.attempt(() => whichPots(this.count(), pots));
+    if ('why' in it) return [it.why];
+    const says = it.taken
+      .filter(({ plants }) => plants > 0)
+      .map(({ litres, plants }, i) => {
+        const name = pots.find((each) => each.litres === litres)!.name;
+        return i === 0 ? texts.largestInto(plants, name) : texts.restInto(plants, name);
+      });
+    return [...says, ...(it.without > 0 ? [texts.withoutPot(it.without)] : [])];
   });
   /** Compost, mulch or grit laid on top: it needs that much free under the rim. */
   protected readonly topOf = signal('');

@@ -3,6 +3,7 @@ import { lastBought, packsFor } from '#core/package/packs';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type ToBuy } from '#core/season/demand';
+import { sendFor } from '#core/package/rest';
 import { LibraryService } from '../data/library';
 import { type Lot, LotsService } from '../data/lots';
 import { Money } from '../data/money';
@@ -66,6 +67,9 @@ const NOTHING = 1e-6;
               <span>
                 {{ row.packs }}
                 <span class="term">{{ texts.byNeeded(row.by, row.needed, row.left) }}</span>
+                @if (row.send) {
+                  <span class="term">{{ row.send }}</span>
+                }
               </span>
               <span class="acts">
                 <button type="button" class="press" (click)="order(row)">
@@ -274,6 +278,12 @@ export class BuyPage {
     const packs = last && short > 0 ? packsFor(short, last.pack.amount) : 0;
     const price = last?.price != null ? last.price * packs : null;
     const bought = this.packed(kind, item, short);
+    const send =
+      by === null || kind !== 'material'
+        ? null
+        : sendFor(by, this.library()?.materials.get(item), this.lotsOf(kind, item));
+    const day = (on: string): string =>
+      dayFrom(on, this.nursery.today(), this.reader.now().language, 'short');
     return {
       ...{ kind, item, needed: this.amountOf(kind, item, needed), price },
       packs: price === null ? bought : texts.forPrice(bought, this.money.say(price)),
@@ -281,7 +291,8 @@ export class BuyPage {
       buys: last ? packs * last.pack.amount : short,
       name: this.nameOf(kind, item),
       left: left === null ? common.notCounted : texts.there(this.amountOf(kind, item, Math.max(0, left))),
-      by: by === null ? '' : dayFrom(by, this.nursery.today(), this.reader.now().language, 'short'),
+      by: by === null ? '' : day(by),
+      send: send ? texts.sendFor(day(send.on), send.days) : '',
     };
   }
 }

@@ -25,6 +25,10 @@ export const comparePage = place('plants/compare-page', {
   madeIt: 'Made it',
   cameUp: 'came up',
   rooted: 'rooted',
+  grewOn: (grew: Filling, of: Filling, stalled: Filling) =>
+    line`; planted out ${grew} of ${of} grew on, ${stalled} stalled`,
+  yielded: (mass: Filling) => line`, ${mass} in all`,
+  outIn: (minutes: Filling) => line`; planted out in ${minutes} minutes a hundred`,
   whichCrop: 'Which crop? Only crops counted twice or more can be compared.',
   madeIt2: 'made it',
   lost: (join: Filling) => line`; lost: ${join}`,

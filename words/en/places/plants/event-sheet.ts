@@ -37,6 +37,9 @@ export const eventSheet = place('plants/event-sheet', {
   standNow: (plants: Filling, noun: Filling) =>
     line`${plants} stand there. To leave one a ${noun} is proposed.`,
   plantedOrSold: 'Planted or sold',
+  afterPlanting: 'After planting out',
+  yielded: 'Yield',
+  howTheyWent: 'They',
   sprayed: 'Sprayed',
   somethingIsNotFilledIn: 'Something is not filled in yet',
 });

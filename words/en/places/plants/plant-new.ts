@@ -1,4 +1,4 @@
-import { type Filling, line, place } from '#words/place';
+import { type Filling, line, many, place } from '#words/place';
 
 export const plantNew = place('plants/plant-new', {
   itsOwnMix: 'It is its own mix: it takes none of any tub.',
@@ -13,6 +13,9 @@ export const plantNew = place('plants/plant-new', {
     line`The hole of the press is ${depth} deep, too deep for it: fill it up first.`,
   holeTooShallow: (depth: Filling) =>
     line`The hole of the press is ${depth} deep, too shallow: push the seed in.`,
+  needsPottingUp: (room: Filling, weeks: Filling) =>
+    line`It has room for about ${room} ${many(Number(room), 'week', 'weeks')} of ${weeks}: pot it up then.`,
+  needsNoPottingUp: (weeks: Filling) => line`It has room until planting, ${weeks} weeks: no potting up.`,
   seedsByArea: 'Seeds by area',
   outdoors: 'It stands outdoors',
   shadeThem:

@@ -65,6 +65,14 @@ export const pottingPage = place('potting/potting-page', {
     line`Set the plant, and fill around it: ${each} a pot, so ${all} of new mix for ${pots} pots.`,
   pressLightly: (headspace: Filling) =>
     line`Press lightly at the edge to close air pockets. Leave ${headspace} free below the rim for water.`,
+  tooFewPots: 'Too few of this pot',
+  potsThere: 'Of this pot there are',
+  otherPot: 'And',
+  othersThere: 'Of those there are',
+  largestInto: (plants: Filling, pot: Filling) =>
+    line`The ${plants} largest, or those planted out last, go into the ${pot}.`,
+  restInto: (plants: Filling, pot: Filling) => line`The other ${plants} go into the ${pot}.`,
+  withoutPot: (plants: Filling) => line`${plants} have no pot.`,
   noRepotting: 'The mix itself lasts three years or more. Repot when roots fill the pot.',
   repotFrom: (early: Filling) =>
     line`After ${early} ${many(Number(early), 'year', 'years')} at the earliest it has sunk by a fifth, or lacks air: then repot it.`,

@@ -19,6 +19,7 @@ export const buyPage = place('season/buy-page', {
     line`${count} ${many(count, pack, pack === 'box' ? 'boxes' : `${pack}s`)} of ${each}`,
   forPrice: (packs: Filling, price: Filling) => line`${packs}, ${price}`,
   byNeeded: (by: Filling, needed: Filling, left: Filling) => line`by ${by}; ${needed} needed, ${left}`,
+  sendFor: (on: Filling, days: Filling) => line`send for it by ${on}: it rests ${days} days`,
   nothingIsMissingForWhat: 'Nothing is missing for what is planned.',
   whatLasts: (count: Filling) => line`What lasts (${count})`,
   needed: (needed: Filling, left: Filling) => line`${needed} needed, ${left}`,
