@@ -14,7 +14,7 @@ export type Belief = (typeof beliefs)[number];
 const SANDS = /^(sand-|grit-)/;
 const GRAVELS = /^(grit-|scoria|pumice)/;
 const ACID_OR_SHELL = /^(eggshell|wood-ash|humate)/;
-const CALCIUM = /^(lime-calcitic|lime-dolomitic|chalk|gypsum|eggshell|calcium-nitrate)/;
+const CALCIUM = /^(lime-calcitic|lime-dolomitic|chalk|gypsum|eggshell)/;
 
 /**
  * What is commonly said of what a recipe takes, by the ids of its materials and products; in the order of the list.

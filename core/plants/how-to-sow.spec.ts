@@ -1,4 +1,5 @@
-import { holeFor, howToSow, timeToMove, withBroken } from '#core/plants/how-to-sow';
+import { holeFor, howToSow, timeToMove } from '#core/plants/how-to-sow';
+import { withBroken } from '#core/vessel/broken';
 
 /** P(Binomial(n, p) ≥ k), added up from the definition. */
 function chanceOfAtLeast(k: number, n: number, p: number): number {

@@ -1,4 +1,5 @@
 import { smallestTrials } from '#core/stats/binomial';
+import { withBroken } from '#core/vessel/broken';
 import { limits } from '#core/units/limits';
 import { checkRange, checkWhole } from '#core/units/check';
 
@@ -35,15 +36,6 @@ export function howToSow(wanted: number, cameUp: number, of: number, breakPct = 
   while (perCell < MOST_SEEDS && 1 - upOf(perCell) > EMPTY_SHARE) perCell++;
   const sound = smallestTrials(upOf(perCell), wanted, 0.9);
   return { perCell, upShare: upOf(perCell), cells: withBroken(sound, breakPct) };
-}
-
-/**
- * To be made so that so many are left when a share breaks, on average.
- * @example withBroken(60, 5) // 64
- */
-export function withBroken(sound: number, breakPct: number): number {
-  checkRange('breakPct', breakPct, ...limits.breakPct);
-  return Math.ceil(sound / (1 - breakPct / 100) - 1e-9);
 }
 
 /** How the hole that a press leaves suits the depth of sowing. */

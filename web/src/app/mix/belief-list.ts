@@ -13,13 +13,18 @@ const MOST = 3;
   template: `
     @for (each of said(); track each) {
       <details appFold #fold="appFold">
-        <summary class="term">{{ texts[each + '.asks'] }}</summary>
+        <summary>{{ texts[each + '.asks'] }}</summary>
         @if (fold.opened()) {
           <p>
             {{ texts[each + '.holds'] }} <span class="term">{{ texts[each + '.source'] }}.</span>
           </p>
         }
       </details>
+    }
+  `,
+  styles: `
+    summary {
+      font-size: var(--note);
     }
   `,
   imports: [Fold],

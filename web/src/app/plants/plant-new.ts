@@ -376,6 +376,7 @@ export class PlantNew {
       if (fitting && begins !== 'split')
         this.draft.update((draft) => ({ ...draft, batch: String(fitting.id) }));
     }
+    this.sowByArea();
     const [place] = this.places();
     if (line === undefined && cells === undefined && place && place.on <= this.nursery.today())
       this.setPlace(place.id);
@@ -393,6 +394,16 @@ export class PlantNew {
     this.patch({});
   }
 
+  /** A flat is sown by its area, and nothing else is, until another number is typed. */
+  private sowByArea(): void {
+    const [flat, perCell] = [this.openFlat(), this.draft().perCell];
+    const proposed = flat ? seedsByArea(flat, this.perCm2()) : 1;
+    if (perCell === this.proposed && perCell !== proposed)
+      this.draft.update((draft) => ({ ...draft, perCell: proposed }));
+    this.proposed = proposed;
+  }
+  private proposed = 1;
+
   protected setPerCm2(perCm2: number | undefined): void {
     this.typedPerCm2.set(perCm2);
     const flat = this.openFlat();
@@ -406,6 +417,7 @@ export class PlantNew {
   protected patch(change: Partial<Draft>): void {
     this.isTouched = true;
     this.draft.update((draft) => ({ ...draft, ...change }));
+    if ('crop' in change || 'start' in change || 'vessel' in change) this.sowByArea();
     // Of another crop it is another sowing: the one that is due, if one is.
     if ('crop' in change || 'start' in change) {
       const [place] = this.places();

@@ -14,8 +14,11 @@ import { Units } from '../data/units';
 import { FetchState } from '../ui/fetch-state';
 import { stockAmount } from '../ui/words/stock-amount';
 import { shortName } from '../ui/words/words';
+import { Fold } from '../ui/fold';
+import { ChangeOverPiece } from './change-over';
 import { SeasonView } from './season-view';
 import { buyPage as texts } from '#words/en/places/season/buy-page';
+import { changeOver as overTexts } from '#words/en/places/season/change-over';
 import { common } from '#words/en/places/common';
 import { DayPipe } from '../ui/words/day';
 import { TitlePipe } from '../ui/words/title';
@@ -71,6 +74,14 @@ const NOTHING = 1e-6;
                   <span class="term">{{ row.send }}</span>
                 }
               </span>
+              @if (row.kind === 'material') {
+                <details appFold #over="appFold">
+                  <summary>{{ overTexts.changeOver }}</summary>
+                  @if (over.opened()) {
+                    <app-change-over [material]="row.item" [left]="row.leftL" />
+                  }
+                </details>
+              }
               <span class="acts">
                 <button type="button" class="press" (click)="order(row)">
                   {{ texts.ordered }}<span class="visually-hidden">: {{ row.name }}</span>
@@ -130,6 +141,10 @@ const NOTHING = 1e-6;
       padding: 6px 0;
       border-bottom: 1px solid var(--hairline);
     }
+    li details {
+      grid-column: 1 / -1;
+      order: 1;
+    }
     .acts {
       display: flex;
       gap: 8px;
@@ -146,11 +161,12 @@ const NOTHING = 1e-6;
       }
     }
   `,
-  imports: [DayPipe, FetchState, RouterLink, TitlePipe],
+  imports: [ChangeOverPiece, Fold, DayPipe, FetchState, RouterLink, TitlePipe],
 })
 export class BuyPage {
   protected readonly texts = texts;
   protected readonly common = common;
+  protected readonly overTexts = overTexts;
   private readonly reader = inject(ReaderHere);
   private readonly nursery = inject(NurseryService);
   protected readonly service = inject(SeasonService);
@@ -290,6 +306,7 @@ export class BuyPage {
       /** What is ordered: whole packages. */
       buys: last ? packs * last.pack.amount : short,
       name: this.nameOf(kind, item),
+      leftL: Math.max(0, left ?? 0),
       left: left === null ? common.notCounted : texts.there(this.amountOf(kind, item, Math.max(0, left))),
       by: by === null ? '' : day(by),
       send: send ? texts.sendFor(day(send.on), send.days) : '',

@@ -93,6 +93,10 @@ const depths = named({ level: texts.atItsOldLevel, deep: texts.deepToTheFirstTru
     .press {
       flex: none;
     }
+    .find .press {
+      justify-self: start;
+      align-self: end;
+    }
     h3 {
       margin: 14px 0 6px;
       font-size: var(--text);

@@ -186,6 +186,10 @@ const kinds: { id: AmendmentKind; name: string }[] = [
       align-items: end;
       padding: 4px 0;
     }
+    label[for='feed-lines'] {
+      display: block;
+      margin-top: 8px;
+    }
     .lines {
       width: 100%;
       max-width: 560px;

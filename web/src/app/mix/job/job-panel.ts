@@ -7,7 +7,7 @@ import { litresIn } from '#core/units/factors';
 import { showLength, type UnitSystem } from '#core/units/show';
 import { vesselsOf } from '#core/recipe/recipe';
 import { byShape, volumeL, type Vessel } from '#core/vessel/vessel';
-import { withBroken } from '#core/plants/how-to-sow';
+import { withBroken } from '#core/vessel/broken';
 import { KitChoice } from '../../data/kit-choice';
 import { ApproachChoice } from '../../data/approach-choice';
 import { Units } from '../../data/units';
