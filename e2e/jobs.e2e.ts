@@ -2,6 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Locator, type Page } from '@playwright/test';
+import { amendment } from '#testing/library';
 import { serve, type Served } from '#testing/serve';
 import { expect, field, test } from './bench';
 import { Hand } from './hand';
@@ -9,7 +10,7 @@ import { Hand } from './hand';
 /**
  * Jobs of the trade from end to end, as somebody with a kit of their own does them: each ends with the number that it is
  * done for, held against arithmetic done here. The figures are invented. Presses are counted: a tap, a key command and a
- * filled field are one each.
+ * filled field are one each; of own materials, vessels included, none takes more than 40 of them, a recipe of three parts 15.
  */
 let served: Served;
 test.beforeAll(async () => {
@@ -128,7 +129,7 @@ test('1: a screened heap into a seed mix: what goes on the screen, and a year of
   expect(over).toBeGreaterThan(0);
   // As many parts: what went through is as much as the perlite.
   expect(scooped - over).toBeCloseTo(perlite, 0);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  expect(hand.presses).toBe(13);
 
   await visit(page, '/shelf/money');
   await page.reload();
@@ -191,7 +192,7 @@ test('2: thinnings into six-packs measured with a ruler, in US units on a phone:
   expect(peat + compost + perlite).toBeLessThan(1.2 * cups);
   expect(peat / (peat + compost + perlite)).toBeCloseTo(0.5, 1);
   expect(Math.abs(compost - 4 * perlite)).toBeLessThanOrEqual(0.7);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  expect(hand.presses).toBe(30);
 });
 
 test('3: blocks of one’s own in US units, a three-part recipe in fifteen presses; old seed to a block', async ({
@@ -212,13 +213,18 @@ test('3: blocks of one’s own in US units, a three-part recipe in fifteen press
   ]);
   await howMuchOfOne(atBench, '48');
   await atBench.tap(page.getByRole('button', { name: 'Make this batch' }));
-  expect(atBench.presses).toBeLessThanOrEqual(15);
+  expect(atBench.presses).toBe(14);
   const gallons = (48 * (1.75 * INCH_MM) ** 3) / 1e6 / GALLON_L;
   await expect.poll(() => numberIn(card(page).locator('.totals b').last())).toBeCloseTo(gallons, 1);
   // Pressed by a quarter: the loose parts are a third more than the blocks, and more for what slips between.
   const scooped = await numberIn(card(page).locator('.totals > span').nth(1));
   expect(scooped / gallons).toBeGreaterThan(1 / 0.75 - 0.02);
   expect(scooped / gallons).toBeLessThan(1.25 / 0.75);
+
+  // Four of a hundred break: fifty are pressed, and two of them go.
+  await visit(page, '/mix');
+  await hand.fill(field(page, 'Of 100 blocks break'), '4');
+  await expect(page.getByText('Press 50 to have 48.')).toBeVisible();
 
   await visit(page, '/plants/new');
   await page.reload();
@@ -233,8 +239,10 @@ test('3: blocks of one’s own in US units, a three-part recipe in fifteen press
   const seeds = Number(await field(page, 'Seeds to each block').inputValue());
   const blocks = Number(await field(page, 'How many blocks').inputValue());
   expect(seeds).toBe(3);
-  expect(atLeast(40, blocks, 1 - 0.4 ** 3)).toBeGreaterThanOrEqual(0.9);
-  expect(atLeast(40, blocks - 1, 1 - 0.4 ** 3)).toBeLessThan(0.9);
+  // Of so many 4 % break on average, and what is left is enough nine times in ten.
+  const sound = Math.floor(blocks * 0.96);
+  expect(atLeast(40, sound, 1 - 0.4 ** 3)).toBeGreaterThanOrEqual(0.9);
+  expect(atLeast(40, sound - 2, 1 - 0.4 ** 3)).toBeLessThan(0.9);
 });
 
 /** A vessel that is counted one by one. */
@@ -270,7 +278,7 @@ test('4: three seeds to each, thinned to one: how many to pull is proposed, on a
   await expect(field(page, 'Remove')).toHaveValue('90');
   await hand.tap(page.getByRole('button', { name: 'Save' }));
   await expect(page.getByText(/\b68\b/).first()).toBeVisible();
-  expect(hand.presses).toBeLessThanOrEqual(14);
+  expect(hand.presses).toBe(10);
 });
 
 test('5: potting deep, and it runs out: what is left fills so many, by the volume of the pot', async ({
@@ -301,7 +309,7 @@ test('5: potting deep, and it runs out: what is left fills so many, by the volum
   await hand.tap(page.getByRole('link', { name: /step by step/ }));
   const left = Math.floor((12 - 23 * potL) / potL);
   await expect(page.locator('app-tub-panel .tub')).toContainText(`fills ${left} more pots`);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  expect(hand.presses).toBe(22);
 });
 
 test('6: tiny blocks of two bags half and half, in US units on a phone: it falls apart, and that is said', async ({
@@ -318,7 +326,18 @@ test('6: tiny blocks of two bags half and half, in US units on a phone: it falls
   // 300 cubes of 20 mm, in cups.
   const brief = await numberIn(page.locator('.job-brief app-amount'));
   expect(Math.abs(brief - (300 * 0.02 ** 3 * 1000) / CUP_L)).toBeLessThan(0.13);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+
+  // Out on 26 May after six weeks and four: ten weeks before it is 17 March, by the calendar.
+  await visit(page, '/season/line/new');
+  await hand.choose(page.getByLabel('Crop'), { label: 'Snapdragon' });
+  await hand.fill(field(page, 'Plants wanted, each time'), '300');
+  await hand.tap(page.getByRole('group', { name: 'Planting' }).getByRole('button', { name: /day/i }));
+  await hand.fill(page.getByLabel('Planted or sold on'), '2027-05-26');
+  const sown = new Date(Date.UTC(2027, 4, 26 - 70));
+  await expect(page.locator('.answer .big b')).toContainText(
+    new RegExp(`${sown.getUTCDate()} Mar|Mar ${sown.getUTCDate()}`),
+  );
+  expect(hand.presses).toBe(18);
 });
 
 test('7: cloth bags, lime by a third of a cup in the top quarter, in US units: is it too much for its zone', async ({
@@ -358,7 +377,7 @@ test('7: cloth bags, lime by a third of a cup in the top quarter, in US units: i
   await expect(page.locator('app-finding-list')).toContainText(/In its layer/);
   await page.reload();
   await expect(page.locator('app-finding-list')).toContainText(/In its layer/);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  expect(hand.presses).toBe(25);
 });
 
 test('8: drilled cups and some that are not: the undrilled ones are stopped where they are only filled too', async ({
@@ -390,7 +409,7 @@ test('8: drilled cups and some that are not: the undrilled ones are stopped wher
   await visit(page, '/plants/new');
   await hand.choose(page.getByLabel('Into'), { label: 'Undrilled mug' });
   await expect(page.getByText('Stop: this vessel has no holes.')).toBeVisible();
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  expect(hand.presses).toBe(25);
 });
 
 test('9: cups filled to four tenths: millilitres now and later are those of the cup', async ({ page }) => {
@@ -419,7 +438,7 @@ test('9: cups filled to four tenths: millilitres now and later are those of the 
     .toBeLessThan(1);
   const now = page.locator('app-job-panel .pick app-amount').last();
   await expect.poll(async () => Math.abs((await numberIn(now)) - cone(40))).toBeLessThan(1);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  expect(hand.presses).toBe(22);
 });
 
 test('10: a coir brick mix for blocks: the water is said once, and its steps add up to it', async ({
@@ -445,7 +464,26 @@ test('10: a coir brick mix for blocks: the water is said once, and its steps add
   await expect
     .poll(() => numberIn(card(page).locator('.totals b').last()))
     .toBeCloseTo(260 * 0.04 ** 3 * 1000, 1);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+
+  // Blood 6, bone 2, potash 1, by cups: what each weighs times what is in it.
+  await visit(page, '/shelf/products');
+  const form = page.locator('app-product-list details.own');
+  await hand.tap(form.locator('> summary'));
+  await hand.tap(form.getByRole('button', { name: 'A dry blend' }));
+  await hand.fill(form.getByRole('textbox', { name: 'Called' }), 'Ours');
+  const cups = { 'blood-meal': 6, 'bone-meal': 2, 'potassium-sulphate': 1 };
+  const parts = Object.entries(cups).map(([id, count]) => ({ of: amendment(id), count }));
+  for (const { of, count } of parts) {
+    await hand.choose(form.getByLabel('Next product'), { label: of.name });
+    if (count !== 1)
+      await hand.fill(form.getByRole('textbox', { name: new RegExp(`^${of.name}`) }), String(count));
+  }
+  const weight = parts.map(({ of, count }) => count * of.bulkDensityGPerMl);
+  const whole = weight.reduce((a, b) => a + b, 0);
+  const pct = (key: 'nPct' | 'p2O5Pct' | 'k2OPct'): string =>
+    String(Number((parts.reduce((sum, { of }, i) => sum + of[key] * weight[i]!, 0) / whole).toFixed(1)));
+  await expect(form.getByRole('status')).toContainText(`${pct('nPct')}-${pct('p2O5Pct')}-${pct('k2OPct')};`);
+  expect(hand.presses).toBe(22);
 });
 
 test('11: two barks: what the load weighs as it comes is the sum of its parts', async ({ page }) => {
@@ -465,7 +503,21 @@ test('11: two barks: what the load weighs as it comes is the sum of its parts', 
     const [a, b] = await Promise.all(each);
     expect(Math.abs((await numberIn(weighs)) - (a! + b!))).toBeLessThan(0.02 * (a! + b!));
   }).toPass();
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  // A coated feed by its label, half an ounce a pot: for 150 pots that is 75 oz.
+  await hand.tap(page.getByRole('button', { name: 'Add a fertiliser or lime' }));
+  await hand.tap(page.getByRole('button', { name: /^Coated slow release 14-14-14/ }));
+  const ways = page.locator('app-dose-ways').last();
+  await hand.tap(ways.locator('summary'));
+  await hand.choose(ways.getByLabel('of', { exact: true }), { label: 'oz to each vessel' });
+  await hand.fill(ways.getByRole('textbox', { name: 'So much' }), '1/2');
+  await hand.tap(ways.getByRole('button', { name: 'Dose it so' }));
+  const feed = page.locator('app-dose-list li').filter({ hasText: 'Coated' }).locator('.amount b');
+  // The spare that stands in the job takes its share too.
+  const spare = 1 + Number(await field(page, 'Extra, percent').inputValue()) / 100;
+  await expect
+    .poll(async () => (await numberIn(feed)) * (/lb/.test(await feed.innerText()) ? 16 : 1))
+    .toBeCloseTo(75 * spare, 0);
+  expect(hand.presses).toBe(17);
 });
 
 test('12: a coir mix fed by cups in US units on a phone: ounces of each meal, and two weeks of rest', async ({
@@ -493,7 +545,7 @@ test('12: a coir mix fed by cups in US units on a phone: ounces of each meal, an
   await hand.tap(page.getByRole('button', { name: 'Make this batch' }));
   await hand.tap(card(page).locator('summary', { hasText: 'Order of work' }));
   await expect(card(page)).toContainText('Let it rest two weeks before you pot');
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  expect(hand.presses).toBe(21);
 });
 
 test('13: a pressed disc that is its own mix takes no mix anywhere; its price is the vessel’s', async ({
@@ -529,7 +581,7 @@ test('13: a pressed disc that is its own mix takes no mix anywhere; its price is
   const row = page.getByRole('row', { name: /Pressed disc/ });
   await expect(row.getByRole('cell').nth(0)).toHaveText(/^0(\.0+)?\s?L$/);
   await expect.poll(() => numberIn(row.getByRole('cell').nth(2))).toBeCloseTo(5 * 3.6, 2);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  expect(hand.presses).toBe(22);
 });
 
 test('14: two to one with boiling water: kettles, and what to pour where the probe reads less', async ({
@@ -583,7 +635,7 @@ test('14: two to one with boiling water: kettles, and what to pour where the pro
   await hand.choose(page.getByLabel('Heat it through'), { label: 'with boiling water' });
   await hand.tap(card(page).locator('summary', { hasText: 'Order of work' }));
   await expect(card(page)).toContainText(`Tub and air take ${pct}\u00a0% of the heat`);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+  expect(hand.presses).toBe(22);
 });
 
 test('15: a tote with lime by the sack: two pounds are told from what it should be', async ({ page }) => {
@@ -608,7 +660,25 @@ test('15: a tote with lime by the sack: two pounds are told from what it should 
   expect(6 / should).toBeGreaterThan(3);
   await expect(page.locator('app-finding-list')).toContainText(/Stop|Watch out/);
   await expect(page.locator('app-finding-list')).toContainText(/lime/i);
-  expect(hand.presses).toBeLessThanOrEqual(40);
+
+  // Thirty gallons are three bags of ten.
+  await visit(page, '/shelf/money');
+  await hand.choose(page.getByLabel(/^Bag size/), { label: 'US gallons' });
+  for (const [label, figure] of [
+    [/^A bag of the bought mix holds/, '10'],
+    [/^It costs/, '13.40'],
+    [/^A batch, gal/, '30'],
+    [/^Batches a week/, '1'],
+    [/^Weeks a year/, '1'],
+  ] as const)
+    await hand.fill(page.getByRole('textbox', { name: label }), figure);
+  const bought = page
+    .getByRole('region', { name: 'A year of it' })
+    .locator('dl > div')
+    .filter({ hasText: /^Bought/ })
+    .locator('dd');
+  await expect.poll(() => numberIn(bought)).toBeCloseTo(3 * 13.4, 0);
+  expect(hand.presses).toBe(24);
 });
 
 test('16: pots short of their rim with a layer of mulch on top, in US units: gallons for all', async ({
@@ -632,5 +702,5 @@ test('16: pots short of their rim with a layer of mulch on top, in US units: gal
   const gallons = (12 * (Math.PI / 4) * across ** 2 * INCH_MM ** 3) / 1e6 / GALLON_L;
   const line = page.getByText(/of wood chips on top/);
   await expect(line).toContainText(`${gallons.toPrecision(3)}\u00a0gal for 12 pots`);
-  expect(hand.presses).toBeLessThanOrEqual(15);
+  expect(hand.presses).toBe(12);
 });

@@ -4,6 +4,7 @@
 // npm run bench -- draws: the unit tests with all the draws of the heavy ones; half an hour.
 // npm run bench -- soak: twenty devices at once, and nothing else; ten minutes (or so many seconds: -- soak 60).
 // npm run bench -- weeks: the weeks ahead alone; half a minute.
+// npm run bench -- jobs: the sixteen jobs on the screen, three times each; five minutes.
 // npm run bench -- screen: what the browser does, and the size of what it loads; two minutes.
 import fc from 'fast-check';
 import { chromium as chromiumPath } from '#testing/chromium';
@@ -510,6 +511,38 @@ async function screen(): Promise<void> {
   }
 }
 
+/** The jobs of the trade as their browser tests do them: how long each takes on this machine. */
+function jobs(): void {
+  const args = [
+    '--no-install',
+    'playwright',
+    'test',
+    'e2e/jobs.e2e.ts',
+    '--repeat-each=3',
+    '--reporter=json',
+  ];
+  const { stdout } = spawnSync('npx', args, { encoding: 'utf8', maxBuffer: 1e8 });
+  interface Report {
+    suites: { specs: { title: string; tests: { results: { duration: number; status: string }[] }[] }[] }[];
+  }
+  const report = JSON.parse(stdout.slice(stdout.indexOf('{'))) as Report;
+  const times = new Map<string, number[]>();
+  for (const { title, tests } of report.suites.flatMap(({ specs }) => specs))
+    for (const { duration, status } of tests.flatMap(({ results }) => results)) {
+      if (status !== 'passed') row(title.slice(0, 50), status);
+      times.set(title, [...(times.get(title) ?? []), duration]);
+    }
+  const all = [...times].map(([title, each]) => ({ title, ms: median(each) }));
+  const usual = median(all.map(({ ms }) => ms));
+  for (const { title, ms } of all)
+    row(title.slice(0, 56), `${(ms / 1000).toFixed(1)} s, ${(ms / usual).toFixed(1)} of the middle one`);
+  row('all of them once', `${(all.reduce((sum, { ms }) => sum + ms, 0) / 1000).toFixed(0)} s`);
+}
+
+if (process.argv.includes('jobs')) {
+  jobs();
+  process.exit();
+}
 if (process.argv.includes('kills-of-files')) {
   await killsOfFiles();
   process.exit();

@@ -294,8 +294,8 @@ export class PottingPage {
     const { input, into } = this.made()!;
     const { early, late } = repotAfterYears(input, into.composition);
     if (early === null) return texts.noRepotting;
-    const year = (years: number): string => fixed(years, Number.isInteger(years) ? 0 : 1);
-    return late === null ? texts.repotFrom(year(early)) : texts.repot(year(early), year(late));
+    if (early === late) return texts.repotAbout(texts.months(12 * early));
+    return late === null ? texts.repotFrom(texts.months(12 * early)) : texts.repot(12 * early, 12 * late);
   }
 
   protected readonly notes = computed((): readonly string[] => {

@@ -17,7 +17,7 @@ import { readingWords } from '../ui/words/words';
 import { SeasonView } from './season-view';
 
 /** What peat goes over to, and coir. */
-const OTHER: Readonly<Record<string, string>> = { 'coir-pith': 'peat-fine' };
+const OTHER = 'peat-fine';
 const COIR = 'coir-pith';
 const MOST_CHANGES = 4;
 
@@ -50,6 +50,9 @@ const MOST_CHANGES = 4;
     </ul>
   `,
   styles: `
+    app-choice-field {
+      max-width: 340px;
+    }
     li {
       display: grid;
       gap: 2px 12px;
@@ -73,27 +76,31 @@ export class ChangeOverPiece {
   /** L */
   readonly left = input.required<number>();
   protected readonly chosen = signal<string | null>(null);
-  protected readonly to = computed(() => this.chosen() ?? OTHER[this.material()] ?? COIR);
   /** Those that do the same in a mix. */
   protected readonly others = computed(() => {
     const materials = [...(this.library()?.materials.values() ?? [])];
     const role = materials.find(({ id }) => id === this.material())?.role;
     return materials.filter((each) => each.role === role && each.id !== this.material());
   });
+  protected readonly to = computed(() => {
+    const usual = this.material() === COIR ? OTHER : COIR;
+    const others = this.others();
+    return this.chosen() ?? (others.find(({ id }) => id === usual) ?? others[0])?.id ?? null;
+  });
   protected readonly rows = computed(() => {
-    const [needs, library] = [this.view.needs(), this.library()];
-    if (!needs || !library) return [];
+    const [needs, library, to] = [this.view.needs(), this.library(), this.to()];
+    if (!needs || !library || to === null) return [];
     const { volume } = this.reader.formats();
     const on = (day: string): string =>
       dayFrom(day, this.nursery.today(), this.reader.now().language, 'short');
-    return changeOver(needs.days, needs.mixes, [this.material(), this.to()], this.left(), library).map(
+    return changeOver(needs.days, needs.mixes, [this.material(), to], this.left(), library).map(
       ({ mix, from, beforeL, afterL, changes, recipe, judgement }) => ({
         ...{ key: mix.key, name: mix.name, recipe },
-        when: texts.from(on(from), volume(beforeL), volume(afterL)),
+        when: texts.from(on(from), beforeL > 0 ? volume(beforeL) : '', volume(afterL)),
         changes: changes
           .slice(0, MOST_CHANGES)
           .map(({ id, from: was, to: is }) => {
-            const { name, places } = readingWords(id, '');
+            const { name, places } = readingWords(id, library.vessels.get(recipe.vessel)?.noun ?? '');
             return `${name} ${fixed(was.value, places)} → ${fixed(is.value, places)}`;
           })
           .join(' · '),

@@ -1,4 +1,4 @@
-import { type Filling, line, many, place } from '#words/place';
+import { type Filling, line, place } from '#words/place';
 
 export const pottingPage = place('potting/potting-page', {
   aRootBallInIts: 'A root-ball in its new pot: both water lines, and what goes in around it.',
@@ -75,9 +75,12 @@ export const pottingPage = place('potting/potting-page', {
   withoutPot: (plants: Filling) => line`${plants} have no pot.`,
   noRepotting: 'The mix itself lasts three years or more. Repot when roots fill the pot.',
   repotFrom: (early: Filling) =>
-    line`After ${early} ${many(Number(early), 'year', 'years')} at the earliest it has sunk by a fifth, or lacks air: then repot it.`,
+    line`After ${early} at the earliest it has sunk by a fifth, or lacks air: then repot it.`,
+  months: (months: Filling) => line`${months} months`,
+  repotAbout: (early: Filling) =>
+    line`After about ${early} it has sunk by a fifth, or lacks air: then repot it.`,
   repot: (early: Filling, late: Filling) =>
-    line`After ${early} to ${late} years it has sunk by a fifth, or lacks air: then repot it.`,
+    line`After ${early} to ${late} months it has sunk by a fifth, or lacks air: then repot it.`,
   settleIt: 'Settle it with a soft rose until the top is smooth, and top up where it sinks.',
   noTopDressing: (product: Filling, weeks: Filling) =>
     line`The new mix feeds them for ${weeks} weeks: no ${product} on top.`,
