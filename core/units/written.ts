@@ -1,4 +1,10 @@
-import { gramsIn, litresIn, millimetresIn } from '#core/units/factors';
+import {
+  celsiusFromFahrenheit,
+  gPerLInPoundPerCubicYard,
+  gramsIn,
+  litresIn,
+  millimetresIn,
+} from '#core/units/factors';
 import { ungrouped } from '#core/units/show';
 
 const GLYPHS: Readonly<Record<string, number>> = {
@@ -25,9 +31,9 @@ export function numberWritten(text: string): number {
 }
 
 /** What can be written with its unit. */
-export type WrittenKind = 'volume' | 'mass' | 'length';
+export type WrittenKind = 'volume' | 'mass' | 'length' | 'dose' | 'strength' | 'area';
 
-/** Litres, grams or millimetres in one, by the words that people write for it. US measures. */
+/** Litres, grams, millimetres, g/L, mg/L or square metres in one, by the words that people write for it. US measures. */
 const sizes: Readonly<Record<WrittenKind, readonly (readonly [words: readonly string[], size: number])[]>> = {
   volume: [
     [['l', 'litre', 'litres', 'liter', 'liters'], 1],
@@ -58,26 +64,51 @@ const sizes: Readonly<Record<WrittenKind, readonly (readonly [words: readonly st
     [['in', 'inch', 'inches', '″', '"'], millimetresIn.inch],
     [['ft', 'foot', 'feet'], millimetresIn.foot],
   ],
+  dose: [
+    [['g/l', 'kg/m³', 'kg/m3'], 1],
+    [['lb/yd³', 'lb/yd3'], gPerLInPoundPerCubicYard],
+    [['oz/gal'], gramsIn.ounce / litresIn.gallon],
+  ],
+  strength: [[['mg/l', 'ppm'], 1]],
+  area: [
+    [['m²', 'm2'], 1],
+    [['ft²', 'ft2', 'sq ft'], (millimetresIn.foot / 1000) ** 2],
+  ],
 };
 const words = (kind: WrittenKind): Map<string, number> =>
   new Map(sizes[kind].flatMap(([names, size]) => names.map((name) => [name, size] as const)));
-const sizeOf = { volume: words('volume'), mass: words('mass'), length: words('length') };
+const kinds = ['volume', 'mass', 'length', 'dose', 'strength', 'area'] as const;
+const byKind = <T>(make: (kind: WrittenKind) => T): Record<WrittenKind, T> =>
+  Object.fromEntries(kinds.map((kind) => [kind, make(kind)])) as Record<WrittenKind, T>;
+const sizeOf = byKind(words);
 
 /** One quantity after another: a number, then the longest word that is a unit; "+", "and" and commas between. */
 const pattern = (kind: WrittenKind): RegExp => {
   const units = [...sizeOf[kind].keys()].sort((a, b) => b.length - a.length);
   const unit = units.map((name) => name.replace(' ', '\\s*')).join('|');
-  return new RegExp(`\\s*(?:\\+|,|and\\b)?\\s*([\\d.,¼½¾⅓⅔⅛⅜⅝⅞/⁄\\s-]*?)\\s*(${unit})(?![a-z0-9³])`, 'y');
+  return new RegExp(`\\s*(?:\\+|,|and\\b)?\\s*([\\d.,¼½¾⅓⅔⅛⅜⅝⅞/⁄\\s-]*?)\\s*(${unit})(?![a-z0-9²³/])`, 'y');
 };
-const patterns = { volume: pattern('volume'), mass: pattern('mass'), length: pattern('length') };
+const patterns = byKind(pattern);
 
 /** What a unit of a screen is of, and its size; undefined for what is no volume, mass or length. */
 export function unitWritten(unit: string): { kind: WrittenKind; size: number } | undefined {
-  for (const kind of Object.keys(sizes) as WrittenKind[]) {
+  for (const kind of kinds) {
     const size = sizeOf[kind].get(unit.toLowerCase());
     if (size !== undefined) return { kind, size };
   }
   return undefined;
+}
+
+/**
+ * A temperature as it is written with its unit.
+ * @returns °C; undefined for what has none
+ * @example temperatureWritten('25 °F') // −3.89
+ */
+export function temperatureWritten(text: string): number | undefined {
+  const [, number = '', unit = ''] = /^(.*?)\s*°?\s*([CF])$/i.exec(text.trim()) ?? [];
+  const value = numberWritten(number);
+  if (Number.isNaN(value)) return undefined;
+  return unit.toUpperCase() === 'F' ? celsiusFromFahrenheit(value) : value;
 }
 
 /**

@@ -1,4 +1,5 @@
-import { numberWritten, quantityWritten, unitWritten } from '#core/units/written';
+import { fahrenheitFromCelsius } from '#core/units/factors';
+import { numberWritten, quantityWritten, temperatureWritten, unitWritten } from '#core/units/written';
 import { type LimitName, limits, type Range } from '#core/units/limits';
 import { numberText as texts } from '#words/en/places/ui/fields/number-text';
 
@@ -9,9 +10,16 @@ import { numberText as texts } from '#words/en/places/ui/fields/number-text';
  */
 export function readIn(text: string, unit: string): number | undefined {
   if (text.trim() === '') return undefined;
+  if (unit === '°C' || unit === '°F') {
+    const celsius = temperatureWritten(text);
+    if (celsius !== undefined) return unit === '°F' ? fahrenheitFromCelsius(celsius) : celsius;
+  }
   const of = unitWritten(unit);
   const quantity = of && quantityWritten(text, of.kind);
-  return quantity === undefined ? numberWritten(text) : quantity / of!.size;
+  if (quantity !== undefined) return quantity / of!.size;
+  // What stands behind the number on the screen is no part of it.
+  const own = [unit, '%', 'mS/cm'].find((each) => each !== '' && text.trimEnd().endsWith(each));
+  return numberWritten(own === undefined ? text : text.trimEnd().slice(0, -own.length));
 }
 
 /** Where a number may lie: a name in the one table of ranges, or a range of its own. */
