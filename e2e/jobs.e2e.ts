@@ -192,6 +192,26 @@ test('2: thinnings into six-packs measured with a ruler, in US units on a phone:
   expect(peat + compost + perlite).toBeLessThan(1.2 * cups);
   expect(peat / (peat + compost + perlite)).toBeCloseTo(0.5, 1);
   expect(Math.abs(compost - 4 * perlite)).toBeLessThanOrEqual(0.7);
+
+  // The rescue: 42 moved bare-rooted, at one pair of true leaves; 5 damped off, 3 dried out, and 34 are alive.
+  await visit(page, '/plants/new?start=pot');
+  await hand.choose(page.getByLabel('Into'), { label: 'Six-pack by ruler' });
+  await hand.fill(field(page, 'How many cells'), '42');
+  await hand.fill(field(page, 'Pairs of true leaves'), '1');
+  await expect(page.getByText('It is time.')).toBeVisible();
+  await hand.tap(page.getByRole('button', { name: 'Save' }));
+  await expect(page).toHaveURL(/\/plants\/\d+$/);
+  for (const [count, cause] of [
+    ['5', 'damped off'],
+    ['3', 'dried out'],
+  ] as const) {
+    await hand.tap(page.getByRole('button', { name: 'Lost', exact: true }));
+    await hand.fill(field(page, 'So many'), count);
+    await hand.choose(page.getByLabel('Of what'), { label: cause });
+    await hand.tap(page.getByRole('button', { name: 'Save' }));
+    await expect(page.getByText(new RegExp(`${count} ${cause}`)).first()).toBeVisible();
+  }
+  await expect(page.locator('.tally')).toContainText(String(42 - 5 - 3));
   expect(hand.presses).toBe(30);
 });
 
@@ -260,7 +280,22 @@ function atLeast(k: number, n: number, p: number): number {
 }
 
 test('4: three seeds to each, thinned to one: how many to pull is proposed, on a phone', async ({ page }) => {
-  const hand = await begin(page, { phone: true, path: '/plants/new' });
+  const hand = await begin(page, { phone: true });
+  await recipe(hand, 'Germinate', '50 mm blocks', [
+    ['Green-waste compost, screened', '10'],
+    ['Sharp sand, washed', '2'],
+  ]);
+  await howMuch(hand, 'blocks', /^Number of blocks/, '240');
+  // 240 cubes of 50 mm, and what sand does in them.
+  await expect
+    .poll(async () =>
+      Math.abs((await numberIn(page.locator('.job-brief app-amount'))) - 240 * 0.05 ** 3 * 1000),
+    )
+    .toBeLessThan(0.06);
+  await hand.tap(page.getByText('Sand in a block: does it bring air?'));
+  await expect(page.getByText(/Inside it adds weight and no air/)).toBeVisible();
+
+  await visit(page, '/plants/new');
   await hand.choose(page.getByLabel('Into'), { label: '50 mm blocks' });
   await hand.fill(field(page, 'How many blocks'), '70');
   await hand.fill(field(page, 'Seeds to each block'), '3');
@@ -576,6 +611,20 @@ test('13: a pressed disc that is its own mix takes no mix anywhere; its price is
   await visit(page, '/plants/new');
   await hand.choose(page.getByLabel('Into'), { label: 'Pressed disc' });
   await expect(page.getByText('It is its own mix: it takes none of any tub.')).toBeVisible();
+  // Peat 4 : vermiculite 1 in the cell itself: without lime it is sour, limed to 5.8 it is not; less air than in a pot.
+  await visit(page, '/mix');
+  await recipe(hand, 'Germinate', '72-cell tray', [
+    ['Sphagnum peat, fine', '4'],
+    ['Vermiculite, medium', '1'],
+  ]);
+  const reading = (name: string) =>
+    numberIn(page.locator('app-reading-ruler').filter({ hasText: name }).locator('b').first());
+  await expect.poll(() => reading('pH')).toBeLessThan(5);
+  await hand.choose(page.locator('app-dose-list li.lime').getByLabel('Lime'), { label: 'Ground dolomitic' });
+  await hand.fill(field(page, 'Lime to pH'), '5.8');
+  await hand.key('Tab');
+  await expect.poll(() => reading('pH')).toBeCloseTo(5.8, 1);
+
   await visit(page, '/shelf/money');
   // A hundred of them are five sets of twenty.
   const row = page.getByRole('row', { name: /Pressed disc/ });
@@ -635,6 +684,14 @@ test('14: two to one with boiling water: kettles, and what to pour where the pro
   await hand.choose(page.getByLabel('Heat it through'), { label: 'with boiling water' });
   await hand.tap(card(page).locator('summary', { hasText: 'Order of work' }));
   await expect(card(page)).toContainText(`Tub and air take ${pct}\u00a0% of the heat`);
+
+  // Counted back from the frost: lettuce, four weeks in its cells, out 28 days before the last frost that is set there.
+  await visit(page, '/season/line/new');
+  await hand.choose(page.getByLabel('Crop'), { label: 'Lettuce' });
+  const steps = page.locator('.answer ol.way li > b');
+  const [begins, out] = await Promise.all([steps.first().innerText(), steps.last().innerText()]);
+  const days = (Date.parse(`${out} 2027`) - Date.parse(`${begins} 2027`)) / 86_400_000;
+  expect(days).toBe(28);
   expect(hand.presses).toBe(22);
 });
 
@@ -702,5 +759,10 @@ test('16: pots short of their rim with a layer of mulch on top, in US units: gal
   const gallons = (12 * (Math.PI / 4) * across ** 2 * INCH_MM ** 3) / 1e6 / GALLON_L;
   const line = page.getByText(/of wood chips on top/);
   await expect(line).toContainText(`${gallons.toPrecision(3)}\u00a0gal for 12 pots`);
+  // A feed laid on top: so much a pot, and from which day on.
+  await hand.choose(page.getByLabel('Top dressing'), { label: 'Coated slow release 14-14-14' });
+  await expect(page.getByText(/14-14-14.*(at potting|about day \d+ after potting)/)).toBeVisible();
+  // And when a can has sunk.
+  await expect(page.getByText(/then repot it|lasts three years/)).toBeVisible();
   expect(hand.presses).toBe(12);
 });

@@ -1,4 +1,4 @@
-import { restDays, sendFor } from '#core/package/rest';
+import { restDays, sendFor, usualRest } from '#core/package/rest';
 import { material } from '#testing/library';
 import { addDays, formatISO, parseISO } from 'date-fns';
 
@@ -22,4 +22,12 @@ test('the next load is sent for so that it has rested when the heap ends', () =>
 test('what need not rest is sent for when it is wanted', () => {
   expect(sendFor('2031-05-01', material('perlite-coarse'), [])).toBeNull();
   expect(sendFor('2031-05-01', undefined, [{ receivedOn: '2031-01-01', readyOn: null }])).toBeNull();
+});
+
+test('fresh bark rests; aged bark, bagged or not, does not', () => {
+  expect(usualRest(material('bark-pine'), false)).toBeNull();
+  expect(usualRest(material('bark-hardwood'), false)).toBeNull();
+  const fresh = { ...material('bark-pine'), drawdownMgNPerL: 150 };
+  expect(usualRest(fresh, false)?.days).toBe(restDays.bark);
+  expect(sendFor('2031-05-01', fresh, [])).toEqual({ on: before('2031-05-01', 28), days: 28 });
 });

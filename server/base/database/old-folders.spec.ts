@@ -146,7 +146,7 @@ const corrected = [
 /** Watering, feeding and potting on: their days are the one clock's. */
 const byTheClock = (id: unknown): boolean => id === 'lift' || id === 'feed' || id === 'pot-up';
 /** Of the starter library, and newer than the folder: presses of 1 ¼ and 4 in. */
-const isNew = (id: unknown): boolean => id === 'block-32' || id === 'block-100';
+const isNew = (id: unknown): boolean => ['block-32', 'block-100', 'cut-greens'].includes(id as string);
 /** Lists are compared without these: their days are worked out by the model of today. */
 const isMoved = (each: unknown): boolean => {
   const { id, task, mix } = (each ?? {}) as { id?: unknown; task?: unknown; mix?: { name?: string } | null };

@@ -2,6 +2,7 @@ import { place } from '#words/place';
 
 /** What is said in the same words in many places. */
 export const common = place('common', {
+  simulated: 'simulated',
   save: 'Save',
   cancel: 'Cancel',
   mix: 'Mix',

@@ -16,7 +16,12 @@ import { ReaderHere } from '../data/reader-here';
       @for (instrument of instruments.instruments(); track instrument.id) {
         <li>
           <span>{{ instrument.name }}</span>
-          <b>{{ live(instruments.readings().get(instrument.id) ?? null, instrument.unit) }}</b>
+          <b
+            >{{ live(instruments.readings().get(instrument.id) ?? null, instrument.unit) }}
+            @if (instrument.simulated) {
+              <span class="term">{{ common.simulated }}</span>
+            }
+          </b>
         </li>
       }
     </ul>

@@ -1,5 +1,16 @@
 import { inSentence } from '#words/formats';
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  type ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { allowedSays } from '#words/problem';
 import {
   type BenchTest,
@@ -20,6 +31,7 @@ import { Units } from '../data/units';
 import { NumberField } from '../ui/fields/number-field';
 import { SqueezePicture } from '../ui/pictures/squeeze-picture';
 import { ecMethodNames } from '../ui/words/words';
+import { common } from '#words/en/places/common';
 import { testForm as texts } from '#words/en/places/run/test-form';
 import { ReaderHere } from '../data/reader-here';
 
@@ -85,16 +97,11 @@ let count = 0;
     @if (problem()) {
       <p class="wrong" role="alert">{{ problem() }}</p>
     }
-    <button
-      type="button"
-      class="press"
-      [disabled]="!complete() || problem() !== ''"
-      (click)="entered.emit(filled())"
-    >
+    <button type="button" class="press" [disabled]="!complete() || problem() !== ''" (click)="enter()">
       {{ texts.enter(spoken(reader.word(say('name')))) }}
     </button>
     @if (last(); as r) {
-      <p class="came" [class.off]="r.verdict !== 'ok'">
+      <p #came class="came" [class.off]="r.verdict !== 'ok'">
         <b>{{ cameTo('value', r) }}.</b> {{ cameTo('says', r) }}
       </p>
     }
@@ -201,6 +208,24 @@ export class TestForm {
     }
   });
 
+  private readonly came = viewChild<ElementRef<HTMLElement>>('came');
+  private asks = false;
+
+  constructor() {
+    // What came of it is seen at once, wherever the form stands in the window.
+    afterRenderEffect(() => {
+      const [result, at] = [this.last(), this.came()];
+      if (!result || !at || !this.asks) return;
+      this.asks = false;
+      at.nativeElement.scrollIntoView?.({ block: 'nearest' });
+    });
+  }
+
+  protected enter(): void {
+    this.asks = true;
+    this.entered.emit(this.filled());
+  }
+
   protected filled(): TestValues {
     return Object.fromEntries(
       Object.entries(this.values()).filter(
@@ -241,7 +266,10 @@ export class TestForm {
     const reading = f.from && this.instruments.byKind().get(f.from)?.reading;
     if (reading?.fault) return faultWords[reading.fault];
     const value = reading?.value ?? null;
-    return value === null ? texts.noReading : texts.takeReading(this.reader.formats().reading(value, f.unit));
+    if (value === null) return texts.noReading;
+    const says = this.reader.formats().reading(value, f.unit);
+    const simulated = f.from && this.instruments.byKind().get(f.from)?.info.simulated;
+    return texts.takeReading(simulated ? `${says}, ${common.simulated}` : says);
   }
 
   protected readonly spoken = inSentence;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { ShelfLineRow } from '../bench/shelf-line';
 import { LibraryService } from '../data/library';
 import { ShelfService } from '../data/shelf';
@@ -20,6 +20,9 @@ import { common } from '#words/en/places/common';
     </p>
     <app-fetch-state [of]="library.fetched" [what]="texts.theMaterials" />
     <app-fetch-state [of]="shelf.lines" [what]="common.theShelf" />
+    <p>
+      <button type="button" class="press" (click)="own.scrollIntoView()">{{ texts.addYourOwn }}</button>
+    </p>
     <ul class="plain" [attr.aria-label]="common.materials">
       @for (material of materials(); track material.id) {
         <li>
@@ -31,7 +34,7 @@ import { common } from '#words/en/places/common';
         </li>
       }
     </ul>
-    <app-own-ways />
+    <div #own><app-own-ways /></div>
     <app-table-files table="materials" />
   `,
   styles: `
@@ -65,5 +68,19 @@ export class MaterialList {
   protected readonly library = inject(LibraryService);
   protected readonly shelf = inject(ShelfService);
   protected readonly shortName = shortName;
-  protected readonly materials = computed(() => [...(this.library.library()?.materials.values() ?? [])]);
+  /** One's own first, then what stands here; each in the order of the library. */
+  protected readonly materials = computed(() => {
+    const library = this.library.library();
+    const first = ({ id }: { id: string }): number =>
+      library?.own?.has(id) ? 0 : this.before().has(id) ? 1 : 2;
+    return [...(library?.materials.values() ?? [])].sort((a, b) => first(a) - first(b));
+  });
+  /** What stood there as the page opened: a tick does not make its line jump away. */
+  private readonly before = linkedSignal<ReadonlySet<string> | null, ReadonlySet<string>>({
+    source: computed(() => {
+      const lines = this.shelf.lines.value();
+      return lines ? new Set(lines.filter(({ here }) => here).map(({ material }) => material)) : null;
+    }),
+    computation: (here, was) => (was && was.value.size > 0 ? was.value : (here ?? new Set())),
+  });
 }

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { ReaderHere } from '../data/reader-here';
 import { dateIn } from '#words/days';
 import { lastBought } from '#core/package/packs';
@@ -146,6 +154,7 @@ const round: Asked<Figure>[] = [
 })
 export class NewLotForm {
   protected readonly reader = inject(ReaderHere);
+  private readonly package = viewChild(PackageForm);
   protected readonly texts = texts;
   protected readonly common = common;
   private readonly lots = inject(LotsService);
@@ -304,6 +313,7 @@ export class NewLotForm {
           this.packs.set(undefined);
           this.packsPrice.set(undefined);
           this.figures.set({ round: 1 });
+          this.package()?.clear();
         },
         error: (error: Error) => this.problem.set(texts.notKept(error.message)),
       });

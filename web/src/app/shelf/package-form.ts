@@ -67,6 +67,9 @@ const kinds: { id: Kind; name: string }[] = [
   { id: 'measure', name: texts.byTheBarrow },
 ];
 
+/** What is usual where nobody typed another. */
+const FRESH: Partial<Record<Figure, number | undefined>> = { count: 1, loosening: 2, perKg: 14, water: 5 };
+
 /** What came of it: litres loose and usable, and the price of all. */
 export interface Came {
   usableLitres: number;
@@ -128,9 +131,7 @@ export class PackageForm {
   protected readonly kind = signal<Kind>('bag');
   protected readonly chosen = signal<string | null>(null);
   protected readonly unit = computed(() => packageUnitOf(this.system(), this.chosen()));
-  protected readonly figures = signal<Partial<Record<Figure, number | undefined>>>({
-    ...{ count: 1, loosening: 2, perKg: 14, water: 5 },
-  });
+  protected readonly figures = signal(FRESH);
   protected readonly fields = computed(() => [...asked[this.kind()], loss, price]);
 
   protected readonly sum = computed((): { came: Came; says: string } | { why: string } | null => {
@@ -166,6 +167,11 @@ export class PackageForm {
       const sum = this.sum();
       this.came.emit(sum && 'came' in sum ? sum.came : null);
     });
+  }
+
+  /** Empty again, for the next. */
+  clear(): void {
+    this.figures.set(FRESH);
   }
 
   /** A load and a barrow are told as loads. */

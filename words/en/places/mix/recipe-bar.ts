@@ -5,7 +5,6 @@ export const recipeBar = place('mix/recipe-bar', {
   theSavedRecipes: 'the saved recipes',
   noSavedRecipesYetPress: 'No saved recipes yet: press Save.',
   newRecipe: 'New recipe',
-  new: 'New',
   restore: (name: Filling) => line`Restore ${name}`,
   archived: 'archived',
   moreForThisRecipe: 'More for this recipe',

@@ -4,6 +4,7 @@ import { type Amendment } from '#core/material/amendment';
 import { doseFrom, doseInWays, doseWays, type DoseSetting, type DoseWay } from '#core/units/dose-ways';
 import { significant } from '#core/units/show';
 import { volumeL } from '#core/vessel/vessel';
+import { HoldsChoice } from '../../data/holds-choice';
 import { kept } from '../../data/kept';
 import { LotsService } from '../../data/lots';
 import { MeasuresService } from '../../data/measures';
@@ -92,8 +93,8 @@ const MEASURED: DoseWay[] = ['measuresPerBatch', 'measuresPerPot'];
             [label]="texts.aBarrowHolds"
             unit="L"
             within="measureLitres"
-            [value]="barrow.value()"
-            (valueChange)="barrow.set($event ?? 80)"
+            [value]="holds.value().barrowLitres"
+            (valueChange)="holds.set('barrowLitres', $event)"
           />
           @if (way() === 'sacksPerBatch' && !ofDelivery()) {
             <app-number-field
@@ -158,9 +159,7 @@ export class DoseWays {
   private readonly measures = inject(MeasuresService);
   private readonly system = inject(Units).system;
   private readonly reader = inject(ReaderHere);
-  protected readonly barrow = kept<number>('barrow-litres', 80, (stored) =>
-    typeof stored === 'number' && stored > 0 ? stored : undefined,
-  );
+  protected readonly holds = inject(HoldsChoice);
   /** What a whole sack holds, kg, by product, where no delivery tells. */
   protected readonly sacks = kept<Record<string, number>>('sack-kg', {}, (stored) =>
     typeof stored === 'object' && stored !== null ? (stored as Record<string, number>) : undefined,
@@ -186,7 +185,7 @@ export class DoseWays {
       bulkDensityGPerMl: this.amendment().bulkDensityGPerMl,
       batchLitres: Math.max(0.001, this.store.litres()),
       potLitres: volumeL(this.store.kind().vessel),
-      barrowLitres: this.barrow.value(),
+      barrowLitres: this.holds.value().barrowLitres,
       sackKg: this.ofDelivery() ?? this.sacks.value()[this.amendment().id] ?? null,
       measureLitres: this.measure()?.litres ?? null,
     };

@@ -7,10 +7,13 @@ import {
   fromAmounts,
   looseLitresOf,
 } from '#core/recipe/from-amounts';
+import { scoops } from '#core/batch/scoops';
 import { litresIn } from '#core/units/factors';
 import { lookUp } from '#core/recipe/library';
 import { RecipeStore } from '../../bench/recipe-store';
-import { kept } from '../../data/kept';
+import { type Holds, HoldsChoice } from '../../data/holds-choice';
+import { MeasuresService } from '../../data/measures';
+import { Notices } from '../../data/notices';
 import { Units } from '../../data/units';
 import { ChoiceField } from '../../ui/fields/choice-field';
 import { type Asked, NumberList } from '../../ui/fields/number-list';
@@ -31,12 +34,6 @@ const words: Record<AmountWay, string> = {
   lb: texts.poundsAsDelivered,
   bricks: 'bricks',
 };
-interface Holds {
-  bucketLitres: number;
-  barrowLitres: number;
-  bagLitres: number;
-  brickLitres: number;
-}
 const holds = (name: keyof Holds, label: string): Asked<keyof Holds> => ({
   ...{ name, label, unit: 'L', within: 'measureLitres' },
 });
@@ -44,7 +41,6 @@ const asked = [
   ...[holds('bucketLitres', texts.aBucket), holds('barrowLitres', texts.aBarrow)],
   ...[holds('bagLitres', texts.aBag), holds('brickLitres', texts.aBrickMakes)],
 ];
-const usual: Holds = { bucketLitres: 10, barrowLitres: 80, bagLitres: 40, brickLitres: 70 };
 
 /** From what goes in: two buckets, a cubic foot, half a bag; parts and litres are worked out from it. */
 @Component({
@@ -136,9 +132,9 @@ export class FromAmounts {
   ];
   protected readonly amounts = signal<Readonly<Record<string, number | undefined>>>({});
   private readonly inWays = signal<Readonly<Record<string, AmountWay>>>({});
-  protected readonly holds = kept<Holds>('holds', usual, (stored) =>
-    stored && typeof stored === 'object' ? { ...usual, ...(stored as Partial<Holds>) } : undefined,
-  );
+  protected readonly holds = inject(HoldsChoice);
+  private readonly measures = inject(MeasuresService);
+  private readonly notices = inject(Notices);
   protected readonly shared = signal<string | null>(null);
   protected readonly fraction = signal<string | null>('1/3');
   protected readonly of = signal<string | null>(null);
@@ -193,7 +189,7 @@ export class FromAmounts {
   }
 
   protected hold([name, litres]: [keyof Holds, number | undefined]): void {
-    this.holds.set({ ...this.holds.value(), [name]: litres ?? usual[name] });
+    this.holds.set(name, litres);
   }
 
   protected take(): void {
@@ -204,6 +200,25 @@ export class FromAmounts {
       .recipe()
       .components.map((c) => ({ ...c, parts: parts.get(c.material) ?? c.parts }));
     this.store.patch({ components, job: { litres: Math.round(sum.litres * 10) / 10 } }, texts.fromWhatGoesIn);
+    this.keepMeasures();
+  }
+
+  /** A bucket or barrow that was counted in is offered wherever something is measured. */
+  private keepMeasures(): void {
+    const own = this.measures.all.value();
+    const used = new Set(this.rows().map(({ material }) => this.inWay(material)));
+    const { bucketLitres, barrowLitres } = this.holds.value();
+    const { volume } = this.reader.formats();
+    for (const [way, litres, name] of [
+      ['buckets', bucketLitres, texts.bucketOf(volume(bucketLitres))],
+      ['barrows', barrowLitres, texts.barrowOf(volume(barrowLitres))],
+    ] as const)
+      if (used.has(way) && own && ![...own, ...scoops].some((each) => Math.abs(each.litres - litres) < 0.01))
+        this.measures.add({ name, litres, heapedLitres: null }).subscribe({
+          next: ({ id }) => this.notices.undoable(texts.isAMeasure(name), () => this.measures.putAway(id)),
+          // Out of reach it is only not offered elsewhere.
+          error: () => undefined,
+        });
   }
 
   protected share(): void {
