@@ -149,7 +149,7 @@ test('a potting entered by mistake: put away, its plants are back; brought back,
   await page.getByRole('link', { name: /^Lettuce “Oak leaf”/ }).click();
   await expect(tally).toContainText('50 stand');
   await page.goto('/plants/growing');
-  await page.getByText(/^Archived \(\d+\)$/).click();
+  await page.getByText(/Archived \(\d+\)/).click();
   await page.getByRole('link', { name: /30 potted, 30 stand/ }).click();
   await expect(page).toHaveURL(address);
   await page.getByRole('button', { name: 'Restore' }).click();

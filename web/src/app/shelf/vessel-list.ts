@@ -320,13 +320,23 @@ export class VesselList {
     this.problem.set('');
   }
 
+  /** A block keeps its three measures in its name, as they are typed here. */
+  private named(vessel: Vessel): string {
+    const name = this.name().trim();
+    if (vessel.shape !== 'block' || /\d/.test(name)) return name;
+    const { length } = this.reader.formats();
+    const sides = [...vessel.edgeMm, vessel.depthMm].map((mm) => length(mm));
+    // The unit once, at the end.
+    return `${name}, ${sides.map((side, i) => (i < 2 ? side.replace(/\s*\S+$/, '') : side)).join(' × ')}`;
+  }
+
   protected keep(): void {
     const made = this.made();
     const { perTray = 1, price, uses, minutes, stands } = this.sizes();
     if (!made || !('vessel' in made)) return;
     const { noun } = this.kind();
     const kind = {
-      name: this.name().trim(),
+      name: this.named(made.vessel),
       noun,
       vessel: made.vessel,
       perTray,
