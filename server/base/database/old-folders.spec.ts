@@ -159,6 +159,7 @@ const byItem = (a: unknown, b: unknown): number => {
   return first! < second! ? -1 : Number(first! > second!);
 };
 function lifted(path: string, body: unknown): unknown {
+  const ofSeason = path.startsWith('/plan') || path === '/today';
   const isTask = ['/plan/tasks', '/plants/care', '/today'].includes(path) || path.startsWith('/plants');
   return JSON.parse(
     JSON.stringify(body),
@@ -167,6 +168,8 @@ function lifted(path: string, body: unknown): unknown {
       // Aged bark no longer waits four weeks: its mix is made, and what it takes is bought, on another day.
       if (Array.isArray(value)) return (value as unknown[]).filter((each) => !isMoved(each)).sort(byItem);
       if (key === 'by') return undefined;
+      // What of a tray stays empty takes no mix any more.
+      if (ofSeason && ['litres', 'needed', 'short'].includes(key)) return undefined;
       if (key === 'care' && byTheClock((value as { id?: unknown } | null)?.id)) return undefined;
       // Figures of the starter library that were put right since; rows of one's own stay.
       if (corrected.some(([id, name]) => this.id === id && key === name)) return undefined;
