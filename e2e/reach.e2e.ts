@@ -6,6 +6,8 @@ import { expect, field, test } from './bench';
 import { places } from './places';
 
 const WIDTHS = [1280, 390];
+/** From a small phone to a wide screen, and where the page changes its shape. */
+const EVERY_WIDTH = [320, 480, 601, 640, 717, 761, 1024, 1366, 1920];
 
 /** What stands in a field or list and is cut off there, with the field. */
 const cut = (page: Page): Promise<string[]> =>
@@ -41,6 +43,15 @@ async function passes(page: Page): Promise<void> {
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(wide, `sticks out at ${width} px`).toBeLessThanOrEqual(0);
     expect(await cut(page), `cut off at ${width} px`).toEqual([]);
+  }
+  for (const width of EVERY_WIDTH) {
+    await page.setViewportSize({ width, height: 800 });
+    await expect
+      .poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), {
+        message: `sticks out at ${width} px`,
+        timeout: 2000,
+      })
+      .toBeLessThanOrEqual(0);
   }
 }
 

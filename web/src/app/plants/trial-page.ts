@@ -96,7 +96,7 @@ type Tray = Trial['trays'][number];
     }
     .blocks {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(min(100%, 280px), 1fr));
       gap: 12px 32px;
       margin-bottom: 16px;
     }

@@ -74,7 +74,7 @@ const depths = named({ level: texts.atItsOldLevel, deep: texts.deepToTheFirstTru
   styles: `
     .found {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(min(100%, 330px), 1fr));
       gap: 0 32px;
     }
     .found li {

@@ -66,7 +66,7 @@ const headings: Record<StockKind, string> = {
   styles: `
     .bins {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(min(100%, 330px), 1fr));
       gap: 0 32px;
     }
     li {

@@ -47,7 +47,7 @@ import { common } from '#words/en/places/common';
     }
     ul {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(min(100%, 320px), 1fr));
       gap: 0 32px;
       align-items: start;
     }

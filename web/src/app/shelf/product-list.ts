@@ -199,7 +199,7 @@ const kinds: { id: AmendmentKind; name: string }[] = [
     }
     .listed {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(320px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(min(100%, 320px), 1fr));
       gap: 0 32px;
       margin-top: 20px;
     }

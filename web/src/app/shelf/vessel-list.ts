@@ -171,7 +171,7 @@ const wallKinds = [
     }
     .rows {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(min(100%, 300px), 1fr));
       gap: 0 32px;
     }
   `,
