@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { type VesselKind } from '#core/vessel/tray';
 import { bagSoldAs, byWaterWeight, firmingOfBlocks } from '#core/vessel/calibrate';
 import { byShape, checkVessel, type Vessel, volumeL } from '#core/vessel/vessel';
+import { fixed } from '#core/units/show';
+import { inchesOfRule } from '#words/inches';
 import { TickField } from '../ui/fields/tick-field';
 import { calledSo } from '../ui/called-so';
 import { LibraryService } from '../data/library';
@@ -324,10 +326,9 @@ export class VesselList {
   private named(vessel: Vessel): string {
     const name = this.name().trim();
     if (vessel.shape !== 'block' || /\d/.test(name)) return name;
-    const { length } = this.reader.formats();
-    const sides = [...vessel.edgeMm, vessel.depthMm].map((mm) => length(mm));
-    // The unit once, at the end.
-    return `${name}, ${sides.map((side, i) => (i < 2 ? side.replace(/\s*\S+$/, '') : side)).join(' × ')}`;
+    const us = this.reader.now().units === 'us';
+    const sides = [...vessel.edgeMm, vessel.depthMm].map((mm) => (us ? inchesOfRule(mm) : fixed(mm, 0)));
+    return `${name}, ${sides.join(' × ')} ${us ? 'in' : 'mm'}`;
   }
 
   protected keep(): void {
