@@ -53,7 +53,7 @@ test('every seedling kept takes fewer cells than one to a cell', () => {
 
 test('a month to the cubic inch, and no more', () => {
   const [one] = planSeason('2027-05-15', [crop({ steps: [step({ weeks: 30 })] })]).crops;
-  const millilitres = one!.steps[0]!.litres / one!.steps[0]!.cells / 0.001;
+  const millilitres = one!.steps[0]!.litres / one!.steps[0]!.trays / 72 / 0.001;
   expect(one!.steps[0]!.tooLongWeeks).toBeCloseTo(30 - (4.345 * millilitres) / 16.387, 9);
   expect(planSeason('2027-05-15', [crop()]).crops[0]!.steps[0]!.tooLongWeeks).toBeNull();
 });

@@ -129,8 +129,7 @@ function amountsOf(crop: PlannedCrop): Amounts[] {
       const over = step.weeks - mostWeeksIn(litresEach, step.mostWeeks);
       return {
         ...{ plants, cells, trays, days: Math.round(7 * step.weeks) },
-        // What of a tray stays empty takes no mix.
-        litres: cells * litresEach,
+        litres: trays * step.perTray * litresEach,
         benchM2: trays * step.trayM2,
         tooLongWeeks: over > 0 ? over : null,
       };

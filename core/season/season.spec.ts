@@ -14,6 +14,7 @@ import { darkWeeks } from '#core/season/lit-bench';
 import { coldWeeks } from '#core/season/warm-bench';
 import { seedShare } from '#core/season/line';
 import { seedsInOne } from '#core/season/per-vessel';
+import { volumeL } from '#core/vessel/vessel';
 import { tasksOf } from '#core/season/tasks';
 import { aLine, crops, someSettings as settings } from '#testing/season';
 import { library } from '#testing/library';
@@ -111,7 +112,7 @@ test('the cover is part of the sum: by its depth over the tops of all cells', ()
   const step = one!.steps[0]!;
   const tops = step.cells * 0.07 ** 2;
   expect(step.cover.litres).toBeCloseTo(tops * 13, 9);
-  expect(step.mixL).toBeCloseTo((step.litres + step.cover.litres) * 1.05, 9);
+  expect(step.mixL).toBeCloseTo((step.cells * volumeL(step.kind.vessel) + step.cover.litres) * 1.05, 9);
 });
 
 test('it speaks of what is too early, of frost, of cold nights, of old seed and of seed by habit', () => {

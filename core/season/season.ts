@@ -14,7 +14,7 @@ import { isOpenFlat, seedsInOne } from '#core/season/per-vessel';
 import { weeksOfRoom } from '#core/season/pot-on';
 import { OutOfRange } from '#core/units/check';
 import { volumeL } from '#core/vessel/vessel';
-import { footprintOf, topAreaMm2, type VesselKind } from '#core/vessel/tray';
+import { footprintOf, mixOfOneL, topAreaMm2, type VesselKind } from '#core/vessel/tray';
 
 /** A step of a sowing as it runs on the bench. */
 export interface SeasonStep extends StepPlan {
@@ -188,7 +188,8 @@ function sharedOf(
 ): Shared {
   const coverMm = sown?.start === 'sow' && sown.cover !== 'none' ? sown.coverMm : 0;
   const coverL = (stepPlan.cells * topAreaMm2(kind.vessel) * coverMm) / 1e6;
-  const filled = kind.ownMix ? 0 : stepPlan.litres;
+  // What of a tray stays empty takes no mix.
+  const filled = stepPlan.cells * mixOfOneL(kind);
   const own = sown?.cover === 'mix' ? coverL : 0;
   return { step, kind, mixL: (filled + own) * spill, cover: { with: sown?.cover ?? 'none', litres: coverL } };
 }

@@ -13,7 +13,7 @@ export interface Stand {
 
 /**
  * @param germination share of seed that comes up, 0.01–1
- * @param perCell seeds to a cell, 1–50
+ * @param perCell seeds to a cell, 1–20,000
  * @param wantedPlants cells that must hold a plant, 1–100,000
  * @param confidence 0.5–0.9999
  */

@@ -27,8 +27,6 @@ export const limits = {
   /** Dimensions of a vessel; headspace leaves at least the smallest of them to fill. */
   vesselMm: [5, 2000],
   headspaceMm: [0, 1995],
-  workMinutes: [0.1, 10_000],
-  yieldKg: [0, 100_000],
   holeMm: [0, 60],
   soldAsLitres: [0.1, 500],
   perTray: [1, 2000],
@@ -169,6 +167,8 @@ export const limits = {
   coverMm: [0, 60],
   leaves: [0, 10],
   leafPairs: [0, 10],
+  workMinutes: [0.1, 10_000],
+  yieldKg: [0, 100_000],
   seedTested: [10, 10_000],
   benches: [1, 40],
   cropTasks: [0, 20],

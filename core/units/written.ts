@@ -31,7 +31,8 @@ export function numberWritten(text: string): number {
 }
 
 /** What can be written with its unit. */
-export type WrittenKind = 'volume' | 'mass' | 'length' | 'dose' | 'strength' | 'area';
+const kinds = ['volume', 'mass', 'length', 'dose', 'strength', 'area'] as const;
+export type WrittenKind = (typeof kinds)[number];
 
 /** Litres, grams, millimetres, g/L, mg/L or square metres in one, by the words that people write for it. US measures. */
 const sizes: Readonly<Record<WrittenKind, readonly (readonly [words: readonly string[], size: number])[]>> = {
@@ -77,7 +78,6 @@ const sizes: Readonly<Record<WrittenKind, readonly (readonly [words: readonly st
 };
 const words = (kind: WrittenKind): Map<string, number> =>
   new Map(sizes[kind].flatMap(([names, size]) => names.map((name) => [name, size] as const)));
-const kinds = ['volume', 'mass', 'length', 'dose', 'strength', 'area'] as const;
 const byKind = <T>(make: (kind: WrittenKind) => T): Record<WrittenKind, T> =>
   Object.fromEntries(kinds.map((kind) => [kind, make(kind)])) as Record<WrittenKind, T>;
 const sizeOf = byKind(words);
@@ -90,7 +90,7 @@ const pattern = (kind: WrittenKind): RegExp => {
 };
 const patterns = byKind(pattern);
 
-/** What a unit of a screen is of, and its size; undefined for what is no volume, mass or length. */
+/** What a unit of a screen is of, and its size; undefined for what is none of these kinds. */
 export function unitWritten(unit: string): { kind: WrittenKind; size: number } | undefined {
   for (const kind of kinds) {
     const size = sizeOf[kind].get(unit.toLowerCase());

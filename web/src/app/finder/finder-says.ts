@@ -58,7 +58,7 @@ export class FinderSays {
       screen: nearest.id === 'overSize' ? this.screenOf(counts!) : null,
       name: name(nearest.id),
       value: significant(nearest.value, 3),
-      parts: partsText(countsOf(job, nearest.parts), (id) => this.materialName(id)),
+      parts: partsText(counts!, (id) => this.materialName(id)),
     };
     return {
       never: never.map(name),

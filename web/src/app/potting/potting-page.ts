@@ -206,10 +206,9 @@ export class PottingPage {
     if ('why' in it) return [it.why];
     const says = it.taken
       .filter(({ plants }) => plants > 0)
-      .map(({ litres, plants }, i) => {
-        const name = pots.find((each) => each.litres === litres)!.name;
-        return i === 0 ? texts.largestInto(plants, name) : texts.restInto(plants, name);
-      });
+      .map(({ name, plants }, i) =>
+        i === 0 ? texts.largestInto(plants, name) : texts.restInto(plants, name),
+      );
     return [...says, ...(it.without > 0 ? [texts.withoutPot(it.without)] : [])];
   });
   /** Compost, mulch or grit laid on top: it needs that much free under the rim. */
